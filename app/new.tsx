@@ -1,0 +1,1 @@
+export { NewToyScreen as default } from '../src/features/newToy/NewToyScreen';

@@ -1,0 +1,20 @@
+import { Slot, useLocalSearchParams, useRouter } from 'expo-router';
+import { ToyProvider } from '../../../src/data/useToy';
+import { Notice } from '../../../src/ui/Notice';
+import { Page } from '../../../src/ui/Page';
+import { Press } from '../../../src/ui/Press';
+
+export default function ToyLayout() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const router = useRouter();
+  const toShelf = <Press label="To the shelf" onPress={() => router.replace('/')} />;
+  return (
+    <ToyProvider
+      id={id}
+      missing={<Page title="Not here"><Notice tone="look" actions={toShelf}>This toy is not on the shelf of this browser. Perhaps it was deleted, or it lives in another browser: export it there and open the file here.</Notice></Page>}
+      failed={(message, retry) => <Page title="Not readable"><Notice tone="wrong" actions={<><Press label="Try again" onPress={retry} />{toShelf}</>}>{message}</Notice></Page>}
+    >
+      <Slot />
+    </ToyProvider>
+  );
+}

@@ -1,0 +1,1 @@
+export { ToyScreen as default } from '../../../src/features/toy/ToyScreen';

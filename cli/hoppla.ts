@@ -1,0 +1,58 @@
+import { readFileSync } from 'node:fs';
+import { parseArgs } from 'node:util';
+import { longestText } from '../src/core/notation/readPattern';
+import { readDocument } from '../src/core/toy/document';
+import { analyseToy, plainVerbs, verbs } from './verbs';
+
+class Unreadable extends Error {}
+
+/** The pattern text of a file: a toy document, or text as it is. */
+function readText(file: string): string {
+  let bytes: Buffer;
+  try {
+    bytes = readFileSync(file);
+  } catch {
+    throw new Unreadable(`${file}: this file can't be opened.`);
+  }
+  if (bytes.length > longestText * 3) throw new Unreadable(`${file}: too long for a pattern (${Math.round(bytes.length / 1000)} kB; up to ${longestText / 1000} thousand signs).`);
+  let text: string;
+  try {
+    text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+  } catch {
+    throw new Unreadable(`${file}: this is not text. Save the pattern as plain text (UTF-8) and try again.`);
+  }
+  // Control signs are what tells a binary file from text.
+  if (/[\u0000-\u0008\u000e-\u001a]/.test(text)) throw new Unreadable(`${file}: this is not text. Save the pattern as plain text (UTF-8) and try again.`);
+  if (/^\s*\{/.test(text) && file.endsWith('.json')) {
+    const read = readDocument(text);
+    if (!read.ok) throw new Unreadable(`${file}: ${read.message}`);
+    return read.document.text;
+  }
+  if (text.length > longestText) throw new Unreadable(`${file}: too long for a pattern (${Math.round(text.length / 1000)} thousand signs; up to ${longestText / 1000}).`);
+  return text;
+}
+
+function run(): number {
+  const { values, positionals } = parseArgs({
+    allowPositionals: true, strict: false,
+    options: { text: { type: 'boolean', default: false }, format: { type: 'string', default: 'md' } },
+  });
+  const [name = '', file = ''] = positionals;
+  const verb = verbs[name];
+  if (!verb || !file) {
+    process.stderr.write(`Use: npm run -s hoppla -- <${Object.keys(verbs).join('|')}> FILE [--text] [--format md|html|txt]\n`);
+    return 2;
+  }
+  const toy = analyseToy(readText(file));
+  const output = values.text ? (plainVerbs[name]?.(toy) ?? '') : verb(toy, { text: Boolean(values.text), format: String(values.format) });
+  process.stdout.write(typeof output === 'string' ? `${output.trimEnd()}\n` : `${JSON.stringify(output, null, 2)}\n`);
+  return toy.problems.some((problem) => problem.severity === 'error') ? 1 : 0;
+}
+
+try {
+  process.exitCode = run();
+} catch (error) {
+  if (!(error instanceof Unreadable)) throw error;
+  process.stderr.write(`${error.message}\n`);
+  process.exitCode = 2;
+}

@@ -1,0 +1,67 @@
+import { freeEdges } from '../src/core/fabric/freeEdges';
+import { analyseToy, type ToyAnalysis } from '../src/core/toy/analyse';
+import { buildSheet } from '../src/core/toy/sheet/buildSheet';
+import { sheetHtml } from '../src/core/toy/sheet/sheetHtml';
+import { sheetMarkdown } from '../src/core/toy/sheet/sheetMarkdown';
+import { sheetText } from '../src/core/toy/sheet/sheetText';
+
+const round2 = (value: number) => Math.round(value * 100) / 100;
+
+export interface Options {
+  text: boolean;
+  format: string;
+}
+
+/** What each verb prints. */
+export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unknown> = {
+  check: (toy) => ({
+    parts: toy.parts.map((part) => ({
+      name: part.source.name,
+      make: part.source.make,
+      rounds: part.checks.map(({ round, worked, stated, ok, line }) => ({ round, worked, stated, ok, line })),
+      stitches: part.checks.reduce((sum, check) => sum + check.worked, 0),
+      freeEdges: freeEdges(part.fabric),
+    })),
+    problems: toy.problems,
+    notes: toy.pattern.notes,
+    terms: toy.pattern.terms,
+  }),
+
+  place: (toy) => ({
+    placements: toy.parts.flatMap(({ eyes }) => eyes
+      ? [{
+          part: eyes.part, feature: eyes.feature, unit: 1, gap: eyes.rule.gap, round: null, seat: eyes.rule.seat,
+          posts: eyes.posts.map(({ side, stitch, of }) => ({ side, stitch, of })),
+          apart: eyes.rule.apart, showing: eyes.showing,
+          surfaceMm: round2(eyes.surfaceMm), straightMm: round2(eyes.straightMm), missStitches: round2(eyes.missStitches), problems: eyes.problems,
+        }]
+      : []),
+  }),
+
+  stops: (toy) => ({
+    stops: toy.parts.flatMap((part) => part.stops.stops.map(({ part: name, after, earliest, latest, openingMm, acts }) => ({ part: name, after, earliest, latest, openingMm: round2(openingMm), acts }))),
+    order: toy.parts.map((part) => part.source.name),
+  }),
+
+  sheet: (toy, { format }) => {
+    const sheet = buildSheet(toy);
+    return format === 'html' ? sheetHtml(sheet) : format === 'txt' ? sheetText(sheet) : sheetMarkdown(sheet);
+  },
+};
+
+/** The same answers for people. */
+export const plainVerbs: Record<string, (toy: ToyAnalysis) => string> = {
+  check: (toy) => [
+    ...toy.parts.flatMap((part) => [
+      `${part.source.name}${part.source.make > 1 ? ` (make ${part.source.make})` : ''}`,
+      ...part.checks.map((check) => `  ${String(check.round).padStart(3)}  ${String(check.worked).padStart(4)}${check.stated !== null && check.stated !== check.worked ? `  says ${check.stated}` : ''}${check.ok ? '' : '  look here'}`),
+    ]),
+    ...toy.problems.flatMap((problem) => [`Line ${problem.line ?? '-'}: ${problem.message}`, ...problem.suggestions.map((suggestion) => `    ${suggestion.title}: ${suggestion.edits.map((edit) => edit.text).join(' / ')}`)]),
+    ...toy.pattern.notes.map((note) => `Kept as a note, line ${note.line}: ${note.text}`),
+  ].join('\n'),
+  place: (toy) => toy.parts.flatMap(({ eyes }) => eyes ? [`${eyes.part}: eyes between ${eyes.rule.gap.join(' and ')}, ${eyes.posts.map((post) => `${post.side} ${post.stitch}`).join(', ')} of ${eyes.posts[0].of}; ${eyes.showing} show`] : []).join('\n') || 'Nothing is placed in this text.',
+  stops: (toy) => toy.parts.flatMap((part) => part.stops.stops.map((stop) => `${stop.part}, after round ${stop.after}: ${stop.acts.map((act) => act.act).join(', ')} (last call ${stop.latest})`)).join('\n') || 'No stops.',
+  sheet: (toy) => sheetText(buildSheet(toy)),
+};
+
+export { analyseToy };

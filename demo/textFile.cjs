@@ -1,0 +1,2 @@
+// Stands for a text asset in the unit tests.
+module.exports = { __esModule: true, default: 1 };

@@ -1,0 +1,19 @@
+module.exports = {
+  projects: [
+    {
+      displayName: 'core',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/src/core/**/*.test.ts', '<rootDir>/server/**/*.test.ts', '<rootDir>/cli/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
+      transform: { '\\.[jt]sx?$': ['babel-jest', { configFile: './babel.config.cjs' }] },
+      // Chevrotain and the functions it takes from lodash come as ES modules only.
+      transformIgnorePatterns: ['/node_modules/(?!(@?chevrotain|lodash-es)/)'],
+    },
+    {
+      displayName: 'app',
+      preset: 'jest-expo/web',
+      testMatch: ['<rootDir>/src/{data,ui,features}/**/*.test.{ts,tsx}'],
+      transformIgnorePatterns: ['/node_modules/(?!((jest-)?react-native.*|@react-native.*|@react-native/.*|expo.*|@expo.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|@?chevrotain|lodash-es|@tamagui/.*|lucide-react-native)/)'],
+      moduleNameMapper: { '\\.txt$': '<rootDir>/demo/textFile.cjs' },
+    },
+  ],
+};

@@ -1,0 +1,3 @@
+import { build } from './setup.mjs';
+
+build();

@@ -1,0 +1,43 @@
+import compression from 'compression';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import { join } from 'node:path';
+
+/**
+ * Serves the built app.
+ *
+ * @param dist folder with the export
+ * @param demo whether a new shelf begins with the demo toys
+ */
+export function createApp(dist: string, demo: boolean): Express {
+  const app = express();
+  app.use(helmet({
+    contentSecurityPolicy: {
+      directives: {
+        defaultSrc: ["'self'"],
+        // Style sheets are written into the page while it runs.
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        workerSrc: ["'self'", 'blob:'],
+        // Served on plain http on the maker's own machine.
+        upgradeInsecureRequests: null,
+      },
+    },
+    strictTransportSecurity: false,
+  }));
+  app.use(compression());
+  app.get('/boot.json', (_request, response) => { response.set('Cache-Control', 'no-store').json({ demo }); });
+  // Names of these files carry a hash of their contents: they never change.
+  const hashed = express.static(join(dist), {
+    index: false,
+    setHeaders: (response, path) => {
+      if (/[.-][0-9a-f]{32}\.\w+$/.test(path)) response.set('Cache-Control', 'public, max-age=31536000, immutable');
+      else response.set('Cache-Control', 'no-cache');
+    },
+  });
+  app.use(hashed);
+  // Every page of the app is the same file: a deep link works on reload. A missing file is still missing.
+  app.get(/^[^.]*$/, (_request, response) => { response.set('Cache-Control', 'no-cache').sendFile(join(dist, 'index.html')); });
+  app.use((_request, response) => { response.status(404).type('text').send('There is nothing here.'); });
+  return app;
+}

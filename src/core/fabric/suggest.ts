@@ -1,0 +1,166 @@
+import type { Item } from '../notation/ast';
+import { readWorkLine } from '../notation/grammar';
+import type { Problem, Suggestion } from '../notation/problem';
+import type { PartSource, RoundSource } from '../notation/readPattern';
+import { T, tokenise } from '../notation/tokens';
+import type { Terms } from '../notation/terms';
+import { tokenMatcher } from 'chevrotain';
+import { checkRounds, unknownStitches, type RoundCheck } from './checkRounds';
+
+interface Candidate {
+  text: string;
+  title: string;
+  /** how far it is from what was written: smaller is likelier */
+  distance: number;
+}
+
+const splice = (text: string, from: number, to: number, by: string) => text.slice(0, from) + by + text.slice(to);
+
+/** Every small edit of a line: one number, one inc or dec, the total, the stitches left over worked plain, an unknown word. */
+function candidates(source: RoundSource, check: RoundCheck): Candidate[] {
+  const { text, work } = source;
+  const found: Candidate[] = [];
+  const labelEnd = work.label?.span.to ?? 0;
+  const fillsExactly = check.below === null || check.used === check.below;
+  if (work.total) {
+    found.push({
+      text: splice(text, work.total.span.from, work.total.span.to, String(check.worked)),
+      title: `total ${check.worked} instead of ${work.total.value}`,
+      distance: fillsExactly ? 1 : 6,
+    });
+  }
+  for (const token of tokenise(text)) {
+    const from = token.startOffset;
+    const to = from + token.image.length;
+    if (from < labelEnd || from === work.total?.span.from) continue;
+    if (tokenMatcher(token, T.Num)) {
+      const value = Number.parseInt(token.image, 10);
+      for (const step of [1, -1, 2, -2, 3, -3, 4, -4, 5, -5, 6, -6, 10, -10]) {
+        if (value + step < 1) continue;
+        found.push({ text: splice(text, from, to, String(value + step)), title: `${value + step} instead of ${value}`, distance: 1 + Math.abs(step) });
+      }
+    }
+    const swap = tokenMatcher(token, T.Increase) ? 'dec' : tokenMatcher(token, T.Decrease) ? 'inc' : tokenMatcher(token, T.InvisibleDecrease) ? 'inc' : null;
+    if (swap) found.push({ text: splice(text, from, to, swap), title: `${swap} instead of ${token.image}`, distance: 3 });
+  }
+  const left = check.below === null ? 0 : check.below - check.used;
+  if (left > 0 && left < 400) {
+    // A stitch missed in the writing stands before the total, or at the end.
+    const at = work.total ? text.slice(0, work.total.span.from).replace(/[\s([{=<-]*(?:total:?)?\s*$/i, '').length : text.trimEnd().replace(/[.;,]$/, '').length;
+    found.push({
+      text: splice(text, at, at, left === 1 ? ', sc' : `, sc ${left}`),
+      title: left === 1 ? 'work the one left over plain' : `work the ${left} left over plain`,
+      distance: 1 + left / 2,
+    });
+  }
+  for (const item of unknownStitches(work.items)) {
+    for (const word of ['sc', 'inc', 'dec', 'hdc', 'dc', 'sl st']) {
+      const number = /^\d+\s*/.exec(item.text)?.[0] ?? '';
+      found.push({ text: splice(text, item.span.from, item.span.to, number + word), title: `${word} instead of “${item.text.slice(number.length)}”`, distance: 1 + difference(item.text.slice(number.length), word) });
+    }
+  }
+  return found;
+}
+
+/** Letters in which two short words differ, place by place. */
+function difference(a: string, b: string): number {
+  let sum = Math.abs(a.length - b.length);
+  for (let i = 0; i < Math.min(a.length, b.length); i += 1) if (a[i]?.toLowerCase() !== b[i]) sum += 1;
+  return sum;
+}
+
+const hasWork = (items: readonly Item[]): boolean => items.some((item) => item.type === 'work' || item.type === 'group');
+
+/**
+ * Looks for small edits of the lines that are wrong, so that the round and those after it agree; best first.
+ *
+ * An edit counts only when it mends its own round. Among these, the one that leaves the fewest rounds after it wrong wins, then the
+ * one nearest to what was written.
+ *
+ * @param most how many suggestions to give for one problem
+ */
+export function suggest(part: PartSource, terms: Terms, checks: readonly RoundCheck[], problems: readonly Problem[], most = 3): Problem[] {
+  const mended = new Map<number, Suggestion[]>();
+  return problems.map((problem) => {
+    if (problem.suggestions.length > 0 || problem.round === undefined || problem.line === undefined) return problem;
+    const index = part.rounds.findIndex((round) => round.line === problem.line && round.number === problem.round);
+    const source = part.rounds[index];
+    const check = checks[index];
+    if (!source || !check) return problem;
+    if (problem.code === 'round-duplicate') return { ...problem, suggestions: renumber(part, index) };
+    if (problem.code === 'round-missing') return { ...problem, suggestions: fillIn(part, index) };
+    // The search costs some fifty readings of the part: the first few wrong lines are worth it, the rest follow from them.
+    if (mended.size >= 6 && !mended.has(problem.line)) return problem;
+    const suggestions = mended.get(problem.line) ?? search(part, terms, source, check, problems, most);
+    mended.set(problem.line, suggestions);
+    return { ...problem, suggestions };
+  });
+}
+
+function search(part: PartSource, terms: Terms, source: RoundSource, check: RoundCheck, problems: readonly Problem[], most: number): Suggestion[] {
+  const own = new Set(part.rounds.filter((round) => round.line === source.line).map((round) => round.number));
+  const errors = (list: readonly Problem[]) => list.filter((problem) => problem.severity === 'error');
+  const before = errors(problems).length;
+  const scored: { candidate: Candidate; after: number; plain: boolean }[] = [];
+  const seen = new Set<string>();
+  for (const candidate of candidates(source, check)) {
+    if (seen.has(candidate.text)) continue;
+    seen.add(candidate.text);
+    const work = readWorkLine(candidate.text);
+    if (!hasWork(work.items)) continue;
+    const changed: PartSource = { ...part, rounds: part.rounds.map((round) => (round.line === source.line ? { ...round, text: candidate.text, work } : round)) };
+    const result = checkRounds(changed, terms);
+    const still = errors(result.problems);
+    if (still.some((problem) => problem.round !== undefined && own.has(problem.round) && problem.line === source.line)) continue;
+    // Later rounds may be left a little worse only where a maker would do the same: a stitch left over, worked plain.
+    const plain = candidate.title.includes('left over plain');
+    if (still.length >= before && !plain) continue;
+    scored.push({ candidate, after: still.length, plain });
+  }
+  scored.sort((a, b) => a.after - b.after || a.candidate.distance - b.candidate.distance);
+  return scored.slice(0, most).map(({ candidate, after }) => ({
+    title: capital(candidate.title) + (after > 0 && after >= before ? `; then ${after} ${after === 1 ? 'round' : 'rounds'} after it must change too` : ''),
+    edits: [{ line: source.line, text: candidate.text }],
+  }));
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** Gives a round that repeats a number the next one, and moves all that follow. */
+function renumber(part: PartSource, index: number): Suggestion[] {
+  let next = (part.rounds[index - 1]?.number ?? 0) + 1;
+  const edits = new Map<number, string>();
+  const start = next;
+  const done = new Set<number>();
+  for (const source of part.rounds.slice(index)) {
+    const label = source.work.label;
+    if (!label || done.has(source.line)) { if (!label) next += 1; continue; }
+    done.add(source.line);
+    const size = label.last - label.first;
+    const numbers = [...source.text.slice(0, label.span.to).matchAll(/\d+/g)];
+    let text = source.text;
+    const values = [next + size, next];
+    for (const found of numbers.slice(0, 2).reverse()) {
+      const value = numbers.length === 1 ? next : values.shift();
+      text = splice(text, found.index, found.index + found[0].length, String(value));
+    }
+    edits.set(source.line, text);
+    next += size + 1;
+  }
+  return [{ title: `Number it ${start}, and those after it on from there`, edits: [...edits].map(([line, text]) => ({ line, text })) }];
+}
+
+/** Puts a plain round where one is missing. */
+function fillIn(part: PartSource, index: number): Suggestion[] {
+  const source = part.rounds[index];
+  const before = part.rounds[index - 1];
+  if (!source || !before) return [];
+  const first = before.number + 1;
+  const last = source.number - 1;
+  const word = source.row ? 'Row ' : 'R';
+  const label = first === last ? `${word}${first}` : `${word}${first}-${word}${last}`;
+  return [
+    { title: first === last ? `Put in round ${first}, plain` : `Put in rounds ${first} to ${last}, plain`, edits: [{ line: before.line, text: `${label}: sc around`, insertAfter: true }] },
+    ...renumber(part, index),
+  ];
+}

@@ -1,0 +1,208 @@
+import type { Extent, GroupItem, Item, LoopsWord, WorkItem } from '../notation/ast';
+import { stitchKind, type StitchKind, type Terms } from '../notation/terms';
+
+/** Receives every stitch of a round as it is worked. Slots are places in the round below, from 0. */
+export interface StitchSink {
+  stitch(kind: StitchKind, firstSlot: number, slots: number, loops: LoopsWord, colour: string | null): void;
+  outgrowth?(kinds: StitchKind[]): void;
+}
+
+/** How a round went. */
+export interface RoundWork {
+  made: number;
+  /** places of the round below that were taken, skipped ones included; more than there are means too few stitches below */
+  used: number;
+  /** stitches of the round below left over */
+  left: number;
+  /** left over on purpose: `leave the last 4 unworked` */
+  leftOnPurpose: number;
+  /** a repeat that was to fill the round and did not: stitches its one turn takes, and how many stayed */
+  remainder: { size: number; left: number } | null;
+  colour: string | null;
+  tooLarge: boolean;
+}
+
+/** A round of more stitches than this is a slip of the pen. */
+export const longestRound = 3000;
+
+/** How many places of the round below the items take, where that does not depend on the round. */
+export function fixedTake(items: readonly Item[]): number {
+  let sum = 0;
+  for (const item of items) sum += takeOf(item);
+  return sum;
+}
+
+function timesOf(extent: Extent): number {
+  return extent.kind === 'count' ? extent.n : 0;
+}
+
+function takeOf(item: Item): number {
+  if (item.type === 'skip') return item.n;
+  if (item.type === 'leave') return 0;
+  if (item.type === 'work') {
+    if (item.word === 'ch' || item.target === 'same' || item.target === 'ring') return 0;
+    return item.together * timesOf(item.extent);
+  }
+  if (item.type === 'group') return (item.intoOne ? 1 : fixedTake(item.items)) * timesOf(item.extent);
+  return 0;
+}
+
+const fillsUp = (item: Item): boolean =>
+  (item.type === 'work' && item.extent.kind !== 'count') || (item.type === 'group' && (item.extent.kind !== 'count' || item.items.some(fillsUp)));
+
+interface State {
+  position: number;
+  lastSlot: number;
+  made: number;
+  colour: string | null;
+  loops: LoopsWord;
+  /** chains of an outgrowth still to be worked back along */
+  growing: StitchKind[] | null;
+  chainSlots: number;
+  remainder: RoundWork['remainder'];
+  leftOnPurpose: number;
+  tooLarge: boolean;
+}
+
+interface Round {
+  /** stitches in the round below; infinite for a ring */
+  below: number;
+  terms: Terms;
+  sink: StitchSink;
+}
+
+/**
+ * Works one round over the one below, stitch by stitch.
+ *
+ * @param items what the line says
+ * @param below stitches in the round below; `Infinity` for a ring, into which any number goes
+ * @param options terms of the words, the colour the round begins with, and who receives the stitches
+ */
+export function workRound(items: readonly Item[], below: number, options: { terms: Terms; colour: string | null; sink: StitchSink }): RoundWork {
+  const state: State = { position: 0, lastSlot: 0, made: 0, colour: options.colour, loops: 'both', growing: null, chainSlots: 0, remainder: null, leftOnPurpose: 0, tooLarge: false };
+  workItems(items, { below, terms: options.terms, sink: options.sink }, state, 0, true);
+  flush(state, options.sink);
+  const used = Number.isFinite(below) ? state.position : 0;
+  const left = Number.isFinite(below) ? Math.max(0, below - state.position) : 0;
+  return { made: state.made, used, left, leftOnPurpose: Math.min(left, state.leftOnPurpose), remainder: left > 0 ? state.remainder : null, colour: state.colour, tooLarge: state.tooLarge };
+}
+
+function workItems(items: readonly Item[], round: Round, state: State, reserve: number, whole: boolean): void {
+  items.forEach((item, index) => {
+    if (state.tooLarge) return;
+    const rest = items.slice(index + 1);
+    const after = () => fixedTake(rest) + reserve;
+    switch (item.type) {
+      case 'work': workItem(item, round, state, after, isFinishing(item, rest, round, state, whole), opensGrowth(item, rest)); break;
+      case 'group': workGroup(item, round, state, after); break;
+      case 'skip': state.position += item.n; break;
+      case 'colour': state.colour = item.name; break;
+      case 'loops': state.loops = item.loops; break;
+      case 'leave': state.leftOnPurpose = item.n || Math.max(0, round.below - state.position); break;
+      default: break;
+    }
+  });
+}
+
+/** A slip stitch after the round is full only fastens it. */
+function isFinishing(item: WorkItem, rest: readonly Item[], round: Round, state: State, whole: boolean): boolean {
+  return whole && item.word === 'sl' && item.extent.kind === 'count' && item.extent.n <= 2 && state.made > 0 && state.position >= round.below
+    && rest.every((next) => next.type === 'fasten' || next.type === 'unknown' || next.type === 'join' || (next.type === 'work' && next.word === 'ch'));
+}
+
+/** A chain that is worked back along grows out of the fabric instead of counting in the round. */
+function opensGrowth(item: WorkItem, rest: readonly Item[]): boolean {
+  const [next] = rest;
+  return item.word === 'ch' && next?.type === 'work' && next.target === 'hook';
+}
+
+function flush(state: State, sink: StitchSink): void {
+  if (state.growing) sink.outgrowth?.(state.growing);
+  state.growing = null;
+  state.chainSlots = 0;
+}
+
+function workItem(item: WorkItem, round: Round, state: State, after: () => number, finishing: boolean, growth: boolean): void {
+  if (finishing) return;
+  const { sink, below, terms } = round;
+  const kind = stitchKind(item.word, terms);
+  const loops = item.loops ?? state.loops;
+  const colour = item.colour ?? state.colour;
+  const { make, together, extent } = item;
+
+  if (growth) {
+    flush(state, sink);
+    const chains = timesOf(extent);
+    state.growing = Array.from({ length: Math.min(chains, 300) }, () => 'ch' as const);
+    state.chainSlots = chains;
+    return;
+  }
+  if (item.target === 'hook' && state.growing) state.chainSlots = Math.max(0, state.chainSlots - item.fromHook + 1);
+
+  let times = extent.kind === 'count' ? extent.n : Number.POSITIVE_INFINITY;
+  if (extent.kind !== 'count') {
+    const kept = extent.kind === 'leave' ? extent.n : after();
+    times = Number.isFinite(below) ? Math.max(0, Math.floor((below - state.position - kept) / together)) : 0;
+    const over = below - state.position - kept - times * together;
+    if (over > 0 && Number.isFinite(below)) state.remainder = { size: together, left: over };
+  }
+  for (let i = 0; i < times; i += 1) {
+    if (state.growing && state.chainSlots > 0) {
+      for (let m = 0; m < make; m += 1) state.growing.push(kind);
+      state.chainSlots -= together;
+      if (state.chainSlots <= 0) flush(state, sink);
+      continue;
+    }
+    if (state.made + make > longestRound) { state.tooLarge = true; return; }
+    const inRing = item.target === 'ring' || !Number.isFinite(below);
+    const takes = kind === 'ch' || inRing ? 0 : item.target === 'same' ? 0 : together;
+    const slot = item.target === 'same' ? state.lastSlot : state.position;
+    for (let m = 0; m < make; m += 1) sink.stitch(kind, slot, takes === 0 && item.target !== 'same' ? 0 : together, loops, colour);
+    state.made += make;
+    if (takes > 0) state.lastSlot = state.position + takes - 1;
+    state.position += takes;
+  }
+}
+
+function workGroup(item: GroupItem, round: Round, state: State, after: () => number): void {
+  const { below } = round;
+  if (item.intoOne) { workIntoOne(item, round, state, after); return; }
+  const size = fixedTake(item.items);
+  const open = item.items.some(fillsUp);
+  if (open) {
+    const reserve = item.extent.kind === 'leave' ? item.extent.n : after();
+    workItems(item.items, round, state, reserve, false);
+    return;
+  }
+  let times = timesOf(item.extent);
+  if (item.extent.kind !== 'count') {
+    const kept = item.extent.kind === 'leave' ? item.extent.n : after();
+    const room = below - state.position - kept;
+    times = size > 0 && Number.isFinite(room) ? Math.max(0, Math.floor(room / size)) : 1;
+    const over = room - times * size;
+    if (size > 0 && over > 0 && Number.isFinite(over)) state.remainder = { size, left: over };
+  } else if (item.orMore && Number.isFinite(below)) {
+    const needed = (n: number) => state.position + n * size + after();
+    if (needed(times) !== below && needed(times + 1) === below) times += 1;
+  }
+  for (let i = 0; i < times && !state.tooLarge; i += 1) workItems(item.items, round, state, 0, false);
+}
+
+/** `(sl st, sc, hdc, sc, sl st) in next st`: a fin grown in one stitch. */
+function workIntoOne(item: GroupItem, round: Round, state: State, after: () => number): void {
+  const times = item.extent.kind === 'count' ? item.extent.n : Math.max(0, round.below - state.position - after());
+  for (let i = 0; i < times && Number.isFinite(times) && !state.tooLarge; i += 1) {
+    const slot = state.position;
+    const first: State = { ...state, lastSlot: slot };
+    const inner: Round = {
+      ...round,
+      below: Number.POSITIVE_INFINITY,
+      sink: { stitch: (kind, _slot, _slots, loops, colour) => round.sink.stitch(kind, slot, 1, loops, colour), outgrowth: round.sink.outgrowth },
+    };
+    workItems(item.items, inner, first, 0, false);
+    state.made = first.made;
+    state.tooLarge = first.tooLarge;
+    state.lastSlot = slot;
+    state.position += 1;
+  }
+}

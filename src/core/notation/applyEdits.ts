@@ -1,0 +1,17 @@
+import type { LineEdit } from './problem';
+
+/**
+ * Applies line edits to a text, keeping its line ends.
+ *
+ * @param text the whole pattern text
+ * @param edits lines counted from 1, in the text as it stands before any of them
+ */
+export function applyEdits(text: string, edits: readonly LineEdit[]): string {
+  const lineEnd = text.includes('\r\n') ? '\r\n' : '\n';
+  const lines = text.split(/\r\n|\n|\r/);
+  // From the bottom up, so that a line put in does not move the ones still to be edited.
+  for (const edit of [...edits].sort((a, b) => b.line - a.line)) {
+    lines.splice(edit.insertAfter ? edit.line : edit.line - 1, edit.insertAfter ? 0 : 1, edit.text);
+  }
+  return lines.join(lineEnd);
+}

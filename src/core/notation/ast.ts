@@ -1,0 +1,73 @@
+/** A stretch of a line, in characters from its start: `from` inclusive, `to` exclusive. */
+export interface Span {
+  from: number;
+  to: number;
+}
+
+/** The stitch words of both vocabularies, as written. `plain` stands where a maker names none (`inc`, `5 st`). */
+export type StitchWord = 'plain' | 'sl' | 'ch' | 'sc' | 'hdc' | 'dc' | 'tr' | 'dtr' | 'htr' | 'ttr';
+
+export type LoopsWord = 'both' | 'front' | 'back';
+
+/** How often something is done: a number, until the round is full, or until `n` stitches are left. */
+export type Extent = { kind: 'count'; n: number } | { kind: 'around' } | { kind: 'leave'; n: number };
+
+export interface WorkItem {
+  type: 'work';
+  word: StitchWord;
+  /** stitches made into one place: 2 for an increase */
+  make: number;
+  /** stitches of the round below taken together: 2 for a decrease */
+  together: number;
+  extent: Extent;
+  loops?: LoopsWord;
+  /** where the stitch goes: the next stitch, the same as the one before, a ring, the nth chain from the hook */
+  target: 'next' | 'same' | 'ring' | 'hook' | 'first';
+  fromHook: number;
+  colour?: string;
+  span: Span;
+}
+
+export interface GroupItem {
+  type: 'group';
+  items: Item[];
+  extent: Extent;
+  /** `repeat from * 5 times` may mean five in all or five more: whichever fills the round */
+  orMore: boolean;
+  /** all of the bracket worked into one stitch */
+  intoOne: boolean;
+  span: Span;
+}
+
+export type Item =
+  | WorkItem
+  | GroupItem
+  | { type: 'skip'; n: number; span: Span }
+  | { type: 'colour'; name: string; span: Span }
+  | { type: 'join'; span: Span }
+  | { type: 'turn'; span: Span }
+  | { type: 'fasten'; span: Span }
+  | { type: 'ring'; span: Span }
+  | { type: 'loops'; loops: LoopsWord; span: Span }
+  | { type: 'base'; loops: LoopsWord; round: number; span: Span }
+  | { type: 'otherSide'; span: Span }
+  | { type: 'layers'; span: Span }
+  | { type: 'leave'; n: number; span: Span }
+  | { type: 'repeatRounds'; first: number; last: number; times: number; span: Span }
+  | { type: 'unknown'; text: string; inside: boolean; span: Span };
+
+export interface Label {
+  first: number;
+  last: number;
+  row: boolean;
+  span: Span;
+}
+
+/** One line of work, as read: nothing is counted yet. */
+export interface WorkLine {
+  label: Label | null;
+  items: Item[];
+  total: { value: number; span: Span } | null;
+  /** brackets opened and never closed, or closed and never opened */
+  brackets: Span[];
+}

@@ -1,0 +1,75 @@
+/** Lines of the form `Key: value` that set something for the toy or for one part. */
+export type Header =
+  | { scope: 'toy'; key: 'toy' | 'hook' | 'for' | 'needs'; value: string }
+  | { scope: 'toy'; key: 'terms'; value: 'us' | 'uk' }
+  | { scope: 'toy'; key: 'hand'; value: 'left' | 'right' }
+  | { scope: 'toy'; key: 'gauge'; widthMm: number; heightMm: number }
+  | { scope: 'toy'; key: 'lean'; value: number }
+  | { scope: 'toy'; key: 'yarn'; name: string; value: string }
+  | { scope: 'part'; key: 'start'; value: 'top' | 'bottom' }
+  | { scope: 'part'; key: 'rounds'; value: 'spiral' | 'joined' }
+  | { scope: 'part'; key: 'side'; value: 'out' | 'in' }
+  | { scope: 'part'; key: 'make'; value: number }
+  | { scope: 'part'; key: 'front'; round: number; stitch: number }
+  | { scope: 'bad'; key: string; message: string };
+
+type Reader = (value: string, name: string) => Header;
+
+const bad = (key: string, message: string): Header => ({ scope: 'bad', key, message });
+const numbersIn = (value: string) => (value.match(/\d+(?:[.,]\d+)?/g) ?? []).map((n) => Number.parseFloat(n.replace(',', '.')));
+
+const either =
+  <A extends string>(key: string, options: Record<string, A>, make: (value: A) => Header): Reader =>
+  (value) => {
+    const word = value.trim().toLowerCase().split(/[\s,.;-]+/)[0] ?? '';
+    const found = options[word];
+    return found ? make(found) : bad(key, `“${value.trim()}” is not known here. Write ${[...new Set(Object.keys(options))].join(' or ')}.`);
+  };
+
+const readers: Record<string, Reader> = {
+  toy: (value) => ({ scope: 'toy', key: 'toy', value: value.trim() }),
+  hook: (value) => ({ scope: 'toy', key: 'hook', value: value.trim() }),
+  for: (value) => ({ scope: 'toy', key: 'for', value: value.trim() }),
+  terms: either('terms', { us: 'us', uk: 'uk', american: 'us', british: 'uk' }, (value) => ({ scope: 'toy', key: 'terms', value })),
+  hand: either('hand', { left: 'left', right: 'right' }, (value) => ({ scope: 'toy', key: 'hand', value })),
+  gauge: (value) => {
+    const [widthMm, heightMm] = numbersIn(value);
+    if (!widthMm || !heightMm || widthMm > 60 || heightMm > 60) return bad('gauge', 'Give the gauge as stitch width by round height, for example “5 mm x 4.8 mm”.');
+    return { scope: 'toy', key: 'gauge', widthMm, heightMm };
+  },
+  lean: (value) => {
+    const [lean] = numbersIn(value);
+    if (lean === undefined || lean > 1) return bad('lean', 'Lean is the part of a stitch a round moves sideways, from 0 to 1, for example “0.25”.');
+    return { scope: 'toy', key: 'lean', value: lean };
+  },
+  yarn: (value, name) => ({ scope: 'toy', key: 'yarn', name: name || value.trim(), value: value.trim() }),
+  start: either('start', { top: 'top', bottom: 'bottom' }, (value) => ({ scope: 'part', key: 'start', value })),
+  rounds: either('rounds', { spiral: 'spiral', joined: 'joined' }, (value) => ({ scope: 'part', key: 'rounds', value })),
+  side: either('side', { out: 'out', outside: 'out', right: 'out', in: 'in', inside: 'in', wrong: 'in' }, (value) => ({ scope: 'part', key: 'side', value })),
+  make: (value) => {
+    const [n] = numbersIn(value);
+    return n && n <= 99 ? { scope: 'part', key: 'make', value: Math.round(n) } : bad('make', 'Say how many to make with a number, for example “Make: 2”.');
+  },
+  front: (value) => {
+    const [a, b] = numbersIn(value);
+    if (!a || !b || !/stitch|st/i.test(value)) return bad('front', 'Say which stitch faces forward, for example “Front: stitch 18.5 of round 13”.');
+    const roundFirst = /^\s*(r|rnd|round)\b\.?\s*\d/i.test(value) || /^\s*r\d/i.test(value);
+    return { scope: 'part', key: 'front', stitch: roundFirst ? b : a, round: Math.round(roundFirst ? a : b) };
+  },
+};
+
+/** Reads `Key: value`; null where the line is no header Hoppla knows. */
+export function readHeader(line: string): Header | null {
+  const colon = line.indexOf(':');
+  if (colon < 1 || colon > 24) return null;
+  const [word = '', ...rest] = line.slice(0, colon).trim().toLowerCase().split(/\s+/);
+  const reader = readers[word];
+  const isYarn = word === 'yarn' || word === 'colour' || word === 'color';
+  const value = line.slice(colon + 1);
+  if (isYarn && rest.length <= 2 && value.trim()) {
+    const name = line.slice(0, colon).trim().split(/\s+/).slice(1).join(' ');
+    return readers.yarn?.(value, name) ?? null;
+  }
+  if (!reader || rest.length > 0 || !value.trim()) return null;
+  return reader(value, '');
+}

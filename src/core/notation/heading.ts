@@ -1,0 +1,56 @@
+/** A line that opens a part, with what it says beside the name. */
+export interface Heading {
+  name: string;
+  make: number;
+  colour?: string;
+  /** marked as a heading by its own signs, so that nothing around it has to confirm it */
+  sure: boolean;
+}
+
+const numberWords: Record<string, number> = { one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, twelve: 12 };
+
+// Parts a toy is usually made of: such a word alone on a line opens a part.
+const partWords = new Set(
+  'head body arm leg ear tail snout muzzle nose fin wing beak foot feet hand paw neck cap hat mane horn spike crest scarf shell belly tummy tooth teeth antenna eyelid cheek bib cape skirt frill hair torso base stem leaf petal flipper whisker hoof ears arms legs wings fins paws hands horns spikes antennae flippers hooves eyelids cheeks leaves petals'.split(' '),
+);
+
+const makePattern = /[,;:(–—-]?\s*\(?\s*(?:make|x|×)\s*(\d{1,2}|[a-z]+)\s*\)?|\(\s*(\d{1,2})\s*x?\s*\)/i;
+
+/**
+ * Reads a line as the heading of a part.
+ *
+ * @returns null for a line too long or too much like a sentence to be a name
+ */
+export function readHeading(line: string): Heading | null {
+  const marked = /^\s*(?:#{1,6}\s+|={2,}\s*|\*{2}|_{2})/.test(line);
+  let text = line.replace(/^\s*(?:#{1,6}\s+|={2,}|\*{2}|_{2})\s*/, '').replace(/\s*(?:={2,}|\*{2}|_{2}|#+)\s*$/, '').trim();
+  if (!text) return null;
+  let make = 1;
+  const found = makePattern.exec(text);
+  if (found) {
+    const word = (found[1] ?? found[2] ?? '').toLowerCase();
+    const n = numberWords[word] ?? Number.parseInt(word, 10);
+    if (n >= 1) {
+      make = n;
+      text = (text.slice(0, found.index) + text.slice(found.index + found[0].length)).trim();
+    }
+  }
+  let colour: string | undefined;
+  const inColour = /[,(–—-]?\s*\(?\s*(?:in|with|using|colou?r)\s+(?:colou?r\s+|yarn\s+)?([a-z][a-z ]{0,24}?)\)?\s*:?$/i.exec(text);
+  if (inColour?.[1] && inColour.index > 0) {
+    colour = inColour[1].trim();
+    text = text.slice(0, inColour.index).trim();
+  }
+  // `Body, worked from the nose up`: what stands after the name of a usual part only describes it.
+  const [before = '', described] = text.split(/[,;–—]/, 2);
+  if (described !== undefined && before.trim().split(/\s+/).length <= 3 && before.split(/\s+/).some((word) => partWords.has(word.toLowerCase()))) text = before.trim();
+  const colon = /[:]\s*$/.test(text);
+  const name = text.replace(/[\s:.,;(–—-]+$/, '').trim();
+  const words = name.split(/\s+/);
+  if (!name || name.length > 48 || words.length > (marked ? 8 : 4) || !/\p{L}/u.test(name)) return null;
+  if (!marked && (/[.!?]$/.test(line.trim()) || /[,;]/.test(name))) return null;
+  const known = words.length <= 3 && words.some((word) => partWords.has(word.toLowerCase()));
+  const heading: Heading = { name, make, sure: marked || (known && (colon || make > 1 || words.length <= 2)) };
+  if (colour) heading.colour = colour;
+  return heading;
+}

@@ -1,0 +1,27 @@
+/** `error`: the work can't be right as written; `warning`: look before going on; `info`: an assumption worth knowing. */
+export type Severity = 'error' | 'warning' | 'info';
+
+/** Replaces one line of the text, counted from 1, or puts a new one after it. */
+export interface LineEdit {
+  line: number;
+  text: string;
+  insertAfter?: boolean;
+}
+
+export interface Suggestion {
+  /** what the tap does, in a maker's words */
+  title: string;
+  edits: LineEdit[];
+}
+
+/** What is wrong, where, and what could be done. A value, never thrown. Lines and columns count from 1. */
+export interface Problem {
+  code: string;
+  severity: Severity;
+  part?: string;
+  round?: number;
+  line?: number;
+  column?: number;
+  message: string;
+  suggestions: Suggestion[];
+}

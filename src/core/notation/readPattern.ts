@@ -1,0 +1,357 @@
+import type { Item, StitchWord, WorkLine } from './ast';
+import { readWorkLine } from './grammar';
+import { readHeader, type Header } from './headers';
+import { readHeading, type Heading } from './heading';
+import type { Problem } from './problem';
+import { readSteps, type Step } from './sentences';
+import { findTerms, wordsUsed, type Terms, type TermsFound, type WordPlaces } from './terms';
+
+/** One round or row as written. A line `R4-R8` gives five. */
+export interface RoundSource {
+  number: number;
+  row: boolean;
+  /** line in the text, from 1 */
+  line: number;
+  /** the whole line, as written */
+  text: string;
+  work: WorkLine;
+  /** a chain or ring made in a line of its own before this round */
+  foundation: Item[];
+}
+
+export interface PartSource {
+  name: string;
+  /** name made fit for an address: `head`, `ear-2` */
+  id: string;
+  make: number;
+  colour: string | null;
+  /** line of the heading, or of the first line where there is none */
+  line: number;
+  start: 'top' | 'bottom';
+  side: 'out' | 'in';
+  joined: boolean | null;
+  /** where the maker moved the front line: a stitch of a round */
+  front: { round: number; stitch: number; line: number } | null;
+  rounds: RoundSource[];
+  steps: Step[];
+  /** first and last line that belong to the part */
+  firstLine: number;
+  lastLine: number;
+}
+
+export interface ToyHeader {
+  name: string | null;
+  hand: 'left' | 'right';
+  gauge: { widthMm: number; heightMm: number } | null;
+  lean: number | null;
+  hook: string | null;
+  audience: string | null;
+  yarns: { name: string; value: string; line: number }[];
+}
+
+export interface Pattern {
+  header: ToyHeader;
+  parts: PartSource[];
+  /** lines kept and not understood, in place */
+  notes: { line: number; text: string }[];
+  terms: TermsFound;
+  problems: Problem[];
+  /** what each physical line was read as */
+  lineKinds: LineKind[];
+}
+
+export type LineKind = 'blank' | 'header' | 'heading' | 'round' | 'step' | 'foundation' | 'note';
+
+/** A text longer than this is no pattern; it is refused before any reading. */
+export const longestText = 200_000;
+
+interface LineRead {
+  work: WorkLine;
+  header: Header | null;
+  heading: Heading | null;
+  steps: Step[];
+  termsSaid: Terms | null;
+  saysMiss: boolean;
+}
+
+// What a line says by itself depends on its text alone, so an edit re-reads one line and finds the others here.
+const lineCache = new Map<string, LineRead>();
+const cacheLimit = 6000;
+
+/** Puts spaces for a leading bullet, so that columns stay as they were. */
+function withoutBullet(line: string): string {
+  return line.replace(/^(\s*)([•·▪◦‣>]|[-–—*](?=\s+\S)(?!.*\*))/, (_, space: string, sign: string) => space + ' '.repeat(sign.length));
+}
+
+function readLine(raw: string): LineRead {
+  const cached = lineCache.get(raw);
+  if (cached) return cached;
+  const line = withoutBullet(raw).slice(0, 2000);
+  const terms = /\b(us|uk|american|british)\b[^.]{0,24}\b(terms?|terminology|notation)\b/i.exec(line) ?? /\b(?:terms?|terminology)\b[^.]{0,12}\b(us|uk)\b/i.exec(line);
+  const read: LineRead = {
+    work: readWorkLine(line),
+    header: readHeader(line),
+    heading: readHeading(line),
+    steps: readSteps(line, 0),
+    termsSaid: terms ? (/us|american/i.test(terms[1] ?? '') ? 'us' : 'uk') : null,
+    saysMiss: /\bmiss\b/i.test(line),
+  };
+  if (lineCache.size >= cacheLimit) lineCache.clear();
+  lineCache.set(raw, read);
+  return read;
+}
+
+const isWork = (item: Item): boolean => item.type === 'work' || (item.type === 'group' && item.items.some(isWork));
+const isUnknown = (item: Item): boolean => item.type === 'unknown' || (item.type === 'group' && item.items.some(isUnknown));
+
+/** Is this labelled line a round, and not a numbered sentence such as `4. Sew the ears on`? */
+function isRound({ work, steps }: LineRead, line: string): boolean {
+  const { label, items } = work;
+  if (!label) return false;
+  const named = /r|rnd|round|row/i.test(line.slice(label.span.from, label.span.to));
+  if (items.some((item) => isWork(item) || item.type === 'repeatRounds')) return true;
+  return named && steps.length === 0;
+}
+
+/** A line of pure work without a label, such as `6 sc in magic ring` or `(sc, inc) x 6`. */
+function isBareWork({ work, steps, termsSaid }: LineRead, line: string): boolean {
+  const [first] = work.items;
+  if (!first || termsSaid || work.label || !work.items.some(isWork) || work.items.some(isUnknown)) return false;
+  if (steps.some((step) => step.kind !== 'cut') && !work.total) return false;
+  return line.slice(0, first.span.from).trim().length <= 12;
+}
+
+const isFoundation = (items: readonly Item[]) => {
+  const counted = items.filter((item) => item.type !== 'unknown');
+  return counted.length > 0 && counted.every((item) => (item.type === 'work' && item.word === 'ch' && item.target === 'next') || item.type === 'join' || item.type === 'ring' || item.type === 'turn');
+};
+const isEnding = (items: readonly Item[]) => items.some((item) => item.type === 'fasten') && items.every((item) => item.type === 'fasten' || item.type === 'join' || item.type === 'unknown' || (item.type === 'work' && (item.word === 'sl' || item.word === 'ch')));
+
+function slug(name: string, taken: ReadonlySet<string>): string {
+  const base = name.toLowerCase().normalize('NFKD').replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '') || 'part';
+  let id = base;
+  for (let n = 2; taken.has(id); n += 1) id = `${base}-${n}`;
+  return id;
+}
+
+/**
+ * Reads a whole pattern: its header, parts, rounds and assembly sentences.
+ *
+ * Every line ends up as something. What fits nothing is kept as a note with its place.
+ *
+ * @param text the pattern as the maker wrote it
+ */
+export function readPattern(text: string): Pattern {
+  const header: ToyHeader = { name: null, hand: 'right', gauge: null, lean: null, hook: null, audience: null, yarns: [] };
+  const parts: PartSource[] = [];
+  const notes: Pattern['notes'] = [];
+  const problems: Problem[] = [];
+  const lineKinds: LineKind[] = [];
+  let declared: Terms | null = null;
+  let saysMiss = false;
+  const places: WordPlaces = new Map();
+  if (text.length > longestText) {
+    problems.push({
+      code: 'too-long', severity: 'error',
+      message: `This text has ${Math.round(text.length / 1000)} thousand signs: too long for one toy. Paste one toy at a time, up to ${longestText / 1000} thousand signs.`,
+      suggestions: [],
+    });
+    return { header, parts, notes, terms: { value: 'us', source: 'either' }, problems, lineKinds };
+  }
+  const lines = text.split(/\r\n|\n|\r/);
+  const reads = lines.map((line) => readLine(line));
+  const ids = new Set<string>();
+  let part: PartSource | null = null;
+  let foundation: Item[] = [];
+
+  const open = (name: string, line: number, heading?: Heading): PartSource => {
+    const id = slug(name, ids);
+    ids.add(id);
+    const opened: PartSource = {
+      name, id, make: heading?.make ?? 1, colour: heading?.colour ?? null, line, start: 'top', side: 'out', joined: null, front: null,
+      rounds: [], steps: [], firstLine: line, lastLine: line,
+    };
+    parts.push(opened);
+    return opened;
+  };
+
+  /** Does work follow within the next lines that say something, before another sure heading? */
+  const workFollows = (index: number): boolean => {
+    let seen = 0;
+    for (let i = index + 1; i < lines.length && seen < 3; i += 1) {
+      const line = lines[i] ?? '';
+      const read = reads[i];
+      if (!read || !line.trim()) continue;
+      if (isRound(read, line)) return (read.work.label?.first ?? 2) <= 1;
+      if (isBareWork(read, line) || read.header?.scope === 'part') return true;
+      seen += 1;
+    }
+    return false;
+  };
+
+  const addRounds = (owner: PartSource, number: number, last: number, row: boolean, index: number, read: LineRead) => {
+    for (let r = number; r <= Math.min(last, number + 499); r += 1) {
+      owner.rounds.push({ number: r, row, line: index + 1, text: lines[index] ?? '', work: read.work, foundation: r === number ? foundation : [] });
+    }
+    foundation = [];
+    owner.lastLine = index + 1;
+    for (const [word, column] of wordsUsed(read.work.items)) {
+      if (!places.has(word)) places.set(word as StitchWord, { line: index + 1, column: column + 1 });
+    }
+    saysMiss ||= read.saysMiss;
+  };
+
+  lines.forEach((line, index) => {
+    const read = reads[index];
+    if (!read) return;
+    const number = index + 1;
+    const note = () => { notes.push({ line: number, text: line.trim() }); lineKinds.push('note'); };
+    if (!line.trim()) { lineKinds.push('blank'); return; }
+    if (read.termsSaid && !read.work.label) { declared ??= read.termsSaid; lineKinds.push('header'); return; }
+    const { header: head } = read;
+    if (head && !isRound(read, line)) {
+      lineKinds.push('header');
+      if (head.scope === 'bad') problems.push({ code: 'header-unclear', severity: 'warning', line: number, column: 1, message: head.message, suggestions: [] });
+      else if (head.scope === 'toy') applyToyHeader(header, head, number, (terms) => { declared ??= terms; });
+      else {
+        part ??= open('Part', number);
+        applyPartHeader(part, head, number);
+        part.lastLine = number;
+      }
+      return;
+    }
+    if (isRound(read, line) && read.work.label) {
+      const { label } = read.work;
+      part ??= open('Part', number);
+      const [repeated] = read.work.items;
+      if (repeated?.type === 'repeatRounds') repeatRounds(part, repeated, number, problems);
+      else addRounds(part, label.first, label.last, label.row, index, read);
+      part.lastLine = number;
+      lineKinds.push('round');
+      return;
+    }
+    // `With brown yarn` on a line of its own: the colour of what follows.
+    const onlyColour = read.work.items.length > 0 && read.work.items.every((item) => item.type === 'colour');
+    if (onlyColour && part && read.steps.length === 0) {
+      foundation = [...foundation, ...read.work.items];
+      lineKinds.push('foundation');
+      return;
+    }
+    const { heading } = read;
+    const bare = isBareWork(read, line);
+    if (heading && !bare && (heading.sure || read.steps.length === 0) && (heading.sure ? read.steps.length === 0 || workFollows(index) : workFollows(index))) {
+      part = open(heading.name, number, heading);
+      foundation = [];
+      lineKinds.push('heading');
+      return;
+    }
+    const [only] = read.work.items;
+    if (part && only?.type === 'repeatRounds') {
+      repeatRounds(part, only, number, problems);
+      lineKinds.push('round');
+      return;
+    }
+    if (bare && isFoundation(read.work.items)) {
+      part ??= open('Part', number);
+      foundation = read.work.items;
+      lineKinds.push('foundation');
+      return;
+    }
+    if (read.work.items.length > 0 && isEnding(read.work.items) && !read.work.total) {
+      addSteps(part, read.steps, number, line);
+      lineKinds.push('step');
+      return;
+    }
+    if (bare) {
+      part ??= open('Part', number);
+      const next = (part.rounds.at(-1)?.number ?? 0) + 1;
+      addRounds(part, next, next, part.rounds.at(-1)?.row ?? false, index, read);
+      lineKinds.push('round');
+      return;
+    }
+    const settled = readSettings(line, part);
+    if (settled) { lineKinds.push('header'); return; }
+    if (read.steps.length > 0) {
+      addSteps(part, read.steps, number, line);
+      lineKinds.push('step');
+      return;
+    }
+    note();
+  });
+
+  // A title over the first part looks like a heading with nothing below it.
+  const kept = parts.filter((candidate) => {
+    const empty = candidate.rounds.length === 0 && candidate.steps.length === 0;
+    const heading = reads[candidate.line - 1]?.heading;
+    if (!empty || !heading || heading.sure || candidate === parts.at(-1)) return true;
+    if (header.name === null) header.name = candidate.name;
+    else notes.push({ line: candidate.line, text: candidate.name });
+    return false;
+  });
+  const found = findTerms(declared, places, saysMiss);
+  return { header, parts: kept, notes: notes.sort((a, b) => a.line - b.line), terms: found.terms, problems: [...problems, ...found.problems], lineKinds };
+}
+
+function addSteps(part: PartSource | null, steps: readonly Step[], line: number, text: string): void {
+  if (!part) return;
+  part.steps.push(...steps.map((step) => ({ ...step, line })));
+  part.lastLine = line;
+  // A bare ending such as `Fasten off` closes nothing by itself but still belongs to the part.
+  if (steps.length === 0 && text.trim()) part.lastLine = line;
+}
+
+function applyToyHeader(header: ToyHeader, head: Header, line: number, setTerms: (terms: Terms) => void): void {
+  if (head.scope !== 'toy') return;
+  switch (head.key) {
+    case 'toy': header.name = head.value; break;
+    case 'terms': setTerms(head.value); break;
+    case 'hand': header.hand = head.value; break;
+    case 'gauge': header.gauge = { widthMm: head.widthMm, heightMm: head.heightMm }; break;
+    case 'lean': header.lean = head.value; break;
+    case 'hook': header.hook = head.value; break;
+    case 'for': header.audience = head.value; break;
+    case 'yarn': header.yarns.push({ name: head.name, value: head.value, line }); break;
+    case 'needs': break;
+  }
+}
+
+function applyPartHeader(part: PartSource, head: Header, line: number): void {
+  if (head.scope !== 'part') return;
+  switch (head.key) {
+    case 'start': part.start = head.value; break;
+    case 'rounds': part.joined = head.value === 'joined'; break;
+    case 'side': part.side = head.value; break;
+    case 'make': part.make = head.value; break;
+    case 'front': part.front = { round: head.round, stitch: head.stitch, line }; break;
+  }
+}
+
+/** `Make 2` or `Work in joined rounds` on a line of its own. */
+function readSettings(line: string, part: PartSource | null): boolean {
+  if (!part) return false;
+  const make = /^\s*make\s+(\d{1,2}|two|three|four|six|eight|ten)\s*\.?\s*$/i.exec(line);
+  if (make) {
+    const heading = readHeading(`Part make ${make[1]}`);
+    part.make = heading?.make ?? part.make;
+    return true;
+  }
+  if (/\bjoined rounds?\b/i.test(line)) { part.joined = true; return true; }
+  if (/\bspiral\b|\bcontinuous rounds?\b|\bdo not join\b/i.test(line)) { part.joined = false; return true; }
+  return false;
+}
+
+function repeatRounds(part: PartSource, item: Extract<Item, { type: 'repeatRounds' }>, line: number, problems: Problem[]): void {
+  const copied = part.rounds.filter((round) => round.number >= item.first && round.number <= item.last);
+  if (copied.length === 0) {
+    problems.push({ code: 'round-missing', severity: 'error', part: part.name, line, column: item.span.from + 1, message: `Line ${line} repeats round ${item.first}, but no such round stands above.`, suggestions: [] });
+    return;
+  }
+  let next = (part.rounds.at(-1)?.number ?? 0) + 1;
+  for (let i = 0; i < Math.min(item.times, 200); i += 1) {
+    for (const round of copied) {
+      part.rounds.push({ ...round, number: next, line, foundation: [] });
+      next += 1;
+    }
+  }
+  part.lastLine = line;
+}

@@ -1,0 +1,83 @@
+import type { Item, StitchWord } from './ast';
+import type { Problem } from './problem';
+
+export type Terms = 'us' | 'uk';
+
+/** What the words turned out to mean, and how that is known. */
+export interface TermsFound {
+  value: Terms;
+  source: 'declared' | 'words' | 'either' | 'assumed';
+}
+
+/** The heights of stitches, named once and for all in US words. Loops of one code can be compared in typed arrays. */
+export const stitchKinds = ['sl', 'ch', 'sc', 'hdc', 'dc', 'tr', 'dtr'] as const;
+export type StitchKind = (typeof stitchKinds)[number];
+
+const fromUs: Record<StitchWord, StitchKind> = { plain: 'sc', sl: 'sl', ch: 'ch', sc: 'sc', hdc: 'hdc', dc: 'dc', tr: 'tr', dtr: 'dtr', htr: 'hdc', ttr: 'dtr' };
+const fromUk: Record<StitchWord, StitchKind> = { plain: 'sc', sl: 'sl', ch: 'ch', sc: 'sc', hdc: 'hdc', dc: 'sc', tr: 'dc', dtr: 'tr', htr: 'hdc', ttr: 'dtr' };
+
+/** The stitch a word names under US or UK terms. */
+export function stitchKind(word: StitchWord, terms: Terms): StitchKind {
+  return (terms === 'us' ? fromUs : fromUk)[word];
+}
+
+/** The word for a stitch under US or UK terms. */
+export function stitchWord(kind: StitchKind, terms: Terms): string {
+  if (kind === 'sl') return 'sl st';
+  if (terms === 'us' || kind === 'ch') return kind;
+  return { sc: 'dc', hdc: 'htr', dc: 'tr', tr: 'dtr', dtr: 'ttr' }[kind];
+}
+
+/** Every stitch word in the items, with its place in the line. */
+export function wordsUsed(items: readonly Item[], found: Map<StitchWord, number> = new Map()): Map<StitchWord, number> {
+  for (const item of items) {
+    if (item.type === 'work' && !found.has(item.word)) found.set(item.word, item.span.from);
+    if (item.type === 'group') wordsUsed(item.items, found);
+  }
+  return found;
+}
+
+/** First place of each telling word: line and column from 1. */
+export type WordPlaces = Map<StitchWord, { line: number; column: number }>;
+
+/**
+ * Decides between US and UK terms.
+ *
+ * `sc` and `hdc` exist in US terms only, `htr` and `ttr` in UK terms only; `miss` alone hints at UK. `dc` and `tr` exist in both and
+ * mean different stitches, so a text with only these is asked about, not guessed.
+ */
+export function findTerms(declared: Terms | null, places: WordPlaces, saysMiss: boolean): { terms: TermsFound; problems: Problem[] } {
+  const problems: Problem[] = [];
+  const us = places.get('sc') ?? places.get('hdc');
+  const uk = places.get('htr') ?? places.get('ttr') ?? (!us ? places.get('dtr') : undefined);
+  if (us && (places.get('htr') ?? places.get('ttr'))) {
+    const other = places.get('htr') ?? places.get('ttr');
+    problems.push({
+      code: 'terms-mixed', severity: 'error', line: other?.line, column: other?.column,
+      message: `This text mixes US and UK words: a US word in line ${us.line}, a UK word in line ${other?.line}. Say which one holds and change the other.`,
+      suggestions: [],
+    });
+    return { terms: { value: declared ?? 'us', source: declared ? 'declared' : 'assumed' }, problems };
+  }
+  if (declared === 'uk' && us) {
+    problems.push({
+      code: 'terms-mixed', severity: 'error', line: us.line, column: us.column,
+      message: `The pattern says UK terms, but line ${us.line} uses a word that only exists in US terms.`,
+      suggestions: [],
+    });
+  }
+  if (declared) return { terms: { value: declared, source: 'declared' }, problems };
+  if (us) return { terms: { value: 'us', source: 'words' }, problems };
+  const both = places.get('dc') ?? places.get('tr');
+  if (uk || (saysMiss && both)) return { terms: { value: 'uk', source: 'words' }, problems };
+  if (!both) return { terms: { value: 'us', source: 'either' }, problems };
+  problems.push({
+    code: 'terms-ambiguous', severity: 'error', line: both.line, column: both.column,
+    message: `Which words is this written in? “dc” is a single crochet in UK terms and a taller stitch in US terms. Nothing here tells which. It is read as US until you say.`,
+    suggestions: [
+      { title: 'It is in UK terms', edits: [{ line: 0, text: 'Terms: UK', insertAfter: true }] },
+      { title: 'It is in US terms', edits: [{ line: 0, text: 'Terms: US', insertAfter: true }] },
+    ],
+  });
+  return { terms: { value: 'us', source: 'assumed' }, problems };
+}

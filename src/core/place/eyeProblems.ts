@@ -1,0 +1,173 @@
+import { roundCount, type Fabric } from '../fabric/fabric';
+import type { Problem, Suggestion } from '../notation/problem';
+import type { PartSource } from '../notation/readPattern';
+import type { Step } from '../notation/sentences';
+import { stitchAtAzimuth } from '../shape/azimuth';
+import type { EyePlacement } from './eyes';
+import { writeEyes, type EyeRule } from './eyeSentence';
+import { roundIndex } from './frontLine';
+import { largestEyeMm, smallestEyeMm, widestEyeInStitches } from './hardware';
+import { holeAzimuth } from './holes';
+import { apartOf, showingOf, type Pair } from './pair';
+import { pairAt, type PartForm } from './partForm';
+
+/** A miss smaller than this can't be seen: a twentieth of a stitch. */
+const centredWithin = 0.05;
+/** From this miss on the face looks off. */
+const offFrom = 0.2;
+
+const mm = (value: number) => `${value < 10 ? Math.round(value * 10) / 10 : Math.round(value)} mm`;
+
+/** Turns what a sentence says into a rule, filling what it leaves open from the proposal and saying so. */
+export function ruleProblems(step: Step, part: PartSource, fabric: Fabric, proposed: EyeRule): { rule: EyeRule; problems: Problem[] } {
+  const problems: Problem[] = [];
+  const place = { part: part.name, line: step.line, column: step.span.from + 1 };
+  const add = (code: string, severity: Problem['severity'], message: string) => problems.push({ code, severity, ...place, message, suggestions: [] });
+  const rule: EyeRule = { ...proposed, gap: [...proposed.gap] };
+  const last = fabric.label[fabric.rounds - 1] ?? 0;
+
+  let lower = step.gap?.[0] ?? step.round;
+  if (step.gap && step.gap[1] !== step.gap[0] + 1) {
+    add('gap-not-adjacent', 'warning', `Rounds ${step.gap[0]} and ${step.gap[1]} are not neighbours, so there is no one line of holes between them. The eyes are put between ${step.gap[0]} and ${step.gap[0] + 1} for now.`);
+  } else if (!step.gap && step.round !== undefined) {
+    add('eyes-on-round', 'info', `“On round ${step.round}” is read as the line of holes between rounds ${step.round} and ${step.round + 1}. Say “between” to settle it.`);
+  }
+  if (lower !== undefined) {
+    const fromBase = /base|bottom/i.test(step.text);
+    if (step.countFrom === 'end' && !(fromBase && part.start === 'bottom')) lower = last - lower;
+    if (roundIndex(fabric, lower) > 0 && roundIndex(fabric, lower + 1) > 0) rule.gap = [lower, lower + 1];
+    else {
+      const nearest = Math.max(fabric.label[0] ?? 1, Math.min(last - 1, lower));
+      rule.gap = [nearest, nearest + 1];
+      add('gap-missing', 'error', `There is no line of holes between rounds ${lower} and ${lower + 1}: the part ends with round ${last}. The nearest is between ${nearest} and ${nearest + 1}.`);
+    }
+  } else add('eyes-where', 'warning', `The sentence does not say between which rounds the eyes go. They are put between ${rule.gap[0]} and ${rule.gap[1]} until you say.`);
+
+  const { apart, showing } = step;
+  rule.seat = step.seat ?? (apart !== undefined && apart === showing ? 'split' : 'foot');
+  if (apart !== undefined) rule.apart = Math.round(apart);
+  else if (showing !== undefined) rule.apart = apartOf(Math.round(showing), rule.seat);
+  else add('eyes-spacing', 'warning', `The sentence does not say how far apart the eyes are. They are put ${rule.apart} apart until you say.`);
+  if (apart !== undefined && showing !== undefined && showingOf(Math.round(apart), rule.seat) !== showing) {
+    add('apart-showing-differ', 'warning', `${apart} apart in the ${rule.seat === 'foot' ? 'holes' : 'splits'} leaves ${showingOf(Math.round(apart), rule.seat)} showing, not ${showing}. Post to post is taken; change one of the two.`);
+  }
+  if (step.sizeMm !== undefined) rule.sizeMm = step.sizeMm;
+  else add('eyes-size', 'info', `The sentence does not give a size. ${rule.sizeMm} mm is taken, nearly two stitches wide.`);
+  if (rule.sizeMm < smallestEyeMm || rule.sizeMm > largestEyeMm) {
+    add('eyes-size-odd', 'warning', `Eyes of ${rule.sizeMm} mm are outside ${smallestEyeMm} to ${largestEyeMm} mm. Check the size.`);
+    rule.sizeMm = Math.min(largestEyeMm, Math.max(smallestEyeMm, rule.sizeMm));
+  }
+  const count = roundCount(fabric, roundIndex(fabric, rule.gap[1]));
+  if (rule.apart < 1 || rule.apart >= count) {
+    add('apart-impossible', 'error', `The line of holes has ${count}; the eyes can't be ${rule.apart} apart in it.`);
+    rule.apart = Math.max(1, Math.min(count - 1, rule.apart));
+  }
+  return { rule, problems };
+}
+
+/** Checks of a placed pair: centred, washers, holes it can't use, too near an end. Each with remedies that edit the text. */
+export function eyeProblems(form: PartForm, eyes: EyePlacement, pair: Pair): Problem[] {
+  const { part, fabric, gauge, lines } = form;
+  const { rule, round } = eyes;
+  const step = part.steps.findLast((candidate) => candidate.feature === 'eyes');
+  const problems: Problem[] = [];
+  const change = (title: string, next: Partial<EyeRule>): Suggestion => ({ title, edits: [writeEyes(part, lines, { ...rule, ...next })] });
+  const add = (code: string, severity: Problem['severity'], message: string, suggestions: Suggestion[] = []) =>
+    problems.push({ code, severity, part: part.name, line: step?.line, column: (step?.span.from ?? 0) + 1, message, suggestions });
+
+  if (Math.abs(pair.miss) >= offFrom) {
+    add('not-centred', 'warning', `The middle between the eyes falls ${stitches(pair.miss)} ${eyes.missSide} of the front, ${mm(eyes.missMm)}.`, centring(form, eyes, change));
+  }
+  if (eyes.straightMm < rule.sizeMm) {
+    add('eyes-overlap', 'error', `The eyes are ${mm(rule.sizeMm)} wide but only ${mm(eyes.straightMm)} apart: they overlap.`, wider(form, eyes, rule.sizeMm, change));
+  } else if (eyes.straightMm < eyes.washerMm) {
+    add('washers-overlap', 'error', `The washers inside are about ${mm(eyes.washerMm)} wide, the posts ${mm(eyes.straightMm)} apart: the washers overlap.`, wider(form, eyes, eyes.washerMm, change));
+  }
+  const nextGap = (step_: number): Suggestion[] => {
+    const lower = fabric.label[round - 1 + step_];
+    const upper = fabric.label[round + step_];
+    return lower && upper ? [change(`Between ${lower} and ${upper}`, { gap: [lower, upper] })] : [];
+  };
+  const last = fabric.rounds;
+  const endCount = roundCount(fabric, last);
+  const ringMm = 2 * (form.profile.radius[round - 1] ?? 0);
+  if (endCount <= 12 && last - round <= 2) {
+    add('near-closing', 'warning', `Round ${fabric.label[last - 1]} closes the piece, ${last - round} ${last - round === 1 ? 'round' : 'rounds'} past the eyes: the washers have no room and the opening is too small to press them.`, nextGap(-2));
+  }
+  if (ringMm < eyes.washerMm) add('ring-too-small', 'warning', `The piece is only ${mm(ringMm)} across at this line of holes; a washer is about ${mm(eyes.washerMm)}.`, round < last / 2 ? nextGap(1) : nextGap(-1));
+  if (rule.sizeMm > gauge.widthMm * widestEyeInStitches) {
+    const fit = Math.floor(gauge.widthMm * widestEyeInStitches);
+    add('eye-large', 'warning', `A ${rule.sizeMm} mm eye is more than ${widestEyeInStitches} stitches wide at this gauge and pulls the fabric open around its post.`, [change(`${fit} mm`, { sizeMm: fit })]);
+  }
+  if (pair.a < 1 || pair.b > eyes.posts[0].of) {
+    add('straddles-start', 'warning', 'The round begins between the two eyes: there the line of holes jumps up by one round, so the eyes are not level. Turn the piece so that its back carries the round start.', part.front ? [resetFront(part)] : []);
+  }
+  for (const post of eyes.posts) {
+    const i = (fabric.offset[round] ?? 0) + post.stitch - 1;
+    if (rule.seat === 'foot' && (fabric.parentCount[i] ?? 1) > 1) {
+      add('on-decrease', 'warning', `The ${post.side} eye falls on a decrease (stitch ${post.stitch} of round ${fabric.label[round]}): its hole is tight and off to one side.`, [...nextGap(1), ...nextGap(-1)]);
+    }
+  }
+  if (rule.seat === 'foot') {
+    const [first, second] = eyes.posts.map((post) => fabric.parentFirst[(fabric.offset[round] ?? 0) + post.stitch - 1]);
+    if (first === second) add('same-hole', 'error', 'Both eyes fall into the same hole: the two stitches of an increase share it.', [change(`${rule.apart + 1} apart`, { apart: rule.apart + 1 })]);
+  }
+  return problems;
+}
+
+function stitches(miss: number): string {
+  const size = Math.abs(miss);
+  return Math.abs(size - 0.5) < 0.03 ? 'half a stitch' : `${Math.round(size * 100) / 100} of a stitch`;
+}
+
+/** The nearest arrangements that are centred: one more or fewer apart, the front moved to the pair, the next lines of holes. */
+function centring(form: PartForm, eyes: EyePlacement, change: (title: string, next: Partial<EyeRule>) => Suggestion): Suggestion[] {
+  const { fabric } = form;
+  const { rule, round } = eyes;
+  const better: { suggestion: Suggestion; miss: number }[] = [];
+  const consider = (title: string, r: number, apart: number, next: Partial<EyeRule>) => {
+    if (apart < 1 || r < 1 || r >= fabric.rounds) return;
+    const miss = Math.abs(pairAt(form, r, rule.seat, apart).pair.miss);
+    if (miss < Math.abs(eyes.missStitches) - centredWithin) better.push({ suggestion: change(`${title}${miss > offFrom ? ` (${Math.round(miss * 100) / 100} off)` : ''}`, next), miss });
+  };
+  consider(`${rule.apart - 1} apart`, round, rule.apart - 1, { apart: rule.apart - 1 });
+  consider(`${rule.apart + 1} apart`, round, rule.apart + 1, { apart: rule.apart + 1 });
+  for (const step of [1, -1]) {
+    const [lower, upper] = [fabric.label[round - 1 + step], fabric.label[round + step]];
+    if (lower && upper) consider(`Between ${lower} and ${upper}`, round + step, rule.apart, { gap: [lower, upper] });
+  }
+  better.sort((a, b) => a.miss - b.miss);
+  return [...better.slice(0, 3).map(({ suggestion }) => suggestion), moveFront(form, eyes)];
+}
+
+/** Moves the front line to the pair's own middle; all else on the part follows. */
+function moveFront(form: PartForm, eyes: EyePlacement): Suggestion {
+  const { part, fabric, starts } = form;
+  const { pair, holes } = pairAt(form, eyes.round, eyes.rule.seat, eyes.rule.apart);
+  const middle = holeAzimuth(holes, pair.a + pair.apart / 2);
+  const round = eyes.round + 1;
+  const stitch = Math.round(stitchAtAzimuth(fabric, starts, round, middle) * 100) / 100;
+  const text = frontSentence(stitch, fabric.label[round - 1] ?? round);
+  return { title: 'Move the front', edits: [part.front ? { line: part.front.line, text } : { line: part.line, text, insertAfter: true }] };
+}
+
+/** The line that sets where the front is. */
+export function frontSentence(stitch: number, round: number): string {
+  return `Front: stitch ${Math.round(stitch * 100) / 100} of round ${round}`;
+}
+
+function resetFront(part: PartSource): Suggestion {
+  return { title: 'Put the front opposite the round start', edits: [{ line: part.front?.line ?? 1, text: '' }] };
+}
+
+/** The smallest distance that keeps things of a width clear of each other. */
+function wider(form: PartForm, eyes: EyePlacement, widthMm: number, change: (title: string, next: Partial<EyeRule>) => Suggestion): Suggestion[] {
+  const count = eyes.posts[0].of;
+  const radius = form.profile.radius[eyes.round - 1] ?? 0;
+  for (let apart = eyes.rule.apart + 1; apart <= count / 2; apart += 1) {
+    if (2 * radius * Math.sin((Math.PI * apart) / count) >= widthMm) {
+      return [change(`${apart} apart`, { apart }), ...(eyes.rule.sizeMm > smallestEyeMm ? [change(`Eyes of ${Math.max(smallestEyeMm, eyes.rule.sizeMm - 2)} mm`, { sizeMm: Math.max(smallestEyeMm, eyes.rule.sizeMm - 2) })] : [])];
+    }
+  }
+  return [];
+}

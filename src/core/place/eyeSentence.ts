@@ -1,0 +1,40 @@
+import type { PartSource } from '../notation/readPattern';
+import type { LineEdit } from '../notation/problem';
+import type { Step } from '../notation/sentences';
+import { showingOf } from './pair';
+
+/** What a maker decides about a pair of eyes. Rounds by the numbers in her text. */
+export interface EyeRule {
+  sizeMm: number;
+  gap: [number, number];
+  apart: number;
+  seat: 'foot' | 'split';
+}
+
+/** The rule as a sentence that is read back to the same rule. */
+export function eyeSentence({ sizeMm, gap, apart, seat }: EyeRule): string {
+  return `Eyes: ${sizeMm} mm, between R${gap[0]} and R${gap[1]}, ${apart} apart (${showingOf(apart, seat)} showing), ${seat === 'foot' ? 'in the holes' : 'in the splits'}.`;
+}
+
+/** The sentence about the eyes of a part, if there is one. The last one said holds. */
+export function eyeStep(part: PartSource): Step | undefined {
+  return part.steps.findLast((step) => step.kind === 'feature' && step.feature === 'eyes' && !step.embroidered);
+}
+
+/** The edit that puts a rule into the text: over the sentence that is there, or as a new line at the end of the part. */
+export function writeEyes(part: PartSource, lines: readonly string[], rule: EyeRule): LineEdit {
+  const step = eyeStep(part);
+  const sentence = eyeSentence(rule);
+  if (!step) return { line: part.lastLine, text: sentence, insertAfter: true };
+  const line = lines[step.line - 1] ?? '';
+  const after = line.slice(step.span.to).replace(/^\s*[.;]/, '');
+  return { line: step.line, text: line.slice(0, step.span.from) + sentence + after };
+}
+
+/** The edit that takes the eyes out again. */
+export function removeEyes(part: PartSource, lines: readonly string[]): LineEdit | null {
+  const step = eyeStep(part);
+  if (!step) return null;
+  const line = lines[step.line - 1] ?? '';
+  return { line: step.line, text: (line.slice(0, step.span.from) + line.slice(step.span.to).replace(/^\s*[.;]/, '')).trim() };
+}

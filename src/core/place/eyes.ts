@@ -1,0 +1,89 @@
+import type { Problem } from '../notation/problem';
+import { turn } from '../shape/azimuth';
+import { direction } from './direction';
+import { eyeProblems, ruleProblems } from './eyeProblems';
+import { eyeStep, type EyeRule } from './eyeSentence';
+import { roundIndex } from './frontLine';
+import { washerMm } from './hardware';
+import { showingOf } from './pair';
+import { pairAt, type PartForm } from './partForm';
+import { proposeEyes } from './proposeEyes';
+
+/** One post: hole (or split) `stitch` of the `of` in its gap; left and right as you look at the piece. */
+export interface Post {
+  side: 'left' | 'right';
+  stitch: number;
+  of: number;
+  /** azimuth in radians, for drawing */
+  azimuth: number;
+}
+
+export interface EyePlacement {
+  part: string;
+  feature: 'eyes';
+  rule: EyeRule;
+  /** index (from 1) of the round below the gap */
+  round: number;
+  posts: [Post, Post];
+  showing: number;
+  surfaceMm: number;
+  straightMm: number;
+  angleDeg: number;
+  /** straight distance as a share of the part's greatest width */
+  shareOfWidth: number;
+  missStitches: number;
+  missMm: number;
+  /** which way the pair's middle lies off the front line, as you look at it */
+  missSide: 'left' | 'right' | null;
+  /** how much lower one eye sits because a spiral climbs, and which */
+  levelMm: number;
+  lower: 'left' | 'right' | null;
+  washerMm: number;
+  frontAzimuth: number;
+  problems: Problem[];
+}
+
+/**
+ * Places the eyes of a part: from the sentence in its text to holes, distances and problems.
+ *
+ * @returns null where the text says nothing about eyes, or has too few rounds for any
+ */
+export function placeEyes(form: PartForm): EyePlacement | null {
+  const { part, fabric, gauge } = form;
+  const step = eyeStep(part);
+  if (!step || fabric.rounds < 2) return null;
+  const { rule, problems } = ruleProblems(step, part, fabric, proposeEyes(form));
+  const round = roundIndex(fabric, rule.gap[0]);
+  const { pair, holes, front } = pairAt(form, round, rule.seat, rule.apart);
+  const count = holes.count;
+  const radius = Math.max(0.001, form.profile.radius[round - 1] ?? 0);
+  const angle = (turn * rule.apart) / count;
+  const dir = direction(form.orientation);
+  const at = (hole: number) => ((hole - 1) % count + count) % count + 1;
+  const post = (hole: number, side: Post['side']): Post => ({ side, stitch: at(hole), of: count, azimuth: holes.first + (turn * (hole - 1)) / count });
+  const posts: [Post, Post] = dir === 1 ? [post(pair.a, 'left'), post(pair.b, 'right')] : [post(pair.b, 'left'), post(pair.a, 'right')];
+  const widest = form.profile.radius.reduce((most, r) => Math.max(most, r), 0);
+  const joined = fabric.joined[round] === 1;
+  const levelMm = joined ? 0 : (gauge.heightMm * angle) / turn;
+  // Going on along a spiral leads away from the start.
+  const further: Post['side'] = dir === 1 ? 'right' : 'left';
+  const straightMm = 2 * radius * Math.abs(Math.sin(angle / 2));
+  const placement: EyePlacement = {
+    part: part.name, feature: 'eyes', rule, round, posts,
+    showing: showingOf(rule.apart, rule.seat),
+    surfaceMm: angle * radius,
+    straightMm,
+    angleDeg: (angle * 360) / turn,
+    shareOfWidth: widest > 0 ? straightMm / (2 * widest) : 0,
+    missStitches: pair.miss,
+    missMm: (Math.abs(pair.miss) * turn * radius) / count,
+    missSide: Math.abs(pair.miss) < 0.005 ? null : pair.miss * dir > 0 ? 'right' : 'left',
+    levelMm,
+    lower: levelMm < 0.05 ? null : form.orientation.start === 'top' ? further : further === 'left' ? 'right' : 'left',
+    washerMm: washerMm(rule.sizeMm),
+    frontAzimuth: front,
+    problems,
+  };
+  placement.problems.push(...eyeProblems(form, placement, pair));
+  return placement;
+}

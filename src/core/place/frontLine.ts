@@ -1,0 +1,25 @@
+import type { Fabric } from '../fabric/fabric';
+import type { PartSource } from '../notation/readPattern';
+import { stitchAzimuth } from '../shape/azimuth';
+
+/**
+ * Azimuth of the front line in radians: where the maker set it, else opposite the average round start over the rounds that carry
+ * features. A spiral's round start wanders, so the rounds matter.
+ *
+ * @param rounds the rounds that carry features, from 1; the whole part where there are none
+ */
+export function frontAzimuth(part: PartSource, fabric: Fabric, starts: Float64Array, rounds: readonly number[]): number {
+  if (part.front) {
+    const round = roundIndex(fabric, part.front.round);
+    if (round > 0) return stitchAzimuth(fabric, starts, round, part.front.stitch);
+  }
+  const wanted = rounds.filter((round) => round >= 1 && round <= fabric.rounds);
+  const over = wanted.length > 0 ? wanted : Array.from({ length: fabric.rounds }, (_, i) => i + 1);
+  const sum = over.reduce((total, round) => total + (starts[round - 1] ?? 0), 0);
+  return sum / Math.max(1, over.length) + Math.PI;
+}
+
+/** Index (from 1) of the round a maker calls `label`; 0 where there is none. */
+export function roundIndex(fabric: Fabric, label: number): number {
+  return fabric.label.indexOf(label) + 1;
+}

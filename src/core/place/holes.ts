@@ -1,0 +1,50 @@
+import { roundCount, type Fabric } from '../fabric/fabric';
+import { leanOfJoined, leanOfSpiral } from '../shape/gauge';
+import { turn } from '../shape/azimuth';
+
+/** The holes of one gap, spaced evenly around the piece. */
+export interface Holes {
+  /** holes there are: the stitches of the round above the gap */
+  count: number;
+  /** azimuth of hole 1, in radians in the direction of work */
+  first: number;
+}
+
+/**
+ * The foot holes of gap `round | round + 1`. Foot hole i is where stitch i of round + 1 goes into the fabric: over its parent, half the
+ * lean on.
+ *
+ * @param round index of the round below the gap, from 1
+ */
+export function footHoles(fabric: Fabric, starts: Float64Array, lean: number | null, round: number): Holes {
+  const count = roundCount(fabric, round + 1);
+  const base = (fabric.base[round] ?? round) - 1;
+  const below = Math.max(1, roundCount(fabric, base + 1));
+  const from = fabric.offset[round] ?? 0;
+  const baseFrom = fabric.offset[base] ?? 0;
+  const shift = lean ?? (fabric.joined[round] ? leanOfJoined : leanOfSpiral);
+  let sum = 0;
+  for (let i = 0; i < count; i += 1) {
+    const first = fabric.parentFirst[from + i] ?? 0;
+    const parents = fabric.parentCount[from + i] ?? 1;
+    sum += (first - baseFrom + parents / 2) / below - i / count;
+  }
+  return { count, first: (starts[base] ?? 0) + (turn * sum) / Math.max(1, count) - (turn * shift) / 2 / Math.max(1, count) };
+}
+
+/** The splits of the gap: split i lies between stitches i and i + 1 of the round above it. */
+export function splits(fabric: Fabric, starts: Float64Array, lean: number | null, round: number): Holes {
+  const holes = footHoles(fabric, starts, lean, round);
+  return { count: holes.count, first: holes.first + turn / 2 / Math.max(1, holes.count) };
+}
+
+/** Azimuth of hole `hole` (from 1, may be a fraction). */
+export function holeAzimuth(holes: Holes, hole: number): number {
+  return holes.first + (turn * (hole - 1)) / Math.max(1, holes.count);
+}
+
+/** The hole (from 1, a real number up to count + 1) at an azimuth. */
+export function holeAt(holes: Holes, azimuth: number): number {
+  const at = ((azimuth - holes.first) / turn) * holes.count;
+  return ((at % holes.count) + holes.count) % holes.count + 1;
+}

@@ -1,0 +1,33 @@
+import type { Fabric } from '../fabric/fabric';
+import type { PartSource } from '../notation/readPattern';
+import type { Gauge } from '../shape/gauge';
+import type { Profile } from '../shape/profile';
+import type { Orientation } from './direction';
+import { frontAzimuth } from './frontLine';
+import { footHoles, holeAt, splits, type Holes } from './holes';
+import { choosePair, type Pair } from './pair';
+
+/** All that placing on one part needs. */
+export interface PartForm {
+  part: PartSource;
+  fabric: Fabric;
+  starts: Float64Array;
+  profile: Profile;
+  gauge: Gauge;
+  lean: number | null;
+  orientation: Orientation;
+  /** lines of the whole text, so that remedies can edit them */
+  lines: readonly string[];
+}
+
+/** The holes of a gap for a kind of seat. */
+export function seatHoles(form: PartForm, round: number, seat: 'foot' | 'split'): Holes {
+  return (seat === 'foot' ? footHoles : splits)(form.fabric, form.starts, form.lean, round);
+}
+
+/** The pair of holes nearest to being centred on the front line, for a gap and a distance. */
+export function pairAt(form: PartForm, round: number, seat: 'foot' | 'split', apart: number): { pair: Pair; holes: Holes; front: number } {
+  const holes = seatHoles(form, round, seat);
+  const front = frontAzimuth(form.part, form.fabric, form.starts, [round, round + 1]);
+  return { pair: choosePair(holeAt(holes, front), apart), holes, front };
+}

@@ -1,0 +1,30 @@
+/** How a part is closed with the stitches it ends with. */
+export interface Closing {
+  stitches: number;
+  how: 'gather' | 'one-more-round' | 'open';
+  /** what to do, in a maker's words */
+  words: string;
+  tailMm: number;
+}
+
+/**
+ * Up to 8 stitches: gather through the front loops. 9 to 12: one more round of decreases first, or gather twice. More than 12 is not
+ * closed: little fingers get in and stuffing comes out.
+ *
+ * @param sewnOn the text sews the part on and says nothing of closing it
+ *
+ * Tails: n·w + 150 mm to gather; three and a half times the edge + 150 mm to sew an open edge on.
+ */
+export function closingOf(stitches: number, stitchWidthMm: number, sewnOn = false): Closing {
+  const edge = stitches * stitchWidthMm;
+  if (sewnOn && stitches > 8) {
+    return { stitches, how: 'open', tailMm: 3.5 * edge + 150, words: `The edge of ${stitches} stitches stays open and is sewn onto another part. Leave a long tail for it.` };
+  }
+  if (stitches <= 8) {
+    return { stitches, how: 'gather', tailMm: edge + 150, words: `Run the tail through the front loops of the last ${stitches}, pull tight, go back through the same hole two or three times, bury the end.` };
+  }
+  if (stitches <= 12) {
+    return { stitches, how: 'one-more-round', tailMm: edge + 150, words: `${stitches} stitches gather badly in one go. Work one more round of decreases, or run the tail through the front loops twice, then pull tight and bury the end.` };
+  }
+  return { stitches, how: 'open', tailMm: 3.5 * edge + 150, words: `${stitches} stitches stay an open edge, to be sewn onto another part. Leave a long tail for it.` };
+}

@@ -1,0 +1,42 @@
+import { stitchAzimuth, wrapAngle } from './azimuth';
+import type { MapView } from './map';
+
+/** The part seen from the front, by its profile: one short stroke a stitch on the near side, in mm. */
+export interface FrontView {
+  /** x, y of the foot and of the top of each stitch seen */
+  strokes: Float32Array;
+  colour: Uint8Array;
+  width: number;
+  height: number;
+}
+
+/** A point at an azimuth on the line of holes above a round, seen from the front; x from the middle, y from the top. */
+export function frontPoint(view: MapView, round: number, azimuth: number): { x: number; y: number; near: boolean } {
+  const angle = wrapAngle(azimuth - view.front);
+  const height = Math.max(0, ...view.profile.z);
+  const open = view.fabric.start !== 'ring';
+  const z = round > 0 ? (view.profile.z[round - 1] ?? 0) : 0;
+  const radius = round > 0 || open ? (view.profile.radius[Math.max(0, round - 1)] ?? 0) : 0;
+  return { x: view.dir * Math.sin(angle) * radius, y: view.start === 'top' ? z : height - z, near: Math.abs(angle) <= Math.PI / 2 };
+}
+
+/** Draws the near half of a part from its profile, for a small picture. */
+export function frontView(view: MapView): FrontView {
+  const { fabric, starts, profile } = view;
+  const strokes: number[] = [];
+  const colour: number[] = [];
+  for (let round = 1; round <= fabric.rounds; round += 1) {
+    const from = fabric.offset[round - 1] ?? 0;
+    const count = (fabric.offset[round] ?? 0) - from;
+    for (let i = 0; i < count; i += 1) {
+      const azimuth = stitchAzimuth(fabric, starts, round, i + 1);
+      const top = frontPoint(view, round, azimuth);
+      if (!top.near) continue;
+      const foot = frontPoint(view, round - 1, azimuth);
+      strokes.push(foot.x, foot.y, top.x, top.y);
+      colour.push(fabric.colour[from + i] ?? 0);
+    }
+  }
+  const width = 2 * profile.radius.reduce((most, radius) => Math.max(most, radius), 0);
+  return { strokes: Float32Array.from(strokes), colour: Uint8Array.from(colour), width, height: Math.max(1, ...profile.z) };
+}

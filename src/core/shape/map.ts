@@ -1,0 +1,107 @@
+import type { Fabric } from '../fabric/fabric';
+import { leanOfJoined, leanOfSpiral } from './gauge';
+import { stitchAzimuth, turn, wrapAngle } from './azimuth';
+import type { Profile } from './profile';
+import type { Gauge } from './gauge';
+
+/** The part unrolled, in mm: x from the front line, y from the start edge, both as seen from the front. */
+export interface FabricMap {
+  /** three points a stitch: foot, tops left and right make a V; two feet and a top a decrease */
+  points: Float32Array;
+  round: Uint16Array;
+  colour: Uint8Array;
+  palette: readonly string[];
+  /** y of the line of holes under round r + 1, at the front; `lines[0]` is the start */
+  lines: Float64Array;
+  /** half the width of each round */
+  half: Float64Array;
+  width: number;
+  height: number;
+}
+
+/** What a map is drawn by. */
+export interface MapView {
+  fabric: Fabric;
+  starts: Float64Array;
+  profile: Profile;
+  gauge: Gauge;
+  lean: number | null;
+  /** azimuth of the front line */
+  front: number;
+  /** +1 where stitch numbers run left to right */
+  dir: 1 | -1;
+  start: 'top' | 'bottom';
+}
+
+/** Where an azimuth at a line of holes lies on the map. `line` 8 is the line between rounds 8 and 9, by index. */
+export function mapPoint(view: MapView, line: number, azimuth: number): { x: number; y: number } {
+  const radius = view.profile.radius[Math.max(0, line - 1)] ?? 0;
+  const angle = wrapAngle(azimuth - view.front);
+  const joined = view.fabric.joined[Math.max(0, line - 1)] === 1;
+  const y = (line + (joined ? 0 : angle / turn)) * view.gauge.heightMm;
+  const height = view.fabric.rounds * view.gauge.heightMm;
+  return { x: view.dir * angle * radius, y: view.start === 'top' ? y : height - y };
+}
+
+/**
+ * Lays the stitches of a part out flat: one row a round as wide as the round is long, the front line upright in the middle. A spiral
+ * is drawn climbing, as it does on the piece.
+ */
+export function fabricMap(view: MapView): FabricMap {
+  const { fabric, starts, profile, gauge, front, dir } = view;
+  const total = fabric.offset[fabric.rounds] ?? 0;
+  const points = new Float32Array(total * 6);
+  const round = new Uint16Array(total);
+  const h = gauge.heightMm;
+  const height = fabric.rounds * h;
+  const flip = view.start === 'bottom';
+  const lines = new Float64Array(fabric.rounds + 1);
+  const half = new Float64Array(fabric.rounds);
+  let width = 0;
+  for (let r = 0; r < fabric.rounds; r += 1) {
+    const from = fabric.offset[r] ?? 0;
+    const to = fabric.offset[r + 1] ?? 0;
+    const count = to - from;
+    const radius = profile.radius[r] ?? 0;
+    const base = (fabric.base[r] ?? 0) - 1;
+    const baseFrom = base >= 0 ? (fabric.offset[base] ?? 0) : 0;
+    const baseCount = base >= 0 ? (fabric.offset[base + 1] ?? 0) - baseFrom : 0;
+    const step = turn / Math.max(1, count);
+    const isRow = fabric.row[r] === 1;
+    const shift = isRow ? 0 : (view.lean ?? (fabric.joined[r] ? leanOfJoined : leanOfSpiral));
+    const climbs = !isRow && fabric.joined[r] !== 1;
+    half[r] = isRow ? (count * gauge.widthMm) / 2 : radius * Math.PI;
+    width = Math.max(width, 2 * (half[r] ?? 0));
+    lines[r] = flip ? height - r * h : r * h;
+    for (let i = 0; i < count; i += 1) {
+      const at = from + i;
+      const angle = isRow ? (i + 0.5 - count / 2) * step : wrapAngle(stitchAzimuth(fabric, starts, r + 1, i + 1) - front);
+      // A row is flat: it runs over its own width, and every other one comes back.
+      const scale = isRow ? (count * gauge.widthMm) / turn : radius;
+      const sign = isRow && r % 2 === 1 ? -dir : dir;
+      const climb = climbs ? angle / turn : 0;
+      const top = r + 1 + climb;
+      const foot = r + climb;
+      const y = (v: number) => (flip ? height - v * h : v * h);
+      const parents = fabric.parentCount[at] ?? 0;
+      let lean = 0;
+      if (parents > 0 && baseCount > 0 && !isRow) {
+        const parent = (starts[base] ?? 0) + (turn * ((fabric.parentFirst[at] ?? 0) - baseFrom + parents / 2)) / baseCount;
+        lean = wrapAngle(parent - (shift * step) / 2 - front - angle);
+        lean = Math.max(-1.2 * step, Math.min(1.2 * step, lean));
+      }
+      const x = (a: number) => sign * a * scale;
+      const p = at * 6;
+      const decrease = parents > 1;
+      points[p] = x(angle + (decrease ? lean : 0) - 0.36 * step);
+      points[p + 1] = y((decrease ? foot : top) + (decrease ? 0.12 : -0.08));
+      points[p + 2] = x(decrease ? angle : angle + lean);
+      points[p + 3] = y(decrease ? top - 0.08 : foot + 0.12);
+      points[p + 4] = x(angle + (decrease ? lean : 0) + 0.36 * step);
+      points[p + 5] = points[p + 1] ?? 0;
+      round[at] = r + 1;
+    }
+  }
+  lines[fabric.rounds] = flip ? 0 : height;
+  return { points, round, colour: fabric.colour, palette: fabric.palette, lines, half, width, height };
+}

@@ -1,0 +1,127 @@
+import { buildFabric } from '../fabric/buildFabric';
+import { checkRounds, type RoundCheck } from '../fabric/checkRounds';
+import type { Fabric } from '../fabric/fabric';
+import { suggest } from '../fabric/suggest';
+import type { Problem } from '../notation/problem';
+import { readPattern, type PartSource, type Pattern } from '../notation/readPattern';
+import { placeEyes, type EyePlacement } from '../place/eyes';
+import { frontAzimuth } from '../place/frontLine';
+import { direction } from '../place/direction';
+import type { PartForm } from '../place/partForm';
+import { planStops, type StopPlan } from '../plan/stops';
+import { roundStarts } from '../shape/azimuth';
+import { gaugeOf, type Gauge } from '../shape/gauge';
+import type { MapView } from '../shape/map';
+import { profileOf, sizeOf, type Profile } from '../shape/profile';
+import { memoise } from './memoise';
+
+/** A part with everything computed from it. */
+export interface PartAnalysis {
+  source: PartSource;
+  checks: RoundCheck[];
+  fabric: Fabric;
+  starts: Float64Array;
+  profile: Profile;
+  form: PartForm;
+  map: MapView;
+  eyes: EyePlacement | null;
+  stops: StopPlan;
+  /** width and height in mm by the profile */
+  size: { widthMm: number; heightMm: number };
+  problems: Problem[];
+}
+
+export interface ToyAnalysis {
+  text: string;
+  pattern: Pattern;
+  gauge: Gauge;
+  /** the lean stated, or null where the usual figure is taken */
+  lean: number | null;
+  parts: PartAnalysis[];
+  /** everything that is wrong or worth knowing, in the order of the text */
+  problems: Problem[];
+}
+
+const roundsKey = (part: PartSource, withLines: boolean) => {
+  let key = `${part.name}|${part.colour}|${part.joined}`;
+  let line = -1;
+  for (const round of part.rounds) {
+    key += round.line === line ? `,${round.number}` : `\n${withLines ? round.line : ''}|${round.number}|${round.row}|${round.text}|${round.foundation.length}`;
+    line = round.line;
+  }
+  return key;
+};
+
+// Each step is kept by its input, so that an edit re-runs what depends on it and nothing else.
+const fabrics = memoise(64, (part: PartSource, terms: 'us' | 'uk') => buildFabric(part, terms), (part, terms) => `${terms}|${roundsKey(part, true)}`);
+const checked = memoise(64, (part: PartSource, terms: 'us' | 'uk') => {
+  const { checks, problems } = checkRounds(part, terms);
+  return { checks, problems: suggest(part, terms, checks, problems) };
+}, (part, terms) => `${terms}|${roundsKey(part, true)}`);
+
+function analysePart(part: PartSource, pattern: Pattern, gauge: Gauge, lines: readonly string[]): PartAnalysis {
+  const terms = pattern.terms.value;
+  const { checks, problems } = checked(part, terms);
+  const built = fabrics(part, terms);
+  const { fabric } = built;
+  const { lean } = pattern.header;
+  const starts = roundStarts(fabric, lean);
+  const profile = profileOf(fabric, gauge);
+  const orientation = { hand: pattern.header.hand, start: part.start, side: part.side };
+  const form: PartForm = { part, fabric, starts, profile, gauge, lean, orientation, lines };
+  const eyes = placeEyes(form);
+  const stuffed = !part.steps.some((step) => step.kind === 'stuff' && step.firmness === 'none') && fabric.row[0] !== 1;
+  const said = (kind: string) => part.steps.some((step) => step.kind === kind);
+  const sewnOn = !said('close') && (said('sew') || said('pin') || said('cut') || said('nosew'));
+  const stops = planStops({ part: part.name, fabric, gauge, eyeRounds: eyes ? [eyes.round] : [], stuffed, sewnOn });
+  const front = eyes?.frontAzimuth ?? frontAzimuth(part, fabric, starts, []);
+  if (eyes) eyes.problems.push(...audienceProblems(part, pattern.header.audience));
+  const all = [...problems, ...built.problems, ...(eyes?.problems ?? []), ...closingProblems(part, stops), ...stopProblems(part, stops)];
+  return {
+    source: part, checks, fabric, starts, profile, form, eyes, stops, size: sizeOf(profile), problems: all,
+    map: { fabric, starts, profile, gauge, lean, front, dir: direction(orientation), start: part.start },
+  };
+}
+
+/** Pressed eyes on a toy for the smallest: careful makers embroider. */
+function audienceProblems(part: PartSource, audience: string | null): Problem[] {
+  if (!audience || !/under\s*(3|three)|bab(y|ies)|newborn|infant/i.test(audience)) return [];
+  const line = part.steps.findLast((step) => step.feature === 'eyes')?.line;
+  return [{
+    code: 'eyes-under-three', severity: 'warning', part: part.name, line,
+    message: 'This toy is for children under three. Eyes with washers can come off and be swallowed: take them off and embroider the eyes instead.', suggestions: [],
+  }];
+}
+
+function closingProblems(part: PartSource, { closing }: StopPlan): Problem[] {
+  const said = part.steps.find((step) => step.kind === 'close');
+  if (!said || closing?.how !== 'open') return [];
+  const last = part.rounds.at(-1);
+  return [{
+    code: 'not-closed', severity: 'error', part: part.name, round: last?.number, line: said.line, column: said.span.from + 1,
+    message: `The text closes this part with ${closing.stitches} stitches left. More than 12 stays an open hole: little fingers get in and stuffing comes out. Work more rounds of decreases first.`,
+    suggestions: last ? [{ title: `Put in round ${last.number + 1}: dec around`, edits: [{ line: last.line, text: `R${last.number + 1}: dec around`, insertAfter: true }] }] : [],
+  }];
+}
+
+function stopProblems(part: PartSource, { impossible }: StopPlan): Problem[] {
+  return impossible.map(({ act, message }) => ({
+    code: act === 'seat-eyes' ? 'eyes-no-opening' : 'stuffing-no-opening', severity: 'warning' as const, part: part.name, message, suggestions: [],
+    line: part.steps.find((step) => step.feature === 'eyes')?.line ?? part.line,
+  }));
+}
+
+/**
+ * The whole chain: text → parts → fabric → shape → placements → stops. Never throws; what is wrong comes back as problems.
+ *
+ * @param text the pattern text of one toy
+ */
+export function analyseToy(text: string): ToyAnalysis {
+  const pattern = readPattern(text);
+  const gauge = gaugeOf(pattern.header);
+  const lines = text.length > 200_000 ? [] : text.split(/\r\n|\n|\r/);
+  const parts = pattern.parts.map((part) => analysePart(part, pattern, gauge, lines));
+  const problems = [...pattern.problems, ...parts.flatMap((part) => part.problems)];
+  problems.sort((a, b) => (a.line ?? 0) - (b.line ?? 0));
+  return { text, pattern, gauge, lean: pattern.header.lean, parts, problems };
+}

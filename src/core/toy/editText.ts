@@ -1,0 +1,38 @@
+import { applyEdits } from '../notation/applyEdits';
+import { readHeader } from '../notation/headers';
+import type { PartSource } from '../notation/readPattern';
+
+const lineEnds = /\r\n|\n|\r/;
+
+/** Sets a header line of the toy (`Hand: left`), in place where there is one, else at the top. An empty value takes it out. */
+export function setToyHeader(text: string, key: 'Toy' | 'Hand' | 'Gauge' | 'Lean' | 'Terms' | 'For', value: string): string {
+  const lines = text.split(lineEnds);
+  const at = lines.findIndex((line) => {
+    const header = readHeader(line);
+    return header !== null && 'key' in header && header.key === key.toLowerCase();
+  });
+  if (at >= 0) return value ? applyEdits(text, [{ line: at + 1, text: `${key}: ${value}` }]) : removeLine(text, at + 1);
+  if (!value) return text;
+  const after = key === 'Toy' ? 0 : lines.findIndex((line) => readHeader(line)?.key === 'toy') + 1;
+  return applyEdits(text, [{ line: after, text: `${key}: ${value}`, insertAfter: true }]);
+}
+
+/** Sets a header line of one part (`Start: bottom`), in place where there is one, else under its heading. An empty value takes it out. */
+export function setPartHeader(text: string, part: PartSource, key: 'Start' | 'Front' | 'Rounds' | 'Side', value: string): string {
+  const lines = text.split(lineEnds);
+  for (let line = part.firstLine; line <= Math.min(lines.length, part.lastLine); line += 1) {
+    const header = readHeader(lines[line - 1] ?? '');
+    if (header && 'key' in header && header.key === key.toLowerCase()) return value ? applyEdits(text, [{ line, text: `${key}: ${value}` }]) : removeLine(text, line);
+  }
+  if (!value) return text;
+  // A part without a heading begins at its first round: the line goes above it.
+  const headed = part.rounds[0]?.line !== part.firstLine;
+  return applyEdits(text, [{ line: headed ? part.firstLine : part.firstLine - 1, text: `${key}: ${value}`, insertAfter: true }]);
+}
+
+function removeLine(text: string, line: number): string {
+  const lineEnd = text.includes('\r\n') ? '\r\n' : '\n';
+  const lines = text.split(lineEnds);
+  lines.splice(line - 1, 1);
+  return lines.join(lineEnd);
+}

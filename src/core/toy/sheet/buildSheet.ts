@@ -1,0 +1,123 @@
+import { eyeAddress, eyeDirections } from '../../place/eyeWords';
+import type { Stop } from '../../plan/stops';
+import { eyeCaution, generalCaution } from '../../safety/cautions';
+import { fabricMap, mapPoint, type FabricMap } from '../../shape/map';
+import type { PartAnalysis, ToyAnalysis } from '../analyse';
+import { stopTitle } from './stopWords';
+
+export type SheetLine =
+  | { kind: 'round'; label: string; text: string; count: string; wrong: boolean }
+  | { kind: 'stop'; title: string; lastCall: string; acts: { name: string; why: string }[] };
+
+/** The drawing of a part with its eyes, in mm. */
+export interface SheetMap {
+  map: FabricMap;
+  eyes: { x: number; y: number; radius: number }[];
+}
+
+export interface SheetPart {
+  name: string;
+  make: number;
+  facts: string[];
+  lines: SheetLine[];
+  eyes: { heading: string; sentences: string[] } | null;
+  closing: string | null;
+  open: string[];
+  map: SheetMap | null;
+}
+
+/** What the maker takes with her: rounds with the stops in their place, the eyes in words, the drawing, the cautions. */
+export interface Sheet {
+  title: string;
+  facts: string[];
+  parts: SheetPart[];
+  notes: string[];
+  cautions: string[];
+}
+
+const mm = (value: number) => `${Math.round(value)} mm`;
+
+function stopLine(stop: Stop): SheetLine {
+  const late = stop.latest > stop.after ? `Last call after round ${stop.latest}: the opening is ${mm(stop.latestOpeningMm)} then.` : '';
+  return {
+    kind: 'stop', title: `Stop after round ${stop.after}`, lastCall: stop.acts.some(({ act }) => act === 'close') ? '' : late,
+    acts: stop.acts.map(({ act, why }) => ({ name: stopTitle[act], why })),
+  };
+}
+
+/** Rounds of one line stand together, divided where a stop falls among them. */
+function roundLines(part: PartAnalysis): SheetLine[] {
+  const lines: SheetLine[] = [];
+  const { rounds } = part.source;
+  const stops = new Map<number, Stop[]>();
+  for (const stop of part.stops.stops) stops.set(stop.after, [...(stops.get(stop.after) ?? []), stop]);
+  for (let i = 0; i < rounds.length;) {
+    const first = rounds[i];
+    if (!first) break;
+    let j = i;
+    while (rounds[j + 1]?.line === first.line && rounds[j + 1]?.text === first.text && !stops.has(rounds[j]?.number ?? -1)) j += 1;
+    const last = rounds[j] ?? first;
+    const body = first.text.slice(first.work.label?.span.to ?? 0).trim();
+    const counts = part.checks.slice(i, j + 1);
+    const from = counts[0]?.worked;
+    const to = counts.at(-1)?.worked;
+    const word = first.row ? 'Row' : 'R';
+    const space = first.row ? ' ' : '';
+    lines.push({
+      kind: 'round',
+      label: first === last ? `${word}${space}${first.number}` : `${word}${space}${first.number}–${last.number}`,
+      text: body.replace(/\s*[[({=]\s*\d+\s*(?:sts?|stitches|sc|dc)?\s*[\])}]?\s*\.?\s*$/i, '').trim() || body,
+      count: from === to ? `${from}` : `${from} to ${to}`,
+      wrong: counts.some((check) => !check.ok),
+    });
+    for (const stop of stops.get(last.number) ?? []) lines.push(stopLine(stop));
+    i = j + 1;
+  }
+  return lines;
+}
+
+function sheetPart(part: PartAnalysis): SheetPart {
+  const { eyes, stops, size, source } = part;
+  const stitches = part.checks.reduce((sum, check) => sum + check.worked, 0);
+  const facts = [`${part.fabric.rounds} rounds, ${stitches} stitches`];
+  if (size.widthMm > 0) facts.push(`about ${mm(size.widthMm)} wide and ${mm(size.heightMm)} high before stuffing`);
+  facts.push(source.start === 'top' ? 'worked from the top down' : 'worked from the bottom up');
+  const address = eyes && eyeAddress(eyes);
+  const directions = eyes && eyeDirections(eyes);
+  const map = part.fabric.rounds > 0 ? fabricMap(part.map) : null;
+  return {
+    name: source.name, make: source.make, facts, lines: roundLines(part),
+    eyes: eyes && address && directions
+      ? {
+          heading: `${eyes.rule.sizeMm} mm eyes ${address.gap}, ${address.holes}, ${address.showing}`,
+          sentences: [
+            directions.sides, directions.count, directions.markers, directions.check,
+            `Post to post ${eyes.rule.apart}; ${mm(eyes.surfaceMm)} around the face, ${mm(eyes.straightMm)} straight across.`,
+            ...(eyes.lower ? [`A spiral climbs: the ${eyes.lower} eye sits ${Math.round(eyes.levelMm * 10) / 10} mm lower. Tilt the piece by that when you join it.`] : []),
+          ],
+        }
+      : null,
+    closing: stops.closing ? `${stops.closing.words} Leave a tail of ${mm(Math.ceil(stops.closing.tailMm / 10) * 10)}.` : null,
+    open: part.problems.filter((problem) => problem.severity !== 'info').map((problem) => problem.message),
+    map: map && { map, eyes: eyes ? eyes.posts.map((post) => ({ ...mapPoint(part.map, eyes.round, post.azimuth), radius: eyes.rule.sizeMm / 2 })) : [] },
+  };
+}
+
+/** Gathers the maker's sheet of a toy from its analysis. */
+export function buildSheet(toy: ToyAnalysis): Sheet {
+  const { header, terms, notes } = toy.pattern;
+  const facts = [
+    `Gauge ${toy.gauge.widthMm} × ${toy.gauge.heightMm} mm a stitch${toy.gauge.assumed ? ' (assumed: measure yours over 10 stitches and 10 rounds)' : ''}`,
+    header.hand === 'left' ? 'Worked left-handed' : 'Worked right-handed',
+    `Written in ${terms.value === 'us' ? 'US' : 'UK'} terms${terms.source === 'assumed' ? ' (assumed)' : ''}`,
+  ];
+  if (header.hook) facts.unshift(`Hook ${header.hook}`);
+  for (const yarn of header.yarns) facts.push(`Yarn ${yarn.name}: ${yarn.value}`);
+  return {
+    title: header.name ?? toy.parts[0]?.source.name ?? 'Toy',
+    facts,
+    parts: toy.parts.map((part) => sheetPart(part)),
+    notes: notes.map((note) => note.text),
+    cautions: [...(toy.parts.some((part) => part.eyes) ? [eyeCaution] : []), generalCaution],
+  };
+}

@@ -1,0 +1,71 @@
+import type { FabricMap } from '../../shape/map';
+import type { Sheet, SheetMap, SheetPart } from './buildSheet';
+
+const escape = (text: string) => text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign] ?? sign);
+const n = (value: number) => Math.round(value * 100) / 100;
+
+function strokes({ points }: FabricMap): string {
+  let path = '';
+  for (let p = 0; p < points.length; p += 6) {
+    path += `M${n(points[p] ?? 0)} ${n(points[p + 1] ?? 0)}L${n(points[p + 2] ?? 0)} ${n(points[p + 3] ?? 0)}L${n(points[p + 4] ?? 0)} ${n(points[p + 5] ?? 0)}`;
+  }
+  return path;
+}
+
+/** The drawing in black on white, so that any printer shows it. */
+function mapSvg({ map, eyes }: SheetMap, name: string): string {
+  const gutter = 16;
+  const width = map.width + 2 * gutter;
+  const numbers: string[] = [];
+  for (let line = 1; line < map.lines.length; line += 1) {
+    if (line % 5 !== 0 && line !== 1 && line !== map.lines.length - 1) continue;
+    if (line % 5 !== 0 && line % 5 < 2 && line > 5) continue;
+    const y = ((map.lines[line] ?? 0) + (map.lines[line - 1] ?? 0)) / 2;
+    numbers.push(`<text x="${n(-map.width / 2 - gutter + 2)}" y="${n(y + 2)}">${line}</text>`);
+  }
+  const circles = eyes.map((eye) => `<circle cx="${n(eye.x)}" cy="${n(eye.y)}" r="${n(eye.radius)}"/>`).join('');
+  return `<svg class="sheet-map" role="img" aria-label="${escape(name)}: the fabric unrolled, with the eyes" viewBox="${n(-width / 2)} -6 ${n(width)} ${n(map.height + 12)}" xmlns="http://www.w3.org/2000/svg">`
+    + `<path d="M0 -4V${n(map.height + 4)}" class="front"/><path class="stitches" d="${strokes(map)}"/><g class="eyes">${circles}</g><g class="numbers">${numbers.join('')}</g></svg>`;
+}
+
+function partHtml(part: SheetPart): string {
+  const lines = part.lines.map((line) =>
+    line.kind === 'round'
+      ? `<tr${line.wrong ? ' class="wrong"' : ''}><th scope="row">${line.label}</th><td>${escape(line.text)}${line.wrong ? ' <em>does not add up</em>' : ''}</td><td class="count">${line.count}</td></tr>`
+      : `<tr class="stop"><td colspan="3"><strong>${line.title}.</strong> ${line.lastCall}${line.acts.map((act) => `<p><strong>${act.name}.</strong> ${escape(act.why)}</p>`).join('')}</td></tr>`,
+  );
+  return `<section><h2>${escape(part.name)}${part.make > 1 ? ` <small>make ${part.make}</small>` : ''}</h2><p>${part.facts.map(escape).join(' · ')}.</p>`
+    + (part.eyes ? `<div class="answer"><p><strong>${escape(part.eyes.heading)}</strong></p><ul>${part.eyes.sentences.map((sentence) => `<li>${escape(sentence)}</li>`).join('')}</ul></div>` : '')
+    + (part.map ? mapSvg(part.map, part.name) : '')
+    + `<table><thead><tr><th scope="col">Round</th><th scope="col">Work</th><th scope="col">Stitches</th></tr></thead><tbody>${lines.join('')}</tbody></table>`
+    + (part.closing ? `<p><strong>Closing.</strong> ${escape(part.closing)}</p>` : '')
+    + (part.open.length > 0 ? `<h3>Still to settle</h3><ul>${part.open.map((line) => `<li>${escape(line)}</li>`).join('')}</ul>` : '')
+    + '</section>';
+}
+
+/** How the sheet looks, on screen and on A4 or Letter paper, in black and white. */
+export const sheetCss = `
+.sheet{color:#10302E;background:#fff;font:17px/1.45 "Atkinson Hyperlegible Next",AtkinsonHyperlegibleNext_400Regular,sans-serif;font-variant-numeric:tabular-nums;max-width:75ch;margin:0 auto}
+.sheet h1{font-size:1.7em;line-height:1.15;margin:0 0 .4em}.sheet h2{font-size:1.35em;margin:1.2em 0 .3em}.sheet h3{font-size:1.05em;margin:1em 0 .3em}
+.sheet h1,.sheet h2,.sheet h3{font-family:"Bricolage Grotesque",BricolageGrotesque_700Bold,sans-serif}.sheet h2 small{font-size:.7em;font-weight:400}
+.sheet ul{margin:.3em 0;padding-left:1.2em}.sheet p{margin:.3em 0}
+.sheet table{border-collapse:collapse;width:100%;margin:.6em 0}.sheet th,.sheet td{text-align:left;vertical-align:top;padding:.28em .5em .28em 0;border-bottom:1px solid #CBD6D1}
+.sheet thead th{font-size:.82em;font-weight:400;color:#4A6461}.sheet .count{text-align:right;font-weight:700;padding-right:.2em}.sheet tbody th{white-space:nowrap}
+.sheet .stop td{border:2px solid #10302E;padding:.5em .7em;background:#fff}.sheet .answer{border-left:4px solid #10302E;padding:.1em 0 .1em .8em;margin:.6em 0}
+.sheet-map{display:block;width:100%;max-height:70mm;margin:.6em 0}.sheet-map .stitches{fill:none;stroke:#444;stroke-width:.7;stroke-linecap:round;stroke-linejoin:round}
+.sheet-map .front{stroke:#000;stroke-width:.5;stroke-dasharray:2 2}.sheet-map .eyes circle{fill:#000;stroke:#fff;stroke-width:1}.sheet-map text{font:7px sans-serif;fill:#000}
+@page{margin:14mm}@media print{.sheet{color:#000;font-size:11pt;max-width:none}.sheet .stop,.sheet tr,.sheet .answer,.sheet-map{break-inside:avoid}.sheet h2{break-after:avoid}}
+`;
+
+/** The sheet's contents as HTML, to stand in a page that has its styles. */
+export function sheetBody(sheet: Sheet): string {
+  return `<article class="sheet"><h1>${escape(sheet.title)}</h1><ul>${sheet.facts.map((fact) => `<li>${escape(fact)}</li>`).join('')}</ul>`
+    + sheet.parts.map(partHtml).join('')
+    + (sheet.notes.length > 0 ? `<section><h2>Notes</h2><ul>${sheet.notes.map((note) => `<li>${escape(note)}</li>`).join('')}</ul></section>` : '')
+    + `<section><h2>Take care</h2><ul>${sheet.cautions.map((caution) => `<li>${escape(caution)}</li>`).join('')}</ul></section></article>`;
+}
+
+/** The sheet as a page of its own. */
+export function sheetHtml(sheet: Sheet): string {
+  return `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escape(sheet.title)}</title><style>body{margin:16px}${sheetCss}</style></head><body>${sheetBody(sheet)}</body></html>\n`;
+}

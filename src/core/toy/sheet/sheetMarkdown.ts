@@ -1,0 +1,29 @@
+import type { Sheet, SheetPart } from './buildSheet';
+
+/** A maker's own signs must not turn into markup. */
+const escape = (text: string) => text.replace(/[\\*_`#<>[\]|]/g, (sign) => `\\${sign}`);
+
+function partMarkdown(part: SheetPart): string[] {
+  const out = [`## ${escape(part.name)}${part.make > 1 ? ` (make ${part.make})` : ''}`, '', `${part.facts.join(' · ')}.`, ''];
+  for (const line of part.lines) {
+    if (line.kind === 'round') out.push(`- **${line.label}** ${escape(line.text)} **[${line.count}]**${line.wrong ? ' (does not add up)' : ''}`);
+    else {
+      out.push('', `> **${line.title}.** ${line.lastCall}`.trimEnd());
+      for (const act of line.acts) out.push('>', `> **${act.name}.** ${act.why}`);
+      out.push('');
+    }
+  }
+  if (part.eyes) out.push('', `### Eyes`, '', `**${part.eyes.heading}**`, '', ...part.eyes.sentences.map((sentence) => `- ${sentence}`));
+  if (part.closing) out.push('', '### Closing', '', part.closing);
+  if (part.open.length > 0) out.push('', '### Still to settle', '', ...part.open.map((line) => `- ${escape(line)}`));
+  return [...out, ''];
+}
+
+/** The sheet as Markdown. */
+export function sheetMarkdown(sheet: Sheet): string {
+  const out = [`# ${escape(sheet.title)}`, '', ...sheet.facts.map((fact) => `- ${escape(fact)}`), ''];
+  for (const part of sheet.parts) out.push(...partMarkdown(part));
+  if (sheet.notes.length > 0) out.push('## Notes', '', ...sheet.notes.map((note) => `- ${escape(note)}`), '');
+  out.push('## Take care', '', ...sheet.cautions.map((caution) => `- ${caution}`), '');
+  return out.join('\n').replace(/\n{3,}/g, '\n\n');
+}

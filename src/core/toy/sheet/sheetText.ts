@@ -1,0 +1,24 @@
+import type { Sheet } from './buildSheet';
+
+/** The sheet as plain text. */
+export function sheetText(sheet: Sheet): string {
+  const out = [sheet.title.toUpperCase(), '', ...sheet.facts, ''];
+  for (const part of sheet.parts) {
+    out.push(`${part.name.toUpperCase()}${part.make > 1 ? ` (make ${part.make})` : ''}`, `${part.facts.join(', ')}.`, '');
+    for (const line of part.lines) {
+      if (line.kind === 'round') out.push(`${line.label.padEnd(8)} ${line.text}  [${line.count}]${line.wrong ? '  does not add up' : ''}`);
+      else {
+        out.push('', `   ${line.title.toUpperCase()}. ${line.lastCall}`.trimEnd());
+        for (const act of line.acts) out.push(`   ${act.name}: ${act.why}`);
+        out.push('');
+      }
+    }
+    if (part.eyes) out.push('', part.eyes.heading, ...part.eyes.sentences.map((sentence) => `  ${sentence}`));
+    if (part.closing) out.push('', part.closing);
+    if (part.open.length > 0) out.push('', 'Still to settle:', ...part.open.map((line) => `  ${line}`));
+    out.push('');
+  }
+  if (sheet.notes.length > 0) out.push('Notes:', ...sheet.notes.map((note) => `  ${note}`), '');
+  out.push(...sheet.cautions, '');
+  return out.join('\n').replace(/\n{3,}/g, '\n\n');
+}

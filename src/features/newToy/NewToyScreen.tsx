@@ -1,0 +1,59 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { View } from '@tamagui/core';
+import { applyEdits } from '../../core/notation/applyEdits';
+import { analyseToy } from '../../core/toy/analyse';
+import { useShelfActions } from '../../data/useShelf';
+import { Field } from '../../ui/Field';
+import { Notice } from '../../ui/Notice';
+import { Page } from '../../ui/Page';
+import { Press } from '../../ui/Press';
+import { Body, Title } from '../../ui/text';
+import { Problems } from '../part/Problems';
+
+/** A pattern pasted or opened: what was found in it, what was not understood, what needs an answer; then onto the shelf. */
+export function NewToyScreen() {
+  const router = useRouter();
+  const params = useLocalSearchParams<{ text?: string }>();
+  const [text, setText] = useState(params.text ?? '');
+  const [failed, setFailed] = useState(false);
+  const { create } = useShelfActions();
+  const settled = useDeferredValue(text);
+  const toy = useMemo(() => analyseToy(settled), [settled]);
+  const worked = toy.parts.filter((part) => part.checks.length > 0);
+  const { notes } = toy.pattern;
+  const keep = async () => {
+    setFailed(false);
+    try {
+      const stored = await create.mutateAsync(text);
+      router.replace(toy.parts.length === 1 ? `/toy/${stored.id}/0` : `/toy/${stored.id}`);
+    } catch {
+      setFailed(true);
+    }
+  };
+  return (
+    <Page
+      title="Bring a pattern"
+      aside="Paste it as it is"
+      back={{ name: 'Back to the shelf', go: () => (router.canGoBack() ? router.back() : router.replace('/')) }}
+      foot={<Press tone="primary" label="Put it on the shelf" disabled={!text.trim()} onPress={() => void keep()} />}
+    >
+      <Field label="The pattern" multiline value={text} onChange={setText} placeholder={'Head\nR1: 6 sc in magic ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]'} />
+      {failed ? <Notice tone="wrong" live>The browser would not save the toy. Your text is still here: try again, or copy it somewhere safe.</Notice> : null}
+      {settled.trim() ? (
+        <View gap="$3">
+          <Title render="h2" margin={0}>{worked.length === 0 ? 'No rounds found yet' : worked.length === 1 ? 'One part found' : `${worked.length} parts found`}</Title>
+          {worked.map((part) => (
+            <Body key={part.source.id}>
+              <Body fontWeight="700">{part.source.name}</Body>{part.source.make > 1 ? `, make ${part.source.make}` : ''}: {part.checks.length} {part.checks.length === 1 ? 'round' : 'rounds'}, {part.checks.reduce((sum, check) => sum + check.worked, 0)} stitches
+              {part.eyes ? ', eyes' : ''}
+            </Body>
+          ))}
+          <Problems problems={toy.problems} showLine onApply={(suggestion) => setText(applyEdits(text, suggestion.edits))} />
+          {worked.length > 0 && toy.problems.length === 0 ? <Notice tone="good">every round adds up.</Notice> : null}
+          {notes.length > 0 ? <Notice tone="plain">Kept as notes, not counted: {notes.slice(0, 12).map((note) => `line ${note.line}, “${note.text.slice(0, 80)}”`).join('; ')}{notes.length > 12 ? `; and ${notes.length - 12} more` : ''}</Notice> : null}
+        </View>
+      ) : null}
+    </Page>
+  );
+}

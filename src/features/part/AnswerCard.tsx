@@ -1,0 +1,60 @@
+import { View } from '@tamagui/core';
+import { eyeDirections, seatWord } from '../../core/place/eyeWords';
+import type { PartAnalysis } from '../../core/toy/analyse';
+import { eyeCaution } from '../../core/safety/cautions';
+import { Notice } from '../../ui/Notice';
+import { Press } from '../../ui/Press';
+import { Answer, Body, Quiet } from '../../ui/text';
+import { Problems } from './Problems';
+import { usePartEdits } from './usePartEdits';
+
+function Figure({ value, words }: { value: string; words: string }) {
+  return (
+    <View flexShrink={1} minWidth={84}>
+      <Answer fontSize="$5" lineHeight="$5">{value}</Answer>
+      <Quiet>{words}</Quiet>
+    </View>
+  );
+}
+
+/** The answer in words a maker can act on, and what is not right yet with its remedies. */
+export function AnswerCard({ part }: { part: PartAnalysis }) {
+  const edits = usePartEdits(part);
+  const { eyes } = part;
+  if (!eyes) {
+    return (
+      <View gap="$3">
+        <Notice tone="plain">No eyes are placed on this part. Put a pair on the map and move it from there, or write a sentence about them in the text.</Notice>
+        {part.fabric.rounds >= 2
+          ? <Press tone="primary" label="Place two eyes" onPress={edits.seat} />
+          : <Quiet>Eyes need at least two rounds to go between.</Quiet>}
+        <Quiet>{eyeCaution}</Quiet>
+      </View>
+    );
+  }
+  const [a, b] = eyes.posts.map((post) => post.stitch).sort((x, y) => x - y);
+  const words = eyeDirections(eyes);
+  return (
+    <View gap="$3">
+      <View backgroundColor="$sheet" borderRadius="$3" borderWidth={1} borderColor="$line" padding="$4" gap="$3">
+        <Answer role="status">Round {eyes.rule.gap[0]}<Answer color="$marker" aria-hidden>|</Answer>{eyes.rule.gap[1]}, {seatWord(eyes.rule.seat)} {a} and {b}</Answer>
+        <View flexDirection="row" flexWrap="wrap" columnGap="$4" rowGap="$2">
+          <Figure value={String(eyes.rule.apart)} words="post to post" />
+          <Figure value={String(eyes.showing)} words={eyes.showing === 1 ? 'shows between' : 'show between'} />
+          <Figure value={`${Math.round(eyes.surfaceMm)} mm`} words="around the face" />
+          <Figure value={`${Math.round(eyes.straightMm)} mm`} words={`straight, ${Math.round(eyes.shareOfWidth * 100)}% of the width`} />
+        </View>
+        <Body>{words.sides}</Body>
+      </View>
+      <Problems problems={eyes.problems} onApply={edits.apply} />
+      {eyes.problems.every((problem) => problem.severity === 'info') ? <Notice tone="good">centred on the front, within {(Math.round(eyes.missMm * 10) / 10).toFixed(1)} mm.</Notice> : null}
+      <View gap="$2">
+        <Body>{words.markers}</Body>
+        <Body>{words.check}</Body>
+        {eyes.lower ? <Quiet>A spiral climbs: the {eyes.lower} eye sits {(Math.round(eyes.levelMm * 10) / 10).toFixed(1)} mm lower. Tilt the piece by that when you join it.</Quiet> : null}
+        {part.form.lean === null && part.map.fabric.joined[eyes.round] !== 1 ? <Quiet>Counted with a lean of 0.25 stitch a round, the usual for V-shaped stitches. Write “Lean: 0.1” in the text for X-shaped ones.</Quiet> : null}
+        <Quiet>{eyeCaution}</Quiet>
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,74 @@
+import { View } from '@tamagui/core';
+import { largestEyeMm, smallestEyeMm } from '../../core/place/hardware';
+import type { PartAnalysis } from '../../core/toy/analyse';
+import { useToy } from '../../data/useToy';
+import { Icon } from '../../ui/Icon';
+import { Press } from '../../ui/Press';
+import { Body, Quiet } from '../../ui/text';
+import { usePartEdits } from './usePartEdits';
+
+/** The four moves, under the thumb. Up and down are as you look at the piece. */
+export function EyePads({ part }: { part: PartAnalysis }) {
+  const edits = usePartEdits(part);
+  const { eyes } = part;
+  if (!eyes) return null;
+  const down = part.map.start === 'top' ? 1 : -1;
+  const count = eyes.posts[0].of;
+  const can = (by: number) => eyes.round + by >= 1 && eyes.round + by < part.fabric.rounds;
+  return (
+    <View flexDirection="row" gap="$2">
+      <Press grow stacked name="One round up" label="Up" icon={<Icon name="up" />} disabled={!can(-down)} onPress={() => edits.moveRounds(-down)} />
+      <Press grow stacked name="One round down" label="Down" icon={<Icon name="down" />} disabled={!can(down)} onPress={() => edits.moveRounds(down)} />
+      <Press grow stacked name="One stitch closer" label="Closer" icon={<Icon name="closer" />} disabled={eyes.rule.apart <= 1} onPress={() => edits.change({ apart: eyes.rule.apart - 1 })} />
+      <Press grow stacked name="One stitch wider" label="Wider" icon={<Icon name="wider" />} disabled={eyes.rule.apart >= count - 1} onPress={() => edits.change({ apart: eyes.rule.apart + 1 })} />
+    </View>
+  );
+}
+
+function Choice({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <View gap="$1" role="group" aria-label={label}>
+      <Quiet>{label}</Quiet>
+      <View flexDirection="row" gap="$2">{children}</View>
+    </View>
+  );
+}
+
+/** What changes less often: size, seat, the front, and how the piece is worked. */
+export function EyeSettings({ part }: { part: PartAnalysis }) {
+  const edits = usePartEdits(part);
+  const { analysis } = useToy();
+  const { eyes, source } = part;
+  const { hand } = analysis.pattern.header;
+  return (
+    <View gap="$3">
+      {eyes ? (
+        <>
+          <Choice label="Size of the eyes">
+            <Press name="Smaller eyes" icon={<Icon name="minus" />} disabled={eyes.rule.sizeMm <= smallestEyeMm} onPress={() => edits.change({ sizeMm: Math.max(smallestEyeMm, Math.ceil(eyes.rule.sizeMm) - 1) })} />
+            <View flexGrow={1} alignItems="center" justifyContent="center"><Body fontWeight="700">{eyes.rule.sizeMm} mm, washer about {eyes.washerMm} mm</Body></View>
+            <Press name="Larger eyes" icon={<Icon name="plus" />} disabled={eyes.rule.sizeMm >= largestEyeMm} onPress={() => edits.change({ sizeMm: Math.min(largestEyeMm, Math.floor(eyes.rule.sizeMm) + 1) })} />
+          </Choice>
+          <Choice label="Where the post goes through">
+            <Press grow role="radio" label="Hole at a stitch’s foot" chosen={eyes.rule.seat === 'foot'} onPress={() => edits.change({ seat: 'foot' })} />
+            <Press grow role="radio" label="Between two stitches" chosen={eyes.rule.seat === 'split'} onPress={() => edits.change({ seat: 'split' })} />
+          </Choice>
+          <Choice label={source.front ? 'The front, as you set it' : 'The front, opposite the round start'}>
+            <Press grow name="Turn the front half a stitch to the left" label="½ left" onPress={() => edits.turnFront(-1)} />
+            <Press grow name="Turn the front half a stitch to the right" label="½ right" onPress={() => edits.turnFront(1)} />
+            <Press grow label="Opposite start" disabled={!source.front} onPress={edits.resetFront} />
+          </Choice>
+        </>
+      ) : null}
+      <Choice label="You crochet">
+        <Press grow role="radio" label="Right-handed" chosen={hand === 'right'} onPress={() => edits.hand('right')} />
+        <Press grow role="radio" label="Left-handed" chosen={hand === 'left'} onPress={() => edits.hand('left')} />
+      </Choice>
+      <Choice label="On the finished toy, round 1 is">
+        <Press grow role="radio" label="At the top" chosen={source.start === 'top'} onPress={() => edits.start('top')} />
+        <Press grow role="radio" label="At the bottom" chosen={source.start === 'bottom'} onPress={() => edits.start('bottom')} />
+      </Choice>
+      {eyes ? <Press tone="danger" label="Take the eyes off" onPress={edits.unseat} /> : null}
+    </View>
+  );
+}

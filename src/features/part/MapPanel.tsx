@@ -1,0 +1,182 @@
+import { useMemo, useState } from 'react';
+import { View as Box } from 'react-native';
+import { Gesture, GestureDetector } from 'react-native-gesture-handler';
+import Svg, { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
+import { View } from '@tamagui/core';
+import { wrapAngle } from '../../core/shape/azimuth';
+import { mapPoint } from '../../core/shape/map';
+import type { PartAnalysis } from '../../core/toy/analyse';
+import { useToy } from '../../data/useToy';
+import { Icon } from '../../ui/Icon';
+import { Press } from '../../ui/Press';
+import { Body } from '../../ui/text';
+import { needsOutline, yarnColour } from '../../ui/yarnColour';
+import { EyeHandle } from './EyeHandle';
+import { mapPaths, shades } from './mapPaths';
+import { usePartEdits } from './usePartEdits';
+
+const colours = { mat: '#0F4A45', grid: '#1A5750', thread: '#F7F4EA', marker: '#FF7A1A' };
+
+/** The part unrolled on the mat: drag the background to look around, an eye to move the pair. */
+export function MapPanel({ part }: { part: PartAnalysis }) {
+  const { analysis } = useToy();
+  const edits = usePartEdits(part);
+  const [size, setSize] = useState({ width: 0, height: 0 });
+  const [zoom, setZoom] = useState(1);
+  const [pan, setPan] = useState({ x: 0, y: 0 });
+  const drawn = useMemo(() => mapPaths(part.map), [part.map]);
+  const { map } = drawn;
+  const { widthMm, heightMm } = part.map.gauge;
+  const fit = size.height > 0 ? Math.max(size.height / (map.height + heightMm * 3), 0.2) : 1;
+  const scale = Math.min(Math.max(fit * zoom, size.width / (map.width + 40)), 40);
+  const view = { width: size.width / scale, height: size.height / scale };
+  const clamp = (value: number, most: number) => Math.max(-most, Math.min(most, value));
+  const centre = { x: clamp(pan.x, map.width / 2), y: map.height / 2 + clamp(pan.y, map.height / 2) };
+  const origin = { x: centre.x - view.width / 2, y: centre.y - view.height / 2 };
+  const toPx = (point: { x: number; y: number }) => ({ x: (point.x - origin.x) * scale, y: (point.y - origin.y) * scale });
+
+  const look = Gesture.Simultaneous(
+    Gesture.Pan().runOnJS(true).minDistance(4).onChange((event) => setPan((now) => ({ x: now.x - event.changeX / scale, y: now.y - event.changeY / scale }))),
+    Gesture.Pinch().runOnJS(true).onChange((event) => setZoom((now) => Math.max(0.5, Math.min(8, now * event.scaleChange)))),
+  );
+
+  const { eyes, fabric } = part;
+  const gapCount = eyes?.posts[0].of ?? 0;
+  const radius = eyes ? (part.profile.radius[eyes.round - 1] ?? 1) : 1;
+
+  /** Snaps a point of the panel to a line of holes and a distance, and writes both. */
+  const dragTo = (px: number, py: number, first: boolean): boolean => {
+    if (!eyes) return false;
+    const x = px / scale + origin.x;
+    const y = py / scale + origin.y;
+    const line = part.map.start === 'top' ? y / heightMm : (map.height - y) / heightMm;
+    const round = Math.max(1, Math.min(fabric.rounds - 1, Math.round(line)));
+    const around = part.profile.radius[round - 1] ?? radius;
+    const count = (fabric.offset[round + 1] ?? 0) - (fabric.offset[round] ?? 0);
+    const angle = Math.min(Math.PI * 0.95, Math.abs(x) / Math.max(1, around));
+    const apart = Math.max(2, Math.min(count - 2, Math.round((angle * 2 * count) / (2 * Math.PI))));
+    const gap: [number, number] = [fabric.label[round - 1] ?? round, fabric.label[round] ?? round + 1];
+    if (round === eyes.round && apart === eyes.rule.apart) return false;
+    edits.change({ gap, apart }, !first);
+    return true;
+  };
+  const key = (side: 'left' | 'right') => (pressed: 'up' | 'down' | 'left' | 'right') => {
+    if (!eyes) return;
+    const topDown = part.map.start === 'top' ? 1 : -1;
+    if (pressed === 'up') edits.moveRounds(-topDown);
+    else if (pressed === 'down') edits.moveRounds(topDown);
+    else edits.change({ apart: Math.max(1, Math.min(gapCount - 1, eyes.rule.apart + (pressed === side ? 1 : -1))) });
+  };
+
+  const outlined = drawn.paths.filter((path) => needsOutline(yarnColour(map.palette[path.colour] ?? '', analysis.pattern.header)));
+  const eyePoints = eyes?.posts.map((post) => ({ post, at: mapPoint(part.map, eyes.round, post.azimuth) })) ?? [];
+  const middleLine = eyes ? map.lines[eyes.round] ?? 0 : 0;
+  const grid: number[] = [];
+  for (let x = Math.ceil(origin.x / 20) * 20; x < origin.x + view.width && grid.length < 200; x += 20) grid.push(x);
+  const gridY: number[] = [];
+  for (let y = Math.ceil(origin.y / 20) * 20; y < origin.y + view.height && gridY.length < 200; y += 20) gridY.push(y);
+
+  return (
+    <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0} position="relative" backgroundColor="$mat" overflow="hidden">
+      <GestureDetector gesture={look}>
+        <Box style={{ flex: 1, minHeight: 0 }} onLayout={(event) => setSize({ width: event.nativeEvent.layout.width, height: event.nativeEvent.layout.height })}>
+          {size.width > 0 ? (
+            <Svg width={size.width} height={size.height} viewBox={`${origin.x} ${origin.y} ${view.width} ${view.height}`} role="img" aria-label={`${part.source.name} unrolled: ${fabric.rounds} rounds, the front in the middle`}>
+              {grid.map((x) => <Line key={`x${x}`} x1={x} x2={x} y1={origin.y} y2={origin.y + view.height} stroke={colours.grid} strokeWidth={1 / scale} />)}
+              {gridY.map((y) => <Line key={`y${y}`} y1={y} y2={y} x1={origin.x} x2={origin.x + view.width} stroke={colours.grid} strokeWidth={1 / scale} />)}
+              <G fill="none" strokeLinecap="round" strokeLinejoin="round">
+                {outlined.map(({ colour, shade, d }) => <Path key={`o${colour}-${shade}`} d={d} stroke={colours.thread} strokeOpacity={0.4 * (shades[shade]?.opacity ?? 1)} strokeWidth={widthMm * 0.38} />)}
+                {drawn.paths.map(({ colour, shade, d }) => (
+                  <Path key={`${colour}-${shade}`} d={d} stroke={yarnColour(map.palette[colour] ?? '', analysis.pattern.header)} strokeOpacity={shades[shade]?.opacity} strokeWidth={widthMm * 0.26 * (shades[shade]?.width ?? 1)} />
+                ))}
+              </G>
+              <RoundStarts part={part} />
+              <Line x1={0} x2={0} y1={-heightMm} y2={map.height + heightMm} stroke={colours.thread} strokeOpacity={0.7} strokeWidth={1.5 / scale} strokeDasharray={`${2 / scale} ${6 / scale}`} />
+              {eyes ? <Line x1={origin.x} x2={origin.x + view.width} y1={middleLine} y2={middleLine} stroke={colours.marker} strokeOpacity={0.85} strokeWidth={1.2 / scale} /> : null}
+              {eyePoints.map(({ post, at }) => {
+                const r = (eyes?.rule.sizeMm ?? 8) / 2;
+                return (
+                  <G key={post.side}>
+                    <Circle cx={at.x} cy={at.y} r={r} fill="#121212" stroke={colours.marker} strokeWidth={2.5 / scale} />
+                    <Circle cx={at.x - r * 0.3} cy={at.y - r * 0.35} r={r * 0.24} fill="#fff" />
+                  </G>
+                );
+              })}
+              <RoundNumbers part={part} lines={map.lines} x={origin.x + 12 / scale} scale={scale} />
+            </Svg>
+          ) : null}
+        </Box>
+      </GestureDetector>
+      {eyePoints.map(({ post, at }) => {
+        const px = toPx(at);
+        return (
+          <EyeHandle
+            key={post.side}
+            name={`${post.side === 'left' ? 'Left' : 'Right'} eye, ${eyes?.rule.seat === 'foot' ? 'hole' : 'split'} ${post.stitch}, between round ${eyes?.rule.gap[0]} and ${eyes?.rule.gap[1]}. Arrow keys move it.`}
+            x={px.x}
+            y={px.y}
+            onDrag={dragTo}
+            onKey={key(post.side)}
+          />
+        );
+      })}
+      <View position="absolute" right={8} top={8} gap="$2">
+        <Press name="Closer look" icon={<Icon name="plus" />} onPress={() => setZoom((now) => Math.min(8, now * 1.4))} />
+        <Press name="See more" icon={<Icon name="minus" />} onPress={() => setZoom((now) => Math.max(0.5, now / 1.4))} />
+      </View>
+      {eyes ? (
+        <View position="absolute" pointerEvents="none" left={0} right={0} top={toPx({ x: 0, y: middleLine }).y + 20} alignItems="center">
+          <View backgroundColor="$marker" borderRadius="$3" paddingHorizontal="$2">
+            <Body color="$onMarker" fontWeight="700">{eyes.showing} {eyes.showing === 1 ? 'shows' : 'show'}</Body>
+          </View>
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+/** Row numbers, every fifth and those beside the eyes, at the edge of the panel. */
+function RoundNumbers({ part, lines, x, scale }: { part: PartAnalysis; lines: Float64Array; x: number; scale: number }) {
+  const { fabric, eyes } = part;
+  const near = eyes ? [eyes.round, eyes.round + 1] : [];
+  const shown = Array.from({ length: fabric.rounds }, (_, i) => i + 1).filter((round) => {
+    if (near.includes(round)) return true;
+    if (near.some((other) => Math.abs(other - round) < 2)) return false;
+    return round === 1 || round === fabric.rounds || (round % 5 === 0 && fabric.rounds - round > 1);
+  });
+  const upright = part.map.start === 'top' ? ['start', 'end'] : ['end', 'start'];
+  return (
+    <G>
+      {shown.map((round) => {
+        // The two rounds at the eyes stand clear of each other, above and below the line of holes.
+        const apart = near.includes(round) ? ((lines[round] ?? 0) > (lines[near[0] ?? 0] ?? 0) === (part.map.start === 'top') && round !== near[0] ? 5 : -5) : 0;
+        const y = ((lines[round] ?? 0) + (lines[round - 1] ?? 0)) / 2 + (5 + apart * (part.map.start === 'top' ? 1 : -1)) / scale;
+        const words = { x, y, fontSize: 15 / scale, fontFamily: 'AtkinsonHyperlegibleNext_700Bold' };
+        return (
+          <G key={round}>
+            <SvgText {...words} fill={colours.mat} stroke={colours.mat} strokeWidth={5 / scale} strokeLinejoin="round">{fabric.label[round - 1]}</SvgText>
+            <SvgText {...words} fill={near.includes(round) ? colours.marker : colours.thread}>{fabric.label[round - 1]}</SvgText>
+          </G>
+        );
+      })}
+      <SvgText x={6 / scale} y={-5 / scale} fill={colours.thread} fontSize={14 / scale} fontFamily="AtkinsonHyperlegibleNext_400Regular">{upright[0]}</SvgText>
+      <SvgText x={6 / scale} y={(lines[part.map.start === 'top' ? fabric.rounds : 0] ?? 0) + 16 / scale} fill={colours.thread} fontSize={14 / scale} fontFamily="AtkinsonHyperlegibleNext_400Regular">{upright[1]}</SvgText>
+    </G>
+  );
+}
+
+/** Where each round begins: a bar between two stitches, wandering as the spiral leans. */
+function RoundStarts({ part }: { part: PartAnalysis }) {
+  const { map } = part;
+  const h = map.gauge.heightMm;
+  let d = '';
+  for (let round = 1; round <= part.fabric.rounds; round += 1) {
+    if (part.fabric.row[round - 1] === 1) continue;
+    const angle = wrapAngle((part.starts[round - 1] ?? 0) - map.front);
+    const at = mapPoint(map, round - 1, map.front + angle);
+    const x = map.dir * angle * (part.profile.radius[round - 1] ?? 0);
+    const down = map.start === 'top' ? h : -h;
+    d += `M${x.toFixed(1)} ${at.y.toFixed(1)}v${(down * 0.9).toFixed(1)}`;
+  }
+  return <Path d={d} stroke="#A996FF" strokeWidth={map.gauge.widthMm * 0.16} />;
+}

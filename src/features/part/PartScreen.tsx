@@ -1,0 +1,99 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { ScrollView } from 'react-native';
+import { useMedia, View } from '@tamagui/core';
+import { useToy } from '../../data/useToy';
+import { Empty, Page } from '../../ui/Page';
+import { Tabs } from '../../ui/Tabs';
+import { Title } from '../../ui/text';
+import { SaveLine, SaveTrouble } from '../toy/SaveLine';
+import { UndoButtons } from '../toy/UndoButtons';
+import { AnswerCard } from './AnswerCard';
+import { EyePads, EyeSettings } from './EyePads';
+import { MapPanel } from './MapPanel';
+import { RoundsPanel } from './RoundsPanel';
+import { StopsPanel } from './StopsPanel';
+import { TextPanel } from './TextPanel';
+
+const views = [
+  { key: 'text', label: 'Text' },
+  { key: 'rounds', label: 'Rounds' },
+  { key: 'map', label: 'Map' },
+  { key: 'stops', label: 'Stops' },
+] as const;
+type ViewKey = (typeof views)[number]['key'];
+
+const fill = { flexGrow: 1, flexShrink: 1, flexBasis: 0, minHeight: 0, minWidth: 0 } as const;
+
+/** One part: its text, its rounds, the map with the eyes, the stops. Tabs on a phone; side by side where there is room. */
+export function PartScreen({ index, first }: { index: number; first?: string }) {
+  const router = useRouter();
+  const { wide } = useMedia();
+  const { analysis, editor } = useToy();
+  const [view, setView] = useState<ViewKey>(views.some(({ key }) => key === first) ? (first as ViewKey) : 'rounds');
+  const part = analysis.parts[index];
+  const toyName = analysis.pattern.header.name ?? 'Toy';
+  const back = { name: `Back to ${toyName}`, go: () => (router.canGoBack() ? router.back() : router.replace(`/toy/${editor.id}`)) };
+  const choose = (next: ViewKey) => {
+    setView(next);
+    router.setParams({ view: next });
+  };
+  const wrong = part?.problems.filter((problem) => problem.severity === 'error').length ?? 0;
+  const missing = <Empty>This part has no rounds yet. Write them in the text.</Empty>;
+  const scrolled = (contents: React.ReactNode) => (
+    <ScrollView style={{ flex: 1, minHeight: 0 }} contentContainerStyle={{ padding: 16, paddingBottom: 32, flexGrow: 1 }}>{contents}</ScrollView>
+  );
+
+  if (wide) {
+    return (
+      <Page title={part?.source.name ?? 'Part'} aside={<SaveLine name={toyName} />} back={back} actions={<UndoButtons />} scrolls={false}>
+        <SaveTrouble />
+        <View {...fill} flexDirection="row">
+          <View {...fill} borderRightWidth={1} borderColor="$line">
+            <View {...fill} padding="$3"><TextPanel /></View>
+            <View {...fill} borderTopWidth={1} borderColor="$line">{scrolled(part ? <RoundsPanel part={part} /> : missing)}</View>
+          </View>
+          <View {...fill} flexGrow={1.2}>{part && part.fabric.rounds > 0 ? <MapPanel part={part} /> : <View {...fill} backgroundColor="$mat" />}</View>
+          <View {...fill}>
+            {scrolled(part
+              ? (
+                <View gap="$4">
+                  <AnswerCard part={part} />
+                  <EyePads part={part} />
+                  <EyeSettings part={part} />
+                  <Title render="h2" margin={0}>Stops</Title>
+                  <StopsPanel part={part} />
+                </View>
+              )
+              : missing)}
+          </View>
+        </View>
+      </Page>
+    );
+  }
+  return (
+    <View {...fill}>
+      <Page title={part?.source.name ?? 'Part'} aside={<SaveLine name={toyName} />} back={back} actions={<UndoButtons />} scrolls={false}>
+        <SaveTrouble />
+        {view === 'text' ? <View {...fill} padding="$3"><TextPanel /></View> : null}
+        {view !== 'text' && !part ? missing : null}
+        {view === 'rounds' && part ? scrolled(<RoundsPanel part={part} />) : null}
+        {view === 'stops' && part ? scrolled(<StopsPanel part={part} />) : null}
+        {view === 'map' && part ? (
+          part.fabric.rounds > 0
+            ? (
+              <>
+                <View {...fill} flexGrow={1}><MapPanel part={part} /></View>
+                <View {...fill} flexGrow={1}>
+                  {scrolled(<View gap="$4"><AnswerCard part={part} /><EyeSettings part={part} /></View>)}
+                </View>
+                {part.eyes ? <View padding="$2" borderTopWidth={1} borderColor="$line"><EyePads part={part} /></View> : null}
+              </>
+            )
+            : missing
+        ) : null}
+      </Page>
+      <Tabs label="Views of this part" tabs={views.map((tab) => (tab.key === 'rounds' && wrong > 0 ? { ...tab, mark: `${wrong} wrong` } : tab))} chosen={view} onChoose={choose} />
+    </View>
+  );
+}

@@ -1,0 +1,16 @@
+import type { Problem, Suggestion } from '../../core/notation/problem';
+import { Notice } from '../../ui/Notice';
+import { Press } from '../../ui/Press';
+
+/** What is not right, each with the taps that mend it. */
+export function Problems({ problems, onApply, showLine = false }: { problems: readonly Problem[]; onApply: (suggestion: Suggestion) => void; showLine?: boolean }) {
+  return problems.map((problem, index) => (
+    <Notice
+      key={`${problem.code}-${problem.line}-${index}`}
+      tone={problem.severity === 'error' ? 'wrong' : problem.severity === 'warning' ? 'look' : 'plain'}
+      actions={problem.suggestions.map((suggestion) => <Press key={suggestion.title} label={suggestion.title} onPress={() => onApply(suggestion)} />)}
+    >
+      {problem.message}{showLine && problem.line ? ` (line ${problem.line})` : ''}
+    </Notice>
+  ));
+}

@@ -1,0 +1,46 @@
+import { View } from '@tamagui/core';
+import type { PartAnalysis } from '../../core/toy/analyse';
+import { stopTitle } from '../../core/toy/sheet/stopWords';
+import { eyeCaution } from '../../core/safety/cautions';
+import { Notice } from '../../ui/Notice';
+import { Empty } from '../../ui/Page';
+import { Answer, Body, Quiet } from '../../ui/text';
+
+/** When to pause, what to do there, and until when it can still be done. */
+export function StopsPanel({ part }: { part: PartAnalysis }) {
+  const { stops, closing, impossible } = part.stops;
+  if (stops.length === 0 && impossible.length === 0) return <Empty>No stops yet: write some rounds first.</Empty>;
+  return (
+    <View gap="$3">
+      {impossible.map(({ message }) => <Notice key={message} tone="look">{message}</Notice>)}
+      {stops.map((stop) => {
+        const closes = stop.acts.some(({ act }) => act === 'close');
+        return (
+          <View key={stop.after} backgroundColor="$sheet" borderRadius="$3" borderWidth={1} borderColor="$line" padding="$4" gap="$3">
+            <View>
+              <Answer>After round {stop.after}</Answer>
+              <Quiet>
+                Opening {Math.round(stop.openingMm)} mm.{' '}
+                {closes ? 'The last round.' : stop.latest > stop.after ? `Last call after round ${stop.latest}: ${Math.round(stop.latestOpeningMm)} mm.` : 'This is the last call.'}
+                {stop.earliest < stop.after ? ` Possible from round ${stop.earliest} on.` : ''}
+              </Quiet>
+            </View>
+            {stop.acts.map((act) => (
+              <View key={act.act} gap="$1">
+                <Body fontWeight="700">{stopTitle[act.act]}</Body>
+                <Body>{act.why}</Body>
+                {act.act === 'seat-eyes' ? <Quiet>{eyeCaution}</Quiet> : null}
+              </View>
+            ))}
+          </View>
+        );
+      })}
+      {closing ? (
+        <View gap="$1">
+          <Body fontWeight="700">{closing.how === 'open' ? 'The edge' : 'The tail'}</Body>
+          <Body>{closing.how === 'open' ? `${closing.words} ` : ''}Leave {Math.ceil(closing.tailMm / 10) * 10} mm of yarn.</Body>
+        </View>
+      ) : null}
+    </View>
+  );
+}

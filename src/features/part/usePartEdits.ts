@@ -1,0 +1,53 @@
+import { applyEdits } from '../../core/notation/applyEdits';
+import type { Suggestion } from '../../core/notation/problem';
+import { proposeEyes } from '../../core/place/proposeEyes';
+import { removeEyes, writeEyes, type EyeRule } from '../../core/place/eyeSentence';
+import { frontSentence } from '../../core/place/eyeProblems';
+import { holeAt } from '../../core/place/holes';
+import { seatHoles } from '../../core/place/partForm';
+import { setPartHeader, setToyHeader } from '../../core/toy/editText';
+import type { PartAnalysis } from '../../core/toy/analyse';
+import { useToy } from '../../data/useToy';
+
+/** Everything the thumb can change about a part, written into its text. */
+export function usePartEdits(part: PartAnalysis) {
+  const { editor, text } = useToy();
+  const lines = text.split(/\r\n|\n|\r/);
+  const put = (next: string, amend = false) => (amend ? editor.amend(next) : editor.step(next));
+  const { eyes, source, fabric } = part;
+  const written = (rule: EyeRule) => applyEdits(text, [writeEyes(source, lines, rule)]);
+  const labelAt = (round: number) => fabric.label[round - 1];
+
+  return {
+    seat: () => put(written(proposeEyes(part.form))),
+    unseat: () => {
+      const edit = removeEyes(source, lines);
+      if (edit) put(applyEdits(text, [edit]));
+    },
+    change: (next: Partial<EyeRule>, amend = false) => { if (eyes) put(written({ ...eyes.rule, ...next }), amend); },
+    /** Moves the eyes by whole rounds; false where there is no such line of holes. */
+    moveRounds: (by: number): boolean => {
+      if (!eyes) return false;
+      const [lower, upper] = [labelAt(eyes.round + by), labelAt(eyes.round + by + 1)];
+      if (!lower || !upper) return false;
+      put(written({ ...eyes.rule, gap: [lower, upper] }));
+      return true;
+    },
+    apply: (suggestion: Suggestion) => put(applyEdits(text, suggestion.edits)),
+    hand: (hand: 'left' | 'right') => put(setToyHeader(text, 'Hand', hand === 'left' ? 'left' : '')),
+    start: (start: 'top' | 'bottom') => put(setPartHeader(text, source, 'Start', start === 'bottom' ? 'bottom' : '')),
+    /** Turns the front by half stitches of the round above the eyes, as seen from the front. */
+    turnFront: (halves: number) => {
+      if (!eyes) return;
+      const holes = seatHoles(part.form, eyes.round, 'foot');
+      const count = holes.count;
+      const now = holeAt(holes, eyes.frontAzimuth);
+      const wanted = Math.round((now + part.map.dir * halves * 0.5) * 2) / 2;
+      const azimuth = holes.first + (2 * Math.PI * (wanted - 1)) / count;
+      const start = part.starts[eyes.round] ?? 0;
+      const stitch = ((((azimuth - start) / (2 * Math.PI)) * count % count) + count) % count + 0.5;
+      put(setPartHeader(text, source, 'Front', frontSentence(stitch, labelAt(eyes.round + 1) ?? 1).replace('Front: ', '')));
+    },
+    resetFront: () => put(setPartHeader(text, source, 'Front', '')),
+  };
+}

@@ -1,0 +1,43 @@
+import { useRouter } from 'expo-router';
+import { createElement, useMemo } from 'react';
+import { ScrollView } from 'react-native';
+import { View } from '@tamagui/core';
+import { buildSheet } from '../../core/toy/sheet/buildSheet';
+import { sheetBody, sheetCss } from '../../core/toy/sheet/sheetHtml';
+import { sheetMarkdown } from '../../core/toy/sheet/sheetMarkdown';
+import { useToy } from '../../data/useToy';
+import { fileName, saveFile } from '../../ui/files';
+import { Icon } from '../../ui/Icon';
+import { Page } from '../../ui/Page';
+import { Press } from '../../ui/Press';
+import { SaveLine } from '../toy/SaveLine';
+import { ToyTabs } from '../toy/ToyScreen';
+
+// On paper only the sheet stands: everything around it goes, and what scrolls on screen runs on.
+const printCss = `@media print{header,[role=tablist],.sheet-foot{display:none!important}body,#root,#root *{overflow:visible!important;height:auto!important;max-height:none!important;position:static!important}body,#root div{background:#fff!important}}`;
+
+/** The maker's sheet, as it will be printed. */
+export function SheetScreen() {
+  const router = useRouter();
+  const { analysis, editor } = useToy();
+  const sheet = useMemo(() => buildSheet(analysis), [analysis]);
+  // The sheet is written by our own core, which escapes all that comes from the maker's text.
+  const body = useMemo(() => ({ __html: sheetBody(sheet) }), [sheet]);
+  return (
+    <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0}>
+      <Page title="Sheet" aside={<SaveLine name={sheet.title} />} back={{ name: 'Back to the shelf', go: () => router.replace('/') }} scrolls={false}>
+        {createElement('style', null, sheetCss + printCss)}
+        <ScrollView style={{ flex: 1, backgroundColor: '#fff' }} contentContainerStyle={{ padding: 16, paddingBottom: 32 }}>
+          {createElement('div', { dangerouslySetInnerHTML: body })}
+        </ScrollView>
+        {createElement('div', { className: 'sheet-foot' }, (
+          <View flexDirection="row" gap="$2" padding="$2" backgroundColor="$sheet" borderTopWidth={1} borderColor="$line">
+            <Press grow tone="primary" label="Print" icon={null} onPress={() => window.print()} />
+            <Press grow label="Download" name="Download as Markdown" icon={<Icon name="download" />} onPress={() => saveFile(`${fileName(sheet.title)}.md`, sheetMarkdown(sheet), 'text/markdown')} />
+          </View>
+        ))}
+      </Page>
+      <ToyTabs chosen="sheet" key={editor.id} />
+    </View>
+  );
+}

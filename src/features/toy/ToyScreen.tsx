@@ -1,0 +1,69 @@
+import { useRouter } from 'expo-router';
+import { Pressable } from 'react-native';
+import { View } from '@tamagui/core';
+import { useToy } from '../../data/useToy';
+import { Empty, Page } from '../../ui/Page';
+import { Press } from '../../ui/Press';
+import { Body, Quiet, Title } from '../../ui/text';
+import { Tabs } from '../../ui/Tabs';
+import { ToyPicture } from '../../ui/ToyPicture';
+import { SaveLine, SaveTrouble } from './SaveLine';
+import { UndoButtons } from './UndoButtons';
+
+/** A toy: its parts, each a tap away. */
+export function ToyScreen() {
+  const router = useRouter();
+  const { analysis, editor, text } = useToy();
+  const name = analysis.pattern.header.name ?? analysis.parts[0]?.source.name ?? 'Toy';
+  const addPart = () => {
+    editor.step(`${text.replace(/\s*$/, '')}\n\nPart ${analysis.parts.length + 1}:\nR1: 6 sc in magic ring [6]\n`);
+    router.push(`/toy/${editor.id}/${analysis.parts.length}?view=text`);
+  };
+  return (
+    <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0}>
+      <Page title={name} aside={<SaveLine name="Parts" />} back={{ name: 'Back to the shelf', go: () => router.replace('/') }} actions={<UndoButtons />}>
+        <SaveTrouble />
+        {analysis.parts.length === 0 ? <Empty>No parts yet. Add one and write its rounds.</Empty> : null}
+        <View render="ul" margin={0} padding={0} gap="$3" aria-label="Parts">
+          {analysis.parts.map((part, index) => {
+            const wrong = new Set(part.problems.filter((problem) => problem.severity === 'error').map((problem) => problem.line)).size;
+            const stop = part.stops.stops[0];
+            return (
+              <View render="li" key={part.source.id} style={{ listStyleType: 'none' }}>
+                <Pressable role="link" aria-label={`Open ${part.source.name}`} onPress={() => router.push(`/toy/${editor.id}/${index}`)}>
+                  <View backgroundColor="$sheet" borderRadius="$3" borderWidth={1} borderColor="$line" padding="$3" flexDirection="row" gap="$3" alignItems="center">
+                    <ToyPicture toy={{ ...analysis, parts: [part] }} size={72} />
+                    <View flexGrow={1} flexShrink={1} flexBasis={0} minWidth={0}>
+                      <Title render="h2" margin={0}>{part.source.name}{part.source.make > 1 ? ` × ${part.source.make}` : ''}</Title>
+                      <Body>
+                        {part.checks.length === 0 ? 'No rounds yet' : `${part.checks.length} rounds, ${Math.round(part.size.widthMm)} mm wide`}
+                        {part.eyes ? `, eyes between ${part.eyes.rule.gap[0]} and ${part.eyes.rule.gap[1]}` : ''}
+                      </Body>
+                      {wrong > 0 ? <Body color="$danger">{wrong === 1 ? 'One line does not add up' : `${wrong} lines do not add up`}</Body> : stop ? <Quiet>First stop after round {stop.after}</Quiet> : null}
+                    </View>
+                  </View>
+                </Pressable>
+              </View>
+            );
+          })}
+        </View>
+        <Press label="Add a part" onPress={addPart} />
+      </Page>
+      <ToyTabs chosen="parts" />
+    </View>
+  );
+}
+
+/** The pages of a toy. */
+export function ToyTabs({ chosen }: { chosen: 'parts' | 'sheet' }) {
+  const router = useRouter();
+  const { editor } = useToy();
+  return (
+    <Tabs
+      label="Pages of this toy"
+      tabs={[{ key: 'parts', label: 'Parts' }, { key: 'sheet', label: 'Sheet' }] as const}
+      chosen={chosen}
+      onChoose={(key) => router.replace(key === 'parts' ? `/toy/${editor.id}` : `/toy/${editor.id}/sheet`)}
+    />
+  );
+}

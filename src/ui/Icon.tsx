@@ -1,0 +1,26 @@
+import ArrowDown from 'lucide-react-native/dist/esm/icons/arrow-down';
+import ArrowUp from 'lucide-react-native/dist/esm/icons/arrow-up';
+import ChevronLeft from 'lucide-react-native/dist/esm/icons/chevron-left';
+import Download from 'lucide-react-native/dist/esm/icons/download';
+import Ellipsis from 'lucide-react-native/dist/esm/icons/ellipsis';
+import FoldHorizontal from 'lucide-react-native/dist/esm/icons/fold-horizontal';
+import Minus from 'lucide-react-native/dist/esm/icons/minus';
+import Plus from 'lucide-react-native/dist/esm/icons/plus';
+import Printer from 'lucide-react-native/dist/esm/icons/printer';
+import Redo from 'lucide-react-native/dist/esm/icons/redo-2';
+import Undo from 'lucide-react-native/dist/esm/icons/undo-2';
+import UnfoldHorizontal from 'lucide-react-native/dist/esm/icons/unfold-horizontal';
+import type { ColorValue } from 'react-native';
+import { useTheme } from '@tamagui/core';
+
+const icons = {
+  up: ArrowUp, down: ArrowDown, back: ChevronLeft, download: Download, more: Ellipsis, closer: FoldHorizontal, wider: UnfoldHorizontal, minus: Minus, plus: Plus,
+  print: Printer, undo: Undo, redo: Redo,
+};
+
+/** A sign beside or instead of a word; the control it stands on carries the name. */
+export function Icon({ name, size = 22, color }: { name: keyof typeof icons; size?: number; color?: ColorValue }) {
+  const theme = useTheme();
+  const Drawn = icons[name];
+  return <Drawn size={size} color={String(color ?? theme.color.val)} aria-hidden />;
+}
