@@ -1,3 +1,6 @@
+// Chevrotain offers its files to `import` only; Jest asks as `require`.
+const chevrotain = { '^@chevrotain/(utils|gast|regexp-to-ast|cst-dts-gen)$': '<rootDir>/node_modules/@chevrotain/$1/lib/src/api.js', '^chevrotain$': '<rootDir>/node_modules/chevrotain/lib/src/api.js' };
+
 module.exports = {
   projects: [
     {
@@ -6,6 +9,7 @@ module.exports = {
       testMatch: ['<rootDir>/src/core/**/*.test.ts', '<rootDir>/server/**/*.test.ts', '<rootDir>/cli/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
       transform: { '\\.[jt]sx?$': ['babel-jest', { configFile: './babel.config.cjs' }] },
       // Chevrotain and the functions it takes from lodash come as ES modules only.
+      moduleNameMapper: chevrotain,
       transformIgnorePatterns: ['/node_modules/(?!(@?chevrotain|lodash-es)/)'],
     },
     {
@@ -13,7 +17,7 @@ module.exports = {
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/{data,ui,features}/**/*.test.{ts,tsx}'],
       transformIgnorePatterns: ['/node_modules/(?!((jest-)?react-native.*|@react-native.*|@react-native/.*|expo.*|@expo.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|@?chevrotain|lodash-es|@tamagui/.*|lucide-react-native)/)'],
-      moduleNameMapper: { '\\.txt$': '<rootDir>/demo/textFile.cjs' },
+      moduleNameMapper: { ...chevrotain, '\\.txt$': '<rootDir>/demo/textFile.cjs' },
     },
   ],
 };

@@ -1,6 +1,6 @@
-import AsyncStorage from '@react-native-async-storage/async-storage';
 import { analyseToy } from '../core/toy/analyse';
 import { documentVersion, readDocument, writeDocument, type ToyDocument } from '../core/toy/document';
+import { storage } from './storage';
 
 /** A line of the shelf's index. */
 export interface ShelfEntry {
@@ -46,7 +46,7 @@ export function nameOf(text: string): string {
 }
 
 async function readIndex(): Promise<Index> {
-  const kept = await AsyncStorage.getItem(indexKey);
+  const kept = await storage.getItem(indexKey);
   if (kept) {
     try {
       const index = JSON.parse(kept) as Index;
@@ -55,10 +55,10 @@ async function readIndex(): Promise<Index> {
       // A broken index is made anew from the toys themselves.
     }
   }
-  const keys = await AsyncStorage.getAllKeys();
+  const keys = await storage.getAllKeys();
   const toys: ShelfEntry[] = [];
   for (const key of keys.filter((name) => name.startsWith('hoppla/toy/'))) {
-    const stored = parseStored(key.slice('hoppla/toy/'.length), await AsyncStorage.getItem(key));
+    const stored = parseStored(key.slice('hoppla/toy/'.length), await storage.getItem(key));
     if (stored) toys.push({ id: stored.id, name: nameOf(stored.document.text), changed: stored.document.changed });
   }
   return { version: 1, toys };
@@ -76,13 +76,13 @@ function parseStored(id: string, kept: string | null): StoredToy | null {
 }
 
 async function write(stored: StoredToy): Promise<StoredToy> {
-  await AsyncStorage.setItem(toyKey(stored.id), JSON.stringify({ revision: stored.revision, document: stored.document }));
+  await storage.setItem(toyKey(stored.id), JSON.stringify({ revision: stored.revision, document: stored.document }));
   const index = await readIndex();
   const entry: ShelfEntry = { id: stored.id, name: nameOf(stored.document.text), changed: stored.document.changed };
   const at = index.toys.findIndex((toy) => toy.id === stored.id);
   if (at >= 0) index.toys[at] = entry;
   else index.toys.unshift(entry);
-  await AsyncStorage.setItem(indexKey, JSON.stringify(index));
+  await storage.setItem(indexKey, JSON.stringify(index));
   return stored;
 }
 
@@ -92,12 +92,12 @@ const now = () => new Date().toISOString();
 export const shelf = {
   async list(): Promise<StoredToy[]> {
     const { toys } = await readIndex();
-    const stored = await Promise.all(toys.map((toy) => AsyncStorage.getItem(toyKey(toy.id)).then((kept) => parseStored(toy.id, kept))));
+    const stored = await Promise.all(toys.map((toy) => storage.getItem(toyKey(toy.id)).then((kept) => parseStored(toy.id, kept))));
     return stored.filter((toy) => toy !== null);
   },
 
   async read(id: string): Promise<StoredToy | null> {
-    const kept = await AsyncStorage.getItem(toyKey(id));
+    const kept = await storage.getItem(toyKey(id));
     const stored = parseStored(id, kept);
     if (kept !== null && !stored) throw new DamagedError('What is kept of this toy can’t be read. Import an exported copy of it.');
     return stored;
@@ -122,8 +122,8 @@ export const shelf = {
   async remove(id: string): Promise<void> {
     const index = await readIndex();
     index.toys = index.toys.filter((toy) => toy.id !== id);
-    await AsyncStorage.setItem(indexKey, JSON.stringify(index));
-    await AsyncStorage.removeItem(toyKey(id));
+    await storage.setItem(indexKey, JSON.stringify(index));
+    await storage.removeItem(toyKey(id));
   },
 
   /** Puts a removed toy back as it was. */
@@ -132,10 +132,10 @@ export const shelf = {
   exportText: (stored: StoredToy): string => writeDocument(stored.document),
 
   async wasSeeded(): Promise<boolean> {
-    return (await AsyncStorage.getItem(seededKey)) !== null;
+    return (await storage.getItem(seededKey)) !== null;
   },
 
   async markSeeded(): Promise<void> {
-    await AsyncStorage.setItem(seededKey, 'yes');
+    await storage.setItem(seededKey, 'yes');
   },
 };

@@ -1,9 +1,9 @@
 import { temporal } from 'zundo';
 import { createStore } from 'zustand/vanilla';
 import { persist, createJSONStorage } from 'zustand/middleware';
-import AsyncStorage from '@react-native-async-storage/async-storage';
 import { announceChange } from './otherTabs';
 import { ConflictError, shelf, type StoredToy } from './shelf';
+import { storage } from './storage';
 
 export type SaveState =
   | { kind: 'saved' }
@@ -34,7 +34,7 @@ export function createToyEditor(toy: StoredToy) {
 
   // The history outlives a reload of the tab, so that yesterday's slip can still be undone.
   const history = createStore<{ past: string[]; future: string[] }>()(
-    persist(() => ({ past: [] as string[], future: [] as string[] }), { name: `hoppla/history/${toy.id}`, storage: createJSONStorage(() => AsyncStorage) }),
+    persist(() => ({ past: [] as string[], future: [] as string[] }), { name: `hoppla/history/${toy.id}`, storage: createJSONStorage(() => storage) }),
   );
   const store = createStore<EditorState>()(
     temporal(() => ({ text: toy.document.text }), {
@@ -45,7 +45,6 @@ export function createToyEditor(toy: StoredToy) {
         if (now - lastStep > oneStepMs) record(state);
         lastStep = now;
       },
-      onSave: () => keepHistory(),
     }),
   );
   const keepHistory = () => {
@@ -53,6 +52,7 @@ export function createToyEditor(toy: StoredToy) {
     const texts = (states: Partial<EditorState>[]) => states.map((state) => state.text ?? '').slice(-40);
     history.setState({ past: texts(pastStates), future: texts(futureStates) });
   };
+  store.temporal.subscribe(keepHistory);
   const recall = () => {
     const { past, future } = history.getState();
     const states = (texts: string[]) => texts.map((text) => ({ text }));
@@ -115,12 +115,10 @@ export function createToyEditor(toy: StoredToy) {
     undo() {
       store.temporal.getState().undo();
       lastStep = 0;
-      keepHistory();
     },
     redo() {
       store.temporal.getState().redo();
       lastStep = 0;
-      keepHistory();
     },
     /** Keeps this tab's text as a toy of its own and goes on with what the other tab saved. */
     async keepBoth(): Promise<void> {

@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react';
-import { ScrollView } from 'react-native';
 import { useSafeAreaInsets } from 'react-native-safe-area-context';
 import { Text, View } from '@tamagui/core';
 import { Icon } from './Icon';
 import { Press } from './Press';
+import { Scroll } from './Scroll';
 import { Body, Quiet } from './text';
 
 interface PageProps {
@@ -35,9 +35,7 @@ export function Page({ title, aside, back, actions, foot, scrolls = true, childr
       </View>
       <View render="main" flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0}>
         {scrolls ? (
-          <ScrollView contentContainerStyle={{ padding: 16, paddingBottom: 32 }} style={{ flex: 1 }}>
-            <View {...column} gap="$4">{children}</View>
-          </ScrollView>
+          <Scroll label={title}><View {...column} gap="$4">{children}</View></Scroll>
         ) : children}
       </View>
       {foot ? (

@@ -54,9 +54,10 @@ function candidates(source: RoundSource, check: RoundCheck): Candidate[] {
     });
   }
   for (const item of unknownStitches(work.items)) {
+    // `5 sx` and `sx 5`: the number stays where it is.
+    const [, before = '', written = '', after = ''] = /^(\d+\s*)?(.*?)(\s*\d+)?$/.exec(item.text) ?? [];
     for (const word of ['sc', 'inc', 'dec', 'hdc', 'dc', 'sl st']) {
-      const number = /^\d+\s*/.exec(item.text)?.[0] ?? '';
-      found.push({ text: splice(text, item.span.from, item.span.to, number + word), title: `${word} instead of “${item.text.slice(number.length)}”`, distance: 1 + difference(item.text.slice(number.length), word) });
+      found.push({ text: splice(text, item.span.from, item.span.to, before + word + after), title: `${word} instead of “${written}”`, distance: 1 + difference(written, word) });
     }
   }
   return found;

@@ -245,6 +245,12 @@ export function readPattern(text: string): Pattern {
       lineKinds.push('heading');
       return;
     }
+    // The first words of all, over whatever comes before the parts, name the toy.
+    if (heading && !bare && parts.length === 0 && header.name === null && read.steps.length === 0 && lineKinds.every((kind): boolean => kind === 'blank')) {
+      header.name = heading.name;
+      lineKinds.push('header');
+      return;
+    }
     const [only] = read.work.items;
     if (part && only?.type === 'repeatRounds') {
       repeatRounds(part, only, number, problems);

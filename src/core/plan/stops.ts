@@ -111,7 +111,7 @@ export function planStops({ part, fabric, gauge, eyeRounds, stuffed, sewnOn, nee
     const bulk = Math.min(tool, Math.max(easy || tool, eyesDone));
     if (bulk > 0) {
       windows.push({
-        act: 'stuff', feature: null, earliest: Math.max(easyFrom, Math.min(bulk, eyesDone)), easy: bulk, latest: tool,
+        act: 'stuff', feature: null, earliest: Math.min(bulk, Math.max(easyFrom, ...eyeRounds.map((below) => below + 1))), easy: bulk, latest: tool,
         why: (after) => `${byFingers ? 'Fingers still fit' : 'Only a tool fits'}: the opening is ${Math.round(opening(after))} mm. Push the stuffing to the walls${eyeRounds.length > 0 ? ' and tuck it behind the washers' : ''}.`,
       });
     } else plan.impossible.push({ act: 'stuff', message: `The opening never lets stuffing in: it is ${Math.round(opening(widest))} mm at the widest.` });

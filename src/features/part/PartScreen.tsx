@@ -1,9 +1,9 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { ScrollView } from 'react-native';
 import { useMedia, View } from '@tamagui/core';
 import { useToy } from '../../data/useToy';
 import { Empty, Page } from '../../ui/Page';
+import { Scroll } from '../../ui/Scroll';
 import { Tabs } from '../../ui/Tabs';
 import { Title } from '../../ui/text';
 import { SaveLine, SaveTrouble } from '../toy/SaveLine';
@@ -33,17 +33,13 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
   const [view, setView] = useState<ViewKey>(views.some(({ key }) => key === first) ? (first as ViewKey) : 'rounds');
   const part = analysis.parts[index];
   const toyName = analysis.pattern.header.name ?? 'Toy';
-  const back = { name: `Back to ${toyName}`, go: () => (router.canGoBack() ? router.back() : router.replace(`/toy/${editor.id}`)) };
+  const back = { name: `Back to ${toyName}`, go: () => router.replace(`/toy/${editor.id}`) };
   const choose = (next: ViewKey) => {
     setView(next);
     router.setParams({ view: next });
   };
   const wrong = part?.problems.filter((problem) => problem.severity === 'error').length ?? 0;
   const missing = <Empty>This part has no rounds yet. Write them in the text.</Empty>;
-  const scrolled = (contents: React.ReactNode) => (
-    <ScrollView style={{ flex: 1, minHeight: 0 }} contentContainerStyle={{ padding: 16, paddingBottom: 32, flexGrow: 1 }}>{contents}</ScrollView>
-  );
-
   if (wide) {
     return (
       <Page title={part?.source.name ?? 'Part'} aside={<SaveLine name={toyName} />} back={back} actions={<UndoButtons />} scrolls={false}>
@@ -51,11 +47,11 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
         <View {...fill} flexDirection="row">
           <View {...fill} borderRightWidth={1} borderColor="$line">
             <View {...fill} padding="$3"><TextPanel /></View>
-            <View {...fill} borderTopWidth={1} borderColor="$line">{scrolled(part ? <RoundsPanel part={part} /> : missing)}</View>
+            <View {...fill} borderTopWidth={1} borderColor="$line"><Scroll label="Rounds">{part ? <RoundsPanel part={part} /> : missing}</Scroll></View>
           </View>
           <View {...fill} flexGrow={1.2}>{part && part.fabric.rounds > 0 ? <MapPanel part={part} /> : <View {...fill} backgroundColor="$mat" />}</View>
           <View {...fill}>
-            {scrolled(part
+            <Scroll label="Eyes and stops">{part
               ? (
                 <View gap="$4">
                   <AnswerCard part={part} />
@@ -65,7 +61,7 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
                   <StopsPanel part={part} />
                 </View>
               )
-              : missing)}
+              : missing}</Scroll>
           </View>
         </View>
       </Page>
@@ -77,15 +73,15 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
         <SaveTrouble />
         {view === 'text' ? <View {...fill} padding="$3"><TextPanel /></View> : null}
         {view !== 'text' && !part ? missing : null}
-        {view === 'rounds' && part ? scrolled(<RoundsPanel part={part} />) : null}
-        {view === 'stops' && part ? scrolled(<StopsPanel part={part} />) : null}
+        {view === 'rounds' && part ? <Scroll label="Rounds"><RoundsPanel part={part} /></Scroll> : null}
+        {view === 'stops' && part ? <Scroll label="Stops"><StopsPanel part={part} /></Scroll> : null}
         {view === 'map' && part ? (
           part.fabric.rounds > 0
             ? (
               <>
                 <View {...fill} flexGrow={1}><MapPanel part={part} /></View>
                 <View {...fill} flexGrow={1}>
-                  {scrolled(<View gap="$4"><AnswerCard part={part} /><EyeSettings part={part} /></View>)}
+                  <Scroll label="Eyes"><View gap="$4"><AnswerCard part={part} /><EyeSettings part={part} /></View></Scroll>
                 </View>
                 {part.eyes ? <View padding="$2" borderTopWidth={1} borderColor="$line"><EyePads part={part} /></View> : null}
               </>

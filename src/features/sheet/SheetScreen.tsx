@@ -1,6 +1,5 @@
 import { useRouter } from 'expo-router';
 import { createElement, useMemo } from 'react';
-import { ScrollView } from 'react-native';
 import { View } from '@tamagui/core';
 import { buildSheet } from '../../core/toy/sheet/buildSheet';
 import { sheetBody, sheetCss } from '../../core/toy/sheet/sheetHtml';
@@ -10,6 +9,7 @@ import { fileName, saveFile } from '../../ui/files';
 import { Icon } from '../../ui/Icon';
 import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
+import { Scroll } from '../../ui/Scroll';
 import { SaveLine } from '../toy/SaveLine';
 import { ToyTabs } from '../toy/ToyScreen';
 
@@ -27,9 +27,7 @@ export function SheetScreen() {
     <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0}>
       <Page title="Sheet" aside={<SaveLine name={sheet.title} />} back={{ name: 'Back to the shelf', go: () => router.replace('/') }} scrolls={false}>
         {createElement('style', null, sheetCss + printCss)}
-        <ScrollView style={{ flex: 1, backgroundColor: '#fff' }} contentContainerStyle={{ padding: 16, paddingBottom: 32 }}>
-          {createElement('div', { dangerouslySetInnerHTML: body })}
-        </ScrollView>
+        <Scroll label="The sheet" paper>{createElement('div', { dangerouslySetInnerHTML: body })}</Scroll>
         {createElement('div', { className: 'sheet-foot' }, (
           <View flexDirection="row" gap="$2" padding="$2" backgroundColor="$sheet" borderTopWidth={1} borderColor="$line">
             <Press grow tone="primary" label="Print" icon={null} onPress={() => window.print()} />
