@@ -1,0 +1,38 @@
+import { buildFabric } from '../src/core/fabric/buildFabric';
+import { readPattern } from '../src/core/notation/readPattern';
+import { readWorkLine } from '../src/core/notation/grammar';
+import { roundStarts } from '../src/core/shape/azimuth';
+import { fabricMap } from '../src/core/shape/map';
+import { analyseToy } from '../src/core/toy/analyse';
+
+export interface Bench {
+  name: string;
+  run: () => void;
+  runs?: number;
+  note?: string;
+}
+
+const cone = ['R1: 6 sc in magic ring', 'R2: inc x 6', 'R3: (sc, inc) x 6', 'R4: (2 sc, inc) x 6', 'R5: (3 sc, inc) x 6', 'R6: (4 sc, inc) x 6', 'R7: (5 sc, inc) x 6', 'R8: (6 sc, inc) x 6'];
+const toyOf = (stitches: number) => `Part\n${cone.join('\n')}\nR9-R${8 + Math.round((stitches - 216) / 48)}: sc around\n`;
+
+const large = readPattern(toyOf(20_000)).parts[0];
+const long = Array.from({ length: 1000 }, (_, i) => (i % 25 === 0 ? `Part ${i / 25}:` : i % 25 === 1 ? 'R1: 6 sc in magic ring [6]' : `R${i % 25}: *sc in next ${i % 7} sts, sc in next st; repeat from * around (6 sts)`));
+let turn = 0;
+
+const typed = toyOf(4000);
+const typedAnalysis = analyseToy(`${typed}Eyes: 9 mm, between R20 and R21, 6 showing`).parts[0];
+const eyes = (gap: number) => `${typed}Eyes: 9 mm, between R${gap} and R${gap + 1}, 6 showing`;
+
+/** Every figure a release note quotes comes from here. */
+export const benches: Bench[] = [
+  { name: 'build the fabric of a 20,000-stitch part', run: () => { if (large) buildFabric(large, 'us'); } },
+  // Each run reads lines no run has read before, so that nothing is remembered.
+  { name: 'read a text of 1,000 lines, all new', runs: 5, run: () => { turn += 1; for (const line of long) readWorkLine(`${line} ${turn}`); } },
+  {
+    name: 'read it again with one line changed', runs: 9,
+    run: () => { turn += 1; readPattern(long.map((line, i) => (i === 500 ? `R20: sc in next ${turn + 900} sts` : line)).join('\n')); },
+  },
+  { name: 'one more edit of a 4,000-stitch toy, eyes to stops', run: () => { turn += 1; analyseToy(eyes(20 + (turn % 30))); } },
+  { name: 'azimuths of 4,000 stitches', run: () => { if (typedAnalysis) roundStarts(typedAnalysis.fabric, 0.25); } },
+  { name: 'map of 4,000 stitches', run: () => { if (typedAnalysis) fabricMap(typedAnalysis.map); } },
+];

@@ -1,0 +1,62 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+
+const folder = mkdtempSync(join(tmpdir(), 'hoppla-cli-'));
+const root = resolve(__dirname, '..');
+
+function hoppla(verb: string, name: string, contents: string | Buffer, ...options: string[]) {
+  const file = join(folder, name);
+  writeFileSync(file, contents);
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'cli/hoppla.ts', verb, file, ...options], { cwd: root, encoding: 'utf8' });
+  return { status, stdout, stderr };
+}
+
+const head = 'Head\nR1: 6 sc in ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]\nR4-R8: sc around [18]\nR9: (sc, dec) x 6 [12]\nR10: dec x 6 [6]\nInsert 7 mm safety eyes between R5 and R6, 4 stitches showing\n';
+
+test('check: a clean head, exit 0', () => {
+  const { status, stdout } = hoppla('check', 'head.txt', head);
+  expect(status).toBe(0);
+  const answer = JSON.parse(stdout);
+  expect(answer.parts[0].rounds.map((round: { worked: number }) => round.worked)).toEqual([6, 12, 18, 18, 18, 18, 18, 18, 12, 6]);
+  expect(answer.parts[0]).toMatchObject({ name: 'Head', make: 1, stitches: 144, freeEdges: [{ round: 10, loop: 'both', count: 6 }] });
+  expect(answer.terms).toEqual({ value: 'us', source: 'words' });
+});
+
+test('check: one wrong total, exit 1, with its place and a suggestion', () => {
+  const { status, stdout } = hoppla('check', 'wrong.txt', head.replace('[12]', '[13]'));
+  expect(status).toBe(1);
+  const [problem] = JSON.parse(stdout).problems;
+  expect(problem).toMatchObject({ code: 'count-mismatch', part: 'Head', round: 2, line: 3 });
+  expect(problem.suggestions[0].edits).toEqual([{ line: 3, text: 'R2: inc x 6 [12]' }]);
+});
+
+test('a binary file: exit 2, one clear line', () => {
+  const { status, stdout, stderr } = hoppla('check', 'photo.jpg', Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0, 16, 74, 70]));
+  expect({ status, stdout }).toEqual({ status: 2, stdout: '' });
+  expect(stderr.trim().split('\n')).toHaveLength(1);
+  expect(stderr).toMatch(/not text/);
+});
+
+test('place and stops: the contract’s fields', () => {
+  const { placements } = JSON.parse(hoppla('place', 'head.txt', head).stdout);
+  expect(placements).toMatchObject([{ part: 'Head', feature: 'eyes', unit: 1, gap: [5, 6], round: null, seat: 'foot', apart: 5, showing: 4 }]);
+  expect(placements[0].posts).toHaveLength(2);
+  const { stops } = JSON.parse(hoppla('stops', 'head.txt', head).stdout);
+  expect(stops.flatMap((stop: { acts: { act: string }[] }) => stop.acts.map((act) => act.act))).toContain('seat-eyes');
+});
+
+test('sheet: three formats; a toy document reads as its text', () => {
+  const document = JSON.stringify({ format: 'hoppla-toy', version: 1, text: head, made: '2026-01-01T00:00:00.000Z', changed: '2026-01-01T00:00:00.000Z' });
+  expect(hoppla('sheet', 'head.hoppla.json', document).stdout).toContain('## Head');
+  expect(hoppla('sheet', 'head.txt', head, '--format', 'html').stdout).toContain('<article');
+  expect(hoppla('sheet', 'head.txt', head, '--format', 'txt').stdout).toContain('HEAD');
+});
+
+test('no verb, or a file that is not there: exit 2', () => {
+  expect(hoppla('guess', 'head.txt', head).status).toBe(2);
+  const { status, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'cli/hoppla.ts', 'check', '/nowhere.txt'], { cwd: root, encoding: 'utf8' });
+  expect(status).toBe(2);
+  expect(stderr).toMatch(/can't be opened/);
+});

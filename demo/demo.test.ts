@@ -1,0 +1,30 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { analyseToy } from '../src/core/toy/analyse';
+
+const open = (name: string) => analyseToy(readFileSync(join(__dirname, `${name}.txt`), 'utf8'));
+
+test.each(['otter', 'hedgehog', 'owl'])('the %s adds up and has nothing to settle', (name) => {
+  expect(open(name).problems).toEqual([]);
+});
+
+test('the otter’s head is a ball with its eyes on the front and its muzzle below them', () => {
+  const head = open('otter').parts[0]!;
+  expect(head.eyes?.missStitches).toBeCloseTo(0, 1);
+  expect(head.stops.closing?.how).toBe('gather');
+  // The muzzle: the cream stitches of rounds 14 to 18 lie about the front line, within a stitch.
+  const cream = head.fabric.palette.indexOf('cream');
+  for (let round = 14; round <= 18; round += 1) {
+    let sum = 0;
+    let count = 0;
+    for (let i = head.fabric.offset[round - 1]!; i < head.fabric.offset[round]!; i += 1) {
+      if (head.fabric.colour[i] !== cream) continue;
+      const stitch = i - head.fabric.offset[round - 1]! + 0.5;
+      const angle = head.starts[round - 1]! + (2 * Math.PI * stitch) / 48 - head.map.front;
+      sum += Math.atan2(Math.sin(angle), Math.cos(angle));
+      count += 1;
+    }
+    expect(count).toBeGreaterThan(10);
+    expect(Math.abs((sum / count) * 48) / (2 * Math.PI)).toBeLessThan(1);
+  }
+});

@@ -1,0 +1,59 @@
+import { spawn } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { build, install, installChromium, root } from './setup.mjs';
+
+install();
+installChromium();
+build();
+const port = 4391;
+const server = spawn(process.execPath, ['--import', 'tsx', 'server/serve.ts', '--demo'], { cwd: root, env: { ...process.env, PORT: String(port) }, stdio: ['ignore', 'pipe', 'inherit'] });
+await new Promise((ready) => { server.stdout.once('data', ready); });
+const folder = join(root, 'docs', 'screenshots');
+mkdirSync(folder, { recursive: true });
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+
+async function open(width, height, colorScheme = 'light') {
+  const context = await browser.newContext({ viewport: { width, height }, colorScheme, reducedMotion: 'reduce' });
+  const page = await context.newPage();
+  await page.goto(`http://127.0.0.1:${port}/`);
+  await page.getByRole('link', { name: 'Open Pondside otter' }).waitFor();
+  await page.evaluate(() => document.fonts.ready);
+  return page;
+}
+const shot = async (page, name) => {
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: join(folder, `${name}.png`) });
+};
+
+const phone = await open(390, 844);
+await shot(phone, 'shelf');
+await phone.getByRole('link', { name: 'Open Pondside otter' }).click();
+await shot(phone, 'toy');
+await phone.getByRole('link', { name: 'Open Head' }).click();
+await shot(phone, 'rounds');
+await phone.getByRole('tab', { name: 'Map' }).click();
+await shot(phone, 'map');
+await phone.getByRole('tab', { name: 'Stops' }).click();
+await shot(phone, 'stops');
+await phone.getByRole('button', { name: /^Back to/ }).click();
+await phone.getByRole('tab', { name: 'Sheet' }).click();
+await shot(phone, 'sheet');
+await phone.goto(`http://127.0.0.1:${port}/new`);
+await phone.getByRole('textbox').fill('Bear ear (make 2)\nRnd 1. 6 sc in mr (6)\nRnd 2. 2 sc in each st around (12)\nRnd 3. *sc, inc* repeat 6 times (19)\nFor the library fair');
+await shot(phone, 'bring');
+
+const wide = await open(1280, 800);
+await wide.getByRole('link', { name: 'Open Pondside otter' }).click();
+await wide.getByRole('link', { name: 'Open Head' }).click();
+await shot(wide, 'wide');
+
+const dark = await open(390, 844, 'dark');
+await dark.getByRole('link', { name: 'Open Pondside hedgehog' }).click();
+await dark.getByRole('link', { name: 'Open Body' }).click();
+await dark.getByRole('tab', { name: 'Map' }).click();
+await shot(dark, 'map-dark');
+
+await browser.close();
+server.kill();
