@@ -53,6 +53,7 @@ function roundProblems({ part, source, work, below, belowLabel }: Context): Prob
   for (const item of unknownStitches(source.work.items)) {
     add('unknown-stitch', 'error', `${name} ${number}: “${item.text}” is no stitch Hoppla knows. Write it another way, or define what it does.`, item.span.from + 1);
   }
+  if (source.work.items.length === 0) add('round-empty', 'error', `${name} ${number} says nothing to work. Write its stitches, or take the line out.`);
   for (const bracket of source.work.brackets) {
     add('bracket-unpaired', 'warning', `${name} ${number}: a bracket has no partner. Check where the repeat begins and ends.`, bracket.from + 1);
   }

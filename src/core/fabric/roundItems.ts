@@ -9,6 +9,11 @@ const isChain = (item: Item | undefined) =>
 export function roundItems(source: RoundSource, first: boolean): Item[] {
   let items: Item[] = [...source.foundation, ...source.work.items];
   if (first) return items;
+  const works = items.filter((item) => item.type === 'work' || item.type === 'group');
+  const [only] = works;
+  if (works.length === 1 && only?.type === 'work' && only.bare) {
+    items = items.map((item) => (item === only ? { ...only, extent: { kind: 'around' } } : item));
+  }
   const next = items[1];
   if (isChain(items[0]) && !(next?.type === 'work' && next.target === 'hook')) items = items.slice(1);
   const turn = items.findLastIndex((item) => item.type === 'turn');

@@ -25,6 +25,8 @@ export interface WorkItem {
   target: 'next' | 'same' | 'ring' | 'hook' | 'first';
   fromHook: number;
   colour?: string;
+  /** no number and no place said: alone in a round, it is worked all around */
+  bare?: boolean;
   span: Span;
 }
 

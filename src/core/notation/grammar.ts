@@ -159,6 +159,7 @@ class WorkLineParser extends EmbeddedActionsParser {
         GATE: () => this.isTotalBracket() && (inside === 'line') && !(items.length === 0 && is(this.LA(3), T.Stitch)) && !is(this.LA(is(this.LA(3), ...closers) ? 4 : 5), T.By, T.Cross),
         ALT: () => this.SUBRULE(this.totalBracket),
       },
+      { GATE: () => this.isBracketClause() && items.length > 0, ALT: () => this.SUBRULE(this.bracketClause, { ARGS: [items] }) },
       { ALT: () => this.SUBRULE(this.group, { ARGS: [items] }) },
       {
         GATE: () => inside !== 'star' && !is(this.LA(2), EOF),
@@ -390,6 +391,18 @@ class WorkLineParser extends EmbeddedActionsParser {
     });
   });
 
+  /** `2 sc, dec (x5)`: how often, in a bracket of its own. */
+  private isBracketClause(): boolean {
+    if (!is(this.LA(1), ...openers) || !is(this.LA(4), ...closers)) return false;
+    return (is(this.LA(2), T.By, T.Cross, T.Repeat) && is(this.LA(3), T.Num)) || (is(this.LA(2), T.Num) && is(this.LA(3), T.By, T.Cross, T.Times));
+  }
+
+  private readonly bracketClause = this.RULE('bracketClause', (items: Item[]) => {
+    this.SUBRULE(this.opener);
+    this.SUBRULE(this.bareClause, { ARGS: [items] });
+    this.SUBRULE(this.closer);
+  });
+
   private isRepeatRounds(): boolean {
     return is(this.LA(1), T.Repeat) && is(this.LA(2), T.RoundWord) && is(this.LA(3), T.Num);
   }
@@ -426,14 +439,14 @@ class WorkLineParser extends EmbeddedActionsParser {
       joined ||= is(this.LA(i), T.Join, T.To);
       i += 1;
     }
-    return is(this.LA(i), T.First) || (joined && is(this.LA(i), EOF, T.Dot, T.Comma, ...openers));
+    return is(this.LA(i), T.First) || (is(this.LA(i), T.Ordinal) && numberOf(this.LA(i)) === 1) || (joined && is(this.LA(i), EOF, T.Dot, T.Comma, ...openers));
   }
 
   private readonly join = this.RULE('join', (items: Item[]) => {
     const first = this.LA(1);
     this.SUBRULE(this.anyToken);
     this.MANY({
-      GATE: () => is(this.LA(1), T.SlipStitch, T.To, T.In, T.Article, T.First, T.St, T.Stitch, T.With, T.Over, T.RoundWord, T.Ring, T.Join, T.Loop, T.Chain, T.Work, T.Last, T.Each) && !(is(this.LA(1), T.With) && !is(this.LA(2), T.SlipStitch, T.Article)),
+      GATE: () => is(this.LA(1), T.SlipStitch, T.To, T.In, T.Article, T.First, T.Ordinal, T.St, T.Stitch, T.With, T.Over, T.RoundWord, T.Ring, T.Join, T.Loop, T.Chain, T.Work, T.Last, T.Each) && !(is(this.LA(1), T.With) && !is(this.LA(2), T.SlipStitch, T.Article)),
       DEF: () => this.SUBRULE2(this.anyToken),
     });
     this.ACTION(() => { items.push({ type: 'join', span: spanOf(first, this.LA(0)) }); });
@@ -556,11 +569,12 @@ class WorkLineParser extends EmbeddedActionsParser {
           if (is(next, T.Num, T.NumberWord, T.Same)) return !read.lead;
           return is(next, ...stitchCores, T.St, T.More, T.Filler, T.Word) || (is(next, T.Together) && Boolean(read.lead));
         }
-        if (is(next, T.Increase, T.Decrease, T.InvisibleDecrease)) return !read.shape && !read.trail && is(this.LA(0), T.Stitch);
+        if (is(next, T.Increase, T.Decrease, T.InvisibleDecrease)) return !read.shape && (is(this.LA(0), T.Stitch) || (is(this.LA(0), T.Num) && is(this.LA(-1), T.Stitch) && endOf(this.LA(0)) === next.startOffset));
         if (is(next, T.Num, T.NumberWord)) {
           if (read.trail) return false;
           const after = this.LA(2);
           // `sc 3 sc`: the number opens the next stitch unless nothing else could take it.
+          if (is(after, T.Increase) && is(this.LA(0), T.Stitch) && endOf(this.LA(0)) === next.startOffset && endOf(next) === after.startOffset) return true;
           return !(is(after, ...stitchCores) && !is(after, T.Chain)) && !is(after, T.Times, T.By) && !(is(after, T.St) && is(this.LA(3), T.Together) && Boolean(read.lead));
         }
         // `sc next 2 sts together`
@@ -735,13 +749,15 @@ function workItem(
     if (is(token, T.FrontLoops)) loops = 'front';
     if (is(token, T.BackLoops)) loops = 'back';
   }
+  const bare = !lead && !trail && !place && !clause && !tog && word !== 'ch';
   const item: WorkItem = { type: 'work', word, make: 1, together: 1, extent: count(1), target: 'next', fromHook: 0, span };
   if (loops) item.loops = loops;
+  if (bare) item.bare = true;
   if (has(T.Ring)) item.target = 'ring';
   else if (has(T.Hook)) {
     item.target = 'hook';
     const ordinal = tokens.find((token) => is(token, T.Ordinal, T.Num));
-    item.fromHook = ordinal ? Number.parseInt(ordinal.image, 10) || 2 : 2;
+    item.fromHook = (ordinal && numberOf(ordinal)) || 2;
   } else if (has(T.Loop) && !has(T.St, T.Chain)) item.target = 'ring';
   else if (has(T.Same) && !placeNumber && !each) item.target = tokens.some((token) => is(token, T.Same) && /same/i.test(token.image)) ? 'same' : 'next';
   else if (has(T.First) && !placeNumber) item.target = 'first';
@@ -759,8 +775,10 @@ function workItem(
     return item;
   }
   if (shapes) {
-    const three = glued(shapes, trail) && value(trail) === 3;
-    const size = three ? 3 : 2;
+    // `inc3` and `dc2inc` carry their size glued on; `inc 3` is done three times.
+    const sized = glued(shapes, trail) || glued(trail, shapes) ? (value(trail) ?? 0) : 0;
+    const three = sized === 3 || (sized === 2 && glued(trail, shapes));
+    const size = three ? sized : 2;
     const decrease = is(shapes, T.Decrease, T.InvisibleDecrease);
     if (decrease) item.together = size;
     else item.make = size;
@@ -783,7 +801,7 @@ function workItem(
     return item;
   }
   const m = value(placeNumber);
-  const wide = place?.extent ?? (each && m === undefined ? ({ kind: 'around' } as Extent) : undefined);
+  const wide = place?.extent ?? ((each || (has(T.Remain) && !has(T.Next))) && m === undefined ? ({ kind: 'around' } as Extent) : undefined);
   if (n === undefined) {
     item.extent = wide ?? extentOf(m);
     if (clause?.extent.kind === 'count' && m !== undefined) item.extent = count(m * clause.extent.n);

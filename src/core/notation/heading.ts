@@ -37,12 +37,12 @@ export function readHeading(line: string): Heading | null {
   }
   let colour: string | undefined;
   const inColour = /[,(–—-]?\s*\(?\s*(?:in|with|using|colou?r)\s+(?:colou?r\s+|yarn\s+)?([a-z][a-z ]{0,24}?)\)?\s*:?$/i.exec(text);
-  if (inColour?.[1] && inColour.index > 0) {
+  if (inColour?.[1] && inColour.index > 0 && !/\b(rounds?|rows?|terms|pieces?|parts?|one)\b/i.test(inColour[1])) {
     colour = inColour[1].trim();
     text = text.slice(0, inColour.index).trim();
   }
   // `Body, worked from the nose up`: what stands after the name of a usual part only describes it.
-  const [before = '', described] = text.split(/[,;–—]/, 2);
+  const [before = '', described] = text.split(/[,;–—]|\s-\s/, 2);
   if (described !== undefined && before.trim().split(/\s+/).length <= 3 && before.split(/\s+/).some((word) => partWords.has(word.toLowerCase()))) text = before.trim();
   const colon = /[:]\s*$/.test(text);
   const name = text.replace(/[\s:.,;(–—-]+$/, '').trim();

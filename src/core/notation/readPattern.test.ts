@@ -4,7 +4,7 @@ import { readPattern } from './readPattern';
 
 test.each([
   ['Head', 'Head', 1], ['HEAD:', 'HEAD', 1], ['## Head', 'Head', 1], ['== Head ==', 'Head', 1], ['Ear (make 2)', 'Ear', 2], ['Legs, make 4', 'Legs', 4],
-  ['**Tail**', 'Tail', 1], ['Arms (x2)', 'Arms', 2], ['Wing - make two', 'Wing', 2], ['Body, worked from the nose up', 'Body', 1],
+  ['**Tail**', 'Tail', 1], ['Arms (x2)', 'Arms', 2], ['Wing - make two', 'Wing', 2], ['Body, worked from the nose up', 'Body', 1], ['Fox Head - worked in joined rounds', 'Fox Head', 1], ['Ear (in pink)', 'Ear', 1],
 ])('“%s” opens a part', (line, name, make) => {
   expect(readHeading(line)).toMatchObject({ name, make });
 });
@@ -48,6 +48,11 @@ Love it!`);
 test('rounds can be repeated by their numbers', () => {
   const pattern = readPattern('R1: 6 sc in ring\nR2: inc around\nR3: sc around\nRepeat rounds 2 and 3 twice');
   expect(pattern.parts[0]?.rounds.map((round) => [round.number, round.line])).toEqual([[1, 1], [2, 2], [3, 3], [4, 4], [5, 4], [6, 4], [7, 4]]);
+});
+
+test('a labelled repeat fills its own numbers', () => {
+  const pattern = readPattern('R1: 6 sc in ring\nR2: inc around\nR3-5: rep R2\nR6-9: repeat rounds 4 and 5');
+  expect(pattern.parts[0]?.rounds.map((round) => [round.number, round.line])).toEqual([[1, 1], [2, 2], [3, 3], [4, 3], [5, 3], [6, 4], [7, 4], [8, 4], [9, 4]]);
 });
 
 test('Windows line ends, tabs and unbreakable spaces read the same', () => {

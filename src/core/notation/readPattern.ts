@@ -1,4 +1,4 @@
-import type { Item, StitchWord, WorkLine } from './ast';
+import type { Item, Label, StitchWord, WorkLine } from './ast';
 import { readWorkLine } from './grammar';
 import { readHeader, type Header } from './headers';
 import { readHeading, type Heading } from './heading';
@@ -224,7 +224,7 @@ export function readPattern(text: string): Pattern {
       const { label } = read.work;
       part ??= open('Part', number);
       const [repeated] = read.work.items;
-      if (repeated?.type === 'repeatRounds') repeatRounds(part, repeated, number, problems);
+      if (repeated?.type === 'repeatRounds') repeatRounds(part, repeated, number, problems, label);
       else addRounds(part, label.first, label.last, label.row, index, read);
       part.lastLine = number;
       lineKinds.push('round');
@@ -346,10 +346,19 @@ function readSettings(line: string, part: PartSource | null): boolean {
   return false;
 }
 
-function repeatRounds(part: PartSource, item: Extract<Item, { type: 'repeatRounds' }>, line: number, problems: Problem[]): void {
+/** `Repeat rounds 4 and 5 three times`, or with a label `R6-R9: repeat R5`, which says by its numbers how often. */
+function repeatRounds(part: PartSource, item: Extract<Item, { type: 'repeatRounds' }>, line: number, problems: Problem[], label?: Label): void {
   const copied = part.rounds.filter((round) => round.number >= item.first && round.number <= item.last);
   if (copied.length === 0) {
     problems.push({ code: 'round-missing', severity: 'error', part: part.name, line, column: item.span.from + 1, message: `Line ${line} repeats round ${item.first}, but no such round stands above.`, suggestions: [] });
+    return;
+  }
+  part.lastLine = line;
+  if (label) {
+    for (let number = label.first; number <= Math.min(label.last, label.first + 499); number += 1) {
+      const round = copied[(number - label.first) % copied.length];
+      if (round) part.rounds.push({ ...round, number, line, foundation: [] });
+    }
     return;
   }
   let next = (part.rounds.at(-1)?.number ?? 0) + 1;
@@ -359,5 +368,4 @@ function repeatRounds(part: PartSource, item: Extract<Item, { type: 'repeatRound
       next += 1;
     }
   }
-  part.lastLine = line;
 }

@@ -82,7 +82,7 @@ const OnceTwice = keyword('OnceTwice', 'once|twice|thrice');
 const By = keyword('By', 'x');
 const Repeat = keyword('Repeat', 'repeat|rep|reps');
 const From = keyword('From', 'from');
-const Around = keyword('Around', 'around|all\\s+(?:the\\s+way\\s+)?(?:around|round)|to\\s+(?:the\\s+)?end|even|across');
+const Around = keyword('Around', 'around|(?:the\\s+)?rest|all\\s+(?:the\\s+way\\s+)?(?:around|round)|to\\s+(?:the\\s+)?end|even|across');
 const Until = keyword('Until', 'until|till');
 const To = keyword('To', 'to|through|thru');
 const Remain = keyword('Remain', 'remaining|remain|remains|left|unworked');
@@ -115,7 +115,7 @@ const NumberWord = keyword(
 
 const Tag = createToken({ name: 'Tag', pattern: /<\/?[a-z][^<>]{0,80}>|&[a-z]{2,6};|&#\d{1,5};/i, group: Lexer.SKIPPED });
 const Blank = createToken({ name: 'Blank', pattern: /[\s\u00a0\u200b\ufeff]+/, group: Lexer.SKIPPED, line_breaks: true });
-const Ordinal = sign('Ordinal', /\d*(?:1st|2nd|3rd|\dth)(?![a-z])/i);
+const Ordinal = sign('Ordinal', /(?:\d*(?:1st|2nd|3rd|\dth)|second|third|fourth|fifth|sixth)(?![a-z])/i);
 const Decimal = sign('Decimal', /\d+[.,]\d+/);
 const Num = sign('Num', /\d+/);
 const LRound = sign('LRound', /\(/);
@@ -161,7 +161,7 @@ export function tokenise(line: string): IToken[] {
 const numberWords: Record<string, number> = {
   one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, eleven: 11, twelve: 12,
   thirteen: 13, fourteen: 14, fifteen: 15, sixteen: 16, seventeen: 17, eighteen: 18, nineteen: 19, twenty: 20,
-  thirty: 30, forty: 40, fifty: 50, once: 1, twice: 2, thrice: 3,
+  thirty: 30, forty: 40, fifty: 50, once: 1, twice: 2, thrice: 3, second: 2, third: 3, fourth: 4, fifth: 5, sixth: 6,
 };
 
 /** The value of a number token, in digits or in words; 0 where it is neither. */

@@ -37,9 +37,11 @@ export function ruleProblems(step: Step, part: PartSource, fabric: Fabric, propo
     if (step.countFrom === 'end' && !(fromBase && part.start === 'bottom')) lower = last - lower;
     if (roundIndex(fabric, lower) > 0 && roundIndex(fabric, lower + 1) > 0) rule.gap = [lower, lower + 1];
     else {
-      const nearest = Math.max(fabric.label[0] ?? 1, Math.min(last - 1, lower));
-      rule.gap = [nearest, nearest + 1];
-      add('gap-missing', 'error', `There is no line of holes between rounds ${lower} and ${lower + 1}: the part ends with round ${last}. The nearest is between ${nearest} and ${nearest + 1}.`);
+      const wanted = lower;
+      const below = [...fabric.label.slice(0, -1)];
+      const at = below.reduce((best, label, index) => (Math.abs(label - wanted) < Math.abs((below[best] ?? 0) - wanted) ? index : best), 0);
+      rule.gap = [fabric.label[at] ?? 1, fabric.label[at + 1] ?? 2];
+      add('gap-missing', 'error', `There is no line of holes between rounds ${lower} and ${lower + 1} on this part, which ends with round ${last}. The nearest is between ${rule.gap[0]} and ${rule.gap[1]}.`);
     }
   } else add('eyes-where', 'warning', `The sentence does not say between which rounds the eyes go. They are put between ${rule.gap[0]} and ${rule.gap[1]} until you say.`);
 

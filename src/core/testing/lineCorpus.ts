@@ -149,6 +149,21 @@ export const lineCorpus: CorpusLine[] = [
   // outgrowths do not count
   ['R8: sc 3, ch 6, sl st in 2nd ch from hook, sc, hdc 3, sc 9', 12, 12, 12],
   ['R8: sc 6, ch 3, sl st in 3rd ch from hook, sc 6', 12, 12, 12],
+  // short hand
+  ['R2: ch1, 2sc in each st, sl st in 1st sc (16)', 8, 16, 8],
+  ['R10: 2sc,dec (x5) [15]', 20, 15, 20],
+  ['R3: ch 1, * sc in 1, inc in next * 8 times, join. (24)', 16, 24, 16],
+  ['Rnd 4: [2dc, dc2inc] 6 times. (24)', 18, 24, 18],
+  ['Rnd 3 - 9 - dc (9)', 9, 9, 9],
+  ['R2: inc (12)', 6, 12, 6],
+  ['R7: sc round', 21, 21, 21],
+  ['R24: dec', 12, 6, 12],
+  ['R11: dec 3x, sc in rest', 20, 17, 20],
+  ['R11: sc 4, (dec) 3 times, sc 4, dec, sc to end.', 21, 17, 21],
+  ['R11: sc 5, inc, sc in remaining sts', 12, 13, 12],
+  ['round 2: two sc in every stitch.', 7, 14, 7],
+  ['round 3: (one sc, two sc in the next stitch) around.', 14, 21, 14],
+  ['round 1: ch 2. 6 sc into the second chain from the hook.', null, 6, 0],
   // endings and odd spellings
   ['R25: dec x 6, sl st, fasten off', 12, 6, 12],
   ['R25: dec x 6. Fasten off, leaving a long tail.', 12, 6, 12],
