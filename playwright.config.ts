@@ -10,7 +10,7 @@ export default defineConfig({
   forbidOnly: Boolean(process.env.CI),
   use: { baseURL: `http://127.0.0.1:${port}`, launchOptions: { executablePath: '/usr/bin/chromium', args }, reducedMotion: 'reduce' },
   projects: [
-    { name: 'phone', use: { ...devices['Desktop Chrome'], channel: undefined, viewport: { width: 390, height: 844 }, hasTouch: true } },
+    { name: 'phone', testIgnore: /wide\.spec\.ts/, use: { ...devices['Desktop Chrome'], channel: undefined, viewport: { width: 390, height: 844 }, hasTouch: true } },
     { name: 'wide', testMatch: /wide\.spec\.ts/, use: { ...devices['Desktop Chrome'], channel: undefined, viewport: { width: 1280, height: 800 } } },
   ],
   webServer: { command: 'node --import tsx server/serve.ts', url: `http://127.0.0.1:${port}/boot.json`, env: { PORT: String(port) }, reuseExistingServer: !process.env.CI },

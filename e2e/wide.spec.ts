@@ -1,8 +1,7 @@
 import { expect, test } from '@playwright/test';
-import { bearHead, bringPattern, expectAccessible } from './helpers';
+import { bearHead, expectAccessible } from './helpers';
 
 test('text, map and answer stand side by side where there is room', async ({ page }) => {
-  test.skip((page.viewportSize()?.width ?? 0) < 1000, 'the wide layout only');
   await page.goto('/');
   await page.getByRole('button', { name: 'Paste a pattern' }).click();
   await page.getByRole('textbox', { name: 'The pattern' }).fill(`${bearHead}\nEyes: 9 mm, between R9 and R10, 6 showing`);
@@ -17,17 +16,4 @@ test('text, map and answer stand side by side where there is room', async ({ pag
   await expect(text).toHaveValue(/between R10 and R11/);
   await page.emulateMedia({ colorScheme: 'dark' });
   await expectAccessible(page);
-});
-
-test('the sheet prints on white', async ({ page }) => {
-  test.skip((page.viewportSize()?.width ?? 0) >= 1000, 'once is enough');
-  await bringPattern(page, bearHead);
-  await page.goto(page.url().replace(/\/0.*$/, '/sheet'));
-  await expect(page.getByRole('article')).toBeVisible();
-  await page.emulateMedia({ media: 'print' });
-  await expect(page.getByRole('tablist')).toBeHidden();
-  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
-  const height = await page.getByRole('article').evaluate((element) => element.getBoundingClientRect().height);
-  const shown = await page.evaluate(() => document.documentElement.scrollHeight);
-  expect(shown).toBeGreaterThanOrEqual(Math.floor(height));
 });

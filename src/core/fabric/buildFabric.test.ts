@@ -45,6 +45,11 @@ test('outgrowths hang from the fabric and do not count', () => {
   expect(fabric.outgrowths[0]?.kinds.filter((kind) => kind !== 'ch')).toEqual(['sl', 'sc', 'hdc', 'hdc', 'hdc']);
 });
 
+test('a colour on a line of its own holds also before a chain on another', () => {
+  const { fabric } = fabricOf('Bib\nin navy\nCh 4\nRow 1: sc in 2nd ch from hook and in each ch across');
+  expect([...fabric.colour].map((at) => fabric.palette[at])).toEqual(['navy', 'navy', 'navy']);
+});
+
 test('UK words name other stitches than US words', () => {
   const kinds = (text: string) => [...fabricOf(text).fabric.kind].map((code) => stitchKinds[code]);
   expect(kinds('Terms: UK\nR1: 3 dc in ring\nR2: tr, htr, dc')).toEqual(['sc', 'sc', 'sc', 'dc', 'hdc', 'sc']);

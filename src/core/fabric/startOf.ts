@@ -37,7 +37,8 @@ export function startOf(items: readonly Item[], row: boolean): Start {
     const oval = items.some((item) => item.type === 'otherSide');
     return oval ? { kind: 'oval', places: places * 2 - 1, items: rest } : { kind: 'row', places, items: rest };
   }
-  if (chains > 3 && chainAt === 0) return row || !anyItem(rest, (item) => item.type === 'group') ? { kind: 'row', places: chains - 1, items: rest } : { kind: 'tube', places: chains, items: rest };
+  const chainFirst = items.findIndex((item) => item.type === 'work' || item.type === 'group') === chainAt;
+  if (chains > 3 && chainFirst) return row || !anyItem(rest, (item) => item.type === 'group') ? { kind: 'row', places: chains - 1, items: rest } : { kind: 'tube', places: chains, items: rest };
   return ring(items.filter((item) => item.type !== 'ring'));
 }
 

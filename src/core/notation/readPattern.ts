@@ -259,7 +259,7 @@ export function readPattern(text: string): Pattern {
     }
     if (bare && isFoundation(read.work.items)) {
       part ??= open('Part', number);
-      foundation = read.work.items;
+      foundation = [...foundation, ...read.work.items];
       lineKinds.push('foundation');
       return;
     }

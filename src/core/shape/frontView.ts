@@ -23,6 +23,7 @@ export function frontPoint(view: MapView, round: number, azimuth: number): { x: 
 /** Draws the near half of a part from its profile, for a small picture. */
 export function frontView(view: MapView): FrontView {
   const { fabric, starts, profile } = view;
+  if (fabric.row[0] === 1) return flatView(view);
   const strokes: number[] = [];
   const colour: number[] = [];
   for (let round = 1; round <= fabric.rounds; round += 1) {
@@ -39,4 +40,21 @@ export function frontView(view: MapView): FrontView {
   }
   const width = 2 * profile.radius.reduce((most, radius) => Math.max(most, radius), 0);
   return { strokes: Float32Array.from(strokes), colour: Uint8Array.from(colour), width, height: Math.max(1, ...profile.z) };
+}
+
+/** A part in rows, laid out. */
+function flatView({ fabric, gauge, profile, start }: MapView): FrontView {
+  const strokes: number[] = [];
+  const height = Math.max(1, ...profile.along);
+  let width = 0;
+  for (let row = 0; row < fabric.rounds; row += 1) {
+    const count = (fabric.offset[row + 1] ?? 0) - (fabric.offset[row] ?? 0);
+    width = Math.max(width, count * gauge.widthMm);
+    const [foot, top] = [row > 0 ? (profile.along[row - 1] ?? 0) : 0, profile.along[row] ?? 0].map((y) => (start === 'top' ? y : height - y));
+    for (let i = 0; i < count; i += 1) {
+      const x = (i + 0.5 - count / 2) * gauge.widthMm;
+      strokes.push(x, foot ?? 0, x, top ?? 0);
+    }
+  }
+  return { strokes: Float32Array.from(strokes), colour: fabric.colour, width, height };
 }

@@ -46,13 +46,15 @@ export function openingMm(fabric: Fabric, gauge: Gauge, round: number): number {
   return (roundCount(fabric, round) * gauge.widthMm) / Math.PI;
 }
 
-/** Width and height of the whole part by its profile, in mm. */
-export function sizeOf(profile: Profile): { widthMm: number; heightMm: number } {
+/** Width and height of the whole part by its profile, in mm; with its fabric, parts in rows are measured flat. */
+export function sizeOf(profile: Profile, fabric?: Fabric): { widthMm: number; heightMm: number } {
+  // A part in rows lies flat: as wide as its longest row.
+  const flat = fabric?.row[0] === 1;
   let width = 0;
   let low = 0;
   let high = 0;
   for (let i = 0; i < profile.radius.length; i += 1) {
-    width = Math.max(width, 2 * (profile.radius[i] ?? 0));
+    width = Math.max(width, (flat ? 2 * Math.PI : 2) * (profile.radius[i] ?? 0));
     low = Math.min(low, profile.z[i] ?? 0);
     high = Math.max(high, profile.z[i] ?? 0);
   }

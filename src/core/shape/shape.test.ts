@@ -41,6 +41,13 @@ describe('profile', () => {
     expect(size.heightMm / size.widthMm).toBeLessThan(1.07);
   });
 
+  test('a part in rows is as wide as its longest row', () => {
+    const bib = fabricOf('Row 1: ch 21, sc in 2nd ch from hook and in each ch across, turn\nRows 2-12: ch 1, sc across, turn');
+    const size = sizeOf(profileOf(bib, gauge), bib);
+    expect(size.widthMm).toBeCloseTo(100, 6);
+    expect(size.heightMm).toBeCloseTo(12 * 4.8, 6);
+  });
+
   test('twice the gauge is twice the size', () => {
     const once = sizeOf(profileOf(disc, gauge));
     const twice = sizeOf(profileOf(disc, { ...gauge, widthMm: 10, heightMm: 9.6 }));

@@ -69,18 +69,26 @@ function analysePart(part: PartSource, pattern: Pattern, gauge: Gauge, lines: re
   const profile = profileOf(fabric, gauge);
   const orientation = { hand: pattern.header.hand, start: part.start, side: part.side };
   const form: PartForm = { part, fabric, starts, profile, gauge, lean, orientation, lines };
-  const eyes = placeEyes(form);
-  const stuffed = !part.steps.some((step) => step.kind === 'stuff' && step.firmness === 'none') && fabric.row[0] !== 1;
+  const flat = fabric.row[0] === 1;
+  const eyes = flat ? null : placeEyes(form);
+  const stuffed = !part.steps.some((step) => step.kind === 'stuff' && step.firmness === 'none') && !flat;
   const said = (kind: string) => part.steps.some((step) => step.kind === kind);
   const sewnOn = !said('close') && (said('sew') || said('pin') || said('cut') || said('nosew'));
   const stops = planStops({ part: part.name, fabric, gauge, eyeRounds: eyes ? [eyes.round] : [], stuffed, sewnOn });
   const front = eyes?.frontAzimuth ?? frontAzimuth(part, fabric, starts, []);
   if (eyes) eyes.problems.push(...audienceProblems(part, pattern.header.audience));
-  const all = [...problems, ...built.problems, ...(eyes?.problems ?? []), ...closingProblems(part, stops), ...stopProblems(part, stops)];
+  const all = [...problems, ...built.problems, ...(flat ? flatEyes(part) : []), ...(eyes?.problems ?? []), ...closingProblems(part, stops), ...stopProblems(part, stops)];
   return {
-    source: part, checks, fabric, starts, profile, form, eyes, stops, size: sizeOf(profile), problems: all,
+    source: part, checks, fabric, starts, profile, form, eyes, stops, size: sizeOf(profile, fabric), problems: all,
     map: { fabric, starts, profile, gauge, lean, front, dir: direction(orientation), start: part.start },
   };
+}
+
+/** Holes are counted around a piece; a part in rows has no around. */
+function flatEyes(part: PartSource): Problem[] {
+  const step = part.steps.findLast((candidate) => candidate.feature === 'eyes');
+  if (!step) return [];
+  return [{ code: 'eyes-on-rows', severity: 'warning', part: part.name, line: step.line, column: step.span.from + 1, message: 'This part is worked in rows. Hoppla places eyes on parts worked in the round; here, count them in by hand.', suggestions: [] }];
 }
 
 /** Pressed eyes on a toy for the smallest: careful makers embroider. */

@@ -21,6 +21,7 @@ function Figure({ value, words }: { value: string; words: string }) {
 export function AnswerCard({ part }: { part: PartAnalysis }) {
   const edits = usePartEdits(part);
   const { eyes } = part;
+  if (part.fabric.row[0] === 1) return <Notice tone="plain">This part is worked in rows and lies flat. Eyes are placed on parts worked in the round.</Notice>;
   if (!eyes) {
     return (
       <View gap="$3">

@@ -30,9 +30,10 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
   const router = useRouter();
   const { wide } = useMedia();
   const { analysis, editor } = useToy();
-  const [view, setView] = useState<ViewKey>(views.some(({ key }) => key === first) ? (first as ViewKey) : 'rounds');
   const part = analysis.parts[index];
-  const toyName = analysis.pattern.header.name ?? 'Toy';
+  // A part with nothing in it yet begins with the writing.
+  const [view, setView] = useState<ViewKey>(views.some(({ key }) => key === first) ? (first as ViewKey) : part && part.checks.length > 0 ? 'rounds' : 'text');
+  const toyName = analysis.pattern.header.name ?? analysis.parts[0]?.source.name ?? 'Toy';
   const back = { name: `Back to ${toyName}`, go: () => router.replace(`/toy/${editor.id}`) };
   const choose = (next: ViewKey) => {
     setView(next);
