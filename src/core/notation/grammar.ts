@@ -574,6 +574,8 @@ class WorkLineParser extends EmbeddedActionsParser {
           if (read.trail) return false;
           const after = this.LA(2);
           // `sc 3 sc`: the number opens the next stitch unless nothing else could take it.
+          // `inc3 x 2`: the glued number is the size, the clause says how often.
+          if (is(this.LA(0), T.Increase, T.Decrease) && endOf(this.LA(0)) === next.startOffset && numberOf(next) === 3) return true;
           if (is(after, T.Increase) && is(this.LA(0), T.Stitch) && endOf(this.LA(0)) === next.startOffset && endOf(next) === after.startOffset) return true;
           return !(is(after, ...stitchCores) && !is(after, T.Chain)) && !is(after, T.Times, T.By) && !(is(after, T.St) && is(this.LA(3), T.Together) && Boolean(read.lead));
         }
