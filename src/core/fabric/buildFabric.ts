@@ -40,6 +40,15 @@ class Growing {
   }
 }
 
+/** The other loops, where the line names them. */
+function swapLoops(text: string, from: number): string {
+  return text.slice(0, from) + text.slice(from).replace(/\b(front|back)\b|\b[FB]LO\b/i, (word) => {
+    const lower = word.toLowerCase();
+    const other = lower === 'front' ? 'back' : lower === 'back' ? 'front' : lower === 'flo' ? 'blo' : 'flo';
+    return word === word.toUpperCase() ? other.toUpperCase() : other;
+  });
+}
+
 /**
  * Builds the stitch graph of one part.
  *
@@ -65,6 +74,7 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
   const start = partStart(part);
   let colour: string | null = part.colour;
   let built = 0;
+  let foldedAt = 0;
 
   for (const source of part.rounds) {
     const index = built;
@@ -78,7 +88,10 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
       only = bits[onto.loops];
     }
     const from = baseIndex >= 0 ? (offset[baseIndex] ?? 0) : 0;
-    const places = baseIndex >= 0 ? (offset[baseIndex + 1] ?? 0) - from : (start?.places ?? Number.POSITIVE_INFINITY);
+    const folded = items.some((item) => item.type === 'layers');
+    const whole = baseIndex >= 0 ? (offset[baseIndex + 1] ?? 0) - from : (start?.places ?? Number.POSITIVE_INFINITY);
+    const places = folded && Number.isFinite(whole) ? Math.floor(whole / 2) : whole;
+    if (folded) foldedAt = index + 1;
     const backwards = row[baseIndex] === 1 && source.row;
     let clash = 0;
     const work = workRound(items, places, {
@@ -121,7 +134,8 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
     if (clash > 0 && onto) {
       problems.push({
         code: 'loops-used', severity: 'error', part: part.name, round: source.number, line: source.line, column: onto.span.from + 1,
-        message: `Round ${source.number} goes into loops that are worked into already (${clash} of them). Check which loops of that round were left free.`, suggestions: [],
+        message: `Round ${source.number} goes into loops that are worked into already (${clash} of them). Check which loops of that round were left free.`,
+        suggestions: onto.loops === 'both' ? [] : [{ title: onto.loops === 'front' ? 'Into the back loops instead' : 'Into the front loops instead', edits: [{ line: source.line, text: swapLoops(source.text, onto.span.from) }] }],
       });
     }
     built += 1;
@@ -139,7 +153,7 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
       start: start?.kind ?? 'ring', rounds: built, offset,
       kind: grown.kind.slice(0, total), colour: grown.colour.slice(0, total), palette,
       parentFirst: grown.parentFirst.slice(0, total), parentCount: grown.parentCount.slice(0, total),
-      into: grown.into.slice(0, total), used: used.slice(0, total), base, row, joined, label, outgrowths,
+      into: grown.into.slice(0, total), used: used.slice(0, total), base, row, joined, label, folded: foldedAt, outgrowths,
     },
     problems,
   };

@@ -19,13 +19,19 @@ export interface RoundCheck {
 
 const nothing = { stitch: () => undefined };
 
-/** Words that were not understood and stand where a stitch should: in a bracket, after a number, or alone. */
-export function unknownStitches(items: readonly Item[]): Extract<Item, { type: 'unknown' }>[] {
+/**
+ * Words that were not understood and stand where a stitch should: in a bracket, after a number, alone in the round, or alone between
+ * commas. Words of a sentence around the work are none.
+ *
+ * @param text the line the items were read from
+ */
+export function unknownStitches(items: readonly Item[], text: string): Extract<Item, { type: 'unknown' }>[] {
   const works = items.some((item) => item.type === 'work' || item.type === 'group');
   return items.flatMap((item, index) => {
-    if (item.type === 'group') return unknownStitches(item.items);
+    if (item.type === 'group') return unknownStitches(item.items, text);
     if (item.type !== 'unknown') return [];
-    const between = index < items.length - 1 && items.slice(index + 1).some((next) => next.type === 'work' || next.type === 'group') && !/\s/.test(item.text);
+    const alone = /[,;:*(]\s*$/.test(text.slice(0, item.span.from)) && /^\s*[,;*)]/.test(text.slice(item.span.to));
+    const between = alone && !/\s/.test(item.text) && items.slice(index + 1).some((next) => next.type === 'work' || next.type === 'group');
     return item.inside || /^\d/.test(item.text) || !works || between ? [item] : [];
   });
 }
@@ -50,7 +56,7 @@ function roundProblems({ part, source, work, below, belowLabel }: Context): Prob
   const place = { part: part.name, round: number, line };
   const column = (source.work.label?.span.to ?? 0) + 1;
   const add = (code: string, severity: Problem['severity'], message: string, at = column) => problems.push({ code, severity, ...place, column: at, message, suggestions: [] });
-  for (const item of unknownStitches(source.work.items)) {
+  for (const item of unknownStitches(source.work.items, source.text)) {
     add('unknown-stitch', 'error', `${name} ${number}: “${item.text}” is no stitch Hoppla knows. Write it another way, or define what it does.`, item.span.from + 1);
   }
   if (source.work.items.length === 0) add('round-empty', 'error', `${name} ${number} says nothing to work. Write its stitches, or take the line out.`);
@@ -112,6 +118,8 @@ export function checkRounds(part: PartSource, terms: Terms): { checks: RoundChec
         belowLabel = base.round;
       }
     }
+    // Folded, each stitch goes through two layers at once.
+    if (items.some((item) => item.type === 'layers') && Number.isFinite(below)) below = Math.floor(below / 2);
     const stated = source.work.total?.value ?? null;
     const options = { terms, colour, sink: nothing };
     let work = workRound(items, below, options);

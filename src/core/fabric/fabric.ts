@@ -48,6 +48,8 @@ export interface Fabric {
   joined: Uint8Array;
   /** the round's number in the maker's own text */
   label: Uint32Array;
+  /** round worked through both layers of the folded piece, from 1; 0 for none. Stitch i of the round below lies on its i-th last. */
+  folded: number;
   outgrowths: Outgrowth[];
 }
 

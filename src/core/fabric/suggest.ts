@@ -35,6 +35,8 @@ function candidates(source: RoundSource, check: RoundCheck): Candidate[] {
     if (from < labelEnd || from === work.total?.span.from) continue;
     if (tokenMatcher(token, T.Num)) {
       const value = Number.parseInt(token.image, 10);
+      // A digit struck twice.
+      if (value > 9) for (const digit of new Set([Math.floor(value / 10), value % 10])) if (digit > 0) found.push({ text: splice(text, from, to, String(digit)), title: `${digit} instead of ${value}`, distance: 2 });
       for (const step of [1, -1, 2, -2, 3, -3, 4, -4, 5, -5, 6, -6, 10, -10]) {
         if (value + step < 1) continue;
         found.push({ text: splice(text, from, to, String(value + step)), title: `${value + step} instead of ${value}`, distance: 1 + Math.abs(step) });
@@ -43,6 +45,8 @@ function candidates(source: RoundSource, check: RoundCheck): Candidate[] {
     const swap = tokenMatcher(token, T.Increase) ? 'dec' : tokenMatcher(token, T.Decrease) ? 'inc' : tokenMatcher(token, T.InvisibleDecrease) ? 'inc' : null;
     if (swap) found.push({ text: splice(text, from, to, swap), title: `${swap} instead of ${token.image}`, distance: 3 });
   }
+  found.push(...closings(text, work));
+  if (work.items.length === 0) found.push({ text: `${text.trimEnd().replace(/:?$/, ':')} sc around`, title: 'plain all around', distance: 1 });
   const left = check.below === null ? 0 : check.below - check.used;
   if (left > 0 && left < 400) {
     // A stitch missed in the writing stands before the total, or at the end.
@@ -53,7 +57,7 @@ function candidates(source: RoundSource, check: RoundCheck): Candidate[] {
       distance: 1 + left / 2,
     });
   }
-  for (const item of unknownStitches(work.items)) {
+  for (const item of unknownStitches(work.items, text)) {
     // `5 sx` and `sx 5`: the number stays where it is.
     const [, before = '', written = '', after = ''] = /^(\d+\s*)?(.*?)(\s*\d+)?$/.exec(item.text) ?? [];
     for (const word of ['sc', 'inc', 'dec', 'hdc', 'dc', 'sl st']) {
@@ -61,6 +65,20 @@ function candidates(source: RoundSource, check: RoundCheck): Candidate[] {
     }
   }
   return found;
+}
+
+/** A bracket that is never closed: closed before the count, before the total, or at the end. */
+function closings(text: string, work: RoundSource['work']): Candidate[] {
+  const [open] = work.brackets;
+  if (!open) return [];
+  const sign = text.charAt(open.from);
+  const partner: Record<string, string> = { '(': ')', '[': ']', '{': '}' };
+  const close = partner[sign];
+  if (!close) return [{ text: splice(text, open.from, open.to, ''), title: `without the “${sign}”`, distance: 1 }];
+  const places = [...text.matchAll(/\s*(?:[x×]\s*\d|\d+\s*(?:times|x)|around|repeat)/gi)].map((found) => found.index).filter((at) => at > open.to);
+  if (work.total) places.push(text.slice(0, work.total.span.from).replace(/[\s([{=<-]*$/, '').length);
+  places.push(text.trimEnd().length);
+  return places.map((at, index) => ({ text: splice(text, at, at, close), title: `“${close}” ${index === places.length - 1 ? 'at the end' : 'after what is repeated'}`, distance: 1 + index / 10 }));
 }
 
 /** Letters in which two short words differ, place by place. */
@@ -112,10 +130,11 @@ function search(part: PartSource, terms: Terms, source: RoundSource, check: Roun
     const changed: PartSource = { ...part, rounds: part.rounds.map((round) => (round.line === source.line ? { ...round, text: candidate.text, work } : round)) };
     const result = checkRounds(changed, terms);
     const still = errors(result.problems);
+    if (work.brackets.length >= source.work.brackets.length && source.work.brackets.length > 0) continue;
     if (still.some((problem) => problem.round !== undefined && own.has(problem.round) && problem.line === source.line)) continue;
     // Later rounds may be left a little worse only where a maker would do the same: a stitch left over, worked plain.
     const plain = candidate.title.includes('left over plain');
-    if (still.length >= before && !plain) continue;
+    if (still.length >= before && !plain && source.work.brackets.length === 0) continue;
     scored.push({ candidate, after: still.length, plain });
   }
   scored.sort((a, b) => a.after - b.after || a.candidate.distance - b.candidate.distance);

@@ -580,7 +580,7 @@ class WorkLineParser extends EmbeddedActionsParser {
           return !(is(after, ...stitchCores) && !is(after, T.Chain)) && !is(after, T.Times, T.By) && !(is(after, T.St) && is(this.LA(3), T.Together) && Boolean(read.lead));
         }
         // `sc next 2 sts together`
-        if (is(next, T.Next, T.St)) return !read.tog && this.togetherAhead();
+        if (is(next, T.Next, T.St, T.Article)) return !read.tog && this.togetherAhead();
         return is(next, T.Together) && Boolean(read.trail);
       },
       DEF: () => {
@@ -617,13 +617,14 @@ class WorkLineParser extends EmbeddedActionsParser {
     this.ACTION(() => {
       const item = workItem(read, place, clause, spanOf(first, this.LA(0)));
       const [colour] = inColour;
+      if (place?.tokens.some((token) => is(token, T.BothLayers))) items.push({ type: 'layers', span: item.span });
       if (colour?.type === 'colour') item.colour = colour.name;
       items.push(item);
     });
   });
 
   private togetherAhead(): boolean {
-    return [2, 3, 4].some((i) => is(this.LA(i), T.Together) && ![1, 2, 3].slice(0, i - 1).some((j) => is(this.LA(j), T.Comma, ...stitchCores)));
+    return [2, 3, 4, 5].some((i) => is(this.LA(i), T.Together) && ![1, 2, 3, 4].slice(0, i - 1).some((j) => is(this.LA(j), T.Comma, ...stitchCores)));
   }
 
   /** Words that say where a stitch goes: `in each of the next 5 sts`, `in 2nd ch from hook`, `in the ring`. */
@@ -798,12 +799,14 @@ function workItem(
   }
   if (!targeted) {
     const within = value(placeNumber);
+    // Along a folded edge a stitch without a number goes all the way.
+    if (has(T.BothLayers) && n === undefined && within === undefined) return { ...item, extent: place?.extent ?? { kind: 'around' } };
     item.extent = extentOf(n ?? within);
     if (clause && clause.extent.kind === 'count' && n !== undefined && n > 1) item.extent = count(n * clause.extent.n);
     return item;
   }
   const m = value(placeNumber);
-  const wide = place?.extent ?? ((each || (has(T.Remain) && !has(T.Next))) && m === undefined ? ({ kind: 'around' } as Extent) : undefined);
+  const wide = place?.extent ?? ((each || has(T.BothLayers) || (has(T.Remain) && !has(T.Next))) && m === undefined ? ({ kind: 'around' } as Extent) : undefined);
   if (n === undefined) {
     item.extent = wide ?? extentOf(m);
     if (clause?.extent.kind === 'count' && m !== undefined) item.extent = count(m * clause.extent.n);

@@ -78,8 +78,9 @@ interface LineRead {
 const lineCache = new Map<string, LineRead>();
 const cacheLimit = 6000;
 
-/** Puts spaces for a leading bullet, so that columns stay as they were. */
-function withoutBullet(line: string): string {
+/** Puts spaces for a leading bullet and for what a web page leaves behind, so that columns stay as they were. */
+function withoutBullet(raw: string): string {
+  const line = raw.replace(/<\/?[a-z][^<>]{0,80}>|&[a-z]{2,6};|&#\d{1,5};/gi, (junk) => ' '.repeat(junk.length));
   return line.replace(/^(\s*)([•·▪◦‣>]|[-–—*](?=\s+\S)(?!.*\*))/, (_, space: string, sign: string) => space + ' '.repeat(sign.length));
 }
 
@@ -196,7 +197,7 @@ export function readPattern(text: string): Pattern {
     foundation = [];
     owner.lastLine = index + 1;
     for (const [word, column] of wordsUsed(read.work.items)) {
-      if (!places.has(word)) places.set(word as StitchWord, { line: index + 1, column: column + 1 });
+      if (!places.has(word)) places.set(word as StitchWord, { line: index + 1, column: column + 1, text: lines[index] ?? '' });
     }
     saysMiss ||= read.saysMiss;
   };

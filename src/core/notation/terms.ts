@@ -38,7 +38,12 @@ export function wordsUsed(items: readonly Item[], found: Map<StitchWord, number>
 }
 
 /** First place of each telling word: line and column from 1. */
-export type WordPlaces = Map<StitchWord, { line: number; column: number }>;
+export type WordPlaces = Map<StitchWord, { line: number; column: number; text: string }>;
+
+/** The words that exist in UK terms only, by their US names. */
+function asUs(line: string): string {
+  return line.replace(/\bhtr\b/gi, 'hdc').replace(/\bttr\b/gi, 'dtr').replace(/\bhalf treble\b/gi, 'half double').replace(/\btriple treble\b/gi, 'double treble');
+}
 
 /**
  * Decides between US and UK terms.
@@ -55,7 +60,7 @@ export function findTerms(declared: Terms | null, places: WordPlaces, saysMiss: 
     problems.push({
       code: 'terms-mixed', severity: 'error', line: other?.line, column: other?.column,
       message: `This text mixes US and UK words: a US word in line ${us.line}, a UK word in line ${other?.line}. Say which one holds and change the other.`,
-      suggestions: [],
+      suggestions: other?.text ? [{ title: 'Take the UK word as its US one', edits: [{ line: other.line, text: asUs(other.text) }] }] : [],
     });
     return { terms: { value: declared ?? 'us', source: declared ? 'declared' : 'assumed' }, problems };
   }

@@ -107,7 +107,7 @@ const Over = keyword('Over', 'over|along|under|of|through|thru|at', [Prep]);
 const With = keyword('With', 'with|using');
 const And = keyword('And', 'and|then');
 const Article = keyword('Article', 'the|a|an|your|this|these|of');
-const Work = keyword('Work', 'work|working|crochet|place|put|do|continue|start|starting|begin|previous|prev|evenly|just|also|more|st\\s+st', [Filler]);
+const Work = keyword('Work', 'work|working|crochet|place|put|do|continue|start|starting|begin|previous|prev|evenly|just|also|half|edge|piece|flat|st\\s+st', [Filler]);
 const NumberWord = keyword(
   'NumberWord',
   'two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty',

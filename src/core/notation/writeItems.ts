@@ -67,7 +67,7 @@ export function writeItems(items: readonly Item[], from: Terms, to: Terms = from
       case 'loops': return item.loops === 'front' ? 'FLO' : 'BLO';
       case 'base': return `into the ${item.loops} loops of R${item.round}`;
       case 'otherSide': return 'other side';
-      case 'layers': return 'both layers';
+      case 'layers': return 'through both layers';
       case 'leave': return `leave ${item.n} unworked`;
       case 'repeatRounds': return `repeat rounds ${item.first} to ${item.last} ${item.times} times`;
       case 'unknown': return item.text;
