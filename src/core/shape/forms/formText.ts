@@ -1,0 +1,83 @@
+import { evenRound } from '../../fabric/evenRound';
+import { stitchWord, type Terms } from '../../notation/terms';
+import type { Gauge } from '../gauge';
+import { countsAlong } from './meridian';
+import { ball, cone, disc, ear, egg, leg, tube } from './outlines';
+
+export type FormKind = 'ball' | 'egg' | 'tube' | 'cone' | 'circle' | 'oval' | 'ear' | 'leg';
+
+export interface Form {
+  kind: FormKind;
+  widthMm: number;
+  /** taken where the form has a height of its own */
+  heightMm: number;
+}
+
+/** Forms by name, with what a maker would begin with, in mm. */
+export const forms: Readonly<Record<FormKind, { name: string; width: number; height: number | null; flat: boolean }>> = {
+  ball: { name: 'Ball', width: 70, height: null, flat: false },
+  egg: { name: 'Egg', width: 65, height: 90, flat: false },
+  tube: { name: 'Tube with a round end', width: 30, height: 80, flat: false },
+  cone: { name: 'Cone', width: 40, height: 50, flat: false },
+  circle: { name: 'Flat circle', width: 50, height: null, flat: true },
+  oval: { name: 'Oval', width: 40, height: 70, flat: true },
+  ear: { name: 'Ear', width: 35, height: 35, flat: true },
+  leg: { name: 'Leg with foot', width: 40, height: 70, flat: false },
+};
+
+/** The counts of every round of a form; for an oval see `formText`, its rounds go around a chain. */
+export function formCounts({ kind, widthMm, heightMm }: Form, gauge: Gauge): number[] {
+  switch (kind) {
+    case 'ball': return countsAlong(ball(widthMm), gauge, true);
+    case 'egg': return countsAlong(egg(widthMm, heightMm), gauge, true);
+    case 'tube': return countsAlong(tube(widthMm, heightMm), gauge, false);
+    case 'cone': return countsAlong(cone(widthMm, heightMm), gauge, false);
+    case 'circle': return countsAlong(disc(widthMm), gauge, false);
+    case 'ear': return countsAlong(ear(widthMm, heightMm), gauge, false);
+    case 'leg': return countsAlong(leg(widthMm, heightMm), gauge, false);
+    case 'oval': return [];
+  }
+}
+
+/** Rounds from their counts: a ring, then each round evenly from the one below, every other one staggered. */
+export function roundsFromCounts(counts: readonly number[]): string[] {
+  const lines: { from: number; to: number; body: string; count: number }[] = [];
+  counts.forEach((count, index) => {
+    const round = index + 1;
+    const before = counts[index - 1];
+    const body = before === undefined ? `${count} sc in magic ring` : (evenRound(before, count, round % 2 === 1) ?? 'sc around');
+    const last = lines.at(-1);
+    if (last && last.body === body && body === 'sc around') last.to = round;
+    else lines.push({ from: round, to: round, body, count });
+  });
+  return lines.map(({ from, to, body, count }) => `${from === to ? `R${from}` : `R${from}-R${to}`}: ${body} [${count}]`);
+}
+
+/** An oval grows by six a round, three at each end of its chain. */
+function ovalLines({ widthMm, heightMm }: Form, gauge: Gauge): string[] {
+  const [narrow, long] = [Math.min(widthMm, heightMm), Math.max(widthMm, heightMm)];
+  const rounds = Math.max(1, Math.round(narrow / 2 / gauge.heightMm));
+  const straight = Math.max(1, Math.round((long - narrow) / gauge.widthMm));
+  const side = straight === 1 ? 'sc' : `sc ${straight}`;
+  const lines = [`R1: ch ${straight + 3}, sc in 2nd ch from hook, sc in next ${straight} ch, 3 sc in last ch, other side: sc in next ${straight} ch, 2 sc in last ch [${2 * straight + 6}]`];
+  for (let round = 2; round <= rounds; round += 1) {
+    const plain = round - 2;
+    const grow = (times: number) => (plain === 0 ? (times === 1 ? 'inc' : `inc ${times}`) : times === 1 ? `sc ${plain}, inc` : `(sc ${plain}, inc) x ${times}`);
+    lines.push(`R${round}: ${grow(1)}, ${side}, ${grow(3)}, ${side}, ${grow(2)} [${2 * straight + 6 * round}]`);
+  }
+  return lines;
+}
+
+/**
+ * A part's text for a form: heading, rounds that follow from the form and the gauge, and whether it is stuffed. To be edited like any
+ * other text.
+ *
+ * @param name what the part is called
+ */
+export function formText(form: Form, name: string, gauge: Gauge, terms: Terms): string {
+  const lines = form.kind === 'oval' ? ovalLines(form, gauge) : roundsFromCounts(formCounts(form, gauge));
+  const word = stitchWord('sc', terms);
+  const rounds = terms === 'us' ? lines : lines.map((line) => line.replace(/\bsc\b/g, word));
+  const ending = forms[form.kind].flat ? 'Do not stuff.' : form.kind === 'ball' || form.kind === 'egg' ? 'Stuff firmly. Close the hole.' : 'Stuff.';
+  return [`## ${name}`, ...rounds, ending, ''].join('\n');
+}
