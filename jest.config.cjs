@@ -17,7 +17,7 @@ module.exports = {
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/{data,ui,features}/**/*.test.{ts,tsx}'],
       transformIgnorePatterns: ['/node_modules/(?!((jest-)?react-native.*|@react-native.*|@react-native/.*|expo.*|@expo.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|@?chevrotain|lodash-es|@tamagui/.*|lucide-react-native)/)'],
-      moduleNameMapper: { ...chevrotain, '\\.txt$': '<rootDir>/demo/textFile.cjs' },
+      moduleNameMapper: { ...chevrotain, '\\.(txt|md)$': '<rootDir>/demo/textFile.cjs' },
     },
   ],
 };

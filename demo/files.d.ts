@@ -3,3 +3,8 @@ declare module '*.txt' {
   const asset: number;
   export default asset;
 }
+
+declare module '*.md' {
+  const asset: number;
+  export default asset;
+}

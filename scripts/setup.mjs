@@ -57,7 +57,7 @@ function filesBelow(folder) {
 
 /** Builds the app when anything it is made of changed. */
 export function build() {
-  const sources = ['app', 'src', 'demo', 'public'].flatMap((folder) => filesBelow(join(root, folder))).filter((file) => !/\.test\.tsx?$/.test(file));
+  const sources = ['app', 'src', 'demo', 'docs', 'public'].flatMap((folder) => filesBelow(join(root, folder))).filter((file) => !/\.test\.tsx?$|\.png$/.test(file));
   const configs = ['app.json', 'babel.config.cjs', 'metro.config.cjs', 'package-lock.json', 'tsconfig.json'].map((file) => join(root, file));
   const wanted = hashOf(...[...sources, ...configs].flatMap((file) => [file.slice(root.length), readFileSync(file)]));
   const page = join(root, 'dist', 'index.html');

@@ -5,6 +5,7 @@ import type { PartSource, RoundSource } from '../notation/readPattern';
 import { T, tokenise } from '../notation/tokens';
 import type { Terms } from '../notation/terms';
 import { tokenMatcher } from 'chevrotain';
+import { renumberFrom } from './renumberFrom';
 import { checkRounds, unknownStitches, type RoundCheck } from './checkRounds';
 
 interface Candidate {
@@ -148,26 +149,8 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Gives a round that repeats a number the next one, and moves all that follow. */
 function renumber(part: PartSource, index: number): Suggestion[] {
-  let next = (part.rounds[index - 1]?.number ?? 0) + 1;
-  const edits = new Map<number, string>();
-  const start = next;
-  const done = new Set<number>();
-  for (const source of part.rounds.slice(index)) {
-    const label = source.work.label;
-    if (!label || done.has(source.line)) { if (!label) next += 1; continue; }
-    done.add(source.line);
-    const size = label.last - label.first;
-    const numbers = [...source.text.slice(0, label.span.to).matchAll(/\d+/g)];
-    let text = source.text;
-    const values = [next + size, next];
-    for (const found of numbers.slice(0, 2).reverse()) {
-      const value = numbers.length === 1 ? next : values.shift();
-      text = splice(text, found.index, found.index + found[0].length, String(value));
-    }
-    edits.set(source.line, text);
-    next += size + 1;
-  }
-  return [{ title: `Number it ${start}, and those after it on from there`, edits: [...edits].map(([line, text]) => ({ line, text })) }];
+  const start = (part.rounds[index - 1]?.number ?? 0) + 1;
+  return [{ title: `Number it ${start}, and those after it on from there`, edits: renumberFrom(part, index) }];
 }
 
 /** Puts a plain round where one is missing. */

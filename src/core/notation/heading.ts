@@ -36,7 +36,7 @@ export function readHeading(line: string): Heading | null {
     }
   }
   let colour: string | undefined;
-  const inColour = /[,(–—-]?\s*\(?\s*(?:in|with|using|colou?r)\s+(?:colou?r\s+|yarn\s+)?([a-z][a-z ]{0,24}?)\)?\s*:?$/i.exec(text);
+  const inColour = /[,(–—-]?\s*\(?\s*(?:in|colou?r|(?:with|using)(?=\s+(?:(?:colou?r|yarn)\s|[a-z]\b|[a-z]+\s+yarn)))\s+(?:colou?r\s+|yarn\s+)?([a-z][a-z ]{0,24}?)\)?\s*:?$/i.exec(text);
   if (inColour?.[1] && inColour.index > 0 && !/\b(rounds?|rows?|terms|pieces?|parts?|one)\b/i.test(inColour[1])) {
     colour = inColour[1].trim();
     text = text.slice(0, inColour.index).trim();

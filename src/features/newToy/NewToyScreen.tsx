@@ -39,6 +39,7 @@ export function NewToyScreen() {
       foot={<Press tone="primary" label="Put it on the shelf" disabled={!text.trim()} onPress={() => void keep()} />}
     >
       <Field label="The pattern" multiline value={text} onChange={setText} placeholder={'Head\nR1: 6 sc in magic ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]'} />
+      <Press tone="quiet" role="link" label="What can be read?" onPress={() => router.push('/notation')} />
       {failed ? <Notice tone="wrong" live>The browser would not save the toy. Your text is still here: try again, or copy it somewhere safe.</Notice> : null}
       {settled.trim() ? (
         <View gap="$3">

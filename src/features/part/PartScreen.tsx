@@ -48,7 +48,7 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
         <View {...fill} flexDirection="row">
           <View {...fill} borderRightWidth={1} borderColor="$line">
             <View {...fill} padding="$3"><TextPanel /></View>
-            <View {...fill} borderTopWidth={1} borderColor="$line"><Scroll label="Rounds">{part ? <RoundsPanel part={part} /> : missing}</Scroll></View>
+            <View {...fill} borderTopWidth={1} borderColor="$line"><Scroll label="Rounds">{part ? <RoundsPanel part={part} index={index} /> : missing}</Scroll></View>
           </View>
           <View {...fill} flexGrow={1.2}>{part && part.fabric.rounds > 0 ? <MapPanel part={part} /> : <View {...fill} backgroundColor="$mat" />}</View>
           <View {...fill}>
@@ -72,9 +72,9 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
     <View {...fill}>
       <Page title={part?.source.name ?? 'Part'} aside={<SaveLine name={toyName} />} back={back} actions={<UndoButtons />} scrolls={false}>
         <SaveTrouble />
-        {view === 'text' ? <View {...fill} padding="$3"><TextPanel /></View> : null}
+        {view === 'text' ? <View {...fill} padding="$3"><TextPanel onLook={() => choose('rounds')} /></View> : null}
         {view !== 'text' && !part ? missing : null}
-        {view === 'rounds' && part ? <Scroll label="Rounds"><RoundsPanel part={part} /></Scroll> : null}
+        {view === 'rounds' && part ? <Scroll label="Rounds"><RoundsPanel part={part} index={index} /></Scroll> : null}
         {view === 'stops' && part ? <Scroll label="Stops"><StopsPanel part={part} /></Scroll> : null}
         {view === 'map' && part ? (
           part.fabric.rounds > 0

@@ -1,50 +1,76 @@
 import { View } from '@tamagui/core';
+import { useState } from 'react';
+import { stitchWord } from '../../core/notation/terms';
+import { deleteRound, duplicateRound, insertRound, moveRound, roundCards, setRound, type RoundCard } from '../../core/toy/editRounds';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
 import { Notice } from '../../ui/Notice';
 import { Empty } from '../../ui/Page';
-import { Body, Quiet } from '../../ui/text';
+import { Press } from '../../ui/Press';
+import { AddRound } from './AddRound';
 import { Problems } from './Problems';
+import { RoundCardRow } from './RoundCardRow';
 import { usePartEdits } from './usePartEdits';
 
-/** Every round as read, with its count, and a plain message where the count does not follow. */
-export function RoundsPanel({ part }: { part: PartAnalysis }) {
-  const { analysis } = useToy();
+/** Every round as a card: read, counted, and to be changed with the thumb. The text says the same. */
+export function RoundsPanel({ part, index }: { part: PartAnalysis; index: number }) {
+  const { analysis, editor, text } = useToy();
   const edits = usePartEdits(part);
+  const [open, setOpen] = useState<number | null>(null);
+  const [adding, setAdding] = useState<number | 'end' | null>(null);
   const { source, checks } = part;
-  const notes = analysis.pattern.notes;
-  const about = part.problems.filter((problem) => problem.round === undefined);
-  const general = analysis.pattern.problems;
+  const cards = roundCards(source);
+  const { notes, problems: general, terms } = analysis.pattern;
+  const about = part.problems.filter((problem) => problem.round === undefined && !part.eyes?.problems.includes(problem));
+  const others = analysis.problems.filter((problem) => (problem.code === 'colour-undefined' || problem.code.startsWith('part-')) && problem.part === source.name);
   const stops = new Set(part.stops.stops.map((stop) => stop.after));
+  const word = stitchWord('sc', terms.value);
+  const ring = checks[0]?.worked ?? 6;
+
+  const act = (card: RoundCard, kind: 'below' | 'duplicate' | 'up' | 'down' | 'delete') => {
+    if (kind === 'below') { setAdding(card.line); return; }
+    setOpen(null);
+    if (kind === 'duplicate') editor.step(duplicateRound(text, index, card));
+    else if (kind === 'delete') editor.step(deleteRound(text, index, card));
+    else editor.step(moveRound(text, index, source, card, kind === 'up' ? -1 : 1));
+  };
+  const add = (after: RoundCard | null) => (body: string, count?: number) => {
+    editor.step(insertRound(text, index, source, after, body, count));
+    setAdding(null);
+    setOpen(null);
+  };
+  const composer = (after: RoundCard | null) => {
+    const below = after ? (checks[after.index + after.last - after.first]?.worked ?? 0) : 0;
+    return <AddRound key={`${after?.line}-${below}`} below={below} ring={ring} last={after?.body ?? null} word={word} onAdd={add(after)} onLeave={() => setAdding(null)} />;
+  };
+
   return (
     <View gap="$3">
       <Problems problems={general} onApply={edits.apply} showLine />
-      {checks.length === 0 ? <Empty>No rounds yet. Write the first one in the text, for example: R1: 6 sc in magic ring [6]</Empty> : null}
+      {cards.length === 0 && adding === null ? <Empty>No rounds yet. Add the first one here, or write it in the text.</Empty> : null}
       <View render="ol" margin={0} padding={0} aria-label={`Rounds of ${source.name}`}>
-        {source.rounds.map((round, index) => {
-          const check = checks[index];
-          const mine = part.problems.filter((problem) => problem.round === round.number && problem.line === round.line);
-          const repeated = source.rounds[index - 1]?.line === round.line;
-          const { label, total } = round.work;
-          // The stated total stands beside the count, not in the words.
-          const body = (total ? round.text.slice(label?.span.to ?? 0, total.span.from).replace(/[\s([{=<-]*(?:total:?)?\s*$/i, '') : round.text.slice(label?.span.to ?? 0)).trim();
-          return (
-            <View render="li" key={`${round.number}-${index}`} style={{ listStyleType: 'none' }} borderBottomWidth={1} borderColor="$line" paddingVertical="$2" gap="$2">
-              <View flexDirection="row" gap="$3" alignItems="baseline">
-                <Body width={48} fontWeight="700">{round.row ? 'Row ' : 'R'}{round.number}</Body>
-                <Body flexGrow={1} flexShrink={1} flexBasis={0} color={repeated ? '$quiet' : '$color'}>{repeated ? 'the same' : body}</Body>
-                <View alignItems="flex-end">
-                  <Body fontWeight="700" color={check?.ok === false ? '$danger' : '$color'}>{check?.worked ?? 0}</Body>
-                  {check && check.stated !== null && check.stated !== check.worked ? <Quiet color="$danger">says {check.stated}</Quiet> : null}
-                </View>
-              </View>
-              {stops.has(round.number) ? <Quiet>Stop after this round</Quiet> : null}
-              {mine.length > 0 ? <Problems problems={mine} onApply={edits.apply} /> : null}
-            </View>
-          );
+        {cards.map((card, at) => {
+          const own = checks.slice(card.index, card.index + card.last - card.first + 1);
+          return [
+            <RoundCardRow
+              key={`${at}-${card.line}`}
+              card={card}
+              checks={own}
+              problems={part.problems.filter((problem) => problem.line === card.line && problem.round !== undefined)}
+              stopAfter={own.some(({ round }) => stops.has(round))}
+              open={open === card.line}
+              edges={{ first: at === 0, last: at === cards.length - 1 }}
+              onToggle={() => { setOpen(open === card.line ? null : card.line); setAdding(null); }}
+              onApply={edits.apply}
+              onWrite={(body) => { editor.step(setRound(text, card, body)); setOpen(null); }}
+              onAct={(kind) => act(card, kind)}
+            />,
+            adding === card.line ? <View render="li" key={`add-${card.line}`} style={{ listStyleType: 'none' }} paddingVertical="$3">{composer(card)}</View> : null,
+          ];
         })}
       </View>
-      <Problems problems={about.filter((problem) => !part.eyes?.problems.includes(problem))} onApply={edits.apply} showLine />
+      {adding === 'end' ? composer(cards.at(-1) ?? null) : <Press tone={cards.length === 0 ? 'primary' : 'plain'} label="Add a round" onPress={() => { setAdding('end'); setOpen(null); }} />}
+      <Problems problems={[...others, ...about]} onApply={edits.apply} showLine />
       {notes.length > 0 ? (
         <Notice tone="plain">Kept as notes, not counted: {notes.map((note) => `line ${note.line}, “${note.text}”`).join('; ')}</Notice>
       ) : null}

@@ -1,8 +1,64 @@
+import { useTheme, View } from '@tamagui/core';
+import { Text as Words, TextInput, View as Box } from 'react-native';
+import type { Problem } from '../../core/notation/problem';
 import { useToy } from '../../data/useToy';
-import { Field } from '../../ui/Field';
+import { Press } from '../../ui/Press';
+import { Scroll } from '../../ui/Scroll';
 
-/** The pattern as the maker writes it. Everything else follows from it. */
-export function TextPanel() {
-  const { editor, text } = useToy();
-  return <Field label="Pattern text" hideLabel multiline value={text} onChange={editor.setText} placeholder={'Head\nR1: 6 sc in magic ring [6]\nR2: inc x 6 [12]'} />;
+const type = { fontFamily: 'AtkinsonHyperlegibleNext_400Regular', fontSize: 17, lineHeight: 26 } as const;
+const gutter = 34;
+
+/** The pattern as the maker writes it, with what is wrong marked where it stands. Everything else follows from it. */
+export function TextPanel({ onLook }: { onLook?: () => void }) {
+  const { editor, text, analysis } = useToy();
+  const theme = useTheme();
+  const marked = new Map<number, Problem>();
+  // The marks follow a moment after the typing; a line that changed since is left unmarked until then.
+  if (analysis.text === text) {
+    for (const problem of analysis.problems) {
+      if (problem.line && problem.severity !== 'info' && !(marked.get(problem.line)?.severity === 'error')) marked.set(problem.line, problem);
+    }
+  }
+  const lines = text.split('\n');
+  return (
+    <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={220} gap="$2">
+      <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0} borderWidth={1} borderColor="$edge" borderRadius="$2" overflow="hidden" backgroundColor="$sheet">
+        <Scroll label="The text" bare>
+          <Box style={{ position: 'relative', minHeight: '100%' }}>
+            <Box aria-hidden style={{ paddingVertical: 12 }}>
+              {lines.map((line, index) => {
+                const problem = marked.get(index + 1);
+                const colour = problem?.severity === 'error' ? theme.danger.val : '#FF7A1A';
+                const at = Math.max(0, Math.min((problem?.column ?? 1) - 1, line.length - 1));
+                return (
+                  <Box key={index} style={{ paddingLeft: gutter, paddingRight: 12, borderLeftWidth: 4, borderLeftColor: problem ? colour : 'transparent' }}>
+                    {problem ? <Words style={{ ...type, position: 'absolute', left: 10, color: theme.color.val, fontFamily: 'AtkinsonHyperlegibleNext_700Bold' }}>!</Words> : null}
+                    <Words style={{ ...type, color: 'transparent' }}>
+                      {problem ? line.slice(0, at) : line || ' '}
+                      {problem ? <Words style={{ textDecorationLine: 'underline', textDecorationStyle: 'wavy', textDecorationColor: colour } as object}>{line.slice(at) || ' '}</Words> : null}
+                    </Words>
+                  </Box>
+                );
+              })}
+            </Box>
+            <TextInput
+              aria-label="Pattern text"
+              value={text}
+              onChangeText={editor.setText}
+              multiline
+              placeholder={'Head\nR1: 6 sc in magic ring [6]\nR2: inc x 6 [12]'}
+              placeholderTextColor={theme.quiet.val}
+              spellCheck={false}
+              autoCorrect={false}
+              style={{
+                ...type, position: 'absolute', top: 0, left: 4, right: 0, bottom: 0, paddingLeft: gutter, paddingRight: 12, paddingVertical: 12,
+                color: theme.color.val, backgroundColor: 'transparent', textAlignVertical: 'top', overflow: 'hidden',
+              }}
+            />
+          </Box>
+        </Scroll>
+      </View>
+      {marked.size > 0 && onLook ? <Press label={marked.size === 1 ? 'One line needs a look' : `${marked.size} lines need a look`} onPress={onLook} /> : null}
+    </View>
+  );
 }

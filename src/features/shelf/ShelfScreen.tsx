@@ -55,8 +55,9 @@ export function ShelfScreen() {
     <View gap="$2">
       <Press tone="primary" label="Paste a pattern" onPress={() => router.push('/new')} />
       <View flexDirection="row" gap="$2">
-        <Press grow label="Start blank" name="Start a blank part" onPress={() => void blank()} />
-        <Press grow label="Open a file" onPress={() => void importFile()} />
+        <Press grow label="A shape" name="Start from a shape" onPress={() => router.push('/shape')} />
+        <Press grow label="Blank" name="Start a blank part" onPress={() => void blank()} />
+        <Press grow label="A file" name="Open a file" onPress={() => void importFile()} />
       </View>
     </View>
   );

@@ -47,7 +47,10 @@ export function ToyScreen() {
             );
           })}
         </View>
-        <Press label="Add a part" onPress={addPart} />
+        <View flexDirection="row" gap="$2">
+          <Press grow label="Add a part" onPress={addPart} />
+          <Press grow label="Add a shape" onPress={() => router.push(`/toy/${editor.id}/shape`)} />
+        </View>
       </Page>
       <ToyTabs chosen="parts" />
     </View>

@@ -1,0 +1,1 @@
+export { NotationScreen as default } from '../src/features/notation/NotationScreen';

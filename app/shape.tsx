@@ -1,0 +1,1 @@
+export { NewShapeScreen as default } from '../src/features/shape/NewShapeScreen';

@@ -1,0 +1,1 @@
+export { PartShapeScreen as default } from '../../../src/features/shape/PartShapeScreen';

@@ -1,0 +1,88 @@
+import { expect, test } from '@playwright/test';
+import { bearHead, bringPattern, expectAccessible, saved } from './helpers';
+
+test('a part is composed by thumb alone: ring, increase, plain, decrease', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Start a blank part' }).click();
+  await page.getByRole('link', { name: 'Open Head' }).click();
+  await page.getByRole('tab', { name: 'Rounds' }).click();
+  const add = () => page.getByRole('button', { name: 'Add a round' }).click();
+  const put = () => page.getByRole('button', { name: 'Add it' }).click();
+  await add();
+  await page.getByRole('button', { name: 'One more' }).click();
+  await put();
+  await expect(page.getByRole('button', { name: 'R1: 7 sc in magic ring, 7 stitches' })).toBeVisible();
+  await add();
+  await page.getByRole('radio', { name: 'Increase' }).click();
+  await put();
+  await add();
+  await page.getByRole('radio', { name: 'Increase' }).click();
+  await page.getByRole('button', { name: 'One fewer' }).click();
+  await expect(page.getByText('[20]')).toBeVisible();
+  await page.getByRole('button', { name: 'One more' }).click();
+  await expectAccessible(page);
+  await put();
+  await add();
+  await put();
+  await add();
+  await page.getByRole('radio', { name: 'Decrease' }).click();
+  await put();
+  await expect(page.getByRole('button', { name: /^R5: \(sc, dec\) x 7, 14 stitches$/ })).toBeVisible();
+  await expect(page.getByText('every round adds up')).toBeVisible();
+  await saved(page);
+  await page.getByRole('tab', { name: 'Text' }).click();
+  await expect(page.getByRole('textbox', { name: 'Pattern text' })).toHaveValue(/R1: 7 sc in magic ring \[7\]\nR2: inc around \[14\]\nR3: \(sc, inc\) x 7 \[21\]\nR4: sc around \[21\]\nR5: \(sc, dec\) x 7 \[14\]/);
+});
+
+test('cards are changed, duplicated, moved and deleted, and the text follows', async ({ page }) => {
+  await bringPattern(page, bearHead);
+  const card = (name: RegExp) => page.getByRole('button', { name });
+  await card(/^R6–13/).click();
+  await page.getByRole('button', { name: 'Duplicate' }).click();
+  await expect(card(/^R14–21: Sc in each st around, 35/)).toBeVisible();
+  await card(/^R14–21/).click();
+  await page.getByRole('button', { name: 'Delete' }).click();
+  await expect(card(/^R14: \(sc in next 3 sts, sc2tog\) 7 times, 28/)).toBeVisible();
+  await card(/^R5:/).click();
+  await page.getByRole('button', { name: 'Change' }).click();
+  await page.getByRole('textbox', { name: 'What R5 says' }).fill('(3 sc, inc) x 6');
+  await page.getByRole('button', { name: 'Write it' }).click();
+  await expect(page.getByText(/Round 5 works 24 of the 28 stitches/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('every round adds up')).toBeVisible();
+});
+
+test('what is wrong is marked in the text itself', async ({ page }) => {
+  await bringPattern(page, bearHead.replace('(28)', '(27)'));
+  await page.getByRole('tab', { name: 'Text' }).click();
+  await expect(page.getByText('!', { exact: true })).toHaveCount(1);
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'One line needs a look' }).click();
+  await expect(page.getByText('Round 4 says 27, but makes 28.')).toBeVisible();
+});
+
+test('a shape becomes rounds, on a new toy and on one that is there', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Start from a shape' }).click();
+  await expect(page.getByText('44 stitches at the widest')).toBeVisible();
+  await page.getByRole('button', { name: 'Width: 5 mm more' }).click();
+  await expect(page.getByText('47 stitches at the widest')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Take these rounds' }).click();
+  await expect(page.getByText('every round adds up')).toBeVisible();
+  await page.getByRole('button', { name: /^Back to/ }).click();
+  await page.getByRole('button', { name: 'Add a shape' }).click();
+  await page.getByRole('radio', { name: 'Leg with foot' }).click();
+  await page.getByRole('button', { name: 'Take these rounds' }).click();
+  await expect(page.getByRole('heading', { name: 'Leg with foot' })).toBeVisible();
+  await expect(page.getByText('every round adds up')).toBeVisible();
+});
+
+test('the page of what is read is a tap away', async ({ page }) => {
+  await page.goto('/new');
+  await page.getByRole('link', { name: 'What can be read?' }).click();
+  await expect(page.getByRole('heading', { name: 'Starts' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Back' }).click();
+  await expect(page.getByRole('textbox', { name: 'The pattern' })).toBeVisible();
+});

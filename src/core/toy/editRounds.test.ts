@@ -1,0 +1,30 @@
+import { analyseToy } from './analyse';
+import { deleteRound, duplicateRound, insertRound, moveRound, roundCards, setRound } from './editRounds';
+
+const text = 'Head\nR1: 6 sc in ring [6]\nA note.\nR2: inc x 6 [12]\nR3-R5: sc around [12]\nR6: dec x 6 [6]\nStuff.\n\nTail\nR1: 5 sc in ring\n';
+const part = analyseToy(text).parts[0]!.source;
+const cards = roundCards(part);
+const counts = (changed: string) => analyseToy(changed).parts[0]!.checks.map((check) => `${check.round}:${check.worked}`).join(' ');
+
+test('cards are lines, with what they say', () => {
+  expect(cards.map(({ first, last, body }) => [first, last, body])).toEqual([[1, 1, '6 sc in ring'], [2, 2, 'inc x 6'], [3, 5, 'sc around'], [6, 6, 'dec x 6']]);
+});
+
+test('a round is put in and the ones after it are numbered on', () => {
+  const changed = insertRound(text, 0, part, cards[1]!, '(sc, inc) x 6', 18);
+  expect(changed.split('\n').slice(3, 7)).toEqual(['R2: inc x 6 [12]', 'R3: (sc, inc) x 6 [18]', 'R4-R6: sc around [12]', 'R7: dec x 6 [6]']);
+  expect(changed).toContain('Tail\nR1: 5 sc in ring');
+  expect(insertRound('Head\n', 0, analyseToy('## Head\n').parts[0]!.source, null, '6 sc in magic ring', 6)).toBe('Head\nR1: 6 sc in magic ring [6]\n');
+});
+
+test('duplicating, deleting and moving keep notes in place and numbers in order', () => {
+  expect(counts(duplicateRound(text, 0, cards[2]!))).toBe('1:6 2:12 3:12 4:12 5:12 6:12 7:12 8:12 9:6');
+  expect(counts(deleteRound(text, 0, cards[2]!))).toBe('1:6 2:12 3:6');
+  const moved = moveRound(text, 0, part, cards[2]!, -1);
+  expect(moved.split('\n').slice(1, 6)).toEqual(['R1: 6 sc in ring [6]', 'A note.', 'R2-R4: sc around [12]', 'R5: inc x 6 [12]', 'R6: dec x 6 [6]']);
+  expect(moveRound(text, 0, part, cards[0]!, -1)).toBe(text);
+});
+
+test('a round is written anew under its own label', () => {
+  expect(setRound(text, cards[2]!, 'sc 11, inc', 13).split('\n')[4]).toBe('R3-R5: sc 11, inc [13]');
+});

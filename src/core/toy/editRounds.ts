@@ -1,0 +1,88 @@
+import { renumberFrom } from '../fabric/renumberFrom';
+import { applyEdits } from '../notation/applyEdits';
+import { readPattern, type PartSource, type RoundSource } from '../notation/readPattern';
+
+/** A line of rounds as a card: `R4-R8` is one card of five rounds. */
+export interface RoundCard {
+  line: number;
+  /** index of its first round in the part */
+  index: number;
+  first: number;
+  last: number;
+  row: boolean;
+  /** what it says, without label and total */
+  body: string;
+  source: RoundSource;
+}
+
+/** The cards of a part, in order. */
+export function roundCards(part: PartSource): RoundCard[] {
+  const cards: RoundCard[] = [];
+  part.rounds.forEach((round, index) => {
+    const last = cards.at(-1);
+    if (last?.line === round.line) {
+      last.last = round.number;
+      return;
+    }
+    const { label, total } = round.work;
+    const said = total ? round.text.slice(label?.span.to ?? 0, total.span.from).replace(/[\s([{=<-]*(?:total:?)?\s*$/i, '') : round.text.slice(label?.span.to ?? 0);
+    cards.push({ line: round.line, index, first: round.number, last: round.number, row: round.row, body: said.trim(), source: round });
+  });
+  return cards;
+}
+
+const lineEnds = /\r\n|\n|\r/;
+
+function withLines(text: string, change: (lines: string[]) => void): string {
+  const lines = text.split(lineEnds);
+  change(lines);
+  return lines.join(text.includes('\r\n') ? '\r\n' : '\n');
+}
+
+/** Numbers the rounds of one part on from 1, after lines were moved about. */
+function renumbered(text: string, partIndex: number): string {
+  const part = readPattern(text).parts[partIndex];
+  return part ? applyEdits(text, renumberFrom(part, 0)) : text;
+}
+
+/** Writes a round line; the number is put right afterwards. */
+const roundLine = (row: boolean, body: string, count?: number) => `${row ? 'Row ' : 'R'}1: ${body}${count === undefined ? '' : ` [${count}]`}`;
+
+/**
+ * Puts a round below a card, or as the first of a part without any, and numbers the rounds after it on.
+ *
+ * @param after the card it follows; null for the beginning of the part
+ * @param count the total to write behind it
+ */
+export function insertRound(text: string, partIndex: number, part: PartSource, after: RoundCard | null, body: string, count?: number): string {
+  const line = after ? after.line : part.firstLine;
+  return renumbered(applyEdits(text, [{ line, text: roundLine(after?.row ?? false, body, count), insertAfter: true }]), partIndex);
+}
+
+/** Writes a card's round anew. Without a count the total goes: it is whatever the work makes. */
+export function setRound(text: string, card: RoundCard, body: string, count?: number): string {
+  const { label } = card.source.work;
+  const head = label ? card.source.text.slice(0, label.span.to).trimEnd() : `${card.row ? 'Row ' : 'R'}${card.first}:`;
+  return applyEdits(text, [{ line: card.line, text: `${/[:.)]$/.test(head) ? head : `${head}:`} ${body}${count === undefined ? '' : ` [${count}]`}` }]);
+}
+
+/** Works a card's rounds once more below it. */
+export function duplicateRound(text: string, partIndex: number, card: RoundCard): string {
+  return renumbered(applyEdits(text, [{ line: card.line, text: card.source.text, insertAfter: true }]), partIndex);
+}
+
+export function deleteRound(text: string, partIndex: number, card: RoundCard): string {
+  return renumbered(withLines(text, (lines) => { lines.splice(card.line - 1, 1); }), partIndex);
+}
+
+/** Changes places with the card before (-1) or after (+1); the lines between stay where they are. */
+export function moveRound(text: string, partIndex: number, part: PartSource, card: RoundCard, by: -1 | 1): string {
+  const cards = roundCards(part);
+  const other = cards[cards.findIndex((found) => found.line === card.line) + by];
+  if (!other) return text;
+  const moved = withLines(text, (lines) => {
+    const [a, b] = [card.line - 1, other.line - 1];
+    [lines[a], lines[b]] = [lines[b] ?? '', lines[a] ?? ''];
+  });
+  return renumbered(moved, partIndex);
+}

@@ -1,0 +1,27 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from '@tamagui/core';
+import { useShelfActions } from '../../data/useShelf';
+import { Notice } from '../../ui/Notice';
+import { ShapeScreen } from './ShapeScreen';
+
+/** A new toy that begins with a shape. */
+export function NewShapeScreen() {
+  const router = useRouter();
+  const { create } = useShelfActions();
+  const [failed, setFailed] = useState(false);
+  const take = async (text: string) => {
+    try {
+      const toy = await create.mutateAsync(`Toy: New toy\n\n${text}`);
+      router.replace(`/toy/${toy.id}/0`);
+    } catch {
+      setFailed(true);
+    }
+  };
+  return (
+    <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0}>
+      {failed ? <Notice tone="wrong" live>The browser would not save the toy. Try again.</Notice> : null}
+      <ShapeScreen back={{ name: 'Back to the shelf', go: () => router.replace('/') }} onTake={(text) => void take(text)} />
+    </View>
+  );
+}
