@@ -19,6 +19,15 @@ const large = readPattern(toyOf(20_000)).parts[0];
 const long = Array.from({ length: 1000 }, (_, i) => (i % 25 === 0 ? `Part ${i / 25}:` : i % 25 === 1 ? 'R1: 6 sc in magic ring [6]' : `R${i % 25}: *sc in next ${i % 7} sts, sc in next st; repeat from * around (6 sts)`));
 let turn = 0;
 
+const words = ['R4:', 'sc', 'inc', 'dec', '(', ')', '[24]', '*', 'x', '6', '12', 'around', 'repeat from *', 'ch 3', 'in ring', 'next', 'until', 'each st', '\n', ',', 'BLO', 'change to B', 'Head', 'join', '99999999', 'twice', 'between R3 and R4', '9 mm eyes', 'stuff'];
+/** Word soup from a seed: the same texts in every run. */
+function soup(seed: number): string {
+  let state = seed * 2654435761 + 1;
+  const next = (below: number) => { state = (state * 1103515245 + 12345) % 2147483648; return state % below; };
+  return Array.from({ length: 5 + next(30) }, () => words[next(words.length)]).join(' ');
+}
+const noise = 'x9 (sc '.repeat(150_000);
+
 const typed = toyOf(4000);
 const typedAnalysis = analyseToy(`${typed}Eyes: 9 mm, between R20 and R21, 6 showing`).parts[0];
 const eyes = (gap: number) => `${typed}Eyes: 9 mm, between R${gap} and R${gap + 1}, 6 showing`;
@@ -33,6 +42,8 @@ export const benches: Bench[] = [
     run: () => { turn += 1; readPattern(long.map((line, i) => (i === 500 ? `R20: sc in next ${turn + 900} sts` : line)).join('\n')); },
   },
   { name: 'one more edit of a 4,000-stitch toy, eyes to stops', run: () => { turn += 1; analyseToy(eyes(20 + (turn % 30))); } },
+  { name: 'analyse 10,000 texts of word soup; none may throw', runs: 1, run: () => { for (let seed = 0; seed < 10_000; seed += 1) analyseToy(soup(seed)); } },
+  { name: 'refuse a megabyte of noise', run: () => { analyseToy(noise); } },
   { name: 'azimuths of 4,000 stitches', run: () => { if (typedAnalysis) roundStarts(typedAnalysis.fabric, 0.25); } },
   { name: 'map of 4,000 stitches', run: () => { if (typedAnalysis) fabricMap(typedAnalysis.map); } },
 ];

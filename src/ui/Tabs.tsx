@@ -7,7 +7,7 @@ export function Tabs<K extends string>({ label, tabs, chosen, onChoose }: { labe
   return (
     <View role="tablist" aria-label={label} flexDirection="row" borderTopWidth={1} borderColor="$line" backgroundColor="$sheet">
       {tabs.map((tab) => (
-        <Pressable key={tab.key} role="tab" aria-selected={tab.key === chosen} onPress={() => onChoose(tab.key)} style={{ flex: 1 }}>
+        <Pressable key={tab.key} role="tab" aria-label={tab.mark ? `${tab.label}, ${tab.mark} wrong` : tab.label} aria-selected={tab.key === chosen} onPress={() => onChoose(tab.key)} style={{ flex: 1 }}>
           <View minHeight={56} alignItems="center" justifyContent="center" borderTopWidth={3} borderColor={tab.key === chosen ? '$color' : 'transparent'}>
             <Body fontSize="$2" color={tab.key === chosen ? '$color' : '$quiet'} fontWeight={tab.key === chosen ? '700' : '400'}>
               {tab.label}{tab.mark ? ` · ${tab.mark}` : ''}

@@ -4,7 +4,9 @@ import { stitchKinds } from '../notation/terms';
 import { arbitraryPart, textOf } from '../testing/arbitraryPart';
 import { buildFabric } from './buildFabric';
 import { roundCount, stitchCount } from './fabric';
+import { rowEdges } from './edges';
 import { freeEdges } from './freeEdges';
+import { colourJogs } from './jogs';
 
 const fabricOf = (text: string) => {
   const pattern = readPattern(text);
@@ -59,6 +61,18 @@ test('UK words name other stitches than US words', () => {
 test('rows come back along the row below', () => {
   const { fabric } = fabricOf('Row 1: ch 4, sc in 2nd ch from hook and in each ch across, turn [3]\nRow 2: ch 1, sc across [3]\nRow 3: ch 1, turn, sc across [3]');
   expect([...fabric.parentFirst]).toEqual([-1, -1, -1, 2, 1, 0, 5, 4, 3]);
+});
+
+test('a part in rows has edges and corners', () => {
+  const { fabric } = fabricOf('Ch 6\nRow 1: sc in 2nd ch from hook and in each ch across [5]\nRows 2-3: ch 1, sc across\nRow 4: ch 1, dec, sc, dec');
+  expect(rowEdges(fabric)).toEqual({ rowEnds: 4, start: 5, end: 3, corners: [0, 4, 15, 17] });
+  expect(rowEdges(fabricOf('R1: 6 sc in ring').fabric)).toBeNull();
+});
+
+test('a colour that begins with a round jogs in a spiral, not in joined rounds', () => {
+  const text = 'R1: 6 sc in ring\nR2: inc x 6\nR3: change to red, sc around\nR4: sc 3, change to blue, sc 9';
+  expect(colourJogs(fabricOf(text).fabric)).toEqual([3]);
+  expect(colourJogs(fabricOf(`Rounds: joined\n${text}`).fabric)).toEqual([]);
 });
 
 test('every stitch has its parents in the round it is worked into', () => {

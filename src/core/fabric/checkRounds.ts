@@ -56,7 +56,8 @@ function roundProblems({ part, source, work, below, belowLabel }: Context): Prob
   const place = { part: part.name, round: number, line };
   const column = (source.work.label?.span.to ?? 0) + 1;
   const add = (code: string, severity: Problem['severity'], message: string, at = column) => problems.push({ code, severity, ...place, column: at, message, suggestions: [] });
-  for (const item of unknownStitches(source.work.items, source.text)) {
+  const unknown = unknownStitches(source.work.items, source.text);
+  for (const item of unknown) {
     add('unknown-stitch', 'error', `${name} ${number}: “${item.text}” is no stitch Hoppla knows. Write it another way, or define what it does.`, item.span.from + 1);
   }
   if (source.work.items.length === 0) add('round-empty', 'error', `${name} ${number} says nothing to work. Write its stitches, or take the line out.`);
@@ -67,6 +68,8 @@ function roundProblems({ part, source, work, below, belowLabel }: Context): Prob
     add('too-large', 'error', `${name} ${number} would have more than ${longestRound} stitches. Check its numbers.`);
     return problems;
   }
+  // With a word not understood the count can't be right; asking for the word is enough.
+  if (unknown.length > 0) return problems;
   const under = belowLabel === null ? 'the start' : `${name.toLowerCase()} ${belowLabel}`;
   if (work.used > below) {
     add('not-enough-stitches', 'error', `${name} ${number} works into ${plural(work.used)}, but ${under} has only ${below}: ${work.used - below} too few.`);

@@ -61,8 +61,8 @@ function candidates(source: RoundSource, check: RoundCheck): Candidate[] {
   for (const item of unknownStitches(work.items, text)) {
     // `5 sx` and `sx 5`: the number stays where it is.
     const [, before = '', written = '', after = ''] = /^(\d+\s*)?(.*?)(\s*\d+)?$/.exec(item.text) ?? [];
-    for (const word of ['sc', 'inc', 'dec', 'hdc', 'dc', 'sl st']) {
-      found.push({ text: splice(text, item.span.from, item.span.to, before + word + after), title: `${word} instead of “${written}”`, distance: 1 + difference(written, word) });
+    for (const [rank, word] of ['sc', 'inc', 'dec', 'hdc', 'dc', 'sl st'].entries()) {
+      found.push({ text: splice(text, item.span.from, item.span.to, before + word + after), title: `${word} instead of “${written}”`, distance: 1 + difference(written, word) + rank / 4 });
     }
   }
   return found;

@@ -90,7 +90,7 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
             : missing
         ) : null}
       </Page>
-      <Tabs label="Views of this part" tabs={views.map((tab) => (tab.key === 'rounds' && wrong > 0 ? { ...tab, mark: `${wrong} wrong` } : tab))} chosen={view} onChoose={choose} />
+      <Tabs label="Views of this part" tabs={views.map((tab) => (tab.key === 'rounds' && wrong > 0 ? { ...tab, mark: String(wrong) } : tab))} chosen={view} onChoose={choose} />
     </View>
   );
 }

@@ -36,8 +36,8 @@ export function RoundCardRow({ card, checks, problems, stopAfter, open, edges, o
     <View render="li" style={{ listStyleType: 'none' }} borderBottomWidth={1} borderColor="$line" paddingVertical="$1" gap="$2">
       <Pressable role="button" aria-expanded={open} aria-label={`${label}: ${card.body}, ${made} stitches`} onPress={onToggle}>
         <View flexDirection="row" gap="$2" alignItems="baseline" minHeight={44} paddingVertical="$2">
-          <Body width={72} fontWeight="700">{label}</Body>
-          <Body flexGrow={1} flexShrink={1} flexBasis={0}>{card.body || 'nothing yet'}</Body>
+          <Body width={64} fontWeight="700" textAlign="left">{label}</Body>
+          <Body flexGrow={1} flexShrink={1} flexBasis={0} textAlign="left">{card.body || 'nothing yet'}</Body>
           <View alignItems="flex-end">
             <Body fontWeight="700" color={wrong ? '$danger' : '$color'}>{made}</Body>
             {off ? <Quiet color="$danger">says {off.stated}</Quiet> : null}

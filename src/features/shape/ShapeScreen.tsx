@@ -53,7 +53,7 @@ export function ShapeScreen({ gauge = assumedGauge, terms = 'us', back, onTake }
       <Size label={kind === 'oval' ? 'Across' : 'Width'} value={width} onChange={setWidth} />
       {form.height !== null ? <Size label={kind === 'oval' ? 'Length' : 'Height'} value={height} onChange={setHeight} /> : null}
       <View backgroundColor="$sheet" borderRadius="$3" borderWidth={1} borderColor="$line" padding="$3" aria-label="The rounds">
-        {text.trim().split('\n').slice(1).map((line, index) => <Body key={index}>{line}</Body>)}
+        {text.trim().split('\n').filter((line) => /^R\d/.test(line)).map((line, index) => <Body key={index}>{line}</Body>)}
       </View>
     </Page>
   );

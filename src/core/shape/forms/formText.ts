@@ -79,5 +79,7 @@ export function formText(form: Form, name: string, gauge: Gauge, terms: Terms): 
   const word = stitchWord('sc', terms);
   const rounds = terms === 'us' ? lines : lines.map((line) => line.replace(/\bsc\b/g, word));
   const ending = forms[form.kind].flat ? 'Do not stuff.' : form.kind === 'ball' || form.kind === 'egg' ? 'Stuff firmly. Close the hole.' : 'Stuff.';
-  return [`## ${name}`, ...rounds, ending, ''].join('\n');
+  // A foot stands on its sole.
+  const start = form.kind === 'leg' ? ['Start: bottom'] : [];
+  return [`## ${name}`, ...start, ...rounds, ending, ''].join('\n');
 }

@@ -1,3 +1,5 @@
+import { rowEdges } from '../../fabric/edges';
+import { colourJogs } from '../../fabric/jogs';
 import { eyeAddress, eyeDirections } from '../../place/eyeWords';
 import type { Stop } from '../../plan/stops';
 import { eyeCaution, generalCaution } from '../../safety/cautions';
@@ -79,9 +81,13 @@ function roundLines(part: PartAnalysis): SheetLine[] {
 function sheetPart(part: PartAnalysis): SheetPart {
   const { eyes, stops, size, source } = part;
   const stitches = part.checks.reduce((sum, check) => sum + check.worked, 0);
-  const facts = [`${part.fabric.rounds} rounds, ${stitches} stitches`];
-  if (size.widthMm > 0) facts.push(`about ${mm(size.widthMm)} wide and ${mm(size.heightMm)} high before stuffing`);
+  const facts = [`${part.fabric.rounds} ${part.fabric.row[0] === 1 ? 'rows' : 'rounds'}, ${stitches} stitches`];
+  if (size.widthMm > 0) facts.push(`about ${mm(size.widthMm)} wide and ${mm(size.heightMm)} high${part.fabric.row[0] === 1 ? '' : ' before stuffing'}`);
   facts.push(source.start === 'top' ? 'worked from the top down' : 'worked from the bottom up');
+  const edges = rowEdges(part.fabric);
+  if (edges) facts.push(`flat: ${edges.start} stitches at the start, ${edges.end} at the end, ${edges.rowEnds} row ends at each side`);
+  const jogs = colourJogs(part.fabric);
+  if (jogs.length > 0) facts.push(`a new colour begins with round ${jogs.join(' and ')}: a spiral jogs there, at the back`);
   const address = eyes && eyeAddress(eyes);
   const directions = eyes && eyeDirections(eyes);
   const map = part.fabric.rounds > 0 ? fabricMap(part.map) : null;
