@@ -78,6 +78,19 @@ test('a shape becomes rounds, on a new toy and on one that is there', async ({ p
   await expect(page.getByText('every round adds up')).toBeVisible();
 });
 
+test('a pattern is mended before it is on the shelf, and the mending undone', async ({ page }) => {
+  await page.goto('/new');
+  const text = page.getByRole('textbox', { name: 'The pattern' });
+  await text.fill('Ball\nR1: 6 dc in ring\nR2: 2 dc in each st\nR3: (dc, inc) x 5, dc\nLove');
+  await expect(page.getByText(/Which words is this written in/)).toBeVisible();
+  await page.getByRole('button', { name: 'It is in UK terms' }).click();
+  await expect(text).toHaveValue(/^Terms: UK\n/);
+  await expect(page.getByText(/no round says how many/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(text).toHaveValue(/^Ball\n/);
+  await expect(page.getByText('line 5, “Love”')).toBeVisible();
+});
+
 test('the page of what is read is a tap away', async ({ page }) => {
   await page.goto('/new');
   await page.getByRole('link', { name: 'What can be read?' }).click();

@@ -44,6 +44,19 @@ await phone.goto(`http://127.0.0.1:${port}/new`);
 await phone.getByRole('textbox').fill('Bear ear (make 2)\nRnd 1. 6 sc in mr (6)\nRnd 2. 2 sc in each st around (12)\nRnd 3. *sc, inc* repeat 6 times (19)\nFor the library fair');
 await shot(phone, 'bring');
 
+await phone.goto(`http://127.0.0.1:${port}/shape`);
+await shot(phone, 'shape');
+await phone.goto(`http://127.0.0.1:${port}/`);
+await phone.getByRole('button', { name: 'Start a blank part' }).click();
+await phone.getByRole('link', { name: 'Open Head' }).click();
+await phone.getByRole('textbox', { name: 'Pattern text' }).fill('Toy: Pondside toad\n\nHead\nR1: 6 sc in magic ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]\nR4: (sc 2, inc) x 5 [24]\nR5-R7: sc around [24]\n');
+await shot(phone, 'text');
+await phone.getByRole('tab', { name: /Rounds/ }).click();
+await phone.getByRole('button', { name: 'Add a round' }).click();
+await phone.getByRole('radio', { name: 'Increase' }).click();
+await phone.getByRole('button', { name: 'Add it' }).scrollIntoViewIfNeeded();
+await shot(phone, 'cards');
+
 const wide = await open(1280, 800);
 await wide.getByRole('link', { name: 'Open Pondside otter' }).click();
 await wide.getByRole('link', { name: 'Open Head' }).click();

@@ -37,7 +37,7 @@ export function ToyPicture({ toy, size }: { toy: ToyAnalysis; size: number }) {
   if (!part || !drawn || !view) {
     return <Svg width={size} height={size} viewBox="0 0 10 10" role="img" aria-label={`${name}: no rounds yet`}><Rect width={10} height={10} rx={1.4} fill={mat} /></Svg>;
   }
-  const extent = Math.max(drawn.width, drawn.height) * 1.24;
+  const extent = Math.max(drawn.width, drawn.height) * 1.1 + part.map.gauge.widthMm * 2.5;
   const stroke = part.map.gauge.widthMm * 0.98;
   const paths = [...drawn.strokes].map(([tint, d]) => ({ d, colour: yarnColour(part.fabric.palette[tint] ?? '', toy.pattern.header) }));
   return (

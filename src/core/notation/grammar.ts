@@ -455,7 +455,7 @@ class WorkLineParser extends EmbeddedActionsParser {
   private isColour(): boolean {
     const [a, b, c] = [this.LA(1), this.LA(2), this.LA(3)];
     if (is(a, T.Change)) return is(b, T.To, T.In, T.ColourWord);
-    if (is(a, T.With)) return is(b, T.Word, T.ColourWord) || (is(b, T.Article) && (is(c, T.Word, T.ColourWord) || b.image.length === 1));
+    if (is(a, T.With)) return is(b, T.Word, T.ColourWord) || (is(b, T.Article) && (is(c, T.Word, T.ColourWord) || b.image === 'A'));
     if (is(a, T.In)) return (is(b, T.Word) || is(b, T.ColourWord) || (is(b, T.Article) && b.image === 'A')) && !is(c, T.Chain, T.St);
     if (is(a, T.ColourWord)) return is(b, T.Word, T.Article) && b.image.length <= 2;
     if (is(a, T.Word, T.Article) && a.image.length === 1 && a.image === a.image.toUpperCase()) return is(b, T.Colon);

@@ -147,6 +147,8 @@ export const lineCorpus: CorpusLine[] = [
   ['R8: sk next 2 sts, sc in next 10', 12, 10, 12],
   ['R8: sc 4, leave the remaining 8 sts unworked', 12, 4, 4],
   // outgrowths do not count
+  ['R8: sc 3, ch 6, sl st in 2nd ch from hook, sc, hdc 3, then fastened with a sl st through the next two front loops, sc 7', 12, 12, 12],
+  ['R8: (sc 2, ch 5, sl st in 2nd ch from hook, sl st in next 3 ch) x 6', 12, 12, 12],
   ['R8: sc 3, ch 6, sl st in 2nd ch from hook, sc, hdc 3, sc 9', 12, 12, 12],
   ['R8: sc 6, ch 3, sl st in 3rd ch from hook, sc 6', 12, 12, 12],
   // short hand

@@ -5,6 +5,7 @@ import { applyEdits } from '../../core/notation/applyEdits';
 import { analyseToy } from '../../core/toy/analyse';
 import { useShelfActions } from '../../data/useShelf';
 import { Field } from '../../ui/Field';
+import { Icon } from '../../ui/Icon';
 import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
@@ -17,11 +18,15 @@ export function NewToyScreen() {
   const params = useLocalSearchParams<{ text?: string }>();
   const [text, setText] = useState(params.text ?? '');
   const [failed, setFailed] = useState(false);
+  // Taps that changed the text can be taken back here too; the toy's own history begins on the shelf.
+  const [before, setBefore] = useState<string[]>([]);
   const { create } = useShelfActions();
   const settled = useDeferredValue(text);
   const toy = useMemo(() => analyseToy(settled), [settled]);
   const worked = toy.parts.filter((part) => part.checks.length > 0);
   const { notes } = toy.pattern;
+  const rounds = worked.flatMap((part) => part.checks);
+  const silent = rounds.filter((check) => check.stated === null).length;
   const keep = async () => {
     setFailed(false);
     try {
@@ -36,6 +41,7 @@ export function NewToyScreen() {
       title="Bring a pattern"
       aside="Paste it as it is"
       back={{ name: 'Back to the shelf', go: () => (router.canGoBack() ? router.back() : router.replace('/')) }}
+      actions={before.length > 0 ? <Press tone="quiet" name="Undo" icon={<Icon name="undo" />} onPress={() => { setText(before.at(-1) ?? text); setBefore(before.slice(0, -1)); }} /> : undefined}
       foot={<Press tone="primary" label="Put it on the shelf" disabled={!text.trim()} onPress={() => void keep()} />}
     >
       <Field label="The pattern" multiline value={text} onChange={setText} placeholder={'Head\nR1: 6 sc in magic ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]'} />
@@ -50,7 +56,8 @@ export function NewToyScreen() {
               {part.eyes ? ', eyes' : ''}
             </Body>
           ))}
-          <Problems problems={toy.problems} showLine onApply={(suggestion) => setText(applyEdits(text, suggestion.edits))} />
+          <Problems problems={toy.problems} showLine onApply={(suggestion) => { setBefore([...before, text]); setText(applyEdits(text, suggestion.edits)); }} />
+          {worked.length > 0 && silent === rounds.length ? <Notice tone="look">no round says how many stitches it should have, so only the rounds themselves can be checked. Totals such as [24] help.</Notice> : null}
           {worked.length > 0 && toy.problems.length === 0 ? <Notice tone="good">every round adds up.</Notice> : null}
           {notes.length > 0 ? <Notice tone="plain">Kept as notes, not counted: {notes.slice(0, 12).map((note) => `line ${note.line}, “${note.text.slice(0, 80)}”`).join('; ')}{notes.length > 12 ? `; and ${notes.length - 12} more` : ''}</Notice> : null}
         </View>

@@ -1,5 +1,6 @@
 import { View } from '@tamagui/core';
 import { useState } from 'react';
+import { freeEdges } from '../../core/fabric/freeEdges';
 import { stitchWord } from '../../core/notation/terms';
 import { deleteRound, duplicateRound, insertRound, moveRound, roundCards, setRound, type RoundCard } from '../../core/toy/editRounds';
 import type { PartAnalysis } from '../../core/toy/analyse';
@@ -24,6 +25,8 @@ export function RoundsPanel({ part, index }: { part: PartAnalysis; index: number
   const about = part.problems.filter((problem) => problem.round === undefined && !part.eyes?.problems.includes(problem));
   const others = analysis.problems.filter((problem) => (problem.code === 'colour-undefined' || problem.code.startsWith('part-')) && problem.part === source.name);
   const stops = new Set(part.stops.stops.map((stop) => stop.after));
+  // The last round's own edge is no surprise; loops left below it are.
+  const free = freeEdges(part.fabric).filter((edge) => edge.loop !== 'both');
   const word = stitchWord('sc', terms.value);
   const ring = checks[0]?.worked ?? 6;
 
@@ -71,6 +74,7 @@ export function RoundsPanel({ part, index }: { part: PartAnalysis; index: number
       </View>
       {adding === 'end' ? composer(cards.at(-1) ?? null) : <Press tone={cards.length === 0 ? 'primary' : 'plain'} label="Add a round" onPress={() => { setAdding('end'); setOpen(null); }} />}
       <Problems problems={[...others, ...about]} onApply={edits.apply} showLine />
+      {free.length > 0 ? <Notice tone="plain">Loops left free: {free.map((edge) => `R${edge.round}, ${edge.loop} loops, ${edge.count}`).join('; ')}.</Notice> : null}
       {notes.length > 0 ? (
         <Notice tone="plain">Kept as notes, not counted: {notes.map((note) => `line ${note.line}, “${note.text}”`).join('; ')}</Notice>
       ) : null}
