@@ -1,4 +1,4 @@
-import type { ToyHeader } from '../core/notation/readPattern';
+import type { ToyHeader } from '../core/notation/pattern';
 
 /** Colours by the words makers use for yarn. */
 const colours: Record<string, string> = {

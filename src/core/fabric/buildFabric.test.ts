@@ -1,7 +1,7 @@
 import * as fc from 'fast-check';
 import { readPattern } from '../notation/readPattern';
 import { stitchKinds } from '../notation/terms';
-import { arbitraryPart, textOf } from '../testing/arbitraryPart';
+import { arbitraryPart, textOf } from '../__tests__/arbitraryPart';
 import { buildFabric } from './buildFabric';
 import { roundCount, stitchCount } from './fabric';
 import { rowEdges } from './edges';

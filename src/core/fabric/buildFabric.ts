@@ -1,6 +1,6 @@
 import type { LoopsWord } from '../notation/ast';
 import type { Problem } from '../notation/problem';
-import type { PartSource } from '../notation/readPattern';
+import type { PartSource } from '../notation/pattern';
 import { stitchKinds, type StitchKind, type Terms } from '../notation/terms';
 import { backLoop, bothLoops, frontLoop, type Fabric, type Outgrowth } from './fabric';
 import { isJoined, partStart, roundItems } from './roundItems';

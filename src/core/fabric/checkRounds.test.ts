@@ -1,7 +1,7 @@
 import * as fc from 'fast-check';
 import { applyEdits } from '../notation/applyEdits';
 import { readPattern } from '../notation/readPattern';
-import { arbitraryPart, textOf } from '../testing/arbitraryPart';
+import { arbitraryPart, textOf } from '../__tests__/arbitraryPart';
 import { analyseToy } from '../toy/analyse';
 import { checkRounds } from './checkRounds';
 

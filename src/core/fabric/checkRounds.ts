@@ -1,6 +1,6 @@
 import type { Item } from '../notation/ast';
 import type { Problem } from '../notation/problem';
-import type { PartSource, RoundSource } from '../notation/readPattern';
+import type { PartSource, RoundSource } from '../notation/pattern';
 import type { Terms } from '../notation/terms';
 import { partStart, roundItems } from './roundItems';
 import { longestRound, workRound, type RoundWork } from './workRound';

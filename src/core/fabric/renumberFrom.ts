@@ -1,5 +1,5 @@
 import type { LineEdit } from '../notation/problem';
-import type { PartSource } from '../notation/readPattern';
+import type { PartSource } from '../notation/pattern';
 
 const splice = (text: string, from: number, to: number, by: string) => text.slice(0, from) + by + text.slice(to);
 

@@ -1,5 +1,5 @@
 import type { Item } from '../notation/ast';
-import type { PartSource, RoundSource } from '../notation/readPattern';
+import type { PartSource, RoundSource } from '../notation/pattern';
 import { startOf, type Start } from './startOf';
 
 const isChain = (item: Item | undefined) =>

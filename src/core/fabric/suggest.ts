@@ -1,7 +1,7 @@
 import type { Item } from '../notation/ast';
 import { readWorkLine } from '../notation/grammar';
 import type { Problem, Suggestion } from '../notation/problem';
-import type { PartSource, RoundSource } from '../notation/readPattern';
+import type { PartSource, RoundSource } from '../notation/pattern';
 import { T, tokenise } from '../notation/tokens';
 import type { Terms } from '../notation/terms';
 import { tokenMatcher } from 'chevrotain';

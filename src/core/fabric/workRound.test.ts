@@ -1,5 +1,5 @@
-import { lineCorpus } from '../testing/lineCorpus';
-import { workLine } from '../testing/workLine';
+import { lineCorpus } from '../__tests__/lineCorpus';
+import { workLine } from '../__tests__/workLine';
 
 test('the corpus is large enough to mean something', () => {
   expect(lineCorpus.length).toBeGreaterThanOrEqual(120);

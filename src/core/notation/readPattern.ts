@@ -1,66 +1,12 @@
-import type { Item, Label, StitchWord, WorkLine } from './ast';
+import type { Item, StitchWord, WorkLine } from './ast';
 import { readWorkLine } from './grammar';
 import { readHeader, type Header } from './headers';
 import { readHeading, type Heading } from './heading';
+import { addSteps, applyPartHeader, applyToyHeader, readSettings, repeatRounds } from './partLines';
+import type { LineKind, PartSource, Pattern, ToyHeader } from './pattern';
 import type { Problem } from './problem';
 import { readSteps, type Step } from './sentences';
-import { findTerms, wordsUsed, type Terms, type TermsFound, type WordPlaces } from './terms';
-
-/** One round or row as written. A line `R4-R8` gives five. */
-export interface RoundSource {
-  number: number;
-  row: boolean;
-  /** line in the text, from 1 */
-  line: number;
-  /** the whole line, as written */
-  text: string;
-  work: WorkLine;
-  /** a chain or ring made in a line of its own before this round */
-  foundation: Item[];
-}
-
-export interface PartSource {
-  name: string;
-  /** name made fit for an address: `head`, `ear-2` */
-  id: string;
-  make: number;
-  colour: string | null;
-  /** line of the heading, or of the first line where there is none */
-  line: number;
-  start: 'top' | 'bottom';
-  side: 'out' | 'in';
-  joined: boolean | null;
-  /** where the maker moved the front line: a stitch of a round */
-  front: { round: number; stitch: number; line: number } | null;
-  rounds: RoundSource[];
-  steps: Step[];
-  /** first and last line that belong to the part */
-  firstLine: number;
-  lastLine: number;
-}
-
-export interface ToyHeader {
-  name: string | null;
-  hand: 'left' | 'right';
-  gauge: { widthMm: number; heightMm: number } | null;
-  lean: number | null;
-  hook: string | null;
-  audience: string | null;
-  yarns: { name: string; value: string; line: number }[];
-}
-
-export interface Pattern {
-  header: ToyHeader;
-  parts: PartSource[];
-  /** lines kept and not understood, in place */
-  notes: { line: number; text: string }[];
-  terms: TermsFound;
-  problems: Problem[];
-  /** what each physical line was read as */
-  lineKinds: LineKind[];
-}
-
-export type LineKind = 'blank' | 'header' | 'heading' | 'round' | 'step' | 'foundation' | 'note';
+import { findTerms, wordsUsed, type Terms, type WordPlaces } from './terms';
 
 /** A text longer than this is no pattern; it is refused before any reading. */
 export const longestText = 200_000;
@@ -119,6 +65,9 @@ function isBareWork({ work, steps, termsSaid }: LineRead, line: string): boolean
   const [first] = work.items;
   if (!first || termsSaid || work.label || !work.items.some(isWork) || work.items.some(isUnknown)) return false;
   if (steps.some((step) => step.kind !== 'cut') && !work.total) return false;
+  // `inc - increase` in a list of abbreviations explains a word; work has a number, a repeat or a total.
+  if (!work.total && !work.items.some((item) => item.type === 'group' || item.type === 'ring' || (item.type === 'work' && !item.bare))) return false;
+  if (/^\s*[a-z0-9]+(?:\s[a-z]+)?\s*[-–—=:]\s/i.test(line) && !work.total && work.items.length <= 2 && !/\d/.test(line.split(/[-–—=:]/)[1] ?? '')) return false;
   return line.slice(0, first.span.from).trim().length <= 12;
 }
 
@@ -297,76 +246,4 @@ export function readPattern(text: string): Pattern {
   });
   const found = findTerms(declared, places, saysMiss);
   return { header, parts: kept, notes: notes.sort((a, b) => a.line - b.line), terms: found.terms, problems: [...problems, ...found.problems], lineKinds };
-}
-
-function addSteps(part: PartSource | null, steps: readonly Step[], line: number, text: string): void {
-  if (!part) return;
-  part.steps.push(...steps.map((step) => ({ ...step, line })));
-  part.lastLine = line;
-  // A bare ending such as `Fasten off` closes nothing by itself but still belongs to the part.
-  if (steps.length === 0 && text.trim()) part.lastLine = line;
-}
-
-function applyToyHeader(header: ToyHeader, head: Header, line: number, setTerms: (terms: Terms) => void): void {
-  if (head.scope !== 'toy') return;
-  switch (head.key) {
-    case 'toy': header.name = head.value; break;
-    case 'terms': setTerms(head.value); break;
-    case 'hand': header.hand = head.value; break;
-    case 'gauge': header.gauge = { widthMm: head.widthMm, heightMm: head.heightMm }; break;
-    case 'lean': header.lean = head.value; break;
-    case 'hook': header.hook = head.value; break;
-    case 'for': header.audience = head.value; break;
-    case 'yarn': header.yarns.push({ name: head.name, value: head.value, line }); break;
-    case 'needs': break;
-  }
-}
-
-function applyPartHeader(part: PartSource, head: Header, line: number): void {
-  if (head.scope !== 'part') return;
-  switch (head.key) {
-    case 'start': part.start = head.value; break;
-    case 'rounds': part.joined = head.value === 'joined'; break;
-    case 'side': part.side = head.value; break;
-    case 'make': part.make = head.value; break;
-    case 'front': part.front = { round: head.round, stitch: head.stitch, line }; break;
-  }
-}
-
-/** `Make 2` or `Work in joined rounds` on a line of its own. */
-function readSettings(line: string, part: PartSource | null): boolean {
-  if (!part) return false;
-  const make = /^\s*make\s+(\d{1,2}|two|three|four|six|eight|ten)\s*\.?\s*$/i.exec(line);
-  if (make) {
-    const heading = readHeading(`Part make ${make[1]}`);
-    part.make = heading?.make ?? part.make;
-    return true;
-  }
-  if (/\bjoined rounds?\b/i.test(line)) { part.joined = true; return true; }
-  if (/\bspiral\b|\bcontinuous rounds?\b|\bdo not join\b/i.test(line)) { part.joined = false; return true; }
-  return false;
-}
-
-/** `Repeat rounds 4 and 5 three times`, or with a label `R6-R9: repeat R5`, which says by its numbers how often. */
-function repeatRounds(part: PartSource, item: Extract<Item, { type: 'repeatRounds' }>, line: number, problems: Problem[], label?: Label): void {
-  const copied = part.rounds.filter((round) => round.number >= item.first && round.number <= item.last);
-  if (copied.length === 0) {
-    problems.push({ code: 'round-missing', severity: 'error', part: part.name, line, column: item.span.from + 1, message: `Line ${line} repeats round ${item.first}, but no such round stands above.`, suggestions: [] });
-    return;
-  }
-  part.lastLine = line;
-  if (label) {
-    for (let number = label.first; number <= Math.min(label.last, label.first + 499); number += 1) {
-      const round = copied[(number - label.first) % copied.length];
-      if (round) part.rounds.push({ ...round, number, line, foundation: [] });
-    }
-    return;
-  }
-  let next = (part.rounds.at(-1)?.number ?? 0) + 1;
-  for (let i = 0; i < Math.min(item.times, 200); i += 1) {
-    for (const round of copied) {
-      part.rounds.push({ ...round, number: next, line, foundation: [] });
-      next += 1;
-    }
-  }
 }

@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
-import { arbitraryPart, textOf } from '../testing/arbitraryPart';
-import { lineCorpus } from '../testing/lineCorpus';
+import { arbitraryPart, textOf } from '../__tests__/arbitraryPart';
+import { lineCorpus } from '../__tests__/lineCorpus';
 import { analyseToy } from '../toy/analyse';
 import type { Item } from './ast';
 import { readWorkLine } from './grammar';

@@ -1,6 +1,6 @@
 import { roundCount, type Fabric } from '../fabric/fabric';
 import type { Problem, Suggestion } from '../notation/problem';
-import type { PartSource } from '../notation/readPattern';
+import type { PartSource } from '../notation/pattern';
 import type { Step } from '../notation/sentences';
 import { stitchAtAzimuth } from '../shape/azimuth';
 import type { EyePlacement } from './eyes';

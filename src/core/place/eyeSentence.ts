@@ -1,4 +1,4 @@
-import type { PartSource } from '../notation/readPattern';
+import type { PartSource } from '../notation/pattern';
 import type { LineEdit } from '../notation/problem';
 import type { Step } from '../notation/sentences';
 import { showingOf } from './pair';

@@ -1,5 +1,5 @@
 import type { Fabric } from '../fabric/fabric';
-import type { PartSource } from '../notation/readPattern';
+import type { PartSource } from '../notation/pattern';
 import { stitchAzimuth } from '../shape/azimuth';
 
 /**

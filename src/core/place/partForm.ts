@@ -1,5 +1,5 @@
 import type { Fabric } from '../fabric/fabric';
-import type { PartSource } from '../notation/readPattern';
+import type { PartSource } from '../notation/pattern';
 import type { Gauge } from '../shape/gauge';
 import type { Profile } from '../shape/profile';
 import type { Orientation } from './direction';

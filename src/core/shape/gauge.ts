@@ -1,5 +1,5 @@
 import { stitchKinds, type StitchKind } from '../notation/terms';
-import type { ToyHeader } from '../notation/readPattern';
+import type { ToyHeader } from '../notation/pattern';
 
 /** Stitch width and round height in mm, and whether the maker measured them. */
 export interface Gauge {

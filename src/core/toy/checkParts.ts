@@ -1,6 +1,6 @@
 import type { Item } from '../notation/ast';
 import type { Problem } from '../notation/problem';
-import type { PartSource, Pattern } from '../notation/readPattern';
+import type { PartSource, Pattern } from '../notation/pattern';
 
 interface ColourUse {
   name: string;

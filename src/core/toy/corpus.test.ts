@@ -1,6 +1,6 @@
 import { applyEdits } from '../notation/applyEdits';
-import { brokenCorpus } from '../testing/brokenCorpus';
-import { patternCorpus } from '../testing/patternCorpus';
+import { brokenCorpus } from '../__tests__/brokenCorpus';
+import { patternCorpus } from '../__tests__/patternCorpus';
 import { analyseToy } from './analyse';
 
 test.each(patternCorpus.map((found) => [found.name, found] as const))('a whole pattern: %s', (_, { text, terms, parts, notes }) => {

@@ -1,6 +1,7 @@
 import { renumberFrom } from '../fabric/renumberFrom';
 import { applyEdits } from '../notation/applyEdits';
-import { readPattern, type PartSource, type RoundSource } from '../notation/readPattern';
+import type { PartSource, RoundSource } from '../notation/pattern';
+import { readPattern } from '../notation/readPattern';
 
 /** A line of rounds as a card: `R4-R8` is one card of five rounds. */
 export interface RoundCard {

@@ -1,6 +1,6 @@
 import { applyEdits } from '../notation/applyEdits';
 import { readHeader } from '../notation/headers';
-import type { PartSource } from '../notation/readPattern';
+import type { PartSource } from '../notation/pattern';
 
 const lineEnds = /\r\n|\n|\r/;
 

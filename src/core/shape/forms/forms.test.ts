@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
 import { analyseToy } from '../../toy/analyse';
-import { workLine } from '../../testing/workLine';
+import { workLine } from '../../__tests__/workLine';
 import { evenRound } from '../../fabric/evenRound';
 import type { Gauge } from '../gauge';
 import { sizeOf } from '../profile';

@@ -1,0 +1,82 @@
+import type { Item, Label } from './ast';
+import { readHeading } from './heading';
+import type { Header } from './headers';
+import type { PartSource, ToyHeader } from './pattern';
+import type { Problem } from './problem';
+import type { Step } from './sentences';
+import type { Terms } from './terms';
+
+/** Sentences belong to the part they stand in. */
+export function addSteps(part: PartSource | null, steps: readonly Step[], line: number, text: string): void {
+  if (!part) return;
+  part.steps.push(...steps.map((step) => ({ ...step, line })));
+  part.lastLine = line;
+  // A bare ending such as `Fasten off` closes nothing by itself but still belongs to the part.
+  if (steps.length === 0 && text.trim()) part.lastLine = line;
+}
+
+/** Sets what a header line says of the toy. */
+export function applyToyHeader(header: ToyHeader, head: Header, line: number, setTerms: (terms: Terms) => void): void {
+  if (head.scope !== 'toy') return;
+  switch (head.key) {
+    case 'toy': header.name = head.value; break;
+    case 'terms': setTerms(head.value); break;
+    case 'hand': header.hand = head.value; break;
+    case 'gauge': header.gauge = { widthMm: head.widthMm, heightMm: head.heightMm }; break;
+    case 'lean': header.lean = head.value; break;
+    case 'hook': header.hook = head.value; break;
+    case 'for': header.audience = head.value; break;
+    case 'yarn': header.yarns.push({ name: head.name, value: head.value, line }); break;
+    case 'needs': break;
+  }
+}
+
+/** Sets what a header line says of its part. */
+export function applyPartHeader(part: PartSource, head: Header, line: number): void {
+  if (head.scope !== 'part') return;
+  switch (head.key) {
+    case 'start': part.start = head.value; break;
+    case 'rounds': part.joined = head.value === 'joined'; break;
+    case 'side': part.side = head.value; break;
+    case 'make': part.make = head.value; break;
+    case 'front': part.front = { round: head.round, stitch: head.stitch, line }; break;
+  }
+}
+
+/** `Make 2` or `Work in joined rounds` on a line of its own. */
+export function readSettings(line: string, part: PartSource | null): boolean {
+  if (!part) return false;
+  const make = /^\s*make\s+(\d{1,2}|two|three|four|six|eight|ten)\s*\.?\s*$/i.exec(line);
+  if (make) {
+    const heading = readHeading(`Part make ${make[1]}`);
+    part.make = heading?.make ?? part.make;
+    return true;
+  }
+  if (/\bjoined rounds?\b/i.test(line)) { part.joined = true; return true; }
+  if (/\bspiral\b|\bcontinuous rounds?\b|\bdo not join\b/i.test(line)) { part.joined = false; return true; }
+  return false;
+}
+
+/** `Repeat rounds 4 and 5 three times`, or with a label `R6-R9: repeat R5`, which says by its numbers how often. */
+export function repeatRounds(part: PartSource, item: Extract<Item, { type: 'repeatRounds' }>, line: number, problems: Problem[], label?: Label): void {
+  const copied = part.rounds.filter((round) => round.number >= item.first && round.number <= item.last);
+  if (copied.length === 0) {
+    problems.push({ code: 'round-missing', severity: 'error', part: part.name, line, column: item.span.from + 1, message: `Line ${line} repeats round ${item.first}, but no such round stands above.`, suggestions: [] });
+    return;
+  }
+  part.lastLine = line;
+  if (label) {
+    for (let number = label.first; number <= Math.min(label.last, label.first + 499); number += 1) {
+      const round = copied[(number - label.first) % copied.length];
+      if (round) part.rounds.push({ ...round, number, line, foundation: [] });
+    }
+    return;
+  }
+  let next = (part.rounds.at(-1)?.number ?? 0) + 1;
+  for (let i = 0; i < Math.min(item.times, 200); i += 1) {
+    for (const round of copied) {
+      part.rounds.push({ ...round, number: next, line, foundation: [] });
+      next += 1;
+    }
+  }
+}

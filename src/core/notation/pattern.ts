@@ -1,0 +1,60 @@
+import type { Item, WorkLine } from './ast';
+import type { Problem } from './problem';
+import type { Step } from './sentences';
+import type { TermsFound } from './terms';
+
+/** One round or row as written. A line `R4-R8` gives five. */
+export interface RoundSource {
+  number: number;
+  row: boolean;
+  /** line in the text, from 1 */
+  line: number;
+  /** the whole line, as written */
+  text: string;
+  work: WorkLine;
+  /** a chain or ring made in a line of its own before this round */
+  foundation: Item[];
+}
+
+export interface PartSource {
+  name: string;
+  /** name made fit for an address: `head`, `ear-2` */
+  id: string;
+  make: number;
+  colour: string | null;
+  /** line of the heading, or of the first line where there is none */
+  line: number;
+  start: 'top' | 'bottom';
+  side: 'out' | 'in';
+  joined: boolean | null;
+  /** where the maker moved the front line: a stitch of a round */
+  front: { round: number; stitch: number; line: number } | null;
+  rounds: RoundSource[];
+  steps: Step[];
+  /** first and last line that belong to the part */
+  firstLine: number;
+  lastLine: number;
+}
+
+export interface ToyHeader {
+  name: string | null;
+  hand: 'left' | 'right';
+  gauge: { widthMm: number; heightMm: number } | null;
+  lean: number | null;
+  hook: string | null;
+  audience: string | null;
+  yarns: { name: string; value: string; line: number }[];
+}
+
+export interface Pattern {
+  header: ToyHeader;
+  parts: PartSource[];
+  /** lines kept and not understood, in place */
+  notes: { line: number; text: string }[];
+  terms: TermsFound;
+  problems: Problem[];
+  /** what each physical line was read as */
+  lineKinds: LineKind[];
+}
+
+export type LineKind = 'blank' | 'header' | 'heading' | 'round' | 'step' | 'foundation' | 'note';
