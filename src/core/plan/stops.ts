@@ -101,8 +101,10 @@ export function planStops({ part, fabric, gauge, eyeRounds, stuffed, sewnOn, nee
     });
   }
   if (stuffed) {
-    let widest = 1;
-    for (let round = 1; round <= last; round += 1) if (opening(round) > opening(widest)) widest = round;
+    // With eyes, the bulk waits until they are in: what was wider before them is filled through the same opening.
+    const from = Math.min(last, Math.max(1, ...eyeRounds.map((below) => below + 1)));
+    let widest = from;
+    for (let round = from; round <= last; round += 1) if (opening(round) > opening(widest)) widest = round;
     // The body of the piece must be there before it is filled.
     const easyFrom = widest;
     const easy = lastRound(fabric, gauge, easyFrom, needs.stuffFingers);

@@ -65,6 +65,8 @@ export function readDocument(contents: string): ImportResult {
   if (typeof parsed.version === 'number' && parsed.version > documentVersion) {
     return { ok: false, message: `This toy was saved by a newer Hoppla (version ${parsed.version}; this one reads up to ${documentVersion}). Update Hoppla and open it again.` };
   }
+  // A version far below 1 would be migrated for ever.
+  if (!Number.isInteger(parsed.version) || Number(parsed.version) < 1) return { ok: false, message: `The file is damaged: ${fieldMessages.version}. Export the toy again and open that file.` };
   const result = schema.validate(migrate(parsed), { abortEarly: true });
   if (result.error) {
     const field = String(result.error.details[0]?.path[0] ?? '');

@@ -20,6 +20,7 @@ describe('document', () => {
     ['another kind of file', '{"hello": 1}', /not made by Hoppla/],
     ['a list', '[1, 2]', /not made by Hoppla/],
     ['a newer version', JSON.stringify({ ...document, version: 9 }), /newer Hoppla/],
+    ['a version far below any', JSON.stringify({ ...document, version: -2147483648 }), /version is missing or not a whole number/],
     ['no text', JSON.stringify({ ...document, text: undefined }), /pattern text is missing/],
     ['a text that is a number', JSON.stringify({ ...document, text: 5 }), /pattern text/],
     ['a broken date', JSON.stringify({ ...document, made: 'yesterday' }), /date it was made/],

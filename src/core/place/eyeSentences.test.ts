@@ -1,0 +1,31 @@
+import { eyeCorpus } from '../__tests__/eyeCorpus';
+import { analyseToy } from '../toy/analyse';
+
+const rounds = 'R1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5: (3 sc, inc) x 6\nR6-R13: sc around\nR14: (3 sc, dec) x 6\nR15: (2 sc, dec) x 6\nR16: (sc, dec) x 6\nR17: dec x 6';
+const asking = ['eyes-on-round', 'gap-not-adjacent', 'eyes-spacing', 'eyes-where', 'eyes-size', 'apart-showing-differ', 'gap-missing', 'apart-impossible', 'eyes-size-odd'];
+const eyesOf = (sentence: string, header = '', under = '') => analyseToy(`Gauge: 5 mm x 5 mm\n${header}Head\n${under}${rounds}\n${sentence}`).parts[0]!.eyes;
+
+test('the corpus is large enough to mean something', () => {
+  expect(eyeCorpus.length).toBeGreaterThanOrEqual(60);
+});
+
+// Every row has all three: Jest would hand a missing one its `done`.
+const cases = eyeCorpus.map(([sentence, rule, asks = '']) => [sentence, rule, asks] as const);
+
+test.each(cases)('%s', (sentence, rule, asks) => {
+  const eyes = eyesOf(sentence);
+  expect(eyes?.rule).toMatchObject(rule);
+  const asked = eyes!.problems.map((problem) => problem.code).filter((code) => asking.includes(code));
+  if (asks) expect(asked).toContain(asks);
+  else expect(asked).toEqual([]);
+});
+
+// Hand and start end turn the sides round and leave the holes; every sentence alike.
+test.each(cases.filter(([, , asks]) => !asks).map(([sentence]) => [sentence]))('both hands, both start ends: %s', (sentence) => {
+  const sides = (header: string, under: string) => eyesOf(sentence, header, under)!.posts.map((post) => post.stitch);
+  const right = sides('', '');
+  expect(sides('Hand: left\n', '')).toEqual([...right].reverse());
+  if (/from the (base|end|edge|last)/.test(sentence)) return;
+  expect(sides('', 'Start: bottom\n')).toEqual([...right].reverse());
+  expect(sides('Hand: left\n', 'Start: bottom\n')).toEqual(right);
+});
