@@ -61,7 +61,7 @@ describe('edits of the text', () => {
 });
 
 describe('sheet', () => {
-  const toy = analyseToy('Toy: Ball <3\nHead\nR1: 6 sc in ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]\nR4-R9: sc around [18]\nR10: (sc, dec) x 6 [12]\nR11: dec x 6 [6]\nEyes: 6 mm, between R5 and R6, 4 showing\nA note of *mine*.');
+  const toy = analyseToy('Toy: Ball <3\nHead\nR1: 6 sc in ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]\nR4-R9: sc around [18]\nR10: (sc, dec) x 6 [12]\nR11: dec x 6 [6]\nEyes: 6 mm, between R5 and R6, 4 showing\nSew the ball onto a stick.\nA note of *mine*.');
   const sheet = buildSheet(toy);
 
   test('stops stand after their rounds, and a range is divided there', () => {
@@ -75,6 +75,7 @@ describe('sheet', () => {
       expect(out).toMatch(/not for children under three/);
       expect(out).toMatch(/certifies nothing/);
       expect(out).toMatch(/A note of/);
+      expect(out).toContain('Sew the ball onto a stick');
     }
     expect(sheetHtml(sheet)).toContain('Ball &lt;3');
     expect(sheetMarkdown(sheet)).toContain('\\*mine\\*');

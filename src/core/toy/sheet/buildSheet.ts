@@ -24,6 +24,8 @@ export interface SheetPart {
   lines: SheetLine[];
   eyes: { heading: string; sentences: string[] } | null;
   closing: string | null;
+  /** the maker's own sentences about putting together, as written */
+  assembly: string[];
   open: string[];
   map: SheetMap | null;
 }
@@ -104,6 +106,7 @@ function sheetPart(part: PartAnalysis): SheetPart {
         }
       : null,
     closing: stops.closing ? `${stops.closing.words} Leave a tail of ${mm(Math.ceil(stops.closing.tailMm / 10) * 10)}.` : null,
+    assembly: source.steps.filter((step) => step.kind !== 'stuff' && step.kind !== 'close' && !(step.feature === 'eyes' && !step.embroidered)).map((step) => step.text),
     open: part.problems.filter((problem) => problem.severity !== 'info').map((problem) => problem.message),
     map: map && { map, eyes: eyes ? eyes.posts.map((post) => ({ ...mapPoint(part.map, eyes.round, post.azimuth), radius: eyes.rule.sizeMm / 2 })) : [] },
   };

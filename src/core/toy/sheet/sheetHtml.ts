@@ -39,6 +39,7 @@ function partHtml(part: SheetPart): string {
     + (part.map ? mapSvg(part.map, part.name) : '')
     + `<table><thead><tr><th scope="col">Round</th><th scope="col">Work</th><th scope="col">Stitches</th></tr></thead><tbody>${lines.join('')}</tbody></table>`
     + (part.closing ? `<p><strong>Closing.</strong> ${escape(part.closing)}</p>` : '')
+    + (part.assembly.length > 0 ? `<h3>As written</h3><ul>${part.assembly.map((line) => `<li>${escape(line)}</li>`).join('')}</ul>` : '')
     + (part.open.length > 0 ? `<h3>Still to settle</h3><ul>${part.open.map((line) => `<li>${escape(line)}</li>`).join('')}</ul>` : '')
     + '</section>';
 }

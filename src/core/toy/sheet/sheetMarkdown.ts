@@ -15,6 +15,7 @@ function partMarkdown(part: SheetPart): string[] {
   }
   if (part.eyes) out.push('', `### Eyes`, '', `**${part.eyes.heading}**`, '', ...part.eyes.sentences.map((sentence) => `- ${sentence}`));
   if (part.closing) out.push('', '### Closing', '', part.closing);
+  if (part.assembly.length > 0) out.push('', '### As written', '', ...part.assembly.map((line) => `- ${escape(line)}`));
   if (part.open.length > 0) out.push('', '### Still to settle', '', ...part.open.map((line) => `- ${escape(line)}`));
   return [...out, ''];
 }

@@ -15,6 +15,7 @@ export function sheetText(sheet: Sheet): string {
     }
     if (part.eyes) out.push('', part.eyes.heading, ...part.eyes.sentences.map((sentence) => `  ${sentence}`));
     if (part.closing) out.push('', part.closing);
+    if (part.assembly.length > 0) out.push('', 'As written:', ...part.assembly.map((line) => `  ${line}`));
     if (part.open.length > 0) out.push('', 'Still to settle:', ...part.open.map((line) => `  ${line}`));
     out.push('');
   }
