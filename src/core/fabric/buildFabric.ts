@@ -75,6 +75,7 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
   let colour: string | null = part.colour;
   let built = 0;
   let foldedAt = 0;
+  const startSlots: number[] = [];
 
   for (const source of part.rounds) {
     const index = built;
@@ -100,6 +101,7 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
       sink: {
         stitch(kind, slot, slots, loops, name) {
           const into = only || bits[loops];
+          if (first) startSlots.push(Number.isFinite(places) ? Math.min(slot, places - 1) : 0);
           let at = -1;
           let taken = 0;
           if (baseIndex >= 0 && slots > 0 && places > 0) {
@@ -150,7 +152,7 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
   const total = grown.length;
   return {
     fabric: {
-      start: start?.kind ?? 'ring', rounds: built, offset,
+      start: start?.kind ?? 'ring', places: start && Number.isFinite(start.places) ? start.places : 0, startSlots: Uint32Array.from(startSlots), rounds: built, offset,
       kind: grown.kind.slice(0, total), colour: grown.colour.slice(0, total), palette,
       parentFirst: grown.parentFirst.slice(0, total), parentCount: grown.parentCount.slice(0, total),
       into: grown.into.slice(0, total), used: used.slice(0, total), base, row, joined, label, folded: foldedAt, outgrowths,

@@ -23,6 +23,10 @@ export interface Outgrowth {
  */
 export interface Fabric {
   start: StartKind;
+  /** places the first round can be worked into: chains, both sides counted for an oval; 0 for a ring */
+  places: number;
+  /** place each stitch of the first round is worked into, from 0; all 0 for a ring */
+  startSlots: Uint32Array;
   /** number of rounds or rows built */
   rounds: number;
   /** `offset[r]` is the first stitch of round r + 1; `offset[rounds]` is the number of stitches */

@@ -1,0 +1,108 @@
+import { roundCount, type Fabric } from '../../fabric/fabric';
+import { turn } from '../azimuth';
+import { heightOfCode, type Gauge } from '../gauge';
+import type { FormNodes } from './nodes';
+
+/** Springs over typed arrays, in the order of working: node numbers times three, length at rest in stitch widths, how hard they pull. */
+export interface Springs {
+  count: number;
+  a: Int32Array;
+  b: Int32Array;
+  rest: Float64Array;
+  pull: Float64Array;
+}
+
+/** How hard the fabric resists: along and up it hardly gives (a little over 1 goes beyond the mark, which settles sooner), sideways easily. */
+const pulls = { along: 1, up: 1.15, shear: 0.12, roundness: 0.05, layers: 0.6 };
+
+/**
+ * Share of a stitch width between the stitches of a gathered round: its front loops meet in the middle, the stitches lean in around them.
+ */
+const gatheredSpacing = 0.75;
+
+class SpringList {
+  private readonly a: number[] = [];
+  private readonly b: number[] = [];
+  private readonly rest: number[] = [];
+  private readonly pull: number[] = [];
+
+  add(a: number, b: number, rest: number, pull: number): void {
+    if (a < 0 || b < 0 || a === b) return;
+    this.a.push(a * 3);
+    this.b.push(b * 3);
+    this.rest.push(rest);
+    this.pull.push(pull);
+  }
+
+  pack(): Springs {
+    return { count: this.a.length, a: Int32Array.from(this.a), b: Int32Array.from(this.b), rest: Float64Array.from(this.rest), pull: Float64Array.from(this.pull) };
+  }
+}
+
+/**
+ * The springs of a part, in units of the stitch width: along the yarn, to what each stitch is worked into, and weak ones across (shear).
+ *
+ * Lengths at rest are those of a surface of revolution of the stated counts: two points of rounds with radii p and q, an angle δ apart,
+ * lie √(h² + 2pq(1 − cos δ)) from each other. A stitch may stand up to half a stitch beside its foot without being stretched, as in
+ * evenly increased rounds; increases piled in one place ask for more than that, and the fabric bulges there instead.
+ *
+ * @param starts azimuths of the round starts, for how far a stitch stands beside its foot
+ * @param stuffed stuffing keeps the rounds round; without it the fabric's own stiffness does
+ */
+export function formSprings(fabric: Fabric, nodes: FormNodes, starts: Float64Array, gauge: Gauge, stuffed: boolean): Springs {
+  const list = new SpringList();
+  const h = gauge.heightMm / gauge.widthMm;
+  const tall = (stitch: number) => h * (heightOfCode[fabric.kind[stitch] ?? 0] ?? 1);
+  const { next, prev, down, stitches, chainFrom, chainCount } = nodes;
+  // A spiral leaves the middle of its ring step by step.
+  const fromRing = (stitch: number) => (fabric.joined[0] === 1 ? 1 : 0.5 + (stitch + 0.5) / roundCount(fabric, 1));
+  for (let chain = 0; chain < chainCount; chain += 1) list.add(chainFrom + chain, next[chainFrom + chain] ?? -1, 1, pulls.along);
+  for (let round = 0; round < fabric.rounds; round += 1) {
+    const from = fabric.offset[round] ?? 0;
+    const to = fabric.offset[round + 1] ?? 0;
+    const count = to - from;
+    const base = (fabric.base[round] ?? 0) - 1;
+    const baseFrom = base >= 0 ? (fabric.offset[base] ?? 0) : 0;
+    const tube = base < 0 && fabric.start === 'tube';
+    const below = tube ? chainCount : roundCount(fabric, base + 1);
+    const flat = fabric.row[round] === 1 || (base < 0 && !tube);
+    const radii = ((count / turn) * below) / turn;
+    const last = round === fabric.rounds - 1;
+    const along = last && nodes.endPole >= 0 ? gatheredSpacing : 1;
+    for (let stitch = from; stitch < to; stitch += 1) {
+      list.add(stitch, next[stitch] ?? -1, along, pulls.along);
+      const height = tall(stitch);
+      const foot = down[stitch] ?? -1;
+      const parents = base >= 0 ? Math.max(1, fabric.parentCount[stitch] ?? 1) : 1;
+      const first = base >= 0 && (fabric.parentCount[stitch] ?? 0) > 0 ? (fabric.parentFirst[stitch] ?? foot) : foot;
+      // How far the stitch stands beside the middle of its feet, in stitches of the wider round; whole turns fall away.
+      let beside = 0;
+      if (!flat && foot >= 0) {
+        const footAt = base >= 0 ? (starts[base] ?? 0) / turn + (first - baseFrom + parents / 2) / below : (starts[0] ?? 0) / turn + (foot - chainFrom + 0.5) / below;
+        const off = (starts[round] ?? 0) / turn + (stitch - from + 0.5) / count - footAt;
+        beside = Math.max(-0.5, Math.min(0.5, (off - Math.round(off)) * Math.max(count, below)));
+      }
+      // The way to a place `places` of the round below beside the middle of the feet.
+      const way = (places: number) => {
+        if (foot === nodes.startPole) return height * fromRing(stitch);
+        if (flat) return Math.hypot(height, places);
+        const angle = (turn * places) / below - (turn * beside) / Math.max(count, below);
+        return Math.sqrt(height * height + 2 * radii * (1 - Math.cos(angle)));
+      };
+      const half = (parents - 1) / 2;
+      for (let parent = 0; parent < parents; parent += parents > 1 ? parents - 1 : 1) list.add(stitch, foot < stitches ? first + parent : foot, way(foot < stitches ? parent - half : 0), pulls.up);
+      if (foot < stitches || nodes.startPole < 0) {
+        list.add(stitch, prev[foot < stitches ? first : foot] ?? -1, way(-1 - half), pulls.shear);
+        list.add(stitch, next[foot < stitches ? first + parents - 1 : foot] ?? -1, way(1 + half), pulls.shear);
+      }
+      const second = next[next[stitch] ?? -1] ?? -1;
+      if (!stuffed && second >= 0 && along === 1) list.add(stitch, second, 2 * Math.cos(Math.PI / Math.max(6, count)), pulls.roundness);
+      if (last && nodes.endPole >= 0) list.add(stitch, nodes.endPole, (gatheredSpacing * count) / turn, pulls.up);
+    }
+    if (fabric.folded === round + 1 && base >= 0) {
+      // Both layers of the round below are caught in one stitch.
+      for (let i = 0; i < below >> 1; i += 1) list.add(baseFrom + i, baseFrom + below - 1 - i, 0.35, pulls.layers);
+    }
+  }
+  return list.pack();
+}
