@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { longestText } from '../src/core/notation/readPattern';
+import type { Firmness } from '../src/core/shape/form/relaxation';
 import { readDocument } from '../src/core/toy/document';
+import { setToyHeader } from '../src/core/toy/editText';
 import { analyseToy, plainVerbs, verbs } from './verbs';
 
 class Unreadable extends Error {}
@@ -32,19 +34,38 @@ function readText(file: string): string {
   return text;
 }
 
+/** The text with the gauge asked for in place of its own: `--gauge 5,4.8`. */
+function withGauge(text: string, gauge: unknown): string {
+  if (gauge === undefined) return text;
+  const [width, height] = String(gauge).split(/[,x]/).map(Number);
+  if (!width || !height || !(width > 0 && width <= 60 && height > 0 && height <= 60)) throw new Unreadable(`--gauge ${String(gauge)}: give the stitch width and the round height in mm, for example --gauge 5,4.8.`);
+  return setToyHeader(text, 'Gauge', `${width} mm x ${height} mm`);
+}
+
+const firmnesses: readonly Firmness[] = ['light', 'medium', 'firm', 'none'];
+
+function readFirmness(said: unknown): Firmness | undefined {
+  if (said === undefined) return undefined;
+  const found = firmnesses.find((firmness) => firmness === said);
+  if (!found) throw new Unreadable(`--firmness ${String(said)}: say light, medium, firm or none.`);
+  return found;
+}
+
 function run(): number {
   const { values, positionals } = parseArgs({
     allowPositionals: true, strict: false,
-    options: { text: { type: 'boolean', default: false }, format: { type: 'string', default: 'md' } },
+    options: { text: { type: 'boolean', default: false }, format: { type: 'string', default: 'md' }, gauge: { type: 'string' }, firmness: { type: 'string' } },
   });
   const [name = '', file = ''] = positionals;
   const verb = verbs[name];
   if (!verb || !file) {
-    process.stderr.write(`Use: npm run -s hoppla -- <${Object.keys(verbs).join('|')}> FILE [--text] [--format md|html|txt]\n`);
+    process.stderr.write(`Use: npm run -s hoppla -- <${Object.keys(verbs).join('|')}> FILE [--text] [--format md|html|txt] [--gauge W,H] [--firmness light|medium|firm|none]\n`);
     return 2;
   }
-  const toy = analyseToy(readText(file));
-  const output = values.text ? (plainVerbs[name]?.(toy) ?? '') : verb(toy, { text: Boolean(values.text), format: String(values.format) });
+  const firmness = readFirmness(values.firmness);
+  const toy = analyseToy(withGauge(readText(file), values.gauge));
+  const options = { text: Boolean(values.text), format: String(values.format), firmness };
+  const output = values.text ? (plainVerbs[name]?.(toy, options) ?? '') : verb(toy, options);
   process.stdout.write(typeof output === 'string' ? `${output.trimEnd()}\n` : `${JSON.stringify(output, null, 2)}\n`);
   return toy.problems.some((problem) => problem.severity === 'error') ? 1 : 0;
 }

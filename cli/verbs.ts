@@ -1,5 +1,11 @@
+import type { Firmness } from '../src/core/shape/form/relaxation';
 import { freeEdges } from '../src/core/fabric/freeEdges';
 import { analyseToy, type ToyAnalysis } from '../src/core/toy/analyse';
+import { measurePart } from '../src/core/toy/formOfPart';
+import { stuffingGrams } from '../src/core/supplies/stuffing';
+import { finishOf } from '../src/core/shape/form/finish';
+import { showThrough } from '../src/core/shape/form/showThrough';
+import { yarnOf } from '../src/core/toy/yarnOf';
 import { buildSheet } from '../src/core/toy/sheet/buildSheet';
 import { sheetHtml } from '../src/core/toy/sheet/sheetHtml';
 import { sheetMarkdown } from '../src/core/toy/sheet/sheetMarkdown';
@@ -10,6 +16,7 @@ const round2 = (value: number) => Math.round(value * 100) / 100;
 export interface Options {
   text: boolean;
   format: string;
+  firmness: Firmness | undefined;
 }
 
 /** What each verb prints. */
@@ -25,6 +32,16 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
     problems: toy.problems,
     notes: toy.pattern.notes,
     terms: toy.pattern.terms,
+  }),
+
+  shape: (toy, { firmness }) => ({
+    parts: toy.parts.map((part) => {
+      const { measures } = measurePart(part, firmness);
+      return {
+        name: part.source.name, widthMm: round2(measures.widthMm), depthMm: round2(measures.depthMm), heightMm: round2(measures.heightMm), volumeMl: round2(measures.volumeMl),
+        rounds: measures.rounds.map(({ count, radiusMm, heightMm }, i) => ({ round: part.fabric.label[i], count, radiusMm: round2(radiusMm), heightMm: round2(heightMm) })),
+      };
+    }),
   }),
 
   place: (toy) => ({
@@ -50,7 +67,17 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
 };
 
 /** The same answers for people. */
-export const plainVerbs: Record<string, (toy: ToyAnalysis) => string> = {
+export const plainVerbs: Record<string, (toy: ToyAnalysis, options: Options) => string> = {
+  shape: (toy, { firmness }) => toy.parts.map((part) => {
+    const { measures, form } = measurePart(part, firmness);
+    const said = finishOf(part.source, part.fabric, part.profile, part.map.front, firmness).firmness;
+    const grams = stuffingGrams(measures.volumeMl, said);
+    const shows = said === 'none' ? [] : showThrough(part.fabric, form, part.form.gauge.widthMm, yarnOf(toy).thicknessMm).rounds;
+    return [
+      `${part.source.name}: ${Math.round(measures.widthMm)} mm wide, ${Math.round(measures.heightMm)} high, ${Math.round(measures.depthMm)} deep${grams > 0 ? `; ${Math.round(measures.volumeMl)} ml, about ${grams.toFixed(1)} g of stuffing (${said})` : ''}`,
+      ...(shows.length > 0 ? [`  Stuffing may show in round ${shows.join(', ')}.`] : []),
+    ].join('\n');
+  }).join('\n'),
   check: (toy) => [
     ...toy.parts.flatMap((part) => [
       `${part.source.name}${part.source.make > 1 ? ` (make ${part.source.make})` : ''}`,

@@ -8,6 +8,8 @@ import Minus from 'lucide-react-native/dist/esm/icons/minus';
 import Plus from 'lucide-react-native/dist/esm/icons/plus';
 import Printer from 'lucide-react-native/dist/esm/icons/printer';
 import Redo from 'lucide-react-native/dist/esm/icons/redo-2';
+import Ruler from 'lucide-react-native/dist/esm/icons/ruler';
+import Scissors from 'lucide-react-native/dist/esm/icons/scissors';
 import Undo from 'lucide-react-native/dist/esm/icons/undo-2';
 import UnfoldHorizontal from 'lucide-react-native/dist/esm/icons/unfold-horizontal';
 import type { ColorValue } from 'react-native';
@@ -15,7 +17,7 @@ import { useTheme } from '@tamagui/core';
 
 const icons = {
   up: ArrowUp, down: ArrowDown, back: ChevronLeft, download: Download, more: Ellipsis, closer: FoldHorizontal, wider: UnfoldHorizontal, minus: Minus, plus: Plus,
-  print: Printer, undo: Undo, redo: Redo,
+  print: Printer, undo: Undo, redo: Redo, cut: Scissors, tape: Ruler,
 };
 
 /** A sign beside or instead of a word; the control it stands on carries the name. */

@@ -27,15 +27,17 @@ export interface PressProps {
   chosen?: boolean;
   disabled?: boolean;
   /** a choice among several, or a page to go to, instead of an act */
-  role?: 'button' | 'tab' | 'radio' | 'link';
+  role?: 'button' | 'tab' | 'radio' | 'link' | 'switch';
   grow?: boolean;
   /** the sign above its word */
   stacked?: boolean;
+  /** one of many in a line: no more room at its sides than it needs */
+  tight?: boolean;
   onPress: () => void;
 }
 
 /** A button a knuckle can hit. */
-export function Press({ label, name, icon, tone = 'plain', chosen = false, disabled = false, role = 'button', grow = false, stacked = false, onPress }: PressProps) {
+export function Press({ label, name, icon, tone = 'plain', chosen = false, disabled = false, role = 'button', grow = false, stacked = false, tight = false, onPress }: PressProps) {
   const style: StyleProp<ViewStyle> = grow ? { flexGrow: 1, flexShrink: 1, flexBasis: 0 } : undefined;
   const ink = chosen || tone === 'primary' ? '$onPrimary' : tone === 'danger' ? '$danger' : '$color';
   return (
@@ -45,11 +47,11 @@ export function Press({ label, name, icon, tone = 'plain', chosen = false, disab
       aria-label={name ?? label}
       aria-disabled={disabled || undefined}
       aria-selected={role === 'tab' ? chosen : undefined}
-      aria-checked={role === 'radio' ? chosen : undefined}
+      aria-checked={role === 'radio' || role === 'switch' ? chosen : undefined}
       disabled={disabled}
       onPress={onPress}
     >
-      <Face tone={tone} chosen={chosen} faint={disabled} paddingHorizontal={label && !stacked ? '$4' : '$2'} flexDirection={stacked ? 'column' : 'row'} gap={stacked ? '$1' : '$2'} minWidth={48}>
+      <Face tone={tone} chosen={chosen} faint={disabled} paddingHorizontal={label && !stacked && !tight ? '$4' : '$2'} flexDirection={stacked ? 'column' : 'row'} gap={stacked ? '$1' : '$2'} minWidth={48}>
         {icon ? <View flexShrink={0}>{icon}</View> : null}
         {label ? <Body color={ink} flexShrink={1} fontWeight={tone === 'primary' ? '700' : '400'} textAlign="center">{label}</Body> : null}
       </Face>

@@ -2,7 +2,12 @@ import { getDocumentAsync } from 'expo-document-picker';
 
 /** Hands the maker a file to keep. */
 export function saveFile(name: string, contents: string, type: string): void {
-  const url = URL.createObjectURL(new Blob([contents], { type }));
+  saveBlob(name, new Blob([contents], { type }));
+}
+
+/** The same for what is no text: a picture, a form. */
+export function saveBlob(name: string, contents: Blob): void {
+  const url = URL.createObjectURL(contents);
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

@@ -31,6 +31,8 @@ export interface MapView {
   /** +1 where stitch numbers run left to right */
   dir: 1 | -1;
   start: 'top' | 'bottom';
+  /** where each stitch really stands, by the relaxed form; even spacing where it is not known yet */
+  azimuths?: Float64Array;
 }
 
 /** Where an azimuth at a line of holes lies on the map. `line` 8 is the line between rounds 8 and 9, by index. */
@@ -41,6 +43,12 @@ export function mapPoint(view: MapView, line: number, azimuth: number): { x: num
   const y = (line + (joined ? 0 : angle / turn)) * view.gauge.heightMm;
   const height = view.fabric.rounds * view.gauge.heightMm;
   return { x: view.dir * angle * radius, y: view.start === 'top' ? y : height - y };
+}
+
+/** Angle a stitch takes up between its neighbours of the round. */
+function cellAngle(azimuths: Float64Array, from: number, to: number, at: number): number {
+  const [before, after] = [Math.max(from, at - 1), Math.min(to - 1, at + 1)];
+  return after > before ? ((azimuths[after] ?? 0) - (azimuths[before] ?? 0)) / (after - before) : turn / Math.max(1, to - from);
 }
 
 /**
@@ -75,7 +83,8 @@ export function fabricMap(view: MapView): FabricMap {
     lines[r] = flip ? height - r * h : r * h;
     for (let i = 0; i < count; i += 1) {
       const at = from + i;
-      const angle = isRow ? (i + 0.5 - count / 2) * step : wrapAngle(stitchAzimuth(fabric, starts, r + 1, i + 1) - front);
+      const standing = view.azimuths;
+      const angle = isRow ? (i + 0.5 - count / 2) * step : wrapAngle((standing ? (standing[at] ?? 0) : stitchAzimuth(fabric, starts, r + 1, i + 1)) - front);
       // A row is flat: it runs over its own width, and every other one comes back.
       const scale = isRow ? (count * gauge.widthMm) / turn : radius;
       const sign = isRow && r % 2 === 1 ? -dir : dir;
@@ -86,18 +95,22 @@ export function fabricMap(view: MapView): FabricMap {
       const parents = fabric.parentCount[at] ?? 0;
       let lean = 0;
       if (parents > 0 && baseCount > 0 && !isRow) {
-        const parent = (starts[base] ?? 0) + (turn * ((fabric.parentFirst[at] ?? 0) - baseFrom + parents / 2)) / baseCount;
+        const first = fabric.parentFirst[at] ?? 0;
+        const parent = standing
+          ? ((standing[first] ?? 0) + (standing[first + parents - 1] ?? 0)) / 2
+          : (starts[base] ?? 0) + (turn * (first - baseFrom + parents / 2)) / baseCount;
         lean = wrapAngle(parent - (shift * step) / 2 - front - angle);
         lean = Math.max(-1.2 * step, Math.min(1.2 * step, lean));
       }
       const x = (a: number) => sign * a * scale;
       const p = at * 6;
       const decrease = parents > 1;
-      points[p] = x(angle + (decrease ? lean : 0) - 0.36 * step);
+      const wide = standing && !isRow ? cellAngle(standing, from, to, at) : step;
+      points[p] = x(angle + (decrease ? lean : 0) - 0.36 * wide);
       points[p + 1] = y((decrease ? foot : top) + (decrease ? 0.12 : -0.08));
       points[p + 2] = x(decrease ? angle : angle + lean);
       points[p + 3] = y(decrease ? top - 0.08 : foot + 0.12);
-      points[p + 4] = x(angle + (decrease ? lean : 0) + 0.36 * step);
+      points[p + 4] = x(angle + (decrease ? lean : 0) + 0.36 * wide);
       points[p + 5] = points[p + 1] ?? 0;
       round[at] = r + 1;
     }

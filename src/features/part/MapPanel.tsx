@@ -4,6 +4,8 @@ import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import Svg, { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
 import { View } from '@tamagui/core';
 import { wrapAngle } from '../../core/shape/azimuth';
+import { formAzimuths } from '../../core/shape/form/azimuths';
+import type { RelaxedForm } from '../../core/shape/form/relaxForm';
 import { mapPoint } from '../../core/shape/map';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
@@ -18,13 +20,17 @@ import { usePartEdits } from './usePartEdits';
 const colours = { mat: '#0F4A45', grid: '#1A5750', thread: '#F7F4EA', marker: '#FF7A1A' };
 
 /** The part unrolled on the mat: drag the background to look around, an eye to move the pair. */
-export function MapPanel({ part }: { part: PartAnalysis }) {
+export function MapPanel({ part, form, selected, onSelect }: { part: PartAnalysis; form: RelaxedForm | null; selected: number | null; onSelect: (stitch: number | null) => void }) {
   const { analysis } = useToy();
   const edits = usePartEdits(part);
   const [size, setSize] = useState({ width: 0, height: 0 });
   const [zoom, setZoom] = useState(1);
   const [pan, setPan] = useState({ x: 0, y: 0 });
-  const drawn = useMemo(() => mapPaths(part.map), [part.map]);
+  // Even spacing until the form is known, then where the stitches really stand.
+  const drawn = useMemo(() => {
+    const known = form?.resting && form.nodes.stitches === (part.fabric.offset[part.fabric.rounds] ?? 0);
+    return mapPaths(known ? { ...part.map, azimuths: formAzimuths(part.fabric, form, part.starts) } : part.map);
+  }, [part, form]);
   const { map } = drawn;
   const { widthMm, heightMm } = part.map.gauge;
   const fit = size.height > 0 ? Math.max(size.height / (map.height + heightMm * 3), 0.2) : 1;
@@ -35,7 +41,18 @@ export function MapPanel({ part }: { part: PartAnalysis }) {
   const origin = { x: centre.x - view.width / 2, y: centre.y - view.height / 2 };
   const toPx = (point: { x: number; y: number }) => ({ x: (point.x - origin.x) * scale, y: (point.y - origin.y) * scale });
 
+  const tap = Gesture.Tap().runOnJS(true).onEnd((event) => {
+    const at = { x: event.x / scale + origin.x, y: event.y / scale + origin.y };
+    let [best, near]: [number | null, number] = [null, widthMm * widthMm];
+    for (let stitch = 0; stitch < map.round.length; stitch += 1) {
+      const middle = middleOf(map.points, stitch);
+      const far = (middle.x - at.x) ** 2 + (middle.y - at.y) ** 2;
+      if (far < near) [best, near] = [stitch, far];
+    }
+    onSelect(best);
+  });
   const look = Gesture.Simultaneous(
+    tap,
     Gesture.Pan().runOnJS(true).minDistance(4).onChange((event) => setPan((now) => ({ x: now.x - event.changeX / scale, y: now.y - event.changeY / scale }))),
     Gesture.Pinch().runOnJS(true).onChange((event) => setZoom((now) => Math.max(0.5, Math.min(8, now * event.scaleChange)))),
   );
@@ -102,6 +119,7 @@ export function MapPanel({ part }: { part: PartAnalysis }) {
                   </G>
                 );
               })}
+              {selected !== null && selected < map.round.length ? <Circle cx={middleOf(map.points, selected).x} cy={middleOf(map.points, selected).y} r={widthMm * 0.75} fill="none" stroke={colours.marker} strokeWidth={3 / scale} /> : null}
               <RoundNumbers part={part} lines={map.lines} x={origin.x + 12 / scale} scale={scale} />
             </Svg>
           ) : null}
@@ -133,6 +151,12 @@ export function MapPanel({ part }: { part: PartAnalysis }) {
       ) : null}
     </View>
   );
+}
+
+/** Middle of a stitch on the map. */
+function middleOf(points: Float32Array, stitch: number): { x: number; y: number } {
+  const p = stitch * 6;
+  return { x: ((points[p] ?? 0) + 2 * (points[p + 2] ?? 0) + (points[p + 4] ?? 0)) / 4, y: ((points[p + 1] ?? 0) + (points[p + 3] ?? 0)) / 2 };
 }
 
 /** Row numbers, every fifth and those beside the eyes, at the edge of the panel. */

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useMedia, View } from '@tamagui/core';
+import { useForm } from '../../data/useForm';
 import { useToy } from '../../data/useToy';
 import { Empty, Page } from '../../ui/Page';
 import { Scroll } from '../../ui/Scroll';
@@ -10,6 +11,8 @@ import { SaveLine, SaveTrouble } from '../toy/SaveLine';
 import { UndoButtons } from '../toy/UndoButtons';
 import { AnswerCard } from './AnswerCard';
 import { EyePads, EyeSettings } from './EyePads';
+import { FormFacts } from '../form/FormFacts';
+import { FormPanel } from '../form/FormPanel';
 import { MapPanel } from './MapPanel';
 import { RoundsPanel } from './RoundsPanel';
 import { StopsPanel } from './StopsPanel';
@@ -19,6 +22,7 @@ const views = [
   { key: 'text', label: 'Text' },
   { key: 'rounds', label: 'Rounds' },
   { key: 'map', label: 'Map' },
+  { key: 'form', label: 'Form' },
   { key: 'stops', label: 'Stops' },
 ] as const;
 type ViewKey = (typeof views)[number]['key'];
@@ -33,6 +37,8 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
   const part = analysis.parts[index];
   // A part with nothing in it yet begins with the writing.
   const [view, setView] = useState<ViewKey>(views.some(({ key }) => key === first) ? (first as ViewKey) : part && part.checks.length > 0 ? 'rounds' : 'text');
+  const form3d = useForm(wide || view === 'form' || view === 'map' ? part : undefined);
+  const [selected, setSelected] = useState<number | null>(null);
   const toyName = analysis.pattern.header.name ?? analysis.parts[0]?.source.name ?? 'Toy';
   const back = { name: `Back to ${toyName}`, go: () => router.replace(`/toy/${editor.id}`) };
   const choose = (next: ViewKey) => {
@@ -50,8 +56,10 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
             <View {...fill} padding="$3"><TextPanel /></View>
             <View {...fill} borderTopWidth={1} borderColor="$line"><Scroll label="Rounds">{part ? <RoundsPanel part={part} index={index} /> : missing}</Scroll></View>
           </View>
-          <View {...fill} flexGrow={1.2}>{part && part.fabric.rounds > 0 ? <MapPanel part={part} /> : <View {...fill} backgroundColor="$mat" />}</View>
-          <View {...fill}>
+          <View {...fill} flexGrow={1.2}>{part && part.fabric.rounds > 0 ? <MapPanel part={part} form={form3d.form} selected={selected} onSelect={setSelected} /> : <View {...fill} backgroundColor="$mat" />}</View>
+          <View {...fill} borderLeftWidth={1} borderColor="$line">
+            <View {...fill} flexGrow={1}>{part && part.fabric.rounds > 0 ? <FormPanel part={part} form3d={form3d} selected={selected} onSelect={setSelected} /> : <View {...fill} backgroundColor="$mat" />}</View>
+            <View {...fill} flexGrow={1.1}>
             <Scroll label="Eyes and stops">{part
               ? (
                 <View gap="$4">
@@ -60,9 +68,12 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
                   <EyeSettings part={part} />
                   <Title render="h2" margin={0}>Stops</Title>
                   <StopsPanel part={part} />
+                  <Title render="h2" margin={0}>Form</Title>
+                  <FormFacts part={part} form={form3d.form} selected={selected} />
                 </View>
               )
               : missing}</Scroll>
+            </View>
           </View>
         </View>
       </Page>
@@ -76,11 +87,21 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
         {view !== 'text' && !part ? missing : null}
         {view === 'rounds' && part ? <Scroll label="Rounds"><RoundsPanel part={part} index={index} /></Scroll> : null}
         {view === 'stops' && part ? <Scroll label="Stops"><StopsPanel part={part} /></Scroll> : null}
+        {view === 'form' && part ? (
+          part.fabric.rounds > 0
+            ? (
+              <>
+                <View {...fill} flexGrow={1.7}><FormPanel part={part} form3d={form3d} selected={selected} onSelect={setSelected} /></View>
+                <View {...fill}><Scroll label="Size and stuffing"><FormFacts part={part} form={form3d.form} selected={selected} /></Scroll></View>
+              </>
+            )
+            : missing
+        ) : null}
         {view === 'map' && part ? (
           part.fabric.rounds > 0
             ? (
               <>
-                <View {...fill} flexGrow={1}><MapPanel part={part} /></View>
+                <View {...fill} flexGrow={1}><MapPanel part={part} form={form3d.form} selected={selected} onSelect={setSelected} /></View>
                 <View {...fill} flexGrow={1}>
                   <Scroll label="Eyes"><View gap="$4"><AnswerCard part={part} /><EyeSettings part={part} /></View></Scroll>
                 </View>

@@ -234,8 +234,8 @@ describe('truth of the method', () => {
       off.push(Math.abs((x - placed[near * 3]!) * out[0] + (y - placed[near * 3 + 1]!) * out[1] + (z - placed[near * 3 + 2]!) * out[2]));
     }
     off.sort((one, other) => one - other);
-    expect(off.reduce((sum, value) => sum + value, 0) / stitches).toBeLessThan(0.005 * widthMm);
-    expect(off[Math.floor(stitches * 0.9)]!).toBeLessThan(0.01 * widthMm);
+    expect(off.reduce((sum, value) => sum + value, 0) / stitches).toBeLessThan(0.01 * widthMm);
+    expect(off[Math.floor(stitches * 0.95)]!).toBeLessThan(0.02 * widthMm);
   });
 
   test('even parts stand where the profile says, within a stitch; starts in joined rounds do not wander', () => {

@@ -1,0 +1,95 @@
+import { createElement, useEffect, useRef, useState, type RefObject } from 'react';
+import type { Side } from '../../core/shape/form/sight';
+import type { DrawnForm } from './drawnForm';
+import type { FormScene } from './scene/formScene';
+
+type Drawing = typeof import('./scene');
+
+
+export interface FormCanvasHandle {
+  look: (side: Side) => void;
+  zoom: (by: number) => void;
+  /** the form as a file; null while there is none */
+  save: (kind: 'png' | 'glb' | 'obj') => Promise<Blob | null>;
+}
+
+interface FormCanvasProps {
+  label: string;
+  drawn: DrawnForm;
+  cut: boolean;
+  still: boolean;
+  handle: RefObject<FormCanvasHandle | null>;
+  onPick: (stitch: number | null) => void;
+  /** the machine can't draw it after all */
+  onFail: () => void;
+}
+
+const turns: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+
+/** The form in three dimensions on a canvas. The drawing library comes when it is first needed. */
+export function FormCanvas({ label, drawn, cut, still, handle, onPick, onFail }: FormCanvasProps) {
+  const canvas = useRef<HTMLCanvasElement | null>(null);
+  const [scene, setScene] = useState<FormScene | null>(null);
+  const drawing = useRef<Drawing | null>(null);
+  const calls = useRef({ onPick, onFail });
+  useEffect(() => { calls.current = { onPick, onFail }; });
+
+  useEffect(() => {
+    let gone = false;
+    let made: FormScene | null = null;
+    // One way in for everything that draws: two would put the library into what every page loads.
+    import('./scene').then((loaded) => {
+      if (gone || !canvas.current) return;
+      drawing.current = loaded;
+      made = new loaded.FormScene(canvas.current, { still, onPick: (stitch) => calls.current.onPick(stitch) });
+      setScene(made);
+    }).catch(() => { if (!gone) calls.current.onFail(); });
+    return () => {
+      gone = true;
+      made?.dispose();
+      setScene(null);
+    };
+  }, [still]);
+
+  useEffect(() => {
+    const element = canvas.current?.parentElement;
+    if (!scene || !element) return undefined;
+    const fit = () => scene.resize(element.clientWidth, element.clientHeight);
+    const observer = new ResizeObserver(fit);
+    observer.observe(element);
+    fit();
+    return () => observer.disconnect();
+  }, [scene]);
+
+  const shown = useRef(false);
+  useEffect(() => { shown.current = false; }, [scene]);
+  useEffect(() => {
+    scene?.show(drawn, !shown.current);
+    if (scene) shown.current = true;
+  }, [scene, drawn]);
+  useEffect(() => { scene?.setCut(cut); }, [scene, cut]);
+  useEffect(() => {
+    handle.current = {
+      look: (side) => scene?.look(side),
+      zoom: (by) => scene?.zoom(by),
+      save: async (kind) => {
+        if (!scene || !drawing.current) return null;
+        return kind === 'png' ? scene.snapshot() : kind === 'glb' ? drawing.current.formAsGlb(scene) : drawing.current.formAsObj(scene);
+      },
+    };
+    return () => { handle.current = null; };
+  }, [scene, handle]);
+
+  return createElement('canvas', {
+    ref: canvas, role: 'img', tabIndex: 0, 'aria-label': label, 'data-ready': scene ? 'yes' : 'no',
+    style: { width: '100%', height: '100%', display: 'block', touchAction: 'none' },
+    onKeyDown: (event: { key: string; preventDefault: () => void }) => {
+      const turn = turns[event.key];
+      if (turn) {
+        event.preventDefault();
+        scene?.turn((turn[0] * Math.PI) / 12, (turn[1] * Math.PI) / 12);
+      } else if (event.key === '+' || event.key === '=') scene?.zoom(1.2);
+      else if (event.key === '-') scene?.zoom(1 / 1.2);
+    },
+  });
+}

@@ -1,0 +1,37 @@
+import { useState, type RefObject } from 'react';
+import { View } from '@tamagui/core';
+import { fileName, saveBlob } from '../../ui/files';
+import { Icon } from '../../ui/Icon';
+import { Press } from '../../ui/Press';
+import { Body } from '../../ui/text';
+import type { FormCanvasHandle } from './FormCanvas';
+
+/** Keeping the form: a picture as it stands, or the form itself for other programs. */
+export function SaveMenu({ name, handle }: { name: string; handle: RefObject<FormCanvasHandle | null> }) {
+  const [open, setOpen] = useState(false);
+  const [trouble, setTrouble] = useState(false);
+  const keep = async (kind: 'png' | 'glb' | 'obj') => {
+    setOpen(false);
+    setTrouble(false);
+    try {
+      const file = await handle.current?.save(kind);
+      if (file) saveBlob(`${fileName(name)}.${kind}`, file);
+      else setTrouble(true);
+    } catch {
+      setTrouble(true);
+    }
+  };
+  return (
+    <View gap="$2" alignItems="flex-end">
+      <Press name="Save the form" icon={<Icon name="download" />} onPress={() => setOpen(!open)} />
+      {open ? (
+        <View gap="$2" role="group" aria-label="Save as">
+          <Press label="Picture" onPress={() => void keep('png')} />
+          <Press label="Form, GLB" onPress={() => void keep('glb')} />
+          <Press label="Form, OBJ" onPress={() => void keep('obj')} />
+        </View>
+      ) : null}
+      {trouble ? <View backgroundColor="$sheet" padding="$2" borderRadius="$2"><Body role="alert">That could not be saved. Try again.</Body></View> : null}
+    </View>
+  );
+}

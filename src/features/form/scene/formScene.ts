@@ -1,0 +1,355 @@
+import {
+  AmbientLight, BackSide, BufferAttribute, BufferGeometry, CatmullRomCurve3, Color, CylinderGeometry, DirectionalLight, DoubleSide, Float32BufferAttribute, Group, InstancedMesh,
+  Matrix4, Mesh, MeshLambertMaterial, MeshPhongMaterial, PerspectiveCamera, Plane, Quaternion, Raycaster, Scene, SphereGeometry, TorusGeometry, TubeGeometry, Vector2, Vector3, WebGLRenderer, type Material,
+} from 'three';
+import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
+import { sideDirections, type Side } from '../../../core/shape/form/sight';
+import type { DrawnForm } from '../drawnForm';
+import { stitchShape } from './stitchShapes';
+
+const mat = '#0F4A45';
+const marker = '#FF7A1A';
+const tweenMs = 220;
+/** Above this many stitches the strands are drawn with fewer faces. */
+const fineUpTo = 1500;
+
+interface SceneOptions {
+  /** a stitch was tapped, by its index; null beside the form */
+  onPick: (stitch: number | null) => void;
+  /** no movement that only pleases */
+  still: boolean;
+}
+
+/** The form on a canvas: stitches one by one, turned by thumb, drawn only when something changes. */
+export class FormScene {
+  frames = 0;
+  private readonly renderer: WebGLRenderer;
+  private readonly scene = new Scene();
+  private readonly camera = new PerspectiveCamera(17, 1, 1, 5000);
+  private readonly controls: OrbitControls;
+  private readonly body = new Group();
+  private readonly marks = new Group();
+  private readonly cutPlane = new Plane(new Vector3(0, 0, -1), 0);
+  private surface: Mesh | null = null;
+  private drawn: DrawnForm | null = null;
+  private cut = false;
+  private radius = 50;
+  private queued = 0;
+  private tween: { from: Vector3; to: Vector3; began: number } | null = null;
+  private pressedAt: { x: number; y: number } | null = null;
+
+  constructor(private readonly canvas: HTMLCanvasElement, private readonly options: SceneOptions) {
+    this.renderer = new WebGLRenderer({ canvas, antialias: true, preserveDrawingBuffer: true, powerPreference: 'low-power' });
+    this.renderer.setClearColor(mat);
+    this.renderer.setPixelRatio(Math.min(window.devicePixelRatio || 1, 2));
+    this.renderer.localClippingEnabled = true;
+    this.controls = new OrbitControls(this.camera, canvas);
+    this.controls.enablePan = false;
+    this.controls.enableDamping = !options.still;
+    this.controls.addEventListener('change', this.draw);
+    const sun = new DirectionalLight('#fff6ea', 2.6);
+    sun.position.set(-0.7, 1.1, 1.2);
+    // The light goes with the eye, as over a lap.
+    this.camera.add(sun);
+    this.scene.add(new AmbientLight('#eef2ee', 1.35), this.camera, this.body, this.marks);
+    this.camera.position.set(0, 0, 200);
+    canvas.addEventListener('pointerdown', this.press);
+    canvas.addEventListener('pointerup', this.release);
+  }
+
+  /** Shows a form; the view stays where it was turned to, unless `frame` brings all of it into sight. */
+  show(drawn: DrawnForm, frame: boolean): void {
+    this.drawn = drawn;
+    this.clear(this.body);
+    const bounds = Math.max(10, ...drawn.placed.map(Math.abs));
+    this.surface = this.fabricMesh(drawn);
+    this.body.add(this.surface);
+    for (const mesh of this.stitchMeshes(drawn)) this.body.add(mesh);
+    if (drawn.stuffed) this.body.add(this.stuffing());
+    for (const eye of drawn.eyes) this.body.add(this.eye(eye));
+    if (frame || Math.abs(bounds / this.radius - 1) > 0.5) {
+      this.radius = bounds;
+      this.frame();
+    }
+    this.mark(drawn.selected, drawn.measured);
+    this.setCut(this.cut);
+    this.draw();
+  }
+
+  /** Looks from a side. */
+  look(side: Side): void {
+    const [x, y, z] = sideDirections[side];
+    // Straight from above there is no telling which way is up; a trace of forward settles it.
+    const to = new Vector3(x, y, z + (y !== 0 ? 0.001 : 0)).normalize().multiplyScalar(this.distance());
+    if (this.options.still) {
+      this.camera.position.copy(to);
+      this.controls.update();
+    } else this.tween = { from: this.camera.position.clone(), to, began: performance.now() };
+    this.setCut(this.cut);
+  }
+
+  /** Turns the form by a step, for the arrow keys. */
+  turn(sideways: number, over: number): void {
+    const at = this.camera.position.clone();
+    at.applyAxisAngle(new Vector3(0, 1, 0), -sideways);
+    const across = new Vector3(at.z, 0, -at.x).normalize();
+    const tipped = at.clone().applyAxisAngle(across, -over);
+    if (Math.abs(tipped.clone().normalize().y) < 0.995) at.copy(tipped);
+    this.camera.position.copy(at);
+    this.controls.update();
+    this.draw();
+  }
+
+  zoom(by: number): void {
+    this.camera.position.multiplyScalar(1 / by);
+    this.controls.update();
+    this.draw();
+  }
+
+  /** Cuts the half nearest to the eye away, to look inside. */
+  setCut(cut: boolean): void {
+    this.cut = cut;
+    const towards = (this.tween?.to ?? this.camera.position).clone().setY(0);
+    // Along the nearest of the four main sides; from above and from underneath the front half goes.
+    if (towards.length() < this.camera.position.length() * 0.2) towards.set(0, 0, 1);
+    if (Math.abs(towards.x) > Math.abs(towards.z)) towards.set(Math.sign(towards.x), 0, 0);
+    else towards.set(0, 0, Math.sign(towards.z) || 1);
+    this.cutPlane.normal.copy(towards).negate();
+    this.body.traverse((object) => {
+      const material = (object as Mesh).material as Material | undefined;
+      if (!material) return;
+      const hardware = object.userData.hardware === true;
+      const gone = cut && hardware && this.cutPlane.distanceToPoint(object.parent?.position ?? object.position) < 0;
+      object.visible = !gone && (object.userData.inside !== true || cut);
+      material.clippingPlanes = cut && !hardware ? [this.cutPlane] : null;
+      material.needsUpdate = true;
+    });
+    this.draw();
+  }
+
+  /** Marks the selected stitch, and the tape between two. */
+  mark(selected: number | null, measured: readonly number[]): void {
+    this.clear(this.marks);
+    if (!this.drawn) return;
+    const { placed, step } = this.drawn;
+    const at = (stitch: number) => new Vector3(placed[stitch * 3], placed[stitch * 3 + 1], placed[stitch * 3 + 2]);
+    const total = placed.length / 3;
+    for (const stitch of new Set([...(selected === null ? [] : [selected]), ...measured])) {
+      if (stitch >= total) continue;
+      const ring = new Mesh(new TorusGeometry(step * 0.72, step * 0.14, 8, 24), new MeshPhongMaterial({ color: marker, emissive: '#8a3a00', depthTest: true }));
+      ring.position.copy(at(stitch));
+      ring.quaternion.setFromUnitVectors(new Vector3(0, 0, 1), this.outward(stitch));
+      ring.position.addScaledVector(this.outward(stitch), step * 0.3);
+      this.marks.add(ring);
+    }
+    if (this.drawn.tape.length > 1) {
+      const points = this.drawn.tape.map((stitch) => at(stitch).addScaledVector(this.outward(stitch), step * 0.5));
+      const tape = new TubeGeometry(new CatmullRomCurve3(points, false, 'catmullrom', 0), points.length * 4, step * 0.13, 6, false);
+      this.marks.add(new Mesh(tape, new MeshPhongMaterial({ color: marker, emissive: '#8a3a00' })));
+    }
+    this.draw();
+  }
+
+  resize(width: number, height: number): void {
+    if (width < 2 || height < 2) return;
+    this.renderer.setSize(width, height, false);
+    this.camera.aspect = width / height;
+    this.camera.updateProjectionMatrix();
+    this.frame();
+    this.draw();
+  }
+
+  /** The picture as it stands, as a PNG. */
+  snapshot(): Promise<Blob | null> {
+    this.renderer.render(this.scene, this.camera);
+    return new Promise((resolve) => { this.canvas.toBlob(resolve, 'image/png'); });
+  }
+
+  /** The form alone, without marks, for saving. */
+  model(): Group {
+    const model = new Group();
+    this.body.traverse((object) => { if (object instanceof Mesh && object.userData.inside !== true) model.add(object.clone()); });
+    return model;
+  }
+
+  dispose(): void {
+    cancelAnimationFrame(this.queued);
+    this.canvas.removeEventListener('pointerdown', this.press);
+    this.canvas.removeEventListener('pointerup', this.release);
+    this.controls.dispose();
+    this.clear(this.body);
+    this.clear(this.marks);
+    this.renderer.dispose();
+  }
+
+  private readonly draw = (): void => {
+    if (!this.queued) this.queued = requestAnimationFrame(this.paint);
+  };
+
+  private readonly paint = (): void => {
+    this.queued = 0;
+    if (this.tween) {
+      const share = Math.min(1, (performance.now() - this.tween.began) / tweenMs);
+      const { from, to } = this.tween;
+      const eased = share * share * (3 - 2 * share);
+      this.camera.position.lerpVectors(from, to, eased);
+      // Half a turn goes through the middle; keep clear of it.
+      if (this.camera.position.length() < 1) this.camera.position.x += 1;
+      this.camera.position.setLength(from.length() + (to.length() - from.length()) * eased);
+      if (share >= 1) this.tween = null;
+    }
+    const moving = this.controls.update() || this.tween !== null;
+    this.renderer.render(this.scene, this.camera);
+    this.frames += 1;
+    if (moving) this.draw();
+  };
+
+  private distance(): number {
+    const half = (this.camera.fov * Math.PI) / 360;
+    return (this.radius * 1.18) / Math.sin(half) / Math.min(1, this.camera.aspect);
+  }
+
+  private frame(): void {
+    const distance = this.distance();
+    this.controls.minDistance = this.radius * 1.3;
+    this.controls.maxDistance = distance * 3;
+    if (this.camera.position.length() < 1) this.camera.position.set(0, 0, 1);
+    this.camera.position.setLength(distance);
+    this.camera.near = distance / 100;
+    this.camera.far = distance * 10;
+    this.camera.updateProjectionMatrix();
+    this.controls.update();
+  }
+
+  /** The fabric under the stitches: it carries the colour where strands leave gaps, and is what a tap meets. */
+  private fabricMesh({ placed, surface, colours, mirrored }: DrawnForm): Mesh {
+    const { triangles, stitch } = surface;
+    const positions = new Float32Array(triangles.length * 3);
+    const tints = new Float32Array(triangles.length * 3);
+    const tint = new Color();
+    for (let i = 0; i < triangles.length; i += 1) {
+      const corner = mirrored && i % 3 !== 0 ? (i % 3 === 1 ? i + 1 : i - 1) : i;
+      const node = triangles[corner] ?? 0;
+      positions.set([placed[node * 3] ?? 0, placed[node * 3 + 1] ?? 0, placed[node * 3 + 2] ?? 0], i * 3);
+      tint.set(colours[stitch[Math.floor(i / 3)] ?? 0] ?? '#ffffff').multiplyScalar(0.5);
+      tints.set([tint.r, tint.g, tint.b], i * 3);
+    }
+    const geometry = new BufferGeometry();
+    geometry.setAttribute('position', new BufferAttribute(positions, 3));
+    geometry.setAttribute('color', new BufferAttribute(tints, 3));
+    geometry.computeVertexNormals();
+    return new Mesh(geometry, new MeshLambertMaterial({ vertexColors: true, side: DoubleSide }));
+  }
+
+  private stitchMeshes({ frames, colours }: DrawnForm): InstancedMesh[] {
+    const total = frames.reduce((sum, { stitch }) => sum + stitch.length, 0);
+    return frames.map(({ look, stitch, matrices }) => {
+      const mesh = new InstancedMesh(stitchShape(look, total <= fineUpTo), new MeshLambertMaterial(), stitch.length);
+      mesh.instanceMatrix.array.set(matrices);
+      const tint = new Color();
+      stitch.forEach((index, i) => {
+        // No two stitches catch the light alike: a little unevenness, the same every time.
+        mesh.setColorAt(i, tint.set(colours[index] ?? '#ffffff').multiplyScalar(0.94 + 0.12 * ((index * 7919) % 17) / 17));
+      });
+      mesh.frustumCulled = false;
+      return mesh;
+    });
+  }
+
+  private stuffing(): Mesh {
+    const source = this.surface?.geometry ?? new BufferGeometry();
+    const geometry = source.clone().scale(0.9, 0.9, 0.9);
+    geometry.setAttribute('color', new Float32BufferAttribute(new Float32Array((geometry.getAttribute('position').count || 0) * 3).fill(0.92), 3));
+    const mesh = new Mesh(geometry, new MeshLambertMaterial({ vertexColors: true, side: BackSide }));
+    mesh.userData.inside = true;
+    return mesh;
+  }
+
+  /** A pressed eye: dome outside, post through the fabric, washer inside. */
+  private eye({ at, out, radius, washer }: DrawnForm['eyes'][number]): Group {
+    const group = new Group();
+    const black = new MeshPhongMaterial({ color: '#141414', specular: '#bbbbbb', shininess: 90 });
+    const dome = new Mesh(new SphereGeometry(radius, 24, 12, 0, Math.PI * 2, 0, Math.PI / 2), black);
+    dome.scale.y = 0.7;
+    dome.position.y = radius * 0.35;
+    group.add(dome);
+    if (washer > 0) {
+      const post = new Mesh(new CylinderGeometry(radius * 0.22, radius * 0.22, radius * 2.4, 12), black);
+      post.position.y = -radius * 0.9;
+      const disc = new Mesh(new CylinderGeometry(washer / 2, washer / 2, 1.2, 24), new MeshPhongMaterial({ color: '#e8e6df' }));
+      disc.position.y = -radius * 0.9;
+      for (const part of [post, disc]) { part.userData.inside = true; group.add(part); }
+    }
+    group.traverse((object) => { object.userData.hardware = true; });
+    group.quaternion.copy(new Quaternion().setFromUnitVectors(new Vector3(0, 1, 0), new Vector3(...out)));
+    group.position.set(...at);
+    return group;
+  }
+
+  private outward(stitch: number): Vector3 {
+    const { outward } = this.drawn ?? {};
+    return outward ? new Vector3(...outward(stitch)) : new Vector3(0, 0, 1);
+  }
+
+  private readonly press = (event: PointerEvent): void => { this.pressedAt = { x: event.clientX, y: event.clientY }; };
+
+  private readonly release = (event: PointerEvent): void => {
+    const began = this.pressedAt;
+    this.pressedAt = null;
+    // A drag turns the form; only a tap picks.
+    if (!began || Math.hypot(event.clientX - began.x, event.clientY - began.y) > 6) return;
+    const box = this.canvas.getBoundingClientRect();
+    this.options.onPick(this.pick(((event.clientX - box.left) / box.width) * 2 - 1, 1 - ((event.clientY - box.top) / box.height) * 2));
+  };
+
+  private pick(x: number, y: number): number | null {
+    if (!this.surface || !this.drawn) return null;
+    const ray = new Raycaster();
+    ray.setFromCamera(new Vector2(x, y), this.camera);
+    const hit = ray.intersectObject(this.surface).find(({ point }) => !this.cut || this.cutPlane.distanceToPoint(point) >= 0);
+    return hit?.faceIndex === undefined || hit.faceIndex === null ? null : (this.drawn.surface.stitch[hit.faceIndex] ?? null);
+  }
+
+  private clear(group: Group): void {
+    group.traverse((object) => {
+      const mesh = object as Mesh;
+      mesh.geometry?.dispose();
+      (mesh.material as Material | undefined)?.dispose();
+      if (object instanceof InstancedMesh) object.dispose();
+    });
+    group.clear();
+  }
+}
+
+/** One stitch after the other as plain meshes, for files that know no repeated shapes. */
+export function bakeInstances(mesh: InstancedMesh): BufferGeometry {
+  const shape = mesh.geometry;
+  const positions = shape.getAttribute('position');
+  const normals = shape.getAttribute('normal');
+  const index = shape.getIndex();
+  const { count } = mesh;
+  const place = new Float32Array(positions.count * count * 3);
+  const facing = new Float32Array(positions.count * count * 3);
+  const tints = new Float32Array(positions.count * count * 3);
+  const faces = new Uint32Array((index?.count ?? 0) * count);
+  const matrix = new Matrix4();
+  const vector = new Vector3();
+  const tint = new Color();
+  for (let i = 0; i < count; i += 1) {
+    mesh.getMatrixAt(i, matrix);
+    mesh.getColorAt(i, tint);
+    for (let k = 0; k < positions.count; k += 1) {
+      const at = (i * positions.count + k) * 3;
+      vector.fromBufferAttribute(positions, k).applyMatrix4(matrix).toArray(place, at);
+      vector.fromBufferAttribute(normals, k).transformDirection(matrix).toArray(facing, at);
+      tint.toArray(tints, at);
+    }
+    for (let k = 0; k < (index?.count ?? 0); k += 1) faces[i * (index?.count ?? 0) + k] = (index?.getX(k) ?? 0) + i * positions.count;
+  }
+  const baked = new BufferGeometry();
+  baked.setAttribute('position', new BufferAttribute(place, 3));
+  baked.setAttribute('normal', new BufferAttribute(facing, 3));
+  baked.setAttribute('color', new BufferAttribute(tints, 3));
+  baked.setIndex(new BufferAttribute(faces, 1));
+  return baked;
+}

@@ -1,0 +1,2 @@
+export { FormScene } from './formScene';
+export { formAsGlb, formAsObj } from './saveForm';
