@@ -39,7 +39,9 @@ function withGauge(text: string, gauge: unknown): string {
   if (gauge === undefined) return text;
   const [width, height] = String(gauge).split(/[,x]/).map(Number);
   if (!width || !height || !(width > 0 && width <= 60 && height > 0 && height <= 60)) throw new Unreadable(`--gauge ${String(gauge)}: give the stitch width and the round height in mm, for example --gauge 5,4.8.`);
-  return setToyHeader(text, 'Gauge', `${width} mm x ${height} mm`);
+  const line = `Gauge: ${width} mm x ${height} mm`;
+  // At the end where there was none, so that every line keeps its number.
+  return analyseToy(text).pattern.header.gauge ? setToyHeader(text, 'Gauge', line.slice('Gauge: '.length)) : `${text.trimEnd()}\n${line}\n`;
 }
 
 const firmnesses: readonly Firmness[] = ['light', 'medium', 'firm', 'none'];

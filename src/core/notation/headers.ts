@@ -3,7 +3,7 @@ export type Header =
   | { scope: 'toy'; key: 'toy' | 'hook' | 'for' | 'needs'; value: string }
   | { scope: 'toy'; key: 'terms'; value: 'us' | 'uk' }
   | { scope: 'toy'; key: 'hand'; value: 'left' | 'right' }
-  | { scope: 'toy'; key: 'gauge'; widthMm: number; heightMm: number }
+  | { scope: 'toy'; key: 'gauge'; widthMm: number; heightMm: number; yarn: string | null; assumed: boolean }
   | { scope: 'toy'; key: 'lean'; value: number }
   | { scope: 'toy'; key: 'yarn'; name: string; value: string }
   | { scope: 'part'; key: 'start'; value: 'top' | 'bottom' }
@@ -35,7 +35,11 @@ const readers: Record<string, Reader> = {
   gauge: (value) => {
     const [widthMm, heightMm] = numbersIn(value);
     if (!widthMm || !heightMm || widthMm > 60 || heightMm > 60) return bad('gauge', 'Give the gauge as stitch width by round height, for example “5 mm x 4.8 mm”.');
-    return { scope: 'toy', key: 'gauge', widthMm, heightMm };
+    // `Gauge: 5 mm x 4.8 mm, River cotton, assumed`: whose gauge it is, and whether it is only expected.
+    const after = /^(?:.*?\d+(?:[.,]\d+)?){2}\s*(?:mm)?\s*(.*)$/.exec(value)?.[1] ?? '';
+    const words = after.split(',').map((word) => word.trim()).filter(Boolean);
+    const assumed = words.at(-1)?.toLowerCase() === 'assumed';
+    return { scope: 'toy', key: 'gauge', widthMm, heightMm, yarn: words.slice(0, assumed ? -1 : undefined).join(', ') || null, assumed };
   },
   lean: (value) => {
     const [lean] = numbersIn(value);

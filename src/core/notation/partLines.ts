@@ -22,7 +22,7 @@ export function applyToyHeader(header: ToyHeader, head: Header, line: number, se
     case 'toy': header.name = head.value; break;
     case 'terms': setTerms(head.value); break;
     case 'hand': header.hand = head.value; break;
-    case 'gauge': header.gauge = { widthMm: head.widthMm, heightMm: head.heightMm }; break;
+    case 'gauge': header.gauge = { widthMm: head.widthMm, heightMm: head.heightMm, yarn: head.yarn, assumed: head.assumed }; break;
     case 'lean': header.lean = head.value; break;
     case 'hook': header.hook = head.value; break;
     case 'for': header.audience = head.value; break;

@@ -39,7 +39,8 @@ export interface PartSource {
 export interface ToyHeader {
   name: string | null;
   hand: 'left' | 'right';
-  gauge: { widthMm: number; heightMm: number } | null;
+  /** stitch width and round height, whose they are on the yarn shelf, and whether they are only expected */
+  gauge: { widthMm: number; heightMm: number; yarn: string | null; assumed: boolean } | null;
   lean: number | null;
   hook: string | null;
   audience: string | null;

@@ -19,7 +19,7 @@ export const heightOfCode = Float64Array.from(stitchKinds, (kind) => heightClass
 
 /** The gauge of a toy: as stated in its text, else the assumed one. */
 export function gaugeOf(header: ToyHeader): Gauge {
-  return header.gauge ? { ...header.gauge, assumed: false } : assumedGauge;
+  return header.gauge ? { widthMm: header.gauge.widthMm, heightMm: header.gauge.heightMm, assumed: header.gauge.assumed } : assumedGauge;
 }
 
 /**

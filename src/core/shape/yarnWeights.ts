@@ -26,6 +26,9 @@ export const yarnWeights: readonly YarnWeight[] = [
   { key: 'jumbo', name: 'Jumbo', words: /\bjumbo\b/i, thicknessMm: 8.5, hookMm: 12, widthMm: 16.5, heightMm: 15.8 },
 ];
 
+/** The same from thin to thick, as a maker looks for hers. */
+export const yarnsByThickness: readonly YarnWeight[] = [...yarnWeights].sort((a, b) => a.thicknessMm - b.thicknessMm);
+
 /** Widths follow the hook: half a millimetre of stitch for a millimetre of hook, our own figure from dense fabrics. */
 const widthPerHookMm = 0.5;
 

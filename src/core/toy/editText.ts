@@ -5,7 +5,7 @@ import type { PartSource } from '../notation/pattern';
 const lineEnds = /\r\n|\n|\r/;
 
 /** Sets a header line of the toy (`Hand: left`), in place where there is one, else at the top. An empty value takes it out. */
-export function setToyHeader(text: string, key: 'Toy' | 'Hand' | 'Gauge' | 'Lean' | 'Terms' | 'For', value: string): string {
+export function setToyHeader(text: string, key: 'Toy' | 'Hand' | 'Gauge' | 'Lean' | 'Terms' | 'For' | 'Hook', value: string): string {
   const lines = text.split(lineEnds);
   const at = lines.findIndex((line) => {
     const header = readHeader(line);

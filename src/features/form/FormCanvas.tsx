@@ -1,4 +1,4 @@
-import { createElement, useEffect, useRef, useState, type RefObject } from 'react';
+import { useEffect, useRef, useState, type RefObject } from 'react';
 import type { Side } from '../../core/shape/form/sight';
 import type { DrawnForm } from './drawnForm';
 import type { FormScene } from './scene/formScene';
@@ -18,7 +18,7 @@ interface FormCanvasProps {
   drawn: DrawnForm;
   cut: boolean;
   still: boolean;
-  handle: RefObject<FormCanvasHandle | null>;
+  handleRef: RefObject<FormCanvasHandle | null>;
   onPick: (stitch: number | null) => void;
   /** the machine can't draw it after all */
   onFail: () => void;
@@ -27,7 +27,7 @@ interface FormCanvasProps {
 const turns: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
 
 /** The form in three dimensions on a canvas. The drawing library comes when it is first needed. */
-export function FormCanvas({ label, drawn, cut, still, handle, onPick, onFail }: FormCanvasProps) {
+export function FormCanvas({ label, drawn, cut, still, handleRef, onPick, onFail }: FormCanvasProps) {
   const canvas = useRef<HTMLCanvasElement | null>(null);
   const [scene, setScene] = useState<FormScene | null>(null);
   const drawing = useRef<Drawing | null>(null);
@@ -69,7 +69,7 @@ export function FormCanvas({ label, drawn, cut, still, handle, onPick, onFail }:
   }, [scene, drawn]);
   useEffect(() => { scene?.setCut(cut); }, [scene, cut]);
   useEffect(() => {
-    handle.current = {
+    handleRef.current = {
       look: (side) => scene?.look(side),
       zoom: (by) => scene?.zoom(by),
       save: async (kind) => {
@@ -77,19 +77,25 @@ export function FormCanvas({ label, drawn, cut, still, handle, onPick, onFail }:
         return kind === 'png' ? scene.snapshot() : kind === 'glb' ? drawing.current.formAsGlb(scene) : drawing.current.formAsObj(scene);
       },
     };
-    return () => { handle.current = null; };
-  }, [scene, handle]);
+    return () => { handleRef.current = null; };
+  }, [scene, handleRef]);
 
-  return createElement('canvas', {
-    ref: canvas, role: 'img', tabIndex: 0, 'aria-label': label, 'data-ready': scene ? 'yes' : 'no',
-    style: { width: '100%', height: '100%', display: 'block', touchAction: 'none' },
-    onKeyDown: (event: { key: string; preventDefault: () => void }) => {
-      const turn = turns[event.key];
-      if (turn) {
-        event.preventDefault();
-        scene?.turn((turn[0] * Math.PI) / 12, (turn[1] * Math.PI) / 12);
-      } else if (event.key === '+' || event.key === '=') scene?.zoom(1.2);
-      else if (event.key === '-') scene?.zoom(1 / 1.2);
-    },
-  });
+  return (
+    <canvas
+      ref={canvas}
+      role="img"
+      tabIndex={0}
+      aria-label={label}
+      data-ready={scene ? 'yes' : 'no'}
+      style={{ width: '100%', height: '100%', display: 'block', touchAction: 'none' }}
+      onKeyDown={(event) => {
+        const turn = turns[event.key];
+        if (turn) {
+          event.preventDefault();
+          scene?.turn((turn[0] * Math.PI) / 12, (turn[1] * Math.PI) / 12);
+        } else if (event.key === '+' || event.key === '=') scene?.zoom(1.2);
+        else if (event.key === '-') scene?.zoom(1 / 1.2);
+      }}
+    />
+  );
 }

@@ -70,7 +70,7 @@ export function FormPanel({ part, form3d, selected, onSelect }: FormPanelProps) 
       <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0} position="relative">
         {shown && still !== null ? (
           drawable
-            ? <FormCanvas label={label} drawn={shown} cut={cut} still={still} handle={handle} onPick={pick} onFail={() => setDrawable(false)} />
+            ? <FormCanvas label={label} drawn={shown} cut={cut} still={still} handleRef={handle} onPick={pick} onFail={() => setDrawable(false)} />
             : <FormDrawing label={label} drawn={shown} angles={angles} onTurn={setAngles} onPick={pick} />
         ) : null}
         <View position="absolute" left={8} top={8} pointerEvents="none">
@@ -85,7 +85,7 @@ export function FormPanel({ part, form3d, selected, onSelect }: FormPanelProps) 
         <View position="absolute" right={8} top={8} gap="$2">
           {drawable ? <Press name="Cut open" icon={<Icon name="cut" color={cut ? '#FBFCFA' : undefined} />} role="switch" chosen={cut} onPress={() => setCut(!cut)} /> : null}
           <Press name="Measuring tape" icon={<Icon name="tape" color={measuring ? '#FBFCFA' : undefined} />} role="switch" chosen={measuring} onPress={() => { setMeasuring(!measuring); setEnds([]); }} />
-          {drawable ? <SaveMenu name={`${analysis.pattern.header.name ?? 'toy'} ${part.source.name}`} handle={handle} /> : null}
+          {drawable ? <SaveMenu name={`${analysis.pattern.header.name ?? 'toy'} ${part.source.name}`} handleRef={handle} /> : null}
         </View>
         {measuring ? <MeasureLine part={part} ends={kept} tape={tape} /> : null}
       </View>

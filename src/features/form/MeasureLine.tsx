@@ -1,8 +1,7 @@
 import { View } from '@tamagui/core';
-import { addressOf, addressWords } from '../../core/place/address';
+import { addressOf, addressWords, roundOfStitch } from '../../core/place/address';
 import type { Tape } from '../../core/shape/form/tape';
 import { stitchAzimuth } from '../../core/shape/azimuth';
-import { roundOfStitch } from '../../core/place/address';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { Answer, Body } from '../../ui/text';
 

@@ -7,14 +7,14 @@ import { Body } from '../../ui/text';
 import type { FormCanvasHandle } from './FormCanvas';
 
 /** Keeping the form: a picture as it stands, or the form itself for other programs. */
-export function SaveMenu({ name, handle }: { name: string; handle: RefObject<FormCanvasHandle | null> }) {
+export function SaveMenu({ name, handleRef }: { name: string; handleRef: RefObject<FormCanvasHandle | null> }) {
   const [open, setOpen] = useState(false);
   const [trouble, setTrouble] = useState(false);
   const keep = async (kind: 'png' | 'glb' | 'obj') => {
     setOpen(false);
     setTrouble(false);
     try {
-      const file = await handle.current?.save(kind);
+      const file = await handleRef.current?.save(kind);
       if (file) saveBlob(`${fileName(name)}.${kind}`, file);
       else setTrouble(true);
     } catch {

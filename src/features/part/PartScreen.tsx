@@ -11,6 +11,7 @@ import { SaveLine, SaveTrouble } from '../toy/SaveLine';
 import { UndoButtons } from '../toy/UndoButtons';
 import { AnswerCard } from './AnswerCard';
 import { EyePads, EyeSettings } from './EyePads';
+import { ChosenStitch } from '../form/ChosenStitch';
 import { FormFacts } from '../form/FormFacts';
 import { FormPanel } from '../form/FormPanel';
 import { MapPanel } from './MapPanel';
@@ -103,7 +104,11 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
               <>
                 <View {...fill} flexGrow={1}><MapPanel part={part} form={form3d.form} selected={selected} onSelect={setSelected} /></View>
                 <View {...fill} flexGrow={1}>
-                  <Scroll label="Eyes"><View gap="$4"><AnswerCard part={part} /><EyeSettings part={part} /></View></Scroll>
+                  <Scroll label="Eyes"><View gap="$4">
+                      {selected !== null && form3d.form && selected < form3d.form.nodes.stitches ? <ChosenStitch part={part} form={form3d.form} stitch={selected} /> : null}
+                      <AnswerCard part={part} />
+                      <EyeSettings part={part} />
+                    </View></Scroll>
                 </View>
                 {part.eyes ? <View padding="$2" borderTopWidth={1} borderColor="$line"><EyePads part={part} /></View> : null}
               </>

@@ -58,15 +58,15 @@ export function ToyScreen() {
 }
 
 /** The pages of a toy. */
-export function ToyTabs({ chosen }: { chosen: 'parts' | 'sheet' }) {
+export function ToyTabs({ chosen }: { chosen: 'parts' | 'yarn' | 'sheet' }) {
   const router = useRouter();
   const { editor } = useToy();
   return (
     <Tabs
       label="Pages of this toy"
-      tabs={[{ key: 'parts', label: 'Parts' }, { key: 'sheet', label: 'Sheet' }] as const}
+      tabs={[{ key: 'parts', label: 'Parts' }, { key: 'yarn', label: 'Yarn' }, { key: 'sheet', label: 'Sheet' }] as const}
       chosen={chosen}
-      onChoose={(key) => router.replace(key === 'parts' ? `/toy/${editor.id}` : `/toy/${editor.id}/sheet`)}
+      onChoose={(key) => router.replace(key === 'parts' ? `/toy/${editor.id}` : `/toy/${editor.id}/${key}`)}
     />
   );
 }

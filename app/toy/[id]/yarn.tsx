@@ -1,0 +1,1 @@
+export { ToyYarnScreen as default } from '../../../src/features/yarns/ToyYarnScreen';

@@ -1,0 +1,1 @@
+export { YarnScreen as default } from '../../src/features/yarns/YarnScreen';

@@ -1,0 +1,1 @@
+export { YarnsScreen as default } from '../../src/features/yarns/YarnsScreen';

@@ -1,0 +1,24 @@
+import { applyEdits } from '../notation/applyEdits';
+import { largestEyeMm, smallestEyeMm } from '../place/hardware';
+import { writeEyes } from '../place/eyeSentence';
+import { analyseToy } from './analyse';
+
+/** Sizes pressed eyes are commonly sold in, in mm across. */
+export const soldEyesMm = [4, 5, 6, 7, 8, 9, 10, 12, 14, 15, 16, 18, 20, 22, 24] as const;
+
+/** The eye of a sold size that looks as large on a toy `ratio` times as wide. */
+export function eyeForScale(sizeMm: number, ratio: number): number {
+  const wanted = Math.max(smallestEyeMm, Math.min(largestEyeMm, sizeMm * ratio));
+  return soldEyesMm.reduce((best, size) => (Math.abs(size - wanted) < Math.abs(best - wanted) ? size : best));
+}
+
+/** The text with the eyes of every part in the size that suits the new gauge. */
+export function scaleEyes(text: string, ratio: number): string {
+  return analyseToy(text).parts.reduce((current, _, index) => {
+    const part = analyseToy(current).parts[index];
+    if (!part?.eyes) return current;
+    const sizeMm = eyeForScale(part.eyes.rule.sizeMm, ratio);
+    if (sizeMm === part.eyes.rule.sizeMm) return current;
+    return applyEdits(current, [writeEyes(part.source, current.split(/\r\n|\n|\r/), { ...part.eyes.rule, sizeMm })]);
+  }, text);
+}

@@ -1,0 +1,41 @@
+import { useRouter } from 'expo-router';
+import { Pressable } from 'react-native';
+import { View } from '@tamagui/core';
+import { gaugeOfYarn, leanOfYarn, type Yarn } from '../../core/supplies/yarn';
+import { yarnWeight } from '../../core/shape/yarnWeights';
+import { useYarns } from '../../data/useYarns';
+import { Notice } from '../../ui/Notice';
+import { Empty, Page } from '../../ui/Page';
+import { Press } from '../../ui/Press';
+import { Body, Quiet, Title } from '../../ui/text';
+
+/** How a yarn works up, in a line. */
+export function yarnLine(yarn: Yarn): string {
+  const { widthMm, heightMm, assumed } = gaugeOfYarn(yarn);
+  return `${widthMm} × ${heightMm} mm a stitch, ${assumed ? 'assumed' : 'measured'}; leans ${leanOfYarn(yarn)} a round, ${yarn.wandered === null ? 'assumed' : 'counted'}`;
+}
+
+/** The maker's yarns with their hooks: measured once, used by every toy. */
+export function YarnsScreen() {
+  const router = useRouter();
+  const { data: yarns, error, refetch } = useYarns();
+  return (
+    <Page title="Yarn shelf" aside="Measured once, used by every toy" back={{ name: 'Back to the toys', go: () => router.replace('/') }} foot={<Press tone="primary" label="Add a yarn" onPress={() => router.push('/yarns/new')} />}>
+      {error ? <Notice tone="wrong" actions={<Press label="Try again" onPress={() => void refetch()} />}>The yarns could not be read.</Notice> : null}
+      {yarns?.length === 0 ? <Empty>No yarn is kept yet. Add the one you are working with: ten stitches and a ruler are enough.</Empty> : null}
+      <View render="ul" margin={0} padding={0} gap="$3" aria-label="Yarns">
+        {(yarns ?? []).map((yarn) => (
+          <View render="li" key={yarn.id} style={{ listStyleType: 'none' }}>
+            <Pressable role="link" aria-label={`Open ${yarn.name}`} onPress={() => router.push(`/yarns/${yarn.id}`)}>
+              <View backgroundColor="$sheet" borderRadius="$3" borderWidth={1} borderColor="$line" padding="$3">
+                <Title render="h2" margin={0}>{yarn.name}</Title>
+                <Body>{yarnWeight(yarn.weight).name}, {yarn.hookMm} mm hook</Body>
+                <Quiet>{yarnLine(yarn)}</Quiet>
+              </View>
+            </Pressable>
+          </View>
+        ))}
+      </View>
+    </Page>
+  );
+}
