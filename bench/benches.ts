@@ -2,14 +2,18 @@ import { buildFabric } from '../src/core/fabric/buildFabric';
 import { readPattern } from '../src/core/notation/readPattern';
 import { readWorkLine } from '../src/core/notation/grammar';
 import { roundStarts } from '../src/core/shape/azimuth';
+import { Relaxation, projectSprings } from '../src/core/shape/form/relaxation';
+import { formText } from '../src/core/shape/forms/formText';
 import { fabricMap } from '../src/core/shape/map';
+import { formInputOf } from '../src/core/toy/formOfPart';
 import { analyseToy } from '../src/core/toy/analyse';
 
 export interface Bench {
   name: string;
   run: () => void;
   runs?: number;
-  note?: string;
+  /** what the ratio is to, where it is not the bare pass all others are compared with */
+  against?: { name: string; run: () => void };
 }
 
 const cone = ['R1: 6 sc in magic ring', 'R2: inc x 6', 'R3: (sc, inc) x 6', 'R4: (2 sc, inc) x 6', 'R5: (3 sc, inc) x 6', 'R6: (4 sc, inc) x 6', 'R7: (5 sc, inc) x 6', 'R8: (6 sc, inc) x 6'];
@@ -32,6 +36,21 @@ const typed = toyOf(4000);
 const typedAnalysis = analyseToy(`${typed}Eyes: 9 mm, between R20 and R21, 6 showing`).parts[0];
 const eyes = (gap: number) => `${typed}Eyes: 9 mm, between R${gap} and R${gap + 1}, 6 showing`;
 
+const relaxed = (text: string) => {
+  const part = analyseToy(text).parts[0];
+  if (!part) throw new Error('The bench needs a part.');
+  const input = formInputOf(part);
+  const once = new Relaxation(input);
+  once.run(Infinity);
+  // As many sweeps of the springs as relaxing takes, and nothing else.
+  const sweeps = once.steps * 4;
+  const places = once.places.slice();
+  return { relax: () => new Relaxation(input).run(Infinity), bare: () => { for (let i = 0; i < sweeps; i += 1) projectSprings(once.springs, places); } };
+};
+const tube3000 = relaxed(toyOf(3000));
+const ball5000 = relaxed(formText({ kind: 'ball', widthMm: 198, heightMm: 198 }, 'Ball', { widthMm: 5, heightMm: 4.8, assumed: false }, 'us'));
+const keystroke = (round: number) => `${typed.trimEnd()}\nR${round}: sc around`;
+
 /** Every figure a release note quotes comes from here. */
 export const benches: Bench[] = [
   { name: 'build the fabric of a 20,000-stitch part', run: () => { if (large) buildFabric(large, 'us'); } },
@@ -45,5 +64,8 @@ export const benches: Bench[] = [
   { name: 'analyse 10,000 texts of word soup; none may throw', runs: 1, run: () => { for (let seed = 0; seed < 10_000; seed += 1) analyseToy(soup(seed)); } },
   { name: 'refuse a megabyte of noise', run: () => { analyseToy(noise); } },
   { name: 'azimuths of 4,000 stitches', run: () => { if (typedAnalysis) roundStarts(typedAnalysis.fabric, 0.25); } },
+  { name: 'relax a part of 3,000 stitches to rest', runs: 7, run: tube3000.relax, against: { name: 'the same spring projections alone', run: tube3000.bare } },
+  { name: 'relax a ball of 5,000 stitches to rest', runs: 5, run: ball5000.relax, against: { name: 'the same spring projections alone', run: ball5000.bare } },
+  { name: 'keystroke to profile and map, 4,000 stitches', run: () => { turn += 1; const part = analyseToy(keystroke(200 + turn)).parts[0]; if (part) fabricMap(part.map); } },
   { name: 'map of 4,000 stitches', run: () => { if (typedAnalysis) fabricMap(typedAnalysis.map); } },
 ];

@@ -17,7 +17,8 @@ const reference = () => { for (let i = 0; i < cells.length; i += 1) cells[i] = (
 
 const unit = median(reference, 30);
 process.stdout.write(`reference: a bare pass over 1,000,000 numbers, ${unit.toFixed(2)} ms\n`);
-for (const { name, run, runs = 15, note } of benches) {
+for (const { name, run, runs = 15, against } of benches) {
   const time = median(run, runs);
-  process.stdout.write(`${name.padEnd(52)} ${time.toFixed(2).padStart(9)} ms   ${(time / unit).toFixed(2).padStart(8)} × reference${note ? `   (${note})` : ''}\n`);
+  const ratio = against ? `${(time / median(against.run, runs)).toFixed(2)} × ${against.name}` : `${(time / unit).toFixed(2).padStart(8)} × reference`;
+  process.stdout.write(`${name.padEnd(52)} ${time.toFixed(2).padStart(9)} ms   ${ratio}\n`);
 }

@@ -60,3 +60,25 @@ test('no verb, or a file that is not there: exit 2', () => {
   expect(status).toBe(2);
   expect(stderr).toMatch(/can't be opened/);
 });
+
+test('shape: the relaxed form in mm and ml, by the gauge and the firmness asked for', () => {
+  const { status, stdout } = hoppla('shape', 'head.txt', head);
+  expect(status).toBe(0);
+  const [part] = JSON.parse(stdout).parts;
+  expect(part).toMatchObject({ name: 'Head' });
+  expect(part.rounds.map((round: { round: number; count: number }) => [round.round, round.count])).toEqual([[1, 6], [2, 12], [3, 18], [4, 18], [5, 18], [6, 18], [7, 18], [8, 18], [9, 12], [10, 6]]);
+  // Eighteen stitches of 5 mm go around a part 28.6 mm wide; stuffing stretches its middle a little.
+  expect(part.widthMm).toBeGreaterThan(28);
+  expect(part.widthMm).toBeLessThan(31.5);
+  expect(part.rounds[9].heightMm).toBeGreaterThan(part.rounds[4].heightMm);
+  const twice = JSON.parse(hoppla('shape', 'head.txt', head, '--gauge', '10,9.6', '--firmness', 'medium').stdout).parts[0];
+  const medium = JSON.parse(hoppla('shape', 'head.txt', head, '--firmness', 'medium').stdout).parts[0];
+  expect(Math.abs(twice.volumeMl / medium.volumeMl / 8 - 1)).toBeLessThan(0.02);
+  expect(hoppla('shape', 'head.txt', head, '--text').stdout).toMatch(/^Head: \d+ mm wide, \d+ high/);
+});
+
+test.each([['--gauge', 'thick'], ['--gauge', '5'], ['--firmness', 'hard']])('shape refuses %s %s in one line, exit 2', (option, value) => {
+  const { status, stderr } = hoppla('shape', 'head.txt', head, option, value);
+  expect(status).toBe(2);
+  expect(stderr.trim().split('\n')).toHaveLength(1);
+});

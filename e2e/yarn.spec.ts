@@ -36,7 +36,7 @@ test('a yarn is measured once, a toy is worked in it, and follows when it is mea
   await page.getByRole('button', { name: 'Back to the toys' }).click();
   await page.getByRole('link', { name: 'Open Bear’s head' }).or(page.getByRole('link', { name: /Open Bear/ })).first().click();
   await page.getByRole('tab', { name: 'Yarn' }).click();
-  await expect(page.getByText('5 × 4.9 mm a stitch')).toBeVisible();
+  await expect(page.getByText('5 × 4.9 mm a stitch', { exact: true })).toBeVisible();
 });
 
 test('the same toy in chunky yarn: new size, new eyes, one undo away', async ({ page }) => {

@@ -68,7 +68,7 @@ export function ToyYarnScreen() {
           ))}
           {yarns?.length === 0 ? <Quiet>No yarn is kept yet. Ten stitches and a ruler make one.</Quiet> : null}
         </View>
-        <Press label="Add or measure a yarn" onPress={() => router.push('/yarns/new')} />
+        <Press label="Add or measure a yarn" onPress={() => router.push(`/yarns/new?toy=${editor.id}`)} />
 
         <Title render="h2" margin={0}>This toy in another yarn</Title>
         <View flexDirection="row" flexWrap="wrap" gap="$2" role="radiogroup" aria-label="Another thickness">

@@ -20,11 +20,11 @@ import { LeanDrawing, SwatchDrawing } from './SwatchDrawing';
 
 /** One yarn with its hook: what it is, what ten stitches measure, how far it leans. */
 export function YarnScreen() {
-  const { yarn: id } = useLocalSearchParams<{ yarn: string }>();
+  const { yarn: id, toy } = useLocalSearchParams<{ yarn: string; toy?: string }>();
   const router = useRouter();
   const { data: yarns, isPending } = useYarns();
   const kept = yarns?.find((yarn) => yarn.id === id);
-  const back = { name: 'Back to the yarns', go: () => (router.canGoBack() ? router.back() : router.replace('/yarns')) };
+  const back = toy ? { name: 'Back to the toy', go: () => router.replace(`/toy/${toy}/yarn`) } : { name: 'Back to the yarns', go: () => router.replace('/yarns') };
   if (isPending) return <Page title="Yarn" back={back}>{null}</Page>;
   if (!kept && id !== 'new') return <Page title="Yarn" back={back}><Notice tone="look">This yarn is not on the shelf of this browser.</Notice></Page>;
   return <YarnForm key={kept?.id ?? 'new'} kept={kept ?? null} back={back} />;

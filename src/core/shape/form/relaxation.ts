@@ -32,7 +32,8 @@ export interface FormInput {
 /** How far stuffing stretches the rounds in the mean, as a share: our own figures, from "fills without stretching" to "hard". */
 export const stretchOf: Record<Firmness, number> = { none: 0, light: 0.005, medium: 0.015, firm: 0.04 };
 
-const sweepsPerStep = 2;
+const sweepsPerStep = 4;
+const motionEvery = 4;
 /** Share of a bend that the fabric's stiffness takes back in a step. */
 const stiffness = 0.1;
 /** The same for an empty part, where every cell is drawn towards its neighbours. */
@@ -162,8 +163,18 @@ export class Relaxation {
 
   private step(): void {
     const { places, before, motion } = this;
-    wholeMotion(places, before, motion);
-    const [cx, cy, cz, vx, vy, vz, wx, wy, wz] = motion as unknown as [number, number, number, number, number, number, number, number, number];
+    // Drift and turning build up slowly: now and then is often enough to take them away.
+    if (this.steps % motionEvery === 0) wholeMotion(places, before, motion);
+    else motion.fill(0, 3);
+    const cx = motion[0]!;
+    const cy = motion[1]!;
+    const cz = motion[2]!;
+    const vx = motion[3]!;
+    const vy = motion[4]!;
+    const vz = motion[5]!;
+    const wx = motion[6]!;
+    const wy = motion[7]!;
+    const wz = motion[8]!;
     let most = 0;
     // The longest way any node went in the last step decides whether the form rests; drifting and turning as a whole is no change of form.
     for (let i = 0; i < places.length; i += 3) {
@@ -185,7 +196,7 @@ export class Relaxation {
       places[i + 1] = y + dy * damping;
       places[i + 2] = z + dz * damping;
     }
-    if (this.steps >= mostSteps || (this.steps >= fewestSteps && most < restAt * restAt)) {
+    if (this.steps >= mostSteps || (this.steps % motionEvery === 0 && this.steps >= fewestSteps && most < restAt * restAt)) {
       places.set(before);
       // What hands press lies between them as it is.
       if (this.input.finish.pressedAt === null) alignTo(places, this.first);
@@ -196,9 +207,9 @@ export class Relaxation {
     for (let sweep = 0; sweep < sweepsPerStep; sweep += 2) {
       projectSprings(this.springs, places);
       projectBackwards(this.springs, places);
+      if (this.input.finish.firmness === 'none') this.smooth();
     }
     this.straighten();
-    if (this.input.finish.firmness === 'none') this.smooth();
     if (this.input.finish.pressedAt !== null) this.flatten(this.input.finish.pressedAt);
     this.steps += 1;
   }
@@ -211,7 +222,10 @@ export class Relaxation {
     const quarter = this.pressure / 4;
     for (let i = 0; i < pressed.length; i += 1) {
       const at = pressed[i]!;
-      const [w, e, s, n] = [around[4 * i]!, around[4 * i + 1]!, around[4 * i + 2]!, around[4 * i + 3]!];
+      const w = around[4 * i]!;
+      const e = around[4 * i + 1]!;
+      const s = around[4 * i + 2]!;
+      const n = around[4 * i + 3]!;
       const ax = places[e]! - places[w]!;
       const ay = places[e + 1]! - places[w + 1]!;
       const az = places[e + 2]! - places[w + 2]!;
@@ -239,7 +253,10 @@ export class Relaxation {
     for (let i = 0; i < gauged.length; i += 1) {
       const p = gauged[i]! * 3;
       const q = this.nodes.next[gauged[i]!]! * 3;
-      sum += Math.hypot(places[q]! - places[p]!, places[q + 1]! - places[p + 1]!, places[q + 2]! - places[p + 2]!) - 1;
+      const dx = places[q]! - places[p]!;
+      const dy = places[q + 1]! - places[p + 1]!;
+      const dz = places[q + 2]! - places[p + 2]!;
+      sum += Math.sqrt(dx * dx + dy * dy + dz * dz) - 1;
     }
     return sum / gauged.length;
   }
@@ -251,12 +268,18 @@ export class Relaxation {
       const under = bends[i]!;
       const middle = bends[i + 1]!;
       const over = bends[i + 2]!;
-      for (let axis = 0; axis < 3; axis += 1) {
-        const off = stiffness * (0.5 * (places[under + axis]! + places[over + axis]!) - places[middle + axis]!);
-        places[middle + axis] = places[middle + axis]! + 0.5 * off;
-        places[under + axis] = places[under + axis]! - 0.25 * off;
-        places[over + axis] = places[over + axis]! - 0.25 * off;
-      }
+      const offX = stiffness * (0.5 * (places[under]! + places[over]!) - places[middle]!);
+      const offY = stiffness * (0.5 * (places[under + 1]! + places[over + 1]!) - places[middle + 1]!);
+      const offZ = stiffness * (0.5 * (places[under + 2]! + places[over + 2]!) - places[middle + 2]!);
+      places[middle] = places[middle]! + 0.5 * offX;
+      places[middle + 1] = places[middle + 1]! + 0.5 * offY;
+      places[middle + 2] = places[middle + 2]! + 0.5 * offZ;
+      places[under] = places[under]! - 0.25 * offX;
+      places[under + 1] = places[under + 1]! - 0.25 * offY;
+      places[under + 2] = places[under + 2]! - 0.25 * offZ;
+      places[over] = places[over]! - 0.25 * offX;
+      places[over + 1] = places[over + 1]! - 0.25 * offY;
+      places[over + 2] = places[over + 2]! - 0.25 * offZ;
     }
   }
 

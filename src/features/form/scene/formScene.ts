@@ -4,6 +4,7 @@ import {
 } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import { sideDirections, type Side } from '../../../core/shape/form/sight';
+import type { StitchLook } from '../../../core/shape/form/stitchFrames';
 import type { DrawnForm } from '../drawnForm';
 import { stitchShape } from './stitchShapes';
 
@@ -12,6 +13,9 @@ const marker = '#FF7A1A';
 const tweenMs = 220;
 /** Above this many stitches the strands are drawn with fewer faces. */
 const fineUpTo = 1500;
+/** Frames further apart than this while turning look jerky; the strands are then drawn coarser until it rests. */
+const slowFrameMs = 55;
+const restMs = 250;
 
 interface SceneOptions {
   /** a stitch was tapped, by its index; null beside the form */
@@ -22,7 +26,6 @@ interface SceneOptions {
 
 /** The form on a canvas: stitches one by one, turned by thumb, drawn only when something changes. */
 export class FormScene {
-  frames = 0;
   private readonly renderer: WebGLRenderer;
   private readonly scene = new Scene();
   private readonly camera = new PerspectiveCamera(17, 1, 1, 5000);
@@ -35,6 +38,11 @@ export class FormScene {
   private cut = false;
   private radius = 50;
   private queued = 0;
+  private readonly coarseShapes = new Map<StitchLook, BufferGeometry>();
+  private lastPaint = 0;
+  private slowFrames = 0;
+  private coarse = false;
+  private settle: ReturnType<typeof setTimeout> | undefined;
   private tween: { from: Vector3; to: Vector3; began: number } | null = null;
   private pressedAt: { x: number; y: number } | null = null;
 
@@ -60,6 +68,7 @@ export class FormScene {
   /** Shows a form; the view stays where it was turned to, unless `frame` brings all of it into sight. */
   show(drawn: DrawnForm, frame: boolean): void {
     this.drawn = drawn;
+    this.setDetail(false);
     this.clear(this.body);
     const bounds = Math.max(10, ...drawn.placed.map(Math.abs));
     this.surface = this.fabricMesh(drawn);
@@ -174,6 +183,8 @@ export class FormScene {
 
   dispose(): void {
     cancelAnimationFrame(this.queued);
+    clearTimeout(this.settle);
+    for (const shape of this.coarseShapes.values()) shape.dispose();
     this.canvas.removeEventListener('pointerdown', this.press);
     this.canvas.removeEventListener('pointerup', this.release);
     this.controls.dispose();
@@ -186,8 +197,35 @@ export class FormScene {
     if (!this.queued) this.queued = requestAnimationFrame(this.paint);
   };
 
+  /** On a slow machine the strands are simpler while they move, and whole again at rest. */
+  private keepPace(): void {
+    const now = performance.now();
+    const gap = now - this.lastPaint;
+    this.lastPaint = now;
+    if (gap > slowFrameMs && gap < restMs * 4) this.slowFrames += 1;
+    if (this.slowFrames > 2) this.setDetail(true);
+    clearTimeout(this.settle);
+    if (this.coarse) this.settle = setTimeout(() => { this.setDetail(false); this.lastPaint = 0; this.draw(); }, restMs * 2);
+  }
+
+  private setDetail(coarse: boolean): void {
+    if (this.coarse === coarse) return;
+    this.coarse = coarse;
+    this.renderer.setPixelRatio(coarse ? 1 : Math.min(window.devicePixelRatio || 1, 2));
+    for (const object of this.body.children) {
+      if (object instanceof InstancedMesh) object.geometry = coarse ? this.coarseShape(object.userData.look as StitchLook) : (object.userData.still as BufferGeometry);
+    }
+  }
+
+  private coarseShape(look: StitchLook): BufferGeometry {
+    const known = this.coarseShapes.get(look) ?? stitchShape(look, 'coarse');
+    this.coarseShapes.set(look, known);
+    return known;
+  }
+
   private readonly paint = (): void => {
     this.queued = 0;
+    this.keepPace();
     if (this.tween) {
       const share = Math.min(1, (performance.now() - this.tween.began) / tweenMs);
       const { from, to } = this.tween;
@@ -200,7 +238,6 @@ export class FormScene {
     }
     const moving = this.controls.update() || this.tween !== null;
     this.renderer.render(this.scene, this.camera);
-    this.frames += 1;
     if (moving) this.draw();
   };
 
@@ -244,7 +281,7 @@ export class FormScene {
   private stitchMeshes({ frames, colours }: DrawnForm): InstancedMesh[] {
     const total = frames.reduce((sum, { stitch }) => sum + stitch.length, 0);
     return frames.map(({ look, stitch, matrices }) => {
-      const mesh = new InstancedMesh(stitchShape(look, total <= fineUpTo), new MeshLambertMaterial(), stitch.length);
+      const mesh = new InstancedMesh(stitchShape(look, total <= fineUpTo ? 'fine' : 'plain'), new MeshLambertMaterial(), stitch.length);
       mesh.instanceMatrix.array.set(matrices);
       const tint = new Color();
       stitch.forEach((index, i) => {
@@ -252,6 +289,8 @@ export class FormScene {
         mesh.setColorAt(i, tint.set(colours[index] ?? '#ffffff').multiplyScalar(0.94 + 0.12 * ((index * 7919) % 17) / 17));
       });
       mesh.frustumCulled = false;
+      mesh.userData.look = look;
+      mesh.userData.still = mesh.geometry;
       return mesh;
     });
   }

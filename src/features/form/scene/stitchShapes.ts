@@ -9,6 +9,10 @@ function strand(points: [number, number, number][], thickness: number, segments:
 
 const mirrored = (points: [number, number, number][]) => points.map(([x, y, z]) => [-x, y, z] as [number, number, number]);
 
+/** Faces along and around a strand: near at hand, many stitches, and while a slow machine turns them. */
+const details = { fine: [5, 6], plain: [3, 5], coarse: [2, 3] } as const;
+export type Detail = keyof typeof details;
+
 /** Yarn fills the fabric: two strands side by side are about as wide as the stitch. */
 const yarn = 0.235;
 
@@ -16,8 +20,8 @@ const yarn = 0.235;
  * The few shapes every stitch is drawn with: strokes that lean up and apart from a common foot and swell outward in the middle, as the
  * two legs of a stitch do.
  */
-export function stitchShape(look: StitchLook, fine: boolean): BufferGeometry {
-  const [segments, sides] = fine ? [5, 6] : [3, 5];
+export function stitchShape(look: StitchLook, detail: Detail): BufferGeometry {
+  const [segments, sides] = details[detail];
   const pair = (points: [number, number, number][], thickness = yarn) => mergeGeometries([strand(points, thickness, segments, sides), strand(mirrored(points), thickness, segments, sides)]);
   switch (look) {
     case 'v': return pair([[0.03, 0.12, -0.06], [0.15, 0.4, 0.14], [0.31, 0.78, 0.2], [0.34, 1.1, 0.02]]);
