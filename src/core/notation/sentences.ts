@@ -1,107 +1,8 @@
-import { createToken, EmbeddedActionsParser, EOF, Lexer, tokenMatcher, type IToken, type TokenType } from 'chevrotain';
-import type { Span } from './ast';
+import { EmbeddedActionsParser, EOF, tokenMatcher, type IToken, type TokenType } from 'chevrotain';
+import { featureOf, is, number, S, sentenceLexer, sentenceTypes, valueOf, Word } from './sentenceTokens';
+import type { FeatureKind, FeatureStyle, LandmarkKind, Step, StepKind } from './step';
 
-/** What a feature is, by the name used in code and files. */
-export type FeatureKind =
-  | 'eyes' | 'nose' | 'mouth' | 'brows' | 'lashes' | 'cheeks' | 'whiskers' | 'patch' | 'button' | 'spots' | 'key ring' | 'sculpting';
-
-export type StepKind = 'feature' | 'stuff' | 'close' | 'sew' | 'nosew' | 'pin' | 'cut' | 'fold';
-
-/** An assembly sentence, taken apart. Only what the maker said is set. */
-export interface Step {
-  kind: StepKind;
-  feature?: FeatureKind;
-  embroidered?: boolean;
-  sizeMm?: number;
-  /** between rounds `gap[0]` and `gap[1]` */
-  gap?: [number, number];
-  /** on this round */
-  round?: number;
-  /** after this round is worked */
-  after?: number;
-  /** from which end rounds are counted, where it is not the start */
-  countFrom?: 'end';
-  apart?: number;
-  showing?: number;
-  wide?: number;
-  seat?: 'foot' | 'split';
-  relation?: { rounds: number; direction: 'above' | 'below'; to: FeatureKind };
-  firmness?: 'light' | 'medium' | 'firm' | 'none';
-  tailMm?: number;
-  text: string;
-  line: number;
-  span: Span;
-}
-
-const Word = createToken({ name: 'Word', pattern: /[A-Za-z\u00c0-\u00d6\u00d8-\u00f6\u00f8-\u024f][A-Za-z\u00c0-\u00d6\u00d8-\u00f6\u00f8-\u024f'’]*/ });
-const kw = (name: string, source: string) => createToken({ name, pattern: new RegExp(`(?:${source})(?![A-Za-z'’])`, 'i'), longer_alt: Word });
-
-const S = {
-  NotStuff: kw('NotStuff', '(?:do\\s+not|don[\'’]?t|no)\\s+(?:stuff\\w*|fill\\w*)|unstuffed|without\\s+stuffing'),
-  Stuff: kw('Stuff', 'stuff(?:ing)?|fibre\\s*fill|fiber\\s*fill|fill(?:ing)?|top\\s+up'),
-  Lightly: kw('Lightly', 'lightly|light|loosely|softly'),
-  Firmly: kw('Firmly', 'firmly|firm|hard|tightly|well'),
-  Medium: kw('Medium', 'medium|moderately'),
-  Close: kw('Close', 'close\\s+(?:up\\s+)?(?:the\\s+)?(?:hole|opening|piece|gap|ring|end|off|it|remaining\\s+\\w+)?|gather|cinch|weave\\s+(?:the\\s+)?(?:tail|yarn)?\\s*(?:through|in)|pull\\s+(?:tight|closed|shut)|sew\\s+(?:the\\s+)?(?:hole|opening)\\s+(?:closed|shut)'),
-  NoSew: kw('NoSew', 'no[\\s-]+sew|crochet\\s+(?:on|in|together)\\s|through\\s+both\\s+layers|join\\s+(?:the\\s+)?(?:ears?|arms?|legs?|fins?|wings?|parts?)'),
-  Sew: kw('Sew', 'sew|stitch\\s+(?:on|the)|whip\\s*stitch|ladder\\s+stitch|attach'),
-  Pin: kw('Pin', 'pin'),
-  Fold: kw('Fold', 'fold|flatten|pinch'),
-  Cut: kw('Cut', 'cut\\s+(?:the\\s+)?yarn|leave|leaving|fasten\\s+off'),
-  Tail: kw('Tail', '(?:long\\s+)?(?:yarn\\s+|sewing\\s+)?tail|end'),
-  Embroider: kw('Embroider', 'embroider(?:ed|y)?|(?:satin|straight|back)\\s*stitch(?:es)?|sleeping'),
-  Insert: kw('Insert', 'insert|place|put|add|fix|seat|position|fit|press|pop|set'),
-  Eyes: kw('Eyes', 'eyes?'),
-  Nose: kw('Nose', 'noses?'),
-  Mouth: kw('Mouth', 'mouth|smile'),
-  Brows: kw('Brows', '(?:eye\\s*)?brows?'),
-  Lashes: kw('Lashes', '(?:eye\\s*)?lash(?:es)?'),
-  Cheeks: kw('Cheeks', 'cheeks?|blush'),
-  Whiskers: kw('Whiskers', 'whiskers?'),
-  Spots: kw('Spots', 'spots?|freckles?'),
-  Button: kw('Button', 'buttons?'),
-  Patch: kw('Patch', 'patch(?:es)?|felt|appliqu[eé]s?'),
-  KeyRing: kw('KeyRing', 'key\\s*rings?|key\\s*chains?'),
-  Sculpt: kw('Sculpt', 'sculpt(?:ing|ed)?|shape\\s+the\\s+(?:eyes?|face)'),
-  Safety: kw('Safety', 'safety'),
-  Split: kw('Split', '(?:in|through)\\s+the\\s+splits?|split(?:\\s+seats?)?|between\\s+(?:the\\s+)?(?:two\\s+)?stitches'),
-  InBetween: kw('InBetween', '(?:in\\s+)?between\\s+(?:them|each(?:\\s+other)?|the\\s+(?:two\\s+)?(?:eyes|posts))'),
-  Between: kw('Between', '(?:in\\s+)?between|btw'),
-  Apart: kw('Apart', 'apart|from\\s+each\\s+other|(?:from\\s+)?post\\s+to\\s+post'),
-  Showing: kw('Showing', 'show(?:ing|s)?|visible|seen|free'),
-  Wide: kw('Wide', 'wide|across|long'),
-  Holes: kw('Holes', '(?:in|through)\\s+the\\s+holes?|hole\\s+seats?'),
-  Above: kw('Above', 'above|up\\s+from|higher\\s+than|over'),
-  Below: kw('Below', 'below|under(?:neath)?|beneath|down\\s+from|lower\\s+than'),
-  FromEnd: kw('FromEnd', 'from\\s+(?:the\\s+)?(?:base|bottom|end|edge|last\\s+round)'),
-  After: kw('After', 'after|when|once|at\\s+the\\s+end\\s+of|before\\s+starting'),
-  RoundWord: kw('RoundWord', 'rounds?|rnds?|rows?|r|rd'),
-  St: kw('St', 'stitch(?:es)?|sts?|sc|dc'),
-  Mm: kw('Mm', 'mm|millimet(?:re|er)s?'),
-  Cm: kw('Cm', 'cm|centimet(?:re|er)s?'),
-  Join: kw('Join', 'and|to|through'),
-  Ordinal: createToken({ name: 'Ordinal', pattern: /\d+(?:st|nd|rd|th)(?![A-Za-z])/i }),
-  Num: createToken({ name: 'Num', pattern: /\d+(?:[.,]\d+)?/ }),
-  NumberWord: kw('NumberWord', 'one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve'),
-  Dash: createToken({ name: 'Dash', pattern: /[-‐‑‒–—−&/+]+/ }),
-  Stop: createToken({ name: 'Stop', pattern: /[.;!](?!\d)/ }),
-  Other: createToken({ name: 'Other', pattern: /[^\s]/ }),
-};
-const Blank = createToken({ name: 'Blank', pattern: /[\s\u00a0]+/, group: Lexer.SKIPPED, line_breaks: true });
-const types: TokenType[] = [Blank, ...Object.values(S).filter((t) => t !== S.Other), Word, S.Other];
-const lexer = new Lexer(types, { positionTracking: 'onlyOffset', ensureOptimizations: false });
-
-const featureOf: [TokenType, FeatureKind][] = [
-  [S.Brows, 'brows'], [S.Lashes, 'lashes'], [S.Eyes, 'eyes'], [S.Nose, 'nose'], [S.Mouth, 'mouth'], [S.Cheeks, 'cheeks'], [S.Whiskers, 'whiskers'],
-  [S.Spots, 'spots'], [S.Button, 'button'], [S.Patch, 'patch'], [S.KeyRing, 'key ring'], [S.Sculpt, 'sculpting'],
-];
-const words = ['zero', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
-const valueOf = (token: IToken) => {
-  const index = words.indexOf(token.image.toLowerCase());
-  return index >= 0 ? index : Number.parseFloat(token.image.replace(',', '.'));
-};
-const is = (token: IToken, ...wanted: TokenType[]) => wanted.some((type) => tokenMatcher(token, type));
-const number = [S.Num, S.NumberWord, S.Ordinal];
+export type { FeatureKind, Step, StepKind } from './step';
 
 /** Phrases met in one sentence, in order. */
 interface Phrases {
@@ -117,7 +18,7 @@ class SentenceParser extends EmbeddedActionsParser {
   private found: Phrases = { step: {}, verbs: [], features: [] };
 
   constructor() {
-    super(types, { recoveryEnabled: true, maxLookahead: 1, skipValidations: true });
+    super(sentenceTypes, { recoveryEnabled: true, maxLookahead: 1, skipValidations: true });
     this.performSelfAnalysis();
   }
 
@@ -300,7 +201,7 @@ function kindOf({ verbs, features, step }: Phrases): StepKind | null {
 export function readSteps(text: string, line: number): Step[] {
   parser ??= new SentenceParser();
   const steps: Step[] = [];
-  const tokens = lexer.tokenize(text).tokens;
+  const tokens = sentenceLexer.tokenize(text).tokens;
   let start = 0;
   for (let i = 0; i <= tokens.length; i += 1) {
     const token = tokens[i];

@@ -1,0 +1,96 @@
+import { createToken, Lexer, tokenMatcher, type IToken, type TokenType } from 'chevrotain';
+import type { FeatureKind } from './step';
+
+export const Word = createToken({ name: 'Word', pattern: /[A-Za-z\u00c0-\u00d6\u00d8-\u00f6\u00f8-\u024f][A-Za-z\u00c0-\u00d6\u00d8-\u00f6\u00f8-\u024f'’]*/ });
+const kw = (name: string, source: string) => createToken({ name, pattern: new RegExp(`(?:${source})(?![A-Za-z'’])`, 'i'), longer_alt: Word });
+
+/** The words assembly sentences are read by. */
+export const S = {
+  NotStuff: kw('NotStuff', '(?:do\\s+not|don[\'’]?t|no)\\s+(?:stuff\\w*|fill\\w*)|unstuffed|without\\s+stuffing'),
+  Stuff: kw('Stuff', 'stuff(?:ing)?|fibre\\s*fill|fiber\\s*fill|fill(?:ing)?|top\\s+up'),
+  Lightly: kw('Lightly', 'lightly|light|loosely|softly'),
+  Firmly: kw('Firmly', 'firmly|firm|hard|tightly|well'),
+  Medium: kw('Medium', 'medium|moderately'),
+  Close: kw('Close', 'close\\s+(?:up\\s+)?(?:the\\s+)?(?:hole|opening|piece|gap|ring|end|off|it|remaining\\s+\\w+)?|gather|cinch|weave\\s+(?:the\\s+)?(?:tail|yarn)?\\s*(?:through|in)|pull\\s+(?:tight|closed|shut)|sew\\s+(?:the\\s+)?(?:hole|opening)\\s+(?:closed|shut)'),
+  NoSew: kw('NoSew', 'no[\\s-]+sew|crochet\\s+(?:on|in|together)\\s|through\\s+both\\s+layers|join\\s+(?:the\\s+)?(?:ears?|arms?|legs?|fins?|wings?|parts?)'),
+  Sew: kw('Sew', 'sew|stitch\\s+(?:on|the)|whip\\s*stitch|ladder\\s+stitch|attach'),
+  Pin: kw('Pin', 'pin'),
+  Fold: kw('Fold', 'fold|flatten|pinch'),
+  Cut: kw('Cut', 'cut\\s+(?:the\\s+)?yarn|leave|leaving|fasten\\s+off'),
+  Tail: kw('Tail', '(?:long\\s+)?(?:yarn\\s+|sewing\\s+)?tail|end'),
+  Embroider: kw('Embroider', 'embroider(?:ed|y)?|straight\\s*stitch(?:es)?'),
+  Insert: kw('Insert', 'insert|place|put|add|fix|seat|position|fit|press|pop|set'),
+  Eyes: kw('Eyes', 'eyes?'),
+  Nose: kw('Nose', 'noses?'),
+  Mouth: kw('Mouth', 'mouth'),
+  Brows: kw('Brows', '(?:eye\\s*)?brows?'),
+  Lashes: kw('Lashes', '(?:eye\\s*)?lash(?:es)?'),
+  Cheeks: kw('Cheeks', 'cheeks?|blush'),
+  Whiskers: kw('Whiskers', 'whiskers?'),
+  Spots: kw('Spots', 'spots?|freckles?'),
+  Button: kw('Button', 'buttons?'),
+  Patch: kw('Patch', 'patch(?:es)?|appliqu[eé]s?|muzzle'),
+  KeyRing: kw('KeyRing', 'key\\s*rings?|key\\s*chains?'),
+  Sculpt: kw('Sculpt', 'sculpt(?:ing|ed)?|shape\\s+the\\s+(?:eyes?|face)'),
+  Safety: kw('Safety', 'safety'),
+  Split: kw('Split', '(?:in|through)\\s+the\\s+splits?|split(?:\\s+seats?)?|between\\s+(?:the\\s+)?(?:two\\s+)?stitches'),
+  InBetween: kw('InBetween', '(?:in\\s+)?between\\s+(?:them|each(?:\\s+other)?|the\\s+(?:two\\s+)?(?:eyes|posts))'),
+  Between: kw('Between', '(?:in\\s+)?between|btw'),
+  Apart: kw('Apart', 'apart|from\\s+each\\s+other|(?:from\\s+)?post\\s+to\\s+post'),
+  Showing: kw('Showing', 'show(?:ing|s)?|visible|seen|free'),
+  Wide: kw('Wide', 'wide|across|long'),
+  Holes: kw('Holes', '(?:in|through)\\s+the\\s+holes?|hole\\s+seats?'),
+  InLine: kw('InLine', 'in\\s+line\\s+with|aligned\\s+with|lined\\s+up\\s+with|as\\s+wide\\s+as'),
+  Level: kw('Level', '(?:on|in|at)\\s+the\\s+same\\s+(?:rounds?|row|line|level|height|gap)(?:\\s+as)?|level\\s+with'),
+  Inner: kw('Inner', 'inner|inside\\s+edges?'),
+  Outer: kw('Outer', 'outer|outside\\s+edges?'),
+  Outward: kw('Outward', 'outwards?|outside|out\\s+from|away\\s+from|to\\s+(?:the|each)\\s+side\\s+of'),
+  Just: kw('Just', 'just|directly|straight(?=\\s+(?:above|below|under))'),
+  Ridge: kw('Ridge', 'ridge'),
+  ColourChange: kw('ColourChange', 'colou?r\\s+change'),
+  LiveEdge: kw('LiveEdge', 'live\\s+edge|open\\s+edge|last\\s+round\\s+worked'),
+  Base: kw('Base', 'base|bottom'),
+  Back: kw('Back', '(?:at|on)\\s+the\\s+back'),
+  High: kw('High', 'high|tall'),
+  Satin: kw('Satin', 'satin'),
+  Triangle: kw('Triangle', 'triang(?:le|ular)'),
+  Smile: kw('Smile', 'smil(?:e|ing)|held\\s+(?:down\\s+)?at\\s+the\\s+middle'),
+  ShortRow: kw('ShortRow', 'row\\s+of\\s+(?:short\\s+)?(?:stitches|back\\s*stitch(?:es)?)|back\\s*stitch(?:es)?'),
+  Lips: kw('Lips', 'lips?'),
+  Sleeping: kw('Sleeping', 'sleep(?:ing|y)|closed\\s+eyes'),
+  Oval: kw('Oval', 'oval'),
+  Ring: kw('Ring', '(?:felt|crochet(?:ed)?)\\s+rings?'),
+  FeltWord: kw('FeltWord', 'felt'),
+  CrochetWord: kw('CrochetWord', 'crochet(?:ed)?'),
+  Above: kw('Above', 'above|up\\s+from|higher\\s+than|over'),
+  Below: kw('Below', 'below|under(?:neath)?|beneath|down\\s+from|lower\\s+than'),
+  FromEnd: kw('FromEnd', 'from\\s+(?:the\\s+)?(?:base|bottom|end|edge|last\\s+round)'),
+  After: kw('After', 'after|when|once|at\\s+the\\s+end\\s+of|before\\s+starting'),
+  RoundWord: kw('RoundWord', 'rounds?|rnds?|rows?|r|rd'),
+  St: kw('St', 'stitch(?:es)?|sts?|sc|dc'),
+  Mm: kw('Mm', 'mm|millimet(?:re|er)s?'),
+  Cm: kw('Cm', 'cm|centimet(?:re|er)s?'),
+  Join: kw('Join', 'and|to|through'),
+  Ordinal: createToken({ name: 'Ordinal', pattern: /\d+(?:st|nd|rd|th)(?![A-Za-z])/i }),
+  Num: createToken({ name: 'Num', pattern: /\d+(?:[.,]\d+)?/ }),
+  NumberWord: kw('NumberWord', 'one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve'),
+  Dash: createToken({ name: 'Dash', pattern: /[-‐‑‒–—−&/+]+/ }),
+  Stop: createToken({ name: 'Stop', pattern: /[.;!](?!\d)/ }),
+  Other: createToken({ name: 'Other', pattern: /[^\s]/ }),
+};
+const Blank = createToken({ name: 'Blank', pattern: /[\s\u00a0]+/, group: Lexer.SKIPPED, line_breaks: true });
+export const sentenceTypes: TokenType[] = [Blank, ...Object.values(S).filter((t) => t !== S.Other), Word, S.Other];
+export const sentenceLexer = new Lexer(sentenceTypes, { positionTracking: 'onlyOffset', ensureOptimizations: false });
+
+export const featureOf: [TokenType, FeatureKind][] = [
+  [S.Brows, 'brows'], [S.Lashes, 'lashes'], [S.Eyes, 'eyes'], [S.Nose, 'nose'], [S.Mouth, 'mouth'], [S.Cheeks, 'cheeks'], [S.Whiskers, 'whiskers'],
+  [S.Spots, 'spots'], [S.Button, 'button'], [S.Patch, 'patch'], [S.KeyRing, 'key ring'], [S.Sculpt, 'sculpting'],
+];
+const words = ['zero', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
+/** What a number or a number word says. */
+export const valueOf = (token: IToken) => {
+  const index = words.indexOf(token.image.toLowerCase());
+  return index >= 0 ? index : Number.parseFloat(token.image.replace(',', '.'));
+};
+export const is = (token: IToken, ...wanted: TokenType[]) => wanted.some((type) => tokenMatcher(token, type));
+export const number = [S.Num, S.NumberWord, S.Ordinal];
