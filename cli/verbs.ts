@@ -6,6 +6,7 @@ import { stuffingGrams } from '../src/core/supplies/stuffing';
 import { finishOf } from '../src/core/shape/form/finish';
 import { showThrough } from '../src/core/shape/form/showThrough';
 import { yarnOf } from '../src/core/toy/yarnOf';
+import { featureWords } from '../src/core/place/features/featureWords';
 import { buildSheet } from '../src/core/toy/sheet/buildSheet';
 import { sheetHtml } from '../src/core/toy/sheet/sheetHtml';
 import { sheetMarkdown } from '../src/core/toy/sheet/sheetMarkdown';
@@ -45,14 +46,22 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
   }),
 
   place: (toy) => ({
-    placements: toy.parts.flatMap(({ eyes }) => eyes
-      ? [{
-          part: eyes.part, feature: eyes.feature, unit: 1, gap: eyes.rule.gap, round: null, seat: eyes.rule.seat,
-          posts: eyes.posts.map(({ side, stitch, of }) => ({ side, stitch, of })),
-          apart: eyes.rule.apart, showing: eyes.showing,
-          surfaceMm: round2(eyes.surfaceMm), straightMm: round2(eyes.straightMm), missStitches: round2(eyes.missStitches), problems: eyes.problems,
-        }]
-      : []),
+    placements: toy.parts.flatMap(({ eyes, features, source }) => [
+      ...(eyes
+        ? [{
+            part: eyes.part, feature: eyes.feature as string, unit: 1, gap: eyes.rule.gap, round: null, seat: eyes.rule.seat,
+            posts: eyes.posts.map(({ side, stitch, of }) => ({ side: side as string, stitch, of })),
+            apart: eyes.rule.apart as number | null, showing: eyes.showing as number | null,
+            surfaceMm: round2(eyes.surfaceMm), straightMm: round2(eyes.straightMm), missStitches: round2(eyes.missStitches), needle: null as unknown, problems: eyes.problems,
+          }]
+        : []),
+      ...features.map(({ kind, gap, units, apart, showing, surfaceMm, straightMm, missStitches, needle, problems }) => ({
+        part: source.name, feature: kind as string, unit: 1, gap, round: null, seat: 'foot',
+        posts: units.flatMap(({ side, from, to, of }) => (from === to ? [{ side, stitch: from, of }] : [{ side, stitch: from, of }, { side, stitch: to, of }])),
+        apart, showing, surfaceMm: round2(surfaceMm), straightMm: round2(straightMm), missStitches: round2(missStitches),
+        needle: needle && { points: needle.points.map(({ act, gap: between, hole }) => ({ act, gap: between, hole })), knot: needle.knot, strands: needle.strands, threadMm: needle.threadMm }, problems,
+      })),
+    ]),
   }),
 
   stops: (toy) => ({
@@ -86,7 +95,13 @@ export const plainVerbs: Record<string, (toy: ToyAnalysis, options: Options) => 
     ...toy.problems.flatMap((problem) => [`Line ${problem.line ?? '-'}: ${problem.message}`, ...problem.suggestions.map((suggestion) => `    ${suggestion.title}: ${suggestion.edits.map((edit) => edit.text).join(' / ')}`)]),
     ...toy.pattern.notes.map((note) => `Kept as a note, line ${note.line}: ${note.text}`),
   ].join('\n'),
-  place: (toy) => toy.parts.flatMap(({ eyes }) => eyes ? [`${eyes.part}: eyes between ${eyes.rule.gap.join(' and ')}, ${eyes.posts.map((post) => `${post.side} ${post.stitch}`).join(', ')} of ${eyes.posts[0].of}; ${eyes.showing} show`] : []).join('\n') || 'Nothing is placed in this text.',
+  place: (toy) => toy.parts.flatMap(({ eyes, features, source }) => [
+    ...(eyes ? [`${eyes.part}: eyes between ${eyes.rule.gap.join(' and ')}, ${eyes.posts.map((post) => `${post.side} ${post.stitch}`).join(', ')} of ${eyes.posts[0].of}; ${eyes.showing} show`] : []),
+    ...features.flatMap((feature) => {
+      const { address, count, needle } = featureWords(feature);
+      return [`${source.name}: ${address}`, `  ${count}`, ...needle.map((line) => `  ${line}`)];
+    }),
+  ]).join('\n') || 'Nothing is placed in this text.',
   stops: (toy) => toy.parts.flatMap((part) => part.stops.stops.map((stop) => `${stop.part}, after round ${stop.after}: ${stop.acts.map((act) => act.act).join(', ')} (last call ${stop.latest})`)).join('\n') || 'No stops.',
   sheet: (toy) => sheetText(buildSheet(toy)),
 };

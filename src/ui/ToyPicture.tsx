@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import Svg, { Circle, G, Path, Rect } from 'react-native-svg';
 import { frontPoint, frontView } from '../core/shape/frontView';
+import { featureColour } from '../core/place/features/library';
 import { inflate } from '../core/shape/inflate';
 import type { MapView } from '../core/shape/map';
 import type { PartAnalysis, ToyAnalysis } from '../core/toy/analyse';
@@ -49,6 +50,16 @@ export function ToyPicture({ toy, size }: { toy: ToyAnalysis; size: number }) {
         <Path d={paths.map(({ d }) => d).join('')} stroke="#10302E" strokeOpacity={0.3} strokeWidth={stroke} />
         {paths.map(({ d, colour }) => <Path key={colour} d={d} stroke={colour} strokeWidth={stroke * 0.68} />)}
       </G>
+      {part.features.flatMap((feature) => (feature.needle ? [] : feature.units.map((unit) => {
+        const { x, y, near } = frontPoint(view, feature.line, unit.azimuth);
+        return near ? <Circle key={`${feature.kind}${unit.side}`} cx={x} cy={y} r={unit.halfMm} fill={featureColour(feature.kind)} /> : null;
+      })))}
+      {part.features.flatMap((feature) => (feature.needle?.points ?? []).map((from, i, all) => {
+        const to = all[i + 1];
+        if (from.act !== 'out' || !to) return null;
+        const [a, b] = [frontPoint(view, from.line, from.azimuth), frontPoint(view, to.line, to.azimuth)];
+        return a.near && b.near ? <Path key={`${feature.kind}${i}`} d={`M${a.x} ${a.y}L${b.x} ${b.y}`} stroke={featureColour(feature.kind)} strokeWidth={part.map.gauge.widthMm * 0.3} strokeLinecap="round" /> : null;
+      }))}
       {part.eyes?.posts.map((post) => {
         const { x, y } = frontPoint(view, part.eyes?.round ?? 0, post.azimuth);
         const radius = (part.eyes?.rule.sizeMm ?? 0) / 2;

@@ -9,13 +9,28 @@ interface Phrases {
   step: Partial<Step>;
   verbs: TokenType[];
   features: FeatureKind[];
+  /** what the sentence hangs on words that name no feature yet */
+  level: boolean;
+  inLine: boolean;
+  edge: 'inner' | 'outer' | 'middle';
+  outward: number | null;
 }
+
+const nothing = (): Phrases => ({ step: {}, verbs: [], features: [], level: false, inLine: false, edge: 'middle', outward: null });
+
+const styles: [TokenType, FeatureStyle][] = [
+  [S.Triangle, 'triangle'], [S.Satin, 'satin'], [S.Smile, 'smile'], [S.ShortRow, 'row'], [S.Lips, 'lips'], [S.Sleeping, 'sleeping'], [S.Ring, 'ring'], [S.FeltWord, 'felt'], [S.CrochetWord, 'crochet'], [S.Oval, 'oval'],
+];
+/** Styles worked with the needle. */
+const stitched: ReadonlySet<FeatureStyle> = new Set(['triangle', 'satin', 'smile', 'row', 'sleeping']);
+const landmarks: [TokenType, LandmarkKind][] = [[S.Ridge, 'ridge'], [S.ColourChange, 'colour change'], [S.LiveEdge, 'edge'], [S.Base, 'base']];
+const targetOf = (token: IToken): FeatureKind | LandmarkKind | undefined => (featureOf.find(([type]) => is(token, type)) ?? landmarks.find(([type]) => is(token, type)))?.[1];
 
 /**
  * An island grammar: the phrases that carry numbers and acts are read wherever they stand, the words between them are passed over.
  */
 class SentenceParser extends EmbeddedActionsParser {
-  private found: Phrases = { step: {}, verbs: [], features: [] };
+  private found: Phrases = nothing();
 
   constructor() {
     super(sentenceTypes, { recoveryEnabled: true, maxLookahead: 1, skipValidations: true });
@@ -24,7 +39,7 @@ class SentenceParser extends EmbeddedActionsParser {
 
   read(tokens: IToken[]): Phrases {
     this.input = tokens;
-    this.found = { step: {}, verbs: [], features: [] };
+    this.found = nothing();
     this.sentence();
     return this.found;
   }
@@ -35,7 +50,7 @@ class SentenceParser extends EmbeddedActionsParser {
   private readonly sentence = this.RULE('sentence', () => {
     this.MANY(() => this.OR([
       { GATE: () => this.gapAhead(1) > 0, ALT: () => this.SUBRULE(this.gap) },
-      { GATE: () => this.relationAhead(), ALT: () => this.SUBRULE(this.relation) },
+      { GATE: () => this.relationLength() > 0, ALT: () => this.SUBRULE(this.relation) },
       { GATE: () => is(this.LA(1), S.RoundWord, S.Ordinal) && this.roundAhead(), ALT: () => this.SUBRULE(this.round) },
       { GATE: () => is(this.LA(1), ...number), ALT: () => this.SUBRULE(this.measure) },
       { ALT: () => this.SUBRULE(this.word) },
@@ -97,25 +112,28 @@ class SentenceParser extends EmbeddedActionsParser {
     });
   });
 
-  /** `2 rounds below the eyes` */
-  private relationAhead(): boolean {
-    if (!is(this.LA(1), ...number) || !is(this.LA(2), S.RoundWord)) return false;
-    let i = 3;
-    if (!is(this.LA(i), S.Above, S.Below)) return false;
+  /** How many tokens make `2 rounds below the eyes`, `just under the eyes`, `4 rounds up from the base`, or 0. */
+  private relationLength(): number {
+    let i = 1;
+    if (is(this.LA(1), S.Just)) i = 2;
+    else if (is(this.LA(1), ...number) && is(this.LA(2), S.RoundWord)) i = 3;
+    else return 0;
+    if (!is(this.LA(i), S.Above, S.Below)) return 0;
     i += 1;
     while (is(this.LA(i), Word, S.Safety)) i += 1;
-    return featureOf.some(([type]) => is(this.LA(i), type));
+    return targetOf(this.LA(i)) ? i : 0;
   }
 
   private readonly relation = this.RULE('relation', () => {
-    const n = this.SUBRULE(this.anyToken);
-    this.CONSUME(S.RoundWord);
-    const side = this.SUBRULE2(this.anyToken);
-    this.MANY({ GATE: () => is(this.LA(1), Word, S.Safety), DEF: () => this.SUBRULE3(this.anyToken) });
-    const to = this.SUBRULE4(this.anyToken);
+    const length = this.ACTION(() => this.relationLength());
+    const taken: IToken[] = [];
+    this.AT_LEAST_ONE({ GATE: () => taken.length < length, DEF: () => { taken.push(this.SUBRULE(this.anyToken)); } });
     this.ACTION(() => {
-      const feature = featureOf.find(([type]) => is(to, type))?.[1];
-      if (feature) this.found.step.relation = { rounds: valueOf(n), direction: is(side, S.Above) ? 'above' : 'below', to: feature };
+      const [first, last] = [taken[0], taken.at(-1)];
+      const to = last && targetOf(last);
+      if (!first || !to) return;
+      const direction = taken.some((token) => is(token, S.Above)) ? 'above' : 'below';
+      this.found.step.relation = { rounds: is(first, S.Just) ? 1 : valueOf(first), direction, to };
     });
   });
 
@@ -129,14 +147,14 @@ class SentenceParser extends EmbeddedActionsParser {
     const meaning: IToken[] = [];
     this.MANY({
       // Up to four words may stand between the number and what it measures: `6 stitches left visible between`.
-      GATE: () => meaning.length < 5 && !is(this.LA(1), S.Stop, S.Num, S.NumberWord, S.Ordinal, S.Eyes, S.Other, EOF, S.Insert, S.Join) && this.gapAhead(1) === 0 && !this.settled(meaning) && !(is(this.LA(1), S.RoundWord)),
+      GATE: () => meaning.length < 5 && !is(this.LA(1), S.Stop, S.Num, S.NumberWord, S.Ordinal, S.Eyes, S.Other, EOF, S.Insert, S.Join) && this.gapAhead(1) === 0 && !this.settled(meaning) && !(is(this.LA(1), S.RoundWord) && !is(this.LA(2), S.High)),
       DEF: () => { meaning.push(this.SUBRULE(this.anyToken)); },
     });
     this.ACTION(() => this.measured(valueOf(n), meaning));
   });
 
   private settled(tokens: IToken[]): boolean {
-    return tokens.some((token) => is(token, S.Mm, S.Cm, S.Apart, S.Showing, S.InBetween, S.Between, S.Wide)) && !is(this.LA(1), S.Tail);
+    return tokens.some((token) => is(token, S.Mm, S.Cm, S.Apart, S.Showing, S.InBetween, S.Between, S.Wide, S.Outward, S.High)) && !is(this.LA(1), S.Tail);
   }
 
   private measured(value: number, meaning: IToken[]): void {
@@ -146,7 +164,9 @@ class SentenceParser extends EmbeddedActionsParser {
       const mm = value * (has(S.Cm) ? 10 : 1);
       if (has(S.Tail)) step.tailMm = mm;
       else step.sizeMm ??= mm;
-    } else if (has(S.Showing, S.InBetween, S.Between)) step.showing ??= value;
+    } else if (has(S.Outward)) this.found.outward = value;
+    else if (has(S.High)) step.high ??= value;
+    else if (has(S.Showing, S.InBetween, S.Between)) step.showing ??= value;
     else if (has(S.Apart)) step.apart ??= value;
     else if (has(S.Wide)) step.wide ??= value;
     for (const token of meaning) this.note(token);
@@ -161,7 +181,18 @@ class SentenceParser extends EmbeddedActionsParser {
     const { step, verbs, features } = this.found;
     const feature = featureOf.find(([type]) => is(token, type))?.[1];
     if (feature) features.push(feature);
-    if (is(token, S.Embroider)) step.embroidered = true;
+    const style = styles.find(([type]) => is(token, type))?.[1];
+    // The first style named is how it is made: “satin triangle” is a triangle in satin stitch.
+    if (style && (!step.style || style === 'triangle')) step.style = style;
+    if (is(token, S.Embroider) || (style && stitched.has(style))) { step.embroidered = true; verbs.push(S.Embroider); }
+    if (is(token, S.Smile) && features.length === 0) features.push('mouth');
+    if (is(token, S.Lips) && features.length === 0) features.push('mouth');
+    if (is(token, S.Level)) this.found.level = true;
+    if (is(token, S.InLine)) this.found.inLine = true;
+    if (is(token, S.Inner)) this.found.edge = 'inner';
+    if (is(token, S.Outer)) this.found.edge = 'outer';
+    if (is(token, S.Back)) step.back = true;
+    if (is(token, S.FeltWord) && features.length === 0) step.style = 'felt';
     if (is(token, S.Split)) step.seat = 'split';
     if (is(token, S.Holes)) step.seat = 'foot';
     if (is(token, S.FromEnd)) step.countFrom = 'end';
@@ -176,12 +207,12 @@ class SentenceParser extends EmbeddedActionsParser {
 
 let parser: SentenceParser | undefined;
 
-function kindOf({ verbs, features, step }: Phrases): StepKind | null {
+function kindOf({ verbs, features, step, level, inLine, outward }: Phrases): StepKind | null {
   const said = (...wanted: TokenType[]) => verbs.some((verb) => wanted.includes(verb));
   const stuffing = said(S.Stuff, S.NotStuff);
   if (said(S.NoSew)) return 'nosew';
   if (stuffing && !said(S.Insert, S.Safety, S.Embroider)) return 'stuff';
-  const measured = step.sizeMm !== undefined || step.gap !== undefined || step.apart !== undefined || step.showing !== undefined || step.relation !== undefined || step.round !== undefined;
+  const measured = step.sizeMm !== undefined || step.gap !== undefined || step.apart !== undefined || step.showing !== undefined || step.relation !== undefined || step.round !== undefined || level || inLine || outward !== null || features[0] === 'sculpting';
   if (said(S.Close)) return 'close';
   if (features.length > 0 && (said(S.Insert, S.Embroider, S.Safety, S.Sew) || measured)) return 'feature';
   if (said(S.Sew)) return 'sew';
@@ -217,7 +248,15 @@ export function readSteps(text: string, line: number): Step[] {
     const span = { from: first.startOffset, to: last.startOffset + last.image.length };
     const step: Step = { ...phrases.step, kind, text: text.slice(span.from, span.to), line, span };
     // The first thing named is what is placed; later ones are what it is placed by.
-    if (kind === 'feature' && phrases.features[0]) [step.feature] = phrases.features;
+    if (kind === 'feature' && phrases.features[0]) {
+      const [feature, other] = phrases.features;
+      step.feature = feature;
+      // `level with the mouth, one stitch outside each eye`: the last thing named is what it stands beside.
+      const by = phrases.features.length > 1 ? (phrases.features.at(-1) ?? null) : feature !== 'eyes' ? 'eyes' : null;
+      if (phrases.level && other) step.level = other;
+      if (phrases.inLine && by) step.inLine = { edge: phrases.edge, to: by };
+      if (phrases.outward !== null) step.outward = { stitches: phrases.outward, from: by };
+    }
     steps.push(step);
   }
   return steps;

@@ -4,6 +4,12 @@ import type { Span } from './ast';
 export type FeatureKind =
   | 'eyes' | 'nose' | 'mouth' | 'brows' | 'lashes' | 'cheeks' | 'whiskers' | 'patch' | 'button' | 'spots' | 'key ring' | 'sculpting';
 
+/** Places of a part that rounds are counted from, beside its features. */
+export type LandmarkKind = 'ridge' | 'colour change' | 'edge' | 'base';
+
+/** How a feature is made, where the maker says so. */
+export type FeatureStyle = 'satin' | 'triangle' | 'smile' | 'row' | 'lips' | 'sleeping' | 'felt' | 'crochet' | 'oval' | 'ring';
+
 export type StepKind = 'feature' | 'stuff' | 'close' | 'sew' | 'nosew' | 'pin' | 'cut' | 'fold';
 
 /** An assembly sentence, taken apart. Only what the maker said is set. */
@@ -24,7 +30,19 @@ export interface Step {
   showing?: number;
   wide?: number;
   seat?: 'foot' | 'split';
-  relation?: { rounds: number; direction: 'above' | 'below'; to: FeatureKind };
+  /** so many rounds above or below something, as you look at the finished piece */
+  relation?: { rounds: number; direction: 'above' | 'below'; to: FeatureKind | LandmarkKind };
+  /** on the same round as a feature */
+  level?: FeatureKind;
+  /** so many stitches outward from each of a pair */
+  outward?: { stitches: number; from: FeatureKind | null };
+  /** over or under an edge of a feature */
+  inLine?: { edge: 'inner' | 'outer' | 'middle'; to: FeatureKind };
+  /** in the middle of the back */
+  back?: boolean;
+  style?: FeatureStyle;
+  /** rounds it reaches over */
+  high?: number;
   firmness?: 'light' | 'medium' | 'firm' | 'none';
   tailMm?: number;
   text: string;

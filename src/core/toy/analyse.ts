@@ -6,6 +6,8 @@ import type { Problem } from '../notation/problem';
 import type { PartSource, Pattern } from '../notation/pattern';
 import { readPattern } from '../notation/readPattern';
 import { placeEyes, type EyePlacement } from '../place/eyes';
+import { placeFeatures } from '../place/features/placeFeatures';
+import type { FeaturePlacement } from '../place/features/featurePlacement';
 import { frontAzimuth } from '../place/frontLine';
 import { direction } from '../place/direction';
 import type { PartForm } from '../place/partForm';
@@ -27,6 +29,8 @@ export interface PartAnalysis {
   form: PartForm;
   map: MapView;
   eyes: EyePlacement | null;
+  /** every other feature, in the order of the text */
+  features: FeaturePlacement[];
   stops: StopPlan;
   /** width and height in mm by the profile */
   size: { widthMm: number; heightMm: number };
@@ -73,15 +77,17 @@ function analysePart(part: PartSource, pattern: Pattern, gauge: Gauge, lines: re
   const form: PartForm = { part, fabric, starts, profile, gauge, lean, orientation, lines };
   const flat = fabric.row[0] === 1;
   const eyes = flat ? null : placeEyes(form);
+  const features = flat ? [] : placeFeatures(form, eyes);
   const stuffed = !part.steps.some((step) => step.kind === 'stuff' && step.firmness === 'none') && !flat;
   const said = (kind: string) => part.steps.some((step) => step.kind === kind);
   const sewnOn = !said('close') && (said('sew') || said('pin') || said('cut') || said('nosew'));
   const stops = planStops({ part: part.name, fabric, gauge, eyeRounds: eyes ? [eyes.round] : [], stuffed, sewnOn });
-  const front = eyes?.frontAzimuth ?? frontAzimuth(part, fabric, starts, []);
+  const faceLine = features.find((feature) => feature.rule.sideways.by !== 'back')?.line;
+  const front = eyes?.frontAzimuth ?? frontAzimuth(part, fabric, starts, faceLine === undefined ? [] : [faceLine, faceLine + 1]);
   if (eyes) eyes.problems.push(...audienceProblems(part, pattern.header.audience));
-  const all = [...problems, ...built.problems, ...(flat ? flatEyes(part) : []), ...(eyes?.problems ?? []), ...closingProblems(part, stops), ...stopProblems(part, stops)];
+  const all = [...problems, ...built.problems, ...(flat ? flatEyes(part) : []), ...(eyes?.problems ?? []), ...features.flatMap((feature) => feature.problems), ...closingProblems(part, stops), ...stopProblems(part, stops)];
   return {
-    source: part, checks, fabric, starts, profile, form, eyes, stops, size: sizeOf(profile, fabric), problems: all,
+    source: part, checks, fabric, starts, profile, form, eyes, features, stops, size: sizeOf(profile, fabric), problems: all,
     map: { fabric, starts, profile, gauge, lean, front, dir: direction(orientation), start: part.start },
   };
 }

@@ -55,7 +55,8 @@ export function FormDrawing({ label, drawn, angles, onTurn, onPick }: FormDrawin
       onPick(best);
     }),
   );
-  const visible = (stitch: number) => { const [x, y, z] = drawn.outward(stitch); return -x * sa * co + y * so + z * ca * co > -0.2; };
+  const faces = ([x, y, z]: readonly [number, number, number]) => -x * sa * co + y * so + z * ca * co > -0.2;
+  const visible = (stitch: number) => faces(drawn.outward(stitch));
   const spot = (stitch: number) => turned([placed[stitch * 3] ?? 0, placed[stitch * 3 + 1] ?? 0, placed[stitch * 3 + 2] ?? 0]);
   const marked = [...new Set([...(drawn.selected === null ? [] : [drawn.selected]), ...drawn.measured])].filter(visible);
   return (
@@ -73,6 +74,14 @@ export function FormDrawing({ label, drawn, angles, onTurn, onPick }: FormDrawin
               const shown = -out[0] * sa * co + out[1] * so + out[2] * ca * co > 0;
               const { x, y } = turned(at);
               return shown ? <Circle key={i} cx={x} cy={y} r={radius * scale} fill="#121212" /> : null;
+            })}
+            {drawn.patches.map(({ at, radius, colour }, i) => {
+              const { x, y } = turned(at.at);
+              return faces(at.out) ? <Circle key={`p${i}`} cx={x} cy={y} r={radius * scale} fill={colour} /> : null;
+            })}
+            {drawn.strokes.map(({ from, to, colour }, i) => {
+              const [a, b] = [turned(from.at), turned(to.at)];
+              return faces(from.out) ? <Path key={`n${i}`} d={`M${a.x} ${a.y}L${b.x} ${b.y}`} stroke={colour} strokeWidth={step * scale * 0.34} strokeLinecap="round" /> : null;
             })}
             {drawn.tape.length > 1 ? <Polyline points={drawn.tape.map(spot).map(({ x, y }) => `${x},${y}`).join(' ')} fill="none" stroke="#FF7A1A" strokeWidth={2} /> : null}
             {marked.map((stitch) => { const { x, y } = spot(stitch); return <Circle key={stitch} cx={x} cy={y} r={step * scale * 0.8} fill="none" stroke="#FF7A1A" strokeWidth={3} />; })}

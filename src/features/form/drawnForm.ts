@@ -1,10 +1,11 @@
 import { formAzimuths } from '../../core/shape/form/azimuths';
-import { pointAt } from '../../core/shape/form/pointAt';
+import { pointAt, type SurfacePoint } from '../../core/shape/form/pointAt';
 import type { RelaxedForm } from '../../core/shape/form/relaxForm';
 import { outwardAt } from '../../core/shape/form/sight';
 import { isMirrored, standing } from '../../core/shape/form/stand';
 import { stitchFrames, type StitchFrames } from '../../core/shape/form/stitchFrames';
 import { surfaceOf, type Surface } from '../../core/shape/form/surface';
+import { featureColour } from '../../core/place/features/library';
 import { washerMm } from '../../core/place/hardware';
 import type { ToyHeader } from '../../core/notation/pattern';
 import type { PartAnalysis } from '../../core/toy/analyse';
@@ -24,6 +25,10 @@ export interface DrawnForm {
   /** mean stitch width */
   step: number;
   eyes: { at: [number, number, number]; out: [number, number, number]; radius: number; washer: number }[];
+  /** stitched strokes, from where the needle comes out to where it goes in */
+  strokes: { from: SurfacePoint; to: SurfacePoint; colour: string }[];
+  /** felt and crocheted pieces, buttons */
+  patches: { at: SurfacePoint; radius: number; colour: string }[];
   outward: (stitch: number) => [number, number, number];
   selected: number | null;
   measured: readonly number[];
@@ -43,10 +48,21 @@ export function drawnForm(part: PartAnalysis, form: RelaxedForm, header: ToyHead
     const size = part.eyes?.rule.sizeMm ?? 8;
     return point ? [{ at: point.at, out: point.out, radius: size / 2, washer: washerMm(size) }] : [];
   }) ?? [];
+  const point = (line: number, azimuth: number) => pointAt(fabric, form.nodes, placed, stand, azimuths, line, azimuth);
+  const strokes = part.features.flatMap(({ kind, needle }) => (needle?.points ?? []).flatMap((from, i, all) => {
+    const to = all[i + 1];
+    if (from.act !== 'out' || !to) return [];
+    const [a, b] = [point(from.line, from.azimuth), point(to.line, to.azimuth)];
+    return a && b ? [{ from: a, to: b, colour: featureColour(kind) }] : [];
+  }));
+  const patches = part.features.flatMap((feature) => (feature.needle ? [] : feature.units.flatMap((unit) => {
+    const at = point(feature.line, unit.azimuth);
+    return at ? [{ at, radius: Math.max(unit.halfMm, 2), colour: featureColour(feature.kind) }] : [];
+  })));
   return {
     placed, frames: stitchFrames(fabric, form.nodes, placed, stand), surface: surfaceOf(fabric, form.nodes),
     colours: Array.from(fabric.colour, (index) => tints[index] ?? '#ffffff'), mirrored: isMirrored(stand),
-    stuffed: finishOf(part.source, fabric, part.profile, part.map.front).firmness !== 'none', step: part.form.gauge.widthMm, eyes,
+    stuffed: finishOf(part.source, fabric, part.profile, part.map.front).firmness !== 'none', step: part.form.gauge.widthMm, eyes, strokes, patches,
     outward: (stitch) => outwardAt(form.nodes, placed, stand, stitch), selected: null, measured: [], tape: [],
   };
 }

@@ -7,6 +7,7 @@ import { wrapAngle } from '../../core/shape/azimuth';
 import { formAzimuths } from '../../core/shape/form/azimuths';
 import type { RelaxedForm } from '../../core/shape/form/relaxForm';
 import { mapPoint } from '../../core/shape/map';
+import type { FeatureKind } from '../../core/notation/step';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
 import { Icon } from '../../ui/Icon';
@@ -14,13 +15,14 @@ import { Press } from '../../ui/Press';
 import { Body } from '../../ui/text';
 import { needsOutline, yarnColour } from '../../ui/yarnColour';
 import { EyeHandle } from './EyeHandle';
+import { MapFeatures } from './MapFeatures';
 import { mapPaths, shades } from './mapPaths';
 import { usePartEdits } from './usePartEdits';
 
 const colours = { mat: '#0F4A45', grid: '#1A5750', thread: '#F7F4EA', marker: '#FF7A1A' };
 
 /** The part unrolled on the mat: drag the background to look around, an eye to move the pair. */
-export function MapPanel({ part, form, selected, onSelect }: { part: PartAnalysis; form: RelaxedForm | null; selected: number | null; onSelect: (stitch: number | null) => void }) {
+export function MapPanel({ part, form, selected, onSelect, feature }: { part: PartAnalysis; feature: FeatureKind; form: RelaxedForm | null; selected: number | null; onSelect: (stitch: number | null) => void }) {
   const { analysis } = useToy();
   const edits = usePartEdits(part);
   const [size, setSize] = useState({ width: 0, height: 0 });
@@ -87,7 +89,8 @@ export function MapPanel({ part, form, selected, onSelect }: { part: PartAnalysi
 
   const outlined = drawn.paths.filter((path) => needsOutline(yarnColour(map.palette[path.colour] ?? '', analysis.pattern.header)));
   const eyePoints = eyes?.posts.map((post) => ({ post, at: mapPoint(part.map, eyes.round, post.azimuth) })) ?? [];
-  const middleLine = eyes ? map.lines[eyes.round] ?? 0 : 0;
+  const activeLine = feature === 'eyes' && eyes ? eyes.round : part.features.find((candidate) => candidate.kind === feature)?.line ?? eyes?.round;
+  const middleLine = activeLine === undefined ? 0 : (map.lines[activeLine] ?? 0);
   const grid: number[] = [];
   for (let x = Math.ceil(origin.x / 20) * 20; x < origin.x + view.width && grid.length < 200; x += 20) grid.push(x);
   const gridY: number[] = [];
@@ -109,7 +112,8 @@ export function MapPanel({ part, form, selected, onSelect }: { part: PartAnalysi
               </G>
               <RoundStarts part={part} />
               <Line x1={0} x2={0} y1={-heightMm} y2={map.height + heightMm} stroke={colours.thread} strokeOpacity={0.7} strokeWidth={1.5 / scale} strokeDasharray={`${2 / scale} ${6 / scale}`} />
-              {eyes ? <Line x1={origin.x} x2={origin.x + view.width} y1={middleLine} y2={middleLine} stroke={colours.marker} strokeOpacity={0.85} strokeWidth={1.2 / scale} /> : null}
+              {activeLine !== undefined ? <Line x1={origin.x} x2={origin.x + view.width} y1={middleLine} y2={middleLine} stroke={colours.marker} strokeOpacity={0.85} strokeWidth={1.2 / scale} /> : null}
+              <MapFeatures part={part} chosen={feature} scale={scale} />
               {eyePoints.map(({ post, at }) => {
                 const r = (eyes?.rule.sizeMm ?? 8) / 2;
                 return (
@@ -142,7 +146,7 @@ export function MapPanel({ part, form, selected, onSelect }: { part: PartAnalysi
         <Press name="Closer look" icon={<Icon name="plus" />} onPress={() => setZoom((now) => Math.min(8, now * 1.4))} />
         <Press name="See more" icon={<Icon name="minus" />} onPress={() => setZoom((now) => Math.max(0.5, now / 1.4))} />
       </View>
-      {eyes ? (
+      {eyes && feature === 'eyes' ? (
         <View position="absolute" pointerEvents="none" left={0} right={0} top={toPx({ x: 0, y: middleLine }).y + 20} alignItems="center">
           <View backgroundColor="$marker" borderRadius="$3" paddingHorizontal="$2">
             <Body color="$onMarker" fontWeight="700">{eyes.showing} {eyes.showing === 1 ? 'shows' : 'show'}</Body>

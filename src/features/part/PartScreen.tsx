@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useMedia, View } from '@tamagui/core';
+import type { FeatureKind } from '../../core/notation/step';
 import { useForm } from '../../data/useForm';
 import { useToy } from '../../data/useToy';
 import { Empty, Page } from '../../ui/Page';
@@ -9,8 +10,8 @@ import { Tabs } from '../../ui/Tabs';
 import { Title } from '../../ui/text';
 import { SaveLine, SaveTrouble } from '../toy/SaveLine';
 import { UndoButtons } from '../toy/UndoButtons';
-import { AnswerCard } from './AnswerCard';
-import { EyePads, EyeSettings } from './EyePads';
+import { FaceAnswer, FacePads } from './FaceAnswer';
+import { FaceBar } from './FaceBar';
 import { ChosenStitch } from '../form/ChosenStitch';
 import { FormFacts } from '../form/FormFacts';
 import { FormPanel } from '../form/FormPanel';
@@ -39,6 +40,7 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
   // A part with nothing in it yet begins with the writing.
   const [view, setView] = useState<ViewKey>(views.some(({ key }) => key === first) ? (first as ViewKey) : part && part.checks.length > 0 ? 'rounds' : 'text');
   const form3d = useForm(wide || view === 'form' || view === 'map' ? part : undefined);
+  const [feature, setFeature] = useState<FeatureKind>('eyes');
   const [selected, setSelected] = useState<number | null>(null);
   const toyName = analysis.pattern.header.name ?? analysis.parts[0]?.source.name ?? 'Toy';
   const back = { name: `Back to ${toyName}`, go: () => router.replace(`/toy/${editor.id}`) };
@@ -57,16 +59,15 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
             <View {...fill} padding="$3"><TextPanel /></View>
             <View {...fill} borderTopWidth={1} borderColor="$line"><Scroll label="Rounds">{part ? <RoundsPanel part={part} index={index} /> : missing}</Scroll></View>
           </View>
-          <View {...fill} flexGrow={1.2}>{part && part.fabric.rounds > 0 ? <MapPanel part={part} form={form3d.form} selected={selected} onSelect={setSelected} /> : <View {...fill} backgroundColor="$mat" />}</View>
+          <View {...fill} flexGrow={1.2}>{part && part.fabric.rounds > 0 ? <MapPanel part={part} form={form3d.form} selected={selected} onSelect={setSelected} feature={feature} /> : <View {...fill} backgroundColor="$mat" />}</View>
           <View {...fill} borderLeftWidth={1} borderColor="$line">
             <View {...fill} flexGrow={1}>{part && part.fabric.rounds > 0 ? <FormPanel part={part} form3d={form3d} selected={selected} onSelect={setSelected} /> : <View {...fill} backgroundColor="$mat" />}</View>
             <View {...fill} flexGrow={1.1}>
             <Scroll label="Eyes and stops">{part
               ? (
                 <View gap="$4">
-                  <AnswerCard part={part} />
-                  <EyePads part={part} />
-                  <EyeSettings part={part} />
+                  <FaceBar part={part} chosen={feature} onChoose={setFeature} />
+                  <FaceAnswer part={part} chosen={feature} pads={<FacePads part={part} chosen={feature} />} />
                   <Title render="h2" margin={0}>Stops</Title>
                   <StopsPanel part={part} />
                   <Title render="h2" margin={0}>Form</Title>
@@ -102,15 +103,15 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
           part.fabric.rounds > 0
             ? (
               <>
-                <View {...fill} flexGrow={1}><MapPanel part={part} form={form3d.form} selected={selected} onSelect={setSelected} /></View>
+                <View {...fill} flexGrow={1.15}><MapPanel part={part} form={form3d.form} selected={selected} onSelect={setSelected} feature={feature} /></View>
+                <FaceBar part={part} chosen={feature} onChoose={setFeature} />
                 <View {...fill} flexGrow={1}>
                   <Scroll label="Eyes"><View gap="$4">
                       {selected !== null && form3d.form && selected < form3d.form.nodes.stitches ? <ChosenStitch part={part} form={form3d.form} stitch={selected} /> : null}
-                      <AnswerCard part={part} />
-                      <EyeSettings part={part} />
+                      <FaceAnswer part={part} chosen={feature} />
                     </View></Scroll>
                 </View>
-                {part.eyes ? <View padding="$2" borderTopWidth={1} borderColor="$line"><EyePads part={part} /></View> : null}
+                <FacePads part={part} chosen={feature} />
               </>
             )
             : missing

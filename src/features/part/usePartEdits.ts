@@ -3,6 +3,9 @@ import type { Suggestion } from '../../core/notation/problem';
 import { proposeEyes } from '../../core/place/proposeEyes';
 import { removeEyes, writeEyes, type EyeRule } from '../../core/place/eyeSentence';
 import { frontSentence } from '../../core/place/eyeProblems';
+import { proposedRule, type FeatureRule } from '../../core/place/features/featureRule';
+import { removeFeature, writeFeature } from '../../core/place/features/featureSentence';
+import type { FeatureKind } from '../../core/notation/step';
 import { holeAt } from '../../core/place/holes';
 import { seatHoles } from '../../core/place/partForm';
 import { setPartHeader, setToyHeader } from '../../core/toy/editText';
@@ -32,6 +35,13 @@ export function usePartEdits(part: PartAnalysis) {
       if (!lower || !upper) return false;
       put(written({ ...eyes.rule, gap: [lower, upper] }));
       return true;
+    },
+    /** A feature's rule, written over its sentence or as a new one. */
+    putFeature: (rule: FeatureRule | null) => { if (rule) put(applyEdits(text, [writeFeature(source, lines, rule)])); },
+    addFeature: (kind: FeatureKind) => put(applyEdits(text, [writeFeature(source, lines, proposedRule(kind, part.form, eyes?.round ?? part.features.find((feature) => feature.kind === 'eyes')?.line ?? 0))])),
+    dropFeature: (kind: FeatureKind) => {
+      const edit = removeFeature(source, lines, kind);
+      if (edit) put(applyEdits(text, [edit]));
     },
     apply: (suggestion: Suggestion) => put(applyEdits(text, suggestion.edits)),
     hand: (hand: 'left' | 'right') => put(setToyHeader(text, 'Hand', hand === 'left' ? 'left' : '')),

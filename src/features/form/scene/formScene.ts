@@ -76,6 +76,7 @@ export class FormScene {
     for (const mesh of this.stitchMeshes(drawn)) this.body.add(mesh);
     if (drawn.stuffed) this.body.add(this.stuffing());
     for (const eye of drawn.eyes) this.body.add(this.eye(eye));
+    for (const piece of this.needlework(drawn)) this.body.add(piece);
     if (frame || Math.abs(bounds / this.radius - 1) > 0.5) {
       this.radius = bounds;
       this.frame();
@@ -323,6 +324,24 @@ export class FormScene {
     group.quaternion.copy(new Quaternion().setFromUnitVectors(new Vector3(0, 1, 0), new Vector3(...out)));
     group.position.set(...at);
     return group;
+  }
+
+  /** Thread lying on the fabric, and pieces sewn onto it. */
+  private needlework({ strokes, patches, step }: DrawnForm): Mesh[] {
+    const thread = strokes.map(({ from, to, colour }) => {
+      const [a, b] = [new Vector3(...from.at), new Vector3(...to.at)];
+      const lift = (share: number, out: [number, number, number]) => a.clone().lerp(b, share).addScaledVector(new Vector3(...out), step * 0.48);
+      const way = new CatmullRomCurve3([a.clone().addScaledVector(new Vector3(...from.out), step * 0.1), lift(0.2, from.out), lift(0.8, to.out), b.clone().addScaledVector(new Vector3(...to.out), step * 0.1)]);
+      return new Mesh(new TubeGeometry(way, 8, step * 0.16, 6, false), new MeshLambertMaterial({ color: colour }));
+    });
+    const pieces = patches.map(({ at, radius, colour }) => {
+      const piece = new Mesh(new SphereGeometry(radius, 20, 10), new MeshLambertMaterial({ color: colour }));
+      piece.scale.y = 0.16;
+      piece.quaternion.setFromUnitVectors(new Vector3(0, 1, 0), new Vector3(...at.out));
+      piece.position.set(...at.at).addScaledVector(new Vector3(...at.out), step * 0.3);
+      return piece;
+    });
+    return [...thread, ...pieces];
   }
 
   private outward(stitch: number): Vector3 {

@@ -1,0 +1,40 @@
+import type { FeatureKind } from '../../notation/step';
+import type { Problem } from '../../notation/problem';
+import type { FeatureRule } from './featureRule';
+import type { NeedlePath } from './needlePath';
+
+/** One of a feature's places: holes `from` to `to` of the `of` in its line, left and right as you look at the piece. */
+export interface FeatureUnit {
+  side: 'left' | 'middle' | 'right';
+  from: number;
+  to: number;
+  of: number;
+  /** azimuths of those holes, and of the middle between them */
+  fromAzimuth: number;
+  toAzimuth: number;
+  azimuth: number;
+  /** half its width along the fabric, in mm */
+  halfMm: number;
+}
+
+/** Where a feature of a part comes to lie. */
+export interface FeaturePlacement {
+  kind: FeatureKind;
+  part: string;
+  rule: FeatureRule;
+  /** line of holes: 8 is the line between the rounds with index 8 and 9, from 1 */
+  line: number;
+  gap: [number, number];
+  units: FeatureUnit[];
+  /** middle to middle of a pair in stitches, and whole stitches between their inner holes; null for a single feature */
+  apart: number | null;
+  showing: number | null;
+  surfaceMm: number;
+  straightMm: number;
+  /** how far the middle of the whole lies off its middle line */
+  missStitches: number;
+  missMm: number;
+  missSide: 'left' | 'right' | null;
+  needle: NeedlePath | null;
+  problems: Problem[];
+}

@@ -1,0 +1,231 @@
+import * as fc from 'fast-check';
+import { featureCorpus, featureHead } from '../../__tests__/featureCorpus';
+import { applyEdits } from '../../notation/applyEdits';
+import { readSteps } from '../../notation/sentences';
+import type { FeatureKind, FeatureStyle } from '../../notation/step';
+import { analyseToy, type PartAnalysis } from '../../toy/analyse';
+import { wrapAngle } from '../../shape/azimuth';
+import { holeAzimuth } from '../holes';
+import { seatHoles } from '../partForm';
+import { ruleOfStep, proposedRule, type FeatureRule } from './featureRule';
+import { featureSentence, removeFeature, writeFeature } from './featureSentence';
+import { featureWords } from './featureWords';
+import { landmarkLine } from './landmarks';
+import { featureLibrary } from './library';
+import { raised, widened } from './moveFeature';
+import { upOf } from './placeFeatures';
+
+/** Lines about the toy stand above the heading, lines about the part below it. */
+const head = (sentences: string, header = '') => {
+  const [ofPart, ofToy] = [true, false].map((wanted) => header.split('\n').filter((line) => line && line.startsWith('Start') === wanted).map((line) => `${line}\n`).join(''));
+  return analyseToy(`${ofToy}${featureHead.replace('Head\n', `Head\n${ofPart}`)}${sentences}\n`).parts[0]!;
+};
+const kinds = Object.keys(featureLibrary) as FeatureKind[];
+const only = (part: PartAnalysis) => part.features[0]!;
+
+describe('sentences, worked out by hand', () => {
+  test('there are sixty and more of them', () => { expect(featureCorpus.length).toBeGreaterThanOrEqual(60); });
+
+  test.each(featureCorpus.map(([sentence, line, units, asks]) => [sentence, line, units, asks ?? null] as const))('%s', (sentence, line, units, asks) => {
+    const placed = only(head(sentence));
+    expect(placed.line).toBe(line);
+    if (units) expect(placed.units.map(({ from, to }) => [from, to])).toEqual(units);
+    const codes = placed.problems.map((problem) => problem.code);
+    if (asks) expect(codes).toContain(asks);
+    else expect(codes.filter((code) => ['anchor-missing', 'gap-missing', 'feature-where', 'landmark-missing', 'anchor-circle', 'apart-impossible'].includes(code))).toEqual([]);
+  });
+
+  // Left-handed work runs the other way round; so does a head that starts at the chin. Both together run as at first.
+  test.each([['Hand: left\n', 1], ['Start: bottom\n', 1], ['Hand: left\nStart: bottom\n', 2]] as const)('%j counts from the other side', (header, turns) => {
+    for (const [sentence, line, units] of featureCorpus.slice(0, 15)) {
+      if (!units) continue;
+      const placed = only(head(sentence, header));
+      expect(placed.line).toBe(line);
+      const sides = turns === 1 ? [...placed.units].reverse() : placed.units;
+      // Which holes they are stays; which of them is left changes with the way the numbers run.
+      expect(sides.map(({ from, to }) => [Math.min(from, to), Math.max(from, to)])).toEqual(units.map(([from, to]) => [Math.min(from, to), Math.max(from, to)]));
+      if (placed.units.length > 1) expect(placed.units.map((unit) => unit.side)).toEqual(['left', 'right']);
+    }
+  });
+
+  test('below is towards the feet, whichever end the work began at', () => {
+    expect(only(head('Mouth 4 rounds below the eyes, 3 wide')).line).toBe(13);
+    expect(only(head('Mouth 4 rounds below the eyes, 3 wide', 'Start: bottom\n')).line).toBe(5);
+    expect(only(head('Mouth 3 rounds up from the base, 3 wide', 'Start: bottom\n')).line).toBe(3);
+  });
+
+  test('landmarks are found, or missed in words', () => {
+    const { fabric } = head('');
+    expect([landmarkLine(fabric, 'ridge'), landmarkLine(fabric, 'colour change'), landmarkLine(fabric, 'edge'), landmarkLine(fabric, 'base')]).toEqual([11, 8, 19, 0]);
+    const plain = analyseToy('Head\nR1: 6 sc in ring\nR2: inc x 6\nR3-R6: sc around\nMouth 1 round below the ridge, 3 wide').parts[0]!;
+    expect(plain.features[0]!.problems[0]).toMatchObject({ code: 'landmark-missing', severity: 'error' });
+  });
+
+  test('a circle is named, and everything is placed all the same', () => {
+    const part = head('Nose 1 round below the mouth, 3 wide.\nMouth 2 rounds below the nose, 3 wide.');
+    expect(part.features).toHaveLength(2);
+    expect(part.features.flatMap((feature) => feature.problems.map((problem) => problem.code))).toContain('anchor-circle');
+  });
+});
+
+const ruleArbitrary: fc.Arbitrary<FeatureRule> = fc.constantFrom(...kinds.filter((kind) => kind !== 'eyes' && kind !== 'sculpting')).chain((kind) => {
+  const entry = featureLibrary[kind];
+  const stitched: readonly FeatureStyle[] = ['satin', 'triangle', 'smile', 'row', 'sleeping'];
+  return fc.record({
+    kind: fc.constant(kind), style: entry.styles.length > 0 ? fc.constantFrom(...entry.styles) : fc.constant(null), wide: fc.integer({ min: 1, max: 9 }), high: fc.integer({ min: 1, max: 4 }),
+    vertical: fc.oneof(
+      fc.integer({ min: 1, max: 18 }).map((round) => ({ by: 'gap' as const, gap: [round, round + 1] as [number, number] })),
+      fc.record({ by: fc.constant('relation' as const), rounds: fc.integer({ min: 1, max: 5 }), direction: fc.constantFrom('above' as const, 'below' as const), to: fc.constantFrom('eyes' as const, 'ridge' as const, 'colour change' as const, 'base' as const, 'edge' as const) }),
+      fc.constant({ by: 'level' as const, to: 'eyes' as const }),
+    ),
+    sideways: entry.pair
+      ? fc.oneof(
+          fc.integer({ min: 2, max: 12 }).map((apart) => ({ by: 'apart' as const, apart })),
+          fc.integer({ min: 1, max: 4 }).map((stitches) => ({ by: 'outward' as const, stitches, from: 'eyes' as const })),
+          fc.constantFrom('inner' as const, 'outer' as const, 'middle' as const).map((edge) => ({ by: 'inLine' as const, edge, to: 'eyes' as const })),
+        )
+      : fc.constantFrom({ by: 'front' as const }, { by: 'back' as const }),
+  }).map((rule) => {
+    const embroidered = rule.style !== null && stitched.includes(rule.style);
+    return { ...rule, embroidered, sizeMm: embroidered ? null : 8 } as FeatureRule;
+  });
+});
+
+describe('properties', () => {
+  test('a rule written as a sentence is read back as the same rule', () => {
+    fc.assert(fc.property(ruleArbitrary, (rule) => {
+      const [step] = readSteps(featureSentence(rule), 1);
+      expect(step).toMatchObject({ kind: 'feature', feature: rule.kind });
+      const read = ruleOfStep(step as never);
+      expect({ ...read, sizeMm: read.embroidered ? null : read.sizeMm }).toEqual({ ...rule, embroidered: read.embroidered });
+    }), { numRuns: 300 });
+  });
+
+  test('placing is idempotent: writing what was placed places the same', () => {
+    fc.assert(fc.property(ruleArbitrary, (rule) => {
+      const first = only(head(featureSentence(rule)));
+      const again = only(head(featureSentence(rule)));
+      expect(again).toEqual(first);
+    }), { numRuns: 40 });
+  });
+
+  test('mirror pairs are as mirror-true as the holes allow: no other pair of that distance lies nearer to the middle', () => {
+    fc.assert(fc.property(fc.integer({ min: 5, max: 15 }), fc.integer({ min: 2, max: 14 }), fc.double({ min: 0, max: 0.6, noNaN: true }), (line, apart, lean) => {
+      const part = head(`Cheeks: felt, 5 mm, between R${line} and R${line + 1}, ${apart} apart`, `Lean: ${lean.toFixed(2)}\n`);
+      const placed = only(part);
+      const holes = seatHoles(part.form, placed.line, 'foot');
+      const step = (2 * Math.PI) / holes.count;
+      // The middle line, from where the pair's own middle lies and how far off it is said to be.
+      const front = placed.units.reduce((sum, unit) => sum + wrapAngle(unit.azimuth), 0) / 2 - placed.missStitches * step;
+      const misses = Array.from({ length: holes.count }, (_, i) => Math.abs(wrapAngle((holeAzimuth(holes, i + 1) + holeAzimuth(holes, i + 1 + placed.apart!)) / 2 - front)));
+      const best = Math.min(...misses);
+      expect(Math.abs(placed.missStitches)).toBeLessThanOrEqual(0.5 + 1e-9);
+      expect(best / step).toBeCloseTo(Math.abs(placed.missStitches), 6);
+    }), { numRuns: 60 });
+  });
+
+  test('what hangs on the eyes moves with them', () => {
+    const text = (gap: number, apart: number) => `${featureHead.replace(/Eyes:.*\n/, `Eyes: 8 mm, between R${gap} and R${gap + 1}, ${apart} apart.\n`)}Cheeks: felt, 6 mm, 2 rounds below the eyes, 1 stitch outside the eyes.\nMouth: 4 rounds below the eyes, 3 wide.\nNose: 1 round above the mouth, 3 wide.\n`;
+    const at = (gap: number, apart: number) => analyseToy(text(gap, apart)).parts[0]!.features;
+    for (const gap of [6, 8, 10]) expect(at(gap, 7).map((feature) => feature.line)).toEqual([gap + 2, gap + 4, gap + 3]);
+    expect(at(8, 9)[0]!.apart! - at(8, 7)[0]!.apart!).toBe(2);
+  });
+
+  test('rounds put in above the eyes carry everything along', () => {
+    const sentences = 'Mouth: 4 rounds below the eyes, 3 wide.';
+    const more = featureHead.replace('R7-R8', 'R7-R10').replace(/\bR(9|1\d)\b/g, (_, n: string) => `R${Number(n) + 2}`).replace('R7-R12', 'R7-R10');
+    expect(only(analyseToy(`${more}${sentences}`).parts[0]!).line).toBe(15);
+  });
+
+  test('changing the hand twice changes nothing', () => {
+    const once = head('Brows 3 rounds above the eyes, 7 apart, 2 wide.');
+    const left = head('Brows 3 rounds above the eyes, 7 apart, 2 wide.', 'Hand: left\n');
+    const back = head('Brows 3 rounds above the eyes, 7 apart, 2 wide.', 'Hand: right\n');
+    expect(back.features.map(({ units }) => units)).toEqual(once.features.map(({ units }) => units));
+    expect(left.features[0]!.units[0]!.from).toBe(once.features[0]!.units[1]!.from);
+  });
+});
+
+describe('by thumb', () => {
+  const text = (sentence: string) => `${featureHead}${sentence}\n`;
+
+  test.each(kinds.filter((kind) => kind !== 'eyes'))('%s: put on, moved round the compass, and taken off again', (kind) => {
+    let current = text('').trimEnd() + '\n';
+    const part = () => analyseToy(current).parts[0]!;
+    const put = (rule: FeatureRule | null) => { current = applyEdits(current, [writeFeature(part().source, current.split('\n'), rule!)]); };
+    put(proposedRule(kind, part().form, part().eyes!.round));
+    const found = () => part().features.find((feature) => feature.kind === kind)!;
+    const { line, apart, units } = found();
+    expect(part().problems.filter((problem) => problem.severity === 'error')).toEqual([]);
+    put(raised(found(), -1, upOf(part().form), part().fabric.label));
+    expect(found().line).toBe(line + 1);
+    put(raised(found(), 1, upOf(part().form), part().fabric.label));
+    expect(found().line).toBe(line);
+    put(widened(found(), 1));
+    if (apart === null) expect(found().rule.wide).toBe(Math.abs(units[0]!.to - units[0]!.from) + 1);
+    else expect(found().apart).toBeGreaterThan(apart);
+    put(widened(found(), -1));
+    expect(found().apart).toBe(apart);
+    current = applyEdits(current, [removeFeature(part().source, current.split('\n'), kind)!]);
+    expect(part().features).toEqual([]);
+  });
+
+  test('a remedy mends what it is offered for', () => {
+    const toy = analyseToy(text('Mouth: 4 rounds below the eyes, 4 wide.'));
+    const problem = toy.parts[0]!.features[0]!.problems.find((one) => one.code === 'not-centred')!;
+    expect(problem.suggestions.length).toBeGreaterThan(1);
+    const misses = problem.suggestions.map((suggestion) => Math.abs(analyseToy(applyEdits(toy.text, suggestion.edits)).parts[0]!.features[0]!.missStitches));
+    // Best first; every one better than before.
+    expect(misses[0]).toBeLessThan(0.2);
+    expect(misses).toEqual([...misses].sort((a, b) => a - b));
+    for (const miss of misses) expect(miss).toBeLessThan(0.5);
+  });
+});
+
+describe('needle', () => {
+  test('a smile is one long stitch held at its middle a round lower', () => {
+    const { needle } = only(head('Embroider a smile 4 rounds below the eyes, 3 stitches wide.'));
+    expect(needle!.points.map(({ act, line, hole }) => [act, line, hole])).toEqual([['out', 13, 17], ['in', 13, 20], ['out', 13, expect.any(Number)], ['in', 14, expect.any(Number)]]);
+    expect(needle!.threadMm).toBeGreaterThan(300);
+    expect(needle!.threadMm).toBeLessThan(420);
+  });
+
+  test('a row of short stitches goes back over each', () => {
+    const { needle } = only(head('Mouth: a row of short stitches, between R12 and R13, 3 wide.'));
+    expect(needle!.points.map(({ act, hole }) => `${act} ${hole}`)).toEqual(['out 18', 'in 17', 'out 19', 'in 18', 'out 20', 'in 19']);
+  });
+
+  test('a triangle narrows to one hole', () => {
+    const { needle } = only(head('Satin stitch a triangle nose between R10 and R11, 3 wide, 2 rounds high.'));
+    const down = needle!.points.filter(({ act, line }) => act === 'in' && line === 12);
+    expect(down.length).toBe(4);
+    expect(new Set(down.map(({ hole }) => hole)).size).toBe(1);
+  });
+
+  test('sculpting goes top, bottom, bottom, top, twice, and comes back to where it began', () => {
+    const { needle } = only(head('Sculpt the eyes.'));
+    expect(needle!.points.map(({ line }) => line)).toEqual([8, 10, 10, 8, 8, 10, 10, 8]);
+    expect(needle!.knot).toContain('first hole');
+  });
+
+  test('what is sewn on has no needle path, what is stitched always comes out before it goes in', () => {
+    expect(only(head('Felt cheeks, 8 mm, 2 rounds below the eyes, 1 stitch outside the eyes')).needle).toBeNull();
+    for (const kind of kinds) {
+      for (const placed of head(`${featureLibrary[kind].name}: satin stitch, between R11 and R12`).features) {
+        placed.needle?.points.forEach((point, i) => expect(point.act).toBe(i % 2 === 0 ? 'out' : 'in'));
+        for (const point of placed.needle?.points ?? []) {
+          expect(point.hole).toBeGreaterThanOrEqual(1);
+          expect(point.hole).toBeLessThanOrEqual(36);
+        }
+      }
+    }
+  });
+
+  test('three wordings of the same place', () => {
+    const words = featureWords(only(head('Brows 3 rounds above the eyes, 7 apart, 2 wide.')));
+    expect(words.address).toBe('Brows between round 6 and 7, left holes 14 to 16, right holes 21 to 23 of 36');
+    expect(words.count).toContain('stitches 14, 16, 21 and 23 of 36');
+    expect(words.markers).toContain('While working round 7');
+    expect(words.check).toMatch(/^Check: 4 whole stitches show between the two/);
+  });
+});

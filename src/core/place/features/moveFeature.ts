@@ -1,0 +1,41 @@
+import type { FeaturePlacement } from './featurePlacement';
+import type { FeatureRule } from './featureRule';
+import { featureLibrary } from './library';
+
+/**
+ * The rule that moves a feature by one round, up or down as one looks at the toy. What is said by another feature goes on being said by
+ * it: two rounds below the eyes become one.
+ *
+ * @param by +1 up, -1 down
+ * @param step how a step up changes the line of holes: -1 where the part starts at the top
+ * @param labels numbers of the rounds in the maker's text, by index
+ * @returns null where there is no such line
+ */
+export function raised({ rule, line }: FeaturePlacement, by: 1 | -1, step: 1 | -1, labels: ArrayLike<number>): FeatureRule | null {
+  const to = line + by * step;
+  const [lower, upper] = [labels[to - 1], labels[to]];
+  if (to < 1 || lower === undefined || upper === undefined) return null;
+  const { vertical } = rule;
+  if (vertical?.by === 'relation') {
+    const signed = (vertical.direction === 'above' ? vertical.rounds : -vertical.rounds) + by;
+    return { ...rule, vertical: { ...vertical, rounds: Math.abs(signed), direction: signed > 0 || (signed === 0 && vertical.direction === 'above') ? 'above' : 'below' } };
+  }
+  if (vertical?.by === 'level') return { ...rule, vertical: { by: 'relation', rounds: 1, direction: by > 0 ? 'above' : 'below', to: vertical.to } };
+  return { ...rule, vertical: { by: 'gap', gap: [lower, upper] } };
+}
+
+/** The rule that makes a single feature a stitch wider, or sets a pair a step further apart; null where there is no room. */
+export function widened({ rule, apart, units, problems }: FeaturePlacement, by: 1 | -1): FeatureRule | null {
+  const of = units[0]?.of ?? 0;
+  if (!featureLibrary[rule.kind].pair) {
+    const wide = rule.wide + by;
+    return wide >= 1 && wide < of ? { ...rule, wide, sideways: rule.sideways.by === 'inLine' ? { by: 'front' } : rule.sideways } : null;
+  }
+  // What it should stand beside may not be there: then it moves by itself.
+  if (rule.sideways.by === 'outward' && !problems.some((problem) => problem.code === 'anchor-missing')) {
+    const stitches = rule.sideways.stitches + by;
+    return stitches >= 0 ? { ...rule, sideways: { ...rule.sideways, stitches } } : null;
+  }
+  const next = (apart ?? 1) + by;
+  return next >= 1 && next < of - rule.wide ? { ...rule, sideways: { by: 'apart', apart: next } } : null;
+}

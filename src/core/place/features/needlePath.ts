@@ -1,0 +1,102 @@
+import { turn } from '../../shape/azimuth';
+import type { PartForm } from '../partForm';
+import { seatHoles } from '../partForm';
+import type { FeatureRule } from './featureRule';
+import type { FeatureUnit } from './featurePlacement';
+
+/** One passing of the needle through the fabric. */
+export interface NeedlePoint {
+  act: 'out' | 'in';
+  /** line of holes by index, and the rounds it lies between as the maker numbers them */
+  line: number;
+  gap: [number, number];
+  hole: number;
+  azimuth: number;
+}
+
+/** A thread's way, from its knot to its end. */
+export interface NeedlePath {
+  points: NeedlePoint[];
+  /** where the knot lies */
+  knot: string;
+  strands: string;
+  /** thread to cut, in mm */
+  threadMm: number;
+}
+
+/** Beside the way itself: two hand's lengths to hold, knot and bury. */
+const threadToHold = 300;
+
+interface Spot { line: number; azimuth: number }
+
+/** Strokes of one unit, each from where the needle comes out to where it goes in. `up` is the step of lines towards the top of the toy. */
+function strokes(rule: FeatureRule, unit: FeatureUnit, line: number, up: 1 | -1, outward: 1 | -1): [Spot, Spot][] {
+  const at = (share: number, rise: number): Spot => ({ line: line + up * rise, azimuth: unit.fromAzimuth + (unit.toAzimuth - unit.fromAzimuth) * share });
+  const step = (unit.toAzimuth - unit.fromAzimuth) / Math.max(1, Math.abs(unit.to - unit.from) || 1);
+  switch (rule.kind) {
+    case 'mouth':
+      if (rule.style === 'row') return Array.from({ length: rule.wide }, (_, i) => [at((i + 1) / rule.wide, 0), at(i / rule.wide, 0)] as [Spot, Spot]);
+      if (rule.style === 'lips') return [[at(0, 0), at(1, 0)], [at(1, -1), at(0, -1)], [at(0.5, 0), at(0.5, -1)]];
+      // A smile: one long stitch, held down at its middle one round lower.
+      return [[at(0, 0), at(1, 0)], [at(0.5, 0), at(0.5, -1)]];
+    case 'nose': {
+      const across = Math.max(2, rule.wide + 1);
+      const top = Array.from({ length: across }, (_, i) => i / (across - 1));
+      if (rule.style === 'triangle') return [...top.map((share) => [at(share, 0), at(0.5, -rule.high)] as [Spot, Spot]), [at(0, 0), at(1, 0)]];
+      return top.map((share) => [at(share, 0), at(share, -rule.high)] as [Spot, Spot]);
+    }
+    case 'eyes':
+      if (rule.style === 'sleeping') return [[at(0, 0), at(1, 0)], [at(0.5, 0), at(0.5, -1)], [at(0, 0), { ...at(0, -1), azimuth: at(0, 0).azimuth - (outward * step) / 2 }]];
+      return [0, 1, 2].map((i) => [at(i / 2, rule.high / 2), at(i / 2, -rule.high / 2)] as [Spot, Spot]).map(([a, b]) => [{ ...a, line: Math.round(a.line) }, { ...b, line: Math.round(b.line) }]);
+    case 'brows': return [[at(outward > 0 ? 0 : 1, 0), at(outward > 0 ? 1 : 0, 0)]];
+    case 'lashes': return [0, 1].map((i) => [at(0.5, i), { line: line + up * (i + 1), azimuth: at(0.5, 0).azimuth + outward * Math.abs(step) * (2 - i) }] as [Spot, Spot]);
+    case 'whiskers': return [-1, 0, 1].map((i) => [at(outward > 0 ? 0 : 1, i), at(outward > 0 ? 1 : 0, i * 2)] as [Spot, Spot]);
+    case 'cheeks': case 'spots': return Array.from({ length: Math.max(1, rule.high + 1) }, (_, i) => [at(0, -i), at(1, -i)] as [Spot, Spot]);
+    default: return [];
+  }
+}
+
+/**
+ * The needle's way for a stitched feature: numbered points out and in, the thread to cut. Points fall on real holes: each is the hole
+ * nearest to where the stroke should begin or end.
+ *
+ * @param up step of lines towards the top of the toy
+ * @returns null for what is pressed on or sewn on along its edge
+ */
+export function needlePath(form: PartForm, rule: FeatureRule, units: readonly FeatureUnit[], line: number, up: 1 | -1, dir: 1 | -1): NeedlePath | null {
+  const { fabric, profile, gauge } = form;
+  if (!rule.embroidered && rule.kind !== 'sculpting') return null;
+  const lines = units.flatMap((unit) => strokes(rule, unit, line, up, unit.side === 'left' ? (-dir as 1 | -1) : dir));
+  if (rule.kind === 'sculpting' && units.length === 2) lines.push(...sculpting(units, line, up));
+  if (lines.length === 0) return null;
+  const points: NeedlePoint[] = [];
+  const put = (act: NeedlePoint['act'], spot: Spot) => {
+    const at = Math.max(1, Math.min(fabric.rounds - 1, Math.round(spot.line)));
+    const holes = seatHoles(form, at, 'foot');
+    const hole = Math.round(((spot.azimuth - holes.first) / turn) * holes.count);
+    const number = ((hole % holes.count) + holes.count) % holes.count + 1;
+    points.push({ act, line: at, gap: [fabric.label[at - 1] ?? at, fabric.label[at] ?? at + 1], hole: number, azimuth: holes.first + (turn * hole) / holes.count });
+  };
+  for (const [out, into] of lines) { put('out', out); put('in', into); }
+  let way = 0;
+  for (let i = 1; i < points.length; i += 1) {
+    const [a, b] = [points[i - 1]!, points[i]!];
+    const radius = profile.radius[Math.max(0, b.line - 1)] ?? 0;
+    way += Math.hypot((a.line - b.line) * gauge.heightMm, (a.azimuth - b.azimuth) * radius);
+  }
+  return {
+    points,
+    knot: rule.kind === 'sculpting' ? 'both ends leave at the first hole and are knotted and buried there' : 'the knot lies inside, behind the first hole',
+    strands: rule.kind === 'sculpting' ? 'a strong thread, doubled' : 'thread split to half its strands',
+    threadMm: Math.ceil((way + threadToHold) / 10) * 10,
+  };
+}
+
+/** Beside the eyes: top of one, bottom of it, bottom of the other, top of the other, twice, so that they sink and draw together. */
+function sculpting(units: readonly FeatureUnit[], line: number, up: 1 | -1): [Spot, Spot][] {
+  const [one, other] = units;
+  if (!one || !other) return [];
+  const inner = (unit: FeatureUnit, rise: number): Spot => ({ line: line + up * rise, azimuth: unit.azimuth });
+  const turnOf: [Spot, Spot][] = [[inner(one, 1), inner(one, -1)], [inner(other, -1), inner(other, 1)]];
+  return [...turnOf, ...turnOf];
+}

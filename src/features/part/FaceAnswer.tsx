@@ -1,0 +1,27 @@
+import type { ReactNode } from 'react';
+import { View } from '@tamagui/core';
+import type { FeatureKind } from '../../core/notation/step';
+import type { PartAnalysis } from '../../core/toy/analyse';
+import { AnswerCard } from './AnswerCard';
+import { EyePads, EyeSettings } from './EyePads';
+import { FeatureCard } from './FeatureCard';
+import { FeaturePads } from './FeaturePads';
+
+/** The feature that is chosen and there; stitched eyes are a feature like the others. */
+function featureOf(part: PartAnalysis, chosen: FeatureKind) {
+  return chosen === 'eyes' && part.eyes ? undefined : part.features.find((feature) => feature.kind === chosen);
+}
+
+/** The answer for the chosen feature; for the eyes where nothing else is chosen. */
+export function FaceAnswer({ part, chosen, pads }: { part: PartAnalysis; chosen: FeatureKind; pads?: ReactNode }) {
+  const feature = featureOf(part, chosen);
+  if (feature) return <>{pads}<FeatureCard part={part} feature={feature} /></>;
+  return <View gap="$4"><AnswerCard part={part} />{pads}<EyeSettings part={part} /></View>;
+}
+
+/** The moves of the chosen feature. */
+export function FacePads({ part, chosen }: { part: PartAnalysis; chosen: FeatureKind }) {
+  const feature = featureOf(part, chosen);
+  if (!feature && !part.eyes) return null;
+  return <View padding="$2" borderTopWidth={1} borderColor="$line">{feature ? <FeaturePads part={part} feature={feature} /> : <EyePads part={part} />}</View>;
+}

@@ -1,0 +1,26 @@
+import { View } from '@tamagui/core';
+import { raised, widened } from '../../core/place/features/moveFeature';
+import { upOf } from '../../core/place/features/placeFeatures';
+import { featureLibrary } from '../../core/place/features/library';
+import type { FeaturePlacement } from '../../core/place/features/featurePlacement';
+import type { PartAnalysis } from '../../core/toy/analyse';
+import { Icon } from '../../ui/Icon';
+import { Press } from '../../ui/Press';
+import { usePartEdits } from './usePartEdits';
+
+/** The four moves of a feature, under the thumb, as the eyes have them. */
+export function FeaturePads({ part, feature }: { part: PartAnalysis; feature: FeaturePlacement }) {
+  const edits = usePartEdits(part);
+  const { label } = part.fabric;
+  const [up, down] = [raised(feature, 1, upOf(part.form), label), raised(feature, -1, upOf(part.form), label)];
+  const [closer, wider] = [widened(feature, -1), widened(feature, 1)];
+  const pair = featureLibrary[feature.kind].pair;
+  return (
+    <View flexDirection="row" gap="$2">
+      <Press grow stacked name="One round up" label="Up" icon={<Icon name="up" />} disabled={!up} onPress={() => edits.putFeature(up)} />
+      <Press grow stacked name="One round down" label="Down" icon={<Icon name="down" />} disabled={!down} onPress={() => edits.putFeature(down)} />
+      <Press grow stacked name={pair ? 'One stitch closer' : 'One stitch narrower'} label={pair ? 'Closer' : 'Narrower'} icon={<Icon name="closer" />} disabled={!closer} onPress={() => edits.putFeature(closer)} />
+      <Press grow stacked name="One stitch wider" label="Wider" icon={<Icon name="wider" />} disabled={!wider} onPress={() => edits.putFeature(wider)} />
+    </View>
+  );
+}

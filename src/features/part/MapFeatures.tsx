@@ -1,0 +1,54 @@
+import { Circle, G, Line, Text as SvgText } from 'react-native-svg';
+import { mapPoint } from '../../core/shape/map';
+import { featureColour } from '../../core/place/features/library';
+import type { FeatureKind } from '../../core/notation/step';
+import type { PartAnalysis } from '../../core/toy/analyse';
+
+const ink = '#161616';
+const light = '#F7F4EA';
+const marker = '#FF7A1A';
+
+/** The stitched and sewn features on the map; of the chosen one the needle's points are numbered. */
+export function MapFeatures({ part, chosen, scale }: { part: PartAnalysis; chosen: FeatureKind; scale: number }) {
+  const { map, features, form } = part;
+  return (
+    <G>
+      {features.map((feature) => {
+        const here = feature.kind === chosen;
+        const points = feature.needle?.points ?? [];
+        const spots = points.map((point) => mapPoint(map, point.line, point.azimuth));
+        return (
+          <G key={feature.kind}>
+            {feature.needle === null ? feature.units.map((unit) => {
+              const { x, y } = mapPoint(map, feature.line, unit.azimuth);
+              return <Circle key={unit.side} cx={x} cy={y} r={Math.max(unit.halfMm, form.gauge.widthMm * 0.4)} fill={featureColour(feature.kind)} fillOpacity={0.85} stroke={here ? marker : light} strokeWidth={2 / scale} />;
+            }) : null}
+            {points.map((point, i) => {
+              const [a, b] = [spots[i], spots[i + 1]];
+              if (point.act !== 'out' || !a || !b) return null;
+              return (
+                <G key={i}>
+                  <Line x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke={light} strokeWidth={form.gauge.widthMm * 0.42} strokeLinecap="round" />
+                  <Line x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke={featureColour(feature.kind)} strokeWidth={form.gauge.widthMm * 0.28} strokeLinecap="round" />
+                </G>
+              );
+            })}
+            {here ? uniqueSpots(points.map((point) => `${point.line}/${point.hole}`)).map((i) => {
+              const at = spots[i];
+              return at ? <Circle key={`s${i}`} cx={at.x} cy={at.y} r={3.4 / scale} fill={marker} /> : null;
+            }) : null}
+            {here ? uniqueSpots(points.map((point) => `${point.line}/${point.hole}`)).slice(0, 12).map((i) => {
+              const at = spots[i];
+              return at ? <SvgText key={`n${i}`} x={at.x} y={at.y - 6 / scale} fontSize={13 / scale} fontFamily="AtkinsonHyperlegibleNext_700Bold" textAnchor="middle" fill={light} stroke={ink} strokeWidth={0.4 / scale}>{i + 1}</SvgText> : null;
+            }) : null}
+          </G>
+        );
+      })}
+    </G>
+  );
+}
+
+/** First index of every different spot: a hole met twice is numbered once. */
+function uniqueSpots(keys: readonly string[]): number[] {
+  return keys.flatMap((key, i) => (keys.indexOf(key) === i ? [i] : []));
+}
