@@ -51,6 +51,11 @@ const tube3000 = relaxed(toyOf(3000));
 const ball5000 = relaxed(formText({ kind: 'ball', widthMm: 198, heightMm: 198 }, 'Ball', { widthMm: 5, heightMm: 4.8, assumed: false }, 'us'));
 const keystroke = (round: number) => `${typed.trimEnd()}\nR${round}: sc around`;
 
+// Ten heads of four features each, the eyes of one moved at every run.
+const face = (gap: number) => `Eyes: 8 mm, between R${gap} and R${gap + 1}, 7 apart.\nNose: satin triangle, 1 round below the eyes, 3 wide, 2 rounds high.\nMouth: embroidered smile, 4 rounds below the eyes, 3 wide.\nCheeks: felt, 8 mm, 2 rounds below the eyes, 1 stitch outside the eyes.`;
+const heads = (gap: number) => Array.from({ length: 10 }, (_, i) => `Head ${i + 1}:\n${cone.slice(0, 6).join('\n')}\nR7-R20: sc around\n${face(i === 0 ? gap : 9)}\n`).join('\n');
+analyseToy(heads(9));
+
 /** Every figure a release note quotes comes from here. */
 export const benches: Bench[] = [
   { name: 'build the fabric of a 20,000-stitch part', run: () => { if (large) buildFabric(large, 'us'); } },
@@ -67,5 +72,6 @@ export const benches: Bench[] = [
   { name: 'relax a part of 3,000 stitches to rest', runs: 7, run: tube3000.relax, against: { name: 'the same spring projections alone', run: tube3000.bare } },
   { name: 'relax a ball of 5,000 stitches to rest', runs: 5, run: ball5000.relax, against: { name: 'the same spring projections alone', run: ball5000.bare } },
   { name: 'keystroke to profile and map, 4,000 stitches', run: () => { turn += 1; const part = analyseToy(keystroke(200 + turn)).parts[0]; if (part) fabricMap(part.map); } },
+  { name: 'place all 40 features of a toy after an edit', run: () => { turn += 1; analyseToy(heads(8 + (turn % 8))); } },
   { name: 'map of 4,000 stitches', run: () => { if (typedAnalysis) fabricMap(typedAnalysis.map); } },
 ];

@@ -31,6 +31,7 @@ export const S = {
   Button: kw('Button', 'buttons?'),
   Patch: kw('Patch', 'patch(?:es)?|appliqu[eé]s?|muzzle'),
   KeyRing: kw('KeyRing', 'key\\s*rings?|key\\s*chains?'),
+  Hair: kw('Hair', 'hair(?:\\s*lines?)?|fringe|mane'),
   Sculpt: kw('Sculpt', 'sculpt(?:ing|ed)?|shape\\s+the\\s+(?:eyes?|face)'),
   Safety: kw('Safety', 'safety'),
   Split: kw('Split', '(?:in|through)\\s+the\\s+splits?|split(?:\\s+seats?)?|between\\s+(?:the\\s+)?(?:two\\s+)?stitches'),
@@ -84,7 +85,7 @@ export const sentenceLexer = new Lexer(sentenceTypes, { positionTracking: 'onlyO
 
 export const featureOf: [TokenType, FeatureKind][] = [
   [S.Brows, 'brows'], [S.Lashes, 'lashes'], [S.Eyes, 'eyes'], [S.Nose, 'nose'], [S.Mouth, 'mouth'], [S.Cheeks, 'cheeks'], [S.Whiskers, 'whiskers'],
-  [S.Spots, 'spots'], [S.Button, 'button'], [S.Patch, 'patch'], [S.KeyRing, 'key ring'], [S.Sculpt, 'sculpting'],
+  [S.Spots, 'spots'], [S.Button, 'button'], [S.Patch, 'patch'], [S.KeyRing, 'key ring'], [S.Sculpt, 'sculpting'], [S.Hair, 'hair'],
 ];
 const words = ['zero', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
 /** What a number or a number word says. */

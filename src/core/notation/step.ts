@@ -2,7 +2,7 @@ import type { Span } from './ast';
 
 /** What a feature is, by the name used in code and files. */
 export type FeatureKind =
-  | 'eyes' | 'nose' | 'mouth' | 'brows' | 'lashes' | 'cheeks' | 'whiskers' | 'patch' | 'button' | 'spots' | 'key ring' | 'sculpting';
+  | 'eyes' | 'nose' | 'mouth' | 'brows' | 'lashes' | 'cheeks' | 'whiskers' | 'patch' | 'button' | 'spots' | 'key ring' | 'sculpting' | 'hair';
 
 /** Places of a part that rounds are counted from, beside its features. */
 export type LandmarkKind = 'ridge' | 'colour change' | 'edge' | 'base';

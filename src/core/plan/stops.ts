@@ -4,7 +4,7 @@ import type { Gauge } from '../shape/gauge';
 import { closingOf, type Closing } from './closing';
 import { usualNeeds, type Needs } from './needs';
 
-export type ActKind = 'seat-eyes' | 'stuff' | 'top-up' | 'close';
+export type ActKind = 'seat-eyes' | 'seat-nose' | 'stuff' | 'top-up' | 'close';
 
 export interface Act {
   act: ActKind;
@@ -49,6 +49,8 @@ export interface StopInput {
   gauge: Gauge;
   /** indexes (from 1) of the rounds below the gaps that carry pressed eyes */
   eyeRounds: readonly number[];
+  /** the same for pressed noses */
+  noseRounds?: readonly number[];
   /** parts left flat are not stuffed */
   stuffed: boolean;
   /** the text sews the part on with its edge open */
@@ -72,7 +74,7 @@ function lastRound(fabric: Fabric, gauge: Gauge, from: number, diameter: number)
  * Eyes: earliest when the round above their line of holes is worked; last call when the opening still lets a washer be pressed. The
  * bulk of the stuffing goes in while fingers fit, after the eyes; the rest while a tool fits; closing comes last.
  */
-export function planStops({ part, fabric, gauge, eyeRounds, stuffed, sewnOn, needs = usualNeeds }: StopInput): StopPlan {
+export function planStops({ part, fabric, gauge, eyeRounds, noseRounds = [], stuffed, sewnOn, needs = usualNeeds }: StopInput): StopPlan {
   const plan: StopPlan = { stops: [], closing: null, impossible: [] };
   const last = fabric.rounds;
   if (last === 0) return plan;
@@ -85,24 +87,26 @@ export function planStops({ part, fabric, gauge, eyeRounds, stuffed, sewnOn, nee
   // Stuffing waits for the eyes: with the bulk inside no hand gets behind them.
   let eyesDone = 0;
 
-  for (const below of eyeRounds) {
+  const pressed = [...eyeRounds.map((below) => ({ below, feature: 'eyes' })), ...noseRounds.map((below) => ({ below, feature: 'nose' }))];
+  for (const { below, feature } of pressed) {
+    const act: ActKind = feature === 'eyes' ? 'seat-eyes' : 'seat-nose';
     // Narrow first rounds do not count: the place itself lies above them.
     const earliest = Math.min(last, below + 1);
     const easy = lastRound(fabric, gauge, earliest, needs.washersEasy);
     const latest = lastRound(fabric, gauge, earliest, needs.washersTight);
     if (latest === 0) {
-      plan.impossible.push({ act: 'seat-eyes', message: `After round ${label(earliest)} the opening is only ${Math.round(opening(earliest))} mm: washers can't be pressed there. They need ${needs.washersTight} mm. Move the eyes, or embroider them.` });
+      plan.impossible.push({ act, message: `After round ${label(earliest)} the opening is only ${Math.round(opening(earliest))} mm: washers can't be pressed there. They need ${needs.washersTight} mm. Move the ${feature}, or embroider ${feature === 'eyes' ? 'them' : 'it'}.` });
       continue;
     }
     eyesDone = Math.max(eyesDone, easy || latest);
     windows.push({
-      act: 'seat-eyes', feature: 'eyes', earliest, easy: easy || latest, latest,
-      why: (after) => `The opening is ${Math.round(opening(after))} mm now. Seat both eyes loosely, look from the front and both sides, then press the washers to the last click: they do not come off whole.`,
+      act, feature, earliest, easy: easy || latest, latest,
+      why: (after) => `The opening is ${Math.round(opening(after))} mm now. Seat ${feature === 'eyes' ? 'both eyes' : 'the nose'} loosely, look from the front and both sides, then press ${feature === 'eyes' ? 'the washers to the last click: they do not come off whole' : 'its washer to the last click: it does not come off whole'}.`,
     });
   }
   if (stuffed) {
     // With eyes, the bulk waits until they are in: what was wider before them is filled through the same opening.
-    const from = Math.min(last, Math.max(1, ...eyeRounds.map((below) => below + 1)));
+    const from = Math.min(last, Math.max(1, ...pressed.map(({ below }) => below + 1)));
     let widest = from;
     for (let round = from; round <= last; round += 1) if (opening(round) > opening(widest)) widest = round;
     // The body of the piece must be there before it is filled.
@@ -113,8 +117,8 @@ export function planStops({ part, fabric, gauge, eyeRounds, stuffed, sewnOn, nee
     const bulk = Math.min(tool, Math.max(easy || tool, eyesDone));
     if (bulk > 0) {
       windows.push({
-        act: 'stuff', feature: null, earliest: Math.min(bulk, Math.max(easyFrom, ...eyeRounds.map((below) => below + 1))), easy: bulk, latest: tool,
-        why: (after) => `${byFingers ? 'Fingers still fit' : 'Only a tool fits'}: the opening is ${Math.round(opening(after))} mm. Push the stuffing to the walls${eyeRounds.length > 0 ? ' and tuck it behind the washers' : ''}.`,
+        act: 'stuff', feature: null, earliest: Math.min(bulk, Math.max(easyFrom, ...pressed.map(({ below }) => below + 1))), easy: bulk, latest: tool,
+        why: (after) => `${byFingers ? 'Fingers still fit' : 'Only a tool fits'}: the opening is ${Math.round(opening(after))} mm. Push the stuffing to the walls${pressed.length > 0 ? ' and tuck it behind the washers' : ''}.`,
       });
     } else plan.impossible.push({ act: 'stuff', message: `The opening never lets stuffing in: it is ${Math.round(opening(widest))} mm at the widest.` });
     if (tool > bulk) {
@@ -144,5 +148,5 @@ export function planStops({ part, fabric, gauge, eyeRounds, stuffed, sewnOn, nee
 }
 
 function order(act: ActKind): number {
-  return ['seat-eyes', 'stuff', 'top-up', 'close'].indexOf(act);
+  return ['seat-eyes', 'seat-nose', 'stuff', 'top-up', 'close'].indexOf(act);
 }

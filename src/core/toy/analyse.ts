@@ -81,7 +81,7 @@ function analysePart(part: PartSource, pattern: Pattern, gauge: Gauge, lines: re
   const stuffed = !part.steps.some((step) => step.kind === 'stuff' && step.firmness === 'none') && !flat;
   const said = (kind: string) => part.steps.some((step) => step.kind === kind);
   const sewnOn = !said('close') && (said('sew') || said('pin') || said('cut') || said('nosew'));
-  const stops = planStops({ part: part.name, fabric, gauge, eyeRounds: eyes ? [eyes.round] : [], stuffed, sewnOn });
+  const stops = planStops({ part: part.name, fabric, gauge, eyeRounds: eyes ? [eyes.round] : [], noseRounds: features.filter(({ kind, rule }) => kind === 'nose' && !rule.embroidered).map(({ line }) => line), stuffed, sewnOn });
   const faceLine = features.find((feature) => feature.rule.sideways.by !== 'back')?.line;
   const front = eyes?.frontAzimuth ?? frontAzimuth(part, fabric, starts, faceLine === undefined ? [] : [faceLine, faceLine + 1]);
   if (eyes) eyes.problems.push(...audienceProblems(part, pattern.header.audience));
@@ -122,7 +122,7 @@ function closingProblems(part: PartSource, { closing }: StopPlan): Problem[] {
 
 function stopProblems(part: PartSource, { impossible }: StopPlan): Problem[] {
   return impossible.map(({ act, message }) => ({
-    code: act === 'seat-eyes' ? 'eyes-no-opening' : 'stuffing-no-opening', severity: 'warning' as const, part: part.name, message, suggestions: [],
+    code: act === 'seat-eyes' || act === 'seat-nose' ? 'eyes-no-opening' : 'stuffing-no-opening', severity: 'warning' as const, part: part.name, message, suggestions: [],
     line: part.steps.find((step) => step.feature === 'eyes')?.line ?? part.line,
   }));
 }

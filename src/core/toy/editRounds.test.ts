@@ -28,3 +28,30 @@ test('duplicating, deleting and moving keep notes in place and numbers in order'
 test('a round is written anew under its own label', () => {
   expect(setRound(text, cards[2]!, 'sc 11, inc', 13).split('\n')[4]).toBe('R3-R5: sc 11, inc [13]');
 });
+
+describe('sentences follow the numbers', () => {
+  const face = 'Head\nFront: stitch 4 of round 4\nR1: 6 sc in ring\nR2: inc x 6\nR3-R7: sc around\nR8: dec x 6\nEyes: 8 mm, between R4 and R5, 5 apart. After round 6, stuff.\nMouth between rounds 5 and 6; nose 2 rounds from the end.\n';
+  const source = () => analyseToy(face).parts[0]!.source;
+
+  test('a round put in before them moves them on; one put in after them does not', () => {
+    const before = insertRound(face, 0, source(), roundCards(source())[0]!, 'sc around');
+    expect(before).toContain('between R5 and R6, 5 apart. After round 7, stuff.');
+    expect(before).toContain('Mouth between rounds 6 and 7');
+    expect(before).toContain('Front: stitch 4 of round 5');
+    expect(before).toContain('nose 2 rounds from the end');
+    const after = insertRound(face, 0, source(), roundCards(source()).at(-1)!, 'sc around');
+    expect(after).toContain('between R4 and R5, 5 apart. After round 6, stuff.');
+  });
+
+  test('a line taken out moves them back', () => {
+    const changed = deleteRound(face, 0, roundCards(source())[1]!);
+    expect(changed).toContain('between R3 and R4, 5 apart. After round 5, stuff.');
+    expect(changed).toContain('Front: stitch 4 of round 3');
+  });
+
+  test('the eyes stay on the same stitches', () => {
+    const changed = analyseToy(insertRound(face, 0, source(), roundCards(source())[0]!, 'sc around')).parts[0]!;
+    expect(changed.eyes!.round).toBe(analyseToy(face).parts[0]!.eyes!.round + 1);
+    expect(changed.eyes!.rule.apart).toBe(5);
+  });
+});

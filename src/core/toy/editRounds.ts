@@ -2,6 +2,7 @@ import { renumberFrom } from '../fabric/renumberFrom';
 import { applyEdits } from '../notation/applyEdits';
 import type { PartSource, RoundSource } from '../notation/pattern';
 import { readPattern } from '../notation/readPattern';
+import { moveSentences } from './moveSentences';
 
 /** A line of rounds as a card: `R4-R8` is one card of five rounds. */
 export interface RoundCard {
@@ -40,10 +41,20 @@ function withLines(text: string, change: (lines: string[]) => void): string {
   return lines.join(text.includes('\r\n') ? '\r\n' : '\n');
 }
 
-/** Numbers the rounds of one part on from 1, after lines were moved about. */
-function renumbered(text: string, partIndex: number): string {
+/**
+ * Numbers the rounds of one part on from 1, after lines were moved about. Sentences that name rounds follow.
+ *
+ * @param fresh a line that was just put in: its number means nothing yet
+ * @param gone the first number and the number of rounds of a line that was taken out
+ */
+function renumbered(text: string, partIndex: number, fresh = 0, gone: { first: number; count: number } | null = null): string {
   const part = readPattern(text).parts[partIndex];
-  return part ? applyEdits(text, renumberFrom(part, 0)) : text;
+  if (!part) return text;
+  const numbers = new Map<number, number>();
+  part.rounds.forEach((round, index) => { if (round.line !== fresh) numbers.set(round.number, index + 1); });
+  // What went by a round that is gone goes by the one that came before it.
+  if (gone) for (let number = gone.first; number < gone.first + gone.count; number += 1) numbers.set(number, Math.max(1, gone.first - 1));
+  return moveSentences(applyEdits(text, renumberFrom(part, 0)), part, numbers);
 }
 
 /** Writes a round line; the number is put right afterwards. */
@@ -57,7 +68,7 @@ const roundLine = (row: boolean, body: string, count?: number) => `${row ? 'Row 
  */
 export function insertRound(text: string, partIndex: number, part: PartSource, after: RoundCard | null, body: string, count?: number): string {
   const line = after ? after.line : part.firstLine;
-  return renumbered(applyEdits(text, [{ line, text: roundLine(after?.row ?? false, body, count), insertAfter: true }]), partIndex);
+  return renumbered(applyEdits(text, [{ line, text: roundLine(after?.row ?? false, body, count), insertAfter: true }]), partIndex, line + 1);
 }
 
 /** Writes a card's round anew. Without a count the total goes: it is whatever the work makes. */
@@ -69,11 +80,11 @@ export function setRound(text: string, card: RoundCard, body: string, count?: nu
 
 /** Works a card's rounds once more below it. */
 export function duplicateRound(text: string, partIndex: number, card: RoundCard): string {
-  return renumbered(applyEdits(text, [{ line: card.line, text: card.source.text, insertAfter: true }]), partIndex);
+  return renumbered(applyEdits(text, [{ line: card.line, text: card.source.text, insertAfter: true }]), partIndex, card.line + 1);
 }
 
 export function deleteRound(text: string, partIndex: number, card: RoundCard): string {
-  return renumbered(withLines(text, (lines) => { lines.splice(card.line - 1, 1); }), partIndex);
+  return renumbered(withLines(text, (lines) => { lines.splice(card.line - 1, 1); }), partIndex, 0, { first: card.first, count: card.last - card.first + 1 });
 }
 
 /** Changes places with the card before (-1) or after (+1); the lines between stay where they are. */
@@ -85,5 +96,6 @@ export function moveRound(text: string, partIndex: number, part: PartSource, car
     const [a, b] = [card.line - 1, other.line - 1];
     [lines[a], lines[b]] = [lines[b] ?? '', lines[a] ?? ''];
   });
-  return renumbered(moved, partIndex);
+  const changed = readPattern(moved).parts[partIndex];
+  return changed ? applyEdits(moved, renumberFrom(changed, 0)) : moved;
 }

@@ -3,9 +3,12 @@ import { View } from '@tamagui/core';
 import type { FeatureKind } from '../../core/notation/step';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { AnswerCard } from './AnswerCard';
+import { Arrangements } from './Arrangements';
 import { EyePads, EyeSettings } from './EyePads';
 import { FeatureCard } from './FeatureCard';
 import { FeaturePads } from './FeaturePads';
+import { Proportions } from './Proportions';
+import { SeatedCheck } from './SeatedCheck';
 
 /** The feature that is chosen and there; stitched eyes are a feature like the others. */
 function featureOf(part: PartAnalysis, chosen: FeatureKind) {
@@ -16,7 +19,7 @@ function featureOf(part: PartAnalysis, chosen: FeatureKind) {
 export function FaceAnswer({ part, chosen, pads }: { part: PartAnalysis; chosen: FeatureKind; pads?: ReactNode }) {
   const feature = featureOf(part, chosen);
   if (feature) return <>{pads}<FeatureCard part={part} feature={feature} /></>;
-  return <View gap="$4"><AnswerCard part={part} />{pads}<EyeSettings part={part} /></View>;
+  return <View gap="$4"><AnswerCard part={part} />{pads}<Arrangements part={part} /><Proportions part={part} /><SeatedCheck part={part} /><EyeSettings part={part} /></View>;
 }
 
 /** The moves of the chosen feature. */

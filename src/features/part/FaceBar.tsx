@@ -5,7 +5,7 @@ import type { PartAnalysis } from '../../core/toy/analyse';
 import { Press } from '../../ui/Press';
 import { usePartEdits } from './usePartEdits';
 
-const order: FeatureKind[] = ['eyes', 'nose', 'mouth', 'cheeks', 'brows', 'lashes', 'whiskers', 'spots', 'patch', 'button', 'sculpting', 'key ring'];
+const order: FeatureKind[] = ['eyes', 'nose', 'mouth', 'cheeks', 'brows', 'lashes', 'whiskers', 'spots', 'patch', 'button', 'hair', 'sculpting', 'key ring'];
 
 /** Whether a part carries a feature. */
 export function carries(part: PartAnalysis, kind: FeatureKind): boolean {

@@ -29,7 +29,7 @@ export function StopsPanel({ part }: { part: PartAnalysis }) {
               <View key={act.act} gap="$1">
                 <Body fontWeight="700">{stopTitle[act.act]}</Body>
                 <Body>{act.why}</Body>
-                {act.act === 'seat-eyes' ? <Quiet>{eyeCaution}</Quiet> : null}
+                {act.act === 'seat-eyes' || act.act === 'seat-nose' ? <Quiet>{eyeCaution}</Quiet> : null}
               </View>
             ))}
           </View>

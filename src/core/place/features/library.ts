@@ -47,5 +47,6 @@ export const featureLibrary: Readonly<Record<FeatureKind, FeatureEntry>> = {
   patch: { kind: 'patch', name: 'Patch', pair: false, styles: ['felt', 'crochet'], wide: 4, high: 4, sizeMm: 20, inside: 'a knot', from: 'outside', hurts: caution.thread, usual: { rounds: 3, direction: 'below' } },
   button: { kind: 'button', name: 'Button', pair: false, styles: [], wide: 2, high: 2, sizeMm: 10, inside: 'a knot', from: 'outside', hurts: caution.small, usual: { rounds: 5, direction: 'below' } },
   'key ring': { kind: 'key ring', name: 'Key ring', pair: false, styles: [], wide: 1, high: 1, sizeMm: null, inside: 'a knot', from: 'outside', hurts: caution.cord, usual: null },
+  hair: { kind: 'hair', name: 'Hair line', pair: false, styles: [], wide: 1, high: 5, sizeMm: null, inside: 'the knots of the strands', from: 'outside', hurts: 'Strands can be pulled out and swallowed: knot each one twice. Not for children under three.', usual: { rounds: 5, direction: 'above' } },
   sculpting: { kind: 'sculpting', name: 'Sculpting', pair: true, styles: [], wide: 1, high: 2, sizeMm: null, inside: 'a thread from eye to eye and a knot', from: 'outside', hurts: caution.thread, usual: { rounds: 0, direction: 'below' } },
 };

@@ -52,6 +52,8 @@ function strokes(rule: FeatureRule, unit: FeatureUnit, line: number, up: 1 | -1,
     case 'lashes': return [0, 1].map((i) => [at(0.5, i), { line: line + up * (i + 1), azimuth: at(0.5, 0).azimuth + outward * Math.abs(step) * (2 - i) }] as [Spot, Spot]);
     case 'whiskers': return [-1, 0, 1].map((i) => [at(outward > 0 ? 0 : 1, i), at(outward > 0 ? 1 : 0, i * 2)] as [Spot, Spot]);
     case 'cheeks': case 'spots': return Array.from({ length: Math.max(1, rule.high + 1) }, (_, i) => [at(0, -i), at(1, -i)] as [Spot, Spot]);
+    // A line of strands follows the middle over leaning stitches: hole by hole, a round at a time.
+    case 'hair': return Array.from({ length: rule.high }, (_, i) => [at(0, i), at(1, i)] as [Spot, Spot]);
     default: return [];
   }
 }

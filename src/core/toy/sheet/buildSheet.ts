@@ -1,6 +1,9 @@
 import { rowEdges } from '../../fabric/edges';
 import { colourJogs } from '../../fabric/jogs';
 import { eyeAddress, eyeDirections } from '../../place/eyeWords';
+import { featureLibrary } from '../../place/features/library';
+import { featureWords } from '../../place/features/featureWords';
+import type { NeedlePoint } from '../../place/features/needlePath';
 import type { Stop } from '../../plan/stops';
 import { eyeCaution, generalCaution } from '../../safety/cautions';
 import { fabricMap, mapPoint, type FabricMap } from '../../shape/map';
@@ -15,6 +18,8 @@ export type SheetLine =
 export interface SheetMap {
   map: FabricMap;
   eyes: { x: number; y: number; radius: number }[];
+  /** stitched strokes */
+  strokes: { x1: number; y1: number; x2: number; y2: number }[];
 }
 
 export interface SheetPart {
@@ -22,7 +27,8 @@ export interface SheetPart {
   make: number;
   facts: string[];
   lines: SheetLine[];
-  eyes: { heading: string; sentences: string[] } | null;
+  /** eyes and features: the address, then how to find it, and the needle's way */
+  placed: { heading: string; sentences: string[] }[];
   closing: string | null;
   /** the maker's own sentences about putting together, as written */
   assembly: string[];
@@ -80,6 +86,15 @@ function roundLines(part: PartAnalysis): SheetLine[] {
   return lines;
 }
 
+function strokesOf(part: PartAnalysis, points: readonly NeedlePoint[]): SheetMap['strokes'] {
+  return points.flatMap((point, i) => {
+    const next = points[i + 1];
+    if (point.act !== 'out' || !next) return [];
+    const [a, b] = [mapPoint(part.map, point.line, point.azimuth), mapPoint(part.map, next.line, next.azimuth)];
+    return [{ x1: a.x, y1: a.y, x2: b.x, y2: b.y }];
+  });
+}
+
 function sheetPart(part: PartAnalysis): SheetPart {
   const { eyes, stops, size, source } = part;
   const stitches = part.checks.reduce((sum, check) => sum + check.worked, 0);
@@ -95,20 +110,24 @@ function sheetPart(part: PartAnalysis): SheetPart {
   const map = part.fabric.rounds > 0 ? fabricMap(part.map) : null;
   return {
     name: source.name, make: source.make, facts, lines: roundLines(part),
-    eyes: eyes && address && directions
-      ? {
+    placed: [
+      ...(eyes && address && directions ? [{
           heading: `${eyes.rule.sizeMm} mm eyes ${address.gap}, ${address.holes}, ${address.showing}`,
           sentences: [
             directions.sides, directions.count, directions.markers, directions.check,
             `Post to post ${eyes.rule.apart}; ${mm(eyes.surfaceMm)} around the face, ${mm(eyes.straightMm)} straight across.`,
             ...(eyes.lower ? [`A spiral climbs: the ${eyes.lower} eye sits ${Math.round(eyes.levelMm * 10) / 10} mm lower. Tilt the piece by that when you join it.`] : []),
           ],
-        }
-      : null,
+        }] : []),
+      ...part.features.map((feature) => {
+        const words = featureWords(feature);
+        return { heading: words.address, sentences: [words.count, words.markers, words.check, ...words.needle] };
+      }),
+    ],
     closing: stops.closing ? `${stops.closing.words} Leave a tail of ${mm(Math.ceil(stops.closing.tailMm / 10) * 10)}.` : null,
-    assembly: source.steps.filter((step) => step.kind !== 'stuff' && step.kind !== 'close' && !(step.feature === 'eyes' && !step.embroidered)).map((step) => step.text),
+    assembly: source.steps.filter((step) => step.kind !== 'stuff' && step.kind !== 'close' && step.kind !== 'feature').map((step) => step.text),
     open: part.problems.filter((problem) => problem.severity !== 'info').map((problem) => problem.message),
-    map: map && { map, eyes: eyes ? eyes.posts.map((post) => ({ ...mapPoint(part.map, eyes.round, post.azimuth), radius: eyes.rule.sizeMm / 2 })) : [] },
+    map: map && { map, eyes: eyes ? eyes.posts.map((post) => ({ ...mapPoint(part.map, eyes.round, post.azimuth), radius: eyes.rule.sizeMm / 2 })) : [], strokes: part.features.flatMap(({ needle }) => strokesOf(part, needle?.points ?? [])) },
   };
 }
 
@@ -127,6 +146,10 @@ export function buildSheet(toy: ToyAnalysis): Sheet {
     facts,
     parts: toy.parts.map((part) => sheetPart(part)),
     notes: notes.map((note) => note.text),
-    cautions: [...(toy.parts.some((part) => part.eyes) ? [eyeCaution] : []), generalCaution],
+    cautions: [...new Set([
+      ...(toy.parts.some((part) => part.eyes) ? [eyeCaution] : []),
+      ...toy.parts.flatMap((part) => part.features.flatMap(({ kind }) => featureLibrary[kind].hurts ?? [])),
+      generalCaution,
+    ])],
   };
 }

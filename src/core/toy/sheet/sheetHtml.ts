@@ -13,7 +13,7 @@ function strokes({ points }: FabricMap): string {
 }
 
 /** The drawing in black on white, so that any printer shows it. */
-function mapSvg({ map, eyes }: SheetMap, name: string): string {
+function mapSvg({ map, eyes, strokes: stitched }: SheetMap, name: string): string {
   const gutter = 16;
   const width = map.width + 2 * gutter;
   const numbers: string[] = [];
@@ -25,7 +25,7 @@ function mapSvg({ map, eyes }: SheetMap, name: string): string {
   }
   const circles = eyes.map((eye) => `<circle cx="${n(eye.x)}" cy="${n(eye.y)}" r="${n(eye.radius)}"/>`).join('');
   return `<svg class="sheet-map" role="img" aria-label="${escape(name)}: the fabric unrolled, with the eyes" viewBox="${n(-width / 2)} -6 ${n(width)} ${n(map.height + 12)}" xmlns="http://www.w3.org/2000/svg">`
-    + `<path d="M0 -4V${n(map.height + 4)}" class="front"/><path class="stitches" d="${strokes(map)}"/><g class="eyes">${circles}</g><g class="numbers">${numbers.join('')}</g></svg>`;
+    + `<path d="M0 -4V${n(map.height + 4)}" class="front"/><path class="stitches" d="${strokes(map)}"/><path class="needle" d="${stitched.map(({ x1, y1, x2, y2 }) => `M${n(x1)} ${n(y1)}L${n(x2)} ${n(y2)}`).join('')}"/><g class="eyes">${circles}</g><g class="numbers">${numbers.join('')}</g></svg>`;
 }
 
 function partHtml(part: SheetPart): string {
@@ -35,7 +35,7 @@ function partHtml(part: SheetPart): string {
       : `<tr class="stop"><td colspan="3"><strong>${line.title}.</strong> ${line.lastCall}${line.acts.map((act) => `<p><strong>${act.name}.</strong> ${escape(act.why)}</p>`).join('')}</td></tr>`,
   );
   return `<section><h2>${escape(part.name)}${part.make > 1 ? ` <small>make ${part.make}</small>` : ''}</h2><p>${part.facts.map(escape).join(' · ')}.</p>`
-    + (part.eyes ? `<div class="answer"><p><strong>${escape(part.eyes.heading)}</strong></p><ul>${part.eyes.sentences.map((sentence) => `<li>${escape(sentence)}</li>`).join('')}</ul></div>` : '')
+    + part.placed.map(({ heading, sentences }) => `<div class="answer"><p><strong>${escape(heading)}</strong></p><ul>${sentences.map((sentence) => `<li>${escape(sentence)}</li>`).join('')}</ul></div>`).join('')
     + (part.map ? mapSvg(part.map, part.name) : '')
     + `<table><thead><tr><th scope="col">Round</th><th scope="col">Work</th><th scope="col">Stitches</th></tr></thead><tbody>${lines.join('')}</tbody></table>`
     + (part.closing ? `<p><strong>Closing.</strong> ${escape(part.closing)}</p>` : '')
@@ -54,7 +54,7 @@ export const sheetCss = `
 .sheet thead th{font-size:.82em;font-weight:400;color:#4A6461}.sheet .count{text-align:right;font-weight:700;padding-right:.2em}.sheet tbody th{white-space:nowrap}
 .sheet .stop td{border:2px solid #10302E;padding:.5em .7em;background:#fff}.sheet .answer{border-left:4px solid #10302E;padding:.1em 0 .1em .8em;margin:.6em 0}
 .sheet-map{display:block;width:100%;max-height:70mm;margin:.6em 0}.sheet-map .stitches{fill:none;stroke:#444;stroke-width:.7;stroke-linecap:round;stroke-linejoin:round}
-.sheet-map .front{stroke:#000;stroke-width:.5;stroke-dasharray:2 2}.sheet-map .eyes circle{fill:#000;stroke:#fff;stroke-width:1}.sheet-map text{font:7px sans-serif;fill:#000}
+.sheet-map .needle{fill:none;stroke:#000;stroke-width:1.6;stroke-linecap:round}.sheet-map .front{stroke:#000;stroke-width:.5;stroke-dasharray:2 2}.sheet-map .eyes circle{fill:#000;stroke:#fff;stroke-width:1}.sheet-map text{font:7px sans-serif;fill:#000}
 @page{margin:14mm}@media print{.sheet{color:#000;font-size:11pt;max-width:none}.sheet .stop,.sheet tr,.sheet .answer,.sheet-map{break-inside:avoid}.sheet h2{break-after:avoid}}
 `;
 

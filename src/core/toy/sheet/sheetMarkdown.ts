@@ -13,7 +13,7 @@ function partMarkdown(part: SheetPart): string[] {
       out.push('');
     }
   }
-  if (part.eyes) out.push('', `### Eyes`, '', `**${part.eyes.heading}**`, '', ...part.eyes.sentences.map((sentence) => `- ${sentence}`));
+  for (const { heading, sentences } of part.placed) out.push('', `### ${escape(heading)}`, '', ...sentences.map((sentence) => `- ${sentence}`));
   if (part.closing) out.push('', '### Closing', '', part.closing);
   if (part.assembly.length > 0) out.push('', '### As written', '', ...part.assembly.map((line) => `- ${escape(line)}`));
   if (part.open.length > 0) out.push('', '### Still to settle', '', ...part.open.map((line) => `- ${escape(line)}`));

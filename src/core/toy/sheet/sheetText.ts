@@ -13,7 +13,7 @@ export function sheetText(sheet: Sheet): string {
         out.push('');
       }
     }
-    if (part.eyes) out.push('', part.eyes.heading, ...part.eyes.sentences.map((sentence) => `  ${sentence}`));
+    for (const { heading, sentences } of part.placed) out.push('', heading, ...sentences.map((sentence) => `  ${sentence}`));
     if (part.closing) out.push('', part.closing);
     if (part.assembly.length > 0) out.push('', 'As written:', ...part.assembly.map((line) => `  ${line}`));
     if (part.open.length > 0) out.push('', 'Still to settle:', ...part.open.map((line) => `  ${line}`));

@@ -1,0 +1,79 @@
+import { direction } from './direction';
+import type { EyePlacement } from './eyes';
+import { frontAzimuth } from './frontLine';
+import { holeAt } from './holes';
+import { seatHoles, type PartForm } from './partForm';
+
+/** What a maker counts on the real piece. Stitches along the round above the eyes, rounds from the start. */
+export interface SeatedCount {
+  /** whole stitches from the round's first stitch to the eye that is met first */
+  before: number;
+  /** whole stitches between the two eyes */
+  between: number;
+  /** rounds from the start up to the line of holes, for the eye met first and for the other */
+  firstRound: number;
+  secondRound: number;
+}
+
+export interface SeatedCheck {
+  centred: boolean;
+  level: boolean;
+  /** stitches and mm the middle of the eyes lies off the front, and to which side as you look at the face */
+  missStitches: number;
+  missMm: number;
+  missSide: 'left' | 'right' | null;
+  /** what to move which way; empty where all is well */
+  moves: string[];
+}
+
+/** What the count should be, where the eyes are where the plan puts them. */
+export function plannedCount({ posts, showing, round, rule }: EyePlacement, labels: ArrayLike<number>): SeatedCount {
+  const first = Math.min(...posts.map((post) => post.stitch));
+  const label = labels[round - 1] ?? round;
+  return { before: rule.seat === 'foot' ? first - 1 : first, between: showing, firstRound: label, secondRound: label };
+}
+
+/**
+ * Says from a count on the real piece whether the eyes are level and centred, and what to move.
+ *
+ * @param form the part
+ * @param eyes as planned: the line of holes and the seat
+ */
+export function checkSeated(form: PartForm, eyes: EyePlacement, { before, between, firstRound, secondRound }: SeatedCount): SeatedCheck {
+  const { seat } = eyes.rule;
+  const holes = seatHoles(form, eyes.round, seat);
+  const dir = direction(form.orientation);
+  const front = holeAt(holes, frontAzimuth(form.part, form.fabric, form.starts, [eyes.round, eyes.round + 1]));
+  const a = before + (seat === 'foot' ? 1 : 0);
+  const b = a + between + (seat === 'foot' ? 1 : 0);
+  const miss = (a + b) / 2 - front;
+  const firstSide = dir === 1 ? 'left' : 'right';
+  const secondSide = dir === 1 ? 'right' : 'left';
+  const perHole = (2 * Math.PI * (form.profile.radius[eyes.round - 1] ?? 0)) / holes.count;
+  const moves: string[] = [];
+  const planned = eyes.posts.map((post) => post.stitch).sort((one, other) => one - other);
+  const shift = (from: number, to: number, side: string) => {
+    const by = to - from;
+    if (by === 0) return;
+    const way = by * dir > 0 ? 'right' : 'left';
+    moves.push(`Move the ${side} eye ${Math.abs(by)} ${Math.abs(by) === 1 ? 'stitch' : 'stitches'} to the ${way}.`);
+  };
+  const off = Math.abs(miss) >= 0.3 || b - a !== (planned[1] ?? 0) - (planned[0] ?? 0);
+  if (off) {
+    shift(a, planned[0] ?? a, firstSide);
+    shift(b, planned[1] ?? b, secondSide);
+  }
+  const wanted = form.fabric.label[eyes.round - 1] ?? eyes.round;
+  const lift = (round: number, side: string) => {
+    if (round === wanted) return;
+    const up = (round > wanted) === (form.orientation.start === 'top');
+    const by = Math.abs(round - wanted);
+    moves.push(`Move the ${side} eye ${by} ${by === 1 ? 'round' : 'rounds'} ${up ? 'up' : 'down'}.`);
+  };
+  lift(firstRound, firstSide);
+  lift(secondRound, secondSide);
+  return {
+    centred: Math.abs(miss) < 0.3, level: firstRound === secondRound, missStitches: miss, missMm: Math.abs(miss) * perHole,
+    missSide: Math.abs(miss) < 0.05 ? null : miss * dir > 0 ? 'right' : 'left', moves,
+  };
+}

@@ -1,0 +1,34 @@
+import { useState } from 'react';
+import { View } from '@tamagui/core';
+import { checkSeated, plannedCount, type SeatedCount } from '../../core/place/seated';
+import type { PartAnalysis } from '../../core/toy/analyse';
+import { Notice } from '../../ui/Notice';
+import { NumberStep } from '../../ui/NumberStep';
+import { Press } from '../../ui/Press';
+import { Body, Title } from '../../ui/text';
+
+/** After seating, before pressing: count on the real piece, and hear whether the eyes are level and centred. */
+export function SeatedCheck({ part }: { part: PartAnalysis }) {
+  const [count, setCount] = useState<SeatedCount | null>(null);
+  const { eyes, form, fabric } = part;
+  if (!eyes) return null;
+  if (!count) return <Press label="Check what you did" onPress={() => setCount(plannedCount(eyes, fabric.label))} />;
+  const [first, second] = part.map.dir === 1 ? ['left', 'right'] : ['right', 'left'];
+  const check = checkSeated(form, eyes, count);
+  const change = (next: Partial<SeatedCount>) => setCount({ ...count, ...next });
+  const most = eyes.posts[0].of;
+  return (
+    <View gap="$3" role="region" aria-label="Check what you did">
+      <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">Before you press the washers</Title>
+      <Body>Count on the piece, along round {eyes.rule.gap[1]}, beginning at its marker.</Body>
+      <NumberStep label={`Stitches from the marker to the ${first} eye`} unit="stitches" value={count.before} step={1} least={0} most={most} onChange={(before) => change({ before })} />
+      <NumberStep label="Stitches showing between the eyes" unit="stitches" value={count.between} step={1} least={0} most={most} onChange={(between) => change({ between })} />
+      <NumberStep label={`Rounds from the start to the ${first} eye`} unit="rounds" value={count.firstRound} step={1} least={1} most={999} onChange={(firstRound) => change({ firstRound })} />
+      <NumberStep label={`Rounds from the start to the ${second} eye`} unit="rounds" value={count.secondRound} step={1} least={1} most={999} onChange={(secondRound) => change({ secondRound })} />
+      {check.moves.length === 0
+        ? <Notice tone="good" live>they are level and centred. Press the washers to the last click.</Notice>
+        : <Notice tone="look" live>{check.centred ? '' : `The middle lies ${(Math.round(check.missMm * 10) / 10).toFixed(1)} mm to the ${check.missSide}. `}{check.level ? '' : 'They are not level. '}{check.moves.join(' ')}</Notice>}
+      <Press label="Done" onPress={() => setCount(null)} />
+    </View>
+  );
+}
