@@ -49,7 +49,7 @@ test('from an empty shelf to the sheet, by thumb alone', async ({ page }) => {
   const file = await (await download).path();
   const markdown = await readFile(file, 'utf8');
   expect(markdown).toContain('## ');
-  expect(markdown).toMatch(/\*\*\d+ mm eyes between round \d+ and \d+, holes \d+ and \d+, \d+ show\*\*/);
+  expect(markdown).toMatch(/^### \d+ mm eyes between round \d+ and \d+, holes \d+ and \d+, \d+ show$/m);
 });
 
 test('a slip is named and mended with one tap, and undone', async ({ page }) => {

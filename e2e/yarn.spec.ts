@@ -23,7 +23,7 @@ test('a yarn is measured once, a toy is worked in it, and follows when it is mea
   await expect(would.getByText('widest, before stuffing')).toBeVisible();
   await expect(would.getByText(/56 mm → 67 mm/)).toBeVisible();
   await page.getByRole('button', { name: 'Work it in this' }).click();
-  await expect(page.getByText('6 × 4.9 mm a stitch')).toBeVisible();
+  await expect(page.getByText('6 × 4.9 mm a stitch', { exact: true })).toBeVisible();
   await expect(page.getByText('River cotton, measured, hook 3.5 mm')).toBeVisible();
   await saved(page);
 
@@ -46,9 +46,9 @@ test('the same toy in chunky yarn: new size, new eyes, one undo away', async ({ 
   await page.getByRole('radio', { name: 'Super bulky' }).click();
   await expect(page.getByText(/8 mm → 16 mm/)).toBeVisible();
   await page.getByRole('button', { name: 'Work it in this' }).click();
-  await expect(page.getByText('10.4 × 10 mm a stitch')).toBeVisible();
+  await expect(page.getByText('10.4 × 10 mm a stitch', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText('5 × 4.8 mm a stitch')).toBeVisible();
+  await expect(page.getByText('5 × 4.8 mm a stitch', { exact: true })).toBeVisible();
 });
 
 test('weighed stuffing is counted with from then on', async ({ page }) => {

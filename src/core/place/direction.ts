@@ -1,3 +1,5 @@
+import type { Fabric } from '../fabric/fabric';
+
 /** What decides which way stitch numbers run, seen from the front. */
 export interface Orientation {
   hand: 'left' | 'right';
@@ -15,4 +17,14 @@ export interface Orientation {
 export function direction({ hand, start, side }: Orientation): 1 | -1 {
   const reversed = Number(hand === 'left') + Number(start === 'bottom') + Number(side === 'in');
   return reversed % 2 === 0 ? 1 : -1;
+}
+
+/**
+ * The same for a line of holes. Every other row of a piece in rows is worked back, so its stitch numbers run the other way.
+ *
+ * @param line the line between the rounds with index `line` and `line + 1`, from 1
+ */
+export function directionAt(fabric: Fabric, orientation: Orientation, line: number): 1 | -1 {
+  const dir = direction(orientation);
+  return fabric.row[line] === 1 && line % 2 === 1 ? (dir === 1 ? -1 : 1) : dir;
 }

@@ -93,10 +93,11 @@ export function eyeProblems(form: PartForm, eyes: EyePlacement, pair: Pair): Pro
   const last = fabric.rounds;
   const endCount = roundCount(fabric, last);
   const ringMm = 2 * (form.profile.radius[round - 1] ?? 0);
-  if (endCount <= 12 && last - round <= 2) {
+  const flat = fabric.row[0] === 1;
+  if (!flat && endCount <= 12 && last - round <= 2) {
     add('near-closing', 'warning', `Round ${fabric.label[last - 1]} closes the piece, ${last - round} ${last - round === 1 ? 'round' : 'rounds'} past the eyes: the washers have no room and the opening is too small to press them.`, nextGap(-2));
   }
-  if (ringMm < eyes.washerMm) add('ring-too-small', 'warning', `The piece is only ${mm(ringMm)} across at this line of holes; a washer is about ${mm(eyes.washerMm)}.`, round < last / 2 ? nextGap(1) : nextGap(-1));
+  if (!flat && ringMm < eyes.washerMm) add('ring-too-small', 'warning', `The piece is only ${mm(ringMm)} across at this line of holes; a washer is about ${mm(eyes.washerMm)}.`, round < last / 2 ? nextGap(1) : nextGap(-1));
   if (rule.sizeMm > gauge.widthMm * widestEyeInStitches) {
     const fit = Math.floor(gauge.widthMm * widestEyeInStitches);
     add('eye-large', 'warning', `A ${rule.sizeMm} mm eye is more than ${widestEyeInStitches} stitches wide at this gauge and pulls the fabric open around its post.`, [change(`${fit} mm`, { sizeMm: fit })]);

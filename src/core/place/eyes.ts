@@ -1,6 +1,6 @@
 import type { Problem } from '../notation/problem';
 import { turn } from '../shape/azimuth';
-import { direction } from './direction';
+import { directionAt } from './direction';
 import { eyeProblems, ruleProblems } from './eyeProblems';
 import { eyeStep, type EyeRule } from './eyeSentence';
 import { roundIndex } from './frontLine';
@@ -58,23 +58,24 @@ export function placeEyes(form: PartForm): EyePlacement | null {
   const count = holes.count;
   const radius = Math.max(0.001, form.profile.radius[round - 1] ?? 0);
   const angle = (turn * rule.apart) / count;
-  const dir = direction(form.orientation);
+  const flat = fabric.row[0] === 1;
+  const dir = directionAt(fabric, form.orientation, round);
   const at = (hole: number) => ((hole - 1) % count + count) % count + 1;
   const post = (hole: number, side: Post['side']): Post => ({ side, stitch: at(hole), of: count, azimuth: holes.first + (turn * (hole - 1)) / count });
   const posts: [Post, Post] = dir === 1 ? [post(pair.a, 'left'), post(pair.b, 'right')] : [post(pair.b, 'left'), post(pair.a, 'right')];
   const widest = form.profile.radius.reduce((most, r) => Math.max(most, r), 0);
-  const joined = fabric.joined[round] === 1;
+  const joined = flat || fabric.joined[round] === 1;
   const levelMm = joined ? 0 : (gauge.heightMm * angle) / turn;
   // Going on along a spiral leads away from the start.
   const further: Post['side'] = dir === 1 ? 'right' : 'left';
-  const straightMm = 2 * radius * Math.abs(Math.sin(angle / 2));
+  const straightMm = flat ? angle * radius : 2 * radius * Math.abs(Math.sin(angle / 2));
   const placement: EyePlacement = {
     part: part.name, feature: 'eyes', rule, round, posts,
     showing: showingOf(rule.apart, rule.seat),
     surfaceMm: angle * radius,
     straightMm,
     angleDeg: (angle * 360) / turn,
-    shareOfWidth: widest > 0 ? straightMm / (2 * widest) : 0,
+    shareOfWidth: widest > 0 ? straightMm / ((flat ? turn : 2) * widest) : 0,
     missStitches: pair.miss,
     missMm: (Math.abs(pair.miss) * turn * radius) / count,
     missSide: Math.abs(pair.miss) < 0.005 ? null : pair.miss * dir > 0 ? 'right' : 'left',

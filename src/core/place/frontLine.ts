@@ -1,6 +1,6 @@
-import type { Fabric } from '../fabric/fabric';
+import { roundCount, type Fabric } from '../fabric/fabric';
 import type { PartSource } from '../notation/pattern';
-import { stitchAzimuth } from '../shape/azimuth';
+import { stitchAzimuth, turn } from '../shape/azimuth';
 
 /**
  * Azimuth of the front line in radians: where the maker set it, else opposite the average round start over the rounds that carry
@@ -9,10 +9,15 @@ import { stitchAzimuth } from '../shape/azimuth';
  * @param rounds the rounds that carry features, from 1; the whole part where there are none
  */
 export function frontAzimuth(part: PartSource, fabric: Fabric, starts: Float64Array, rounds: readonly number[]): number {
+  const flat = fabric.row[0] === 1;
   if (part.front) {
     const round = roundIndex(fabric, part.front.round);
+    const count = Math.max(1, roundCount(fabric, round));
+    if (round > 0 && flat) return (turn * (part.front.stitch - 0.5 - count / 2)) / count;
     if (round > 0) return stitchAzimuth(fabric, starts, round, part.front.stitch);
   }
+  // A piece in rows faces forward in its middle.
+  if (flat) return 0;
   const wanted = rounds.filter((round) => round >= 1 && round <= fabric.rounds);
   const over = wanted.length > 0 ? wanted : Array.from({ length: fabric.rounds }, (_, i) => i + 1);
   const sum = over.reduce((total, round) => total + (starts[round - 1] ?? 0), 0);

@@ -18,6 +18,8 @@ export interface Holes {
  */
 export function footHoles(fabric: Fabric, starts: Float64Array, lean: number | null, round: number): Holes {
   const count = roundCount(fabric, round + 1);
+  // A row has no around: its holes run from one edge to the other, its middle at azimuth 0.
+  if (fabric.row[round] === 1) return { count, first: (turn * (0.5 - count / 2)) / Math.max(1, count) };
   const base = (fabric.base[round] ?? round) - 1;
   const below = Math.max(1, roundCount(fabric, base + 1));
   const from = fabric.offset[round] ?? 0;

@@ -1,4 +1,4 @@
-import { direction } from './direction';
+import { directionAt } from './direction';
 import type { EyePlacement } from './eyes';
 import { frontAzimuth } from './frontLine';
 import { holeAt } from './holes';
@@ -42,7 +42,7 @@ export function plannedCount({ posts, showing, round, rule }: EyePlacement, labe
 export function checkSeated(form: PartForm, eyes: EyePlacement, { before, between, firstRound, secondRound }: SeatedCount): SeatedCheck {
   const { seat } = eyes.rule;
   const holes = seatHoles(form, eyes.round, seat);
-  const dir = direction(form.orientation);
+  const dir = directionAt(form.fabric, form.orientation, eyes.round);
   const front = holeAt(holes, frontAzimuth(form.part, form.fabric, form.starts, [eyes.round, eyes.round + 1]));
   const a = before + (seat === 'foot' ? 1 : 0);
   const b = a + between + (seat === 'foot' ? 1 : 0);

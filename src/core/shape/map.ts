@@ -37,12 +37,29 @@ export interface MapView {
 
 /** Where an azimuth at a line of holes lies on the map. `line` 8 is the line between rounds 8 and 9, by index. */
 export function mapPoint(view: MapView, line: number, azimuth: number): { x: number; y: number } {
+  const height = view.fabric.rounds * view.gauge.heightMm;
+  if (view.fabric.row[line] === 1) {
+    // A row is flat, and every other one comes back.
+    const x = (line % 2 === 1 ? -view.dir : view.dir) * azimuth * (view.profile.radius[line] ?? 0);
+    return { x, y: view.start === 'top' ? line * view.gauge.heightMm : height - line * view.gauge.heightMm };
+  }
   const radius = view.profile.radius[Math.max(0, line - 1)] ?? 0;
   const angle = wrapAngle(azimuth - view.front);
   const joined = view.fabric.joined[Math.max(0, line - 1)] === 1;
   const y = (line + (joined ? 0 : angle / turn)) * view.gauge.heightMm;
-  const height = view.fabric.rounds * view.gauge.heightMm;
   return { x: view.dir * angle * radius, y: view.start === 'top' ? y : height - y };
+}
+
+/** Where a hole lies on a drawn map: under the stitch that is worked into it, so that it stays with its stitch where those are not even. */
+export function holeOnMap(view: MapView, map: FabricMap, line: number, hole: number, azimuth: number, split: boolean): { x: number; y: number } {
+  const even = mapPoint(view, line, azimuth);
+  const from = view.fabric.offset[line] ?? 0;
+  const count = (view.fabric.offset[line + 1] ?? 0) - from;
+  const at = (number: number) => map.points[(from + ((((number - 1) % count) + count) % count)) * 6 + 2] ?? even.x;
+  if (count <= 0) return even;
+  const [x, next] = [at(hole), at(hole + 1)];
+  // At the back the map is cut: the two sides of a split lie at its two edges.
+  return { x: split && Math.abs(next - x) < view.gauge.widthMm * 3 ? (x + next) / 2 : x, y: even.y };
 }
 
 /** Angle a stitch takes up between its neighbours of the round. */

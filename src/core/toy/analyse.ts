@@ -76,27 +76,20 @@ function analysePart(part: PartSource, pattern: Pattern, gauge: Gauge, lines: re
   const orientation = { hand: pattern.header.hand, start: part.start, side: part.side };
   const form: PartForm = { part, fabric, starts, profile, gauge, lean, orientation, lines };
   const flat = fabric.row[0] === 1;
-  const eyes = flat ? null : placeEyes(form);
-  const features = flat ? [] : placeFeatures(form, eyes);
+  const eyes = placeEyes(form);
+  const features = placeFeatures(form, eyes);
   const stuffed = !part.steps.some((step) => step.kind === 'stuff' && step.firmness === 'none') && !flat;
   const said = (kind: string) => part.steps.some((step) => step.kind === kind);
   const sewnOn = !said('close') && (said('sew') || said('pin') || said('cut') || said('nosew'));
-  const stops = planStops({ part: part.name, fabric, gauge, eyeRounds: eyes ? [eyes.round] : [], noseRounds: features.filter(({ kind, rule }) => kind === 'nose' && !rule.embroidered).map(({ line }) => line), stuffed, sewnOn });
+  const stops = planStops({ part: part.name, fabric, gauge, eyeRounds: eyes && !flat ? [eyes.round] : [], noseRounds: flat ? [] : features.filter(({ kind, rule }) => kind === 'nose' && !rule.embroidered).map(({ line }) => line), stuffed, sewnOn });
   const faceLine = features.find((feature) => feature.rule.sideways.by !== 'back')?.line;
   const front = eyes?.frontAzimuth ?? frontAzimuth(part, fabric, starts, faceLine === undefined ? [] : [faceLine, faceLine + 1]);
   if (eyes) eyes.problems.push(...audienceProblems(part, pattern.header.audience));
-  const all = [...problems, ...built.problems, ...(flat ? flatEyes(part) : []), ...(eyes?.problems ?? []), ...features.flatMap((feature) => feature.problems), ...closingProblems(part, stops), ...stopProblems(part, stops)];
+  const all = [...problems, ...built.problems, ...(eyes?.problems ?? []), ...features.flatMap((feature) => feature.problems), ...closingProblems(part, stops), ...stopProblems(part, stops)];
   return {
     source: part, checks, fabric, starts, profile, form, eyes, features, stops, size: sizeOf(profile, fabric), problems: all,
     map: { fabric, starts, profile, gauge, lean, front, dir: direction(orientation), start: part.start },
   };
-}
-
-/** Holes are counted around a piece; a part in rows has no around. */
-function flatEyes(part: PartSource): Problem[] {
-  const step = part.steps.findLast((candidate) => candidate.feature === 'eyes');
-  if (!step) return [];
-  return [{ code: 'eyes-on-rows', severity: 'warning', part: part.name, line: step.line, column: step.span.from + 1, message: 'This part is worked in rows. Hoppla places eyes on parts worked in the round; here, count them in by hand.', suggestions: [] }];
 }
 
 /** Pressed eyes on a toy for the smallest: careful makers embroider. */

@@ -1,5 +1,5 @@
-import { formAzimuths } from '../../core/shape/form/azimuths';
-import { pointAt, type SurfacePoint } from '../../core/shape/form/pointAt';
+import { holePoint } from '../../core/shape/form/holePoint';
+import type { SurfacePoint } from '../../core/shape/form/surfacePoint';
 import type { RelaxedForm } from '../../core/shape/form/relaxForm';
 import { outwardAt } from '../../core/shape/form/sight';
 import { isMirrored, standing } from '../../core/shape/form/stand';
@@ -38,26 +38,27 @@ export interface DrawnForm {
 
 /** Gathers what is drawn of a part and its relaxed form. */
 export function drawnForm(part: PartAnalysis, form: RelaxedForm, header: ToyHeader): DrawnForm {
-  const { fabric, starts } = part;
+  const { fabric } = part;
   const stand = standOf(part);
   const placed = standing(form, stand, fabric.row[0] === 1);
-  const azimuths = formAzimuths(fabric, form, starts);
   const tints = fabric.palette.map((name) => yarnColour(name, header));
+  const at = (line: number, hole: number) => holePoint(fabric, form.nodes, placed, stand, line, hole);
   const eyes = part.eyes?.posts.flatMap((post) => {
-    const point = pointAt(fabric, form.nodes, placed, stand, azimuths, part.eyes?.round ?? 1, post.azimuth);
+    const point = at(part.eyes?.round ?? 1, post.stitch + (part.eyes?.rule.seat === 'split' ? 0.5 : 0));
     const size = part.eyes?.rule.sizeMm ?? 8;
     return point ? [{ at: point.at, out: point.out, radius: size / 2, washer: washerMm(size) }] : [];
   }) ?? [];
-  const point = (line: number, azimuth: number) => pointAt(fabric, form.nodes, placed, stand, azimuths, line, azimuth);
   const strokes = part.features.flatMap(({ kind, needle }) => (needle?.points ?? []).flatMap((from, i, all) => {
     const to = all[i + 1];
     if (from.act !== 'out' || !to) return [];
-    const [a, b] = [point(from.line, from.azimuth), point(to.line, to.azimuth)];
+    const [a, b] = [at(from.line, from.hole), at(to.line, to.hole)];
     return a && b ? [{ from: a, to: b, colour: featureColour(kind) }] : [];
   }));
   const patches = part.features.flatMap((feature) => (feature.needle ? [] : feature.units.flatMap((unit) => {
-    const at = point(feature.line, unit.azimuth);
-    return at ? [{ at, radius: Math.max(unit.halfMm, 2), colour: featureColour(feature.kind) }] : [];
+    // The middle hole of its span; over the start of the round the span runs on.
+    const span = ((unit.to - unit.from) % unit.of + unit.of) % unit.of;
+    const middle = at(feature.line, Math.round((unit.from + span / 2) * 2) / 2);
+    return middle ? [{ at: middle, radius: Math.max(unit.halfMm, 2), colour: featureColour(feature.kind) }] : [];
   })));
   return {
     placed, frames: stitchFrames(fabric, form.nodes, placed, stand), surface: surfaceOf(fabric, form.nodes),

@@ -1,4 +1,8 @@
+import { useMemo } from 'react';
 import { View } from '@tamagui/core';
+import { eyesOnForm, type EyesOnForm } from '../../core/place/onForm';
+import type { RelaxedForm } from '../../core/shape/form/relaxForm';
+import { standOf } from '../../core/toy/formOfPart';
 import { eyeDirections, seatWord } from '../../core/place/eyeWords';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { eyeCaution } from '../../core/safety/cautions';
@@ -18,10 +22,10 @@ function Figure({ value, words }: { value: string; words: string }) {
 }
 
 /** The answer in words a maker can act on, and what is not right yet with its remedies. */
-export function AnswerCard({ part }: { part: PartAnalysis }) {
+export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedForm | null }) {
   const edits = usePartEdits(part);
   const { eyes } = part;
-  if (part.fabric.row[0] === 1) return <Notice tone="plain">This part is worked in rows and lies flat. Eyes are placed on parts worked in the round.</Notice>;
+  const seen = useMemo(() => (eyes && form?.resting && form.nodes.stitches === (part.fabric.offset[part.fabric.rounds] ?? 0) ? eyesOnForm(part.form, eyes, form, standOf(part)) : null), [eyes, form, part]);
   if (!eyes) {
     return (
       <View gap="$3">
@@ -47,6 +51,7 @@ export function AnswerCard({ part }: { part: PartAnalysis }) {
         </View>
         <Body>{words.sides}</Body>
       </View>
+      {seen ? <OnForm seen={seen} onFront={edits.front} /> : null}
       <Problems problems={eyes.problems} onApply={edits.apply} />
       {eyes.problems.every((problem) => problem.severity === 'info') ? <Notice tone="good">centred on the front, within {(Math.round(eyes.missMm * 10) / 10).toFixed(1)} mm.</Notice> : null}
       <View gap="$2">
@@ -57,5 +62,19 @@ export function AnswerCard({ part }: { part: PartAnalysis }) {
         <Quiet>{eyeCaution}</Quiet>
       </View>
     </View>
+  );
+}
+
+const mm = (value: number) => `${(Math.round(Math.abs(value) * 10) / 10).toFixed(1)} mm`;
+
+/** What the stuffed form says of the eyes: there bends and clustered increases count. */
+function OnForm({ seen, onFront }: { seen: EyesOnForm; onFront: (line: string) => void }) {
+  const { offMm, rightHigherMm, better } = seen;
+  const words = `On the stuffed form the middle lies ${Math.abs(offMm) < 0.3 ? 'on the front' : `${mm(offMm)} to the ${offMm > 0 ? 'right' : 'left'}`}, and the ${Math.abs(rightHigherMm) < 0.3 ? 'eyes are level' : `right eye is ${mm(rightHigherMm)} ${rightHigherMm > 0 ? 'higher' : 'lower'}`}.`;
+  if (!better) return <Quiet>{words}</Quiet>;
+  return (
+    <Notice tone="look" actions={<Press label={`Holes ${Math.min(...better.holes)} and ${Math.max(...better.holes)}`} name="Move the front to these holes" onPress={() => onFront(better.front)} />}>
+      {`${words} Holes ${better.holes[0]} and ${better.holes[1]} lie nearer to its middle, ${mm(better.offMm)} off.`}
+    </Notice>
   );
 }

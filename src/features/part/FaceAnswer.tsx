@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { View } from '@tamagui/core';
 import type { FeatureKind } from '../../core/notation/step';
+import type { RelaxedForm } from '../../core/shape/form/relaxForm';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { AnswerCard } from './AnswerCard';
 import { Arrangements } from './Arrangements';
@@ -16,10 +17,10 @@ function featureOf(part: PartAnalysis, chosen: FeatureKind) {
 }
 
 /** The answer for the chosen feature; for the eyes where nothing else is chosen. */
-export function FaceAnswer({ part, chosen, pads }: { part: PartAnalysis; chosen: FeatureKind; pads?: ReactNode }) {
+export function FaceAnswer({ part, form, chosen, pads }: { part: PartAnalysis; form: RelaxedForm | null; chosen: FeatureKind; pads?: ReactNode }) {
   const feature = featureOf(part, chosen);
   if (feature) return <>{pads}<FeatureCard part={part} feature={feature} /></>;
-  return <View gap="$4"><AnswerCard part={part} />{pads}<Arrangements part={part} /><Proportions part={part} /><SeatedCheck part={part} /><EyeSettings part={part} /></View>;
+  return <View gap="$4"><AnswerCard part={part} form={form} />{pads}<Arrangements part={part} /><Proportions part={part} /><SeatedCheck part={part} /><EyeSettings part={part} /></View>;
 }
 
 /** The moves of the chosen feature. */

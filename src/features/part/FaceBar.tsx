@@ -15,7 +15,7 @@ export function carries(part: PartAnalysis, kind: FeatureKind): boolean {
 /** The features of a face in a line: those that are there, and those a tap puts there. */
 export function FaceBar({ part, chosen, onChoose }: { part: PartAnalysis; chosen: FeatureKind; onChoose: (kind: FeatureKind) => void }) {
   const edits = usePartEdits(part);
-  if (part.fabric.row[0] === 1 || part.fabric.rounds < 2) return null;
+  if (part.fabric.rounds < 2) return null;
   const choose = (kind: FeatureKind) => {
     if (!carries(part, kind)) {
       if (kind === 'eyes') edits.seat();

@@ -6,7 +6,7 @@ import { View } from '@tamagui/core';
 import { wrapAngle } from '../../core/shape/azimuth';
 import { formAzimuths } from '../../core/shape/form/azimuths';
 import type { RelaxedForm } from '../../core/shape/form/relaxForm';
-import { mapPoint } from '../../core/shape/map';
+import { holeOnMap, mapPoint } from '../../core/shape/map';
 import type { FeatureKind } from '../../core/notation/step';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
@@ -88,7 +88,7 @@ export function MapPanel({ part, form, selected, onSelect, feature }: { part: Pa
   };
 
   const outlined = drawn.paths.filter((path) => needsOutline(yarnColour(map.palette[path.colour] ?? '', analysis.pattern.header)));
-  const eyePoints = eyes?.posts.map((post) => ({ post, at: mapPoint(part.map, eyes.round, post.azimuth) })) ?? [];
+  const eyePoints = eyes?.posts.map((post) => ({ post, at: holeOnMap(part.map, map, eyes.round, post.stitch, post.azimuth, eyes.rule.seat === 'split') })) ?? [];
   const activeLine = feature === 'eyes' && eyes ? eyes.round : part.features.find((candidate) => candidate.kind === feature)?.line ?? eyes?.round;
   const middleLine = activeLine === undefined ? 0 : (map.lines[activeLine] ?? 0);
   const grid: number[] = [];
@@ -113,7 +113,7 @@ export function MapPanel({ part, form, selected, onSelect, feature }: { part: Pa
               <RoundStarts part={part} />
               <Line x1={0} x2={0} y1={-heightMm} y2={map.height + heightMm} stroke={colours.thread} strokeOpacity={0.7} strokeWidth={1.5 / scale} strokeDasharray={`${2 / scale} ${6 / scale}`} />
               {activeLine !== undefined ? <Line x1={origin.x} x2={origin.x + view.width} y1={middleLine} y2={middleLine} stroke={colours.marker} strokeOpacity={0.85} strokeWidth={1.2 / scale} /> : null}
-              <MapFeatures part={part} chosen={feature} scale={scale} />
+              <MapFeatures part={part} map={map} chosen={feature} scale={scale} />
               {eyePoints.map(({ post, at }) => {
                 const r = (eyes?.rule.sizeMm ?? 8) / 2;
                 return (

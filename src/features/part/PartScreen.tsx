@@ -67,7 +67,7 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
               ? (
                 <View gap="$4">
                   <FaceBar part={part} chosen={feature} onChoose={setFeature} />
-                  <FaceAnswer part={part} chosen={feature} pads={<FacePads part={part} chosen={feature} />} />
+                  <FaceAnswer part={part} form={form3d.form} chosen={feature} pads={<FacePads part={part} chosen={feature} />} />
                   <Title render="h2" margin={0}>Stops</Title>
                   <StopsPanel part={part} />
                   <Title render="h2" margin={0}>Form</Title>
@@ -108,7 +108,7 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
                 <View {...fill} flexGrow={1}>
                   <Scroll label="Eyes"><View gap="$4">
                       {selected !== null && form3d.form && selected < form3d.form.nodes.stitches ? <ChosenStitch part={part} form={form3d.form} stitch={selected} /> : null}
-                      <FaceAnswer part={part} chosen={feature} />
+                      <FaceAnswer part={part} form={form3d.form} chosen={feature} />
                     </View></Scroll>
                 </View>
                 <FacePads part={part} chosen={feature} />

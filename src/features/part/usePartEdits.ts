@@ -58,6 +58,7 @@ export function usePartEdits(part: PartAnalysis) {
       const stitch = ((((azimuth - start) / (2 * Math.PI)) * count % count) + count) % count + 0.5;
       put(setPartHeader(text, source, 'Front', frontSentence(stitch, labelAt(eyes.round + 1) ?? 1).replace('Front: ', '')));
     },
+    front: (line: string) => put(setPartHeader(text, source, 'Front', line.replace('Front: ', ''))),
     resetFront: () => put(setPartHeader(text, source, 'Front', '')),
   };
 }

@@ -2,7 +2,7 @@ import type { Problem } from '../../notation/problem';
 import type { FeatureKind, LandmarkKind, Step } from '../../notation/step';
 import { roundCount } from '../../fabric/fabric';
 import { turn, wrapAngle } from '../../shape/azimuth';
-import { direction } from '../direction';
+import { directionAt } from '../direction';
 import type { EyePlacement } from '../eyes';
 import { frontAzimuth, roundIndex } from '../frontLine';
 import { holeAt, holeAzimuth } from '../holes';
@@ -107,7 +107,7 @@ function placeOne(form: PartForm, rule: FeatureRule, step: FeatureStep, anchors:
   const line = lineOf(form, rule.vertical, anchors, add, rule.kind);
   const holes = seatHoles(form, line, 'foot');
   const { count } = holes;
-  const dir = direction(form.orientation);
+  const dir = directionAt(fabric, form.orientation, line);
   const front = frontAzimuth(part, fabric, form.starts, [line, line + 1]);
   const middle = rule.sideways.by === 'back' ? front + Math.PI : front;
   const centre = holeAt(holes, middle);
@@ -125,7 +125,7 @@ function placeOne(form: PartForm, rule: FeatureRule, step: FeatureStep, anchors:
     const single = unit('middle', pair.a, pair.b);
     return {
       kind: rule.kind, part: part.name, rule: { ...rule, wide }, line, gap: [fabric.label[line - 1] ?? line, fabric.label[line] ?? line + 1], units: [single], apart: null, showing: null,
-      surfaceMm: wide * perHole, straightMm: 2 * radius * Math.sin(Math.min(Math.PI / 2, (wide * perHole) / radius / 2)),
+      surfaceMm: wide * perHole, straightMm: fabric.row[0] === 1 ? wide * perHole : 2 * radius * Math.sin(Math.min(Math.PI / 2, (wide * perHole) / radius / 2)),
       missStitches: pair.miss, missMm: Math.abs(pair.miss) * perHole, missSide: Math.abs(pair.miss) < 0.005 ? null : pair.miss * dir > 0 ? 'right' : 'left',
       needle: needlePath(form, { ...rule, wide }, [single], line, upOf(form), dir), problems,
     };
@@ -145,7 +145,7 @@ function placeOne(form: PartForm, rule: FeatureRule, step: FeatureStep, anchors:
   const angle = Math.min(Math.PI, (turn * apart) / count);
   return {
     kind: rule.kind, part: part.name, rule: { ...rule, wide }, line, gap: [fabric.label[line - 1] ?? line, fabric.label[line] ?? line + 1], units, apart, showing: Math.max(0, showingOf(apart, 'foot') - 2 * lowHalf),
-    surfaceMm: angle * radius, straightMm: 2 * radius * Math.sin(angle / 2),
+    surfaceMm: angle * radius, straightMm: fabric.row[0] === 1 ? angle * radius : 2 * radius * Math.sin(angle / 2),
     missStitches: pair.miss, missMm: Math.abs(pair.miss) * perHole, missSide: Math.abs(pair.miss) < 0.005 ? null : pair.miss * dir > 0 ? 'right' : 'left',
     needle: needlePath(form, { ...rule, wide }, units, line, upOf(form), dir), problems,
   };

@@ -19,6 +19,11 @@ export function formAzimuths(fabric: Fabric, form: RelaxedForm, starts: Float64A
     const from = fabric.offset[round] ?? 0;
     const count = roundCount(fabric, round + 1);
     if (count === 0) continue;
+    if (fabric.row[round] === 1) {
+      // From edge to edge, the middle at 0.
+      for (let i = 0; i < count; i += 1) azimuths[from + i] = (turn * (i + 0.5 - count / 2)) / count;
+      continue;
+    }
     const { middle: [mx, my, mz], axis: [nx, ny, nz] } = roundPlane(places, from, count);
     // The direction of azimuth 0 is carried from round to round without turning about the axis.
     const along = ax * nx + ay * ny + az * nz;
