@@ -35,6 +35,8 @@ await phone.getByRole('link', { name: 'Open Head' }).click();
 await shot(phone, 'rounds');
 await phone.getByRole('tab', { name: 'Map' }).click();
 await shot(phone, 'map');
+await phone.getByRole('radio', { name: 'Mouth' }).click();
+await shot(phone, 'feature');
 await phone.getByRole('tab', { name: 'Form' }).click();
 await phone.locator('canvas[data-ready=yes]').waitFor();
 await phone.getByText('Settling …').waitFor({ state: 'detached' });

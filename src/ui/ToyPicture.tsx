@@ -54,10 +54,10 @@ export function ToyPicture({ toy, size }: { toy: ToyAnalysis; size: number }) {
         const { x, y, near } = frontPoint(view, feature.line, unit.azimuth);
         return near ? <Circle key={`${feature.kind}${unit.side}`} cx={x} cy={y} r={unit.halfMm} fill={featureColour(feature.kind)} /> : null;
       })))}
-      {part.features.flatMap((feature) => (feature.needle?.points ?? []).map((from, i, all) => {
-        const to = all[i + 1];
-        if (from.act !== 'out' || !to) return null;
-        const [a, b] = [frontPoint(view, from.line, from.azimuth), frontPoint(view, to.line, to.azimuth)];
+      {part.features.flatMap((feature) => (feature.needle?.lies ?? []).map(([from, to], i) => {
+        const [out, into] = [feature.needle?.points[from], feature.needle?.points[to]];
+        if (!out || !into) return null;
+        const [a, b] = [frontPoint(view, out.line, out.azimuth), frontPoint(view, into.line, into.azimuth)];
         return a.near && b.near ? <Path key={`${feature.kind}${i}`} d={`M${a.x} ${a.y}L${b.x} ${b.y}`} stroke={featureColour(feature.kind)} strokeWidth={part.map.gauge.widthMm * 0.3} strokeLinecap="round" /> : null;
       }))}
       {part.eyes?.posts.map((post) => {

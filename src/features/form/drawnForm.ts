@@ -48,10 +48,9 @@ export function drawnForm(part: PartAnalysis, form: RelaxedForm, header: ToyHead
     const size = part.eyes?.rule.sizeMm ?? 8;
     return point ? [{ at: point.at, out: point.out, radius: size / 2, washer: washerMm(size) }] : [];
   }) ?? [];
-  const strokes = part.features.flatMap(({ kind, needle }) => (needle?.points ?? []).flatMap((from, i, all) => {
-    const to = all[i + 1];
-    if (from.act !== 'out' || !to) return [];
-    const [a, b] = [at(from.line, from.hole), at(to.line, to.hole)];
+  const strokes = part.features.flatMap(({ kind, needle }) => (needle?.lies ?? []).flatMap(([from, to]) => {
+    const [out, into] = [needle?.points[from], needle?.points[to]];
+    const [a, b] = [out && at(out.line, out.hole), into && at(into.line, into.hole)];
     return a && b ? [{ from: a, to: b, colour: featureColour(kind) }] : [];
   }));
   const patches = part.features.flatMap((feature) => (feature.needle ? [] : feature.units.flatMap((unit) => {

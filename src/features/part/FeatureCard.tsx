@@ -24,7 +24,7 @@ export function FeatureCard({ part, feature }: { part: PartAnalysis; feature: Fe
   const { rule, gap, units } = feature;
   const where = units.map(({ from, to }) => (from === to ? `${from}` : `${from}–${to}`)).join(' and ');
   const make = (style: FeatureStyle) => edits.putFeature({
-    ...rule, style, embroidered: stitchedStyles.has(style), sizeMm: stitchedStyles.has(style) ? null : (rule.sizeMm ?? Math.round(rule.wide * part.form.gauge.widthMm)),
+    ...rule, style, embroidered: stitchedStyles.has(style), sizeMm: stitchedStyles.has(style) ? null : (rule.sizeMm ?? Math.round(Math.min(rule.wide, 2) * part.form.gauge.widthMm)),
   });
   return (
     <View gap="$3">

@@ -24,9 +24,9 @@ export function MapFeatures({ part, map: drawn, chosen, scale }: { part: PartAna
               const { x, y } = a && b ? { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 } : mapPoint(map, feature.line, unit.azimuth);
               return <Circle key={unit.side} cx={x} cy={y} r={Math.max(unit.halfMm, form.gauge.widthMm * 0.4)} fill={featureColour(feature.kind)} fillOpacity={0.85} stroke={here ? marker : light} strokeWidth={2 / scale} />;
             }) : null}
-            {points.map((point, i) => {
-              const [a, b] = [spots[i], spots[i + 1]];
-              if (point.act !== 'out' || !a || !b) return null;
+            {(feature.needle?.lies ?? []).map(([from, to], i) => {
+              const [a, b] = [spots[from], spots[to]];
+              if (!a || !b) return null;
               return (
                 <G key={i}>
                   <Line x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke={light} strokeWidth={form.gauge.widthMm * 0.42} strokeLinecap="round" />

@@ -17,6 +17,8 @@ export interface NeedlePoint {
 /** A thread's way, from its knot to its end. */
 export interface NeedlePath {
   points: NeedlePoint[];
+  /** how the thread lies on the fabric, as pairs of points by index: a stitch held down in its middle lies as two */
+  lies: [number, number][];
   /** where the knot lies */
   knot: string;
   strands: string;
@@ -37,8 +39,8 @@ function strokes(rule: FeatureRule, unit: FeatureUnit, line: number, up: 1 | -1,
     case 'mouth':
       if (rule.style === 'row') return Array.from({ length: rule.wide }, (_, i) => [at((i + 1) / rule.wide, 0), at(i / rule.wide, 0)] as [Spot, Spot]);
       if (rule.style === 'lips') return [[at(0, 0), at(1, 0)], [at(1, -1), at(0, -1)], [at(0.5, 0), at(0.5, -1)]];
-      // A smile: one long stitch, held down at its middle one round lower.
-      return [[at(0, 0), at(1, 0)], [at(0.5, 0), at(0.5, -1)]];
+      // A smile: one long stitch, held down at its middle one round lower by a tiny one over it.
+      return [[at(0, 0), at(1, 0)], [at(0.5, -1), at(0.5, -1)]];
     case 'nose': {
       const across = Math.max(2, rule.wide + 1);
       const top = Array.from({ length: across }, (_, i) => i / (across - 1));
@@ -46,7 +48,7 @@ function strokes(rule: FeatureRule, unit: FeatureUnit, line: number, up: 1 | -1,
       return top.map((share) => [at(share, 0), at(share, -rule.high)] as [Spot, Spot]);
     }
     case 'eyes':
-      if (rule.style === 'sleeping') return [[at(0, 0), at(1, 0)], [at(0.5, 0), at(0.5, -1)], [at(0, 0), { ...at(0, -1), azimuth: at(0, 0).azimuth - (outward * step) / 2 }]];
+      if (rule.style === 'sleeping') return [[at(0, 0), at(1, 0)], [at(0.5, -1), at(0.5, -1)], [at(outward > 0 ? 1 : 0, 0), { ...at(0, -1), azimuth: at(outward > 0 ? 1 : 0, 0).azimuth + (outward * Math.abs(step)) / 2 }]];
       return [0, 1, 2].map((i) => [at(i / 2, rule.high / 2), at(i / 2, -rule.high / 2)] as [Spot, Spot]).map(([a, b]) => [{ ...a, line: Math.round(a.line) }, { ...b, line: Math.round(b.line) }]);
     case 'brows': return [[at(outward > 0 ? 0 : 1, 0), at(outward > 0 ? 1 : 0, 0)]];
     case 'lashes': return [0, 1].map((i) => [at(0.5, i), { line: line + up * (i + 1), azimuth: at(0.5, 0).azimuth + outward * Math.abs(step) * (2 - i) }] as [Spot, Spot]);
@@ -80,6 +82,14 @@ export function needlePath(form: PartForm, rule: FeatureRule, units: readonly Fe
     points.push({ act, line: at, gap: [fabric.label[at - 1] ?? at, fabric.label[at] ?? at + 1], hole: number, azimuth: holes.first + (turn * hole) / holes.count });
   };
   for (const [out, into] of lines) { put('out', out); put('in', into); }
+  const lies: [number, number][] = [];
+  for (let i = 0; i < points.length; i += 2) {
+    const [out, into, hold] = [points[i]!, points[i + 1]!, points[i + 2]];
+    const after = points[i + 3];
+    const held = hold && after && hold.line === after.line && hold.hole === after.hole;
+    if (held) lies.push([i, i + 2], [i + 2, i + 1]);
+    else if (out.line !== into.line || out.hole !== into.hole) lies.push([i, i + 1]);
+  }
   let way = 0;
   for (let i = 1; i < points.length; i += 1) {
     const [a, b] = [points[i - 1]!, points[i]!];
@@ -87,7 +97,7 @@ export function needlePath(form: PartForm, rule: FeatureRule, units: readonly Fe
     way += Math.hypot((a.line - b.line) * gauge.heightMm, (a.azimuth - b.azimuth) * radius);
   }
   return {
-    points,
+    points, lies,
     knot: rule.kind === 'sculpting' ? 'both ends leave at the first hole and are knotted and buried there' : 'the knot lies inside, behind the first hole',
     strands: rule.kind === 'sculpting' ? 'a strong thread, doubled' : 'thread split to half its strands',
     threadMm: Math.ceil((way + threadToHold) / 10) * 10,

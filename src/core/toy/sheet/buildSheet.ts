@@ -3,7 +3,7 @@ import { colourJogs } from '../../fabric/jogs';
 import { eyeAddress, eyeDirections } from '../../place/eyeWords';
 import { featureLibrary } from '../../place/features/library';
 import { featureWords } from '../../place/features/featureWords';
-import type { NeedlePoint } from '../../place/features/needlePath';
+import type { NeedlePath } from '../../place/features/needlePath';
 import type { Stop } from '../../plan/stops';
 import { eyeCaution, generalCaution } from '../../safety/cautions';
 import { fabricMap, mapPoint, type FabricMap } from '../../shape/map';
@@ -86,11 +86,11 @@ function roundLines(part: PartAnalysis): SheetLine[] {
   return lines;
 }
 
-function strokesOf(part: PartAnalysis, points: readonly NeedlePoint[]): SheetMap['strokes'] {
-  return points.flatMap((point, i) => {
-    const next = points[i + 1];
-    if (point.act !== 'out' || !next) return [];
-    const [a, b] = [mapPoint(part.map, point.line, point.azimuth), mapPoint(part.map, next.line, next.azimuth)];
+function strokesOf(part: PartAnalysis, { points, lies }: NeedlePath): SheetMap['strokes'] {
+  return lies.flatMap(([from, to]) => {
+    const [out, into] = [points[from], points[to]];
+    if (!out || !into) return [];
+    const [a, b] = [mapPoint(part.map, out.line, out.azimuth), mapPoint(part.map, into.line, into.azimuth)];
     return [{ x1: a.x, y1: a.y, x2: b.x, y2: b.y }];
   });
 }
@@ -127,7 +127,7 @@ function sheetPart(part: PartAnalysis): SheetPart {
     closing: stops.closing ? `${stops.closing.words} Leave a tail of ${mm(Math.ceil(stops.closing.tailMm / 10) * 10)}.` : null,
     assembly: source.steps.filter((step) => step.kind !== 'stuff' && step.kind !== 'close' && step.kind !== 'feature').map((step) => step.text),
     open: part.problems.filter((problem) => problem.severity !== 'info').map((problem) => problem.message),
-    map: map && { map, eyes: eyes ? eyes.posts.map((post) => ({ ...mapPoint(part.map, eyes.round, post.azimuth), radius: eyes.rule.sizeMm / 2 })) : [], strokes: part.features.flatMap(({ needle }) => strokesOf(part, needle?.points ?? [])) },
+    map: map && { map, eyes: eyes ? eyes.posts.map((post) => ({ ...mapPoint(part.map, eyes.round, post.azimuth), radius: eyes.rule.sizeMm / 2 })) : [], strokes: part.features.flatMap(({ needle }) => (needle ? strokesOf(part, needle) : [])) },
   };
 }
 

@@ -330,9 +330,9 @@ export class FormScene {
   private needlework({ strokes, patches, step }: DrawnForm): Mesh[] {
     const thread = strokes.map(({ from, to, colour }) => {
       const [a, b] = [new Vector3(...from.at), new Vector3(...to.at)];
-      const lift = (share: number, out: [number, number, number]) => a.clone().lerp(b, share).addScaledVector(new Vector3(...out), step * 0.48);
+      const lift = (share: number, out: [number, number, number]) => a.clone().lerp(b, share).addScaledVector(new Vector3(...out), step * 0.66);
       const way = new CatmullRomCurve3([a.clone().addScaledVector(new Vector3(...from.out), step * 0.1), lift(0.2, from.out), lift(0.8, to.out), b.clone().addScaledVector(new Vector3(...to.out), step * 0.1)]);
-      return new Mesh(new TubeGeometry(way, 8, step * 0.16, 6, false), new MeshLambertMaterial({ color: colour }));
+      return new Mesh(new TubeGeometry(way, 10, step * 0.19, 6, false), new MeshLambertMaterial({ color: colour }));
     });
     const pieces = patches.map(({ at, radius, colour }) => {
       const piece = new Mesh(new SphereGeometry(radius, 20, 10), new MeshLambertMaterial({ color: colour }));
