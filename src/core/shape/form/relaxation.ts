@@ -115,6 +115,9 @@ export class Relaxation {
   private readonly pressed: Int32Array;
   /** four nodes (times three) around each pressed one: before, after, below, above */
   private readonly around: Int32Array;
+  /** the same for stitches without stuffing behind them */
+  private readonly soft: Int32Array;
+  private readonly softAround: Int32Array;
   private readonly gauged: Int32Array;
   /** three nodes (times three) in a line up the wall */
   private readonly bends: Int32Array;
@@ -139,18 +142,32 @@ export class Relaxation {
     this.bends = Int32Array.from(bends);
     const pressed: number[] = [];
     const around: number[] = [];
+    const soft: number[] = [];
+    const softAround: number[] = [];
     const gauged: number[] = [];
-    if (fabric.row[0] !== 1) {
-      for (let stitch = 0; stitch < this.nodes.stitches; stitch += 1) {
-        const round = this.nodes.round[stitch] ?? 0;
-        if (this.nodes.wall[round] !== 1 || round < finish.sole) continue;
-        const of = (side: Int32Array) => { const node = side[stitch] ?? -1; return (node < 0 ? stitch : node) * 3; };
-        pressed.push(stitch * 3);
-        around.push(of(this.nodes.prev), of(this.nodes.next), of(this.nodes.down), of(this.nodes.up));
-        const gatheredRound = finish.gathered && round === fabric.rounds - 1;
-        if ((this.nodes.next[stitch] ?? -1) >= 0 && !gatheredRound) gauged.push(stitch);
+    for (let stitch = 0; stitch < this.nodes.stitches && fabric.row[0] !== 1; stitch += 1) {
+      const round = this.nodes.round[stitch] ?? 0;
+      const of = (side: Int32Array) => { const node = side[stitch] ?? -1; return (node < 0 ? stitch : node) * 3; };
+      const neighbours = [of(this.nodes.prev), of(this.nodes.next), of(this.nodes.down), of(this.nodes.up)];
+      // Frills, soles and empty parts have no stuffing behind them.
+      if (finish.firmness === 'none' || this.nodes.wall[round] !== 1 || round < finish.sole) {
+        const [before, after, below, above] = neighbours as [number, number, number, number];
+        // Over a fold, and from a frill to the wall it hangs on, nothing has to run on evenly.
+        const up = this.nodes.up[stitch] ?? -1;
+        const down = this.nodes.down[stitch] ?? -1;
+        const foldAbove = up >= 0 && this.nodes.ridge[this.nodes.round[up] ?? 0] === 1;
+        const foldBelow = down >= 0 && down < this.nodes.stitches && (this.nodes.ridge[round] === 1 || this.nodes.wall[this.nodes.round[down] ?? 0] !== this.nodes.wall[round]);
+        soft.push(stitch * 3);
+        softAround.push(before, after, foldBelow ? stitch * 3 : below, foldAbove ? stitch * 3 : above);
+        continue;
       }
+      pressed.push(stitch * 3);
+      around.push(...neighbours);
+      const gatheredRound = finish.gathered && round === fabric.rounds - 1;
+      if ((this.nodes.next[stitch] ?? -1) >= 0 && !gatheredRound) gauged.push(stitch);
     }
+    this.soft = Int32Array.from(soft);
+    this.softAround = Int32Array.from(softAround);
     this.pressed = Int32Array.from(pressed);
     this.around = Int32Array.from(around);
     this.gauged = Int32Array.from(gauged);
@@ -207,7 +224,7 @@ export class Relaxation {
     for (let sweep = 0; sweep < sweepsPerStep; sweep += 2) {
       projectSprings(this.springs, places);
       projectBackwards(this.springs, places);
-      if (this.input.finish.firmness === 'none') this.smooth();
+      this.smooth();
     }
     this.straighten();
     if (this.input.finish.pressedAt !== null) this.flatten(this.input.finish.pressedAt);
@@ -217,7 +234,7 @@ export class Relaxation {
   /** Stuffing: every stitch is pushed along the normal of its cell, in proportion to the cell. */
   private press(): void {
     const { places, pressed, around } = this;
-    if (pressed.length === 0 || this.input.finish.firmness === 'none') return;
+    if (pressed.length === 0) return;
     if (this.steps % 5 === 0) this.regulate();
     const quarter = this.pressure / 4;
     for (let i = 0; i < pressed.length; i += 1) {
@@ -283,15 +300,15 @@ export class Relaxation {
     }
   }
 
-  /** Nothing inside holds an empty part out: its own stiffness evens out ripples, each cell towards the middle of its neighbours along its normal. */
+  /** Where nothing inside holds the fabric out, its own stiffness evens out ripples: each cell goes towards the middle of its neighbours along its normal. */
   private smooth(): void {
-    const { places, pressed, around } = this;
-    for (let i = 0; i < pressed.length; i += 1) {
-      const at = pressed[i]!;
+    const { places, soft, softAround: around } = this;
+    for (let i = 0; i < soft.length; i += 1) {
+      const at = soft[i]!;
       const [w, e, s, n] = [around[4 * i]!, around[4 * i + 1]!, around[4 * i + 2]!, around[4 * i + 3]!];
       // At the ends of the yarn there is nothing to be between; at an edge only what lies along it.
-      if (w === at || e === at || s === at) continue;
-      const edge = n === at;
+      if (w === at || e === at || (s === at && n === at)) continue;
+      const edge = n === at || s === at;
       const ax = places[e]! - places[w]!;
       const ay = places[e + 1]! - places[w + 1]!;
       const az = places[e + 2]! - places[w + 2]!;

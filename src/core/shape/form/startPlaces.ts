@@ -123,8 +123,9 @@ function standOut(fabric: Fabric, nodes: FormNodes, places: Float64Array, round:
     if (foot < 0) continue;
     const [x, y, z] = [places[foot * 3] ?? 0, places[foot * 3 + 1] ?? 0, places[foot * 3 + 2] ?? 0];
     const out = Math.hypot(x, y) || 1;
-    const ruffle = 0.25 * Math.sin(stitch * 1.9);
-    places[stitch * 3] = x + ((x / out) * h + ruffle * 0.2);
+    // Waves of about six stitches, as a frill falls into by itself.
+    const ruffle = 0.3 * Math.sin(stitch * 1.05);
+    places[stitch * 3] = x + (x / out) * h;
     places[stitch * 3 + 1] = y + (y / out) * h;
     places[stitch * 3 + 2] = z + ruffle;
   }
