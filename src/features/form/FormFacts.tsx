@@ -10,19 +10,11 @@ import { standOf } from '../../core/toy/formOfPart';
 import { yarnOf } from '../../core/toy/yarnOf';
 import { useStuffing } from '../../data/useYarns';
 import { useToy } from '../../data/useToy';
+import { Figure } from '../../ui/Figure';
 import { Notice } from '../../ui/Notice';
 import { ChosenStitch } from './ChosenStitch';
 import { Weighing } from './Weighing';
-import { Answer, Quiet } from '../../ui/text';
-
-function Figure({ value, words }: { value: string; words: string }) {
-  return (
-    <View flexShrink={1} minWidth={84}>
-      <Answer fontSize="$5" lineHeight="$5">{value}</Answer>
-      <Quiet>{words}</Quiet>
-    </View>
-  );
-}
+import { Quiet } from '../../ui/text';
 
 /** What the form measures, what fills it, and where the chosen stitch is. */
 export function FormFacts({ part, form, selected }: { part: PartAnalysis; form: RelaxedForm | null; selected: number | null }) {

@@ -6,20 +6,12 @@ import { standOf } from '../../core/toy/formOfPart';
 import { eyeDirections, seatWord } from '../../core/place/eyeWords';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { eyeCaution } from '../../core/safety/cautions';
+import { Figure } from '../../ui/Figure';
 import { Notice } from '../../ui/Notice';
 import { Press } from '../../ui/Press';
 import { Answer, Body, Quiet } from '../../ui/text';
 import { Problems } from './Problems';
 import { usePartEdits } from './usePartEdits';
-
-function Figure({ value, words }: { value: string; words: string }) {
-  return (
-    <View flexShrink={1} minWidth={84}>
-      <Answer fontSize="$5" lineHeight="$5">{value}</Answer>
-      <Quiet>{words}</Quiet>
-    </View>
-  );
-}
 
 /** The answer in words a maker can act on, and what is not right yet with its remedies. */
 export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedForm | null }) {

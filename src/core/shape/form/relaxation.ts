@@ -2,8 +2,7 @@ import type { Fabric } from '../../fabric/fabric';
 import type { Gauge } from '../gauge';
 import type { Profile } from '../profile';
 import { formNodes, type FormNodes } from './nodes';
-import type { Springs } from './springs';
-import { formSprings } from './springs';
+import { formSprings, type Springs } from './springs';
 import { startPlaces } from './startPlaces';
 import { alignTo, wholeMotion } from './wholeMotion';
 
@@ -47,34 +46,13 @@ const fewestSteps = 40;
 /** Half the thickness of a part pressed flat: two layers of fabric. */
 const pressedHalf = 0.3;
 
-/** Moves the ends of every spring towards its length at rest, in the order of the list. */
-export function projectSprings({ count, a, b, rest, pull }: Springs, places: Float64Array): void {
-  for (let i = 0; i < count; i += 1) {
-    const p = a[i]!;
-    const q = b[i]!;
-    const px = places[p]!;
-    const py = places[p + 1]!;
-    const pz = places[p + 2]!;
-    const qx = places[q]!;
-    const qy = places[q + 1]!;
-    const qz = places[q + 2]!;
-    const dx = qx - px;
-    const dy = qy - py;
-    const dz = qz - pz;
-    // Half the way for each end. Two nodes never fall together: every spring has a length.
-    const share = pull[i]! * (0.5 - (0.5 * rest[i]!) / Math.sqrt(dx * dx + dy * dy + dz * dz + 1e-18));
-    places[p] = px + dx * share;
-    places[p + 1] = py + dy * share;
-    places[p + 2] = pz + dz * share;
-    places[q] = qx - dx * share;
-    places[q + 1] = qy - dy * share;
-    places[q + 2] = qz - dz * share;
-  }
-}
-
-/** The same from the last spring to the first: sweeping both ways in turn keeps the order from twisting the form. */
-function projectBackwards({ count, a, b, rest, pull }: Springs, places: Float64Array): void {
-  for (let i = count - 1; i >= 0; i -= 1) {
+/**
+ * Moves the ends of every spring towards its length at rest, in the order of the list or from its end. Sweeping both ways in turn keeps
+ * the order from twisting the form.
+ */
+export function projectSprings({ count, a, b, rest, pull }: Springs, places: Float64Array, backwards = false): void {
+  const by = backwards ? -1 : 1;
+  for (let i = backwards ? count - 1 : 0, left = count; left > 0; i += by, left -= 1) {
     const p = a[i]!;
     const q = b[i]!;
     const px = places[p]!;
@@ -223,7 +201,7 @@ export class Relaxation {
     this.press();
     for (let sweep = 0; sweep < sweepsPerStep; sweep += 2) {
       projectSprings(this.springs, places);
-      projectBackwards(this.springs, places);
+      projectSprings(this.springs, places, true);
       this.smooth();
     }
     this.straighten();

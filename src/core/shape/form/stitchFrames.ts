@@ -1,6 +1,7 @@
 import { frontLoop, type Fabric } from '../../fabric/fabric';
 import { stitchKinds } from '../../notation/terms';
 import type { FormNodes } from './nodes';
+import { outgrowthFrames } from './outgrowths';
 import { outwardAt } from './sight';
 import type { Stand } from './stand';
 
@@ -61,6 +62,10 @@ export function stitchFrames(fabric: Fabric, nodes: FormNodes, placed: Float32Ar
     // A loop left free on the outside stands as a line under the round worked into the other loop.
     const ridged = nodes.ridge[nodes.round[stitch]! + 1] === 1 && fabric.base[nodes.round[stitch]! + 1] === nodes.round[stitch]! + 1;
     if (ridged && ((fabric.used[stitch] ?? 0) & frontLoop) === 0) push('loop', [along, top.map((value, axis) => (value - foot[axis]!) * 0.3), outward, top]);
+  }
+  for (const { stitch, columns } of outgrowthFrames(fabric, nodes, placed, stand, meanWidth)) {
+    lists.v.stitch.push(stitch);
+    for (const [i, column] of columns.entries()) lists.v.matrices.push(...column, i === 3 ? 1 : 0);
   }
   return (Object.keys(lists) as StitchLook[]).map((look) => ({ look, stitch: Uint32Array.from(lists[look].stitch), matrices: Float32Array.from(lists[look].matrices) })).filter((frames) => frames.stitch.length > 0);
 }
