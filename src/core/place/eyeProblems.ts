@@ -53,6 +53,7 @@ export function ruleProblems(step: Step, part: PartSource, fabric: Fabric, propo
   if (apart !== undefined && showing !== undefined && showingOf(Math.round(apart), rule.seat) !== showing) {
     add('apart-showing-differ', 'warning', `${apart} apart in the ${rule.seat === 'foot' ? 'holes' : 'splits'} leaves ${showingOf(Math.round(apart), rule.seat)} showing, not ${showing}. Post to post is taken; change one of the two.`);
   }
+  if (step.style === 'oval' || step.style === 'ring') rule.style = step.style;
   if (step.sizeMm !== undefined) rule.sizeMm = step.sizeMm;
   else add('eyes-size', 'info', `The sentence does not give a size. ${rule.sizeMm} mm is taken, nearly two stitches wide.`);
   if (rule.sizeMm < smallestEyeMm || rule.sizeMm > largestEyeMm) {

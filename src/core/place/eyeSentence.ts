@@ -9,11 +9,14 @@ export interface EyeRule {
   gap: [number, number];
   apart: number;
   seat: 'foot' | 'split';
+  /** other than round and bare: oval, or with a ring of felt or crochet behind */
+  style?: 'oval' | 'ring';
 }
 
 /** The rule as a sentence that is read back to the same rule. */
-export function eyeSentence({ sizeMm, gap, apart, seat }: EyeRule): string {
-  return `Eyes: ${sizeMm} mm, between R${gap[0]} and R${gap[1]}, ${apart} apart (${showingOf(apart, seat)} showing), ${seat === 'foot' ? 'in the holes' : 'in the splits'}.`;
+export function eyeSentence({ sizeMm, gap, apart, seat, style }: EyeRule): string {
+  const made = style === 'oval' ? ', oval' : style === 'ring' ? ', with felt rings' : '';
+  return `Eyes: ${sizeMm} mm, between R${gap[0]} and R${gap[1]}, ${apart} apart (${showingOf(apart, seat)} showing), ${seat === 'foot' ? 'in the holes' : 'in the splits'}${made}.`;
 }
 
 /** The sentence about the eyes of a part, if there is one. The last one said holds. */

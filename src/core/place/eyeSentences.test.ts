@@ -1,5 +1,7 @@
 import { eyeCorpus } from '../__tests__/eyeCorpus';
+import { applyEdits } from '../notation/applyEdits';
 import { analyseToy } from '../toy/analyse';
+import { writeEyes } from './eyeSentence';
 
 const rounds = 'R1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5: (3 sc, inc) x 6\nR6-R13: sc around\nR14: (3 sc, dec) x 6\nR15: (2 sc, dec) x 6\nR16: (sc, dec) x 6\nR17: dec x 6';
 const asking = ['eyes-on-round', 'gap-not-adjacent', 'eyes-spacing', 'eyes-where', 'eyes-size', 'apart-showing-differ', 'gap-missing', 'apart-impossible', 'eyes-size-odd'];
@@ -28,4 +30,12 @@ test.each(cases.filter(([, , asks]) => !asks).map(([sentence]) => [sentence]))('
   if (/from the (base|end|edge|last)/.test(sentence)) return;
   expect(sides('', 'Start: bottom\n')).toEqual([...right].reverse());
   expect(sides('Hand: left\n', 'Start: bottom\n')).toEqual(right);
+});
+
+test.each([['Insert 12 mm oval safety eyes between R8 and R9, 6 apart', 'oval'], ['Insert 9 mm eyes with felt rings between R8 and R9, 6 apart', 'ring'], ['Insert 9 mm safety eyes with crocheted rings behind, between R8 and R9, 6 apart', 'ring'], ['Insert 9 mm eyes between R8 and R9, 6 apart', undefined]])('%s keeps how they look when they are moved', (sentence, style) => {
+  const text = `Head\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R12: sc around\n${sentence}`;
+  const part = analyseToy(text).parts[0]!;
+  expect(part.eyes!.rule.style).toBe(style);
+  const moved = applyEdits(text, [writeEyes(part.source, text.split('\n'), { ...part.eyes!.rule, gap: [7, 8] })]);
+  expect(analyseToy(moved).parts[0]!.eyes!.rule).toEqual({ ...part.eyes!.rule, gap: [7, 8] });
 });

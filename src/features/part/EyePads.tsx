@@ -49,6 +49,11 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
             <View flexGrow={1} alignItems="center" justifyContent="center"><Body fontWeight="700">{eyes.rule.sizeMm} mm, washer about {eyes.washerMm} mm</Body></View>
             <Press name="Larger eyes" icon={<Icon name="plus" />} disabled={eyes.rule.sizeMm >= largestEyeMm} onPress={() => edits.change({ sizeMm: Math.min(largestEyeMm, Math.floor(eyes.rule.sizeMm) + 1) })} />
           </Choice>
+          <Choice label="How they look">
+            <Press grow role="radio" label="Round" chosen={!eyes.rule.style} onPress={() => edits.change({ style: undefined })} />
+            <Press grow role="radio" label="Oval" chosen={eyes.rule.style === 'oval'} onPress={() => edits.change({ style: 'oval' })} />
+            <Press grow role="radio" label="Felt rings" chosen={eyes.rule.style === 'ring'} onPress={() => edits.change({ style: 'ring' })} />
+          </Choice>
           <Choice label="Where the post goes through">
             <Press grow role="radio" label="Hole at a stitch’s foot" chosen={eyes.rule.seat === 'foot'} onPress={() => edits.change({ seat: 'foot' })} />
             <Press grow role="radio" label="Between two stitches" chosen={eyes.rule.seat === 'split'} onPress={() => edits.change({ seat: 'split' })} />

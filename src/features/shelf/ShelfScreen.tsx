@@ -64,7 +64,7 @@ export function ShelfScreen() {
   const empty = toys?.length === 0;
 
   return (
-    <Page title="Hoppla" aside="Your shelf" actions={<Press tight label="Yarns" name="Yarn shelf" onPress={() => router.push('/yarns')} />} foot={empty ? undefined : ways}>
+    <Page title="Hoppla" aside="Your shelf" actions={<Press tight label="Yarns" name="Yarn shelf" onPress={() => router.push('/yarns')} />} foot={(toys && !empty) || error ? ways : undefined}>
       {error ? <Notice tone="wrong" live actions={<Press label="Try again" onPress={() => void refetch()} />}>The shelf could not be read from this browser.</Notice> : null}
       {said ? <Notice tone={said.tone} live>{said.words}</Notice> : null}
       {removed ? (
