@@ -50,6 +50,5 @@ export const config = createTamagui({
 export type AppConfig = typeof config;
 
 declare module '@tamagui/core' {
-  // eslint-disable-next-line @typescript-eslint/no-empty-object-type -- the library takes its types this way
   interface TamaguiCustomConfig extends AppConfig {}
 }

@@ -21,7 +21,7 @@ export function ShelfScreen() {
   const { create, add, restore } = useShelfActions();
   const [said, setSaid] = useState<{ tone: 'wrong' | 'good'; words: string } | null>(null);
   const [removed, setRemoved] = useState<{ toy: StoredToy; name: string } | null>(null);
-  useSeeding(toys, () => void refetch());
+  useSeeding(toys, refetch);
   useEffect(() => onChangeElsewhere(() => void refetch()), [refetch]);
 
   const attempt = async (act: () => Promise<void>) => {
@@ -98,7 +98,7 @@ export function ShelfScreen() {
 }
 
 /** A new shelf on the demo server begins with the demo toys, once. */
-function useSeeding(toys: StoredToy[] | undefined, done: () => void): void {
+function useSeeding(toys: StoredToy[] | undefined, readAgain: () => Promise<unknown>): void {
   const empty = toys?.length === 0;
   useEffect(() => {
     if (!empty) return;
@@ -106,8 +106,7 @@ function useSeeding(toys: StoredToy[] | undefined, done: () => void): void {
       if ((await shelf.wasSeeded()) || !(await wantsDemo())) return;
       await shelf.markSeeded();
       for (const name of [...demoNames].reverse()) await shelf.create(await demoText(name));
-      done();
+      await readAgain();
     })();
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- `done` only reads the shelf again; once per empty shelf is enough
-  }, [empty]);
+  }, [empty, readAgain]);
 }

@@ -1,18 +1,17 @@
 import {
-  AmbientLight, BackSide, BufferAttribute, BufferGeometry, CatmullRomCurve3, Color, CylinderGeometry, DirectionalLight, DoubleSide, Float32BufferAttribute, Group, InstancedMesh,
-  Matrix4, Mesh, MeshLambertMaterial, MeshPhongMaterial, PerspectiveCamera, Plane, Quaternion, Raycaster, Scene, SphereGeometry, TorusGeometry, TubeGeometry, Vector2, Vector3, WebGLRenderer, type Material,
+  AmbientLight, BufferGeometry, CatmullRomCurve3, DirectionalLight, Group, InstancedMesh, Mesh, MeshPhongMaterial, PerspectiveCamera, Plane, Raycaster, Scene, TorusGeometry, TubeGeometry, Vector2,
+  Vector3, WebGLRenderer, type Material,
 } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import { sideDirections, type Side } from '../../../core/shape/form/sight';
 import type { StitchLook } from '../../../core/shape/form/stitchFrames';
 import type { DrawnForm } from '../drawnForm';
+import { eyeGroup, fabricMesh, needlework, stitchMeshes, stuffing } from './meshes';
 import { stitchShape } from './stitchShapes';
 
 const mat = '#0F4A45';
 const marker = '#FF7A1A';
 const tweenMs = 220;
-/** Above this many stitches the strands are drawn with fewer faces. */
-const fineUpTo = 1500;
 /** Frames further apart than this while turning look jerky; the strands are then drawn coarser until it rests. */
 const slowFrameMs = 55;
 const restMs = 250;
@@ -71,12 +70,12 @@ export class FormScene {
     this.setDetail(false);
     this.clear(this.body);
     const bounds = Math.max(10, ...drawn.placed.map(Math.abs));
-    this.surface = this.fabricMesh(drawn);
+    this.surface = fabricMesh(drawn);
     this.body.add(this.surface);
-    for (const mesh of this.stitchMeshes(drawn)) this.body.add(mesh);
-    if (drawn.stuffed) this.body.add(this.stuffing());
-    for (const eye of drawn.eyes) this.body.add(this.eye(eye));
-    for (const piece of this.needlework(drawn)) this.body.add(piece);
+    for (const mesh of stitchMeshes(drawn)) this.body.add(mesh);
+    if (drawn.stuffed) this.body.add(stuffing(this.surface.geometry));
+    for (const eye of drawn.eyes) this.body.add(eyeGroup(eye));
+    for (const piece of needlework(drawn)) this.body.add(piece);
     if (frame || Math.abs(bounds / this.radius - 1) > 0.5) {
       this.radius = bounds;
       this.frame();
@@ -259,96 +258,6 @@ export class FormScene {
     this.controls.update();
   }
 
-  /** The fabric under the stitches: it carries the colour where strands leave gaps, and is what a tap meets. */
-  private fabricMesh({ placed, surface, colours, mirrored }: DrawnForm): Mesh {
-    const { triangles, stitch } = surface;
-    const positions = new Float32Array(triangles.length * 3);
-    const tints = new Float32Array(triangles.length * 3);
-    const tint = new Color();
-    for (let i = 0; i < triangles.length; i += 1) {
-      const corner = mirrored && i % 3 !== 0 ? (i % 3 === 1 ? i + 1 : i - 1) : i;
-      const node = triangles[corner] ?? 0;
-      positions.set([placed[node * 3] ?? 0, placed[node * 3 + 1] ?? 0, placed[node * 3 + 2] ?? 0], i * 3);
-      tint.set(colours[stitch[Math.floor(i / 3)] ?? 0] ?? '#ffffff').multiplyScalar(0.5);
-      tints.set([tint.r, tint.g, tint.b], i * 3);
-    }
-    const geometry = new BufferGeometry();
-    geometry.setAttribute('position', new BufferAttribute(positions, 3));
-    geometry.setAttribute('color', new BufferAttribute(tints, 3));
-    geometry.computeVertexNormals();
-    return new Mesh(geometry, new MeshLambertMaterial({ vertexColors: true, side: DoubleSide }));
-  }
-
-  private stitchMeshes({ frames, colours }: DrawnForm): InstancedMesh[] {
-    const total = frames.reduce((sum, { stitch }) => sum + stitch.length, 0);
-    return frames.map(({ look, stitch, matrices }) => {
-      const mesh = new InstancedMesh(stitchShape(look, total <= fineUpTo ? 'fine' : 'plain'), new MeshLambertMaterial(), stitch.length);
-      mesh.instanceMatrix.array.set(matrices);
-      const tint = new Color();
-      stitch.forEach((index, i) => {
-        // No two stitches catch the light alike: a little unevenness, the same every time.
-        mesh.setColorAt(i, tint.set(colours[index] ?? '#ffffff').multiplyScalar(0.94 + 0.12 * ((index * 7919) % 17) / 17));
-      });
-      mesh.frustumCulled = false;
-      mesh.userData.look = look;
-      mesh.userData.still = mesh.geometry;
-      return mesh;
-    });
-  }
-
-  private stuffing(): Mesh {
-    const source = this.surface?.geometry ?? new BufferGeometry();
-    const geometry = source.clone().scale(0.9, 0.9, 0.9);
-    geometry.setAttribute('color', new Float32BufferAttribute(new Float32Array((geometry.getAttribute('position').count || 0) * 3).fill(0.92), 3));
-    const mesh = new Mesh(geometry, new MeshLambertMaterial({ vertexColors: true, side: BackSide }));
-    mesh.userData.inside = true;
-    return mesh;
-  }
-
-  /** A pressed eye: dome outside, post through the fabric, washer inside. */
-  private eye({ at, out, radius, washer, style }: DrawnForm['eyes'][number]): Group {
-    const group = new Group();
-    const black = new MeshPhongMaterial({ color: '#141414', specular: '#bbbbbb', shininess: 90 });
-    const dome = new Mesh(new SphereGeometry(radius, 24, 12, 0, Math.PI * 2, 0, Math.PI / 2), black);
-    dome.scale.set(style === 'oval' ? 0.72 : 1, 0.7, 1);
-    if (style === 'ring') {
-      const felt = new Mesh(new CylinderGeometry(radius * 1.45, radius * 1.45, 1.2, 28), new MeshLambertMaterial({ color: '#F7F4EA' }));
-      felt.position.y = radius * 0.3;
-      group.add(felt);
-    }
-    dome.position.y = radius * 0.35;
-    group.add(dome);
-    if (washer > 0) {
-      const post = new Mesh(new CylinderGeometry(radius * 0.22, radius * 0.22, radius * 2.4, 12), black);
-      post.position.y = -radius * 0.9;
-      const disc = new Mesh(new CylinderGeometry(washer / 2, washer / 2, 1.2, 24), new MeshPhongMaterial({ color: '#e8e6df' }));
-      disc.position.y = -radius * 0.9;
-      for (const part of [post, disc]) { part.userData.inside = true; group.add(part); }
-    }
-    group.traverse((object) => { object.userData.hardware = true; });
-    group.quaternion.copy(new Quaternion().setFromUnitVectors(new Vector3(0, 1, 0), new Vector3(...out)));
-    group.position.set(...at);
-    return group;
-  }
-
-  /** Thread lying on the fabric, and pieces sewn onto it. */
-  private needlework({ strokes, patches, step }: DrawnForm): Mesh[] {
-    const thread = strokes.map(({ from, to, colour }) => {
-      const [a, b] = [new Vector3(...from.at), new Vector3(...to.at)];
-      const lift = (share: number, out: [number, number, number]) => a.clone().lerp(b, share).addScaledVector(new Vector3(...out), step * 0.66);
-      const way = new CatmullRomCurve3([a.clone().addScaledVector(new Vector3(...from.out), step * 0.1), lift(0.2, from.out), lift(0.8, to.out), b.clone().addScaledVector(new Vector3(...to.out), step * 0.1)]);
-      return new Mesh(new TubeGeometry(way, 10, step * 0.19, 6, false), new MeshLambertMaterial({ color: colour }));
-    });
-    const pieces = patches.map(({ at, radius, colour }) => {
-      const piece = new Mesh(new SphereGeometry(radius, 20, 10), new MeshLambertMaterial({ color: colour }));
-      piece.scale.y = 0.16;
-      piece.quaternion.setFromUnitVectors(new Vector3(0, 1, 0), new Vector3(...at.out));
-      piece.position.set(...at.at).addScaledVector(new Vector3(...at.out), step * 0.3);
-      return piece;
-    });
-    return [...thread, ...pieces];
-  }
-
   private outward(stitch: number): Vector3 {
     const { outward } = this.drawn ?? {};
     return outward ? new Vector3(...outward(stitch)) : new Vector3(0, 0, 1);
@@ -382,37 +291,4 @@ export class FormScene {
     });
     group.clear();
   }
-}
-
-/** One stitch after the other as plain meshes, for files that know no repeated shapes. */
-export function bakeInstances(mesh: InstancedMesh): BufferGeometry {
-  const shape = mesh.geometry;
-  const positions = shape.getAttribute('position');
-  const normals = shape.getAttribute('normal');
-  const index = shape.getIndex();
-  const { count } = mesh;
-  const place = new Float32Array(positions.count * count * 3);
-  const facing = new Float32Array(positions.count * count * 3);
-  const tints = new Float32Array(positions.count * count * 3);
-  const faces = new Uint32Array((index?.count ?? 0) * count);
-  const matrix = new Matrix4();
-  const vector = new Vector3();
-  const tint = new Color();
-  for (let i = 0; i < count; i += 1) {
-    mesh.getMatrixAt(i, matrix);
-    mesh.getColorAt(i, tint);
-    for (let k = 0; k < positions.count; k += 1) {
-      const at = (i * positions.count + k) * 3;
-      vector.fromBufferAttribute(positions, k).applyMatrix4(matrix).toArray(place, at);
-      vector.fromBufferAttribute(normals, k).transformDirection(matrix).toArray(facing, at);
-      tint.toArray(tints, at);
-    }
-    for (let k = 0; k < (index?.count ?? 0); k += 1) faces[i * (index?.count ?? 0) + k] = (index?.getX(k) ?? 0) + i * positions.count;
-  }
-  const baked = new BufferGeometry();
-  baked.setAttribute('position', new BufferAttribute(place, 3));
-  baked.setAttribute('normal', new BufferAttribute(facing, 3));
-  baked.setAttribute('color', new BufferAttribute(tints, 3));
-  baked.setIndex(new BufferAttribute(faces, 1));
-  return baked;
 }

@@ -1,7 +1,8 @@
 import { Group, InstancedMesh, Mesh, MeshStandardMaterial } from 'three';
 import { GLTFExporter } from 'three/examples/jsm/exporters/GLTFExporter.js';
 import { OBJExporter } from 'three/examples/jsm/exporters/OBJExporter.js';
-import { bakeInstances, type FormScene } from './formScene';
+import { bakeInstances } from './bakeInstances';
+import type { FormScene } from './formScene';
 
 /** The form with every stitch a mesh of its own, one unit a metre as such files expect. */
 function bakedModel(scene: FormScene): Group {
