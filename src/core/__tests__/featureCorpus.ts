@@ -1,87 +1,131 @@
 /**
- * Sentences about features in different manners, on the head below: 36 stitches in rounds 6 to 14, eyes between 9 and 10 in holes 15 and 22
- * when right-handed with the start at the top. Worked out by hand: the line of holes (as the round below it) and the holes each unit
- * reaches from and to, left first. `asks` names the problem that asks or explains.
+ * The head the sentences below are about: 36 stitches in rounds 6 to 24, a colour change under round 13, a ridge under round 21, 8 mm eyes
+ * between 15 and 16. At the eyes the front, opposite the round start, is hole 18.5. A round starts a quarter of a stitch before the one
+ * below, so on the line of holes L the front is hole c(L) = 18.5 + (L - 15) / 4:
+ *
+ *     L    8     9     10     11    12     13  14     15    16     17  18     19    20     21  22
+ *     c  16.75  17.0  17.25  17.5  17.75  18  18.25  18.5  18.75  19  19.25  19.5  19.75  20  20.25
+ *
+ * The eyes are in holes 15 and 22, three and a half stitches either side.
  */
 export const featureHead = [
   'Head', 'R1: 6 sc in magic ring [6]', 'R2: inc x 6 [12]', 'R3: (sc, inc) x 6 [18]', 'R4: (sc 2, inc) x 6 [24]', 'R5: (sc 3, inc) x 6 [30]', 'R6: (sc 4, inc) x 6 [36]',
-  'R7-R8: sc around [36]', 'R9: change to cream, sc around [36]', 'R10-R11: sc around [36]', 'R12: BLO sc around [36]', 'R13-R14: sc around [36]', 'R15: (sc 4, dec) x 6 [30]', 'R16: (sc 3, dec) x 6 [24]',
-  'R17: (sc 2, dec) x 6 [18]', 'R18: (sc, dec) x 6 [12]', 'R19: dec x 6 [6]', 'Eyes: 8 mm, between R9 and R10, 7 apart (6 showing), in the holes.', '',
+  'R7-R12: sc around [36]', 'R13: change to cream, sc around [36]', 'R14-R20: sc around [36]', 'R21: BLO sc around [36]', 'R22-R24: sc around [36]', 'R25: (sc 4, dec) x 6 [30]', 'R26: (sc 3, dec) x 6 [24]',
+  'R27: (sc 2, dec) x 6 [18]', 'R28: (sc, dec) x 6 [12]', 'R29: dec x 6 [6]', 'Eyes: 8 mm, between R15 and R16, 7 apart (6 showing), in the holes.', '',
 ].join('\n');
 
-export type FeatureCase = [sentence: string, line: number, units: [from: number, to: number][] | null, asks?: string];
+type Holes = [from: number, to: number][];
+
+/** A sentence and where it leads, worked out by hand. */
+export interface FeatureCase {
+  sentence: string;
+  /** line of holes by the round below it, and the holes of each unit in the order of work; null where only the line was worked out */
+  top: [line: number, holes: Holes | null];
+  /** the same where the start is at the bottom of the toy; left out where it is the same */
+  bottom?: [line: number, holes: Holes | null];
+  /** the problem that asks or explains */
+  asks?: string;
+  /** one side only */
+  side?: 'left' | 'right';
+}
+
+const row = (sentence: string, top: FeatureCase['top'], more: Partial<FeatureCase> = {}): FeatureCase => ({ sentence, top, ...more });
+const both = (line: number, holes: Holes | null): Pick<FeatureCase, 'bottom'> => ({ bottom: [line, holes] });
+
+const mouthBelow = both(11, [[16, 19]]);
+const noseBelow = both(14, [[17, 20]]);
+const browsAbove = both(18, [[15, 17], [22, 24]]);
 
 export const featureCorpus: FeatureCase[] = [
   // Between rounds, from the start.
-  ['Mouth: between R13 and R14, 3 stitches wide', 13, [[17, 20]]],
-  ['Embroider the mouth between rounds 12 and 13, 5 stitches wide', 12, [[16, 21]]],
-  ['Embroider a 3 stitch wide mouth between rounds 13 and 14', 13, [[17, 20]]],
-  ['Smile between R13 & R14, 5 sts wide', 13, [[16, 21]]],
-  ['Embroider a smile, 3 stitches across, between the 13th and 14th round', 13, [[17, 20]]],
-  ['Mouth: a row of short stitches, between R12 and R13, 5 wide', 12, [[16, 21]]],
-  ['Nose: satin stitch, between R10 and R11, 3 wide', 10, [[17, 20]]],
-  ['Satin stitch a triangular nose between R10 and R11, 3 stitches wide, 2 rounds high', 10, [[17, 20]]],
-  ['Insert a 12 mm safety nose between R11 and R12, 1 wide', 11, [[18, 19]]],
-  ['Sew a 10 mm button between rounds 14 and 15, 1 stitch wide', 14, null],
-  ['Sew a felt patch, 20 mm, between R12 and R13, 3 wide', 12, [[17, 20]]],
-  ['Embroider brows between R6 and R7, 7 apart, 2 wide', 6, [[14, 16], [21, 23]]],
-  ['Place cheeks between R11 and R12, 9 apart, felt, 8 mm', 11, [[14, 14], [23, 23]]],
-  ['Freckles between R11 and R12, 5 apart, 2 wide', 11, [[15, 17], [20, 22]]],
-  ['Whiskers between R12 and R13, 9 apart, 2 long', 12, [[13, 15], [22, 24]]],
+  row('Mouth: between R19 and R20, 3 stitches wide', [19, [[18, 21]]]),
+  row('Embroider the mouth between rounds 18 and 19, 5 stitches wide', [18, [[17, 22]]]),
+  row('Embroider a 3 stitch wide mouth between rounds 19 and 20', [19, [[18, 21]]]),
+  row('Smile between R19 & R20, 5 sts wide', [19, [[17, 22]]]),
+  row('Embroider a smile, 3 stitches across, between the 19th and 20th round', [19, [[18, 21]]]),
+  row('Mouth: a row of short stitches, between R18 and R19, 5 wide', [18, [[17, 22]]]),
+  row('Two-layer lips between R19 and R20, 5 wide', [19, [[17, 22]]]),
+  row('Nose: satin stitch, between R16 and R17, 3 wide', [16, [[17, 20]]]),
+  row('Satin stitch a triangular nose between R16 and R17, 3 stitches wide, 2 rounds high', [16, [[17, 20]]]),
+  // A post goes into the hole nearest to the middle; where two are as near, between them: split 18 is 18.5.
+  row('Insert a 12 mm safety nose between R17 and R18', [17, [[19, 19]]]),
+  row('Insert a 12 mm safety nose between R15 and R16', [15, [[18, 18]]]),
+  row('Sew a 10 mm button between rounds 20 and 21', [20, [[20, 20]]]),
+  row('Sew a felt patch, 20 mm, between R18 and R19', [18, [[19, 19]]]),
+  row('Embroider brows between R12 and R13, 7 apart, 2 wide', [12, [[13, 15], [20, 22]]]),
+  row('Freckles between R17 and R18, 6 apart, 2 wide', [17, [[15, 17], [21, 23]]]),
+  row('Whiskers between R18 and R19, 9 apart, 2 long', [18, [[14, 16], [23, 25]]]),
   // By another feature, up and down.
-  ['Mouth 4 rounds below the eyes, 3 wide', 13, [[17, 20]]],
-  ['Embroider the mouth three rounds under the eyes, 5 stitches wide', 12, [[16, 21]]],
-  ['The mouth goes 4 rounds down from the eyes, 3 wide', 13, [[17, 20]]],
-  ['Mouth 4 rounds lower than the eyes, 3 wide', 13, [[17, 20]]],
-  ['Embroider the nose just below the eyes, 3 wide', 10, [[17, 20]]],
-  ['Embroider the nose directly under the eyes, 3 wide', 10, [[17, 20]]],
-  ['Nose: 1 round beneath the safety eyes, 3 wide', 10, [[17, 20]]],
-  ['Brows 3 rounds above the eyes, 7 apart, 2 wide', 6, [[14, 16], [21, 23]]],
-  ['Embroider brows 3 rounds up from the eyes, 7 apart, 2 wide', 6, [[14, 16], [21, 23]]],
-  ['Embroider brows two rounds higher than the eyes, 7 apart, 2 wide', 7, [[14, 16], [21, 23]]],
-  ['Nose on the same round as the eyes, 1 wide', 9, [[18, 19]]],
-  ['Nose: level with the eyes, 1 wide', 9, [[18, 19]]],
-  ['Cheeks at the same level as the eyes, 13 apart, felt, 6 mm', 9, [[12, 12], [25, 25]]],
-  // In line with, as wide as.
-  ['Embroider brows 3 rounds above the eyes, in line with the middle of the eyes, 2 wide', 6, [[14, 16], [21, 23]]],
-  ['Embroider brows 3 rounds above the eyes, in line with the eyes, 2 wide', 6, [[14, 16], [21, 23]]],
-  ['Embroider brows 3 rounds above the eyes, aligned with the inner edge of the eyes, 2 wide', 6, [[15, 17], [20, 22]]],
-  ['Felt spots, 4 mm, 2 rounds above the eyes, in line with the outer edge of the eyes', 7, [[14, 14], [23, 23]]],
-  ['Mouth 4 rounds below the eyes, as wide as the middle of the eyes', 13, [[15, 22]]],
-  ['Mouth: 4 rounds below the eyes, as wide as the inner edges of the eyes', 13, [[16, 21]]],
-  // Outward.
-  ['Felt cheeks, 8 mm, 2 rounds below the eyes, 1 stitch outside the eyes', 11, [[14, 14], [23, 23]]],
-  ['Felt cheeks, 8 mm, 2 rounds below the eyes, two stitches outwards from the eyes', 11, [[13, 13], [24, 24]]],
-  ['Felt cheeks, 8 mm, 2 rounds below the eyes, 3 stitches out from each eye', 11, [[12, 12], [25, 25]]],
-  ['Cheeks 2 rounds below the eyes, 1 stitch outside each eye, 2 wide', 11, [[12, 14], [23, 25]]],
-  ['Felt cheeks, 8 mm, 2 rounds below the eyes, 2 stitches away from the eyes', 11, [[13, 13], [24, 24]]],
-  ['Whiskers 3 rounds below the eyes, 2 stitches outside the eyes, 3 long', 12, [[10, 13], [24, 27]]],
-  // Ridge, colour change, live edge, base.
-  ['Mouth 2 rounds below the ridge, 3 wide', 13, [[17, 20]]],
-  ['Nose 1 round above the ridge, 3 wide', 10, [[17, 20]]],
-  ['Embroider brows 2 rounds above the colour change, 7 apart, 2 wide', 6, [[14, 16], [21, 23]]],
-  ['Nose 2 rounds below the colour change, 3 wide', 10, [[17, 20]]],
-  ['Mouth: 6 rounds above the live edge, 3 wide', 13, [[17, 20]]],
-  ['Mouth: 6 rounds up from the base, 3 wide', 13, [[17, 20]]],
-  ['Mouth: 7 rounds above the bottom, 5 wide', 12, [[16, 21]]],
-  ['Nose at round 10, 3 wide', 10, [[17, 20]], 'feature-on-round'],
-  ['Mouth at round 6 from the end, 3 wide', 13, [[17, 20]], 'feature-on-round'],
-  // At the back.
-  ['Sew a 10 mm button at the back between R10 and R11, 1 wide', 10, [[36, 1]]],
-  ['Patch of felt, 20 mm, on the back, between R12 and R13, 3 wide', 12, [[35, 2]]],
-  // What hangs on more than one thing.
-  ['Cheeks: felt, 6 mm, level with the eyes, two stitches outside the eyes', 9, [[13, 13], [24, 24]]],
-  ['Lashes: on the same round as the eyes, in line with the outer edge of the eyes, 1 wide', 9, null],
-  ['Sculpt the eyes', 9, null],
+  row('Mouth 4 rounds below the eyes, 3 wide', [19, [[18, 21]]], mouthBelow),
+  row('The mouth goes 4 rounds down from the eyes, 3 wide', [19, [[18, 21]]], mouthBelow),
+  row('Mouth 4 rounds lower than the eyes, 3 wide', [19, [[18, 21]]], mouthBelow),
+  row('4 rounds below the eyes embroider a mouth, 3 wide', [19, [[18, 21]]], mouthBelow),
+  row('Embroider the mouth three rounds under the eyes, 5 stitches wide', [18, [[17, 22]]], both(12, [[15, 20]])),
+  row('Mouth centred between the eyes, 3 rounds below them, 5 wide', [18, [[17, 22]]], both(12, [[15, 20]])),
+  row('Embroider the nose just below the eyes, 3 wide', [16, [[17, 20]]], noseBelow),
+  row('Embroider the nose directly under the eyes, 3 wide', [16, [[17, 20]]], noseBelow),
+  row('The nose goes right under the eyes, 3 wide', [16, [[17, 20]]], noseBelow),
+  row('Nose: 1 round beneath the safety eyes, 3 wide', [16, [[17, 20]]], noseBelow),
+  row('Brows 3 rounds above the eyes, 7 apart, 2 wide', [12, [[13, 15], [20, 22]]], browsAbove),
+  row('Embroider brows 3 rounds up from the eyes, 7 apart, 2 wide', [12, [[13, 15], [20, 22]]], browsAbove),
+  row('Embroider eyebrows 3 rounds over the eyes, 7 apart, 2 sts long', [12, [[13, 15], [20, 22]]], browsAbove),
+  row('Embroider brows two rounds higher than the eyes, 6 apart, 2 wide', [13, [[14, 16], [20, 22]]], both(17, [[15, 17], [21, 23]])),
+  row('Nose on the same round as the eyes, 1 wide', [15, [[18, 19]]]),
+  row('Nose: level with the eyes, 1 wide', [15, [[18, 19]]]),
+  row('Nose centred between the eyes, 3 wide', [15, [[17, 20]]]),
+  row('Cheeks at the same level as the eyes, 13 apart, felt, 6 mm', [15, [[12, 12], [25, 25]]]),
+  // In line with, as wide as. The edges of the eyes are 0.8 of a stitch to either side of their posts.
+  row('Embroider brows 3 rounds above the eyes, in line with the middle of the eyes, 2 wide', [12, [[13, 15], [20, 22]]], browsAbove),
+  row('Embroider brows 3 rounds above the eyes, in line with the eyes, 2 wide', [12, [[13, 15], [20, 22]]], browsAbove),
+  row('Embroider brows 3 rounds above the eyes, aligned with the inner edge of the eyes, 2 wide', [12, [[14, 16], [19, 21]]], both(18, [[16, 18], [21, 23]])),
+  row('Felt spots, 4 mm, 2 rounds above the eyes, in line with the outer edge of the eyes', [13, [[14, 14], [22, 22]]], both(17, [[15, 15], [23, 23]])),
+  row('Mouth 4 rounds below the eyes, as wide as the middle of the eyes', [19, [[16, 23]]], both(11, [[14, 21]])),
+  row('Mouth: 4 rounds below the eyes, as wide as the inner edges of the eyes', [19, [[17, 22]]], both(11, [[15, 20]])),
+  // Outward. Two rounds on, holes stand half a stitch aside: mirror-true there is half a stitch further out, not half a stitch to one side.
+  row('Felt cheeks, 8 mm, 2 rounds below the eyes, 1 stitch outside the eyes', [17, [[14, 14], [24, 24]]], both(13, [[13, 13], [23, 23]])),
+  row('Felt cheeks, 8 mm, 2 rounds below the eyes, two stitches outwards from the eyes', [17, [[13, 13], [25, 25]]], both(13, [[12, 12], [24, 24]])),
+  row('Felt cheeks, 8 mm, 2 rounds below the eyes, 3 stitches out from each eye', [17, [[12, 12], [26, 26]]], both(13, [[11, 11], [25, 25]])),
+  row('Felt cheeks, 8 mm, 2 rounds below the eyes, 2 stitches away from the eyes', [17, [[13, 13], [25, 25]]], both(13, [[12, 12], [24, 24]])),
+  row('Cheeks 4 rounds below the eyes, 1 stitch outside each eye, 2 wide', [19, [[13, 15], [24, 26]]], both(11, [[11, 13], [22, 24]])),
+  row('Whiskers 4 rounds below the eyes, 2 stitches outside the eyes, 3 long', [19, [[11, 14], [25, 28]]], both(11, [[9, 12], [23, 26]])),
+  row('Spots 3 rounds above the eyes, 4 stitches outwards from the front line, felt, 6 mm', [12, [[14, 14], [22, 22]]], both(18, [[15, 15], [23, 23]])),
+  row('Cheeks 4 rounds below the eyes, 5 and a half stitches out from the middle, felt 8 mm', [19, [[14, 14], [25, 25]]], both(11, [[12, 12], [23, 23]])),
+  row('Sew 6 mm buttons on both sides, 4 rounds below the eyes, 3½ stitches from the front line', [19, [[16, 16], [23, 23]]], both(11, [[14, 14], [21, 21]])),
+  row('Cheeks: felt, 6 mm, level with the eyes, two stitches outside the eyes', [15, [[13, 13], [24, 24]]]),
+  // One side only.
+  row('Cheek on the left only: felt, 8 mm, 4 rounds below the eyes, 1 stitch outside the eyes', [19, [[15, 15], [24, 24]]], { ...both(11, [[13, 13], [22, 22]]), side: 'left' }),
+  row('Sew a felt patch, 20 mm, over the left eye', [15, [[15, 15], [22, 22]]], { side: 'left' }),
+  row('Sew a bow on the right side, 25 mm, 4 rounds above the eyes, 5½ stitches from the front line', [11, [[12, 12], [23, 23]]], { ...both(19, [[14, 14], [25, 25]]), side: 'right' }),
+  // Ridge, colour change, live edge, base, start. The live edge is a round's end, the base the lower end of the toy.
+  row('Mouth 2 rounds below the ridge, 3 wide', [22, [[19, 22]]], both(18, [[18, 21]])),
+  row('Nose 2 rounds above the ridge, 3 wide', [18, [[18, 21]]], both(22, [[19, 22]])),
+  row('Embroider brows 2 rounds above the colour change, 7 apart, 2 wide', [10, [[13, 15], [20, 22]]], both(14, [[14, 16], [21, 23]])),
+  row('Nose 4 rounds below the colour change, 3 wide', [16, [[17, 20]]], both(8, [[15, 18]])),
+  row('Mouth: 10 rounds from the live edge, 3 wide', [19, [[18, 21]]]),
+  row('Mouth: 10 rounds up from the base, 3 wide', [19, [[18, 21]]], both(10, [[16, 19]])),
+  row('Mouth: 11 rounds above the bottom, 5 wide', [18, [[17, 22]]], both(11, [[15, 20]])),
+  row('Mouth: 10 rounds from the edge, 3 wide', [19, [[18, 21]]]),
+  row('Attach a key ring through the start', [1, null]),
+  row('Hair line from R10 to R15, 1 wide', [14, [[18, 19]]], both(10, [[17, 18]])),
+  row('Nose at round 16, 3 wide', [16, [[17, 20]]], { asks: 'feature-on-round' }),
+  row('Mouth at round 10 from the end, 3 wide', [19, [[18, 21]]], { asks: 'feature-on-round' }),
+  // At the back, 18 holes on.
+  row('Sew a 10 mm button at the back between R16 and R17', [16, [[1, 1]]]),
+  row('Patch of felt, 20 mm, on the back, between R18 and R19', [18, [[1, 1]]]),
+  row('Bow at the back between R14 and R15, crocheted, 4 wide', [14, [[34, 2]]]),
+  row('Sculpt the eyes', [15, null]),
   // Left open, or impossible: it asks or explains.
-  ['Embroider the key ring', 10, null, 'feature-where'],
-  ['Mouth between R12 and R16, 3 wide', 12, [[17, 20]], 'gap-not-adjacent'],
-  ['Mouth between R40 and R41, 3 wide', 18, null, 'gap-missing'],
-  ['Mouth 30 rounds below the eyes, 3 wide', 18, null, 'gap-missing'],
-  ['Brows 12 rounds above the eyes, 7 apart', 1, null, 'gap-missing'],
-  ['Cheeks 1 round below the nose, 9 apart, felt, 6 mm', 10, null, 'anchor-missing'],
-  ['Mouth 4 rounds below the eyes, 4 wide', 13, [[16, 20]], 'not-centred'],
-  ['Cheeks between R11 and R12, 60 apart, felt, 6 mm', 11, null, 'apart-impossible'],
-  ['Felt cheeks, 20 mm, on the same round as the eyes, 1 stitch outside the eyes', 9, [[14, 14], [23, 23]], 'features-overlap'],
-  ['Nose: 12 mm safety nose, between R17 and R18, 1 wide', 17, null, undefined],
+  row('Embroider the key ring', [15, null], { asks: 'feature-where' }),
+  row('Mouth between R18 and R22, 3 wide', [18, [[18, 21]]], { asks: 'gap-not-adjacent' }),
+  row('Mouth between R40 and R41, 3 wide', [28, null], { asks: 'gap-missing' }),
+  row('Mouth 30 rounds below the eyes, 3 wide', [28, null], { ...both(1, null), asks: 'gap-missing' }),
+  row('Brows 20 rounds above the eyes, 7 apart', [1, null], { ...both(28, null), asks: 'gap-missing' }),
+  row('Cheeks 1 round below the nose, 9 apart, felt, 6 mm', [15, null], { asks: 'anchor-missing' }),
+  row('Mouth 4 rounds below the eyes, 4 wide', [19, [[17, 21]]], { ...both(11, [[15, 19]]), asks: 'not-centred' }),
+  row('Place cheeks between R17 and R18, 9 apart, felt, 8 mm', [17, [[14, 14], [23, 23]]], { asks: 'not-centred' }),
+  row('Cheeks between R17 and R18, 60 apart, felt, 6 mm', [17, null], { asks: 'apart-impossible' }),
+  row('Felt cheeks, 20 mm, on the same round as the eyes, 1 stitch outside the eyes', [15, [[14, 14], [23, 23]]], { asks: 'features-overlap' }),
+  row('Sew 10 mm buttons between R18 and R19 and between R22 and R23', [18, [[19, 19]]], { asks: 'feature-two-places' }),
+  row('Insert a 12 mm safety nose between R19 and R20', [19, [[19, 19]]], { asks: 'washer-on-ridge' }),
+  row('Insert an 18 mm safety nose just below the eyes', [16, [[19, 19]]], { ...both(14, [[18, 18]]), asks: 'washers-overlap' }),
 ];

@@ -29,6 +29,7 @@ export const S = {
   Whiskers: kw('Whiskers', 'whiskers?'),
   Spots: kw('Spots', 'spots?|freckles?'),
   Button: kw('Button', 'buttons?'),
+  Bow: kw('Bow', 'bow(?:s|\\s*ties?)?'),
   Patch: kw('Patch', 'patch(?:es)?|appliqu[eé]s?|muzzle'),
   KeyRing: kw('KeyRing', 'key\\s*rings?|key\\s*chains?'),
   Hair: kw('Hair', 'hair(?:\\s*lines?)?|fringe|mane'),
@@ -42,11 +43,20 @@ export const S = {
   Wide: kw('Wide', 'wide|across|long'),
   Holes: kw('Holes', '(?:in|through)\\s+the\\s+holes?|hole\\s+seats?'),
   InLine: kw('InLine', 'in\\s+line\\s+with|aligned\\s+with|lined\\s+up\\s+with|as\\s+wide\\s+as'),
-  Level: kw('Level', '(?:on|in|at)\\s+the\\s+same\\s+(?:rounds?|row|line|level|height|gap)(?:\\s+as)?|level\\s+with'),
+  Level: kw('Level', '(?:(?:on|in|at)\\s+)?(?:the\\s+)?same\\s+(?:rounds?|row|line|level|height|gap)(?:\\s+as)?|level\\s+with'),
   Inner: kw('Inner', 'inner|inside\\s+edges?'),
   Outer: kw('Outer', 'outer|outside\\s+edges?'),
-  Outward: kw('Outward', 'outwards?|outside|out\\s+from|away\\s+from|to\\s+(?:the|each)\\s+side\\s+of'),
-  Just: kw('Just', 'just|directly|straight(?=\\s+(?:above|below|under))'),
+  Beside: kw('Beside', '(?:on|at|to)\\s+(?:both|each|either)\\s+sides?\\s+of|beside|next\\s+to'),
+  EitherSide: kw('EitherSide', '(?:(?:on|at|to)\\s+)?(?:both|each|either)\\s+sides?'),
+  LeftSide: kw('LeftSide', '(?:on|to|at)\\s+(?:the\\s+)?left(?:\\s+side)?|left(?=\\s+(?:side|only|eye|cheek|half))'),
+  RightSide: kw('RightSide', '(?:on|to|at)\\s+(?:the\\s+)?right(?:\\s+side)?|right(?=\\s+(?:side|only|eye|cheek|half))'),
+  Middle: kw('Middle', '(?:in|on)\\s+the\\s+(?:middle|centre|center|front\\s+line|middle\\s+line)'),
+  FrontLine: kw('FrontLine', '(?:front|middle|centre|center)(?:\\s+line)?'),
+  OverEye: kw('OverEye', '(?:over|around|behind|on)\\s+(?:the|each|both|one)\\s+(?:left\\s+|right\\s+)?eyes?'),
+  Outward: kw('Outward', 'outwards?|outside|out\\s+from|away(?:\\s+from)?|to\\s+(?:the|each)\\s+side\\s+of'),
+  Just: kw('Just', 'just|directly|immediately|(?:straight|right)(?=\\s+(?:above|below|under|over|beneath))'),
+  Them: kw('Them', 'them|these|those'),
+  AtStart: kw('AtStart', 'through\\s+(?:the\\s+)?(?:start|magic\\s+ring|starting\\s+ring|first\\s+round)'),
   Ridge: kw('Ridge', 'ridge'),
   ColourChange: kw('ColourChange', 'colou?r\\s+change'),
   LiveEdge: kw('LiveEdge', 'live\\s+edge|open\\s+edge|last\\s+round\\s+worked'),
@@ -73,7 +83,7 @@ export const S = {
   Cm: kw('Cm', 'cm|centimet(?:re|er)s?'),
   Join: kw('Join', 'and|to|through'),
   Ordinal: createToken({ name: 'Ordinal', pattern: /\d+(?:st|nd|rd|th)(?![A-Za-z])/i }),
-  Num: createToken({ name: 'Num', pattern: /\d+(?:[.,]\d+)?/ }),
+  Num: createToken({ name: 'Num', pattern: /\d+(?:\s+and\s+a\s+half|\s*½|[.,]\d+)?/ }),
   NumberWord: kw('NumberWord', 'one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve'),
   Dash: createToken({ name: 'Dash', pattern: /[-‐‑‒–—−&/+]+/ }),
   Stop: createToken({ name: 'Stop', pattern: /[.;!](?!\d)/ }),
@@ -85,13 +95,13 @@ export const sentenceLexer = new Lexer(sentenceTypes, { positionTracking: 'onlyO
 
 export const featureOf: [TokenType, FeatureKind][] = [
   [S.Brows, 'brows'], [S.Lashes, 'lashes'], [S.Eyes, 'eyes'], [S.Nose, 'nose'], [S.Mouth, 'mouth'], [S.Cheeks, 'cheeks'], [S.Whiskers, 'whiskers'],
-  [S.Spots, 'spots'], [S.Button, 'button'], [S.Patch, 'patch'], [S.KeyRing, 'key ring'], [S.Sculpt, 'sculpting'], [S.Hair, 'hair'],
+  [S.Spots, 'spots'], [S.Button, 'button'], [S.Bow, 'bow'], [S.Patch, 'patch'], [S.KeyRing, 'key ring'], [S.Sculpt, 'sculpting'], [S.Hair, 'hair'],
 ];
 const words = ['zero', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
 /** What a number or a number word says. */
 export const valueOf = (token: IToken) => {
   const index = words.indexOf(token.image.toLowerCase());
-  return index >= 0 ? index : Number.parseFloat(token.image.replace(',', '.'));
+  return index >= 0 ? index : Number.parseFloat(token.image.replace(',', '.')) + (/half|½/.test(token.image) ? 0.5 : 0);
 };
 export const is = (token: IToken, ...wanted: TokenType[]) => wanted.some((type) => tokenMatcher(token, type));
 export const number = [S.Num, S.NumberWord, S.Ordinal];

@@ -4,25 +4,31 @@ import type { FeatureKind, FeatureStyle, LandmarkKind, Step, StepKind } from './
 
 export type { FeatureKind, Step, StepKind } from './step';
 
+/** What a phrase waits to hear the name of: `level with …`, `in line with the inner edge of …`, `outside …`. */
+type Waiting = 'level' | 'inLine' | 'outward' | 'beside';
+
 /** Phrases met in one sentence, in order. */
 interface Phrases {
   step: Partial<Step>;
   verbs: TokenType[];
   features: FeatureKind[];
-  /** what the sentence hangs on words that name no feature yet */
-  level: boolean;
-  inLine: boolean;
+  waiting: Waiting[];
+  /** what the last phrase of each kind goes by, once it is named */
+  by: Partial<Record<Waiting, FeatureKind | 'front'>>;
+  said: Set<Waiting>;
   edge: 'inner' | 'outer' | 'middle';
   outward: number | null;
+  /** every feature named in it, also those only gone by: what `them` may mean */
+  named: FeatureKind[];
 }
 
-const nothing = (): Phrases => ({ step: {}, verbs: [], features: [], level: false, inLine: false, edge: 'middle', outward: null });
+const nothing = (): Phrases => ({ step: {}, verbs: [], features: [], waiting: [], by: {}, said: new Set(), edge: 'middle', outward: null, named: [] });
 
 const styles: [TokenType, FeatureStyle][] = [
   [S.Triangle, 'triangle'], [S.Satin, 'satin'], [S.Smile, 'smile'], [S.ShortRow, 'row'], [S.Lips, 'lips'], [S.Sleeping, 'sleeping'], [S.Ring, 'ring'], [S.FeltWord, 'felt'], [S.CrochetWord, 'crochet'], [S.Oval, 'oval'],
 ];
 /** Styles worked with the needle. */
-const stitched: ReadonlySet<FeatureStyle> = new Set(['triangle', 'satin', 'smile', 'row', 'sleeping']);
+const stitched: ReadonlySet<FeatureStyle> = new Set(['triangle', 'satin', 'smile', 'row', 'lips', 'sleeping']);
 const landmarks: [TokenType, LandmarkKind][] = [[S.Ridge, 'ridge'], [S.ColourChange, 'colour change'], [S.LiveEdge, 'edge'], [S.Base, 'base']];
 const targetOf = (token: IToken): FeatureKind | LandmarkKind | undefined => (featureOf.find(([type]) => is(token, type)) ?? landmarks.find(([type]) => is(token, type)))?.[1];
 
@@ -80,6 +86,7 @@ class SentenceParser extends EmbeddedActionsParser {
 
   private readonly gap = this.RULE('gap', () => {
     const length = this.ACTION(() => this.gapAhead(1));
+    const before = this.LA(0);
     const values: number[] = [];
     let taken = 0;
     this.AT_LEAST_ONE({
@@ -93,7 +100,11 @@ class SentenceParser extends EmbeddedActionsParser {
     this.ACTION(() => {
       const [a = 0, b = 0] = values;
       // `after rounds 8 and 9` is no gap but `between rounds 8 and 12` is one with a wide mouth: the first two rounds count.
-      this.found.step.gap = [Math.min(a, b), Math.max(a, b)];
+      const gap: [number, number] = [Math.min(a, b), Math.max(a, b)];
+      // `From R2 to R8`: it runs over all of them.
+      if (before && /^from$/i.test(before.image) && gap[1] > gap[0] + 1) this.found.step.range = gap;
+      else if (this.found.step.gap) this.found.step.otherGap ??= gap;
+      else this.found.step.gap = gap;
     });
   });
 
@@ -112,16 +123,20 @@ class SentenceParser extends EmbeddedActionsParser {
     });
   });
 
-  /** How many tokens make `2 rounds below the eyes`, `just under the eyes`, `4 rounds up from the base`, or 0. */
+  /** How many tokens make `2 rounds below the eyes`, `just under the eyes`, `4 rounds up from the base`, `6 rounds from the edge`, or 0. */
   private relationLength(): number {
     let i = 1;
     if (is(this.LA(1), S.Just)) i = 2;
     else if (is(this.LA(1), ...number) && is(this.LA(2), S.RoundWord)) i = 3;
     else return 0;
-    if (!is(this.LA(i), S.Above, S.Below)) return 0;
+    // `6 rounds from the edge`: an end of the part, and only inward leads anywhere.
+    if (is(this.LA(i), S.FromEnd) || (is(this.LA(i), S.OverEye) && /^over/i.test(this.LA(i).image))) return i;
+    const from = is(this.LA(i), Word) && /^from$/i.test(this.LA(i).image);
+    if (!from && !is(this.LA(i), S.Above, S.Below)) return 0;
     i += 1;
     while (is(this.LA(i), Word, S.Safety)) i += 1;
-    return targetOf(this.LA(i)) ? i : 0;
+    if (from) return is(this.LA(i), S.LiveEdge, S.Base) ? i : 0;
+    return targetOf(this.LA(i)) || is(this.LA(i), S.Them) ? i : 0;
   }
 
   private readonly relation = this.RULE('relation', () => {
@@ -130,10 +145,18 @@ class SentenceParser extends EmbeddedActionsParser {
     this.AT_LEAST_ONE({ GATE: () => taken.length < length, DEF: () => { taken.push(this.SUBRULE(this.anyToken)); } });
     this.ACTION(() => {
       const [first, last] = [taken[0], taken.at(-1)];
-      const to = last && targetOf(last);
-      if (!first || !to) return;
-      const direction = taken.some((token) => is(token, S.Above)) ? 'above' : 'below';
-      this.found.step.relation = { rounds: is(first, S.Just) ? 1 : valueOf(first), direction, to };
+      if (!first || !last) return;
+      const rounds = is(first, S.Just) ? 1 : valueOf(first);
+      const { named } = this.found;
+      const to = is(last, S.FromEnd) ? (/base|bottom/i.test(last.image) ? 'base' as const : 'edge' as const)
+        // `Between the eyes, 3 rounds below them`: what was named last.
+        : is(last, S.OverEye) ? 'eyes' as const
+        : is(last, S.Them) ? (named.length > 1 ? named.at(-1) : 'eyes') : targetOf(last);
+      if (!to) return;
+      const direction = taken.some((token) => is(token, S.Above, S.OverEye)) ? 'above' : taken.some((token) => is(token, S.Below)) ? 'below' : 'from';
+      this.found.step.relation = { rounds, direction, to };
+      const feature = featureOf.find(([, kind]) => kind === to)?.[1];
+      if (feature) named.push(feature);
     });
   });
 
@@ -154,7 +177,7 @@ class SentenceParser extends EmbeddedActionsParser {
   });
 
   private settled(tokens: IToken[]): boolean {
-    return tokens.some((token) => is(token, S.Mm, S.Cm, S.Apart, S.Showing, S.InBetween, S.Between, S.Wide, S.Outward, S.High)) && !is(this.LA(1), S.Tail);
+    return tokens.some((token) => is(token, S.Mm, S.Cm, S.Apart, S.Showing, S.InBetween, S.Between, S.Wide, S.Outward, S.FrontLine, S.High)) && !is(this.LA(1), S.Tail);
   }
 
   private measured(value: number, meaning: IToken[]): void {
@@ -164,7 +187,11 @@ class SentenceParser extends EmbeddedActionsParser {
       const mm = value * (has(S.Cm) ? 10 : 1);
       if (has(S.Tail)) step.tailMm = mm;
       else step.sizeMm ??= mm;
-    } else if (has(S.Outward)) this.found.outward = value;
+    } else if (has(S.Outward, S.Beside)) this.found.outward = value;
+    else if (has(S.FrontLine, S.Middle) || (has(S.EitherSide) && !has(S.Wide))) {
+      this.found.outward = value;
+      this.found.by.outward = 'front';
+    }
     else if (has(S.High)) step.high ??= value;
     else if (has(S.Showing, S.InBetween, S.Between)) step.showing ??= value;
     else if (has(S.Apart)) step.apart ??= value;
@@ -180,15 +207,25 @@ class SentenceParser extends EmbeddedActionsParser {
   private note(token: IToken): void {
     const { step, verbs, features } = this.found;
     const feature = featureOf.find(([type]) => is(token, type))?.[1];
-    if (feature) features.push(feature);
+    if (feature) this.name(feature);
     const style = styles.find(([type]) => is(token, type))?.[1];
     // The first style named is how it is made: “satin triangle” is a triangle in satin stitch.
     if (style && (!step.style || style === 'triangle')) step.style = style;
     if (is(token, S.Embroider) || (style && stitched.has(style))) { step.embroidered = true; verbs.push(S.Embroider); }
     if (is(token, S.Smile) && features.length === 0) features.push('mouth');
     if (is(token, S.Lips) && features.length === 0) features.push('mouth');
-    if (is(token, S.Level)) this.found.level = true;
-    if (is(token, S.InLine)) this.found.inLine = true;
+    const phrase = ([[S.Level, 'level'], [S.InLine, 'inLine'], [S.Outward, 'outward'], [S.Beside, 'beside']] as const).find(([type]) => is(token, type))?.[1];
+    if (phrase) this.wait(phrase);
+    if (is(token, S.FrontLine) && this.found.waiting.includes('outward')) this.answer('front', ['outward']);
+    if (is(token, S.InBetween) && /eyes/i.test(token.image)) { this.found.said.add('level'); this.found.by.level ??= 'eyes'; this.found.named.push('eyes'); }
+    if (is(token, S.OverEye)) this.overEye(token.image);
+    if (is(token, S.EitherSide)) step.sides ??= 'both';
+    if (is(token, S.Beside) && !/beside|next/i.test(token.image)) step.sides ??= 'both';
+    if (is(token, S.LeftSide)) step.sides = 'left';
+    if (is(token, S.RightSide)) step.sides = 'right';
+    if (is(token, S.Middle)) step.sides ??= 'middle';
+    if (is(token, S.AtStart)) step.atStart = true;
+    if (is(token, S.Safety)) step.pressed = true;
     if (is(token, S.Inner)) this.found.edge = 'inner';
     if (is(token, S.Outer)) this.found.edge = 'outer';
     if (is(token, S.Back)) step.back = true;
@@ -203,16 +240,44 @@ class SentenceParser extends EmbeddedActionsParser {
     const verb = [S.NotStuff, S.Stuff, S.Close, S.NoSew, S.Sew, S.Pin, S.Fold, S.Cut, S.Insert, S.Embroider, S.Safety, S.Tail].find((type) => is(token, type));
     if (verb) verbs.push(verb);
   }
+
+  private wait(phrase: Waiting): void {
+    this.found.said.add(phrase);
+    this.found.waiting.push(phrase);
+  }
+
+  /** A feature's name: the answer to what waits for one, else what the sentence places. */
+  private name(feature: FeatureKind): void {
+    const { features, waiting, named } = this.found;
+    named.push(feature);
+    if (waiting.length > 0) this.answer(feature, [...waiting]);
+    else features.push(feature);
+  }
+
+  private answer(by: FeatureKind | 'front', phrases: Waiting[]): void {
+    for (const phrase of phrases) this.found.by[phrase] = by;
+    this.found.waiting = this.found.waiting.filter((phrase) => !phrases.includes(phrase));
+  }
+
+  /** `A patch over the left eye`, `a ring around each eye`: on its round and in line with it. Brows over the eyes are above them. */
+  private overEye(image: string): void {
+    const { step, features, by, said, named } = this.found;
+    named.push('eyes');
+    if (features.length === 0) { features.push('eyes'); return; }
+    if (features[0] !== 'patch' && features[0] !== 'spots') return;
+    for (const phrase of ['level', 'inLine'] as const) { said.add(phrase); by[phrase] ??= 'eyes'; }
+    step.sides ??= /left/i.test(image) ? 'left' : /right/i.test(image) ? 'right' : 'both';
+  }
 }
 
 let parser: SentenceParser | undefined;
 
-function kindOf({ verbs, features, step, level, inLine, outward }: Phrases): StepKind | null {
+function kindOf({ verbs, features, step, said: phrases, outward }: Phrases): StepKind | null {
   const said = (...wanted: TokenType[]) => verbs.some((verb) => wanted.includes(verb));
   const stuffing = said(S.Stuff, S.NotStuff);
   if (said(S.NoSew)) return 'nosew';
   if (stuffing && !said(S.Insert, S.Safety, S.Embroider)) return 'stuff';
-  const measured = step.sizeMm !== undefined || step.gap !== undefined || step.apart !== undefined || step.showing !== undefined || step.relation !== undefined || step.round !== undefined || level || inLine || outward !== null || features[0] === 'sculpting';
+  const measured = step.sizeMm !== undefined || step.gap !== undefined || step.range !== undefined || step.apart !== undefined || step.showing !== undefined || step.relation !== undefined || step.round !== undefined || step.atStart || phrases.size > 0 || outward !== null || features[0] === 'sculpting';
   if (said(S.Close)) return 'close';
   if (features.length > 0 && (said(S.Insert, S.Embroider, S.Safety, S.Sew) || measured)) return 'feature';
   if (said(S.Sew)) return 'sew';
@@ -249,13 +314,20 @@ export function readSteps(text: string, line: number): Step[] {
     const step: Step = { ...phrases.step, kind, text: text.slice(span.from, span.to), line, span };
     // The first thing named is what is placed; later ones are what it is placed by.
     if (kind === 'feature' && phrases.features[0]) {
-      const [feature, other] = phrases.features;
+      const [feature] = phrases.features;
+      const { by, said, outward } = phrases;
       step.feature = feature;
-      // `level with the mouth, one stitch outside each eye`: the last thing named is what it stands beside.
-      const by = phrases.features.length > 1 ? (phrases.features.at(-1) ?? null) : feature !== 'eyes' ? 'eyes' : null;
-      if (phrases.level && other) step.level = other;
-      if (phrases.inLine && by) step.inLine = { edge: phrases.edge, to: by };
-      if (phrases.outward !== null) step.outward = { stitches: phrases.outward, from: by };
+      const eyes = feature === 'eyes' ? null : 'eyes';
+      const bySomething = (phrase: Waiting) => (by[phrase] === 'front' ? null : (by[phrase] as FeatureKind | undefined)) ?? eyes;
+      const level = bySomething('level');
+      if (said.has('level') && level) step.level = level;
+      const line = bySomething('inLine');
+      if (said.has('inLine') && line) step.inLine = { edge: phrases.edge, to: line };
+      if (said.has('beside')) {
+        const beside = bySomething('beside');
+        step.outward = { stitches: outward ?? 1, from: beside };
+        if (beside && !step.gap && !step.relation && step.round === undefined) step.level ??= beside;
+      } else if (outward !== null) step.outward = { stitches: outward, from: by.outward ?? eyes };
     }
     steps.push(step);
   }

@@ -2,7 +2,7 @@ import type { Span } from './ast';
 
 /** What a feature is, by the name used in code and files. */
 export type FeatureKind =
-  | 'eyes' | 'nose' | 'mouth' | 'brows' | 'lashes' | 'cheeks' | 'whiskers' | 'patch' | 'button' | 'spots' | 'key ring' | 'sculpting' | 'hair';
+  | 'eyes' | 'nose' | 'mouth' | 'brows' | 'lashes' | 'cheeks' | 'whiskers' | 'patch' | 'button' | 'bow' | 'spots' | 'key ring' | 'sculpting' | 'hair';
 
 /** Places of a part that rounds are counted from, beside its features. */
 export type LandmarkKind = 'ridge' | 'colour change' | 'edge' | 'base';
@@ -17,9 +17,17 @@ export interface Step {
   kind: StepKind;
   feature?: FeatureKind;
   embroidered?: boolean;
+  /** said to be a safety one, with a post and a washer */
+  pressed?: boolean;
   sizeMm?: number;
   /** between rounds `gap[0]` and `gap[1]` */
   gap?: [number, number];
+  /** a second line of holes named in the same sentence */
+  otherGap?: [number, number];
+  /** from one round to another, of what runs over several */
+  range?: [number, number];
+  /** through the start of the part */
+  atStart?: boolean;
   /** on this round */
   round?: number;
   /** after this round is worked */
@@ -30,16 +38,18 @@ export interface Step {
   showing?: number;
   wide?: number;
   seat?: 'foot' | 'split';
-  /** so many rounds above or below something, as you look at the finished piece */
-  relation?: { rounds: number; direction: 'above' | 'below'; to: FeatureKind | LandmarkKind };
+  /** so many rounds above or below something, as you look at the finished piece; `from` an end of the part leads inward */
+  relation?: { rounds: number; direction: 'above' | 'below' | 'from'; to: FeatureKind | LandmarkKind };
   /** on the same round as a feature */
   level?: FeatureKind;
-  /** so many stitches outward from each of a pair */
-  outward?: { stitches: number; from: FeatureKind | null };
+  /** so many stitches outward from each of a pair, from a single feature or from the front line */
+  outward?: { stitches: number; from: FeatureKind | 'front' | null };
   /** over or under an edge of a feature */
   inLine?: { edge: 'inner' | 'outer' | 'middle'; to: FeatureKind };
   /** in the middle of the back */
   back?: boolean;
+  /** on which side as you look at the piece, where it is not the usual one for its kind */
+  sides?: 'middle' | 'both' | 'left' | 'right';
   style?: FeatureStyle;
   /** rounds it reaches over */
   high?: number;

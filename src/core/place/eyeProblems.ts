@@ -4,12 +4,13 @@ import type { PartSource } from '../notation/pattern';
 import type { Step } from '../notation/sentences';
 import { stitchAtAzimuth } from '../shape/azimuth';
 import type { EyePlacement } from './eyes';
-import { writeEyes, type EyeRule } from './eyeSentence';
+import { eyeStep, withEyes, writeEyes, type EyeRule } from './eyeSentence';
 import { roundIndex } from './frontLine';
 import { largestEyeMm, smallestEyeMm, widestEyeInStitches } from './hardware';
 import { holeAzimuth } from './holes';
 import { apartOf, showingOf, type Pair } from './pair';
 import { pairAt, type PartForm } from './partForm';
+import { underWasher, underWasherWords } from './washers';
 
 /** A miss smaller than this can't be seen: a twentieth of a stitch. */
 const centredWithin = 0.05;
@@ -43,11 +44,13 @@ export function ruleProblems(step: Step, part: PartSource, fabric: Fabric, propo
       rule.gap = [fabric.label[at] ?? 1, fabric.label[at + 1] ?? 2];
       add('gap-missing', 'error', `There is no line of holes between rounds ${lower} and ${lower + 1} on this part, which ends with round ${last}. The nearest is between ${rule.gap[0]} and ${rule.gap[1]}.`);
     }
-  } else add('eyes-where', 'warning', `The sentence does not say between which rounds the eyes go. They are put between ${rule.gap[0]} and ${rule.gap[1]} until you say.`);
+  } else if (!step.relation && !step.level) add('eyes-where', 'warning', `The sentence does not say between which rounds the eyes go. They are put between ${rule.gap[0]} and ${rule.gap[1]} until you say.`);
 
   const { apart, showing } = step;
   rule.seat = step.seat ?? (apart !== undefined && apart === showing ? 'split' : 'foot');
   if (apart !== undefined) rule.apart = Math.round(apart);
+  // So many stitches either side of the front: twice as many from post to post.
+  else if (step.outward?.from === 'front') rule.apart = Math.round(2 * step.outward.stitches);
   else if (showing !== undefined) rule.apart = apartOf(Math.round(showing), rule.seat);
   else add('eyes-spacing', 'warning', `The sentence does not say how far apart the eyes are. They are put ${rule.apart} apart until you say.`);
   if (apart !== undefined && showing !== undefined && showingOf(Math.round(apart), rule.seat) !== showing) {
@@ -60,12 +63,18 @@ export function ruleProblems(step: Step, part: PartSource, fabric: Fabric, propo
     add('eyes-size-odd', 'warning', `Eyes of ${rule.sizeMm} mm are outside ${smallestEyeMm} to ${largestEyeMm} mm. Check the size.`);
     rule.sizeMm = Math.min(largestEyeMm, Math.max(smallestEyeMm, rule.sizeMm));
   }
-  const count = roundCount(fabric, roundIndex(fabric, rule.gap[1]));
-  if (rule.apart < 1 || rule.apart >= count) {
-    add('apart-impossible', 'error', `The line of holes has ${count}; the eyes can't be ${rule.apart} apart in it.`);
-    rule.apart = Math.max(1, Math.min(count - 1, rule.apart));
-  }
   return { rule, problems };
+}
+
+/** Eyes that have no room on their line of holes are put as far apart as it allows, and say so. */
+export function fitted(part: PartSource, fabric: Fabric, rule: EyeRule): { rule: EyeRule; problems: Problem[] } {
+  const count = roundCount(fabric, roundIndex(fabric, rule.gap[1]));
+  if (rule.apart >= 1 && rule.apart < count) return { rule, problems: [] };
+  const step = eyeStep(part);
+  return {
+    rule: { ...rule, apart: Math.max(1, Math.min(count - 1, rule.apart)) },
+    problems: [{ code: 'apart-impossible', severity: 'error', part: part.name, line: step?.line, column: (step?.span.from ?? 0) + 1, message: `The line of holes has ${count}; the eyes can't be ${rule.apart} apart in it.`, suggestions: [] }],
+  };
 }
 
 /** Checks of a placed pair: centred, washers, holes it can't use, too near an end. Each with remedies that edit the text. */
@@ -74,7 +83,7 @@ export function eyeProblems(form: PartForm, eyes: EyePlacement, pair: Pair): Pro
   const { rule, round } = eyes;
   const step = part.steps.findLast((candidate) => candidate.feature === 'eyes');
   const problems: Problem[] = [];
-  const change = (title: string, next: Partial<EyeRule>): Suggestion => ({ title, edits: [writeEyes(part, lines, { ...rule, ...next })] });
+  const change = (title: string, next: Partial<EyeRule>): Suggestion => ({ title, edits: [writeEyes(part, lines, withEyes(rule, next))] });
   const add = (code: string, severity: Problem['severity'], message: string, suggestions: Suggestion[] = []) =>
     problems.push({ code, severity, part: part.name, line: step?.line, column: (step?.span.from ?? 0) + 1, message, suggestions });
 
@@ -111,6 +120,10 @@ export function eyeProblems(form: PartForm, eyes: EyePlacement, pair: Pair): Pro
     if (rule.seat === 'foot' && (fabric.parentCount[i] ?? 1) > 1) {
       add('on-decrease', 'warning', `The ${post.side} eye falls on a decrease (stitch ${post.stitch} of round ${fabric.label[round]}): its hole is tight and off to one side.`, [...nextGap(1), ...nextGap(-1)]);
     }
+  }
+  for (const post of eyes.posts) {
+    const under = underWasherWords(underWasher(form, round, post.azimuth, eyes.washerMm), fabric.label);
+    if (under) add(under.code, 'warning', `The washer of the ${post.side} eye, about ${mm(eyes.washerMm)} across, ${under.words}: it will not sit flat.`, [...nextGap(1), ...nextGap(-1)]);
   }
   if (rule.seat === 'foot') {
     const [first, second] = eyes.posts.map((post) => fabric.parentFirst[(fabric.offset[round] ?? 0) + post.stitch - 1]);

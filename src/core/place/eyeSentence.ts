@@ -1,12 +1,16 @@
 import type { PartSource } from '../notation/pattern';
 import type { LineEdit } from '../notation/problem';
 import type { Step } from '../notation/sentences';
+import type { Vertical } from './features/featureRule';
+import { verticalWords } from './features/verticalWords';
 import { showingOf } from './pair';
 
 /** What a maker decides about a pair of eyes. Rounds by the numbers in her text. */
 export interface EyeRule {
   sizeMm: number;
   gap: [number, number];
+  /** what the line of holes goes by, where that is not said as a gap; `gap` is then where it comes to */
+  vertical?: Vertical;
   apart: number;
   seat: 'foot' | 'split';
   /** other than round and bare: oval, or with a ring of felt or crochet behind */
@@ -14,9 +18,14 @@ export interface EyeRule {
 }
 
 /** The rule as a sentence that is read back to the same rule. */
-export function eyeSentence({ sizeMm, gap, apart, seat, style }: EyeRule): string {
+export function eyeSentence({ sizeMm, gap, vertical, apart, seat, style }: EyeRule): string {
   const made = style === 'oval' ? ', oval' : style === 'ring' ? ', with felt rings' : '';
-  return `Eyes: ${sizeMm} mm, between R${gap[0]} and R${gap[1]}, ${apart} apart (${showingOf(apart, seat)} showing), ${seat === 'foot' ? 'in the holes' : 'in the splits'}${made}.`;
+  return `Eyes: ${sizeMm} mm, ${verticalWords(vertical ?? { by: 'gap', gap })}, ${apart} apart (${showingOf(apart, seat)} showing), ${seat === 'foot' ? 'in the holes' : 'in the splits'}${made}.`;
+}
+
+/** A rule with something changed. A line of holes said as a gap takes the place of what it went by. */
+export function withEyes(rule: EyeRule, next: Partial<EyeRule>): EyeRule {
+  return { ...rule, ...(next.gap && !next.vertical ? { vertical: undefined } : {}), ...next };
 }
 
 /** The sentence about the eyes of a part, if there is one. The last one said holds. */

@@ -1,9 +1,10 @@
 import type { Problem } from '../notation/problem';
+import type { Step } from '../notation/step';
 import { turn } from '../shape/azimuth';
 import { directionAt } from './direction';
-import { eyeProblems, ruleProblems } from './eyeProblems';
-import { eyeStep, type EyeRule } from './eyeSentence';
-import { roundIndex } from './frontLine';
+import { eyeProblems, fitted, ruleProblems } from './eyeProblems';
+import type { EyeRule } from './eyeSentence';
+import type { Vertical } from './features/featureRule';
 import { washerMm } from './hardware';
 import { showingOf } from './pair';
 import { pairAt, type PartForm } from './partForm';
@@ -43,18 +44,25 @@ export interface EyePlacement {
   problems: Problem[];
 }
 
+/** The rule a sentence about eyes comes to, with what is to be asked about it. A line of holes that goes by something else is found later. */
+export function eyesRule(form: PartForm, step: Step): { rule: EyeRule; problems: Problem[] } {
+  return ruleProblems(step, form.part, form.fabric, proposeEyes(form));
+}
+
 /**
- * Places the eyes of a part: from the sentence in its text to holes, distances and problems.
+ * Places the eyes of a part: from their rule to holes, distances and problems.
  *
- * @returns null where the text says nothing about eyes, or has too few rounds for any
+ * @param said the rule, by `eyesRule`
+ * @param vertical what the line of holes goes by, where that is not said as a gap
+ * @param round index of the round below the line of holes, from 1
+ * @param front azimuth of the front line
  */
-export function placeEyes(form: PartForm): EyePlacement | null {
+export function placeEyes(form: PartForm, said: { rule: EyeRule; problems: Problem[] }, vertical: Vertical | null, round: number, front: number): EyePlacement {
   const { part, fabric, gauge } = form;
-  const step = eyeStep(part);
-  if (!step || fabric.rounds < 2) return null;
-  const { rule, problems } = ruleProblems(step, part, fabric, proposeEyes(form));
-  const round = roundIndex(fabric, rule.gap[0]);
-  const { pair, holes, front } = pairAt(form, round, rule.seat, rule.apart);
+  const gap: [number, number] = [fabric.label[round - 1] ?? round, fabric.label[round] ?? round + 1];
+  const { rule, problems: room } = fitted(part, fabric, vertical ? { ...said.rule, gap, vertical } : said.rule);
+  const problems = [...said.problems, ...room];
+  const { pair, holes } = pairAt(form, round, rule.seat, rule.apart, front);
   const count = holes.count;
   const radius = Math.max(0.001, form.profile.radius[round - 1] ?? 0);
   const angle = (turn * rule.apart) / count;

@@ -25,9 +25,12 @@ export function seatHoles(form: PartForm, round: number, seat: 'foot' | 'split')
   return (seat === 'foot' ? footHoles : splits)(form.fabric, form.starts, form.lean, round);
 }
 
-/** The pair of holes nearest to being centred on the front line, for a gap and a distance. */
-export function pairAt(form: PartForm, round: number, seat: 'foot' | 'split', apart: number): { pair: Pair; holes: Holes; front: number } {
+/**
+ * The pair of holes nearest to being centred on the front line, for a gap and a distance.
+ *
+ * @param front azimuth of the front line; where it follows the pair itself, opposite the round start beside it
+ */
+export function pairAt(form: PartForm, round: number, seat: 'foot' | 'split', apart: number, front = frontAzimuth(form.part, form.fabric, form.starts, [round, round + 1])): { pair: Pair; holes: Holes } {
   const holes = seatHoles(form, round, seat);
-  const front = frontAzimuth(form.part, form.fabric, form.starts, [round, round + 1]);
-  return { pair: choosePair(holeAt(holes, front), apart), holes, front };
+  return { pair: choosePair(holeAt(holes, front), apart), holes };
 }

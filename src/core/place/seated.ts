@@ -1,6 +1,5 @@
 import { directionAt } from './direction';
 import type { EyePlacement } from './eyes';
-import { frontAzimuth } from './frontLine';
 import { holeAt } from './holes';
 import { seatHoles, type PartForm } from './partForm';
 
@@ -43,7 +42,7 @@ export function checkSeated(form: PartForm, eyes: EyePlacement, { before, betwee
   const { seat } = eyes.rule;
   const holes = seatHoles(form, eyes.round, seat);
   const dir = directionAt(form.fabric, form.orientation, eyes.round);
-  const front = holeAt(holes, frontAzimuth(form.part, form.fabric, form.starts, [eyes.round, eyes.round + 1]));
+  const front = holeAt(holes, eyes.frontAzimuth);
   const a = before + (seat === 'foot' ? 1 : 0);
   const b = a + between + (seat === 'foot' ? 1 : 0);
   const miss = (a + b) / 2 - front;

@@ -5,10 +5,9 @@ import { suggest } from '../fabric/suggest';
 import type { Problem } from '../notation/problem';
 import type { PartSource, Pattern } from '../notation/pattern';
 import { readPattern } from '../notation/readPattern';
-import { placeEyes, type EyePlacement } from '../place/eyes';
-import { placeFeatures } from '../place/features/placeFeatures';
+import type { EyePlacement } from '../place/eyes';
+import { placeFace } from '../place/features/placeFace';
 import type { FeaturePlacement } from '../place/features/featurePlacement';
-import { frontAzimuth } from '../place/frontLine';
 import { direction } from '../place/direction';
 import type { PartForm } from '../place/partForm';
 import { planStops, type StopPlan } from '../plan/stops';
@@ -76,14 +75,11 @@ function analysePart(part: PartSource, pattern: Pattern, gauge: Gauge, lines: re
   const orientation = { hand: pattern.header.hand, start: part.start, side: part.side };
   const form: PartForm = { part, fabric, starts, profile, gauge, lean, orientation, lines };
   const flat = fabric.row[0] === 1;
-  const eyes = placeEyes(form);
-  const features = placeFeatures(form, eyes);
+  const { front, eyes, features } = placeFace(form);
   const stuffed = !part.steps.some((step) => step.kind === 'stuff' && step.firmness === 'none') && !flat;
   const said = (kind: string) => part.steps.some((step) => step.kind === kind);
   const sewnOn = !said('close') && (said('sew') || said('pin') || said('cut') || said('nosew'));
   const stops = planStops({ part: part.name, fabric, gauge, eyeRounds: eyes && !flat ? [eyes.round] : [], noseRounds: flat ? [] : features.filter(({ kind, rule }) => kind === 'nose' && !rule.embroidered).map(({ line }) => line), stuffed, sewnOn });
-  const faceLine = features.find((feature) => feature.rule.sideways.by !== 'back')?.line;
-  const front = eyes?.frontAzimuth ?? frontAzimuth(part, fabric, starts, faceLine === undefined ? [] : [faceLine, faceLine + 1]);
   if (eyes) eyes.problems.push(...audienceProblems(part, pattern.header.audience));
   const all = [...problems, ...built.problems, ...(eyes?.problems ?? []), ...features.flatMap((feature) => feature.problems), ...closingProblems(part, stops), ...stopProblems(part, stops)];
   return {

@@ -23,7 +23,7 @@ export function FeatureCard({ part, feature }: { part: PartAnalysis; feature: Fe
   const words = featureWords(feature);
   const { rule, gap, units } = feature;
   const where = units.map(({ from, to }) => (from === to ? `${from}` : `${from}–${to}`)).join(' and ');
-  const make = (style: FeatureStyle) => edits.putFeature({
+  const make = (style: FeatureStyle) => edits.putFeature(feature.id, {
     ...rule, style, embroidered: stitchedStyles.has(style), sizeMm: stitchedStyles.has(style) ? null : (rule.sizeMm ?? Math.round(Math.min(rule.wide, 2) * part.form.gauge.widthMm)),
   });
   return (
@@ -42,9 +42,9 @@ export function FeatureCard({ part, feature }: { part: PartAnalysis; feature: Fe
           <View flexDirection="row" flexWrap="wrap" gap="$2">{entry.styles.map((style) => <Press key={style} tight role="radio" label={styleNames[style]} chosen={rule.style === style} onPress={() => make(style)} />)}</View>
         </View>
       ) : null}
-      {rule.sizeMm !== null && !rule.embroidered ? <NumberStep label="Across" unit="mm" value={rule.sizeMm} step={1} least={3} most={80} onChange={(sizeMm) => edits.putFeature({ ...rule, sizeMm })} /> : null}
-      {entry.pair && rule.embroidered ? <NumberStep label="Each wide" unit="stitches" value={rule.wide} step={1} least={1} most={12} onChange={(wide) => edits.putFeature({ ...rule, wide })} /> : null}
-      {rule.embroidered && entry.high > 1 ? <NumberStep label="High" unit="rounds" value={rule.high} step={1} least={1} most={8} onChange={(high) => edits.putFeature({ ...rule, high })} /> : null}
+      {rule.sizeMm !== null && !rule.embroidered ? <NumberStep label="Across" unit="mm" value={rule.sizeMm} step={1} least={3} most={80} onChange={(sizeMm) => edits.putFeature(feature.id, { ...rule, sizeMm })} /> : null}
+      {entry.pair && rule.embroidered ? <NumberStep label="Each wide" unit="stitches" value={rule.wide} step={1} least={1} most={12} onChange={(wide) => edits.putFeature(feature.id, { ...rule, wide })} /> : null}
+      {rule.embroidered && entry.high > 1 ? <NumberStep label="High" unit="rounds" value={rule.high} step={1} least={1} most={8} onChange={(high) => edits.putFeature(feature.id, { ...rule, high })} /> : null}
       {words.needle.length > 0 ? (
         <View gap="$1">
           <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">The needle’s way</Title>
@@ -52,7 +52,7 @@ export function FeatureCard({ part, feature }: { part: PartAnalysis; feature: Fe
         </View>
       ) : null}
       <Quiet>Inside stays {entry.inside}. It is worked from the {entry.from}.{entry.hurts ? ` ${entry.hurts}` : ''}</Quiet>
-      <Press tone="danger" label={`Take the ${feature.kind} off`} onPress={() => edits.dropFeature(feature.kind)} />
+      <Press tone="danger" label={`Take the ${feature.kind} off`} onPress={() => edits.dropFeature(feature.id)} />
     </View>
   );
 }

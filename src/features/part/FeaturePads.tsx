@@ -1,7 +1,6 @@
 import { View } from '@tamagui/core';
 import { raised, widened } from '../../core/place/features/moveFeature';
-import { upOf } from '../../core/place/features/placeFeatures';
-import { featureLibrary } from '../../core/place/features/library';
+import { upOf } from '../../core/place/features/verticalLine';
 import type { FeaturePlacement } from '../../core/place/features/featurePlacement';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { Icon } from '../../ui/Icon';
@@ -14,13 +13,14 @@ export function FeaturePads({ part, feature }: { part: PartAnalysis; feature: Fe
   const { label } = part.fabric;
   const [up, down] = [raised(feature, 1, upOf(part.form), label), raised(feature, -1, upOf(part.form), label)];
   const [closer, wider] = [widened(feature, -1), widened(feature, 1)];
-  const pair = featureLibrary[feature.kind].pair;
+  const pair = feature.rule.sides !== 'middle';
+  const { id } = feature;
   return (
     <View flexDirection="row" gap="$2">
-      <Press grow stacked name="One round up" label="Up" icon={<Icon name="up" />} disabled={!up} onPress={() => edits.putFeature(up)} />
-      <Press grow stacked name="One round down" label="Down" icon={<Icon name="down" />} disabled={!down} onPress={() => edits.putFeature(down)} />
-      <Press grow stacked name={pair ? 'One stitch closer' : 'One stitch narrower'} label={pair ? 'Closer' : 'Narrower'} icon={<Icon name="closer" />} disabled={!closer} onPress={() => edits.putFeature(closer)} />
-      <Press grow stacked name="One stitch wider" label="Wider" icon={<Icon name="wider" />} disabled={!wider} onPress={() => edits.putFeature(wider)} />
+      <Press grow stacked name="One round up" label="Up" icon={<Icon name="up" />} disabled={!up} onPress={() => edits.putFeature(id, up)} />
+      <Press grow stacked name="One round down" label="Down" icon={<Icon name="down" />} disabled={!down} onPress={() => edits.putFeature(id, down)} />
+      <Press grow stacked name={pair ? 'One stitch closer' : 'One stitch narrower'} label={pair ? 'Closer' : 'Narrower'} icon={<Icon name="closer" />} disabled={!closer} onPress={() => edits.putFeature(id, closer)} />
+      <Press grow stacked name="One stitch wider" label="Wider" icon={<Icon name="wider" />} disabled={!wider} onPress={() => edits.putFeature(id, wider)} />
     </View>
   );
 }

@@ -1,9 +1,11 @@
 import { applyEdits } from '../../core/notation/applyEdits';
 import type { Suggestion } from '../../core/notation/problem';
 import { proposeEyes } from '../../core/place/proposeEyes';
-import { removeEyes, writeEyes, type EyeRule } from '../../core/place/eyeSentence';
+import { removeEyes, withEyes, writeEyes, type EyeRule } from '../../core/place/eyeSentence';
 import { frontSentence } from '../../core/place/eyeProblems';
 import { proposedRule, type FeatureRule } from '../../core/place/features/featureRule';
+import { raisedRelation } from '../../core/place/features/moveFeature';
+import { upOf } from '../../core/place/features/verticalLine';
 import { removeFeature, writeFeature } from '../../core/place/features/featureSentence';
 import type { FeatureKind } from '../../core/notation/step';
 import { holeAt } from '../../core/place/holes';
@@ -27,20 +29,23 @@ export function usePartEdits(part: PartAnalysis) {
       const edit = removeEyes(source, lines);
       if (edit) put(applyEdits(text, [edit]));
     },
-    change: (next: Partial<EyeRule>, amend = false) => { if (eyes) put(written({ ...eyes.rule, ...next }), amend); },
+    change: (next: Partial<EyeRule>, amend = false) => { if (eyes) put(written(withEyes(eyes.rule, next)), amend); },
     /** Moves the eyes by whole rounds; false where there is no such line of holes. */
     moveRounds: (by: number): boolean => {
       if (!eyes) return false;
       const [lower, upper] = [labelAt(eyes.round + by), labelAt(eyes.round + by + 1)];
       if (!lower || !upper) return false;
-      put(written({ ...eyes.rule, gap: [lower, upper] }));
+      const { vertical } = eyes.rule;
+      // What goes by the nose or a ridge goes on going by it, a round nearer or further.
+      const risen = vertical?.by === 'relation' ? raisedRelation(vertical, (by * upOf(part.form)) as 1 | -1) : null;
+      put(written(withEyes(eyes.rule, { gap: [lower, upper], ...(risen ? { vertical: risen } : {}) })));
       return true;
     },
     /** A feature's rule, written over its sentence or as a new one. */
-    putFeature: (rule: FeatureRule | null) => { if (rule) put(applyEdits(text, [writeFeature(source, lines, rule)])); },
-    addFeature: (kind: FeatureKind) => put(applyEdits(text, [writeFeature(source, lines, proposedRule(kind, part.form, eyes?.round ?? part.features.find((feature) => feature.kind === 'eyes')?.line ?? 0))])),
-    dropFeature: (kind: FeatureKind) => {
-      const edit = removeFeature(source, lines, kind);
+    putFeature: (id: string, rule: FeatureRule | null) => { if (rule) put(applyEdits(text, [writeFeature(source, lines, id, rule)])); },
+    addFeature: (kind: FeatureKind) => put(applyEdits(text, [writeFeature(source, lines, null, proposedRule(kind, part.form, eyes?.round ?? part.features.find((feature) => feature.kind === 'eyes')?.line ?? 0, part.map.front))])),
+    dropFeature: (id: string) => {
+      const edit = removeFeature(source, lines, id);
       if (edit) put(applyEdits(text, [edit]));
     },
     apply: (suggestion: Suggestion) => put(applyEdits(text, suggestion.edits)),

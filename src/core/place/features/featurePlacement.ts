@@ -19,12 +19,16 @@ export interface FeatureUnit {
 
 /** Where a feature of a part comes to lie. */
 export interface FeaturePlacement {
+  /** its name in the part: `mouth`, `button 2` */
+  id: string;
   kind: FeatureKind;
   part: string;
   rule: FeatureRule;
   /** line of holes: 8 is the line between the rounds with index 8 and 9, from 1 */
   line: number;
   gap: [number, number];
+  /** whether its holes are feet of stitches or splits between them */
+  seat: 'foot' | 'split';
   units: FeatureUnit[];
   /** middle to middle of a pair in stitches, and whole stitches between their inner holes; null for a single feature */
   apart: number | null;

@@ -6,16 +6,18 @@ import { featureLibrary } from './library';
 /** Which line of holes a feature lies on, as the maker says it. Rounds by the numbers in her text. */
 export type Vertical =
   | { by: 'gap'; gap: [number, number] }
+  | { by: 'range'; from: number; to: number }
   | { by: 'round'; round: number; from: 'start' | 'end' }
-  | { by: 'relation'; rounds: number; direction: 'above' | 'below'; to: FeatureKind | LandmarkKind }
-  | { by: 'level'; to: FeatureKind };
+  | { by: 'relation'; rounds: number; direction: 'above' | 'below' | 'from'; to: FeatureKind | LandmarkKind }
+  | { by: 'level'; to: FeatureKind }
+  | { by: 'start' };
 
 /** Where it lies sideways. */
 export type Sideways =
   | { by: 'front' }
   | { by: 'back' }
   | { by: 'apart'; apart: number }
-  | { by: 'outward'; stitches: number; from: FeatureKind }
+  | { by: 'outward'; stitches: number; from: FeatureKind | 'front' }
   | { by: 'inLine'; edge: 'inner' | 'outer' | 'middle'; to: FeatureKind };
 
 /** What a maker decides about a feature. It is a rule, not a place: what it hangs on may move. */
@@ -23,33 +25,65 @@ export interface FeatureRule {
   kind: FeatureKind;
   style: FeatureStyle | null;
   embroidered: boolean;
+  /** across, of what is pressed in or sewn on; of what is stitched only where the maker gives its width in mm */
   sizeMm: number | null;
+  /** in stitches and rounds; of what has a size in mm only a guide */
   wide: number;
   high: number;
   vertical: Vertical | null;
   sideways: Sideways;
+  /** as you look at the piece; left or right alone is one of what would be a pair */
+  sides: 'middle' | 'both' | 'left' | 'right';
+  /** what a single post or the middle of a sewn piece goes by; null takes whichever lies nearer to the middle */
+  seat: 'foot' | 'split' | null;
+}
+
+/** Styles worked with the needle; the others are cut, crocheted or bought. */
+const stitchedStyles: ReadonlySet<FeatureStyle> = new Set(['satin', 'triangle', 'smile', 'row', 'lips', 'sleeping']);
+export const isStitchedStyle = (style: FeatureStyle | null): boolean => style !== null && stitchedStyles.has(style);
+
+/** The vertical rule a sentence comes to; null where it says none. */
+export function verticalOf(step: Step): Vertical | null {
+  if (step.gap) return { by: 'gap', gap: step.gap };
+  if (step.range) return { by: 'range', from: step.range[0], to: step.range[1] };
+  if (step.relation) return { by: 'relation', ...step.relation };
+  if (step.atStart) return { by: 'start' };
+  if (step.level) return { by: 'level', to: step.level };
+  return step.round === undefined ? null : { by: 'round', round: step.round, from: step.countFrom ?? 'start' };
 }
 
 /** The rule a sentence comes to, with what it leaves open filled as makers usually do it. */
 export function ruleOfStep(step: Step & { feature: FeatureKind }): FeatureRule {
   const entry = featureLibrary[step.feature];
-  const vertical: Vertical | null = step.gap ? { by: 'gap', gap: step.gap }
-    : step.relation ? { by: 'relation', ...step.relation }
-      : step.level ? { by: 'level', to: step.level }
-        : step.round !== undefined ? { by: 'round', round: step.round, from: step.countFrom ?? 'start' }
-          : entry.usual ? { by: 'relation', ...entry.usual, to: 'eyes' } : null;
-  const apart = step.apart ?? (step.showing !== undefined ? apartOf(step.showing, 'foot') : undefined);
-  // “As wide as the inner edges of the eyes” gives a single feature its width, not its place.
-  const spans = step.inLine && !entry.pair;
-  const sideways: Sideways = step.back ? { by: 'back' }
-    : step.outward ? { by: 'outward', stitches: step.outward.stitches, from: step.outward.from ?? 'eyes' }
-      : step.inLine ? { by: 'inLine', ...step.inLine }
-        : apart !== undefined && entry.pair ? { by: 'apart', apart: Math.round(apart) }
-          : entry.pair ? usualSideways(step.feature) : { by: 'front' };
+  const embroidered = step.embroidered ?? (entry.stitched && !step.pressed && step.sizeMm === undefined && (step.style === undefined || isStitchedStyle(step.style)));
+  const style = step.style ?? entry.styles.find((one) => isStitchedStyle(one) === embroidered && one !== 'oval' && one !== 'ring') ?? null;
+  const sizeMm = step.sizeMm ?? (embroidered || step.wide !== undefined ? null : entry.usualMm);
+  // Sculpting that is told as going in above the eyes and out below them goes about the eyes.
+  const about = step.feature === 'sculpting' && step.relation?.to === 'eyes' && /\babove\b/i.test(step.text) && /\b(below|under)\b/i.test(step.text);
+  const said = about ? null : verticalOf(step);
+  const high = step.range ? step.range[1] - step.range[0] : step.high ?? entry.high;
+  // What is measured in mm has no width in stitches; that follows from the gauge.
+  const sized = sizeMm !== null;
   return {
-    kind: step.feature, style: step.style ?? entry.styles[0] ?? null, embroidered: step.embroidered ?? (step.sizeMm === undefined && entry.sizeMm === null),
-    sizeMm: step.sizeMm ?? entry.sizeMm, wide: Math.max(1, Math.round(step.wide ?? (spans ? 0 : entry.wide)) || entry.wide), high: Math.max(1, Math.round(step.high ?? entry.high)), vertical, sideways,
+    kind: step.feature, style, embroidered, sizeMm,
+    wide: sized ? entry.wide : Math.max(1, Math.round(step.wide ?? entry.wide)), high: sized ? entry.high : Math.max(1, Math.round(high)),
+    vertical: said ?? (entry.usual ? { by: 'relation', ...entry.usual, to: 'eyes' } : null),
+    ...sidewaysOf(step, entry.pair), seat: step.seat ?? null,
   };
+}
+
+function sidewaysOf(step: Step & { feature: FeatureKind }, pair: boolean): Pick<FeatureRule, 'sideways' | 'sides'> {
+  const apart = step.apart ?? (step.showing !== undefined ? apartOf(step.showing, step.seat ?? 'foot') : undefined);
+  const sides = step.back ? 'middle' : step.sides ?? (pair ? 'both' : 'middle');
+  if (step.back) return { sides, sideways: { by: 'back' } };
+  if (sides === 'middle') {
+    // “As wide as the inner edges of the eyes” gives a single feature its width, not its place.
+    return { sides, sideways: step.inLine ? { by: 'inLine', ...step.inLine } : { by: 'front' } };
+  }
+  const sideways: Sideways = step.outward ? { by: 'outward', stitches: step.outward.stitches, from: step.outward.from ?? 'eyes' }
+    : step.inLine ? { by: 'inLine', ...step.inLine }
+      : apart !== undefined ? { by: 'apart', apart: Math.round(apart) } : usualSideways(step.feature);
+  return { sides, sideways };
 }
 
 function usualSideways(kind: FeatureKind): Sideways {
@@ -62,8 +96,9 @@ function usualSideways(kind: FeatureKind): Sideways {
  * A rule to begin with, for a feature set by thumb: as makers usually do it, a stitch wider or narrower where that centres it better.
  *
  * @param eyes the line of holes of the pressed eyes, by index; 0 where there are none
+ * @param front azimuth of the front line
  */
-export function proposedRule(kind: FeatureKind, form: PartForm, eyes: number): FeatureRule {
+export function proposedRule(kind: FeatureKind, form: PartForm, eyes: number, front: number): FeatureRule {
   const entry = featureLibrary[kind];
   const { fabric, orientation } = form;
   const clamp = (line: number) => Math.max(1, Math.min(fabric.rounds - 1, line));
@@ -72,11 +107,12 @@ export function proposedRule(kind: FeatureKind, form: PartForm, eyes: number): F
   const wanted = entry.usual && eyes > 0 ? eyes + up * (entry.usual.direction === 'above' ? 1 : -1) * entry.usual.rounds : 0;
   const onPart = wanted >= 1 && wanted < fabric.rounds;
   const line = onPart ? wanted : clamp(Math.round(fabric.rounds / 2));
-  const miss = (wide: number) => Math.abs(pairAt(form, line, 'foot', wide).pair.miss);
-  const wide = entry.pair ? entry.wide : [entry.wide, entry.wide - 1, entry.wide + 1].filter((width) => width > 0).reduce((best, width) => (miss(width) < miss(best) - 0.05 ? width : best));
+  const miss = (wide: number) => Math.abs(pairAt(form, line, 'foot', wide, front).pair.miss);
+  const embroidered = entry.stitched;
+  const wide = entry.pair || !embroidered ? entry.wide : [entry.wide, entry.wide - 1, entry.wide + 1].filter((width) => width > 0).reduce((best, width) => (miss(width) < miss(best) - 0.05 ? width : best));
   return {
-    kind, style: entry.styles[0] ?? null, embroidered: entry.sizeMm === null, sizeMm: entry.sizeMm, wide, high: entry.high,
+    kind, style: entry.styles[0] ?? null, embroidered, sizeMm: embroidered ? null : entry.usualMm, wide, high: entry.high,
     vertical: entry.usual && onPart ? { by: 'relation', ...entry.usual, to: 'eyes' } : { by: 'gap', gap: gapAt(line) },
-    sideways: entry.pair ? usualSideways(kind) : { by: 'front' },
+    sideways: entry.pair ? usualSideways(kind) : { by: 'front' }, sides: entry.pair ? 'both' : 'middle', seat: null,
   };
 }

@@ -2,23 +2,28 @@ import { backLoop, frontLoop, type Fabric } from '../../fabric/fabric';
 import type { LandmarkKind } from '../../notation/step';
 
 /**
- * The line of holes a landmark lies on: 8 is the line between the rounds with index 8 and 9, from 1. Null where the part has none.
+ * The lines of holes a landmark lies on: 8 is the line between the rounds with index 8 and 9, from 1. Empty where the part has none.
  *
  * A ridge lies under the first round worked into one loop only; a colour change under the first round that brings a
  * colour the round before it has not.
  */
-export function landmarkLine(fabric: Fabric, landmark: LandmarkKind): number | null {
+export function landmarkLines(fabric: Fabric, landmark: LandmarkKind): number[] {
   const { rounds, offset } = fabric;
-  if (landmark === 'edge') return rounds;
-  if (landmark === 'base') return 0;
+  if (landmark === 'edge') return [rounds];
+  if (landmark === 'base') return [0];
   const stitchesOf = (round: number) => Array.from({ length: (offset[round + 1] ?? 0) - (offset[round] ?? 0) }, (_, i) => (offset[round] ?? 0) + i);
+  const found: number[] = [];
+  let ridgeBefore = false;
   for (let round = 1; round < rounds; round += 1) {
     const here = stitchesOf(round);
-    if (landmark === 'ridge' && here.filter((stitch) => fabric.into[stitch] === frontLoop || fabric.into[stitch] === backLoop).length * 2 > here.length) return round;
-    if (landmark === 'colour change') {
-      const before = new Set(stitchesOf(round - 1).map((stitch) => fabric.colour[stitch]));
-      if (here.some((stitch) => !before.has(fabric.colour[stitch]))) return round;
+    if (landmark === 'ridge') {
+      const ridge = here.filter((stitch) => fabric.into[stitch] === frontLoop || fabric.into[stitch] === backLoop).length * 2 > here.length;
+      if (ridge && !ridgeBefore) found.push(round);
+      ridgeBefore = ridge;
+      continue;
     }
+    const before = new Set(stitchesOf(round - 1).map((stitch) => fabric.colour[stitch]));
+    if (here.some((stitch) => !before.has(fabric.colour[stitch]))) found.push(round);
   }
-  return null;
+  return found;
 }

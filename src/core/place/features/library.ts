@@ -5,14 +5,18 @@ export interface FeatureEntry {
   kind: FeatureKind;
   /** as it begins a sentence */
   name: string;
-  /** one on each side of the face */
+  /** one on each side of the face, where nothing else is said */
   pair: boolean;
+  /** a part may carry several, each with a sentence of its own; of the others the last sentence holds */
+  many: boolean;
+  /** worked with the needle where nothing else is said; else pressed in, sewn or tied on */
+  stitched: boolean;
   styles: readonly FeatureStyle[];
   /** usual width in stitches and height in rounds */
   wide: number;
   high: number;
-  /** usual width of hardware, felt or a crocheted piece in mm; null where it is stitched */
-  sizeMm: number | null;
+  /** usual width of hardware, felt or a crocheted piece in mm; null for what takes a stitch or two and no more */
+  usualMm: number | null;
   /** what stays inside the toy */
   inside: string;
   /** where the hand has to reach from */
@@ -25,7 +29,7 @@ export interface FeatureEntry {
 
 /** Colour of the thread or felt it is usually made of, for drawing. */
 export function featureColour(kind: FeatureKind): string {
-  return kind === 'cheeks' ? '#E79BB0' : kind === 'patch' || kind === 'spots' ? '#EFE3C6' : kind === 'button' ? '#B4552F' : '#161616';
+  return kind === 'cheeks' ? '#E79BB0' : kind === 'bow' ? '#C3423F' : kind === 'patch' || kind === 'spots' ? '#EFE3C6' : kind === 'button' ? '#B4552F' : '#161616';
 }
 
 const caution = {
@@ -36,17 +40,26 @@ const caution = {
 
 /** The features makers put on a toy. Sizes and places are where one begins, to be moved. */
 export const featureLibrary: Readonly<Record<FeatureKind, FeatureEntry>> = {
-  eyes: { kind: 'eyes', name: 'Eyes', pair: true, styles: ['satin', 'sleeping', 'oval', 'ring'], wide: 2, high: 2, sizeMm: 9, inside: 'a post and a washer each', from: 'inside', hurts: caution.small, usual: null },
-  nose: { kind: 'nose', name: 'Nose', pair: false, styles: ['triangle', 'satin', 'oval'], wide: 3, high: 2, sizeMm: null, inside: 'a knot; a post and a washer for a pressed one', from: 'inside', hurts: caution.thread, usual: { rounds: 1, direction: 'below' } },
-  mouth: { kind: 'mouth', name: 'Mouth', pair: false, styles: ['smile', 'row', 'lips'], wide: 4, high: 1, sizeMm: null, inside: 'a knot', from: 'outside', hurts: caution.thread, usual: { rounds: 4, direction: 'below' } },
-  brows: { kind: 'brows', name: 'Brows', pair: true, styles: ['satin'], wide: 2, high: 1, sizeMm: null, inside: 'a knot', from: 'outside', hurts: caution.thread, usual: { rounds: 3, direction: 'above' } },
-  lashes: { kind: 'lashes', name: 'Lashes', pair: true, styles: ['satin'], wide: 1, high: 1, sizeMm: null, inside: 'a knot', from: 'outside', hurts: caution.thread, usual: { rounds: 0, direction: 'above' } },
-  cheeks: { kind: 'cheeks', name: 'Cheeks', pair: true, styles: ['satin', 'felt', 'crochet'], wide: 3, high: 1, sizeMm: null, inside: 'a knot', from: 'outside', hurts: caution.thread, usual: { rounds: 2, direction: 'below' } },
-  whiskers: { kind: 'whiskers', name: 'Whiskers', pair: true, styles: ['satin'], wide: 3, high: 2, sizeMm: null, inside: 'a knot', from: 'outside', hurts: caution.thread, usual: { rounds: 2, direction: 'below' } },
-  spots: { kind: 'spots', name: 'Spots', pair: true, styles: ['satin', 'felt', 'crochet'], wide: 2, high: 2, sizeMm: null, inside: 'a knot', from: 'outside', hurts: caution.thread, usual: { rounds: 4, direction: 'above' } },
-  patch: { kind: 'patch', name: 'Patch', pair: false, styles: ['felt', 'crochet'], wide: 4, high: 4, sizeMm: 20, inside: 'a knot', from: 'outside', hurts: caution.thread, usual: { rounds: 3, direction: 'below' } },
-  button: { kind: 'button', name: 'Button', pair: false, styles: [], wide: 2, high: 2, sizeMm: 10, inside: 'a knot', from: 'outside', hurts: caution.small, usual: { rounds: 5, direction: 'below' } },
-  'key ring': { kind: 'key ring', name: 'Key ring', pair: false, styles: [], wide: 1, high: 1, sizeMm: null, inside: 'a knot', from: 'outside', hurts: caution.cord, usual: null },
-  hair: { kind: 'hair', name: 'Hair line', pair: false, styles: [], wide: 1, high: 5, sizeMm: null, inside: 'the knots of the strands', from: 'outside', hurts: 'Strands can be pulled out and swallowed: knot each one twice. Not for children under three.', usual: { rounds: 5, direction: 'above' } },
-  sculpting: { kind: 'sculpting', name: 'Sculpting', pair: true, styles: [], wide: 1, high: 2, sizeMm: null, inside: 'a thread from eye to eye and a knot', from: 'outside', hurts: caution.thread, usual: { rounds: 0, direction: 'below' } },
+  eyes: { kind: 'eyes', name: 'Eyes', pair: true, many: false, stitched: false, styles: ['satin', 'sleeping', 'oval', 'ring'], wide: 2, high: 2, usualMm: 9, inside: 'a post and a washer each', from: 'inside', hurts: caution.small, usual: null },
+  nose: { kind: 'nose', name: 'Nose', pair: false, many: false, stitched: true, styles: ['triangle', 'satin', 'oval'], wide: 3, high: 2, usualMm: 10, inside: 'a knot', from: 'outside', hurts: caution.thread, usual: { rounds: 1, direction: 'below' } },
+  mouth: { kind: 'mouth', name: 'Mouth', pair: false, many: false, stitched: true, styles: ['smile', 'row', 'lips'], wide: 4, high: 1, usualMm: 15, inside: 'a knot', from: 'outside', hurts: caution.thread, usual: { rounds: 4, direction: 'below' } },
+  brows: { kind: 'brows', name: 'Brows', pair: true, many: false, stitched: true, styles: ['satin'], wide: 2, high: 1, usualMm: 8, inside: 'a knot', from: 'outside', hurts: caution.thread, usual: { rounds: 3, direction: 'above' } },
+  lashes: { kind: 'lashes', name: 'Lashes', pair: true, many: false, stitched: true, styles: ['satin'], wide: 1, high: 1, usualMm: 5, inside: 'a knot', from: 'outside', hurts: caution.thread, usual: { rounds: 0, direction: 'above' } },
+  cheeks: { kind: 'cheeks', name: 'Cheeks', pair: true, many: false, stitched: true, styles: ['satin', 'felt', 'crochet'], wide: 3, high: 1, usualMm: 8, inside: 'a knot', from: 'outside', hurts: caution.thread, usual: { rounds: 2, direction: 'below' } },
+  whiskers: { kind: 'whiskers', name: 'Whiskers', pair: true, many: false, stitched: true, styles: ['satin'], wide: 3, high: 2, usualMm: 20, inside: 'a knot', from: 'outside', hurts: caution.thread, usual: { rounds: 2, direction: 'below' } },
+  spots: { kind: 'spots', name: 'Spots', pair: true, many: true, stitched: true, styles: ['satin', 'felt', 'crochet'], wide: 2, high: 2, usualMm: 8, inside: 'a knot', from: 'outside', hurts: caution.thread, usual: { rounds: 4, direction: 'above' } },
+  patch: { kind: 'patch', name: 'Patch', pair: false, many: true, stitched: false, styles: ['felt', 'crochet'], wide: 4, high: 4, usualMm: 20, inside: 'a knot', from: 'outside', hurts: caution.thread, usual: { rounds: 3, direction: 'below' } },
+  button: { kind: 'button', name: 'Button', pair: false, many: true, stitched: false, styles: [], wide: 2, high: 2, usualMm: 10, inside: 'a knot', from: 'outside', hurts: caution.small, usual: { rounds: 5, direction: 'below' } },
+  bow: { kind: 'bow', name: 'Bow', pair: false, many: true, stitched: false, styles: ['felt', 'crochet'], wide: 4, high: 3, usualMm: 25, inside: 'a knot', from: 'outside', hurts: 'A bow can come off, its ends are cords: sew it down all round and keep the ends short. Check local rules.', usual: { rounds: 6, direction: 'below' } },
+  'key ring': { kind: 'key ring', name: 'Key ring', pair: false, many: true, stitched: false, styles: [], wide: 1, high: 1, usualMm: null, inside: 'a knot', from: 'outside', hurts: caution.cord, usual: null },
+  hair: { kind: 'hair', name: 'Hair line', pair: false, many: true, stitched: true, styles: [], wide: 1, high: 5, usualMm: null, inside: 'the knots of the strands', from: 'outside', hurts: 'Strands can be pulled out and swallowed: knot each one twice. Not for children under three.', usual: { rounds: 5, direction: 'above' } },
+  sculpting: { kind: 'sculpting', name: 'Sculpting', pair: true, many: false, stitched: true, styles: [], wide: 1, high: 2, usualMm: null, inside: 'a thread from eye to eye and a knot', from: 'outside', hurts: caution.thread, usual: { rounds: 0, direction: 'below' } },
 };
+
+/** What stays inside, where the hand reaches from and what it may do, for a feature as it is made: a pressed nose has a post and a washer. */
+export function careOf({ kind, embroidered }: { kind: FeatureKind; embroidered: boolean }): Pick<FeatureEntry, 'inside' | 'from' | 'hurts'> {
+  const { inside, from, hurts } = featureLibrary[kind];
+  if (kind === 'nose' && !embroidered) return { inside: 'a post and a washer', from: 'inside', hurts: caution.small };
+  if (kind === 'eyes' && embroidered) return { inside: 'a knot', from: 'outside', hurts: caution.thread };
+  return { inside, from, hurts };
+}

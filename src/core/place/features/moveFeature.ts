@@ -1,6 +1,8 @@
 import type { FeaturePlacement } from './featurePlacement';
-import type { FeatureRule } from './featureRule';
-import { featureLibrary } from './library';
+import type { FeatureRule, Vertical } from './featureRule';
+
+/** A smaller piece can't be sewn on. */
+const smallestPieceMm = 3;
 
 /**
  * The rule that moves a feature by one round, up or down as one looks at the toy. What is said by another feature goes on being said by
@@ -16,20 +18,29 @@ export function raised({ rule, line }: FeaturePlacement, by: 1 | -1, step: 1 | -
   const [lower, upper] = [labels[to - 1], labels[to]];
   if (to < 1 || lower === undefined || upper === undefined) return null;
   const { vertical } = rule;
-  if (vertical?.by === 'relation') {
-    const signed = (vertical.direction === 'above' ? vertical.rounds : -vertical.rounds) + by;
-    return { ...rule, vertical: { ...vertical, rounds: Math.abs(signed), direction: signed > 0 || (signed === 0 && vertical.direction === 'above') ? 'above' : 'below' } };
-  }
+  const related = vertical?.by === 'relation' ? raisedRelation(vertical, by) : null;
+  if (related) return { ...rule, vertical: related };
   if (vertical?.by === 'level') return { ...rule, vertical: { by: 'relation', rounds: 1, direction: by > 0 ? 'above' : 'below', to: vertical.to } };
+  if (vertical?.by === 'range') return { ...rule, vertical: { by: 'range', from: vertical.from + by * step, to: vertical.to + by * step } };
   return { ...rule, vertical: { by: 'gap', gap: [lower, upper] } };
+}
+
+type Relation = Extract<Vertical, { by: 'relation' }>;
+
+/** A relation one round further up or down: 2 rounds below becomes 1. Null where it leads inward from an end, which has no up. */
+export function raisedRelation(relation: Relation, by: 1 | -1): Relation | null {
+  if (relation.direction === 'from') return null;
+  const signed = (relation.direction === 'above' ? relation.rounds : -relation.rounds) + by;
+  return { ...relation, rounds: Math.abs(signed), direction: signed > 0 || (signed === 0 && relation.direction === 'above') ? 'above' : 'below' };
 }
 
 /** The rule that makes a single feature a stitch wider, or sets a pair a step further apart; null where there is no room. */
 export function widened({ rule, apart, units, problems }: FeaturePlacement, by: 1 | -1): FeatureRule | null {
   const of = units[0]?.of ?? 0;
-  if (!featureLibrary[rule.kind].pair) {
+  if (rule.sides === 'middle') {
+    if (!rule.embroidered && rule.sizeMm !== null) return rule.sizeMm + by >= smallestPieceMm ? { ...rule, sizeMm: rule.sizeMm + by } : null;
     const wide = rule.wide + by;
-    return wide >= 1 && wide < of ? { ...rule, wide, sideways: rule.sideways.by === 'inLine' ? { by: 'front' } : rule.sideways } : null;
+    return wide >= 1 && wide < of ? { ...rule, sizeMm: null, wide, sideways: rule.sideways.by === 'inLine' ? { by: 'front' } : rule.sideways } : null;
   }
   // What it should stand beside may not be there: then it moves by itself.
   if (rule.sideways.by === 'outward' && !problems.some((problem) => problem.code === 'anchor-missing')) {

@@ -1,0 +1,81 @@
+import type { FeatureKind } from '../../notation/step';
+import { turn } from '../../shape/azimuth';
+import { directionAt } from '../direction';
+import { holeAt, holeAzimuth, type Holes } from '../holes';
+import { choosePair, showingOf, type Pair } from '../pair';
+import { seatHoles, type PartForm } from '../partForm';
+import { standsBy, type Anchor } from './anchors';
+import type { FeaturePlacement, FeatureUnit } from './featurePlacement';
+import type { FeatureRule } from './featureRule';
+import { needlePath } from './needlePath';
+import { apartFor, widthOf } from './sidewaysHoles';
+import { upOf, type AddProblem } from './verticalLine';
+
+/** From this miss on, in stitches, a single post goes between two stitches rather than into a hole beside the middle. */
+const offFrom = 0.3;
+
+/** A hole's number within its line. */
+const around = (hole: number, count: number) => ((hole - 1) % count + count) % count + 1;
+
+/**
+ * Places one feature on its line of holes.
+ *
+ * @param front azimuth of the front line
+ * @param anchorFor what it may stand beside
+ */
+export function placeOne(form: PartForm, id: string, given: FeatureRule, line: number, front: number, anchorFor: (kind: FeatureKind) => Anchor | undefined, add: AddProblem): FeaturePlacement {
+  const { part, fabric } = form;
+  const middle = given.sideways.by === 'back' ? front + Math.PI : front;
+  const radius = Math.max(0.001, form.profile.radius[line - 1] ?? 0);
+  const dir = directionAt(fabric, form.orientation, line);
+  const feet = seatHoles(form, line, 'foot');
+  const { count } = feet;
+  const perHole = (turn * radius) / count;
+  const by = standsBy(given.sideways);
+  const wide = widthOf(form, given, by ? anchorFor(by) : undefined, line, { count, middle, radius });
+  const rule: FeatureRule = { ...given, wide };
+  const sewn = !rule.embroidered && rule.sizeMm !== null;
+  const unit = (holes: Holes, side: FeatureUnit['side'], from: number, to: number): FeatureUnit => ({
+    side, from: around(from, count), to: around(to, count), of: count, fromAzimuth: holeAzimuth(holes, from), toAzimuth: holeAzimuth(holes, to),
+    azimuth: holeAzimuth(holes, (from + to) / 2), halfMm: sewn ? (rule.sizeMm ?? 0) / 2 : (Math.abs(to - from) * perHole) / 2,
+  });
+  const straight = (mm: number) => (fabric.row[0] === 1 ? mm : 2 * radius * Math.sin(Math.min(Math.PI / 2, mm / radius / 2)));
+  const placement = (units: FeatureUnit[], seat: 'foot' | 'split', pair: Pair, more: Pick<FeaturePlacement, 'apart' | 'showing' | 'surfaceMm'>): FeaturePlacement => ({
+    id, kind: rule.kind, part: part.name, rule, line, gap: [fabric.label[line - 1] ?? line, fabric.label[line] ?? line + 1], seat, units, ...more, straightMm: straight(more.surfaceMm),
+    missStitches: pair.miss, missMm: Math.abs(pair.miss) * perHole, missSide: Math.abs(pair.miss) < 0.005 ? null : pair.miss * dir > 0 ? 'right' : 'left',
+    needle: needlePath(form, rule, units, line, upOf(form), dir), problems: [],
+  });
+
+  if (rule.sides === 'middle') {
+    const span = sewn ? 0 : Math.min(count - 1, wide);
+    const seat = rule.seat ?? (sewn ? nearerSeat(form, line, feet, middle) : 'foot');
+    const holes = seatHoles(form, line, seat);
+    const pair = choosePair(holeAt(holes, middle), span);
+    return placement([unit(holes, 'middle', pair.a, pair.b)], seat, pair, { apart: null, showing: null, surfaceMm: sewn ? (rule.sizeMm ?? 0) : span * perHole });
+  }
+  // Each of a pair covers `span` holes' distance; the pair is chosen by the middles of its two, mirror-true about the middle line.
+  const span = sewn ? 0 : Math.min(wide, Math.max(1, Math.floor(count / 2) - 1));
+  const seat = rule.seat ?? 'foot';
+  const holes = seatHoles(form, line, seat);
+  const wanted = apartFor(rule, anchorFor, { count, middle, radius }, span, (size) => choosePair(holeAt(holes, middle), size).miss);
+  if (!wanted.said) add('feature-spacing', 'warning', `The sentence does not say how far from the middle the ${id} goes. It is put ${wanted.apart} apart, side to side, until you say.`);
+  const most = Math.max(1, count - 1 - span);
+  const apart = Math.max(1, Math.min(most, wanted.apart));
+  if (wanted.apart > most) add('apart-impossible', 'error', `The line of holes has ${count}; the ${id} can't be ${wanted.apart} apart in it.`);
+  const pair = choosePair(holeAt(holes, middle), apart);
+  // Middles of an odd span fall between holes, so both ends move half a hole the same way outward.
+  const [lowHalf, highHalf] = [Math.floor(span / 2), Math.ceil(span / 2)];
+  const first = unit(holes, dir === 1 ? 'left' : 'right', pair.a - highHalf, pair.a + lowHalf);
+  const second = unit(holes, dir === 1 ? 'right' : 'left', pair.b - lowHalf, pair.b + highHalf);
+  const both = dir === 1 ? [first, second] : [second, first];
+  const units = rule.sides === 'both' ? both : both.filter(({ side }) => side === rule.sides);
+  return placement(units, seat, pair, {
+    apart, showing: Math.max(0, showingOf(apart, seat) - 2 * lowHalf), surfaceMm: Math.min(Math.PI, (turn * apart) / count) * radius,
+  });
+}
+
+/** Feet of stitches are the usual place; a split only where no foot lies near the middle. */
+function nearerSeat(form: PartForm, line: number, feet: Holes, middle: number): 'foot' | 'split' {
+  const foot = Math.abs(choosePair(holeAt(feet, middle), 0).miss);
+  return foot >= offFrom && Math.abs(choosePair(holeAt(seatHoles(form, line, 'split'), middle), 0).miss) < foot ? 'split' : 'foot';
+}

@@ -1,0 +1,17 @@
+import type { Vertical } from './featureRule';
+
+export const plural = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : one.endsWith('stitch') ? 'es' : 's'}`;
+const landmarkWords: Record<string, string> = { edge: 'live edge' };
+
+/** `between R8 and R9`, `2 rounds below the eyes`: words that are read back to the same rule. */
+export function verticalWords(vertical: Vertical | null): string | null {
+  if (!vertical) return null;
+  switch (vertical.by) {
+    case 'gap': return `between R${vertical.gap[0]} and R${vertical.gap[1]}`;
+    case 'range': return `from R${vertical.from} to R${vertical.to}`;
+    case 'round': return `at round ${vertical.round}${vertical.from === 'end' ? ' from the end' : ''}`;
+    case 'relation': return `${plural(vertical.rounds, 'round')} ${vertical.direction} the ${landmarkWords[vertical.to] ?? vertical.to}`;
+    case 'level': return `on the same round as the ${vertical.to}`;
+    case 'start': return 'through the start';
+  }
+}
