@@ -7,6 +7,7 @@ import { finishOf } from '../src/core/shape/form/finish';
 import { showThrough } from '../src/core/shape/form/showThrough';
 import { yarnOf } from '../src/core/toy/yarnOf';
 import { featureWords } from '../src/core/place/features/featureWords';
+import { markWords, markerPlan } from '../src/core/place/markerPlan';
 import { buildSheet } from '../src/core/toy/sheet/buildSheet';
 import { sheetHtml } from '../src/core/toy/sheet/sheetHtml';
 import { sheetMarkdown } from '../src/core/toy/sheet/sheetMarkdown';
@@ -46,6 +47,7 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
   }),
 
   place: (toy) => ({
+    markers: toy.parts.flatMap(({ fabric, eyes, features, source }) => markerPlan(fabric, eyes, features).flatMap(({ label, marks }) => marks.map(({ stitch, seat, what }) => ({ part: source.name, round: label, stitch, seat, for: what })))),
     placements: toy.parts.flatMap(({ eyes, features, source }) => [
       ...(eyes
         ? [{
@@ -55,8 +57,8 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
             surfaceMm: round2(eyes.surfaceMm), straightMm: round2(eyes.straightMm), missStitches: round2(eyes.missStitches), needle: null as unknown, problems: eyes.problems,
           }]
         : []),
-      ...features.map(({ kind, gap, units, apart, showing, surfaceMm, straightMm, missStitches, needle, problems }) => ({
-        part: source.name, feature: kind as string, unit: 1, gap, round: null, seat: 'foot',
+      ...features.map(({ id, gap, units, seat, apart, showing, surfaceMm, straightMm, missStitches, needle, problems }) => ({
+        part: source.name, feature: id, unit: 1, gap, round: null, seat,
         posts: units.flatMap(({ side, from, to, of }) => (from === to ? [{ side, stitch: from, of }] : [{ side, stitch: from, of }, { side, stitch: to, of }])),
         apart, showing, surfaceMm: round2(surfaceMm), straightMm: round2(straightMm), missStitches: round2(missStitches),
         needle: needle && { points: needle.points.map(({ act, gap: between, hole }) => ({ act, gap: between, hole })), knot: needle.knot, strands: needle.strands, threadMm: needle.threadMm }, problems,
@@ -95,12 +97,13 @@ export const plainVerbs: Record<string, (toy: ToyAnalysis, options: Options) => 
     ...toy.problems.flatMap((problem) => [`Line ${problem.line ?? '-'}: ${problem.message}`, ...problem.suggestions.map((suggestion) => `    ${suggestion.title}: ${suggestion.edits.map((edit) => edit.text).join(' / ')}`)]),
     ...toy.pattern.notes.map((note) => `Kept as a note, line ${note.line}: ${note.text}`),
   ].join('\n'),
-  place: (toy) => toy.parts.flatMap(({ eyes, features, source }) => [
+  place: (toy) => toy.parts.flatMap(({ eyes, features, source, form, fabric }) => [
     ...(eyes ? [`${eyes.part}: eyes between ${eyes.rule.gap.join(' and ')}, ${eyes.posts.map((post) => `${post.side} ${post.stitch}`).join(', ')} of ${eyes.posts[0].of}; ${eyes.showing} show`] : []),
     ...features.flatMap((feature) => {
-      const { address, count, needle } = featureWords(feature);
-      return [`${source.name}: ${address}`, `  ${count}`, ...needle.map((line) => `  ${line}`)];
+      const { address, count, there, needle } = featureWords(feature, form, eyes);
+      return [`${source.name}: ${address}`, `  ${count}`, `  ${there}`, ...needle.map((line) => `  ${line}`)];
     }),
+    ...markerPlan(fabric, eyes, features).map(({ label, marks }) => `${source.name}: while working round ${label}, a marker into ${markWords(marks)}`),
   ]).join('\n') || 'Nothing is placed in this text.',
   stops: (toy) => toy.parts.flatMap((part) => part.stops.stops.map((stop) => `${stop.part}, after round ${stop.after}: ${stop.acts.map((act) => act.act).join(', ')} (last call ${stop.latest})`)).join('\n') || 'No stops.',
   sheet: (toy) => sheetText(buildSheet(toy)),

@@ -52,13 +52,13 @@ export function ToyPicture({ toy, size }: { toy: ToyAnalysis; size: number }) {
       </G>
       {part.features.flatMap((feature) => (feature.needle ? [] : feature.units.map((unit) => {
         const { x, y, near } = frontPoint(view, feature.line, unit.azimuth);
-        return near ? <Circle key={`${feature.kind}${unit.side}`} cx={x} cy={y} r={unit.halfMm} fill={featureColour(feature.kind)} /> : null;
+        return near ? <Circle key={`${feature.id}${unit.side}`} cx={x} cy={y} r={unit.halfMm} fill={featureColour(feature.kind)} /> : null;
       })))}
       {part.features.flatMap((feature) => (feature.needle?.lies ?? []).map(([from, to], i) => {
         const [out, into] = [feature.needle?.points[from], feature.needle?.points[to]];
         if (!out || !into) return null;
         const [a, b] = [frontPoint(view, out.line, out.azimuth), frontPoint(view, into.line, into.azimuth)];
-        return a.near && b.near ? <Path key={`${feature.kind}${i}`} d={`M${a.x} ${a.y}L${b.x} ${b.y}`} stroke={featureColour(feature.kind)} strokeWidth={part.map.gauge.widthMm * 0.3} strokeLinecap="round" /> : null;
+        return a.near && b.near ? <Path key={`${feature.id}${i}`} d={`M${a.x} ${a.y}L${b.x} ${b.y}`} stroke={featureColour(feature.kind)} strokeWidth={part.map.gauge.widthMm * 0.3} strokeLinecap="round" /> : null;
       }))}
       {part.eyes?.posts.map((post) => {
         const { x, y } = frontPoint(view, part.eyes?.round ?? 0, post.azimuth);

@@ -24,6 +24,7 @@ export function applyToyHeader(header: ToyHeader, head: Header, line: number, se
     case 'hand': header.hand = head.value; break;
     case 'gauge': header.gauge = { widthMm: head.widthMm, heightMm: head.heightMm, yarn: head.yarn, assumed: head.assumed }; break;
     case 'lean': header.lean = head.value; break;
+    case 'apart': header.apart = head.value; break;
     case 'hook': header.hook = head.value; break;
     case 'for': header.audience = head.value; break;
     case 'yarn': header.yarns.push({ name: head.name, value: head.value, line }); break;

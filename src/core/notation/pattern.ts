@@ -42,6 +42,8 @@ export interface ToyHeader {
   /** stitch width and round height, whose they are on the yarn shelf, and whether they are only expected */
   gauge: { widthMm: number; heightMm: number; yarn: string | null; assumed: boolean } | null;
   lean: number | null;
+  /** what the maker means by a bare “8 apart”: post to post, or stitches showing; null where the text does not say */
+  apart: 'posts' | 'showing' | null;
   hook: string | null;
   audience: string | null;
   yarns: { name: string; value: string; line: number }[];

@@ -5,7 +5,8 @@ import { readHeading, type Heading } from './heading';
 import { addSteps, applyPartHeader, applyToyHeader, readSettings, repeatRounds } from './partLines';
 import type { LineKind, PartSource, Pattern, ToyHeader } from './pattern';
 import type { Problem } from './problem';
-import { readSteps, type Step } from './sentences';
+import { readSteps } from './sentences';
+import { isBareApart, type Step } from './step';
 import { findTerms, wordsUsed, type Terms, type WordPlaces } from './terms';
 
 /** A text longer than this is no pattern; it is refused before any reading. */
@@ -84,6 +85,13 @@ function slug(name: string, taken: ReadonlySet<string>): string {
   return id;
 }
 
+/** A bare “8 apart” of a maker who counts what shows. */
+function showingMeant(step: Step): Step {
+  if (!isBareApart(step)) return step;
+  const { apart, ...rest } = step;
+  return { ...rest, showing: apart };
+}
+
 /**
  * Reads a whole pattern: its header, parts, rounds and assembly sentences.
  *
@@ -92,7 +100,7 @@ function slug(name: string, taken: ReadonlySet<string>): string {
  * @param text the pattern as the maker wrote it
  */
 export function readPattern(text: string): Pattern {
-  const header: ToyHeader = { name: null, hand: 'right', gauge: null, lean: null, hook: null, audience: null, yarns: [] };
+  const header: ToyHeader = { name: null, hand: 'right', gauge: null, lean: null, apart: null, hook: null, audience: null, yarns: [] };
   const parts: PartSource[] = [];
   const notes: Pattern['notes'] = [];
   const problems: Problem[] = [];
@@ -244,6 +252,7 @@ export function readPattern(text: string): Pattern {
     else notes.push({ line: candidate.line, text: candidate.name });
     return false;
   });
+  if (header.apart === 'showing') for (const owner of kept) owner.steps = owner.steps.map(showingMeant);
   const found = findTerms(declared, places, saysMiss);
   return { header, parts: kept, notes: notes.sort((a, b) => a.line - b.line), terms: found.terms, problems: [...problems, ...found.problems], lineKinds };
 }

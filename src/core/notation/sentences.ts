@@ -194,7 +194,10 @@ class SentenceParser extends EmbeddedActionsParser {
     }
     else if (has(S.High)) step.high ??= value;
     else if (has(S.Showing, S.InBetween, S.Between)) step.showing ??= value;
-    else if (has(S.Apart)) step.apart ??= value;
+    else if (has(S.Apart)) {
+      step.apart ??= value;
+      if (meaning.some((token) => is(token, S.Apart) && /post/i.test(token.image))) step.posts = true;
+    }
     else if (has(S.Wide)) step.wide ??= value;
     for (const token of meaning) this.note(token);
   }

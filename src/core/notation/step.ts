@@ -35,6 +35,8 @@ export interface Step {
   /** from which end rounds are counted, where it is not the start */
   countFrom?: 'end';
   apart?: number;
+  /** `apart` is said to be from post to post */
+  posts?: boolean;
   showing?: number;
   wide?: number;
   seat?: 'foot' | 'split';
@@ -58,4 +60,9 @@ export interface Step {
   text: string;
   line: number;
   span: Span;
+}
+
+/** Whether a sentence says “8 apart” and leaves open from what to what. */
+export function isBareApart({ apart, showing, posts }: Step): boolean {
+  return apart !== undefined && showing === undefined && !posts;
 }

@@ -1,6 +1,6 @@
 import { roundCount, type Fabric } from '../fabric/fabric';
 import { leanOfJoined, leanOfSpiral } from '../shape/gauge';
-import { turn } from '../shape/azimuth';
+import { turn, wrapAngle } from '../shape/azimuth';
 
 /** The holes of one gap, spaced evenly around the piece. */
 export interface Holes {
@@ -49,4 +49,31 @@ export function holeAzimuth(holes: Holes, hole: number): number {
 export function holeAt(holes: Holes, azimuth: number): number {
   const at = ((azimuth - holes.first) / turn) * holes.count;
   return ((at % holes.count) + holes.count) % holes.count + 1;
+}
+
+/**
+ * The foot hole nearest to an azimuth, each hole where it really is: over its own parents, not evenly spaced. Around increases and
+ * decreases that is up to half a stitch apart.
+ *
+ * @param round index of the round below the gap, from 1
+ */
+export function nearestFootHole(fabric: Fabric, starts: Float64Array, lean: number | null, round: number, azimuth: number): { hole: number; azimuth: number } {
+  const even = footHoles(fabric, starts, lean, round);
+  if (fabric.row[round] === 1) {
+    const hole = Math.max(1, Math.min(even.count, Math.round(((azimuth - even.first) / turn) * even.count) + 1));
+    return { hole, azimuth: holeAzimuth(even, hole) };
+  }
+  const base = (fabric.base[round] ?? round) - 1;
+  const below = Math.max(1, roundCount(fabric, base + 1));
+  const shift = lean ?? (fabric.joined[round] ? leanOfJoined : leanOfSpiral);
+  const first = (starts[base] ?? 0) - (turn * shift) / 2 / Math.max(1, even.count);
+  let best = { hole: 1, azimuth: first, off: Infinity };
+  for (let i = 0; i < even.count; i += 1) {
+    const stitch = (fabric.offset[round] ?? 0) + i;
+    const over = (fabric.parentFirst[stitch] ?? 0) - (fabric.offset[base] ?? 0) + (fabric.parentCount[stitch] ?? 1) / 2;
+    const at = first + (turn * over) / below;
+    const off = Math.abs(wrapAngle(at - azimuth));
+    if (off < best.off - 1e-9) best = { hole: i + 1, azimuth: azimuth + wrapAngle(at - azimuth), off };
+  }
+  return { hole: best.hole, azimuth: best.azimuth };
 }

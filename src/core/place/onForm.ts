@@ -4,6 +4,7 @@ import { standing, type Stand } from '../shape/form/stand';
 import { stitchAzimuth } from '../shape/azimuth';
 import type { EyePlacement } from './eyes';
 import { frontSentence } from './eyeProblems';
+import type { FeaturePlacement } from './features/featurePlacement';
 import type { PartForm } from './partForm';
 
 /** How the eyes really sit on the stuffed form. */
@@ -20,44 +21,69 @@ export interface EyesOnForm {
 /** Half a millimetre can't be seen on a toy; what is gained has to be more than that. */
 const worthwhileMm = 0.7;
 
-/**
- * Looks at seated eyes on the relaxed form: bends, clustered increases and ovals show there, not in even spacing. The middle of the form
- * is the middle of the round that carries them.
- */
-export function eyesOnForm(form: PartForm, eyes: EyePlacement, relaxed: RelaxedForm, stand: Stand): EyesOnForm | null {
-  const { fabric } = form;
+/** A line of holes on the relaxed form, as the part stands. */
+interface LineOnForm {
+  /** how far right of the middle of its round the middle between two holes lies, and how much higher the second is, in mm */
+  between: (a: number, b: number) => { offMm: number; secondHigherMm: number; straightMm: number } | null;
+  count: number;
+}
+
+function lineOnForm({ fabric }: PartForm, line: number, seat: 'foot' | 'split', relaxed: RelaxedForm, stand: Stand): LineOnForm {
   const placed = standing(relaxed, stand, fabric.row[0] === 1);
-  const from = fabric.offset[eyes.round] ?? 0;
-  const count = (fabric.offset[eyes.round + 1] ?? 0) - from;
-  const shift = eyes.rule.seat === 'split' ? 0.5 : 0;
-  const at = (hole: number) => holePoint(fabric, relaxed.nodes, placed, stand, eyes.round, hole + shift)?.at;
+  const from = fabric.offset[line] ?? 0;
+  const count = (fabric.offset[line + 1] ?? 0) - from;
+  const shift = seat === 'split' ? 0.5 : 0;
+  const at = (hole: number) => holePoint(fabric, relaxed.nodes, placed, stand, line, hole + shift)?.at;
   let [low, high] = [Infinity, -Infinity];
   for (let stitch = from; stitch < from + count; stitch += 1) {
     low = Math.min(low, placed[stitch * 3] ?? 0);
     high = Math.max(high, placed[stitch * 3] ?? 0);
   }
-  const middle = (low + high) / 2;
-  const off = (a: number, b: number) => {
-    const [p, q] = [at(a), at(b)];
-    return p && q ? { off: (p[0] + q[0]) / 2 - middle, forward: p[2] + q[2] } : null;
+  return {
+    count,
+    between: (a, b) => {
+      const [p, q] = [at(a), at(b)];
+      return p && q ? { offMm: (p[0] + q[0] - low - high) / 2, secondHigherMm: q[1] - p[1], straightMm: Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2]) } : null;
+    },
   };
-  const [left, right] = eyes.posts.map((post) => at(post.stitch));
-  if (!left || !right) return null;
-  const offMm = (left[0] + right[0]) / 2 - middle;
-  const first = Math.min(...eyes.posts.map((post) => post.stitch));
-  let best = { hole: first, off: offMm };
+}
+
+/**
+ * Looks at seated eyes on the relaxed form: bends, clustered increases and ovals show there, not in even spacing. The middle of the form
+ * is the middle of the round that carries them.
+ */
+export function eyesOnForm(form: PartForm, eyes: EyePlacement, relaxed: RelaxedForm, stand: Stand): EyesOnForm | null {
+  const { between, count } = lineOnForm(form, eyes.round, eyes.rule.seat, relaxed, stand);
+  const [left, right] = eyes.posts;
+  const seen = between(left.stitch, right.stitch);
+  if (!seen) return null;
+  const first = Math.min(left.stitch, right.stitch);
+  let best = { hole: first, off: seen.offMm };
   for (let by = -4; by <= 4; by += 1) {
-    const found = off(first + by, first + by + eyes.rule.apart);
-    if (found && Math.abs(found.off) < Math.abs(best.off) - 1e-6) best = { hole: first + by, off: found.off };
+    const found = between(first + by, first + by + eyes.rule.apart);
+    if (found && Math.abs(found.offMm) < Math.abs(best.off) - 1e-6) best = { hole: first + by, off: found.offMm };
   }
-  const gained = Math.abs(offMm) - Math.abs(best.off);
+  const gained = Math.abs(seen.offMm) - Math.abs(best.off);
   const around = (hole: number) => ((hole - 1) % count + count) % count + 1;
   return {
-    offMm, rightHigherMm: right[1] - left[1], straightMm: Math.hypot(left[0] - right[0], left[1] - right[1], left[2] - right[2]),
+    offMm: seen.offMm, rightHigherMm: seen.secondHigherMm, straightMm: seen.straightMm,
     better: best.hole !== first && gained > worthwhileMm
       ? { holes: [around(best.hole), around(best.hole + eyes.rule.apart)], offMm: best.off, front: frontFor(form, eyes, best.hole + eyes.rule.apart / 2) }
       : null,
   };
+}
+
+/** How a feature lies on the stuffed form: its middle against that of its round, and of a pair which side is higher. */
+export function featureOnForm(form: PartForm, { line, seat, units, rule }: FeaturePlacement, relaxed: RelaxedForm, stand: Stand): { offMm: number; rightHigherMm: number | null } | null {
+  const [first, last] = [units[0], units.at(-1)];
+  if (!first || !last || rule.sideways.by === 'back' || rule.sides === 'left' || rule.sides === 'right') return null;
+  const { between } = lineOnForm(form, line, seat, relaxed, stand);
+  const middles = units.map((unit) => between(unit.from, unit.to));
+  const whole = units.length > 1 ? between(first.from, last.to) : middles[0];
+  if (!whole || middles.some((one) => one === null)) return null;
+  const [left, right] = [between(first.from, last.from), between(first.to, last.to)];
+  const offMm = units.length > 1 ? middles.reduce((sum, one) => sum + (one?.offMm ?? 0), 0) / units.length : whole.offMm;
+  return { offMm, rightHigherMm: units.length > 1 && left && right ? (left.secondHigherMm + right.secondHigherMm) / 2 : null };
 }
 
 /** The front line through the middle of a pair of holes, as a line of the text. */

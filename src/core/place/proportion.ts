@@ -47,3 +47,20 @@ export function eyesForProportion(form: PartForm, wanted: Proportion, rule: EyeR
     real: { down: downOf(form, line), apart: apartOf(form, line, apart, rule.seat) },
   };
 }
+
+/** Every share there really is: of each line of holes, and on the eyes' own line of each distance up to straight across. */
+export function proportionSteps(form: PartForm, eyes: EyePlacement): { down: number[]; apart: number[] } {
+  const { count } = seatHoles(form, eyes.round, eyes.rule.seat);
+  return {
+    down: Array.from({ length: Math.max(0, form.fabric.rounds - 1) }, (_, i) => downOf(form, i + 1)),
+    apart: Array.from({ length: Math.floor(count / 2) }, (_, i) => apartOf(form, eyes.round, i + 1, eyes.rule.seat)),
+  };
+}
+
+const fractions: [number, string][] = [[1 / 4, 'a quarter'], [1 / 3, 'a third'], [2 / 5, 'two fifths'], [1 / 2, 'half'], [3 / 5, 'three fifths'], [2 / 3, 'two thirds'], [3 / 4, 'three quarters']];
+
+/** A share as a fraction a maker thinks in: `, about a third`; empty where none is near. */
+export function shareWords(share: number): string {
+  const near = fractions.find(([fraction]) => Math.abs(fraction - share) < 0.025);
+  return near ? `, about ${near[1]}` : '';
+}

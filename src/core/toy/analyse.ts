@@ -15,7 +15,7 @@ import { roundStarts } from '../shape/azimuth';
 import { gaugeOf, type Gauge } from '../shape/gauge';
 import type { MapView } from '../shape/map';
 import { profileOf, sizeOf, type Profile } from '../shape/profile';
-import { undefinedColours, unplacedParts } from './checkParts';
+import { apartReadings, undefinedColours, unplacedParts } from './checkParts';
 import { memoise } from './memoise';
 
 /** A part with everything computed from it. */
@@ -126,7 +126,7 @@ export function analyseToy(text: string): ToyAnalysis {
   const gauge = gaugeOf(pattern.header);
   const lines = text.length > 200_000 ? [] : text.split(/\r\n|\n|\r/);
   const parts = pattern.parts.map((part) => analysePart(part, pattern, gauge, lines));
-  const problems = [...pattern.problems, ...undefinedColours(pattern), ...unplacedParts(pattern), ...parts.flatMap((part) => part.problems)];
+  const problems = [...pattern.problems, ...undefinedColours(pattern), ...apartReadings(pattern, text), ...unplacedParts(pattern), ...parts.flatMap((part) => part.problems)];
   problems.sort((a, b) => (a.line ?? 0) - (b.line ?? 0));
   return { text, pattern, gauge, lean: pattern.header.lean, parts, problems };
 }

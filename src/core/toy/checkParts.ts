@@ -1,6 +1,8 @@
 import type { Item } from '../notation/ast';
 import type { Problem } from '../notation/problem';
 import type { PartSource, Pattern } from '../notation/pattern';
+import { isBareApart } from '../notation/step';
+import { toyHeaderEdits } from './editText';
 
 interface ColourUse {
   name: string;
@@ -79,4 +81,22 @@ export function unplacedParts({ parts }: Pattern): Problem[] {
     }
   }
   return problems;
+}
+
+/** Header values for the two readings of “8 apart”. */
+export const apartValues = { posts: 'post to post', showing: 'stitches showing' } as const;
+
+/** Asks once what the maker means by “8 apart”, where no line says so and a sentence leaves it open. */
+export function apartReadings({ header, parts }: Pattern, text: string): Problem[] {
+  if (header.apart !== null) return [];
+  for (const part of parts) {
+    const step = part.steps.find((one) => one.kind === 'feature' && isBareApart(one));
+    if (!step) continue;
+    const put = (reading: keyof typeof apartValues) => ({ title: reading === 'posts' ? `${step.apart} post to post` : `${step.apart} showing`, edits: toyHeaderEdits(text, 'Apart', apartValues[reading]) });
+    return [{
+      code: 'apart-reading', severity: 'info', part: part.name, line: step.line, column: step.span.from + 1,
+      message: `“${step.apart} apart” is taken from post to post, so ${(step.apart ?? 1) - 1} show between. Do you mean that, or ${step.apart} showing?`, suggestions: [put('posts'), put('showing')],
+    }];
+  }
+  return [];
 }

@@ -1,20 +1,28 @@
 import { applyEdits } from '../notation/applyEdits';
 import { readHeader } from '../notation/headers';
 import type { PartSource } from '../notation/pattern';
+import type { LineEdit } from '../notation/problem';
 
 const lineEnds = /\r\n|\n|\r/;
 
-/** Sets a header line of the toy (`Hand: left`), in place where there is one, else at the top. An empty value takes it out. */
-export function setToyHeader(text: string, key: 'Toy' | 'Hand' | 'Gauge' | 'Lean' | 'Terms' | 'For' | 'Hook', value: string): string {
+type ToyKey = 'Toy' | 'Hand' | 'Gauge' | 'Lean' | 'Terms' | 'For' | 'Hook' | 'Apart';
+
+/** The edit that sets a header line of the toy (`Hand: left`), in place where there is one, else at the top. */
+export function toyHeaderEdits(text: string, key: ToyKey, value: string): LineEdit[] {
   const lines = text.split(lineEnds);
-  const at = lines.findIndex((line) => {
-    const header = readHeader(line);
-    return header !== null && 'key' in header && header.key === key.toLowerCase();
-  });
-  if (at >= 0) return value ? applyEdits(text, [{ line: at + 1, text: `${key}: ${value}` }]) : removeLine(text, at + 1);
-  if (!value) return text;
-  const after = key === 'Toy' ? 0 : lines.findIndex((line) => readHeader(line)?.key === 'toy') + 1;
-  return applyEdits(text, [{ line: after, text: `${key}: ${value}`, insertAfter: true }]);
+  const headers = lines.map(readHeader);
+  const at = headers.findIndex((header) => header !== null && 'key' in header && header.key === key.toLowerCase());
+  if (at >= 0) return [{ line: at + 1, text: `${key}: ${value}` }];
+  const after = key === 'Toy' ? 0 : headers.findIndex((header) => header?.key === 'toy') + 1;
+  return [{ line: after, text: `${key}: ${value}`, insertAfter: true }];
+}
+
+/** Sets a header line of the toy. An empty value takes it out. */
+export function setToyHeader(text: string, key: ToyKey, value: string): string {
+  const edits = toyHeaderEdits(text, key, value);
+  if (value) return applyEdits(text, edits);
+  const [edit] = edits;
+  return edit && !edit.insertAfter ? removeLine(text, edit.line) : text;
 }
 
 /** Sets a header line of one part (`Start: bottom`), in place where there is one, else under its heading. An empty value takes it out. */

@@ -65,8 +65,8 @@ describe('sheet', () => {
   const sheet = buildSheet(toy);
 
   test('stops stand after their rounds, and a range is divided there', () => {
-    const lines = sheet.parts[0]!.lines.map((line) => (line.kind === 'round' ? `${line.label} ${line.count}` : line.title));
-    expect(lines).toEqual(['R1 6', 'R2 12', 'R3 18', 'R4–9 18', 'Stop after round 9', 'R10 12', 'Stop after round 10', 'R11 6', 'Stop after round 11']);
+    const lines = sheet.parts[0]!.lines.map((line) => (line.kind === 'round' ? `${line.label} ${line.count}` : line.kind === 'marks' ? line.text : line.title));
+    expect(lines).toEqual(['R1 6', 'R2 12', 'R3 18', 'While working round 6, put a marker into stitch 7 (left eye) and stitch 12 (right eye) as you pass.', 'R4–9 18', 'Stop after round 9', 'R10 12', 'Stop after round 10', 'R11 6', 'Stop after round 11']);
   });
 
   test('all three forms carry the eyes, the stops, the notes and the cautions; a maker’s signs are only signs', () => {

@@ -1,14 +1,14 @@
 import { useEffect, useRef, useState, type RefObject } from 'react';
 import type { Side } from '../../core/shape/form/sight';
 import type { DrawnForm } from './drawnForm';
-import type { FormScene } from './scene/formScene';
+import type { FormScene, ViewFrom } from './scene/formScene';
 
 type Drawing = typeof import('./scene');
-
 
 export interface FormCanvasHandle {
   look: (side: Side) => void;
   zoom: (by: number) => void;
+  follow: (from: ViewFrom) => void;
   /** the form as a file; null while there is none */
   save: (kind: 'png' | 'glb' | 'obj') => Promise<Blob | null>;
 }
@@ -20,6 +20,7 @@ interface FormCanvasProps {
   still: boolean;
   handleRef: RefObject<FormCanvasHandle | null>;
   onPick: (stitch: number | null) => void;
+  onTurn?: (from: ViewFrom) => void;
   /** the machine can't draw it after all */
   onFail: () => void;
 }
@@ -27,12 +28,12 @@ interface FormCanvasProps {
 const turns: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
 
 /** The form in three dimensions on a canvas. The drawing library comes when it is first needed. */
-export function FormCanvas({ label, drawn, cut, still, handleRef, onPick, onFail }: FormCanvasProps) {
+export function FormCanvas({ label, drawn, cut, still, handleRef, onPick, onTurn, onFail }: FormCanvasProps) {
   const canvas = useRef<HTMLCanvasElement | null>(null);
   const [scene, setScene] = useState<FormScene | null>(null);
   const drawing = useRef<Drawing | null>(null);
-  const calls = useRef({ onPick, onFail });
-  useEffect(() => { calls.current = { onPick, onFail }; });
+  const calls = useRef({ onPick, onTurn, onFail });
+  useEffect(() => { calls.current = { onPick, onTurn, onFail }; });
 
   useEffect(() => {
     let gone = false;
@@ -41,7 +42,7 @@ export function FormCanvas({ label, drawn, cut, still, handleRef, onPick, onFail
     import('./scene').then((loaded) => {
       if (gone || !canvas.current) return;
       drawing.current = loaded;
-      made = new loaded.FormScene(canvas.current, { still, onPick: (stitch) => calls.current.onPick(stitch) });
+      made = new loaded.FormScene(canvas.current, { still, onPick: (stitch) => calls.current.onPick(stitch), onTurn: (from) => calls.current.onTurn?.(from) });
       setScene(made);
     }).catch(() => { if (!gone) calls.current.onFail(); });
     return () => {
@@ -72,6 +73,7 @@ export function FormCanvas({ label, drawn, cut, still, handleRef, onPick, onFail
     handleRef.current = {
       look: (side) => scene?.look(side),
       zoom: (by) => scene?.zoom(by),
+      follow: (from) => scene?.follow(from),
       save: async (kind) => {
         if (!scene || !drawing.current) return null;
         return kind === 'png' ? scene.snapshot() : kind === 'glb' ? drawing.current.formAsGlb(scene) : drawing.current.formAsObj(scene);

@@ -10,6 +10,7 @@ import { useToy } from '../../data/useToy';
 import { Icon } from '../../ui/Icon';
 import { Press } from '../../ui/Press';
 import { Body } from '../../ui/text';
+import { canDraw } from './canDraw';
 import { drawnForm } from './drawnForm';
 import { FormCanvas, type FormCanvasHandle } from './FormCanvas';
 import { FormDrawing, sideAngles } from './FormDrawing';
@@ -17,14 +18,6 @@ import { MeasureLine } from './MeasureLine';
 import { SaveMenu } from './SaveMenu';
 
 const sideNames: Record<Side, string> = { front: 'Front', left: 'Left', right: 'Right', back: 'Back', top: 'Top', underneath: 'Under' };
-
-function canDraw(): boolean {
-  try {
-    return Boolean(document.createElement('canvas').getContext('webgl2'));
-  } catch {
-    return false;
-  }
-}
 
 interface FormPanelProps {
   part: PartAnalysis;

@@ -56,7 +56,7 @@ export function drawnForm(part: PartAnalysis, form: RelaxedForm, header: ToyHead
   const patches = part.features.flatMap((feature) => (feature.needle ? [] : feature.units.flatMap((unit) => {
     // The middle hole of its span; over the start of the round the span runs on.
     const span = ((unit.to - unit.from) % unit.of + unit.of) % unit.of;
-    const middle = at(feature.line, Math.round((unit.from + span / 2) * 2) / 2);
+    const middle = at(feature.line, Math.round((unit.from + span / 2) * 2) / 2 + (feature.seat === 'split' ? 0.5 : 0));
     return middle ? [{ at: middle, radius: Math.max(unit.halfMm, 2), colour: featureColour(feature.kind) }] : [];
   })));
   return {

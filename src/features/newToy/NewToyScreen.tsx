@@ -3,6 +3,7 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
 import { applyEdits } from '../../core/notation/applyEdits';
 import { analyseToy } from '../../core/toy/analyse';
+import { habitIn, useApartHabit, withHabit } from '../../data/habits';
 import { useShelfActions } from '../../data/useShelf';
 import { Field } from '../../ui/Field';
 import { Icon } from '../../ui/Icon';
@@ -21,8 +22,9 @@ export function NewToyScreen() {
   // Taps that changed the text can be taken back here too; the toy's own history begins on the shelf.
   const [before, setBefore] = useState<string[]>([]);
   const { create } = useShelfActions();
+  const { habit, keep: keepHabit } = useApartHabit();
   const settled = useDeferredValue(text);
-  const toy = useMemo(() => analyseToy(settled), [settled]);
+  const toy = useMemo(() => analyseToy(withHabit(settled, habit)), [settled, habit]);
   const worked = toy.parts.filter((part) => part.checks.length > 0);
   const { notes } = toy.pattern;
   const rounds = worked.flatMap((part) => part.checks);
@@ -30,7 +32,7 @@ export function NewToyScreen() {
   const keep = async () => {
     setFailed(false);
     try {
-      const stored = await create.mutateAsync(text);
+      const stored = await create.mutateAsync(withHabit(text, habit));
       router.replace(toy.parts.length === 1 ? `/toy/${stored.id}/0` : `/toy/${stored.id}`);
     } catch {
       setFailed(true);
@@ -56,7 +58,7 @@ export function NewToyScreen() {
               {part.eyes ? ', eyes' : ''}
             </Body>
           ))}
-          <Problems problems={toy.problems} showLine onApply={(suggestion) => { setBefore([...before, text]); setText(applyEdits(text, suggestion.edits)); }} />
+          <Problems problems={toy.problems} showLine onApply={(suggestion) => { const told = habitIn(suggestion.edits); if (told) keepHabit(told); setBefore([...before, text]); setText(applyEdits(text, suggestion.edits)); }} />
           {worked.length > 0 && silent === rounds.length ? <Notice tone="look">no round says how many stitches it should have, so only the rounds themselves can be checked. Totals such as [24] help.</Notice> : null}
           {worked.length > 0 && toy.problems.length === 0 ? <Notice tone="good">every round adds up.</Notice> : null}
           {notes.length > 0 ? <Notice tone="plain">Kept as notes, not counted: {notes.slice(0, 12).map((note) => `line ${note.line}, “${note.text.slice(0, 80)}”`).join('; ')}{notes.length > 12 ? `; and ${notes.length - 12} more` : ''}</Notice> : null}

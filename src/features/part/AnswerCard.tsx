@@ -6,6 +6,9 @@ import { standOf } from '../../core/toy/formOfPart';
 import { eyeDirections, seatWord } from '../../core/place/eyeWords';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { eyeCaution } from '../../core/safety/cautions';
+import { landmarkWords } from '../../core/place/whatIsThere';
+import { useApartHabit } from '../../data/habits';
+import { useToy } from '../../data/useToy';
 import { Figure } from '../../ui/Figure';
 import { Notice } from '../../ui/Notice';
 import { Press } from '../../ui/Press';
@@ -16,6 +19,8 @@ import { usePartEdits } from './usePartEdits';
 /** The answer in words a maker can act on, and what is not right yet with its remedies. */
 export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedForm | null }) {
   const edits = usePartEdits(part);
+  const { analysis } = useToy();
+  const { habit } = useApartHabit();
   const { eyes } = part;
   const seen = useMemo(() => (eyes && form?.resting && form.nodes.stitches === (part.fabric.offset[part.fabric.rounds] ?? 0) ? eyesOnForm(part.form, eyes, form, standOf(part)) : null), [eyes, form, part]);
   if (!eyes) {
@@ -31,23 +36,27 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
   }
   const [a, b] = eyes.posts.map((post) => post.stitch).sort((x, y) => x - y);
   const words = eyeDirections(eyes);
+  // Both readings of “apart” stand here always; the maker's own comes first.
+  const posts = <Figure key="posts" value={String(eyes.rule.apart)} words="post to post" />;
+  const showing = <Figure key="showing" value={String(eyes.showing)} words={eyes.showing === 1 ? 'shows between' : 'show between'} />;
+  const reading = analysis.problems.filter((problem) => problem.code === 'apart-reading' && problem.part === part.source.name);
   return (
     <View gap="$3">
       <View backgroundColor="$sheet" borderRadius="$3" borderWidth={1} borderColor="$line" padding="$4" gap="$3">
         <Answer role="status">Round {eyes.rule.gap[0]}<Answer color="$marker" aria-hidden>|</Answer>{eyes.rule.gap[1]}, {seatWord(eyes.rule.seat)} {a} and {b}</Answer>
         <View flexDirection="row" flexWrap="wrap" columnGap="$4" rowGap="$2">
-          <Figure value={String(eyes.rule.apart)} words="post to post" />
-          <Figure value={String(eyes.showing)} words={eyes.showing === 1 ? 'shows between' : 'show between'} />
+          {habit === 'showing' ? [showing, posts] : [posts, showing]}
           <Figure value={`${Math.round(eyes.surfaceMm)} mm`} words="around the face" />
           <Figure value={`${Math.round(eyes.straightMm)} mm`} words={`straight, ${Math.round(eyes.shareOfWidth * 100)}% of the width`} />
         </View>
         <Body>{words.sides}</Body>
       </View>
       {seen ? <OnForm seen={seen} onFront={edits.front} /> : null}
-      <Problems problems={eyes.problems} onApply={edits.apply} />
+      <Problems problems={[...reading, ...eyes.problems]} onApply={edits.apply} />
       {eyes.problems.every((problem) => problem.severity === 'info') ? <Notice tone="good">centred on the front, within {(Math.round(eyes.missMm * 10) / 10).toFixed(1)} mm.</Notice> : null}
       <View gap="$2">
         <Body>{words.markers}</Body>
+        <Body>{`The line of holes is ${landmarkWords(part.form, eyes.round).join(', ')}.`}</Body>
         <Body>{words.check}</Body>
         {eyes.lower ? <Quiet>A spiral climbs: the {eyes.lower} eye sits {(Math.round(eyes.levelMm * 10) / 10).toFixed(1)} mm lower. Tilt the piece by that when you join it.</Quiet> : null}
         {part.form.lean === null && part.map.fabric.joined[eyes.round] !== 1 ? <Quiet>Counted with a lean of 0.25 stitch a round, the usual for V-shaped stitches. Write “Lean: 0.1” in the text for X-shaped ones.</Quiet> : null}

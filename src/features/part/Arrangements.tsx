@@ -1,57 +1,65 @@
 import { useMemo } from 'react';
 import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
-import { applyEdits } from '../../core/notation/applyEdits';
-import type { EyeRule } from '../../core/place/eyeSentence';
-import { writeEyes } from '../../core/place/eyeSentence';
-import { analyseToy, type PartAnalysis } from '../../core/toy/analyse';
+import { arrangementIn, arrangementWords, nearestArrangements, type Arrangement } from '../../core/toy/arrangements';
+import type { PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
+import { Press } from '../../ui/Press';
 import { ToyPicture } from '../../ui/ToyPicture';
-import { Body, Quiet } from '../../ui/text';
+import { Body, Quiet, Title } from '../../ui/text';
 import { usePartEdits } from './usePartEdits';
 
-/** The face as it is beside its nearest arrangements that are at least as well centred, as pictures; a tap keeps one. */
-export function Arrangements({ part }: { part: PartAnalysis }) {
+/** What is put beside the face: texts the maker remembered, by the part they are about. */
+export interface Comparing {
+  remembered: readonly string[];
+  /** the forms stand side by side */
+  open: boolean;
+}
+
+/** The two arrangements that stand beside the face: those remembered, then the nearest that are as true to the mirror. */
+export function useOthers(part: PartAnalysis | undefined, remembered: readonly string[]): Arrangement[] {
   const { text } = useToy();
+  return useMemo(() => {
+    if (!part?.eyes) return [];
+    const now = arrangementWords(part.eyes).words;
+    const kept = remembered.flatMap((one) => (one === text ? [] : arrangementIn(one, part) ?? []));
+    const all = [...kept, ...nearestArrangements(text, part, 2)];
+    const words = all.map(({ eyes }) => arrangementWords(eyes).words);
+    // A remembered face may differ in its mouth alone; of the others one of each is enough.
+    return all.filter((one, i) => i < kept.length || (words[i] !== now && words.indexOf(words[i] ?? '') === i)).slice(0, 2);
+  }, [part, text, remembered]);
+}
+
+/** The face as it is beside two other arrangements, as pictures; a tap keeps one. */
+export function Arrangements({ part, comparing, onComparing }: { part: PartAnalysis; comparing: Comparing; onComparing: (next: Comparing) => void }) {
+  const { text, analysis } = useToy();
   const edits = usePartEdits(part);
-  const others = useMemo(() => {
-    const { eyes, source, fabric } = part;
-    if (!eyes) return [];
-    const lines = text.split(/\r\n|\n|\r/);
-    const gap = (by: number): [number, number] | null => {
-      const [lower, upper] = [fabric.label[eyes.round - 1 + by], fabric.label[eyes.round + by]];
-      return lower && upper ? [lower, upper] : null;
-    };
-    const { rule } = eyes;
-    const wishes: Partial<EyeRule>[] = [{ apart: rule.apart - 1 }, { apart: rule.apart + 1 }, ...[1, -1].flatMap((by) => { const next = gap(by); return next ? [{ gap: next }] : []; }), { apart: rule.apart - 2 }, { apart: rule.apart + 2 }];
-    return wishes.flatMap((wish) => {
-      const next = { ...rule, ...wish };
-      if (next.apart < 1 || next.apart >= eyes.posts[0].of) return [];
-      const toy = analyseToy(applyEdits(text, [writeEyes(source, lines, next)]));
-      const same = toy.parts.find((candidate) => candidate.source.id === source.id);
-      return same?.eyes && same.eyes.problems.every((problem) => problem.severity !== 'error') ? [{ wish, toy: { ...toy, parts: [same] }, eyes: same.eyes }] : [];
-    }).sort((a, b) => Math.abs(a.eyes.missStitches) - Math.abs(b.eyes.missStitches)).slice(0, 2);
-  }, [part, text]);
-  const { analysis } = useToy();
+  const others = useOthers(part, comparing.remembered);
   if (!part.eyes || others.length === 0) return null;
-  const cards = [{ wish: null, toy: { ...analysis, parts: [part] }, eyes: part.eyes }, ...others];
+  const cards = [{ text: null, toy: { ...analysis, parts: [part] }, eyes: part.eyes }, ...others.map((one) => ({ text: one.text, toy: { ...one.toy, parts: [one.part] }, eyes: one.eyes }))];
+  const known = comparing.remembered.includes(text);
   return (
-    <View gap="$1">
-      <Quiet>Side by side; tap one to keep it</Quiet>
-      <View flexDirection="row" gap="$2" role="group" aria-label="Arrangements">
-        {cards.map(({ wish, toy, eyes }) => {
-          const words = `${eyes.rule.gap.join('|')}, ${eyes.rule.apart} apart`;
-          const off = Math.abs(eyes.missStitches) < 0.05 ? 'centred' : `${(Math.round(Math.abs(eyes.missMm) * 10) / 10).toFixed(1)} mm off`;
+    <View gap="$2">
+      <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">Side by side</Title>
+      <Quiet>Tap one to keep it.</Quiet>
+      <View flexDirection="row" gap="$2" role="radiogroup" aria-label="Arrangements">
+        {cards.map((card, i) => {
+          const { words, off } = arrangementWords(card.eyes);
+          const own = card.text === null;
           return (
-            <Pressable key={words} style={{ flexGrow: 1, flexShrink: 1, flexBasis: 0 }} role="radio" aria-checked={wish === null} aria-label={`${words}, ${off}${wish === null ? ', as it is' : ''}`} onPress={() => { if (wish) edits.change(wish); }}>
-              <View alignItems="center" gap="$1" padding="$1" borderRadius="$3" borderWidth={2} borderColor={wish === null ? '$color' : '$line'}>
-                <ToyPicture toy={toy} size={96} />
+            <Pressable key={`${i}${words}`} style={{ flexGrow: 1, flexShrink: 1, flexBasis: 0 }} role="radio" aria-checked={own} aria-label={`${words}, ${off}${own ? ', as it is' : ''}`} onPress={() => { if (card.text !== null) edits.take(card.text); }}>
+              <View alignItems="center" gap="$1" padding="$1" borderRadius="$3" borderWidth={2} borderColor={own ? '$color' : '$line'}>
+                <ToyPicture toy={card.toy} size={96} />
                 <Body fontSize="$2" lineHeight="$2" fontWeight="700">{words}</Body>
                 <Quiet>{off}</Quiet>
               </View>
             </Pressable>
           );
         })}
+      </View>
+      <View flexDirection="row" flexWrap="wrap" gap="$2">
+        <Press grow label="On the form" name="Compare them on the form" onPress={() => onComparing({ ...comparing, open: true })} />
+        <Press grow label={known ? 'Remembered' : 'Remember'} name={known ? 'Remembered' : 'Remember this arrangement'} disabled={known} onPress={() => onComparing({ ...comparing, remembered: [text, ...comparing.remembered].slice(0, 2) })} />
       </View>
     </View>
   );

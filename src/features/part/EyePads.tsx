@@ -1,6 +1,7 @@
 import { View } from '@tamagui/core';
 import { largestEyeMm, smallestEyeMm } from '../../core/place/hardware';
 import type { PartAnalysis } from '../../core/toy/analyse';
+import { useApartHabit } from '../../data/habits';
 import { useToy } from '../../data/useToy';
 import { Icon } from '../../ui/Icon';
 import { Press } from '../../ui/Press';
@@ -39,7 +40,9 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
   const edits = usePartEdits(part);
   const { analysis } = useToy();
   const { eyes, source } = part;
-  const { hand } = analysis.pattern.header;
+  const { hand, apart: said } = analysis.pattern.header;
+  const { habit } = useApartHabit();
+  const apart = said ?? habit;
   return (
     <View gap="$3">
       {eyes ? (
@@ -57,6 +60,10 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
           <Choice label="Where the post goes through">
             <Press grow role="radio" label="Hole at a stitch’s foot" chosen={eyes.rule.seat === 'foot'} onPress={() => edits.change({ seat: 'foot' })} />
             <Press grow role="radio" label="Between two stitches" chosen={eyes.rule.seat === 'split'} onPress={() => edits.change({ seat: 'split' })} />
+          </Choice>
+          <Choice label="When you say “8 apart” you count">
+            <Press grow role="radio" label="Post to post" chosen={apart === 'posts'} onPress={() => edits.apartMeans('posts')} />
+            <Press grow role="radio" label="What shows" chosen={apart === 'showing'} onPress={() => edits.apartMeans('showing')} />
           </Choice>
           <Choice label={source.front ? 'The front, as you set it' : 'The front, opposite the round start'}>
             <Press grow name="Turn the front half a stitch to the left" label="½ left" onPress={() => edits.turnFront(-1)} />

@@ -1,10 +1,9 @@
 import type { ReactNode } from 'react';
 import { View } from '@tamagui/core';
-import type { FeatureKind } from '../../core/notation/step';
 import type { RelaxedForm } from '../../core/shape/form/relaxForm';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { AnswerCard } from './AnswerCard';
-import { Arrangements } from './Arrangements';
+import { Arrangements, type Comparing } from './Arrangements';
 import { EyePads, EyeSettings } from './EyePads';
 import { FeatureCard } from './FeatureCard';
 import { FeaturePads } from './FeaturePads';
@@ -12,19 +11,19 @@ import { Proportions } from './Proportions';
 import { SeatedCheck } from './SeatedCheck';
 
 /** The feature that is chosen and there; stitched eyes are a feature like the others. */
-function featureOf(part: PartAnalysis, chosen: FeatureKind) {
-  return chosen === 'eyes' && part.eyes ? undefined : part.features.find((feature) => feature.kind === chosen);
+function featureOf(part: PartAnalysis, chosen: string) {
+  return chosen === 'eyes' && part.eyes ? undefined : part.features.find((feature) => feature.id === chosen);
 }
 
 /** The answer for the chosen feature; for the eyes where nothing else is chosen. */
-export function FaceAnswer({ part, form, chosen, pads }: { part: PartAnalysis; form: RelaxedForm | null; chosen: FeatureKind; pads?: ReactNode }) {
+export function FaceAnswer({ part, form, chosen, comparing, onComparing, pads }: { part: PartAnalysis; form: RelaxedForm | null; chosen: string; comparing: Comparing; onComparing: (next: Comparing) => void; pads?: ReactNode }) {
   const feature = featureOf(part, chosen);
-  if (feature) return <>{pads}<FeatureCard part={part} feature={feature} /></>;
-  return <View gap="$4"><AnswerCard part={part} form={form} />{pads}<Arrangements part={part} /><Proportions part={part} /><SeatedCheck part={part} /><EyeSettings part={part} /></View>;
+  if (feature) return <>{pads}<FeatureCard part={part} form={form} feature={feature} /></>;
+  return <View gap="$4"><AnswerCard part={part} form={form} />{pads}<Arrangements part={part} comparing={comparing} onComparing={onComparing} /><Proportions part={part} /><SeatedCheck part={part} /><EyeSettings part={part} /></View>;
 }
 
 /** The moves of the chosen feature. */
-export function FacePads({ part, chosen }: { part: PartAnalysis; chosen: FeatureKind }) {
+export function FacePads({ part, chosen }: { part: PartAnalysis; chosen: string }) {
   const feature = featureOf(part, chosen);
   if (!feature && !part.eyes) return null;
   return <View padding="$2" borderTopWidth={1} borderColor="$line">{feature ? <FeaturePads part={part} feature={feature} /> : <EyePads part={part} />}</View>;

@@ -1,35 +1,29 @@
 import { ScrollView } from 'react-native-gesture-handler';
 import { featureLibrary } from '../../core/place/features/library';
+import { featureName } from '../../core/place/features/featureSteps';
 import type { FeatureKind } from '../../core/notation/step';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { Press } from '../../ui/Press';
 import { usePartEdits } from './usePartEdits';
 
-const order: FeatureKind[] = ['eyes', 'nose', 'mouth', 'cheeks', 'brows', 'lashes', 'whiskers', 'spots', 'patch', 'button', 'hair', 'sculpting', 'key ring'];
+const order: FeatureKind[] = ['eyes', 'nose', 'mouth', 'cheeks', 'brows', 'lashes', 'whiskers', 'spots', 'patch', 'button', 'bow', 'hair', 'sculpting', 'key ring'];
 
-/** Whether a part carries a feature. */
-export function carries(part: PartAnalysis, kind: FeatureKind): boolean {
-  return (kind === 'eyes' && part.eyes !== null) || part.features.some((feature) => feature.kind === kind);
-}
-
-/** The features of a face in a line: those that are there, and those a tap puts there. */
-export function FaceBar({ part, chosen, onChoose }: { part: PartAnalysis; chosen: FeatureKind; onChoose: (kind: FeatureKind) => void }) {
+/** The features of a face in a line: those that are there, then those a tap puts there. Of some a part may carry several. */
+export function FaceBar({ part, chosen, onChoose }: { part: PartAnalysis; chosen: string; onChoose: (id: string) => void }) {
   const edits = usePartEdits(part);
   if (part.fabric.rounds < 2) return null;
-  const choose = (kind: FeatureKind) => {
-    if (!carries(part, kind)) {
-      if (kind === 'eyes') edits.seat();
-      else edits.addFeature(kind);
-    }
-    onChoose(kind);
+  const there = [...(part.eyes ? [{ id: 'eyes', kind: 'eyes' as FeatureKind }] : []), ...part.features].sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind));
+  const missing = order.filter((kind) => featureLibrary[kind].many || !there.some((feature) => feature.kind === kind));
+  const add = (kind: FeatureKind) => {
+    if (kind === 'eyes') edits.seat();
+    else edits.addFeature(kind);
+    const same = there.filter((feature) => feature.kind === kind).length;
+    onChoose(same === 0 ? kind : `${kind} ${same + 1}`);
   };
   return (
     <ScrollView horizontal showsHorizontalScrollIndicator={false} style={{ flexGrow: 0 }} contentContainerStyle={{ gap: 6, paddingHorizontal: 8, paddingVertical: 6 }} role="group" aria-label="Features">
-      {order.map((kind) => {
-        const there = carries(part, kind);
-        const { name } = featureLibrary[kind];
-        return <Press key={kind} tight label={there ? name : `+ ${name}`} name={there ? name : `Add ${name.toLowerCase()}`} role={there ? 'radio' : 'button'} chosen={there && chosen === kind} onPress={() => choose(kind)} />;
-      })}
+      {there.map(({ id, kind }) => <Press key={id} tight label={featureName(id, kind)} role="radio" chosen={chosen === id} onPress={() => onChoose(id)} />)}
+      {missing.map((kind) => <Press key={`+${kind}`} tight label={`+ ${featureLibrary[kind].name}`} name={`Add ${featureLibrary[kind].name.toLowerCase()}`} onPress={() => add(kind)} />)}
     </ScrollView>
   );
 }

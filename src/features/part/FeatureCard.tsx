@@ -1,8 +1,14 @@
+import { useMemo } from 'react';
 import { View } from '@tamagui/core';
-import { featureWords } from '../../core/place/features/featureWords';
-import { featureLibrary } from '../../core/place/features/library';
+import { featureName } from '../../core/place/features/featureSteps';
+import { featureWords, unitWords } from '../../core/place/features/featureWords';
+import { isStitchedStyle, type FeatureRule } from '../../core/place/features/featureRule';
+import { careOf, featureLibrary } from '../../core/place/features/library';
 import type { FeaturePlacement } from '../../core/place/features/featurePlacement';
 import type { FeatureStyle } from '../../core/notation/step';
+import { featureOnForm } from '../../core/place/onForm';
+import type { RelaxedForm } from '../../core/shape/form/relaxForm';
+import { standOf } from '../../core/toy/formOfPart';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { Notice } from '../../ui/Notice';
 import { NumberStep } from '../../ui/NumberStep';
@@ -14,36 +20,55 @@ import { usePartEdits } from './usePartEdits';
 const styleNames: Record<FeatureStyle, string> = {
   satin: 'Satin stitch', triangle: 'Triangle', smile: 'Smile', row: 'Short stitches', lips: 'Two lips', sleeping: 'Sleeping', felt: 'Felt', crochet: 'Crocheted', oval: 'Oval', ring: 'With rings',
 };
-const stitchedStyles: ReadonlySet<FeatureStyle> = new Set(['satin', 'triangle', 'smile', 'row', 'lips', 'sleeping']);
+const sideNames: Record<FeatureRule['sides'], string> = { middle: 'Middle', both: 'Both sides', left: 'Left only', right: 'Right only' };
 
 /** Where a feature goes, what is not right, how the needle runs, and how it is made. */
-export function FeatureCard({ part, feature }: { part: PartAnalysis; feature: FeaturePlacement }) {
+export function FeatureCard({ part, form, feature }: { part: PartAnalysis; form: RelaxedForm | null; feature: FeaturePlacement }) {
   const edits = usePartEdits(part);
   const entry = featureLibrary[feature.kind];
-  const words = featureWords(feature);
-  const { rule, gap, units } = feature;
-  const where = units.map(({ from, to }) => (from === to ? `${from}` : `${from}–${to}`)).join(' and ');
-  const make = (style: FeatureStyle) => edits.putFeature(feature.id, {
-    ...rule, style, embroidered: stitchedStyles.has(style), sizeMm: stitchedStyles.has(style) ? null : (rule.sizeMm ?? Math.round(Math.min(rule.wide, 2) * part.form.gauge.widthMm)),
+  const words = featureWords(feature, part.form, part.eyes);
+  const care = careOf(feature.rule);
+  const seen = useMemo(() => (form?.resting && form.nodes.stitches === (part.fabric.offset[part.fabric.rounds] ?? 0) ? featureOnForm(part.form, feature, form, standOf(part)) : null), [feature, form, part]);
+  const { rule, gap, units, seat } = feature;
+  const name = featureName(feature.id, feature.kind);
+  const where = units.every(({ from, to }) => from === to) && seat === 'foot' ? `${units.length > 1 ? 'holes' : 'hole'} ${units.map(({ from }) => from).join(' and ')}`
+    : seat === 'foot' ? `holes ${units.map(({ from, to }) => `${from}–${to}`).join(' and ')}` : units.map((unit) => unitWords(unit, seat)).join(' and ');
+  const make = (style: FeatureStyle | null) => {
+    const embroidered = style === null ? entry.stitched && feature.kind !== 'nose' : isStitchedStyle(style);
+    edits.putFeature(feature.id, { ...rule, style, embroidered, sizeMm: embroidered ? null : (rule.sizeMm ?? entry.usualMm), wide: embroidered ? rule.wide : entry.wide, high: embroidered ? rule.high : entry.high });
+  };
+  const stand = (sides: FeatureRule['sides']) => edits.putFeature(feature.id, {
+    ...rule, sides, sideways: sides === 'middle' ? { by: 'front' } : rule.sides === 'middle' ? { by: 'apart', apart: Math.max(2, Math.round((units[0]?.of ?? 12) / 5)) } : rule.sideways,
   });
   return (
     <View gap="$3">
       <View backgroundColor="$sheet" borderRadius="$3" borderWidth={1} borderColor="$line" padding="$4" gap="$2">
-        <Answer role="status">{entry.name}: round {gap[0]}<Answer color="$marker" aria-hidden>|</Answer>{gap[1]}, holes {where}</Answer>
+        <Answer role="status">{name}: round {gap[0]}<Answer color="$marker" aria-hidden>|</Answer>{gap[1]}, {where}</Answer>
         <Body>{words.count}</Body>
+        <Body>{words.there}</Body>
         <Body>{words.markers}</Body>
         <Body>{words.check}</Body>
       </View>
+      {seen ? <Quiet>{`On the stuffed form its middle lies ${Math.abs(seen.offMm) < 0.3 ? 'on the front' : `${Math.abs(seen.offMm).toFixed(1)} mm to the ${seen.offMm > 0 ? 'right' : 'left'}`}${seen.rightHigherMm === null ? '' : Math.abs(seen.rightHigherMm) < 0.3 ? ', and the two are level' : `, and the right one is ${Math.abs(seen.rightHigherMm).toFixed(1)} mm ${seen.rightHigherMm > 0 ? 'higher' : 'lower'}`}.`}</Quiet> : null}
       <Problems problems={feature.problems} onApply={edits.apply} />
       {feature.problems.every((problem) => problem.severity === 'info') ? <Notice tone="good">in the middle of the front, within {(Math.round(feature.missMm * 10) / 10).toFixed(1)} mm.</Notice> : null}
       {entry.styles.length > 1 ? (
         <View gap="$1" role="radiogroup" aria-label="How it is made">
           <Quiet>How it is made</Quiet>
-          <View flexDirection="row" flexWrap="wrap" gap="$2">{entry.styles.map((style) => <Press key={style} tight role="radio" label={styleNames[style]} chosen={rule.style === style} onPress={() => make(style)} />)}</View>
+          <View flexDirection="row" flexWrap="wrap" gap="$2">{feature.kind === 'nose' ? <Press tight role="radio" label="Pressed in" chosen={rule.style === null} onPress={() => make(null)} /> : null}{entry.styles.map((style) => <Press key={style} tight role="radio" label={styleNames[style]} chosen={rule.style === style} onPress={() => make(style)} />)}</View>
+        </View>
+      ) : null}
+      {feature.kind !== 'sculpting' ? (
+        <View gap="$1" role="radiogroup" aria-label="Where on the face">
+          <Quiet>Where on the face</Quiet>
+          <View flexDirection="row" flexWrap="wrap" gap="$2">
+            {(['middle', 'both', 'left', 'right'] as const).map((sides) => <Press key={sides} tight role="radio" label={sideNames[sides]} chosen={rule.sides === sides && rule.sideways.by !== 'back'} onPress={() => stand(sides)} />)}
+            <Press tight role="radio" label="At the back" chosen={rule.sideways.by === 'back'} onPress={() => edits.putFeature(feature.id, { ...rule, sides: 'middle', sideways: { by: 'back' } })} />
+          </View>
         </View>
       ) : null}
       {rule.sizeMm !== null && !rule.embroidered ? <NumberStep label="Across" unit="mm" value={rule.sizeMm} step={1} least={3} most={80} onChange={(sizeMm) => edits.putFeature(feature.id, { ...rule, sizeMm })} /> : null}
-      {entry.pair && rule.embroidered ? <NumberStep label="Each wide" unit="stitches" value={rule.wide} step={1} least={1} most={12} onChange={(wide) => edits.putFeature(feature.id, { ...rule, wide })} /> : null}
+      {rule.sides !== 'middle' && rule.embroidered ? <NumberStep label="Each wide" unit="stitches" value={rule.wide} step={1} least={1} most={12} onChange={(wide) => edits.putFeature(feature.id, { ...rule, wide })} /> : null}
       {rule.embroidered && entry.high > 1 ? <NumberStep label="High" unit="rounds" value={rule.high} step={1} least={1} most={8} onChange={(high) => edits.putFeature(feature.id, { ...rule, high })} /> : null}
       {words.needle.length > 0 ? (
         <View gap="$1">
@@ -51,8 +76,8 @@ export function FeatureCard({ part, feature }: { part: PartAnalysis; feature: Fe
           {words.needle.map((line) => <Body key={line}>{line}</Body>)}
         </View>
       ) : null}
-      <Quiet>Inside stays {entry.inside}. It is worked from the {entry.from}.{entry.hurts ? ` ${entry.hurts}` : ''}</Quiet>
-      <Press tone="danger" label={`Take the ${feature.kind} off`} onPress={() => edits.dropFeature(feature.id)} />
+      <Quiet>Inside stays {care.inside}. It is worked from the {care.from}.{care.hurts ? ` ${care.hurts}` : ''}</Quiet>
+      <Press tone="danger" label={`Take the ${feature.id} off`} onPress={() => edits.dropFeature(feature.id)} />
     </View>
   );
 }

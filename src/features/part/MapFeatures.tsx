@@ -1,7 +1,6 @@
 import { Circle, G, Line, Text as SvgText } from 'react-native-svg';
 import { holeOnMap, mapPoint, type FabricMap } from '../../core/shape/map';
 import { featureColour } from '../../core/place/features/library';
-import type { FeatureKind } from '../../core/notation/step';
 import type { PartAnalysis } from '../../core/toy/analyse';
 
 const ink = '#161616';
@@ -9,18 +8,18 @@ const light = '#F7F4EA';
 const marker = '#FF7A1A';
 
 /** The stitched and sewn features on the map; of the chosen one the needle's points are numbered. */
-export function MapFeatures({ part, map: drawn, chosen, scale }: { part: PartAnalysis; map: FabricMap; chosen: FeatureKind; scale: number }) {
+export function MapFeatures({ part, map: drawn, chosen, scale }: { part: PartAnalysis; map: FabricMap; chosen: string; scale: number }) {
   const { map, features, form } = part;
   return (
     <G>
       {features.map((feature) => {
-        const here = feature.kind === chosen;
+        const here = feature.id === chosen;
         const points = feature.needle?.points ?? [];
         const spots = points.map((point) => holeOnMap(map, drawn, point.line, point.hole, point.azimuth, false));
         return (
-          <G key={feature.kind}>
+          <G key={feature.id}>
             {feature.needle === null ? feature.units.map((unit) => {
-              const [a, b] = [unit.from, unit.to].map((hole, i) => holeOnMap(map, drawn, feature.line, hole, i === 0 ? unit.fromAzimuth : unit.toAzimuth, false));
+              const [a, b] = [unit.from, unit.to].map((hole, i) => holeOnMap(map, drawn, feature.line, hole, i === 0 ? unit.fromAzimuth : unit.toAzimuth, feature.seat === 'split'));
               const { x, y } = a && b ? { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 } : mapPoint(map, feature.line, unit.azimuth);
               return <Circle key={unit.side} cx={x} cy={y} r={Math.max(unit.halfMm, form.gauge.widthMm * 0.4)} fill={featureColour(feature.kind)} fillOpacity={0.85} stroke={here ? marker : light} strokeWidth={2 / scale} />;
             }) : null}

@@ -7,14 +7,19 @@ import { wrapAngle } from '../../core/shape/azimuth';
 import { formAzimuths } from '../../core/shape/form/azimuths';
 import type { RelaxedForm } from '../../core/shape/form/relaxForm';
 import { holeOnMap, mapPoint } from '../../core/shape/map';
-import type { FeatureKind } from '../../core/notation/step';
+import { conflictMarks } from '../../core/place/conflictMarks';
+import { featureName } from '../../core/place/features/featureSteps';
+import type { FeaturePlacement } from '../../core/place/features/featurePlacement';
+import { movedTo, raised, widened } from '../../core/place/features/moveFeature';
+import { upOf } from '../../core/place/features/verticalLine';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
 import { Icon } from '../../ui/Icon';
 import { Press } from '../../ui/Press';
 import { Body } from '../../ui/text';
 import { needsOutline, yarnColour } from '../../ui/yarnColour';
-import { EyeHandle } from './EyeHandle';
+import { MapConflicts } from './MapConflicts';
+import { MapHandle } from './MapHandle';
 import { MapFeatures } from './MapFeatures';
 import { mapPaths, shades } from './mapPaths';
 import { usePartEdits } from './usePartEdits';
@@ -22,7 +27,7 @@ import { usePartEdits } from './usePartEdits';
 const colours = { mat: '#0F4A45', grid: '#1A5750', thread: '#F7F4EA', marker: '#FF7A1A' };
 
 /** The part unrolled on the mat: drag the background to look around, an eye to move the pair. */
-export function MapPanel({ part, form, selected, onSelect, feature }: { part: PartAnalysis; feature: FeatureKind; form: RelaxedForm | null; selected: number | null; onSelect: (stitch: number | null) => void }) {
+export function MapPanel({ part, form, selected, onSelect, feature, onFeature }: { part: PartAnalysis; feature: string; onFeature: (id: string) => void; form: RelaxedForm | null; selected: number | null; onSelect: (stitch: number | null) => void }) {
   const { analysis } = useToy();
   const edits = usePartEdits(part);
   const [size, setSize] = useState({ width: 0, height: 0 });
@@ -61,19 +66,21 @@ export function MapPanel({ part, form, selected, onSelect, feature }: { part: Pa
 
   const { eyes, fabric } = part;
   const gapCount = eyes?.posts[0].of ?? 0;
-  const radius = eyes ? (part.profile.radius[eyes.round - 1] ?? 1) : 1;
 
-  /** Snaps a point of the panel to a line of holes and a distance, and writes both. */
-  const dragTo = (px: number, py: number, first: boolean): boolean => {
-    if (!eyes) return false;
+  /** Snaps a point of the panel to a line of holes, and to the distance of a pair with one of its two there. */
+  const snapped = (px: number, py: number): { round: number; apart: number } => {
     const x = px / scale + origin.x;
     const y = py / scale + origin.y;
     const line = part.map.start === 'top' ? y / heightMm : (map.height - y) / heightMm;
     const round = Math.max(1, Math.min(fabric.rounds - 1, Math.round(line)));
-    const around = part.profile.radius[round - 1] ?? radius;
+    const around = part.profile.radius[round - 1] ?? 1;
     const count = (fabric.offset[round + 1] ?? 0) - (fabric.offset[round] ?? 0);
     const angle = Math.min(Math.PI * 0.95, Math.abs(x) / Math.max(1, around));
-    const apart = Math.max(2, Math.min(count - 2, Math.round((angle * 2 * count) / (2 * Math.PI))));
+    return { round, apart: Math.max(2, Math.min(count - 2, Math.round((angle * 2 * count) / (2 * Math.PI)))) };
+  };
+  const dragTo = (px: number, py: number, first: boolean): boolean => {
+    if (!eyes) return false;
+    const { round, apart } = snapped(px, py);
     const gap: [number, number] = [fabric.label[round - 1] ?? round, fabric.label[round] ?? round + 1];
     if (round === eyes.round && apart === eyes.rule.apart) return false;
     edits.change({ gap, apart }, !first);
@@ -87,9 +94,24 @@ export function MapPanel({ part, form, selected, onSelect, feature }: { part: Pa
     else edits.change({ apart: Math.max(1, Math.min(gapCount - 1, eyes.rule.apart + (pressed === side ? 1 : -1))) });
   };
 
+  const dragFeature = (placed: FeaturePlacement) => (px: number, py: number, first: boolean): boolean => {
+    const { round, apart } = snapped(px, py);
+    const next = placed.apart === null || placed.rule.sides === 'middle' ? null : apart;
+    if (round === placed.line && (next === null || next === placed.apart)) return false;
+    edits.putFeature(placed.id, movedTo(placed, round, next, upOf(part.form), fabric.label), !first);
+    return true;
+  };
+  const keyFeature = (placed: FeaturePlacement, side: string) => (pressed: 'up' | 'down' | 'left' | 'right') => {
+    if (pressed === 'up' || pressed === 'down') edits.putFeature(placed.id, raised(placed, pressed === 'up' ? 1 : -1, upOf(part.form), fabric.label));
+    else edits.putFeature(placed.id, widened(placed, side === 'middle' ? (pressed === 'right' ? 1 : -1) : pressed === side ? 1 : -1));
+  };
+  const marks = useMemo(() => conflictMarks(part.eyes, part.features), [part]);
+  // What is chosen lies on top, so that it can be taken hold of where things are close together.
+  const features = [...part.features].sort((a, b) => Number(a.id === feature) - Number(b.id === feature));
+
   const outlined = drawn.paths.filter((path) => needsOutline(yarnColour(map.palette[path.colour] ?? '', analysis.pattern.header)));
   const eyePoints = eyes?.posts.map((post) => ({ post, at: holeOnMap(part.map, map, eyes.round, post.stitch, post.azimuth, eyes.rule.seat === 'split') })) ?? [];
-  const activeLine = feature === 'eyes' && eyes ? eyes.round : part.features.find((candidate) => candidate.kind === feature)?.line ?? eyes?.round;
+  const activeLine = feature === 'eyes' && eyes ? eyes.round : part.features.find((candidate) => candidate.id === feature)?.line ?? eyes?.round;
   const middleLine = activeLine === undefined ? 0 : (map.lines[activeLine] ?? 0);
   const grid: number[] = [];
   for (let x = Math.ceil(origin.x / 20) * 20; x < origin.x + view.width && grid.length < 200; x += 20) grid.push(x);
@@ -124,6 +146,7 @@ export function MapPanel({ part, form, selected, onSelect, feature }: { part: Pa
                 );
               })}
               {selected !== null && selected < map.round.length ? <Circle cx={middleOf(map.points, selected).x} cy={middleOf(map.points, selected).y} r={widthMm * 0.75} fill="none" stroke={colours.marker} strokeWidth={3 / scale} /> : null}
+              <MapConflicts part={part} map={map} marks={marks} scale={scale} />
               <RoundNumbers part={part} lines={map.lines} x={origin.x + 12 / scale} scale={scale} />
             </Svg>
           ) : null}
@@ -132,27 +155,56 @@ export function MapPanel({ part, form, selected, onSelect, feature }: { part: Pa
       {eyePoints.map(({ post, at }) => {
         const px = toPx(at);
         return (
-          <EyeHandle
+          <MapHandle
             key={post.side}
             name={`${post.side === 'left' ? 'Left' : 'Right'} eye, ${eyes?.rule.seat === 'foot' ? 'hole' : 'split'} ${post.stitch}, between round ${eyes?.rule.gap[0]} and ${eyes?.rule.gap[1]}. Arrow keys move it.`}
             x={px.x}
             y={px.y}
             onDrag={dragTo}
             onKey={key(post.side)}
+            onTap={() => onFeature('eyes')}
           />
         );
       })}
+      {features.flatMap((placed) => placed.units.map((unit) => {
+        const at = toPx(mapPoint(part.map, placed.line, unit.azimuth));
+        const name = featureName(placed.id, placed.kind);
+        return (
+          <MapHandle
+            key={`${placed.id}${unit.side}`}
+            name={`${unit.side === 'middle' ? name : `${unit.side === 'left' ? 'Left' : 'Right'} of ${name.toLowerCase()}`}, between round ${placed.gap[0]} and ${placed.gap[1]}. Arrow keys move it.`}
+            x={at.x}
+            y={at.y}
+            onDrag={(x, y, first) => { if (first) onFeature(placed.id); return dragFeature(placed)(x, y, first); }}
+            onKey={(pressed) => { onFeature(placed.id); keyFeature(placed, unit.side)(pressed); }}
+            onTap={() => onFeature(placed.id)}
+          />
+        );
+      }))}
+      {marks.length > 0 ? <ConflictList part={part} ids={[...new Set(marks.map(({ id }) => id))]} onFeature={onFeature} /> : null}
       <View position="absolute" right={8} top={8} gap="$2">
         <Press name="Closer look" icon={<Icon name="plus" />} onPress={() => setZoom((now) => Math.min(8, now * 1.4))} />
         <Press name="See more" icon={<Icon name="minus" />} onPress={() => setZoom((now) => Math.max(0.5, now / 1.4))} />
       </View>
       {eyes && feature === 'eyes' ? (
-        <View position="absolute" pointerEvents="none" left={0} right={0} top={toPx({ x: 0, y: middleLine }).y + 20} alignItems="center">
+        <View position="absolute" pointerEvents="none" left={0} right={0} top={Math.max(4, toPx({ x: 0, y: middleLine }).y - 46)} alignItems="center">
           <View backgroundColor="$marker" borderRadius="$3" paddingHorizontal="$2">
             <Body color="$onMarker" fontWeight="700">{eyes.showing} {eyes.showing === 1 ? 'shows' : 'show'}</Body>
           </View>
         </View>
       ) : null}
+    </View>
+  );
+}
+
+/** The features that have something to settle; a tap goes to what it is. */
+function ConflictList({ part, ids, onFeature }: { part: PartAnalysis; ids: readonly string[]; onFeature: (id: string) => void }) {
+  return (
+    <View position="absolute" left={44} top={8} gap="$1" alignItems="flex-start" role="group" aria-label="To settle">
+      {ids.slice(0, 3).map((id) => {
+        const kind = part.features.find((one) => one.id === id)?.kind ?? 'eyes';
+        return <Press key={id} tight tone="danger" label={`! ${featureName(id, kind)}`} name={`To settle: ${featureName(id, kind)}`} onPress={() => onFeature(id)} />;
+      })}
     </View>
   );
 }

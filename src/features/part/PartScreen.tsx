@@ -1,7 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useMedia, View } from '@tamagui/core';
-import type { FeatureKind } from '../../core/notation/step';
 import { useForm } from '../../data/useForm';
 import { useToy } from '../../data/useToy';
 import { Empty, Page } from '../../ui/Page';
@@ -12,9 +11,11 @@ import { SaveLine, SaveTrouble } from '../toy/SaveLine';
 import { UndoButtons } from '../toy/UndoButtons';
 import { FaceAnswer, FacePads } from './FaceAnswer';
 import { FaceBar } from './FaceBar';
+import { CompareForms } from '../form/CompareForms';
 import { ChosenStitch } from '../form/ChosenStitch';
 import { FormFacts } from '../form/FormFacts';
 import { FormPanel } from '../form/FormPanel';
+import { useOthers, type Comparing } from './Arrangements';
 import { MapPanel } from './MapPanel';
 import { RoundsPanel } from './RoundsPanel';
 import { StopsPanel } from './StopsPanel';
@@ -40,7 +41,9 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
   // A part with nothing in it yet begins with the writing.
   const [view, setView] = useState<ViewKey>(views.some(({ key }) => key === first) ? (first as ViewKey) : part && part.checks.length > 0 ? 'rounds' : 'text');
   const form3d = useForm(wide || view === 'form' || view === 'map' ? part : undefined);
-  const [feature, setFeature] = useState<FeatureKind>('eyes');
+  const [feature, setFeature] = useState('eyes');
+  const [comparing, setComparing] = useState<Comparing>({ remembered: [], open: false });
+  const others = useOthers(comparing.open ? part : undefined, comparing.remembered);
   const [selected, setSelected] = useState<number | null>(null);
   const toyName = analysis.pattern.header.name ?? analysis.parts[0]?.source.name ?? 'Toy';
   const back = { name: `Back to ${toyName}`, go: () => router.replace(`/toy/${editor.id}`) };
@@ -48,6 +51,12 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
     setView(next);
     router.setParams({ view: next });
   };
+  const compare = comparing.open && part && form3d.form && others.length > 0 ? (
+    <CompareForms
+      part={part} form={form3d.form} others={others} onClose={() => setComparing({ ...comparing, open: false })}
+      onKeep={({ text }) => { editor.step(text); setComparing({ ...comparing, open: false }); }}
+    />
+  ) : null;
   const wrong = part?.problems.filter((problem) => problem.severity === 'error').length ?? 0;
   const missing = <Empty>This part has no rounds yet. Write them in the text.</Empty>;
   if (wide) {
@@ -59,7 +68,7 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
             <View {...fill} padding="$3"><TextPanel /></View>
             <View {...fill} borderTopWidth={1} borderColor="$line"><Scroll label="Rounds">{part ? <RoundsPanel part={part} index={index} /> : missing}</Scroll></View>
           </View>
-          <View {...fill} flexGrow={1.2}>{part && part.fabric.rounds > 0 ? <MapPanel part={part} form={form3d.form} selected={selected} onSelect={setSelected} feature={feature} /> : <View {...fill} backgroundColor="$mat" />}</View>
+          <View {...fill} flexGrow={1.2}>{compare ?? (part && part.fabric.rounds > 0 ? <MapPanel part={part} form={form3d.form} selected={selected} onSelect={setSelected} feature={feature} onFeature={setFeature} /> : <View {...fill} backgroundColor="$mat" />)}</View>
           <View {...fill} borderLeftWidth={1} borderColor="$line">
             <View {...fill} flexGrow={1}>{part && part.fabric.rounds > 0 ? <FormPanel part={part} form3d={form3d} selected={selected} onSelect={setSelected} /> : <View {...fill} backgroundColor="$mat" />}</View>
             <View {...fill} flexGrow={1.1}>
@@ -67,7 +76,7 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
               ? (
                 <View gap="$4">
                   <FaceBar part={part} chosen={feature} onChoose={setFeature} />
-                  <FaceAnswer part={part} form={form3d.form} chosen={feature} pads={<FacePads part={part} chosen={feature} />} />
+                  <FaceAnswer part={part} form={form3d.form} chosen={feature} comparing={comparing} onComparing={setComparing} pads={<FacePads part={part} chosen={feature} />} />
                   <Title render="h2" margin={0}>Stops</Title>
                   <StopsPanel part={part} />
                   <Title render="h2" margin={0}>Form</Title>
@@ -103,12 +112,12 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
           part.fabric.rounds > 0
             ? (
               <>
-                <View {...fill} flexGrow={1.15}><MapPanel part={part} form={form3d.form} selected={selected} onSelect={setSelected} feature={feature} /></View>
+                <View {...fill} flexGrow={1.15}>{compare ?? <MapPanel part={part} form={form3d.form} selected={selected} onSelect={setSelected} feature={feature} onFeature={setFeature} />}</View>
                 <FaceBar part={part} chosen={feature} onChoose={setFeature} />
                 <View {...fill} flexGrow={1}>
                   <Scroll label="Eyes"><View gap="$4">
                       {selected !== null && form3d.form && selected < form3d.form.nodes.stitches ? <ChosenStitch part={part} form={form3d.form} stitch={selected} /> : null}
-                      <FaceAnswer part={part} form={form3d.form} chosen={feature} />
+                      <FaceAnswer part={part} form={form3d.form} chosen={feature} comparing={comparing} onComparing={setComparing} />
                     </View></Scroll>
                 </View>
                 <FacePads part={part} chosen={feature} />

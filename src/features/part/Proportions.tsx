@@ -1,34 +1,47 @@
 import { useState } from 'react';
 import { View } from '@tamagui/core';
-import { eyesForProportion, proportionOf, type Proportion } from '../../core/place/proportion';
+import { eyesForProportion, proportionOf, proportionSteps, shareWords, type Proportion } from '../../core/place/proportion';
 import type { PartAnalysis } from '../../core/toy/analyse';
-import { NumberStep } from '../../ui/NumberStep';
-import { Quiet } from '../../ui/text';
+import { Slider } from '../../ui/Slider';
+import { Quiet, Title } from '../../ui/text';
 import { usePartEdits } from './usePartEdits';
 
 const percent = (share: number) => Math.round(share * 100);
+const names: Record<keyof Proportion, { label: string; of: string; whole: string }> = {
+  down: { label: 'How far down', of: 'of the head', whole: 'rounds' },
+  apart: { label: 'How far apart', of: 'of its width', whole: 'stitches' },
+};
 
-/** The eyes by proportion: how far down the head and how far apart, snapped to whole rounds and stitches. */
+/** The eyes by proportion: how far down the head and how far apart, snapped to whole rounds and stitches, with what that costs. */
 export function Proportions({ part }: { part: PartAnalysis }) {
   const edits = usePartEdits(part);
   const [wish, setWish] = useState<Proportion | null>(null);
   const { eyes, form } = part;
   if (!eyes) return null;
   const real = proportionOf(form, eyes);
-  const wanted = wish ?? real;
-  const ask = (next: Partial<Proportion>) => {
+  const steps = proportionSteps(form, eyes);
+  // A wish holds until the eyes are moved in some other way.
+  const snapped = wish && eyesForProportion(form, wish, eyes.rule).rule;
+  const kept = snapped && snapped.apart === eyes.rule.apart && snapped.gap[0] === eyes.rule.gap[0] ? wish : null;
+  const wanted = kept ?? real;
+  const ask = (next: Partial<Proportion>, first: boolean) => {
     const wishes = { ...wanted, ...next };
     setWish(wishes);
     const { rule } = eyesForProportion(form, wishes, eyes.rule);
-    edits.change({ gap: rule.gap, apart: rule.apart });
+    if (rule.gap[0] !== eyes.rule.gap[0] || rule.apart !== eyes.rule.apart) edits.change({ gap: rule.gap, apart: rule.apart }, !first);
   };
-  const lost = (key: keyof Proportion) => (percent(wanted[key]) === percent(real[key]) ? '' : `${percent(wanted[key])} wanted; whole ${key === 'down' ? 'rounds' : 'stitches'} give ${percent(real[key])}.`);
   return (
-    <View gap="$2">
-      <NumberStep label="Eyes down from the top of the head" unit="%" value={percent(wanted.down)} step={3} least={5} most={95} onChange={(value) => ask({ down: value / 100 })} />
-      {lost('down') ? <Quiet>{lost('down')}</Quiet> : null}
-      <NumberStep label="Eyes apart, of the head’s width" unit="%" value={percent(wanted.apart)} step={3} least={5} most={98} onChange={(value) => ask({ apart: value / 100 })} />
-      {lost('apart') ? <Quiet>{lost('apart')}</Quiet> : null}
+    <View gap="$2" role="group" aria-label="By proportion">
+      <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">By proportion</Title>
+      {(['down', 'apart'] as const).map((key) => (
+        <View key={key}>
+          <Slider
+            label={names[key].label} words={`${percent(real[key])}% ${names[key].of}${shareWords(real[key])}`} value={percent(wanted[key])} least={2} most={98} step={1}
+            ticks={steps[key].map((share) => share * 100)} onChange={(value, first) => ask({ [key]: value / 100 }, first)}
+          />
+          {percent(wanted[key]) !== percent(real[key]) ? <Quiet role="status">{`${percent(wanted[key])}% wanted; whole ${names[key].whole} give ${percent(real[key])}%, ${Math.abs(percent(wanted[key]) - percent(real[key]))} ${percent(real[key]) > percent(wanted[key]) ? 'more' : 'less'}.`}</Quiet> : null}
+        </View>
+      ))}
     </View>
   );
 }

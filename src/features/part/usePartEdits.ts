@@ -10,13 +10,16 @@ import { removeFeature, writeFeature } from '../../core/place/features/featureSe
 import type { FeatureKind } from '../../core/notation/step';
 import { holeAt } from '../../core/place/holes';
 import { seatHoles } from '../../core/place/partForm';
+import { apartValues } from '../../core/toy/checkParts';
 import { setPartHeader, setToyHeader } from '../../core/toy/editText';
 import type { PartAnalysis } from '../../core/toy/analyse';
+import { habitIn, useApartHabit, type Apart } from '../../data/habits';
 import { useToy } from '../../data/useToy';
 
 /** Everything the thumb can change about a part, written into its text. */
 export function usePartEdits(part: PartAnalysis) {
   const { editor, text } = useToy();
+  const { keep: keepHabit } = useApartHabit();
   const lines = text.split(/\r\n|\n|\r/);
   const put = (next: string, amend = false) => (amend ? editor.amend(next) : editor.step(next));
   const { eyes, source, fabric } = part;
@@ -42,13 +45,24 @@ export function usePartEdits(part: PartAnalysis) {
       return true;
     },
     /** A feature's rule, written over its sentence or as a new one. */
-    putFeature: (id: string, rule: FeatureRule | null) => { if (rule) put(applyEdits(text, [writeFeature(source, lines, id, rule)])); },
+    putFeature: (id: string, rule: FeatureRule | null, amend = false) => { if (rule) put(applyEdits(text, [writeFeature(source, lines, id, rule)]), amend); },
     addFeature: (kind: FeatureKind) => put(applyEdits(text, [writeFeature(source, lines, null, proposedRule(kind, part.form, eyes?.round ?? part.features.find((feature) => feature.kind === 'eyes')?.line ?? 0, part.map.front))])),
     dropFeature: (id: string) => {
       const edit = removeFeature(source, lines, id);
       if (edit) put(applyEdits(text, [edit]));
     },
-    apply: (suggestion: Suggestion) => put(applyEdits(text, suggestion.edits)),
+    apply: (suggestion: Suggestion) => {
+      const told = habitIn(suggestion.edits);
+      if (told) keepHabit(told);
+      put(applyEdits(text, suggestion.edits));
+    },
+    /** What “8 apart” means to this maker: written into this text and kept for the next ones. */
+    apartMeans: (apart: Apart) => {
+      keepHabit(apart);
+      put(setToyHeader(text, 'Apart', apartValues[apart]));
+    },
+    /** Takes another arrangement of the face, by the text that says it. */
+    take: (next: string) => put(next),
     hand: (hand: 'left' | 'right') => put(setToyHeader(text, 'Hand', hand === 'left' ? 'left' : '')),
     start: (start: 'top' | 'bottom') => put(setPartHeader(text, source, 'Start', start === 'bottom' ? 'bottom' : '')),
     /** Turns the front by half stitches of the round above the eyes, as seen from the front. */

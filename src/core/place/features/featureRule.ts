@@ -89,7 +89,7 @@ function sidewaysOf(step: Step & { feature: FeatureKind }, pair: boolean): Pick<
 function usualSideways(kind: FeatureKind): Sideways {
   if (kind === 'cheeks') return { by: 'outward', stitches: 1, from: 'eyes' };
   if (kind === 'whiskers') return { by: 'outward', stitches: 1, from: 'eyes' };
-  return { by: 'inLine', edge: kind === 'lashes' ? 'outer' : 'middle', to: 'eyes' };
+  return { by: 'inLine', edge: kind === 'lashes' ? 'outer' : kind === 'sculpting' ? 'inner' : 'middle', to: 'eyes' };
 }
 
 /**

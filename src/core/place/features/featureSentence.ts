@@ -9,7 +9,7 @@ function sidewaysWords(sideways: Sideways, single: boolean): string | null {
   switch (sideways.by) {
     case 'front': return null;
     case 'back': return 'at the back';
-    case 'apart': return `${sideways.apart} apart`;
+    case 'apart': return `${sideways.apart} post to post`;
     case 'outward': return sideways.from === 'front' ? `${plural(sideways.stitches, 'stitch')} outwards from the front line` : `${plural(sideways.stitches, 'stitch')} outside the ${sideways.from}`;
     case 'inLine': return `${single ? 'as wide as' : 'in line with'} the ${sideways.edge === 'middle' ? 'middle' : `${sideways.edge} edge`} of the ${sideways.to}`;
   }

@@ -1,34 +1,66 @@
+import type { EyePlacement } from '../eyes';
+import type { PartForm } from '../partForm';
+import { fromTheEyes, landmarkWords } from '../whatIsThere';
 import type { FeaturePlacement, FeatureUnit } from './featurePlacement';
-import { featureLibrary } from './library';
+import { featureName } from './featureSteps';
+import type { NeedlePath } from './needlePath';
 
-const span = ({ from, to }: FeatureUnit) => (from === to ? `hole ${from}` : `holes ${from} to ${to}`);
 const plural = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
-const sideName = { left: 'left', middle: 'middle', right: 'right' } as const;
 
-/**
- * Where a feature goes, in a maker's words: the address; counted from the start of the round; by markers put in while working; and as a
- * check from the other side. The needle's way in numbered steps.
- */
-export function featureWords(feature: FeaturePlacement): { address: string; count: string; markers: string; check: string; needle: string[] } {
-  const { kind, gap, units, apart, needle } = feature;
-  const name = featureLibrary[kind].name;
-  const where = units.map((unit) => (units.length > 1 ? `${sideName[unit.side]} ${span(unit)}` : span(unit))).join(', ');
+/** `hole 19`, `holes 17 to 20`, `just after stitch 18` */
+export function unitWords({ from, to }: FeatureUnit, seat: 'foot' | 'split'): string {
+  if (seat === 'split') return from === to ? `just after stitch ${from}` : `just after stitches ${from} to ${to}`;
+  return from === to ? `hole ${from}` : `holes ${from} to ${to}`;
+}
+
+export interface FeatureWords {
+  address: string;
+  /** counted from the start of the round */
+  count: string;
+  /** counted from what is already on the piece */
+  there: string;
+  markers: string;
+  /** from the other side */
+  check: string;
+  /** the needle's way in numbered steps */
+  needle: string[];
+}
+
+/** Where a feature goes, in a maker's words. */
+export function featureWords(feature: FeaturePlacement, form: PartForm, eyes: EyePlacement | null): FeatureWords {
+  const { id, kind, gap, units, apart, needle, seat, line } = feature;
+  const name = featureName(id, kind);
+  const where = units.map((unit) => (unit.side === 'middle' ? unitWords(unit, seat) : `${unit.side} ${unitWords(unit, seat)}`)).join(', ');
   const holes = [...new Set(units.flatMap(({ from, to }) => [from, to]))].sort((a, b) => a - b);
   const list = holes.length > 1 ? `${holes.slice(0, -1).join(', ')} and ${holes.at(-1)}` : String(holes[0] ?? '');
   const of = units[0]?.of ?? 0;
-  const inside = units.length > 1 ? feature.showing ?? 0 : Math.abs((units[0]?.to ?? 0) - (units[0]?.from ?? 0));
+  const span = ({ from, to }: FeatureUnit) => ((to - from) % of + of) % of;
+  const widths = units.reduce((sum, unit) => sum + span(unit), 0);
+  const many = units.length > 1;
+  const whole = (unit: FeatureUnit | undefined) => unit !== undefined && unit.from !== unit.to;
+  const inside = many ? feature.showing ?? 0 : span(units[0] ?? { from: 0, to: 0 } as FeatureUnit);
+  const stitch = holes.length > 1 ? 'stitches' : 'stitch';
+  const through = seat === 'split' ? `just after ${stitch} ${list}` : `the ${holes.length > 1 ? 'feet' : 'foot'} of ${stitch} ${list}`;
+  const reach = whole(units[0]) ? (many ? 'they reach over' : 'it reaches over') : many ? 'their middles go' : 'its middle goes';
   return {
     address: `${name} between round ${gap[0]} and ${gap[1]}, ${where} of ${of}`,
-    count: `Count along round ${gap[1]} from its first stitch: ${units.length > 1 ? 'they reach' : 'it reaches'} over the feet of stitches ${list} of ${of}.`,
-    markers: `While working round ${gap[1]}, put a marker into stitches ${list} as you pass them.`,
-    check: units.length > 1
-      ? `Check: ${plural(inside, 'whole stitch shows', 'whole stitches show')} between the two${apart === null ? '' : `, ${plural(Math.max(0, of - inside - 2 * Math.abs((units[0]?.to ?? 0) - (units[0]?.from ?? 0)) - 2), 'stitch', 'stitches')} around the back`}.`
-      : `Check: it is ${plural(inside, 'stitch', 'stitches')} wide, with ${plural(Math.max(0, of - inside), 'stitch', 'stitches')} around the back.`,
-    needle: needle
-      ? [
-          ...needle.points.map(({ act, gap: between, hole }, i) => `${i + 1}. ${act} at hole ${hole} between ${between[0]} and ${between[1]}`),
-          `Cut ${Math.round(needle.threadMm / 10)} cm, ${needle.strands}; ${needle.knot}.`,
-        ]
-      : [],
+    count: `Count along round ${gap[1]} from its first stitch: ${reach} ${whole(units[0]) || seat === 'split' ? '' : 'into '}${through} of ${of}.`,
+    there: `${fromTheEyes(form, feature, eyes) ?? ''} The line of holes is ${landmarkWords(form, line).join(', ')}.`.trim(),
+    markers: `While working round ${gap[1]}, put a marker into ${stitch} ${list} as you pass.`,
+    check: many
+      ? `Check: ${plural(inside, 'whole stitch shows', 'whole stitches show')} between the two${apart === null ? '' : `, ${plural(Math.max(0, of - inside - widths - 2), 'stitch', 'stitches')} around the back`}.`
+      : inside === 0 ? `Check: from there ${plural(of, 'stitch', 'stitches')} lead all the way round to it again.`
+        : `Check: it is ${plural(inside, 'stitch', 'stitches')} wide, with ${plural(Math.max(0, of - inside), 'stitch', 'stitches')} around the back.`,
+    needle: needle ? needleWords(needle) : [],
   };
+}
+
+/** The needle's way in numbered steps; what is gone twice is said once. */
+function needleWords({ points, turns, threadMm, strands, knot }: NeedlePath): string[] {
+  const once = turns ? points.slice(0, turns.points) : points;
+  return [
+    ...once.map(({ act, gap, hole }, i) => `${i + 1}. ${act} at hole ${hole} between ${gap[0]} and ${gap[1]}`),
+    ...(turns ? [`${once.length + 1}. Go the same way ${turns.times === 2 ? 'once' : `${turns.times - 1} times`} more: ${turns.loop}.`] : []),
+    `Cut ${Math.round(threadMm / 10)} cm, ${strands}; ${knot}.`,
+  ];
 }

@@ -242,9 +242,12 @@ describe('needle', () => {
   });
 
   test('three wordings of the same place', () => {
-    const words = featureWords(only(head('Brows 3 rounds above the eyes, 7 apart, 2 wide.')));
+    const part = head('Brows 3 rounds above the eyes, 7 apart, 2 wide.');
+    const words = featureWords(only(part), part.form, part.eyes);
     expect(words.address).toBe('Brows between round 12 and 13, left holes 13 to 15, right holes 20 to 22 of 36');
     expect(words.count).toContain('stitches 13, 15, 20 and 22 of 36');
+    // The front is 17.75 there, the eyes 3.5 to either side of it: holes 15 and 20 are 0.75 and 1.25 nearer to the middle.
+    expect(words.there).toBe('From the left eye’s hole 3 rounds straight up, then 1 stitch towards the middle: the inner end of the left one; from the right eye’s hole 3 rounds straight up, then 1½ stitches towards the middle: the inner end of the right one. The line of holes is on the same line as the colour change, 8 rounds above the ridge, 17 rounds from the last round.');
     expect(words.markers).toContain('While working round 13');
     expect(words.check).toMatch(/^Check: 4 whole stitches show between the two/);
   });

@@ -34,6 +34,28 @@ export function raisedRelation(relation: Relation, by: 1 | -1): Relation | null 
   return { ...relation, rounds: Math.abs(signed), direction: signed > 0 || (signed === 0 && relation.direction === 'above') ? 'above' : 'below' };
 }
 
+/**
+ * The rule that puts a feature on another line of holes and, of a pair, so far apart: what a drag on the map comes to. What is said by
+ * another feature goes on being said by it.
+ *
+ * @param line by index from 1
+ * @param apart middle to middle of a pair; null leaves the sides as they are
+ * @param step how a step up changes the line of holes
+ */
+export function movedTo(placed: FeaturePlacement, line: number, apart: number | null, step: 1 | -1, labels: ArrayLike<number>): FeatureRule {
+  const way: 1 | -1 = (line - placed.line) * step > 0 ? 1 : -1;
+  let moved: FeaturePlacement = placed;
+  while (moved.line !== line) {
+    const rule = raised(moved, way, step, labels);
+    if (!rule) break;
+    moved = { ...moved, rule, line: moved.line + way * step };
+  }
+  const { rule } = moved;
+  if (apart === null || placed.apart === null || apart === placed.apart || rule.sides === 'middle') return rule;
+  if (rule.sideways.by === 'outward') return { ...rule, sideways: { ...rule.sideways, stitches: Math.max(0, rule.sideways.stitches + Math.round((apart - placed.apart) / 2)) } };
+  return { ...rule, sideways: { by: 'apart', apart } };
+}
+
 /** The rule that makes a single feature a stitch wider, or sets a pair a step further apart; null where there is no room. */
 export function widened({ rule, apart, units, problems }: FeaturePlacement, by: 1 | -1): FeatureRule | null {
   const of = units[0]?.of ?? 0;

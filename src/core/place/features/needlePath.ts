@@ -1,6 +1,5 @@
-import { turn } from '../../shape/azimuth';
 import type { PartForm } from '../partForm';
-import { seatHoles } from '../partForm';
+import { nearestFootHole } from '../holes';
 import type { FeatureRule } from './featureRule';
 import type { FeatureUnit } from './featurePlacement';
 
@@ -24,6 +23,8 @@ export interface NeedlePath {
   strands: string;
   /** thread to cut, in mm */
   threadMm: number;
+  /** where the way is gone more than once: the points of one turn, and what to mind while pulling */
+  turns: { points: number; times: number; loop: string } | null;
 }
 
 /** Beside the way itself: two hand's lengths to hold, knot and bury. */
@@ -76,10 +77,9 @@ export function needlePath(form: PartForm, rule: FeatureRule, units: readonly Fe
   const points: NeedlePoint[] = [];
   const put = (act: NeedlePoint['act'], spot: Spot) => {
     const at = Math.max(1, Math.min(fabric.rounds - 1, Math.round(spot.line)));
-    const holes = seatHoles(form, at, 'foot');
-    const hole = Math.round(((spot.azimuth - holes.first) / turn) * holes.count);
-    const number = ((hole % holes.count) + holes.count) % holes.count + 1;
-    points.push({ act, line: at, gap: [fabric.label[at - 1] ?? at, fabric.label[at] ?? at + 1], hole: number, azimuth: holes.first + (turn * hole) / holes.count });
+    // The ends of the feature itself keep the holes it was placed by.
+    const own = at === line ? units.flatMap((unit) => [{ hole: unit.from, azimuth: unit.fromAzimuth }, { hole: unit.to, azimuth: unit.toAzimuth }]).find((end) => Math.abs(end.azimuth - spot.azimuth) < 1e-6) : undefined;
+    points.push({ act, line: at, gap: [fabric.label[at - 1] ?? at, fabric.label[at] ?? at + 1], ...(own ?? nearestFootHole(fabric, form.starts, form.lean, at, spot.azimuth)) });
   };
   for (const [out, into] of lines) { put('out', out); put('in', into); }
   const lies: [number, number][] = [];
@@ -101,8 +101,11 @@ export function needlePath(form: PartForm, rule: FeatureRule, units: readonly Fe
     knot: rule.kind === 'sculpting' ? 'both ends leave at the first hole and are knotted and buried there' : 'the knot lies inside, behind the first hole',
     strands: rule.kind === 'sculpting' ? 'a strong thread, doubled' : 'thread split to half its strands',
     threadMm: Math.ceil((way + threadToHold) / 10) * 10,
+    turns: rule.kind === 'sculpting' ? { points: points.length / sculptingTurns, times: sculptingTurns, loop: 'each loop falls on the side of the eye towards the middle; pull until the eyes sink and draw together' } : null,
   };
 }
+
+const sculptingTurns = 2;
 
 /** Beside the eyes: top of one, bottom of it, bottom of the other, top of the other, twice, so that they sink and draw together. */
 function sculpting(units: readonly FeatureUnit[], line: number, up: 1 | -1): [Spot, Spot][] {
@@ -110,5 +113,5 @@ function sculpting(units: readonly FeatureUnit[], line: number, up: 1 | -1): [Sp
   if (!one || !other) return [];
   const inner = (unit: FeatureUnit, rise: number): Spot => ({ line: line + up * rise, azimuth: unit.azimuth });
   const turnOf: [Spot, Spot][] = [[inner(one, 1), inner(one, -1)], [inner(other, -1), inner(other, 1)]];
-  return [...turnOf, ...turnOf];
+  return Array.from({ length: sculptingTurns }, () => turnOf).flat();
 }

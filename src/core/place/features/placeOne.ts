@@ -35,6 +35,8 @@ export function placeOne(form: PartForm, id: string, given: FeatureRule, line: n
   const wide = widthOf(form, given, by ? anchorFor(by) : undefined, line, { count, middle, radius });
   const rule: FeatureRule = { ...given, wide };
   const sewn = !rule.embroidered && rule.sizeMm !== null;
+  // A post, the middle of a sewn piece and a sculpting point are one hole; what is stitched spans several.
+  const point = sewn || rule.kind === 'sculpting';
   const unit = (holes: Holes, side: FeatureUnit['side'], from: number, to: number): FeatureUnit => ({
     side, from: around(from, count), to: around(to, count), of: count, fromAzimuth: holeAzimuth(holes, from), toAzimuth: holeAzimuth(holes, to),
     azimuth: holeAzimuth(holes, (from + to) / 2), halfMm: sewn ? (rule.sizeMm ?? 0) / 2 : (Math.abs(to - from) * perHole) / 2,
@@ -47,14 +49,14 @@ export function placeOne(form: PartForm, id: string, given: FeatureRule, line: n
   });
 
   if (rule.sides === 'middle') {
-    const span = sewn ? 0 : Math.min(count - 1, wide);
+    const span = point ? 0 : Math.min(count - 1, wide);
     const seat = rule.seat ?? (sewn ? nearerSeat(form, line, feet, middle) : 'foot');
     const holes = seatHoles(form, line, seat);
     const pair = choosePair(holeAt(holes, middle), span);
     return placement([unit(holes, 'middle', pair.a, pair.b)], seat, pair, { apart: null, showing: null, surfaceMm: sewn ? (rule.sizeMm ?? 0) : span * perHole });
   }
   // Each of a pair covers `span` holes' distance; the pair is chosen by the middles of its two, mirror-true about the middle line.
-  const span = sewn ? 0 : Math.min(wide, Math.max(1, Math.floor(count / 2) - 1));
+  const span = point ? 0 : Math.min(wide, Math.max(1, Math.floor(count / 2) - 1));
   const seat = rule.seat ?? 'foot';
   const holes = seatHoles(form, line, seat);
   const wanted = apartFor(rule, anchorFor, { count, middle, radius }, span, (size) => choosePair(holeAt(holes, middle), size).miss);

@@ -1,8 +1,10 @@
 import { rowEdges } from '../../fabric/edges';
 import { colourJogs } from '../../fabric/jogs';
 import { eyeAddress, eyeDirections } from '../../place/eyeWords';
-import { featureLibrary } from '../../place/features/library';
+import { careOf } from '../../place/features/library';
 import { featureWords } from '../../place/features/featureWords';
+import { markerPlan, markWords } from '../../place/markerPlan';
+import { landmarkWords } from '../../place/whatIsThere';
 import type { NeedlePath } from '../../place/features/needlePath';
 import type { Stop } from '../../plan/stops';
 import { eyeCaution, generalCaution } from '../../safety/cautions';
@@ -12,12 +14,14 @@ import { stopTitle } from './stopWords';
 
 export type SheetLine =
   | { kind: 'round'; label: string; text: string; count: string; wrong: boolean }
+  | { kind: 'marks'; text: string }
   | { kind: 'stop'; title: string; lastCall: string; acts: { name: string; why: string }[] };
 
 /** The drawing of a part with its eyes, in mm. */
 export interface SheetMap {
   map: FabricMap;
-  eyes: { x: number; y: number; radius: number }[];
+  /** eyes filled, what is sewn on open */
+  circles: { x: number; y: number; radius: number; open: boolean }[];
   /** stitched strokes */
   strokes: { x1: number; y1: number; x2: number; y2: number }[];
 }
@@ -60,6 +64,7 @@ function roundLines(part: PartAnalysis): SheetLine[] {
   const lines: SheetLine[] = [];
   const { rounds } = part.source;
   const stops = new Map<number, Stop[]>();
+  const marked = markerPlan(part.fabric, part.eyes, part.features);
   for (const stop of part.stops.stops) stops.set(stop.after, [...(stops.get(stop.after) ?? []), stop]);
   for (let i = 0; i < rounds.length;) {
     const first = rounds[i];
@@ -73,6 +78,9 @@ function roundLines(part: PartAnalysis): SheetLine[] {
     const to = counts.at(-1)?.worked;
     const word = first.row ? 'Row' : 'R';
     const space = first.row ? ' ' : '';
+    for (const { round, label, marks } of marked) {
+      if (round > i && round <= j + 1) lines.push({ kind: 'marks', text: `While working ${first.row ? 'row' : 'round'} ${label}, put a marker into ${markWords(marks)} as you pass.` });
+    }
     lines.push({
       kind: 'round',
       label: first === last ? `${word}${space}${first.number}` : `${word}${space}${first.number}–${last.number}`,
@@ -114,20 +122,27 @@ function sheetPart(part: PartAnalysis): SheetPart {
       ...(eyes && address && directions ? [{
           heading: `${eyes.rule.sizeMm} mm eyes ${address.gap}, ${address.holes}, ${address.showing}`,
           sentences: [
-            directions.sides, directions.count, directions.markers, directions.check,
+            directions.sides, directions.count, `The line of holes is ${landmarkWords(part.form, eyes.round).join(', ')}.`, directions.check,
             `Post to post ${eyes.rule.apart}; ${mm(eyes.surfaceMm)} around the face, ${mm(eyes.straightMm)} straight across.`,
             ...(eyes.lower ? [`A spiral climbs: the ${eyes.lower} eye sits ${Math.round(eyes.levelMm * 10) / 10} mm lower. Tilt the piece by that when you join it.`] : []),
           ],
         }] : []),
       ...part.features.map((feature) => {
-        const words = featureWords(feature);
-        return { heading: words.address, sentences: [words.count, words.markers, words.check, ...words.needle] };
+        const words = featureWords(feature, part.form, eyes);
+        return { heading: words.address, sentences: [words.count, words.there, words.check, ...words.needle] };
       }),
     ],
     closing: stops.closing ? `${stops.closing.words} Leave a tail of ${mm(Math.ceil(stops.closing.tailMm / 10) * 10)}.` : null,
     assembly: source.steps.filter((step) => step.kind !== 'stuff' && step.kind !== 'close' && step.kind !== 'feature').map((step) => step.text),
     open: part.problems.filter((problem) => problem.severity !== 'info').map((problem) => problem.message),
-    map: map && { map, eyes: eyes ? eyes.posts.map((post) => ({ ...mapPoint(part.map, eyes.round, post.azimuth), radius: eyes.rule.sizeMm / 2 })) : [], strokes: part.features.flatMap(({ needle }) => (needle ? strokesOf(part, needle) : [])) },
+    map: map && {
+      map,
+      circles: [
+        ...(eyes ? eyes.posts.map((post) => ({ ...mapPoint(part.map, eyes.round, post.azimuth), radius: eyes.rule.sizeMm / 2, open: false })) : []),
+        ...part.features.flatMap(({ needle, units, line }) => (needle ? [] : units.map((unit) => ({ ...mapPoint(part.map, line, unit.azimuth), radius: Math.max(1.5, unit.halfMm), open: true })))),
+      ],
+      strokes: part.features.flatMap(({ needle }) => (needle ? strokesOf(part, needle) : [])),
+    },
   };
 }
 
@@ -148,7 +163,7 @@ export function buildSheet(toy: ToyAnalysis): Sheet {
     notes: notes.map((note) => note.text),
     cautions: [...new Set([
       ...(toy.parts.some((part) => part.eyes) ? [eyeCaution] : []),
-      ...toy.parts.flatMap((part) => part.features.flatMap(({ kind }) => featureLibrary[kind].hurts ?? [])),
+      ...toy.parts.flatMap((part) => part.features.flatMap(({ rule }) => careOf(rule).hurts ?? [])),
       generalCaution,
     ])],
   };

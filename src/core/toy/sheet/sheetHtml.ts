@@ -13,7 +13,7 @@ function strokes({ points }: FabricMap): string {
 }
 
 /** The drawing in black on white, so that any printer shows it. */
-function mapSvg({ map, eyes, strokes: stitched }: SheetMap, name: string): string {
+function mapSvg({ map, circles: drawn, strokes: stitched }: SheetMap, name: string): string {
   const gutter = 16;
   const width = map.width + 2 * gutter;
   const numbers: string[] = [];
@@ -23,14 +23,16 @@ function mapSvg({ map, eyes, strokes: stitched }: SheetMap, name: string): strin
     const y = ((map.lines[line] ?? 0) + (map.lines[line - 1] ?? 0)) / 2;
     numbers.push(`<text x="${n(-map.width / 2 - gutter + 2)}" y="${n(y + 2)}">${line}</text>`);
   }
-  const circles = eyes.map((eye) => `<circle cx="${n(eye.x)}" cy="${n(eye.y)}" r="${n(eye.radius)}"/>`).join('');
+  const circles = drawn.map(({ x, y, radius, open }) => `<circle${open ? ' class="open"' : ''} cx="${n(x)}" cy="${n(y)}" r="${n(radius)}"/>`).join('');
   return `<svg class="sheet-map" role="img" aria-label="${escape(name)}: the fabric unrolled, with the eyes" viewBox="${n(-width / 2)} -6 ${n(width)} ${n(map.height + 12)}" xmlns="http://www.w3.org/2000/svg">`
     + `<path d="M0 -4V${n(map.height + 4)}" class="front"/><path class="stitches" d="${strokes(map)}"/><path class="needle" d="${stitched.map(({ x1, y1, x2, y2 }) => `M${n(x1)} ${n(y1)}L${n(x2)} ${n(y2)}`).join('')}"/><g class="eyes">${circles}</g><g class="numbers">${numbers.join('')}</g></svg>`;
 }
 
 function partHtml(part: SheetPart): string {
   const lines = part.lines.map((line) =>
-    line.kind === 'round'
+    line.kind === 'marks'
+      ? `<tr class="marks"><td colspan="3">${escape(line.text)}</td></tr>`
+      : line.kind === 'round'
       ? `<tr${line.wrong ? ' class="wrong"' : ''}><th scope="row">${line.label}</th><td>${escape(line.text)}${line.wrong ? ' <em>does not add up</em>' : ''}</td><td class="count">${line.count}</td></tr>`
       : `<tr class="stop"><td colspan="3"><strong>${line.title}.</strong> ${line.lastCall}${line.acts.map((act) => `<p><strong>${act.name}.</strong> ${escape(act.why)}</p>`).join('')}</td></tr>`,
   );
@@ -52,9 +54,9 @@ export const sheetCss = `
 .sheet ul{margin:.3em 0;padding-left:1.2em}.sheet p{margin:.3em 0}
 .sheet table{border-collapse:collapse;width:100%;margin:.6em 0}.sheet th,.sheet td{text-align:left;vertical-align:top;padding:.28em .5em .28em 0;border-bottom:1px solid #CBD6D1}
 .sheet thead th{font-size:.82em;font-weight:400;color:#4A6461}.sheet .count{text-align:right;font-weight:700;padding-right:.2em}.sheet tbody th{white-space:nowrap}
-.sheet .stop td{border:2px solid #10302E;padding:.5em .7em;background:#fff}.sheet .answer{border-left:4px solid #10302E;padding:.1em 0 .1em .8em;margin:.6em 0}
+.sheet .marks td{font-style:italic}.sheet .stop td{border:2px solid #10302E;padding:.5em .7em;background:#fff}.sheet .answer{border-left:4px solid #10302E;padding:.1em 0 .1em .8em;margin:.6em 0}
 .sheet-map{display:block;width:100%;max-height:70mm;margin:.6em 0}.sheet-map .stitches{fill:none;stroke:#444;stroke-width:.7;stroke-linecap:round;stroke-linejoin:round}
-.sheet-map .needle{fill:none;stroke:#000;stroke-width:1.6;stroke-linecap:round}.sheet-map .front{stroke:#000;stroke-width:.5;stroke-dasharray:2 2}.sheet-map .eyes circle{fill:#000;stroke:#fff;stroke-width:1}.sheet-map text{font:7px sans-serif;fill:#000}
+.sheet-map .needle{fill:none;stroke:#000;stroke-width:1.6;stroke-linecap:round}.sheet-map .front{stroke:#000;stroke-width:.5;stroke-dasharray:2 2}.sheet-map .eyes circle{fill:#000;stroke:#fff;stroke-width:1}.sheet-map .eyes .open{fill:none;stroke:#000;stroke-dasharray:2 1}.sheet-map text{font:7px sans-serif;fill:#000}
 @page{margin:14mm}@media print{.sheet{color:#000;font-size:11pt;max-width:none}.sheet .stop,.sheet tr,.sheet .answer,.sheet-map{break-inside:avoid}.sheet h2{break-after:avoid}}
 `;
 

@@ -7,6 +7,7 @@ function partMarkdown(part: SheetPart): string[] {
   const out = [`## ${escape(part.name)}${part.make > 1 ? ` (make ${part.make})` : ''}`, '', `${part.facts.join(' · ')}.`, ''];
   for (const line of part.lines) {
     if (line.kind === 'round') out.push(`- **${line.label}** ${escape(line.text)} **[${line.count}]**${line.wrong ? ' (does not add up)' : ''}`);
+    else if (line.kind === 'marks') out.push(`- ${line.text}`);
     else {
       out.push('', `> **${line.title}.** ${line.lastCall}`.trimEnd());
       for (const act of line.acts) out.push('>', `> **${act.name}.** ${act.why}`);

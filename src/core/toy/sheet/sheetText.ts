@@ -7,6 +7,7 @@ export function sheetText(sheet: Sheet): string {
     out.push(`${part.name.toUpperCase()}${part.make > 1 ? ` (make ${part.make})` : ''}`, `${part.facts.join(', ')}.`, '');
     for (const line of part.lines) {
       if (line.kind === 'round') out.push(`${line.label.padEnd(8)} ${line.text}  [${line.count}]${line.wrong ? '  does not add up' : ''}`);
+      else if (line.kind === 'marks') out.push(`   ${line.text}`);
       else {
         out.push('', `   ${line.title.toUpperCase()}. ${line.lastCall}`.trimEnd());
         for (const act of line.acts) out.push(`   ${act.name}: ${act.why}`);

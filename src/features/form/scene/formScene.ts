@@ -16,11 +16,16 @@ const tweenMs = 220;
 const slowFrameMs = 55;
 const restMs = 250;
 
+/** Where a form is looked at from, and from how far, in the form's own lengths. */
+export type ViewFrom = [x: number, y: number, z: number];
+
 interface SceneOptions {
   /** a stitch was tapped, by its index; null beside the form */
   onPick: (stitch: number | null) => void;
   /** no movement that only pleases */
   still: boolean;
+  /** the view was turned by hand */
+  onTurn?: (from: ViewFrom) => void;
 }
 
 /** The form on a canvas: stitches one by one, turned by thumb, drawn only when something changes. */
@@ -41,6 +46,7 @@ export class FormScene {
   private lastPaint = 0;
   private slowFrames = 0;
   private coarse = false;
+  private following = false;
   private settle: ReturnType<typeof setTimeout> | undefined;
   private tween: { from: Vector3; to: Vector3; began: number } | null = null;
   private pressedAt: { x: number; y: number } | null = null;
@@ -53,7 +59,7 @@ export class FormScene {
     this.controls = new OrbitControls(this.camera, canvas);
     this.controls.enablePan = false;
     this.controls.enableDamping = !options.still;
-    this.controls.addEventListener('change', this.draw);
+    this.controls.addEventListener('change', this.turned);
     const sun = new DirectionalLight('#fff6ea', 2.6);
     sun.position.set(-0.7, 1.1, 1.2);
     // The light goes with the eye, as over a lap.
@@ -192,6 +198,21 @@ export class FormScene {
     this.clear(this.marks);
     this.renderer.dispose();
   }
+
+  /** Looks from where another view looks, so that forms side by side turn together. */
+  follow([x, y, z]: ViewFrom): void {
+    this.following = true;
+    this.camera.position.set(x, y, z);
+    this.controls.update();
+    this.following = false;
+    this.draw();
+  }
+
+  private readonly turned = (): void => {
+    const { x, y, z } = this.camera.position;
+    if (!this.following && !this.tween) this.options.onTurn?.([x, y, z]);
+    this.draw();
+  };
 
   private readonly draw = (): void => {
     if (!this.queued) this.queued = requestAnimationFrame(this.paint);

@@ -2,21 +2,22 @@ import { useState } from 'react';
 import { View as Box } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 
-interface EyeHandleProps {
+interface MapHandleProps {
   name: string;
   x: number;
   y: number;
   /** moved to a point of the panel, in px; `first` until the drag has changed something. Returns whether it did. */
   onDrag: (x: number, y: number, first: boolean) => boolean;
   onKey: (key: 'up' | 'down' | 'left' | 'right') => void;
+  onTap: () => void;
 }
 
 const reach = 56;
 const keys: Record<string, 'up' | 'down' | 'left' | 'right'> = { ArrowUp: 'up', ArrowDown: 'down', ArrowLeft: 'left', ArrowRight: 'right' };
 
-/** What the thumb or the arrow keys take hold of to move an eye. The eye itself is drawn on the map. */
-export function EyeHandle({ name, x, y, onDrag, onKey }: EyeHandleProps) {
-  // Where the drag began; the eye itself jumps from hole to hole under the thumb.
+/** What the thumb or the arrow keys take hold of to move something. The thing itself is drawn on the map. */
+export function MapHandle({ name, x, y, onDrag, onKey, onTap }: MapHandleProps) {
+  // Where the drag began; the thing itself jumps from hole to hole under the thumb.
   const [from, setFrom] = useState<{ x: number; y: number } | null>(null);
   const [moved, setMoved] = useState(false);
   const drag = Gesture.Pan()
@@ -34,13 +35,14 @@ export function EyeHandle({ name, x, y, onDrag, onKey }: EyeHandleProps) {
   const keyboard = {
     onKeyDown: (event: { key: string; preventDefault: () => void }) => {
       const key = keys[event.key];
+      if (event.key === 'Enter' || event.key === ' ') { event.preventDefault(); onTap(); }
       if (!key) return;
       event.preventDefault();
       onKey(key);
     },
   };
   return (
-    <GestureDetector gesture={drag}>
+    <GestureDetector gesture={Gesture.Exclusive(drag, Gesture.Tap().runOnJS(true).onEnd(onTap))}>
       <Box
         role="button"
         tabIndex={0}

@@ -1,0 +1,90 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { AccessibilityInfo } from 'react-native';
+import { View } from '@tamagui/core';
+import { arrangementWords, type Arrangement } from '../../core/toy/arrangements';
+import type { RelaxedForm } from '../../core/shape/form/relaxForm';
+import type { PartAnalysis } from '../../core/toy/analyse';
+import { useToy } from '../../data/useToy';
+import { Press } from '../../ui/Press';
+import { Body } from '../../ui/text';
+import { canDraw } from './canDraw';
+import { drawnForm } from './drawnForm';
+import { FormCanvas, type FormCanvasHandle } from './FormCanvas';
+import { FormDrawing, sideAngles } from './FormDrawing';
+
+const most = 3;
+
+/** Where the form was turned to, and by which of them. */
+interface SharedView {
+  from: [number, number, number];
+  by: number;
+}
+
+interface CompareFormsProps {
+  part: PartAnalysis;
+  form: RelaxedForm;
+  /** the other arrangements; the part's own stands first */
+  others: readonly Arrangement[];
+  onKeep: (arrangement: Arrangement) => void;
+  onClose: () => void;
+}
+
+/** Up to three arrangements of a face on the form, side by side. Turning one turns all. */
+export function CompareForms({ part, form, others, onKeep, onClose }: CompareFormsProps) {
+  const [still, setStill] = useState<boolean | null>(null);
+  const [drawable, setDrawable] = useState(canDraw);
+  const [angles, setAngles] = useState(sideAngles.front);
+  const [view, setView] = useState<SharedView | null>(null);
+  useEffect(() => { void AccessibilityInfo.isReduceMotionEnabled().then(setStill); }, []);
+  const faces: { part: PartAnalysis; arrangement: Arrangement | null }[] = [{ part, arrangement: null }, ...others.map((arrangement) => ({ part: arrangement.part, arrangement }))].slice(0, most);
+  return (
+    <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0} backgroundColor="$mat" role="group" aria-label="Faces side by side">
+      <View flexDirection="row" flexGrow={1} flexShrink={1} minHeight={0}>
+        {faces.map(({ part: shown, arrangement }, i) => {
+          const { words, off } = shown.eyes ? arrangementWords(shown.eyes) : { words: '', off: '' };
+          return (
+            <View key={words} flexGrow={1} flexBasis={0} minWidth={0} borderLeftWidth={i === 0 ? 0 : 1} borderColor="$line">
+              <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0} position="relative">
+                {still === null ? null : (
+                  <Face
+                    part={shown} form={form} drawable={drawable} still={still} view={view !== null && view.by !== i ? view : null} label={`${words}, ${off}. Turning one turns all.`} angles={angles} onAngles={setAngles}
+                    onTurn={(from) => setView({ from, by: i })} onFail={() => setDrawable(false)}
+                  />
+                )}
+              </View>
+              <View padding="$2" gap="$1" backgroundColor="$sheet" alignItems="stretch">
+                <Body fontWeight="700" textAlign="center">{words}</Body>
+                <Body textAlign="center" fontSize="$2">{off}</Body>
+                {arrangement ? <Press tight label="Keep this" name={`Keep ${words}`} onPress={() => onKeep(arrangement)} /> : <Press tight label="As it is" name={`Keep ${words}, as it is`} onPress={onClose} />}
+              </View>
+            </View>
+          );
+        })}
+      </View>
+    </View>
+  );
+}
+
+interface FaceProps {
+  part: PartAnalysis;
+  form: RelaxedForm;
+  drawable: boolean;
+  still: boolean;
+  /** where another one is looked at from, to look from there too */
+  view: SharedView | null;
+  label: string;
+  angles: { around: number; over: number };
+  onAngles: (angles: { around: number; over: number }) => void;
+  onTurn: (from: [number, number, number]) => void;
+  onFail: () => void;
+}
+
+function Face({ part, form, drawable, still, view, label, angles, onAngles, onTurn, onFail }: FaceProps) {
+  const { analysis } = useToy();
+  const handle = useRef<FormCanvasHandle | null>(null);
+  useEffect(() => { if (view) handle.current?.follow(view.from); }, [view]);
+  const drawn = useMemo(() => drawnForm(part, form, analysis.pattern.header), [part, form, analysis.pattern.header]);
+  return drawable
+    ? <FormCanvas label={label} drawn={drawn} cut={false} still={still} handleRef={handle} onPick={() => undefined} onTurn={onTurn} onFail={onFail} />
+    : <FormDrawing label={label} drawn={drawn} angles={angles} onTurn={onAngles} onPick={() => undefined} />;
+}
