@@ -53,7 +53,14 @@ export function drawnForm(part: PartAnalysis, form: RelaxedForm, header: ToyHead
     const [a, b] = [out && at(out.line, out.hole), into && at(into.line, into.hole)];
     return a && b ? [{ from: a, to: b, colour: featureColour(kind) }] : [];
   }));
-  const patches = part.features.flatMap((feature) => (feature.needle ? [] : feature.units.flatMap((unit) => {
+  for (const { kind, rule, units, line, seat } of part.features) {
+    if (kind !== 'nose' || rule.embroidered || rule.sizeMm === null) continue;
+    for (const unit of units) {
+      const point = at(line, unit.from + (seat === 'split' ? 0.5 : 0));
+      if (point) eyes.push({ at: point.at, out: point.out, radius: rule.sizeMm / 2, washer: washerMm(rule.sizeMm), style: rule.style === 'oval' ? 'oval' : undefined });
+    }
+  }
+  const patches = part.features.flatMap((feature) => (feature.needle || feature.kind === 'nose' ? [] : feature.units.flatMap((unit) => {
     // The middle hole of its span; over the start of the round the span runs on.
     const span = ((unit.to - unit.from) % unit.of + unit.of) % unit.of;
     const middle = at(feature.line, Math.round((unit.from + span / 2) * 2) / 2 + (feature.seat === 'split' ? 0.5 : 0));

@@ -21,7 +21,7 @@ export function MapFeatures({ part, map: drawn, chosen, scale }: { part: PartAna
             {feature.needle === null ? feature.units.map((unit) => {
               const [a, b] = [unit.from, unit.to].map((hole, i) => holeOnMap(map, drawn, feature.line, hole, i === 0 ? unit.fromAzimuth : unit.toAzimuth, feature.seat === 'split'));
               const { x, y } = a && b ? { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 } : mapPoint(map, feature.line, unit.azimuth);
-              return <Circle key={unit.side} cx={x} cy={y} r={Math.max(unit.halfMm, form.gauge.widthMm * 0.4)} fill={featureColour(feature.kind)} fillOpacity={0.85} stroke={here ? marker : light} strokeWidth={2 / scale} />;
+              return <Circle key={unit.side} cx={x} cy={y} r={Math.max(unit.halfMm, form.gauge.widthMm * 0.4)} fill={featureColour(feature.kind)} fillOpacity={feature.kind === 'patch' || feature.kind === 'spots' ? 0.85 : 1} stroke={here ? marker : light} strokeWidth={2 / scale} />;
             }) : null}
             {(feature.needle?.lies ?? []).map(([from, to], i) => {
               const [a, b] = [spots[from], spots[to]];

@@ -24,6 +24,7 @@ import { MapFeatures } from './MapFeatures';
 import { mapPaths, shades } from './mapPaths';
 import { usePartEdits } from './usePartEdits';
 
+const besideButtons = 140;
 const colours = { mat: '#0F4A45', grid: '#1A5750', thread: '#F7F4EA', marker: '#FF7A1A' };
 
 /** The part unrolled on the mat: drag the background to look around, an eye to move the pair. */
@@ -113,6 +114,8 @@ export function MapPanel({ part, form, selected, onSelect, feature, onFeature }:
   const eyePoints = eyes?.posts.map((post) => ({ post, at: holeOnMap(part.map, map, eyes.round, post.stitch, post.azimuth, eyes.rule.seat === 'split') })) ?? [];
   const activeLine = feature === 'eyes' && eyes ? eyes.round : part.features.find((candidate) => candidate.id === feature)?.line ?? eyes?.round;
   const middleLine = activeLine === undefined ? 0 : (map.lines[activeLine] ?? 0);
+  // At the edge, clear of the face: to the right, but not under the buttons there.
+  const lineY = toPx({ x: 0, y: middleLine }).y;
   const grid: number[] = [];
   for (let x = Math.ceil(origin.x / 20) * 20; x < origin.x + view.width && grid.length < 200; x += 20) grid.push(x);
   const gridY: number[] = [];
@@ -187,7 +190,7 @@ export function MapPanel({ part, form, selected, onSelect, feature, onFeature }:
         <Press name="See more" icon={<Icon name="minus" />} onPress={() => setZoom((now) => Math.max(0.5, now / 1.4))} />
       </View>
       {eyes && feature === 'eyes' ? (
-        <View position="absolute" pointerEvents="none" left={0} right={0} top={Math.max(4, toPx({ x: 0, y: middleLine }).y - 46)} alignItems="center">
+        <View position="absolute" pointerEvents="none" {...(lineY > besideButtons ? { right: 8 } : { left: 44 })} top={lineY - 16}>
           <View backgroundColor="$marker" borderRadius="$3" paddingHorizontal="$2">
             <Body color="$onMarker" fontWeight="700">{eyes.showing} {eyes.showing === 1 ? 'shows' : 'show'}</Body>
           </View>

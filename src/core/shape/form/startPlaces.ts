@@ -100,7 +100,31 @@ export function startPlaces(fabric: Fabric, nodes: FormNodes, starts: Float64Arr
     for (let stitch = from; stitch < nodes.stitches; stitch += 1) for (const axis of [0, 1, 2] as const) middle[axis] += (places[stitch * 3 + axis] ?? 0) / (nodes.stitches - from);
     put(nodes.endPole, middle);
   }
+  if (straight > 0) faceForward(fabric, places, starts);
   return places;
+}
+
+/**
+ * An oval begins at the end of its chain, beside a corner, not on the axis that azimuths are counted from. It is turned so that around
+ * its widest round stitches stand at their azimuths in the mean; else its front would lie by a corner.
+ */
+function faceForward(fabric: Fabric, places: Float64Array, starts: Float64Array): void {
+  let widest = 0;
+  for (let round = 0; round < fabric.rounds; round += 1) if (roundCount(fabric, round + 1) > roundCount(fabric, widest + 1)) widest = round;
+  const from = fabric.offset[widest] ?? 0;
+  const count = roundCount(fabric, widest + 1);
+  let [sin, cos] = [0, 0];
+  for (let i = 0; i < count; i += 1) {
+    const off = Math.atan2(places[(from + i) * 3 + 1] ?? 0, places[(from + i) * 3] ?? 0) - (starts[widest] ?? 0) - (turn * (i + 0.5)) / count;
+    sin += Math.sin(off);
+    cos += Math.cos(off);
+  }
+  const [turnSin, turnCos] = [-sin / (Math.hypot(sin, cos) || 1), cos / (Math.hypot(sin, cos) || 1)];
+  for (let at = 0; at < places.length; at += 3) {
+    const [x, y] = [places[at] ?? 0, places[at + 1] ?? 0];
+    places[at] = x * turnCos - y * turnSin;
+    places[at + 1] = x * turnSin + y * turnCos;
+  }
 }
 
 function putStart(fabric: Fabric, nodes: FormNodes, put: (node: number, at: Vector) => void, starts: Float64Array, straight: number): void {
