@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { bearHead, bringPattern, expectAccessible, saved } from './helpers';
 
-const answer = (name: string) => new RegExp(`^${name}: round \\d+\\|\\d+, holes`);
+const answer = (name: string) => new RegExp(`^${name}: round \\d+\\|\\d+, hole`);
 
 test('a whole face on a new head, by thumb alone', async ({ page }) => {
   await bringPattern(page, bearHead);
@@ -35,34 +35,82 @@ test('a whole face on a new head, by thumb alone', async ({ page }) => {
 });
 
 test('moving the eyes moves what hangs on them; a conflict names its remedy', async ({ page }) => {
-  await bringPattern(page, `${bearHead}\nEyes: 8 mm, between R8 and R9, 8 apart.\nMouth: embroidered smile, 3 rounds below the eyes, 3 stitches wide.`);
+  await bringPattern(page, `${bearHead}\nEyes: 8 mm, between R8 and R9, 8 apart.\nMouth: embroidered smile, 2 rounds below the eyes, 4 stitches wide.`);
   await page.getByRole('tab', { name: 'Map' }).click();
   await page.getByRole('radio', { name: 'Mouth' }).click();
   const mouth = page.getByRole('status').filter({ hasText: answer('Mouth') });
-  await expect(mouth).toContainText('round 11|12');
-  await expect(page.getByText(/An even and an odd number can't share a middle there/)).toBeVisible();
-  await page.getByRole('button', { name: /^[24] wide$/ }).first().click();
+  await expect(mouth).toContainText('round 10|11');
+  await expect(page.getByText(/The middle of the mouth falls .* of the middle line/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'To settle: Mouth' })).toBeVisible();
+  await page.getByRole('button', { name: /^[35] wide$/ }).first().click();
   await expect(page.getByText(/in the middle of the front, within/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'To settle: Mouth' })).toBeHidden();
   await page.getByRole('radio', { name: 'Eyes' }).click();
   await page.getByRole('button', { name: 'One round down' }).click();
   await page.getByRole('radio', { name: 'Mouth' }).click();
-  await expect(mouth).toContainText('round 12|13');
-  await expect(page.getByText(/^1\. out at hole \d+ between 12 and 13$/)).toBeVisible();
+  await expect(mouth).toContainText('round 11|12');
+  await expect(page.getByText(/^1\. out at hole \d+ between 11 and 12$/)).toBeVisible();
 });
 
 test('arrangements side by side, proportion, and a check on the real piece', async ({ page }) => {
   await bringPattern(page, `${bearHead}\nEyes: 8 mm, between R8 and R9, 7 apart.`);
   await page.getByRole('tab', { name: 'Map' }).click();
-  const cards = page.getByRole('group', { name: 'Arrangements' }).getByRole('radio');
+  const cards = page.getByRole('radiogroup', { name: 'Arrangements' }).getByRole('radio');
   await expect(cards).toHaveCount(3);
   await expect(cards.first()).toHaveAttribute('aria-label', /8\|9, 7 apart.*as it is/);
   const other = (await cards.nth(1).getAttribute('aria-label'))!;
   await cards.nth(1).click();
   await expect(cards.first()).toHaveAttribute('aria-label', `${other}, as it is`);
-  await page.getByRole('button', { name: 'Eyes down from the top of the head: more' }).click();
+  const down = page.getByRole('slider', { name: 'How far down' });
+  const words = (await down.getAttribute('aria-valuetext'))!;
+  for (let press = 0; press < 10; press += 1) await down.press('ArrowRight');
+  await expect(down).not.toHaveAttribute('aria-valuetext', words);
   await page.getByRole('button', { name: 'Check what you did' }).click();
   await expect(page.getByText(/they are level and centred/)).toBeVisible();
   await page.getByRole('button', { name: /^Stitches from the marker to the left eye: more/ }).click();
   await expect(page.getByText(/Move the left eye 1 stitch to the left\./)).toBeVisible();
   await expectAccessible(page);
+});
+
+test('faces side by side on the form: one is kept', async ({ page }) => {
+  await bringPattern(page, `${bearHead}\nEyes: 8 mm, between R8 and R9, 7 post to post.`);
+  await page.getByRole('tab', { name: 'Map' }).click();
+  await page.getByRole('button', { name: 'Compare them on the form' }).click();
+  const side = page.getByRole('group', { name: 'Faces side by side' });
+  await expect(side.getByRole('img')).toHaveCount(3);
+  const keep = side.getByRole('button', { name: /^Keep / }).nth(1);
+  const name = (await keep.getAttribute('aria-label'))!.replace('Keep ', '');
+  await expectAccessible(page);
+  await keep.click();
+  await expect(side).toBeHidden();
+  await expect(page.getByRole('radiogroup', { name: 'Arrangements' }).getByRole('radio').first()).toHaveAttribute('aria-label', new RegExp(`^${name.replace('|', '\\|')}.*as it is`));
+});
+
+test('what “8 apart” means is asked once, and kept for the next pattern', async ({ page }) => {
+  const text = `${bearHead}\nEyes: 8 mm, between R8 and R9, 8 apart.`;
+  await bringPattern(page, text);
+  await page.getByRole('tab', { name: 'Map' }).click();
+  await page.getByRole('button', { name: '8 showing' }).click();
+  await expect(page.getByText('Do you mean that, or 8 showing?')).toBeHidden();
+  const figures = page.getByText('show between', { exact: true }).locator('..');
+  await expect(figures).toContainText('8');
+  await saved(page);
+  await bringPattern(page, text);
+  await page.getByRole('tab', { name: 'Map' }).click();
+  await expect(page.getByText('show between', { exact: true }).locator('..')).toContainText('8');
+  await expect(page.getByText('Do you mean that, or 8 showing?')).toBeHidden();
+});
+
+test('several buttons, moved on the map by keys, each with its own sentence', async ({ page }) => {
+  await bringPattern(page, `${bearHead}\nEyes: 8 mm, between R7 and R8, 7 post to post.`);
+  await page.getByRole('tab', { name: 'Map' }).click();
+  await page.getByRole('button', { name: 'Add button' }).click();
+  await page.getByRole('button', { name: 'Add button' }).click();
+  const second = page.getByRole('button', { name: /^Button 2, between round/ });
+  const before = (await second.getAttribute('aria-label'))!;
+  await second.press('ArrowUp');
+  await expect(second).not.toHaveAttribute('aria-label', before);
+  await expect(page.getByRole('status').filter({ hasText: answer('Button 2') })).toBeVisible();
+  await page.getByRole('tab', { name: 'Text' }).click();
+  await expect(page.getByRole('textbox', { name: /pattern/i })).toHaveValue(/Button: 10 mm, 5 rounds below the eyes\.\nButton: 10 mm, 4 rounds below the eyes\./);
 });

@@ -47,7 +47,7 @@ const readers: Record<string, Reader> = {
     if (lean === undefined || lean > 1) return bad('lean', 'Lean is the part of a stitch a round moves sideways, from 0 to 1, for example “0.25”.');
     return { scope: 'toy', key: 'lean', value: lean };
   },
-  apart: either('apart', { post: 'posts', posts: 'posts', showing: 'showing', shows: 'showing', visible: 'showing' }, (value) => ({ scope: 'toy', key: 'apart', value })),
+  apart: either('apart', { post: 'posts', posts: 'posts', stitches: 'showing', showing: 'showing', shows: 'showing', visible: 'showing' }, (value) => ({ scope: 'toy', key: 'apart', value })),
   yarn: (value, name) => ({ scope: 'toy', key: 'yarn', name: name || value.trim(), value: value.trim() }),
   start: either('start', { top: 'top', bottom: 'bottom' }, (value) => ({ scope: 'part', key: 'start', value })),
   rounds: either('rounds', { spiral: 'spiral', joined: 'joined' }, (value) => ({ scope: 'part', key: 'rounds', value })),

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { View } from '@tamagui/core';
 import type { RelaxedForm } from '../../core/shape/form/relaxForm';
 import type { PartAnalysis } from '../../core/toy/analyse';
+import { useToy } from '../../data/useToy';
 import { AnswerCard } from './AnswerCard';
 import { Arrangements, type Comparing } from './Arrangements';
 import { EyePads, EyeSettings } from './EyePads';
@@ -25,6 +26,9 @@ export function FaceAnswer({ part, form, chosen, comparing, onComparing, pads }:
 /** The moves of the chosen feature. */
 export function FacePads({ part, chosen }: { part: PartAnalysis; chosen: string }) {
   const feature = featureOf(part, chosen);
-  if (!feature && !part.eyes) return null;
-  return <View padding="$2" borderTopWidth={1} borderColor="$line">{feature ? <FeaturePads part={part} feature={feature} /> : <EyePads part={part} />}</View>;
+  const { analysis, text } = useToy();
+  // Put on just now, and not worked out yet: the pads wait rather than move something else.
+  const waits = chosen !== 'eyes' && analysis.text !== text;
+  if (!feature && !waits && !part.eyes) return null;
+  return <View padding="$2" borderTopWidth={1} borderColor="$line">{feature || waits ? <FeaturePads part={part} feature={feature} /> : <EyePads part={part} />}</View>;
 }

@@ -7,14 +7,14 @@ import { Icon } from '../../ui/Icon';
 import { Press } from '../../ui/Press';
 import { usePartEdits } from './usePartEdits';
 
-/** The four moves of a feature, under the thumb, as the eyes have them. */
-export function FeaturePads({ part, feature }: { part: PartAnalysis; feature: FeaturePlacement }) {
+/** The four moves of a feature, under the thumb, as the eyes have them. They wait, faint, for one that was put on just now. */
+export function FeaturePads({ part, feature }: { part: PartAnalysis; feature: FeaturePlacement | undefined }) {
   const edits = usePartEdits(part);
   const { label } = part.fabric;
-  const [up, down] = [raised(feature, 1, upOf(part.form), label), raised(feature, -1, upOf(part.form), label)];
-  const [closer, wider] = [widened(feature, -1), widened(feature, 1)];
-  const pair = feature.rule.sides !== 'middle';
-  const { id } = feature;
+  const rules = feature ? [raised(feature, 1, upOf(part.form), label), raised(feature, -1, upOf(part.form), label), widened(feature, -1), widened(feature, 1)] : [];
+  const [up = null, down = null, closer = null, wider = null] = rules;
+  const pair = feature !== undefined && feature.rule.sides !== 'middle';
+  const id = feature?.id ?? '';
   return (
     <View flexDirection="row" gap="$2">
       <Press grow stacked name="One round up" label="Up" icon={<Icon name="up" />} disabled={!up} onPress={() => edits.putFeature(id, up)} />
