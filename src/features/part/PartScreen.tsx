@@ -115,7 +115,7 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
                 <View {...fill} flexGrow={1.15}>{compare ?? <MapPanel part={part} form={form3d.form} selected={selected} onSelect={setSelected} feature={feature} onFeature={setFeature} />}</View>
                 <FaceBar part={part} chosen={feature} onChoose={setFeature} />
                 <View {...fill} flexGrow={1}>
-                  <Scroll label="Eyes"><View gap="$4">
+                  <Scroll key={feature} label="Eyes"><View gap="$4">
                       {selected !== null && form3d.form && selected < form3d.form.nodes.stitches ? <ChosenStitch part={part} form={form3d.form} stitch={selected} /> : null}
                       <FaceAnswer part={part} form={form3d.form} chosen={feature} comparing={comparing} onComparing={setComparing} />
                     </View></Scroll>
