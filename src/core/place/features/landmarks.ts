@@ -1,13 +1,24 @@
 import { backLoop, frontLoop, type Fabric } from '../../fabric/fabric';
 import type { LandmarkKind } from '../../notation/step';
 
+// A fabric never changes; every feature of a part asks for the same few lines.
+const known = new WeakMap<Fabric, Map<LandmarkKind, number[]>>();
+
 /**
  * The lines of holes a landmark lies on: 8 is the line between the rounds with index 8 and 9, from 1. Empty where the part has none.
  *
  * A ridge lies under the first round worked into one loop only; a colour change under the first round that brings a
  * colour the round before it has not.
  */
-export function landmarkLines(fabric: Fabric, landmark: LandmarkKind): number[] {
+export function landmarkLines(fabric: Fabric, landmark: LandmarkKind): readonly number[] {
+  const ofFabric = known.get(fabric) ?? new Map<LandmarkKind, number[]>();
+  known.set(fabric, ofFabric);
+  const found = ofFabric.get(landmark) ?? findLines(fabric, landmark);
+  ofFabric.set(landmark, found);
+  return found;
+}
+
+function findLines(fabric: Fabric, landmark: LandmarkKind): number[] {
   const { rounds, offset } = fabric;
   if (landmark === 'edge') return [rounds];
   if (landmark === 'base') return [0];
