@@ -99,6 +99,8 @@ test('an eye is dragged and snaps to holes; the arrow keys do the same; the othe
   await page.mouse.move(box.x + box.width / 2 + 34, box.y + box.height / 2 + 4, { steps: 6 });
   await page.mouse.up();
   await expect.poll(async () => { const [c = 0, d = 0] = await holes(page); return d - c; }).toBeGreaterThan(b - a);
+  // The answer follows the drag a moment later on a busy machine: read it once it no longer changes.
+  await expect.poll(async () => { const seen = String(await holes(page)); await page.waitForTimeout(400); return String(await holes(page)) === seen; }).toBe(true);
   await saved(page);
   const wide = await holes(page);
   await page.getByRole('button', { name: 'Undo' }).click();
