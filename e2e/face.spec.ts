@@ -114,3 +114,15 @@ test('several buttons, moved on the map by keys, each with its own sentence', as
   await page.getByRole('tab', { name: 'Text' }).click();
   await expect(page.getByRole('textbox', { name: /pattern/i })).toHaveValue(/Button: 10 mm, 5 rounds below the eyes\.\nButton: 10 mm, 4 rounds below the eyes\./);
 });
+
+test('taps faster than the screen all count', async ({ page }) => {
+  await bringPattern(page, `${bearHead}\nEyes: 8 mm, between R7 and R8, 7 post to post.\nMouth: embroidered smile, 3 rounds below the eyes, 3 stitches wide.`);
+  await page.getByRole('tab', { name: 'Map' }).click();
+  const thrice = (name: string) => page.getByRole('button', { name }).evaluate((button: HTMLElement) => { for (let tap = 0; tap < 3; tap += 1) button.click(); });
+  await thrice('One stitch wider');
+  await expect(page.getByRole('radiogroup', { name: 'Arrangements' }).getByRole('radio').first()).toHaveAttribute('aria-label', /7\|8, 10 apart/);
+  await page.getByRole('radio', { name: 'Mouth' }).click();
+  await thrice('One stitch wider');
+  await page.getByRole('tab', { name: 'Text' }).click();
+  await expect(page.getByRole('textbox', { name: /pattern/i })).toHaveValue(/3 rounds below the eyes, 6 stitches wide/);
+});

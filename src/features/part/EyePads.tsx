@@ -20,8 +20,8 @@ export function EyePads({ part }: { part: PartAnalysis }) {
     <View flexDirection="row" gap="$2">
       <Press grow stacked name="One round up" label="Up" icon={<Icon name="up" />} disabled={!can(-down)} onPress={() => edits.moveRounds(-down)} />
       <Press grow stacked name="One round down" label="Down" icon={<Icon name="down" />} disabled={!can(down)} onPress={() => edits.moveRounds(down)} />
-      <Press grow stacked name="One stitch closer" label="Closer" icon={<Icon name="closer" />} disabled={eyes.rule.apart <= 1} onPress={() => edits.change({ apart: eyes.rule.apart - 1 })} />
-      <Press grow stacked name="One stitch wider" label="Wider" icon={<Icon name="wider" />} disabled={eyes.rule.apart >= count - 1} onPress={() => edits.change({ apart: eyes.rule.apart + 1 })} />
+      <Press grow stacked name="One stitch closer" label="Closer" icon={<Icon name="closer" />} disabled={eyes.rule.apart <= 1} onPress={() => edits.change(({ apart }) => ({ apart: Math.max(1, apart - 1) }))} />
+      <Press grow stacked name="One stitch wider" label="Wider" icon={<Icon name="wider" />} disabled={eyes.rule.apart >= count - 1} onPress={() => edits.change(({ apart }) => ({ apart: Math.min(count - 1, apart + 1) }))} />
     </View>
   );
 }
@@ -48,9 +48,9 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
       {eyes ? (
         <>
           <Choice label="Size of the eyes">
-            <Press name="Smaller eyes" icon={<Icon name="minus" />} disabled={eyes.rule.sizeMm <= smallestEyeMm} onPress={() => edits.change({ sizeMm: Math.max(smallestEyeMm, Math.ceil(eyes.rule.sizeMm) - 1) })} />
+            <Press name="Smaller eyes" icon={<Icon name="minus" />} disabled={eyes.rule.sizeMm <= smallestEyeMm} onPress={() => edits.change(({ sizeMm }) => ({ sizeMm: Math.max(smallestEyeMm, Math.ceil(sizeMm) - 1) }))} />
             <View flexGrow={1} alignItems="center" justifyContent="center"><Body fontWeight="700">{eyes.rule.sizeMm} mm, washer about {eyes.washerMm} mm</Body></View>
-            <Press name="Larger eyes" icon={<Icon name="plus" />} disabled={eyes.rule.sizeMm >= largestEyeMm} onPress={() => edits.change({ sizeMm: Math.min(largestEyeMm, Math.floor(eyes.rule.sizeMm) + 1) })} />
+            <Press name="Larger eyes" icon={<Icon name="plus" />} disabled={eyes.rule.sizeMm >= largestEyeMm} onPress={() => edits.change(({ sizeMm }) => ({ sizeMm: Math.min(largestEyeMm, Math.floor(sizeMm) + 1) }))} />
           </Choice>
           <Choice label="How they look">
             <Press grow role="radio" label="Round" chosen={!eyes.rule.style} onPress={() => edits.change({ style: undefined })} />

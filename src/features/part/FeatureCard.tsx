@@ -35,11 +35,11 @@ export function FeatureCard({ part, form, feature }: { part: PartAnalysis; form:
     : seat === 'foot' ? `holes ${units.map(({ from, to }) => `${from}–${to}`).join(' and ')}` : units.map((unit) => unitWords(unit, seat)).join(' and ');
   const make = (style: FeatureStyle | null) => {
     const embroidered = style === null ? entry.stitched && feature.kind !== 'nose' : isStitchedStyle(style);
-    edits.putFeature(feature.id, { ...rule, style, embroidered, sizeMm: embroidered ? null : (rule.sizeMm ?? entry.usualMm), wide: embroidered ? rule.wide : entry.wide, high: embroidered ? rule.high : entry.high });
+    edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, style, embroidered, sizeMm: embroidered ? null : (was.sizeMm ?? entry.usualMm), wide: embroidered ? was.wide : entry.wide, high: embroidered ? was.high : entry.high }));
   };
-  const stand = (sides: FeatureRule['sides']) => edits.putFeature(feature.id, {
-    ...rule, sides, sideways: sides === 'middle' ? { by: 'front' } : rule.sides === 'middle' ? { by: 'apart', apart: Math.max(2, Math.round((units[0]?.of ?? 12) / 5)) } : rule.sideways,
-  });
+  const stand = (sides: FeatureRule['sides']) => edits.putFeature(feature.id, ({ rule: was, units: [unit] }) => ({
+    ...was, sides, sideways: sides === 'middle' ? { by: 'front' } : was.sides === 'middle' ? { by: 'apart', apart: Math.max(2, Math.round((unit?.of ?? 12) / 5)) } : was.sideways,
+  }));
   return (
     <View gap="$3">
       <View backgroundColor="$sheet" borderRadius="$3" borderWidth={1} borderColor="$line" padding="$4" gap="$2">
@@ -63,13 +63,13 @@ export function FeatureCard({ part, form, feature }: { part: PartAnalysis; form:
           <Quiet>Where on the face</Quiet>
           <View flexDirection="row" flexWrap="wrap" gap="$2">
             {(['middle', 'both', 'left', 'right'] as const).map((sides) => <Press key={sides} tight role="radio" label={sideNames[sides]} chosen={rule.sides === sides && rule.sideways.by !== 'back'} onPress={() => stand(sides)} />)}
-            <Press tight role="radio" label="At the back" chosen={rule.sideways.by === 'back'} onPress={() => edits.putFeature(feature.id, { ...rule, sides: 'middle', sideways: { by: 'back' } })} />
+            <Press tight role="radio" label="At the back" chosen={rule.sideways.by === 'back'} onPress={() => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, sides: 'middle', sideways: { by: 'back' } }))} />
           </View>
         </View>
       ) : null}
-      {rule.sizeMm !== null && !rule.embroidered ? <NumberStep label="Across" unit="mm" value={rule.sizeMm} step={1} least={3} most={80} onChange={(sizeMm) => edits.putFeature(feature.id, { ...rule, sizeMm })} /> : null}
-      {rule.sides !== 'middle' && rule.embroidered ? <NumberStep label="Each wide" unit="stitches" value={rule.wide} step={1} least={1} most={12} onChange={(wide) => edits.putFeature(feature.id, { ...rule, wide })} /> : null}
-      {rule.embroidered && entry.high > 1 ? <NumberStep label="High" unit="rounds" value={rule.high} step={1} least={1} most={8} onChange={(high) => edits.putFeature(feature.id, { ...rule, high })} /> : null}
+      {rule.sizeMm !== null && !rule.embroidered ? <NumberStep label="Across" unit="mm" value={rule.sizeMm} step={1} least={3} most={80} onChange={(sizeMm) => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, sizeMm }))} /> : null}
+      {rule.sides !== 'middle' && rule.embroidered ? <NumberStep label="Each wide" unit="stitches" value={rule.wide} step={1} least={1} most={12} onChange={(wide) => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, wide }))} /> : null}
+      {rule.embroidered && entry.high > 1 ? <NumberStep label="High" unit="rounds" value={rule.high} step={1} least={1} most={8} onChange={(high) => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, high }))} /> : null}
       {words.needle.length > 0 ? (
         <View gap="$1">
           <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">The needle’s way</Title>

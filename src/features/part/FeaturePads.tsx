@@ -17,10 +17,10 @@ export function FeaturePads({ part, feature }: { part: PartAnalysis; feature: Fe
   const id = feature?.id ?? '';
   return (
     <View flexDirection="row" gap="$2">
-      <Press grow stacked name="One round up" label="Up" icon={<Icon name="up" />} disabled={!up} onPress={() => edits.putFeature(id, up)} />
-      <Press grow stacked name="One round down" label="Down" icon={<Icon name="down" />} disabled={!down} onPress={() => edits.putFeature(id, down)} />
-      <Press grow stacked name={pair ? 'One stitch closer' : 'One stitch narrower'} label={pair ? 'Closer' : 'Narrower'} icon={<Icon name="closer" />} disabled={!closer} onPress={() => edits.putFeature(id, closer)} />
-      <Press grow stacked name="One stitch wider" label="Wider" icon={<Icon name="wider" />} disabled={!wider} onPress={() => edits.putFeature(id, wider)} />
+      <Press grow stacked name="One round up" label="Up" icon={<Icon name="up" />} disabled={!up} onPress={() => edits.putFeature(id, (placed, { form, fabric }) => raised(placed, 1, upOf(form), fabric.label))} />
+      <Press grow stacked name="One round down" label="Down" icon={<Icon name="down" />} disabled={!down} onPress={() => edits.putFeature(id, (placed, { form, fabric }) => raised(placed, -1, upOf(form), fabric.label))} />
+      <Press grow stacked name={pair ? 'One stitch closer' : 'One stitch narrower'} label={pair ? 'Closer' : 'Narrower'} icon={<Icon name="closer" />} disabled={!closer} onPress={() => edits.putFeature(id, (placed) => widened(placed, -1))} />
+      <Press grow stacked name="One stitch wider" label="Wider" icon={<Icon name="wider" />} disabled={!wider} onPress={() => edits.putFeature(id, (placed) => widened(placed, 1))} />
     </View>
   );
 }

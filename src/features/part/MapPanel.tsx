@@ -80,10 +80,11 @@ export function MapPanel({ part, form, selected, onSelect, feature, onFeature }:
     return { round, apart: Math.max(2, Math.min(count - 2, Math.round((angle * 2 * count) / (2 * Math.PI)))) };
   };
   const dragTo = (px: number, py: number, first: boolean): boolean => {
-    if (!eyes) return false;
+    const { eyes: current } = edits.now();
+    if (!current) return false;
     const { round, apart } = snapped(px, py);
     const gap: [number, number] = [fabric.label[round - 1] ?? round, fabric.label[round] ?? round + 1];
-    if (round === eyes.round && apart === eyes.rule.apart) return false;
+    if (round === current.round && apart === current.rule.apart) return false;
     edits.change({ gap, apart }, !first);
     return true;
   };
@@ -92,19 +93,20 @@ export function MapPanel({ part, form, selected, onSelect, feature, onFeature }:
     const topDown = part.map.start === 'top' ? 1 : -1;
     if (pressed === 'up') edits.moveRounds(-topDown);
     else if (pressed === 'down') edits.moveRounds(topDown);
-    else edits.change({ apart: Math.max(1, Math.min(gapCount - 1, eyes.rule.apart + (pressed === side ? 1 : -1))) });
+    else edits.change(({ apart }) => ({ apart: Math.max(1, Math.min(gapCount - 1, apart + (pressed === side ? 1 : -1))) }));
   };
 
-  const dragFeature = (placed: FeaturePlacement) => (px: number, py: number, first: boolean): boolean => {
+  const dragFeature = (shown: FeaturePlacement) => (px: number, py: number, first: boolean): boolean => {
+    const placed = edits.now().features.find(({ id }) => id === shown.id) ?? shown;
     const { round, apart } = snapped(px, py);
     const next = placed.apart === null || placed.rule.sides === 'middle' ? null : apart;
     if (round === placed.line && (next === null || next === placed.apart)) return false;
-    edits.putFeature(placed.id, movedTo(placed, round, next, upOf(part.form), fabric.label), !first);
+    edits.putFeature(placed.id, (now) => movedTo(now, round, next, upOf(part.form), fabric.label), !first);
     return true;
   };
   const keyFeature = (placed: FeaturePlacement, side: string) => (pressed: 'up' | 'down' | 'left' | 'right') => {
-    if (pressed === 'up' || pressed === 'down') edits.putFeature(placed.id, raised(placed, pressed === 'up' ? 1 : -1, upOf(part.form), fabric.label));
-    else edits.putFeature(placed.id, widened(placed, side === 'middle' ? (pressed === 'right' ? 1 : -1) : pressed === side ? 1 : -1));
+    if (pressed === 'up' || pressed === 'down') edits.putFeature(placed.id, (now) => raised(now, pressed === 'up' ? 1 : -1, upOf(part.form), fabric.label));
+    else edits.putFeature(placed.id, (now) => widened(now, side === 'middle' ? (pressed === 'right' ? 1 : -1) : pressed === side ? 1 : -1));
   };
   const marks = useMemo(() => conflictMarks(part.eyes, part.features), [part]);
   // What is chosen lies on top, so that it can be taken hold of where things are close together.

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { eyesForProportion, proportionOf, proportionSteps, shareWords, type Proportion } from '../../core/place/proportion';
 import type { PartAnalysis } from '../../core/toy/analyse';
+import { useToy } from '../../data/useToy';
 import { Slider } from '../../ui/Slider';
 import { Quiet, Title } from '../../ui/text';
 import { usePartEdits } from './usePartEdits';
@@ -15,6 +16,7 @@ const names: Record<keyof Proportion, { label: string; of: string; whole: string
 /** The eyes by proportion: how far down the head and how far apart, snapped to whole rounds and stitches, with what that costs. */
 export function Proportions({ part }: { part: PartAnalysis }) {
   const edits = usePartEdits(part);
+  const { analysis, text } = useToy();
   const [wish, setWish] = useState<Proportion | null>(null);
   const { eyes, form } = part;
   if (!eyes) return null;
@@ -22,13 +24,15 @@ export function Proportions({ part }: { part: PartAnalysis }) {
   const steps = proportionSteps(form, eyes);
   // A wish holds until the eyes are moved in some other way.
   const snapped = wish && eyesForProportion(form, wish, eyes.rule).rule;
-  const kept = snapped && snapped.apart === eyes.rule.apart && snapped.gap[0] === eyes.rule.gap[0] ? wish : null;
+  const catchingUp = analysis.text !== text;
+  const kept = catchingUp || (snapped && snapped.apart === eyes.rule.apart && snapped.gap[0] === eyes.rule.gap[0]) ? wish : null;
   const wanted = kept ?? real;
   const ask = (next: Partial<Proportion>, first: boolean) => {
     const wishes = { ...wanted, ...next };
     setWish(wishes);
     const { rule } = eyesForProportion(form, wishes, eyes.rule);
-    if (rule.gap[0] !== eyes.rule.gap[0] || rule.apart !== eyes.rule.apart) edits.change({ gap: rule.gap, apart: rule.apart }, !first);
+    const current = edits.now().eyes?.rule;
+    if (rule.gap[0] !== current?.gap[0] || rule.apart !== current.apart) edits.change({ gap: rule.gap, apart: rule.apart }, !first);
   };
   return (
     <View gap="$2" role="group" aria-label="By proportion">

@@ -1,5 +1,7 @@
 import { applyEdits } from '../../core/notation/applyEdits';
 import type { Suggestion } from '../../core/notation/problem';
+import type { EyePlacement } from '../../core/place/eyes';
+import type { FeaturePlacement } from '../../core/place/features/featurePlacement';
 import { proposeEyes } from '../../core/place/proposeEyes';
 import { removeEyes, withEyes, writeEyes, type EyeRule } from '../../core/place/eyeSentence';
 import { frontSentence } from '../../core/place/eyeProblems';
@@ -12,72 +14,99 @@ import { holeAt } from '../../core/place/holes';
 import { seatHoles } from '../../core/place/partForm';
 import { apartValues } from '../../core/toy/checkParts';
 import { setPartHeader, setToyHeader } from '../../core/toy/editText';
-import type { PartAnalysis } from '../../core/toy/analyse';
+import { analyseToy, type PartAnalysis } from '../../core/toy/analyse';
 import { habitIn, useApartHabit, type Apart } from '../../data/habits';
 import { useToy } from '../../data/useToy';
 
 /** Everything the thumb can change about a part, written into its text. */
 export function usePartEdits(part: PartAnalysis) {
-  const { editor, text } = useToy();
+  const { editor, analysis } = useToy();
   const { keep: keepHabit } = useApartHabit();
-  const lines = text.split(/\r\n|\n|\r/);
   const put = (next: string, amend = false) => (amend ? editor.amend(next) : editor.step(next));
-  const { eyes, source, fabric } = part;
-  const written = (rule: EyeRule) => applyEdits(text, [writeEyes(source, lines, rule)]);
-  const labelAt = (round: number) => fabric.label[round - 1];
+
+  /** The part as the text stands now. What is on the screen may be a tap behind; two quick taps must both count. */
+  const now = (): { text: string; lines: string[]; part: PartAnalysis } => {
+    const { text } = editor.store.getState();
+    const current = text === analysis.text ? part : (analyseToy(text).parts.find((one) => one.source.id === part.source.id) ?? part);
+    return { text, lines: text.split(/\r\n|\n|\r/), part: current };
+  };
+  const putEyes = (ruleOf: (eyes: EyePlacement, of: PartAnalysis) => EyeRule | null, amend = false) => {
+    const { text, lines, part: current } = now();
+    const rule = current.eyes && ruleOf(current.eyes, current);
+    if (rule) put(applyEdits(text, [writeEyes(current.source, lines, rule)]), amend);
+  };
+  const putHeader = (key: 'Start' | 'Front', value: string) => {
+    const { text, part: current } = now();
+    put(setPartHeader(text, current.source, key, value));
+  };
 
   return {
-    seat: () => put(written(proposeEyes(part.form))),
+    now: () => now().part,
+    seat: () => {
+      const { text, lines, part: current } = now();
+      put(applyEdits(text, [writeEyes(current.source, lines, proposeEyes(current.form))]));
+    },
     unseat: () => {
-      const edit = removeEyes(source, lines);
+      const { text, lines, part: current } = now();
+      const edit = removeEyes(current.source, lines);
       if (edit) put(applyEdits(text, [edit]));
     },
-    change: (next: Partial<EyeRule>, amend = false) => { if (eyes) put(written(withEyes(eyes.rule, next)), amend); },
-    /** Moves the eyes by whole rounds; false where there is no such line of holes. */
-    moveRounds: (by: number): boolean => {
-      if (!eyes) return false;
-      const [lower, upper] = [labelAt(eyes.round + by), labelAt(eyes.round + by + 1)];
-      if (!lower || !upper) return false;
-      const { vertical } = eyes.rule;
+    change: (next: Partial<EyeRule> | ((rule: EyeRule) => Partial<EyeRule>), amend = false) => putEyes(({ rule }) => withEyes(rule, typeof next === 'function' ? next(rule) : next), amend),
+    /** Moves the eyes by whole rounds, where there is such a line of holes. */
+    moveRounds: (by: number) => putEyes(({ rule, round }, { fabric, form }) => {
+      const [lower, upper] = [fabric.label[round + by - 1], fabric.label[round + by]];
+      if (!lower || !upper) return null;
+      const { vertical } = rule;
       // What goes by the nose or a ridge goes on going by it, a round nearer or further.
-      const risen = vertical?.by === 'relation' ? raisedRelation(vertical, (by * upOf(part.form)) as 1 | -1) : null;
-      put(written(withEyes(eyes.rule, { gap: [lower, upper], ...(risen ? { vertical: risen } : {}) })));
-      return true;
+      const risen = vertical?.by === 'relation' ? raisedRelation(vertical, (by * upOf(form)) as 1 | -1) : null;
+      return withEyes(rule, { gap: [lower, upper], ...(risen ? { vertical: risen } : {}) });
+    }),
+    /** A feature's rule, made from how it is placed now and written over its sentence. */
+    putFeature: (id: string, ruleOf: (placed: FeaturePlacement, of: PartAnalysis) => FeatureRule | null, amend = false) => {
+      const { text, lines, part: current } = now();
+      const placed = current.features.find((feature) => feature.id === id);
+      const rule = placed && ruleOf(placed, current);
+      if (rule) put(applyEdits(text, [writeFeature(current.source, lines, id, rule)]), amend);
     },
-    /** A feature's rule, written over its sentence or as a new one. */
-    putFeature: (id: string, rule: FeatureRule | null, amend = false) => { if (rule) put(applyEdits(text, [writeFeature(source, lines, id, rule)]), amend); },
-    addFeature: (kind: FeatureKind) => put(applyEdits(text, [writeFeature(source, lines, null, proposedRule(kind, part.form, eyes?.round ?? part.features.find((feature) => feature.kind === 'eyes')?.line ?? 0, part.map.front))])),
+    addFeature: (kind: FeatureKind) => {
+      const { text, lines, part: { source, form, eyes, features, map } } = now();
+      const eyeLine = eyes?.round ?? features.find((feature) => feature.kind === 'eyes')?.line ?? 0;
+      put(applyEdits(text, [writeFeature(source, lines, null, proposedRule(kind, form, eyeLine, map.front))]));
+    },
     dropFeature: (id: string) => {
+      const { text, lines, part: { source } } = now();
       const edit = removeFeature(source, lines, id);
       if (edit) put(applyEdits(text, [edit]));
     },
     apply: (suggestion: Suggestion) => {
       const told = habitIn(suggestion.edits);
       if (told) keepHabit(told);
-      put(applyEdits(text, suggestion.edits));
+      // A remedy is for the text it was worked out from.
+      const { text } = editor.store.getState();
+      if (text === analysis.text) put(applyEdits(text, suggestion.edits));
     },
     /** What “8 apart” means to this maker: written into this text and kept for the next ones. */
     apartMeans: (apart: Apart) => {
       keepHabit(apart);
-      put(setToyHeader(text, 'Apart', apartValues[apart]));
+      put(setToyHeader(editor.store.getState().text, 'Apart', apartValues[apart]));
     },
     /** Takes another arrangement of the face, by the text that says it. */
     take: (next: string) => put(next),
-    hand: (hand: 'left' | 'right') => put(setToyHeader(text, 'Hand', hand === 'left' ? 'left' : '')),
-    start: (start: 'top' | 'bottom') => put(setPartHeader(text, source, 'Start', start === 'bottom' ? 'bottom' : '')),
+    hand: (hand: 'left' | 'right') => put(setToyHeader(editor.store.getState().text, 'Hand', hand === 'left' ? 'left' : '')),
+    start: (start: 'top' | 'bottom') => putHeader('Start', start === 'bottom' ? 'bottom' : ''),
     /** Turns the front by half stitches of the round above the eyes, as seen from the front. */
     turnFront: (halves: number) => {
+      const { eyes, form, map, starts, fabric } = now().part;
       if (!eyes) return;
-      const holes = seatHoles(part.form, eyes.round, 'foot');
-      const count = holes.count;
-      const now = holeAt(holes, eyes.frontAzimuth);
-      const wanted = Math.round((now + part.map.dir * halves * 0.5) * 2) / 2;
+      const holes = seatHoles(form, eyes.round, 'foot');
+      const { count } = holes;
+      const wanted = Math.round((holeAt(holes, eyes.frontAzimuth) + map.dir * halves * 0.5) * 2) / 2;
       const azimuth = holes.first + (2 * Math.PI * (wanted - 1)) / count;
-      const start = part.starts[eyes.round] ?? 0;
+      const start = starts[eyes.round] ?? 0;
       const stitch = ((((azimuth - start) / (2 * Math.PI)) * count % count) + count) % count + 0.5;
-      put(setPartHeader(text, source, 'Front', frontSentence(stitch, labelAt(eyes.round + 1) ?? 1).replace('Front: ', '')));
+      putHeader('Front', frontSentence(stitch, fabric.label[eyes.round] ?? 1).replace('Front: ', ''));
     },
-    front: (line: string) => put(setPartHeader(text, source, 'Front', line.replace('Front: ', ''))),
-    resetFront: () => put(setPartHeader(text, source, 'Front', '')),
+    front: (line: string) => putHeader('Front', line.replace('Front: ', '')),
+    resetFront: () => putHeader('Front', ''),
   };
 }
