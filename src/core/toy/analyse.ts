@@ -64,6 +64,14 @@ const checked = memoise(64, (part: PartSource, terms: 'us' | 'uk') => {
   return { checks, problems: suggest(part, terms, checks, problems) };
 }, (part, terms) => `${terms}|${roundsKey(part, true)}`);
 
+/** All that placing depends on: the fabric by its rounds, how it is worked, and each sentence with its place in the text, for remedies to edit. */
+const faceKey = (form: PartForm, fabricKey: string) => {
+  const { part, gauge, lean, orientation, lines } = form;
+  const said = part.steps.map(({ line, span, kind, apart, showing }) => `${line},${span.from},${kind},${apart},${showing},${lines[line - 1] ?? ''}`).join('\n');
+  return [fabricKey, gauge.widthMm, gauge.heightMm, lean, orientation.hand, orientation.start, orientation.side, part.line, part.lastLine, JSON.stringify(part.front), said].join('|');
+};
+const faces = memoise(64, (form: PartForm, _fabricKey: string) => placeFace(form), faceKey);
+
 function analysePart(part: PartSource, pattern: Pattern, gauge: Gauge, lines: readonly string[]): PartAnalysis {
   const terms = pattern.terms.value;
   const { checks, problems } = checked(part, terms);
@@ -75,12 +83,13 @@ function analysePart(part: PartSource, pattern: Pattern, gauge: Gauge, lines: re
   const orientation = { hand: pattern.header.hand, start: part.start, side: part.side };
   const form: PartForm = { part, fabric, starts, profile, gauge, lean, orientation, lines };
   const flat = fabric.row[0] === 1;
-  const { front, eyes, features } = placeFace(form);
+  const placed = faces(form, `${terms}|${roundsKey(part, true)}`);
+  const { front, features } = placed;
+  const eyes = placed.eyes && { ...placed.eyes, problems: [...placed.eyes.problems, ...audienceProblems(part, pattern.header.audience)] };
   const stuffed = !part.steps.some((step) => step.kind === 'stuff' && step.firmness === 'none') && !flat;
   const said = (kind: string) => part.steps.some((step) => step.kind === kind);
   const sewnOn = !said('close') && (said('sew') || said('pin') || said('cut') || said('nosew'));
   const stops = planStops({ part: part.name, fabric, gauge, eyeRounds: eyes && !flat ? [eyes.round] : [], noseRounds: flat ? [] : features.filter(({ kind, rule }) => kind === 'nose' && !rule.embroidered).map(({ line }) => line), stuffed, sewnOn });
-  if (eyes) eyes.problems.push(...audienceProblems(part, pattern.header.audience));
   const all = [...problems, ...built.problems, ...(eyes?.problems ?? []), ...features.flatMap((feature) => feature.problems), ...closingProblems(part, stops), ...stopProblems(part, stops)];
   return {
     source: part, checks, fabric, starts, profile, form, eyes, features, stops, size: sizeOf(profile, fabric), problems: all,
