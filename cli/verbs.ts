@@ -1,4 +1,5 @@
 import type { Firmness } from '../src/core/shape/form/relaxation';
+import type { Fabric } from '../src/core/fabric/fabric';
 import { freeEdges } from '../src/core/fabric/freeEdges';
 import { analyseToy, type ToyAnalysis } from '../src/core/toy/analyse';
 import { measurePart } from '../src/core/toy/formOfPart';
@@ -6,6 +7,7 @@ import { stuffingGrams } from '../src/core/supplies/stuffing';
 import { finishOf } from '../src/core/shape/form/finish';
 import { showThrough } from '../src/core/shape/form/showThrough';
 import { yarnOf } from '../src/core/toy/yarnOf';
+import { eyeAddress } from '../src/core/place/eyeWords';
 import { featureWords } from '../src/core/place/features/featureWords';
 import { markWords, markerPlan } from '../src/core/place/markerPlan';
 import { buildSheet } from '../src/core/toy/sheet/buildSheet';
@@ -13,6 +15,8 @@ import { sheetHtml } from '../src/core/toy/sheet/sheetHtml';
 import { sheetMarkdown } from '../src/core/toy/sheet/sheetMarkdown';
 import { sheetText } from '../src/core/toy/sheet/sheetText';
 
+/** The rounds a line of holes lies between, as the maker numbers them. */
+const gapAt = ({ label }: Fabric, line: number): [number, number] => [label[line - 1] ?? line, label[line] ?? line + 1];
 const round2 = (value: number) => Math.round(value * 100) / 100;
 
 export interface Options {
@@ -48,18 +52,21 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
 
   place: (toy) => ({
     markers: toy.parts.flatMap(({ fabric, eyes, features, source }) => markerPlan(fabric, eyes, features).flatMap(({ label, marks }) => marks.map(({ stitch, seat, what }) => ({ part: source.name, round: label, stitch, seat, for: what })))),
-    placements: toy.parts.flatMap(({ eyes, features, source }) => [
+    placements: toy.parts.flatMap(({ eyes, features, source, fabric }) => [
       ...(eyes
         ? [{
             part: eyes.part, feature: eyes.feature as string, unit: 1, gap: eyes.rule.gap, round: null, seat: eyes.rule.seat,
-            posts: eyes.posts.map(({ side, stitch, of }) => ({ side: side as string, stitch, of })),
+            posts: eyes.posts.map(({ side, stitch, of, line }) => ({ side: side as string, gap: gapAt(fabric, line), stitch, of })),
             apart: eyes.rule.apart as number | null, showing: eyes.showing as number | null,
             surfaceMm: round2(eyes.surfaceMm), straightMm: round2(eyes.straightMm), missStitches: round2(eyes.missStitches), needle: null as unknown, problems: eyes.problems,
           }]
         : []),
       ...features.map(({ id, gap, units, seat, apart, showing, surfaceMm, straightMm, missStitches, needle, problems }) => ({
         part: source.name, feature: id, unit: 1, gap, round: null, seat,
-        posts: units.flatMap(({ side, from, to, of }) => (from === to ? [{ side, stitch: from, of }] : [{ side, stitch: from, of }, { side, stitch: to, of }])),
+        posts: units.flatMap(({ side, from, to, of, fromLine, toLine, toOf }) => {
+          const [first, last] = [{ side, gap: gapAt(fabric, fromLine), stitch: from, of }, { side, gap: gapAt(fabric, toLine), stitch: to, of: toOf }];
+          return from === to && fromLine === toLine ? [first] : [first, last];
+        }),
         apart, showing, surfaceMm: round2(surfaceMm), straightMm: round2(straightMm), missStitches: round2(missStitches),
         needle: needle && { points: needle.points.map(({ act, gap: between, hole }) => ({ act, gap: between, hole })), knot: needle.knot, strands: needle.strands, threadMm: needle.threadMm }, problems,
       })),
@@ -98,7 +105,7 @@ export const plainVerbs: Record<string, (toy: ToyAnalysis, options: Options) => 
     ...toy.pattern.notes.map((note) => `Kept as a note, line ${note.line}: ${note.text}`),
   ].join('\n'),
   place: (toy) => toy.parts.flatMap(({ eyes, features, source, form, fabric }) => [
-    ...(eyes ? [`${eyes.part}: eyes between ${eyes.rule.gap.join(' and ')}, ${eyes.posts.map((post) => `${post.side} ${post.stitch}`).join(', ')} of ${eyes.posts[0].of}; ${eyes.showing} show`] : []),
+    ...(eyes ? [`${eyes.part}: eyes ${eyeAddress(eyes).gap.replaceAll(/rounds? /g, '')}, ${eyes.posts.map((post) => `${post.side} ${post.stitch}`).join(', ')} of ${eyes.posts[0].of}; ${eyeAddress(eyes).showing}`] : []),
     ...features.flatMap((feature) => {
       const { address, count, there, needle } = featureWords(feature, form, eyes);
       return [`${source.name}: ${address}`, `  ${count}`, `  ${there}`, ...needle.map((line) => `  ${line}`)];

@@ -51,7 +51,7 @@ export function ToyPicture({ toy, size }: { toy: ToyAnalysis; size: number }) {
         {paths.map(({ d, colour }) => <Path key={colour} d={d} stroke={colour} strokeWidth={stroke * 0.68} />)}
       </G>
       {part.features.flatMap((feature) => (feature.needle ? [] : feature.units.map((unit) => {
-        const { x, y, near } = frontPoint(view, feature.line, unit.azimuth);
+        const { x, y, near } = frontPoint(view, unit.fromLine, unit.azimuth);
         return near ? <Circle key={`${feature.id}${unit.side}`} cx={x} cy={y} r={unit.halfMm} fill={featureColour(feature.kind)} /> : null;
       })))}
       {part.features.flatMap((feature) => (feature.needle?.lies ?? []).map(([from, to], i) => {
@@ -61,7 +61,7 @@ export function ToyPicture({ toy, size }: { toy: ToyAnalysis; size: number }) {
         return a.near && b.near ? <Path key={`${feature.id}${i}`} d={`M${a.x} ${a.y}L${b.x} ${b.y}`} stroke={featureColour(feature.kind)} strokeWidth={part.map.gauge.widthMm * 0.3} strokeLinecap="round" /> : null;
       }))}
       {part.eyes?.posts.map((post) => {
-        const { x, y } = frontPoint(view, part.eyes?.round ?? 0, post.azimuth);
+        const { x, y } = frontPoint(view, post.line, post.azimuth);
         const radius = (part.eyes?.rule.sizeMm ?? 0) / 2;
         return <G key={post.side}><Circle cx={x} cy={y} r={radius} fill="#141414" stroke="#F7F4EA" strokeWidth={0.7} /><Circle cx={x - radius * 0.3} cy={y - radius * 0.35} r={radius * 0.25} fill="#fff" /></G>;
       })}

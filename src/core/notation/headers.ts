@@ -7,7 +7,7 @@ export type Header =
   | { scope: 'toy'; key: 'lean'; value: number }
   | { scope: 'toy'; key: 'apart'; value: 'posts' | 'showing' }
   | { scope: 'toy'; key: 'yarn'; name: string; value: string }
-  | { scope: 'part'; key: 'start'; value: 'top' | 'bottom' }
+  | { scope: 'part'; key: 'start'; value: 'top' | 'bottom' | 'left' | 'right' }
   | { scope: 'part'; key: 'rounds'; value: 'spiral' | 'joined' }
   | { scope: 'part'; key: 'side'; value: 'out' | 'in' }
   | { scope: 'part'; key: 'make'; value: number }
@@ -49,7 +49,7 @@ const readers: Record<string, Reader> = {
   },
   apart: either('apart', { post: 'posts', posts: 'posts', stitches: 'showing', showing: 'showing', shows: 'showing', visible: 'showing' }, (value) => ({ scope: 'toy', key: 'apart', value })),
   yarn: (value, name) => ({ scope: 'toy', key: 'yarn', name: name || value.trim(), value: value.trim() }),
-  start: either('start', { top: 'top', bottom: 'bottom' }, (value) => ({ scope: 'part', key: 'start', value })),
+  start: either('start', { top: 'top', bottom: 'bottom', left: 'left', right: 'right' }, (value) => ({ scope: 'part', key: 'start', value })),
   rounds: either('rounds', { spiral: 'spiral', joined: 'joined' }, (value) => ({ scope: 'part', key: 'rounds', value })),
   side: either('side', { out: 'out', outside: 'out', right: 'out', in: 'in', inside: 'in', wrong: 'in' }, (value) => ({ scope: 'part', key: 'side', value })),
   make: (value) => {

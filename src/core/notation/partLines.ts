@@ -36,7 +36,10 @@ export function applyToyHeader(header: ToyHeader, head: Header, line: number, se
 export function applyPartHeader(part: PartSource, head: Header, line: number): void {
   if (head.scope !== 'part') return;
   switch (head.key) {
-    case 'start': part.start = head.value; break;
+    case 'start':
+      part.lying = head.value === 'left' || head.value === 'right';
+      part.start = head.value === 'top' || head.value === 'left' ? 'top' : 'bottom';
+      break;
     case 'rounds': part.joined = head.value === 'joined'; break;
     case 'side': part.side = head.value; break;
     case 'make': part.make = head.value; break;

@@ -24,7 +24,10 @@ export interface PartSource {
   colour: string | null;
   /** line of the heading, or of the first line where there is none */
   line: number;
+  /** where round 1 is on the finished toy; of a part that lies on its side, where it would be with the part stood up */
   start: 'top' | 'bottom';
+  /** worked from the toy's side: stood up, then turned a quarter to the left, so that a start at the top comes to the left */
+  lying: boolean;
   side: 'out' | 'in';
   joined: boolean | null;
   /** where the maker moved the front line: a stitch of a round */

@@ -126,7 +126,7 @@ export function readPattern(text: string): Pattern {
     const id = slug(name, ids);
     ids.add(id);
     const opened: PartSource = {
-      name, id, make: heading?.make ?? 1, colour: heading?.colour ?? null, line, start: 'top', side: 'out', joined: null, front: null,
+      name, id, make: heading?.make ?? 1, colour: heading?.colour ?? null, line, start: 'top', lying: false, side: 'out', joined: null, front: null,
       rounds: [], steps: [], firstLine: line, lastLine: line,
     };
     parts.push(opened);

@@ -57,6 +57,7 @@ class SentenceParser extends EmbeddedActionsParser {
     this.MANY(() => this.OR([
       { GATE: () => this.gapAhead(1) > 0, ALT: () => this.SUBRULE(this.gap) },
       { GATE: () => this.relationLength() > 0, ALT: () => this.SUBRULE(this.relation) },
+      { GATE: () => this.stitchesLength() > 0, ALT: () => this.SUBRULE(this.stitchesFrom) },
       { GATE: () => is(this.LA(1), S.RoundWord, S.Ordinal) && this.roundAhead(), ALT: () => this.SUBRULE(this.round) },
       { GATE: () => is(this.LA(1), ...number), ALT: () => this.SUBRULE(this.measure) },
       { ALT: () => this.SUBRULE(this.word) },
@@ -160,6 +161,34 @@ class SentenceParser extends EmbeddedActionsParser {
     });
   });
 
+  /** How many tokens make `4 stitches below the eyes`, `2 stitches above the front line`, or 0. */
+  private stitchesLength(): number {
+    if (!is(this.LA(1), ...number) || !is(this.LA(2), S.St)) return 0;
+    let i = is(this.LA(3), S.Just) ? 4 : 3;
+    if (is(this.LA(i), S.OverEye) && /^over/i.test(this.LA(i).image)) return i;
+    if (!is(this.LA(i), S.Above, S.Below)) return 0;
+    i += 1;
+    while (is(this.LA(i), Word, S.Safety)) i += 1;
+    return featureOf.some(([type]) => is(this.LA(i), type)) || is(this.LA(i), S.Them, S.FrontLine) ? i : 0;
+  }
+
+  private readonly stitchesFrom = this.RULE('stitchesFrom', () => {
+    const length = this.ACTION(() => this.stitchesLength());
+    const taken: IToken[] = [];
+    this.AT_LEAST_ONE({ GATE: () => taken.length < length, DEF: () => { taken.push(this.SUBRULE(this.anyToken)); } });
+    this.ACTION(() => {
+      const [first, last] = [taken[0], taken.at(-1)];
+      if (!first || !last) return;
+      const { named } = this.found;
+      const to = is(last, S.FrontLine) ? 'front' as const
+        : is(last, S.Them) ? (named.length > 1 ? named.at(-1) : 'eyes')
+        : is(last, S.OverEye) ? 'eyes' as const : featureOf.find(([type]) => is(last, type))?.[1];
+      if (!to) return;
+      this.found.step.stitchesFrom = { stitches: valueOf(first), direction: taken.some((token) => is(token, S.Above, S.OverEye)) ? 'above' : 'below', to };
+      if (to !== 'front') named.push(to);
+    });
+  });
+
   /** A number and what it measures: `9 mm`, `6 stitches showing`, `8 apart`, `4 stitches wide`. */
   private readonly measure = this.RULE('measure', () => {
     const n = this.OR([
@@ -170,7 +199,7 @@ class SentenceParser extends EmbeddedActionsParser {
     const meaning: IToken[] = [];
     this.MANY({
       // Up to four words may stand between the number and what it measures: `6 stitches left visible between`.
-      GATE: () => meaning.length < 5 && !is(this.LA(1), S.Stop, S.Num, S.NumberWord, S.Ordinal, S.Eyes, S.Other, EOF, S.Insert, S.Join) && this.gapAhead(1) === 0 && !this.settled(meaning) && !(is(this.LA(1), S.RoundWord) && !is(this.LA(2), S.High)),
+      GATE: () => meaning.length < 5 && !is(this.LA(1), S.Stop, S.Num, S.NumberWord, S.Ordinal, S.Eyes, S.Other, EOF, S.Insert, S.Join) && this.gapAhead(1) === 0 && !this.settled(meaning) && !(is(this.LA(1), S.RoundWord) && !is(this.LA(2), S.High, S.Wide, S.Apart, S.Outward, S.Showing, S.InBetween)),
       DEF: () => { meaning.push(this.SUBRULE(this.anyToken)); },
     });
     this.ACTION(() => this.measured(valueOf(n), meaning));
@@ -280,7 +309,7 @@ function kindOf({ verbs, features, step, said: phrases, outward }: Phrases): Ste
   const stuffing = said(S.Stuff, S.NotStuff);
   if (said(S.NoSew)) return 'nosew';
   if (stuffing && !said(S.Insert, S.Safety, S.Embroider)) return 'stuff';
-  const measured = step.sizeMm !== undefined || step.gap !== undefined || step.range !== undefined || step.apart !== undefined || step.showing !== undefined || step.relation !== undefined || step.round !== undefined || step.atStart || phrases.size > 0 || outward !== null || features[0] === 'sculpting';
+  const measured = step.sizeMm !== undefined || step.gap !== undefined || step.range !== undefined || step.apart !== undefined || step.showing !== undefined || step.relation !== undefined || step.stitchesFrom !== undefined || step.round !== undefined || step.atStart || phrases.size > 0 || outward !== null || features[0] === 'sculpting';
   if (said(S.Close)) return 'close';
   if (features.length > 0 && (said(S.Insert, S.Embroider, S.Safety, S.Sew) || measured)) return 'feature';
   if (said(S.Sew)) return 'sew';

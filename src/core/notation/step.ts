@@ -42,6 +42,8 @@ export interface Step {
   seat?: 'foot' | 'split';
   /** so many rounds above or below something, as you look at the finished piece; `from` an end of the part leads inward */
   relation?: { rounds: number; direction: 'above' | 'below' | 'from'; to: FeatureKind | LandmarkKind };
+  /** so many stitches above or below something: how a part that lies on its side is counted */
+  stitchesFrom?: { stitches: number; direction: 'above' | 'below'; to: FeatureKind | 'front' };
   /** on the same round as a feature */
   level?: FeatureKind;
   /** so many stitches outward from each of a pair, from a single feature or from the front line */

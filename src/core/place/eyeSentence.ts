@@ -11,6 +11,10 @@ export interface EyeRule {
   gap: [number, number];
   /** what the line of holes goes by, where that is not said as a gap; `gap` is then where it comes to */
   vertical?: Vertical;
+  /** the second line of holes, on a part that lies on its side: `apart` is then in rounds */
+  other?: [number, number];
+  /** on such a part, stitches above the front line; below it when negative */
+  rise?: number;
   apart: number;
   seat: 'foot' | 'split';
   /** other than round and bare: oval, or with a ring of felt or crochet behind */
@@ -18,8 +22,12 @@ export interface EyeRule {
 }
 
 /** The rule as a sentence that is read back to the same rule. */
-export function eyeSentence({ sizeMm, gap, vertical, apart, seat, style }: EyeRule): string {
+export function eyeSentence({ sizeMm, gap, other, rise = 0, vertical, apart, seat, style }: EyeRule): string {
   const made = style === 'oval' ? ', oval' : style === 'ring' ? ', with felt rings' : '';
+  if (other) {
+    const risen = rise === 0 ? '' : `, ${verticalWords({ by: 'stitches', stitches: Math.abs(rise), direction: rise > 0 ? 'above' : 'below', to: 'front' })}`;
+    return `Eyes: ${sizeMm} mm, ${verticalWords({ by: 'gap', gap })} and ${verticalWords({ by: 'gap', gap: other })}${risen}, ${seat === 'foot' ? 'in the holes' : 'in the splits'}${made}.`;
+  }
   return `Eyes: ${sizeMm} mm, ${verticalWords(vertical ?? { by: 'gap', gap })}, ${apart} apart (${showingOf(apart, seat)} showing), ${seat === 'foot' ? 'in the holes' : 'in the splits'}${made}.`;
 }
 

@@ -15,6 +15,8 @@ export interface Post {
   side: 'left' | 'right';
   stitch: number;
   of: number;
+  /** index (from 1) of the round below its line of holes */
+  line: number;
   /** azimuth in radians, for drawing */
   azimuth: number;
 }
@@ -23,7 +25,7 @@ export interface EyePlacement {
   part: string;
   feature: 'eyes';
   rule: EyeRule;
-  /** index (from 1) of the round below the gap */
+  /** index (from 1) of the round below the gap; of eyes on two lines the first worked */
   round: number;
   posts: [Post, Post];
   showing: number;
@@ -69,7 +71,7 @@ export function placeEyes(form: PartForm, said: { rule: EyeRule; problems: Probl
   const flat = fabric.row[0] === 1;
   const dir = directionAt(fabric, form.orientation, round);
   const at = (hole: number) => ((hole - 1) % count + count) % count + 1;
-  const post = (hole: number, side: Post['side']): Post => ({ side, stitch: at(hole), of: count, azimuth: holes.first + (turn * (hole - 1)) / count });
+  const post = (hole: number, side: Post['side']): Post => ({ side, stitch: at(hole), of: count, line: round, azimuth: holes.first + (turn * (hole - 1)) / count });
   const posts: [Post, Post] = dir === 1 ? [post(pair.a, 'left'), post(pair.b, 'right')] : [post(pair.b, 'left'), post(pair.a, 'right')];
   const widest = form.profile.radius.reduce((most, r) => Math.max(most, r), 0);
   const joined = flat || fabric.joined[round] === 1;

@@ -32,14 +32,14 @@ export function markerPlan(fabric: Fabric, eyes: EyePlacement | null, features: 
     if (same) same.what.push(what);
     else marks.push({ stitch, seat, what: [what] });
   };
-  for (const post of eyes?.posts ?? []) put(eyes?.round ?? 0, post.stitch, eyes?.rule.seat ?? 'foot', `${post.side} eye`);
-  for (const { id, kind, line, units, seat } of features) {
+  for (const post of eyes?.posts ?? []) put(post.line, post.stitch, eyes?.rule.seat ?? 'foot', `${post.side} eye`);
+  for (const { id, kind, units, seat } of features) {
     // Sculpting goes by the eyes, which have their markers.
     if (kind === 'sculpting') continue;
-    for (const { side, from, to } of units) {
+    for (const { side, from, to, fromLine, toLine } of units) {
       const name = side === 'middle' ? id : `${side} ${id}`;
-      put(line, from, seat, name);
-      if (to !== from) put(line, to, seat, name);
+      put(fromLine, from, seat, name);
+      if (to !== from || toLine !== fromLine) put(toLine, to, seat, name);
     }
   }
   return [...rounds].sort(([a], [b]) => a - b)

@@ -4,7 +4,7 @@ import { standing, type Stand } from '../shape/form/stand';
 import { stitchAzimuth } from '../shape/azimuth';
 import type { EyePlacement } from './eyes';
 import { frontSentence } from './eyeProblems';
-import type { FeaturePlacement } from './features/featurePlacement';
+import type { FeaturePlacement, FeatureUnit } from './features/featurePlacement';
 import type { PartForm } from './partForm';
 
 /** How the eyes really sit on the stuffed form. */
@@ -21,26 +21,26 @@ export interface EyesOnForm {
 /** Half a millimetre can't be seen on a toy; what is gained has to be more than that. */
 const worthwhileMm = 0.7;
 
-/** A line of holes on the relaxed form, as the part stands. */
-interface LineOnForm {
-  /** how far right of the middle of its round the middle between two holes lies, and how much higher the second is, in mm */
-  between: (a: number, b: number) => { offMm: number; secondHigherMm: number; straightMm: number } | null;
-  count: number;
+interface HoleOnForm { line: number; hole: number }
+
+/** Holes on the relaxed form, as the part stands. */
+interface HolesOnForm {
+  /** how far right of the middle the middle between two holes lies, and how much higher the second is, in mm */
+  between: (a: HoleOnForm, b: HoleOnForm) => { offMm: number; secondHigherMm: number; straightMm: number } | null;
 }
 
-function lineOnForm({ fabric }: PartForm, line: number, seat: 'foot' | 'split', relaxed: RelaxedForm, stand: Stand): LineOnForm {
+/** The middle is that of the round above a line; of a part that lies on its side, whose rounds run across, that of the whole. */
+function holesOnForm({ fabric, orientation }: PartForm, line: number, seat: 'foot' | 'split', relaxed: RelaxedForm, stand: Stand): HolesOnForm {
   const placed = standing(relaxed, stand, fabric.row[0] === 1);
-  const from = fabric.offset[line] ?? 0;
-  const count = (fabric.offset[line + 1] ?? 0) - from;
+  const [from, to] = orientation.lying ? [0, fabric.offset[fabric.rounds] ?? 0] : [fabric.offset[line] ?? 0, fabric.offset[line + 1] ?? 0];
   const shift = seat === 'split' ? 0.5 : 0;
-  const at = (hole: number) => holePoint(fabric, relaxed.nodes, placed, stand, line, hole + shift)?.at;
+  const at = ({ line: on, hole }: HoleOnForm) => holePoint(fabric, relaxed.nodes, placed, stand, on, hole + shift)?.at;
   let [low, high] = [Infinity, -Infinity];
-  for (let stitch = from; stitch < from + count; stitch += 1) {
+  for (let stitch = from; stitch < to; stitch += 1) {
     low = Math.min(low, placed[stitch * 3] ?? 0);
     high = Math.max(high, placed[stitch * 3] ?? 0);
   }
   return {
-    count,
     between: (a, b) => {
       const [p, q] = [at(a), at(b)];
       return p && q ? { offMm: (p[0] + q[0] - low - high) / 2, secondHigherMm: q[1] - p[1], straightMm: Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2]) } : null;
@@ -53,20 +53,24 @@ function lineOnForm({ fabric }: PartForm, line: number, seat: 'foot' | 'split', 
  * is the middle of the round that carries them.
  */
 export function eyesOnForm(form: PartForm, eyes: EyePlacement, relaxed: RelaxedForm, stand: Stand): EyesOnForm | null {
-  const { between, count } = lineOnForm(form, eyes.round, eyes.rule.seat, relaxed, stand);
+  const { between } = holesOnForm(form, eyes.round, eyes.rule.seat, relaxed, stand);
   const [left, right] = eyes.posts;
-  const seen = between(left.stitch, right.stitch);
+  const seen = between({ line: left.line, hole: left.stitch }, { line: right.line, hole: right.stitch });
   if (!seen) return null;
+  const plain = { offMm: seen.offMm, rightHigherMm: seen.secondHigherMm, straightMm: seen.straightMm };
+  // Which rounds the eyes lie on is not a matter of which way the front faces.
+  if (eyes.rule.other) return { ...plain, better: null };
+  const count = left.of;
   const first = Math.min(left.stitch, right.stitch);
   let best = { hole: first, off: seen.offMm };
   for (let by = -4; by <= 4; by += 1) {
-    const found = between(first + by, first + by + eyes.rule.apart);
+    const found = between({ line: eyes.round, hole: first + by }, { line: eyes.round, hole: first + by + eyes.rule.apart });
     if (found && Math.abs(found.offMm) < Math.abs(best.off) - 1e-6) best = { hole: first + by, off: found.offMm };
   }
   const gained = Math.abs(seen.offMm) - Math.abs(best.off);
   const around = (hole: number) => ((hole - 1) % count + count) % count + 1;
   return {
-    offMm: seen.offMm, rightHigherMm: seen.secondHigherMm, straightMm: seen.straightMm,
+    ...plain,
     better: best.hole !== first && gained > worthwhileMm
       ? { holes: [around(best.hole), around(best.hole + eyes.rule.apart)], offMm: best.off, front: frontFor(form, eyes, best.hole + eyes.rule.apart / 2) }
       : null,
@@ -77,11 +81,13 @@ export function eyesOnForm(form: PartForm, eyes: EyePlacement, relaxed: RelaxedF
 export function featureOnForm(form: PartForm, { line, seat, units, rule }: FeaturePlacement, relaxed: RelaxedForm, stand: Stand): { offMm: number; rightHigherMm: number | null } | null {
   const [first, last] = [units[0], units.at(-1)];
   if (!first || !last || rule.sideways.by === 'back' || rule.sides === 'left' || rule.sides === 'right') return null;
-  const { between } = lineOnForm(form, line, seat, relaxed, stand);
-  const middles = units.map((unit) => between(unit.from, unit.to));
-  const whole = units.length > 1 ? between(first.from, last.to) : middles[0];
+  const { between } = holesOnForm(form, line, seat, relaxed, stand);
+  const from = (unit: FeatureUnit) => ({ line: unit.fromLine, hole: unit.from });
+  const to = (unit: FeatureUnit) => ({ line: unit.toLine, hole: unit.to });
+  const middles = units.map((unit) => between(from(unit), to(unit)));
+  const whole = units.length > 1 ? between(from(first), to(last)) : middles[0];
   if (!whole || middles.some((one) => one === null)) return null;
-  const [left, right] = [between(first.from, last.from), between(first.to, last.to)];
+  const [left, right] = [between(from(first), from(last)), between(to(first), to(last))];
   const offMm = units.length > 1 ? middles.reduce((sum, one) => sum + (one?.offMm ?? 0), 0) / units.length : whole.offMm;
   return { offMm, rightHigherMm: units.length > 1 && left && right ? (left.secondHigherMm + right.secondHigherMm) / 2 : null };
 }

@@ -1,5 +1,7 @@
 import type { EyePlacement } from './eyes';
 import type { EyeRule } from './eyeSentence';
+import { lyingEyesForProportion, lyingProportionOf, lyingProportionSteps } from './lying/lyingProportion';
+import { nearest } from './nearest';
 import { seatHoles, type PartForm } from './partForm';
 
 /** Where the eyes sit on a head, in shares of it: how far down from its top, and how far apart against its greatest width. */
@@ -24,6 +26,7 @@ function apartOf(form: PartForm, line: number, apart: number, seat: EyeRule['sea
 
 /** The proportion of placed eyes, by the profile. */
 export function proportionOf(form: PartForm, eyes: EyePlacement): Proportion {
+  if (eyes.rule.other) return lyingProportionOf(form, eyes);
   return { down: downOf(form, eyes.round), apart: apartOf(form, eyes.round, eyes.rule.apart, eyes.rule.seat) };
 }
 
@@ -33,15 +36,11 @@ export function proportionOf(form: PartForm, eyes: EyePlacement): Proportion {
  * @returns the rule, and the proportion it really has: the difference is what whole stitches lose
  */
 export function eyesForProportion(form: PartForm, wanted: Proportion, rule: EyeRule): { rule: EyeRule; real: Proportion } {
+  if (rule.other) return lyingEyesForProportion(form, wanted, rule);
   const { fabric } = form;
-  const best = (from: number, to: number, off: (value: number) => number) => {
-    let found = from;
-    for (let value = from; value <= to; value += 1) if (off(value) < off(found) - 1e-9) found = value;
-    return found;
-  };
-  const line = best(1, Math.max(1, fabric.rounds - 1), (one) => Math.abs(downOf(form, one) - wanted.down));
+  const line = nearest(1, Math.max(1, fabric.rounds - 1), (one) => Math.abs(downOf(form, one) - wanted.down));
   const { count } = seatHoles(form, line, rule.seat);
-  const apart = best(1, Math.max(1, Math.floor(count / 2)), (one) => Math.abs(apartOf(form, line, one, rule.seat) - wanted.apart));
+  const apart = nearest(1, Math.max(1, Math.floor(count / 2)), (one) => Math.abs(apartOf(form, line, one, rule.seat) - wanted.apart));
   return {
     rule: { ...rule, gap: [fabric.label[line - 1] ?? line, fabric.label[line] ?? line + 1], apart },
     real: { down: downOf(form, line), apart: apartOf(form, line, apart, rule.seat) },
@@ -50,6 +49,7 @@ export function eyesForProportion(form: PartForm, wanted: Proportion, rule: EyeR
 
 /** Every share there really is: of each line of holes, and on the eyes' own line of each distance up to straight across. */
 export function proportionSteps(form: PartForm, eyes: EyePlacement): { down: number[]; apart: number[] } {
+  if (eyes.rule.other) return lyingProportionSteps(form);
   const { count } = seatHoles(form, eyes.round, eyes.rule.seat);
   return {
     down: Array.from({ length: Math.max(0, form.fabric.rounds - 1) }, (_, i) => downOf(form, i + 1)),

@@ -3,6 +3,7 @@ import type { EyePlacement } from './eyes';
 import { landmarkLines } from './features/landmarks';
 import type { FeaturePlacement } from './features/featurePlacement';
 import { upOf } from './features/verticalLine';
+import { fromLyingEyes } from './lying/lyingWords';
 import type { PartForm } from './partForm';
 
 const rounds = (n: number) => `${n} ${n === 1 ? 'round' : 'rounds'}`;
@@ -23,12 +24,21 @@ function stitchWords(stitches: number): string {
 export function landmarkWords(form: PartForm, line: number): string[] {
   const { fabric } = form;
   const up = upOf(form);
+  // The rounds of a part that lies run across the face; those towards its start lie at the side of the start.
+  const [over, under] = form.orientation.lying ? ['to the left of', 'to the right of'] : ['above', 'below'];
   const seen = (['ridge', 'colour change'] as const).flatMap((landmark) => landmarkLines(fabric, landmark).map((at) => ({ at, name: `the ${landmark}` })));
   const words = seen.sort((a, b) => Math.abs(a.at - line) - Math.abs(b.at - line)).slice(0, 2).map(({ at, name }) => {
     if (at === line) return `on the same line as ${name}`;
-    return `${rounds(Math.abs(at - line))} ${(line - at) * up > 0 ? 'above' : 'below'} ${name}`;
+    return `${rounds(Math.abs(at - line))} ${(line - at) * up > 0 ? over : under} ${name}`;
   });
   return [...words, `${rounds(fabric.rounds - line)} from the last round`];
+}
+
+/** The same for the eyes, as sentences: one of each line of holes they are on. */
+export function eyeLandmarks(form: PartForm, { posts }: EyePlacement): string[] {
+  const lines = [...new Set(posts.map((post) => post.line))].sort((a, b) => a - b);
+  if (lines.length === 1) return [`The line of holes is ${landmarkWords(form, lines[0] ?? 1).join(', ')}.`];
+  return lines.map((line) => `The line of holes between ${form.fabric.label[line - 1]} and ${form.fabric.label[line]} is ${landmarkWords(form, line).join(', ')}.`);
 }
 
 /**
@@ -38,6 +48,7 @@ export function landmarkWords(form: PartForm, line: number): string[] {
  * @returns null where there are no eyes, or the feature is at the back
  */
 export function fromTheEyes(form: PartForm, feature: FeaturePlacement, eyes: EyePlacement | null): string | null {
+  if (form.orientation.lying) return fromLyingEyes(form, feature, eyes);
   const [left, right] = [eyes?.posts.find((post) => post.side === 'left'), eyes?.posts.find((post) => post.side === 'right')];
   const { units, line, rule } = feature;
   if (!eyes || !left || !right || units.length === 0 || rule.sideways.by === 'back') return null;

@@ -81,7 +81,7 @@ describe('conflicts as places', () => {
     const { eyes, features } = part('Mouth 4 rounds below the eyes, 4 wide.\nInsert an 18 mm safety nose just below the eyes.');
     const marks = conflictMarks(eyes, features);
     const [mouth] = marks.filter(({ id }) => id === 'mouth');
-    expect(mouth).toMatchObject({ code: 'not-centred', line: 19, radiusMm: null, ends: [17, 21] });
+    expect(mouth).toMatchObject({ code: 'not-centred', radiusMm: null, ends: [{ line: 19, hole: 17 }, { line: 19, hole: 21 }] });
     const nose = marks.filter(({ id }) => id === 'nose');
     expect(nose.map(({ code, severity, radiusMm }) => [code, severity, radiusMm])).toContainEqual(['washers-overlap', 'error', 13.5]);
   });

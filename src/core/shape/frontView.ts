@@ -17,7 +17,15 @@ export function frontPoint(view: MapView, round: number, azimuth: number): { x: 
   const open = view.fabric.start !== 'ring';
   const z = round > 0 ? (view.profile.z[round - 1] ?? 0) : 0;
   const radius = round > 0 || open ? (view.profile.radius[Math.max(0, round - 1)] ?? 0) : 0;
-  return { x: view.dir * Math.sin(angle) * radius, y: view.start === 'top' ? z : height - z, near: Math.abs(angle) <= Math.PI / 2 };
+  const [x, y] = [view.dir * Math.sin(angle) * radius, view.start === 'top' ? z : height - z];
+  return { ...(view.lying ? turned(view, x, y) : { x, y }), near: Math.abs(angle) <= Math.PI / 2 };
+}
+
+const widthOf = ({ profile }: MapView) => 2 * profile.radius.reduce((most, radius) => Math.max(most, radius), 0);
+
+/** Turned a quarter to the left about the part's middle, the upper edge at 0. */
+function turned(view: MapView, x: number, y: number): { x: number; y: number } {
+  return { x: y - Math.max(0, ...view.profile.z) / 2, y: widthOf(view) / 2 - x };
 }
 
 /** Draws the near half of a part from its profile, for a small picture. */
@@ -38,12 +46,12 @@ export function frontView(view: MapView): FrontView {
       colour.push(fabric.colour[from + i] ?? 0);
     }
   }
-  const width = 2 * profile.radius.reduce((most, radius) => Math.max(most, radius), 0);
-  return { strokes: Float32Array.from(strokes), colour: Uint8Array.from(colour), width, height: Math.max(1, ...profile.z) };
+  const [around, along] = [widthOf(view), Math.max(1, ...profile.z)];
+  return { strokes: Float32Array.from(strokes), colour: Uint8Array.from(colour), width: view.lying ? along : around, height: view.lying ? around : along };
 }
 
 /** A part in rows, laid out. */
-function flatView({ fabric, gauge, profile, start }: MapView): FrontView {
+function flatView({ fabric, gauge, profile, start, lying }: MapView): FrontView {
   const strokes: number[] = [];
   const height = Math.max(1, ...profile.along);
   let width = 0;
@@ -55,6 +63,10 @@ function flatView({ fabric, gauge, profile, start }: MapView): FrontView {
       const x = (i + 0.5 - count / 2) * gauge.widthMm;
       strokes.push(x, foot ?? 0, x, top ?? 0);
     }
+  }
+  if (lying) {
+    const turnedStrokes = strokes.map((value, i) => (i % 2 === 0 ? (strokes[i + 1] ?? 0) - height / 2 : width / 2 - (strokes[i - 1] ?? 0)));
+    return { strokes: Float32Array.from(turnedStrokes), colour: fabric.colour, width: height, height: width };
   }
   return { strokes: Float32Array.from(strokes), colour: fabric.colour, width, height };
 }

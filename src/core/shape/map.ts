@@ -4,16 +4,16 @@ import { stitchAzimuth, turn, wrapAngle } from './azimuth';
 import type { Profile } from './profile';
 import type { Gauge } from './gauge';
 
-/** The part unrolled, in mm: x from the front line, y from the start edge, both as seen from the front. */
+/** The part unrolled, in mm: x from the middle of the face, y from the upper edge, both as seen from the front. */
 export interface FabricMap {
   /** three points a stitch: foot, tops left and right make a V; two feet and a top a decrease */
   points: Float32Array;
   round: Uint16Array;
   colour: Uint8Array;
   palette: readonly string[];
-  /** y of the line of holes under round r + 1, at the front; `lines[0]` is the start */
+  /** y of the line of holes under round r + 1, at the front, or its x on a part that lies; `lines[0]` is the start */
   lines: Float64Array;
-  /** half the width of each round */
+  /** half the length of each round */
   half: Float64Array;
   width: number;
   height: number;
@@ -31,12 +31,34 @@ export interface MapView {
   /** +1 where stitch numbers run left to right */
   dir: 1 | -1;
   start: 'top' | 'bottom';
+  /** the part lies on its side: drawn stood up, then turned a quarter to the left */
+  lying: boolean;
   /** where each stitch really stands, by the relaxed form; even spacing where it is not known yet */
   azimuths?: Float64Array;
 }
 
 /** Where an azimuth at a line of holes lies on the map. `line` 8 is the line between rounds 8 and 9, by index. */
 export function mapPoint(view: MapView, line: number, azimuth: number): { x: number; y: number } {
+  const { x, y } = uprightPoint(view, line, azimuth);
+  return view.lying ? turned(view, x, y) : { x, y };
+}
+
+/** Half the length of the longest round. */
+function widestHalf({ fabric, profile, gauge }: MapView): number {
+  let half = 0;
+  for (let r = 0; r < fabric.rounds; r += 1) {
+    const count = (fabric.offset[r + 1] ?? 0) - (fabric.offset[r] ?? 0);
+    half = Math.max(half, fabric.row[r] === 1 ? (count * gauge.widthMm) / 2 : (profile.radius[r] ?? 0) * Math.PI);
+  }
+  return half;
+}
+
+/** A point of the map stood up, turned a quarter to the left about the middle of the part, its upper edge at 0. */
+function turned(view: MapView, x: number, y: number): { x: number; y: number } {
+  return { x: y - (view.fabric.rounds * view.gauge.heightMm) / 2, y: widestHalf(view) - x };
+}
+
+function uprightPoint(view: MapView, line: number, azimuth: number): { x: number; y: number } {
   const height = view.fabric.rounds * view.gauge.heightMm;
   if (view.fabric.row[line] === 1) {
     // A row is flat, and every other one comes back.
@@ -55,11 +77,13 @@ export function holeOnMap(view: MapView, map: FabricMap, line: number, hole: num
   const even = mapPoint(view, line, azimuth);
   const from = view.fabric.offset[line] ?? 0;
   const count = (view.fabric.offset[line + 1] ?? 0) - from;
-  const at = (number: number) => map.points[(from + ((((number - 1) % count) + count) % count)) * 6 + 2] ?? even.x;
+  const across = view.lying ? 1 : 0;
+  const at = (number: number) => map.points[(from + ((((number - 1) % count) + count) % count)) * 6 + 2 + across] ?? (view.lying ? even.y : even.x);
   if (count <= 0) return even;
-  const [x, next] = [at(hole), at(hole + 1)];
+  const [here, next] = [at(hole), at(hole + 1)];
   // At the back the map is cut: the two sides of a split lie at its two edges.
-  return { x: split && Math.abs(next - x) < view.gauge.widthMm * 3 ? (x + next) / 2 : x, y: even.y };
+  const along = split && Math.abs(next - here) < view.gauge.widthMm * 3 ? (here + next) / 2 : here;
+  return view.lying ? { x: even.x, y: along } : { x: along, y: even.y };
 }
 
 /** Angle a stitch takes up between its neighbours of the round. */
@@ -133,5 +157,14 @@ export function fabricMap(view: MapView): FabricMap {
     }
   }
   lines[fabric.rounds] = flip ? 0 : height;
+  if (view.lying) {
+    for (let p = 0; p < points.length; p += 2) {
+      const [x, y] = [points[p] ?? 0, points[p + 1] ?? 0];
+      points[p] = y - height / 2;
+      points[p + 1] = width / 2 - x;
+    }
+    for (let r = 0; r <= fabric.rounds; r += 1) lines[r] = (lines[r] ?? 0) - height / 2;
+    return { points, round, colour: fabric.colour, palette: fabric.palette, lines, half, width: height, height: width };
+  }
   return { points, round, colour: fabric.colour, palette: fabric.palette, lines, half, width, height };
 }

@@ -98,7 +98,7 @@ describe('lean', () => {
 describe('drawings', () => {
   const starts = roundStarts(tube, 0.25);
   const profile = profileOf(tube, gauge);
-  const view = { fabric: tube, starts, profile, gauge, lean: 0.25, front: 1, dir: 1 as const, start: 'top' as const };
+  const view = { fabric: tube, starts, profile, gauge, lean: 0.25, front: 1, dir: 1 as const, start: 'top' as const, lying: false };
 
   test('the map is as wide as the longest round, with a V for every stitch', () => {
     const map = fabricMap(view);

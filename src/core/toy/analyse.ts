@@ -68,7 +68,7 @@ const checked = memoise(64, (part: PartSource, terms: 'us' | 'uk') => {
 const faceKey = (form: PartForm, fabricKey: string) => {
   const { part, gauge, lean, orientation, lines } = form;
   const said = part.steps.map(({ line, span, kind, apart, showing }) => `${line},${span.from},${kind},${apart},${showing},${lines[line - 1] ?? ''}`).join('\n');
-  return [fabricKey, gauge.widthMm, gauge.heightMm, lean, orientation.hand, orientation.start, orientation.side, part.line, part.lastLine, JSON.stringify(part.front), said].join('|');
+  return [fabricKey, gauge.widthMm, gauge.heightMm, lean, orientation.hand, orientation.start, orientation.lying, orientation.side, part.line, part.lastLine, JSON.stringify(part.front), said].join('|');
 };
 const faces = memoise(64, (form: PartForm, _fabricKey: string) => placeFace(form), faceKey);
 
@@ -80,7 +80,7 @@ function analysePart(part: PartSource, pattern: Pattern, gauge: Gauge, lines: re
   const { lean } = pattern.header;
   const starts = roundStarts(fabric, lean);
   const profile = profileOf(fabric, gauge);
-  const orientation = { hand: pattern.header.hand, start: part.start, side: part.side };
+  const orientation = { hand: pattern.header.hand, start: part.start, lying: part.lying, side: part.side };
   const form: PartForm = { part, fabric, starts, profile, gauge, lean, orientation, lines };
   const flat = fabric.row[0] === 1;
   const placed = faces(form, `${terms}|${roundsKey(part, true)}`);
@@ -89,12 +89,17 @@ function analysePart(part: PartSource, pattern: Pattern, gauge: Gauge, lines: re
   const stuffed = !part.steps.some((step) => step.kind === 'stuff' && step.firmness === 'none') && !flat;
   const said = (kind: string) => part.steps.some((step) => step.kind === kind);
   const sewnOn = !said('close') && (said('sew') || said('pin') || said('cut') || said('nosew'));
-  const stops = planStops({ part: part.name, fabric, gauge, eyeRounds: eyes && !flat ? [eyes.round] : [], noseRounds: flat ? [] : features.filter(({ kind, rule }) => kind === 'nose' && !rule.embroidered).map(({ line }) => line), stuffed, sewnOn });
+  const stops = planStops({ part: part.name, fabric, gauge, eyeRounds: eyes && !flat ? [Math.max(...eyes.posts.map((post) => post.line))] : [], noseRounds: flat ? [] : features.filter(({ kind, rule }) => kind === 'nose' && !rule.embroidered).map(({ line }) => line), stuffed, sewnOn });
   const all = [...problems, ...built.problems, ...(eyes?.problems ?? []), ...features.flatMap((feature) => feature.problems), ...closingProblems(part, stops), ...stopProblems(part, stops)];
   return {
-    source: part, checks, fabric, starts, profile, form, eyes, features, stops, size: sizeOf(profile, fabric), problems: all,
-    map: { fabric, starts, profile, gauge, lean, front, dir: direction(orientation), start: part.start },
+    source: part, checks, fabric, starts, profile, form, eyes, features, stops, size: lying(part, sizeOf(profile, fabric)), problems: all,
+    map: { fabric, starts, profile, gauge, lean, front, dir: direction(orientation), start: part.start, lying: part.lying },
   };
+}
+
+/** A part that lies on its side is as wide as it is long. */
+function lying(part: PartSource, size: PartAnalysis['size']): PartAnalysis['size'] {
+  return part.lying ? { widthMm: size.heightMm, heightMm: size.widthMm } : size;
 }
 
 /** Pressed eyes on a toy for the smallest: careful makers embroider. */

@@ -1,6 +1,8 @@
 import { applyEdits } from '../notation/applyEdits';
-import { withEyes, writeEyes, type EyeRule } from '../place/eyeSentence';
+import { writeEyes, type EyeRule } from '../place/eyeSentence';
 import type { EyePlacement } from '../place/eyes';
+import { eyePlaces } from '../place/eyeWords';
+import { eyesApart, raisedEyes } from '../place/moveEyes';
 import { analyseToy, type PartAnalysis, type ToyAnalysis } from './analyse';
 
 /** A way the face of a part could be arranged, with the text that says so. */
@@ -26,25 +28,25 @@ export function arrangementIn(text: string, part: PartAnalysis): Arrangement | n
  * @param most how many
  */
 export function nearestArrangements(text: string, part: PartAnalysis, most: number): Arrangement[] {
-  const { eyes, source, fabric } = part;
+  const { eyes, source, form } = part;
   if (!eyes) return [];
-  const { rule, round } = eyes;
   const lines = text.split(/\r\n|\n|\r/);
-  const gaps = [1, -1].flatMap((by) => {
-    const [lower, upper] = [fabric.label[round - 1 + by], fabric.label[round + by]];
-    return lower && upper ? [{ gap: [lower, upper] as [number, number] }] : [];
-  });
-  const wishes: Partial<EyeRule>[] = [{ apart: rule.apart - 1 }, { apart: rule.apart + 1 }, ...gaps, { apart: rule.apart - 2 }, { apart: rule.apart + 2 }];
-  return wishes.filter(({ apart = 1 }) => apart >= 1 && apart < eyes.posts[0].of)
-    .flatMap((wish) => arrangementIn(applyEdits(text, [writeEyes(source, lines, withEyes(rule, wish))]), part) ?? [])
+  const spread = (by: number) => eyesApart(form, eyes, eyes.rule.apart + by);
+  // Another line of holes, said as a gap, so that each arrangement stands by itself.
+  const moved = ([1, -1] as const).map((by) => { const next = raisedEyes(form, eyes, by); return next && { ...next, vertical: undefined }; });
+  const wishes: (EyeRule | null)[] = [spread(-1), spread(1), ...moved, spread(-2), spread(2)];
+  return wishes.flatMap((wish) => (wish ? [wish] : []))
+    .flatMap((wish) => arrangementIn(applyEdits(text, [writeEyes(source, lines, wish)]), part) ?? [])
     .filter((found) => found.eyes.problems.every((problem) => problem.severity !== 'error'))
     .sort((a, b) => Math.abs(a.eyes.missStitches) - Math.abs(b.eyes.missStitches)).slice(0, most);
 }
 
 /** `13|14, 7 apart` and how far off the middle it is. */
-export function arrangementWords({ rule, missStitches, missMm }: EyePlacement): { words: string; off: string } {
+export function arrangementWords(eyes: EyePlacement): { words: string; off: string } {
+  const { rule, missStitches, missMm } = eyes;
+  const rise = rule.rise ?? 0;
   return {
-    words: `${rule.gap.join('|')}, ${rule.apart} apart`,
+    words: rule.other ? `${eyePlaces(eyes).map(({ gap }) => gap.join('|')).join(' and ')}${rise === 0 ? '' : `, ${Math.abs(rise)} ${rise > 0 ? 'up' : 'down'}`}` : `${rule.gap.join('|')}, ${rule.apart} apart`,
     off: Math.abs(missStitches) < 0.05 ? 'centred' : `${(Math.round(Math.abs(missMm) * 10) / 10).toFixed(1)} mm off`,
   };
 }

@@ -90,7 +90,8 @@ export const apartValues = { posts: 'post to post', showing: 'stitches showing' 
 export function apartReadings({ header, parts }: Pattern, text: string): Problem[] {
   if (header.apart !== null) return [];
   for (const part of parts) {
-    const step = part.steps.find((one) => one.kind === 'feature' && isBareApart(one));
+    // Rounds apart are the same number, whichever way they are counted.
+    const step = part.lying ? undefined : part.steps.find((one) => one.kind === 'feature' && isBareApart(one));
     if (!step) continue;
     const put = (reading: keyof typeof apartValues) => ({ title: reading === 'posts' ? `${step.apart} post to post` : `${step.apart} showing`, edits: toyHeaderEdits(text, 'Apart', apartValues[reading]) });
     return [{

@@ -13,7 +13,7 @@ export function formInputOf(part: PartAnalysis, firmness?: Firmness): FormInput 
 
 /** How a part stands on the finished toy. */
 export function standOf(part: PartAnalysis): Stand {
-  return { front: part.map.front, dir: part.map.dir, start: part.map.start };
+  return { front: part.map.front, dir: part.map.dir, start: part.map.start, lying: part.map.lying };
 }
 
 /** Names everything the relaxed form depends on, so that one form is kept as long as nothing of it changes. */

@@ -44,7 +44,7 @@ export function drawnForm(part: PartAnalysis, form: RelaxedForm, header: ToyHead
   const tints = fabric.palette.map((name) => yarnColour(name, header));
   const at = (line: number, hole: number) => holePoint(fabric, form.nodes, placed, stand, line, hole);
   const eyes = part.eyes?.posts.flatMap((post) => {
-    const point = at(part.eyes?.round ?? 1, post.stitch + (part.eyes?.rule.seat === 'split' ? 0.5 : 0));
+    const point = at(post.line, post.stitch + (part.eyes?.rule.seat === 'split' ? 0.5 : 0));
     const size = part.eyes?.rule.sizeMm ?? 8;
     return point ? [{ at: point.at, out: point.out, radius: size / 2, washer: washerMm(size), style: part.eyes?.rule.style }] : [];
   }) ?? [];
@@ -53,17 +53,17 @@ export function drawnForm(part: PartAnalysis, form: RelaxedForm, header: ToyHead
     const [a, b] = [out && at(out.line, out.hole), into && at(into.line, into.hole)];
     return a && b ? [{ from: a, to: b, colour: featureColour(kind) }] : [];
   }));
-  for (const { kind, rule, units, line, seat } of part.features) {
+  for (const { kind, rule, units, seat } of part.features) {
     if (kind !== 'nose' || rule.embroidered || rule.sizeMm === null) continue;
     for (const unit of units) {
-      const point = at(line, unit.from + (seat === 'split' ? 0.5 : 0));
+      const point = at(unit.fromLine, unit.from + (seat === 'split' ? 0.5 : 0));
       if (point) eyes.push({ at: point.at, out: point.out, radius: rule.sizeMm / 2, washer: washerMm(rule.sizeMm), style: rule.style === 'oval' ? 'oval' : undefined });
     }
   }
   const patches = part.features.flatMap((feature) => (feature.needle || feature.kind === 'nose' ? [] : feature.units.flatMap((unit) => {
     // The middle hole of its span; over the start of the round the span runs on.
     const span = ((unit.to - unit.from) % unit.of + unit.of) % unit.of;
-    const middle = at(feature.line, Math.round((unit.from + span / 2) * 2) / 2 + (feature.seat === 'split' ? 0.5 : 0));
+    const middle = at(unit.fromLine, Math.round((unit.from + span / 2) * 2) / 2 + (feature.seat === 'split' ? 0.5 : 0));
     return middle ? [{ at: middle, radius: Math.max(unit.halfMm, 2), colour: featureColour(feature.kind) }] : [];
   })));
   return {

@@ -3,10 +3,10 @@ import { View } from '@tamagui/core';
 import { eyesOnForm, type EyesOnForm } from '../../core/place/onForm';
 import type { RelaxedForm } from '../../core/shape/form/relaxForm';
 import { standOf } from '../../core/toy/formOfPart';
-import { eyeDirections, seatWord } from '../../core/place/eyeWords';
+import { eyeDirections, eyePlaces } from '../../core/place/eyeWords';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { eyeCaution } from '../../core/safety/cautions';
-import { landmarkWords } from '../../core/place/whatIsThere';
+import { eyeLandmarks } from '../../core/place/whatIsThere';
 import { useApartHabit } from '../../data/habits';
 import { useToy } from '../../data/useToy';
 import { Figure } from '../../ui/Figure';
@@ -34,7 +34,7 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
       </View>
     );
   }
-  const [a, b] = eyes.posts.map((post) => post.stitch).sort((x, y) => x - y);
+  const lying = eyes.rule.other !== undefined;
   const words = eyeDirections(eyes);
   // Both readings of “apart” stand here always; the maker's own comes first.
   const posts = <Figure key="posts" value={String(eyes.rule.apart)} words="post to post" />;
@@ -43,9 +43,9 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
   return (
     <View gap="$3">
       <View backgroundColor="$sheet" borderRadius="$3" borderWidth={1} borderColor="$line" padding="$4" gap="$3">
-        <Answer role="status">Round {eyes.rule.gap[0]}<Answer color="$marker" aria-hidden>|</Answer>{eyes.rule.gap[1]}, {seatWord(eyes.rule.seat)} {a} and {b}</Answer>
+        <Answer role="status">{eyePlaces(eyes).map(({ gap, holes }, i) => <Answer key={gap[0]}>{i === 0 ? 'Round ' : ', '}{gap[0]}<Answer color="$marker" aria-hidden>|</Answer>{gap[1]}{lying ? ' ' : ', '}{holes}</Answer>)}</Answer>
         <View flexDirection="row" flexWrap="wrap" columnGap="$4" rowGap="$2">
-          {habit === 'showing' ? [showing, posts] : [posts, showing]}
+          {lying ? <Figure value={String(eyes.rule.apart)} words={eyes.rule.apart === 1 ? 'round apart' : 'rounds apart'} /> : habit === 'showing' ? [showing, posts] : [posts, showing]}
           <Figure value={`${Math.round(eyes.surfaceMm)} mm`} words="around the face" />
           <Figure value={`${Math.round(eyes.straightMm)} mm`} words={`straight, ${Math.round(eyes.shareOfWidth * 100)}% of the width`} />
         </View>
@@ -56,9 +56,9 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
       {eyes.problems.every((problem) => problem.severity === 'info') ? <Notice tone="good">centred on the front, within {(Math.round(eyes.missMm * 10) / 10).toFixed(1)} mm.</Notice> : null}
       <View gap="$2">
         <Body>{words.markers}</Body>
-        <Body>{`The line of holes is ${landmarkWords(part.form, eyes.round).join(', ')}.`}</Body>
+        {eyeLandmarks(part.form, eyes).map((line) => <Body key={line}>{line}</Body>)}
         <Body>{words.check}</Body>
-        {eyes.lower ? <Quiet>A spiral climbs: the {eyes.lower} eye sits {(Math.round(eyes.levelMm * 10) / 10).toFixed(1)} mm lower. Tilt the piece by that when you join it.</Quiet> : null}
+        {eyes.lower && !lying ? <Quiet>A spiral climbs: the {eyes.lower} eye sits {(Math.round(eyes.levelMm * 10) / 10).toFixed(1)} mm lower. Tilt the piece by that when you join it.</Quiet> : null}
         {part.form.lean === null && part.map.fabric.joined[eyes.round] !== 1 ? <Quiet>Counted with a lean of 0.25 stitch a round, the usual for V-shaped stitches. Write “Lean: 0.1” in the text for X-shaped ones.</Quiet> : null}
         <Quiet>{eyeCaution}</Quiet>
       </View>

@@ -1,5 +1,7 @@
 import { View } from '@tamagui/core';
 import { largestEyeMm, smallestEyeMm } from '../../core/place/hardware';
+import type { EyeRule } from '../../core/place/eyeSentence';
+import { eyesApart, raisedEyes } from '../../core/place/moveEyes';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useApartHabit } from '../../data/habits';
 import { useToy } from '../../data/useToy';
@@ -13,17 +15,26 @@ export function EyePads({ part }: { part: PartAnalysis }) {
   const edits = usePartEdits(part);
   const { eyes } = part;
   if (!eyes) return null;
-  const down = part.map.start === 'top' ? 1 : -1;
-  const count = eyes.posts[0].of;
-  const can = (by: number) => eyes.round + by >= 1 && eyes.round + by < part.fabric.rounds;
+  const { lying } = part.map;
+  const step = lying ? 'stitch' : 'round';
+  const spread = lying ? 'round' : 'stitch';
+  const up = (by: 1 | -1) => edits.putEyes((now, { form }) => raisedEyes(form, now, by));
+  const wider = (by: 1 | -1) => edits.putEyes((now, { form }) => eyesApart(form, now, now.rule.apart + by));
+  const can = (rule: EyeRule | null) => rule !== null;
   return (
     <View flexDirection="row" gap="$2">
-      <Press grow stacked name="One round up" label="Up" icon={<Icon name="up" />} disabled={!can(-down)} onPress={() => edits.moveRounds(-down)} />
-      <Press grow stacked name="One round down" label="Down" icon={<Icon name="down" />} disabled={!can(down)} onPress={() => edits.moveRounds(down)} />
-      <Press grow stacked name="One stitch closer" label="Closer" icon={<Icon name="closer" />} disabled={eyes.rule.apart <= 1} onPress={() => edits.change(({ apart }) => ({ apart: Math.max(1, apart - 1) }))} />
-      <Press grow stacked name="One stitch wider" label="Wider" icon={<Icon name="wider" />} disabled={eyes.rule.apart >= count - 1} onPress={() => edits.change(({ apart }) => ({ apart: Math.min(count - 1, apart + 1) }))} />
+      <Press grow stacked name={`One ${step} up`} label="Up" icon={<Icon name="up" />} disabled={!can(raisedEyes(part.form, eyes, 1))} onPress={() => up(1)} />
+      <Press grow stacked name={`One ${step} down`} label="Down" icon={<Icon name="down" />} disabled={!can(raisedEyes(part.form, eyes, -1))} onPress={() => up(-1)} />
+      <Press grow stacked name={`One ${spread} closer`} label="Closer" icon={<Icon name="closer" />} disabled={!can(eyesApart(part.form, eyes, eyes.rule.apart - 1))} onPress={() => wider(-1)} />
+      <Press grow stacked name={`One ${spread} wider`} label="Wider" icon={<Icon name="wider" />} disabled={!can(eyesApart(part.form, eyes, eyes.rule.apart + 1))} onPress={() => wider(1)} />
     </View>
   );
+}
+
+/** Where round 1 is on the finished toy. */
+function startOf({ lying, start }: PartAnalysis['source']): 'top' | 'bottom' | 'left' | 'right' {
+  if (!lying) return start;
+  return start === 'top' ? 'left' : 'right';
 }
 
 function Choice({ label, children }: { label: string; children: React.ReactNode }) {
@@ -77,8 +88,7 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
         <Press grow role="radio" label="Left-handed" chosen={hand === 'left'} onPress={() => edits.hand('left')} />
       </Choice>
       <Choice label="On the finished toy, round 1 is">
-        <Press grow role="radio" label="At the top" chosen={source.start === 'top'} onPress={() => edits.start('top')} />
-        <Press grow role="radio" label="At the bottom" chosen={source.start === 'bottom'} onPress={() => edits.start('bottom')} />
+        {(['top', 'bottom', 'left', 'right'] as const).map((place) => <Press key={place} grow tight role="radio" name={`At the ${place}`} label={place[0]?.toUpperCase() + place.slice(1)} chosen={startOf(source) === place} onPress={() => edits.start(place)} />)}
       </Choice>
       {eyes ? <Press tone="danger" label="Take the eyes off" onPress={edits.unseat} /> : null}
     </View>

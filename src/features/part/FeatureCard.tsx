@@ -6,6 +6,7 @@ import { isStitchedStyle, type FeatureRule } from '../../core/place/features/fea
 import { careOf, featureLibrary } from '../../core/place/features/library';
 import type { FeaturePlacement } from '../../core/place/features/featurePlacement';
 import type { FeatureStyle } from '../../core/notation/step';
+import { holePlaces } from '../../core/place/lying/lyingWords';
 import { featureOnForm } from '../../core/place/onForm';
 import type { RelaxedForm } from '../../core/shape/form/relaxForm';
 import { standOf } from '../../core/toy/formOfPart';
@@ -43,7 +44,9 @@ export function FeatureCard({ part, form, feature }: { part: PartAnalysis; form:
   return (
     <View gap="$3">
       <View backgroundColor="$sheet" borderRadius="$3" borderWidth={1} borderColor="$line" padding="$4" gap="$2">
-        <Answer role="status">{name}: round {gap[0]}<Answer color="$marker" aria-hidden>|</Answer>{gap[1]}, {where}</Answer>
+        {part.map.lying
+          ? <Answer role="status">{name}: {holePlaces(part.form, units).map(({ gap: between, stitch }, i) => <Answer key={`${between[0]}/${stitch}`}>{i > 0 ? ', ' : ''}{between[0]}<Answer color="$marker" aria-hidden>|</Answer>{between[1]} {seat === 'foot' ? 'hole' : 'after'} {stitch}</Answer>)}</Answer>
+          : <Answer role="status">{name}: round {gap[0]}<Answer color="$marker" aria-hidden>|</Answer>{gap[1]}, {where}</Answer>}
         <Body>{words.count}</Body>
         <Body>{words.there}</Body>
         <Body>{words.markers}</Body>
@@ -68,8 +71,8 @@ export function FeatureCard({ part, form, feature }: { part: PartAnalysis; form:
         </View>
       ) : null}
       {rule.sizeMm !== null && !rule.embroidered ? <NumberStep label="Across" unit="mm" value={rule.sizeMm} step={1} least={3} most={80} onChange={(sizeMm) => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, sizeMm }))} /> : null}
-      {rule.sides !== 'middle' && rule.embroidered ? <NumberStep label="Each wide" unit="stitches" value={rule.wide} step={1} least={1} most={12} onChange={(wide) => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, wide }))} /> : null}
-      {rule.embroidered && entry.high > 1 ? <NumberStep label="High" unit="rounds" value={rule.high} step={1} least={1} most={8} onChange={(high) => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, high }))} /> : null}
+      {rule.sides !== 'middle' && rule.embroidered ? <NumberStep label="Each wide" unit={part.map.lying ? 'rounds' : 'stitches'} value={rule.wide} step={1} least={1} most={12} onChange={(wide) => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, wide }))} /> : null}
+      {rule.embroidered && entry.high > 1 ? <NumberStep label="High" unit={part.map.lying ? 'stitches' : 'rounds'} value={rule.high} step={1} least={1} most={8} onChange={(high) => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, high }))} /> : null}
       {words.needle.length > 0 ? (
         <View gap="$1">
           <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">The needle’s way</Title>

@@ -11,12 +11,12 @@ export function MapConflicts({ part, map, marks, scale }: { part: PartAnalysis; 
   return (
     <G>
       {marks.map((mark) => {
-        const [a, b] = mark.ends.map((hole) => holeOnMap(part.map, map, mark.line, hole, mark.azimuth, mark.seat === 'split'));
+        const [a, b] = mark.ends.map(({ line, hole }) => holeOnMap(part.map, map, line, hole, mark.azimuth, mark.seat === 'split'));
         if (!a || !b) return null;
-        const { x, y } = { x: (a.x + b.x) / 2, y: a.y };
+        const { x, y } = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
         const sign = mark.radiusMm === null ? { x, y: y + 20 / scale } : { x: x + mark.radiusMm * 0.75, y: y - mark.radiusMm * 0.75 };
         return (
-          <G key={`${mark.id}${mark.code}${mark.line}${mark.azimuth}`}>
+          <G key={`${mark.id}${mark.code}${mark.azimuth}`}>
             {mark.radiusMm === null
               ? <Line x1={x} x2={x} y1={y - 11 / scale} y2={y + 11 / scale} stroke={light} strokeWidth={3 / scale} />
               : <Circle cx={x} cy={y} r={mark.radiusMm} fill="none" stroke={light} strokeWidth={2.2 / scale} strokeDasharray={`${5 / scale} ${4 / scale}`} />}

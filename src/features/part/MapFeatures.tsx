@@ -19,8 +19,8 @@ export function MapFeatures({ part, map: drawn, chosen, scale }: { part: PartAna
         return (
           <G key={feature.id}>
             {feature.needle === null ? feature.units.map((unit) => {
-              const [a, b] = [unit.from, unit.to].map((hole, i) => holeOnMap(map, drawn, feature.line, hole, i === 0 ? unit.fromAzimuth : unit.toAzimuth, feature.seat === 'split'));
-              const { x, y } = a && b ? { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 } : mapPoint(map, feature.line, unit.azimuth);
+              const [a, b] = ([[unit.fromLine, unit.from, unit.fromAzimuth], [unit.toLine, unit.to, unit.toAzimuth]] as const).map(([line, hole, azimuth]) => holeOnMap(map, drawn, line, hole, azimuth, feature.seat === 'split'));
+              const { x, y } = a && b ? { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 } : mapPoint(map, unit.fromLine, unit.azimuth);
               return <Circle key={unit.side} cx={x} cy={y} r={Math.max(unit.halfMm, form.gauge.widthMm * 0.4)} fill={featureColour(feature.kind)} fillOpacity={feature.kind === 'patch' || feature.kind === 'spots' ? 0.85 : 1} stroke={here ? marker : light} strokeWidth={2 / scale} />;
             }) : null}
             {(feature.needle?.lies ?? []).map(([from, to], i) => {

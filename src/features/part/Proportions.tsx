@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { eyesForProportion, proportionOf, proportionSteps, shareWords, type Proportion } from '../../core/place/proportion';
+import type { EyeRule } from '../../core/place/eyeSentence';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
 import { Slider } from '../../ui/Slider';
@@ -8,9 +9,9 @@ import { Quiet, Title } from '../../ui/text';
 import { usePartEdits } from './usePartEdits';
 
 const percent = (share: number) => Math.round(share * 100);
-const names: Record<keyof Proportion, { label: string; of: string; whole: string }> = {
-  down: { label: 'How far down', of: 'of the head', whole: 'rounds' },
-  apart: { label: 'How far apart', of: 'of its width', whole: 'stitches' },
+const names: Record<keyof Proportion, { label: string; of: string }> = {
+  down: { label: 'How far down', of: 'of the head' },
+  apart: { label: 'How far apart', of: 'of its width' },
 };
 
 /** The eyes by proportion: how far down the head and how far apart, snapped to whole rounds and stitches, with what that costs. */
@@ -25,14 +26,15 @@ export function Proportions({ part }: { part: PartAnalysis }) {
   // A wish holds until the eyes are moved in some other way.
   const snapped = wish && eyesForProportion(form, wish, eyes.rule).rule;
   const catchingUp = analysis.text !== text;
-  const kept = catchingUp || (snapped && snapped.apart === eyes.rule.apart && snapped.gap[0] === eyes.rule.gap[0]) ? wish : null;
+  const same = (rule: EyeRule | null, other: EyeRule | undefined) => Boolean(rule && other && rule.apart === other.apart && rule.gap[0] === other.gap[0] && (rule.rise ?? 0) === (other.rise ?? 0));
+  const kept = catchingUp || same(snapped, eyes.rule) ? wish : null;
+  const whole = part.map.lying ? { down: 'stitches', apart: 'rounds' } : { down: 'rounds', apart: 'stitches' };
   const wanted = kept ?? real;
   const ask = (next: Partial<Proportion>, first: boolean) => {
     const wishes = { ...wanted, ...next };
     setWish(wishes);
     const { rule } = eyesForProportion(form, wishes, eyes.rule);
-    const current = edits.now().eyes?.rule;
-    if (rule.gap[0] !== current?.gap[0] || rule.apart !== current.apart) edits.change({ gap: rule.gap, apart: rule.apart }, !first);
+    if (!same(rule, edits.now().eyes?.rule)) edits.change({ gap: rule.gap, apart: rule.apart, ...(rule.other ? { other: rule.other, rise: rule.rise } : {}) }, !first);
   };
   return (
     <View gap="$2" role="group" aria-label="By proportion">
@@ -43,7 +45,7 @@ export function Proportions({ part }: { part: PartAnalysis }) {
             label={names[key].label} words={`${percent(real[key])}% ${names[key].of}${shareWords(real[key])}`} value={percent(wanted[key])} least={2} most={98} step={1}
             ticks={steps[key].map((share) => share * 100)} onChange={(value, first) => ask({ [key]: value / 100 }, first)}
           />
-          {percent(wanted[key]) !== percent(real[key]) ? <Quiet role="status">{`${percent(wanted[key])}% wanted; whole ${names[key].whole} give ${percent(real[key])}%, ${Math.abs(percent(wanted[key]) - percent(real[key]))} ${percent(real[key]) > percent(wanted[key]) ? 'more' : 'less'}.`}</Quiet> : null}
+          {percent(wanted[key]) !== percent(real[key]) ? <Quiet role="status">{`${percent(wanted[key])}% wanted; whole ${whole[key]} give ${percent(real[key])}%, ${Math.abs(percent(wanted[key]) - percent(real[key]))} ${percent(real[key]) > percent(wanted[key]) ? 'more' : 'less'}.`}</Quiet> : null}
         </View>
       ))}
     </View>

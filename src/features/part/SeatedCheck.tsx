@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { checkSeated, plannedCount, type SeatedCount } from '../../core/place/seated';
+import { checkLyingSeated, plannedLyingCount, type LyingSeatedCount } from '../../core/place/lying/lyingSeated';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { Notice } from '../../ui/Notice';
 import { NumberStep } from '../../ui/NumberStep';
@@ -9,6 +10,39 @@ import { Body, Title } from '../../ui/text';
 
 /** After seating, before pressing: count on the real piece, and hear whether the eyes are level and centred. */
 export function SeatedCheck({ part }: { part: PartAnalysis }) {
+  return part.eyes?.rule.other ? <LyingCheck part={part} /> : <UprightCheck part={part} />;
+}
+
+/** The same where each eye has a round of its own. */
+function LyingCheck({ part }: { part: PartAnalysis }) {
+  const [count, setCount] = useState<LyingSeatedCount | null>(null);
+  const { eyes, form, fabric } = part;
+  if (!eyes) return null;
+  if (!count) return <Press label="Check what you did" onPress={() => setCount(plannedLyingCount(eyes, fabric.label))} />;
+  const check = checkLyingSeated(form, eyes, count);
+  const mm = (value: number) => `${(Math.round(Math.abs(value) * 10) / 10).toFixed(1)} mm`;
+  return (
+    <View gap="$3" role="region" aria-label="Check what you did">
+      <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">Before you press the washers</Title>
+      {(['left', 'right'] as const).map((side) => {
+        const put = (next: Partial<LyingSeatedCount['left']>) => setCount({ ...count, [side]: { ...count[side], ...next } });
+        return (
+          <View key={side} gap="$2">
+            <NumberStep label={`Rounds from the start to the ${side} eye`} unit="rounds" value={count[side].round} step={1} least={1} most={999} onChange={(round) => put({ round })} />
+            <NumberStep label={`Stitches from that round’s marker to the ${side} eye`} unit="stitches" value={count[side].before} step={1} least={0} most={999} onChange={(before) => put({ before })} />
+          </View>
+        );
+      })}
+      {check.moves.length === 0
+        ? <Notice tone="good" live>they are level and centred as planned. Press the washers to the last click.</Notice>
+        : <Notice tone="look" live>{check.centred ? '' : `The middle lies ${mm(check.offMm)} to the ${check.offMm > 0 ? 'right' : 'left'}. `}{check.level ? '' : `The right eye is ${mm(check.rightHigherMm)} ${check.rightHigherMm > 0 ? 'higher' : 'lower'}. `}{check.moves.join(' ')}</Notice>}
+      <Press label="Done" onPress={() => setCount(null)} />
+    </View>
+  );
+}
+
+/** Where both eyes are on one line of holes. */
+function UprightCheck({ part }: { part: PartAnalysis }) {
   const [count, setCount] = useState<SeatedCount | null>(null);
   const { eyes, form, fabric } = part;
   if (!eyes) return null;

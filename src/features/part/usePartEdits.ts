@@ -6,8 +6,8 @@ import { proposeEyes } from '../../core/place/proposeEyes';
 import { removeEyes, withEyes, writeEyes, type EyeRule } from '../../core/place/eyeSentence';
 import { frontSentence } from '../../core/place/eyeProblems';
 import { proposedRule, type FeatureRule } from '../../core/place/features/featureRule';
-import { raisedRelation } from '../../core/place/features/moveFeature';
-import { upOf } from '../../core/place/features/verticalLine';
+import { lyingFrame } from '../../core/place/lying/frame';
+import { proposeLyingEyes } from '../../core/place/lying/lyingEyesRule';
 import { removeFeature, writeFeature } from '../../core/place/features/featureSentence';
 import type { FeatureKind } from '../../core/notation/step';
 import { holeAt } from '../../core/place/holes';
@@ -44,7 +44,7 @@ export function usePartEdits(part: PartAnalysis) {
     now: () => now().part,
     seat: () => {
       const { text, lines, part: current } = now();
-      put(applyEdits(text, [writeEyes(current.source, lines, proposeEyes(current.form))]));
+      put(applyEdits(text, [writeEyes(current.source, lines, current.source.lying ? proposeLyingEyes(current.form, lyingFrame(current.form, current.map.front)) : proposeEyes(current.form))]));
     },
     unseat: () => {
       const { text, lines, part: current } = now();
@@ -52,15 +52,8 @@ export function usePartEdits(part: PartAnalysis) {
       if (edit) put(applyEdits(text, [edit]));
     },
     change: (next: Partial<EyeRule> | ((rule: EyeRule) => Partial<EyeRule>), amend = false) => putEyes(({ rule }) => withEyes(rule, typeof next === 'function' ? next(rule) : next), amend),
-    /** Moves the eyes by whole rounds, where there is such a line of holes. */
-    moveRounds: (by: number) => putEyes(({ rule, round }, { fabric, form }) => {
-      const [lower, upper] = [fabric.label[round + by - 1], fabric.label[round + by]];
-      if (!lower || !upper) return null;
-      const { vertical } = rule;
-      // What goes by the nose or a ridge goes on going by it, a round nearer or further.
-      const risen = vertical?.by === 'relation' ? raisedRelation(vertical, (by * upOf(form)) as 1 | -1) : null;
-      return withEyes(rule, { gap: [lower, upper], ...(risen ? { vertical: risen } : {}) });
-    }),
+    /** The eyes' rule, made from how they are placed now. */
+    putEyes,
     /** A feature's rule, made from how it is placed now and written over its sentence. */
     putFeature: (id: string, ruleOf: (placed: FeaturePlacement, of: PartAnalysis) => FeatureRule | null, amend = false) => {
       const { text, lines, part: current } = now();
@@ -93,7 +86,7 @@ export function usePartEdits(part: PartAnalysis) {
     /** Takes another arrangement of the face, by the text that says it. */
     take: (next: string) => put(next),
     hand: (hand: 'left' | 'right') => put(setToyHeader(editor.store.getState().text, 'Hand', hand === 'left' ? 'left' : '')),
-    start: (start: 'top' | 'bottom') => putHeader('Start', start === 'bottom' ? 'bottom' : ''),
+    start: (start: 'top' | 'bottom' | 'left' | 'right') => putHeader('Start', start === 'top' ? '' : start),
     /** Turns the front by half stitches of the round above the eyes, as seen from the front. */
     turnFront: (halves: number) => {
       const { eyes, form, map, starts, fabric } = now().part;

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
+import { eyeAddress } from '../../core/place/eyeWords';
 import { useToy } from '../../data/useToy';
 import { Empty, Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
@@ -37,7 +38,7 @@ export function ToyScreen() {
                       <Title render="h2" margin={0}>{part.source.name}{part.source.make > 1 ? ` × ${part.source.make}` : ''}</Title>
                       <Body>
                         {part.checks.length === 0 ? 'No rounds yet' : `${part.checks.length} rounds, ${Math.round(part.size.widthMm)} mm wide`}
-                        {part.eyes ? `, eyes between ${part.eyes.rule.gap[0]} and ${part.eyes.rule.gap[1]}` : ''}
+                        {part.eyes ? `, eyes ${eyeAddress(part.eyes).gap.replaceAll(/rounds? /g, '')}` : ''}
                       </Body>
                       {wrong > 0 ? <Body color="$danger">{wrong === 1 ? 'One line does not add up' : `${wrong} lines do not add up`}</Body> : stop ? <Quiet>First stop after round {stop.after}</Quiet> : null}
                     </View>

@@ -5,7 +5,10 @@ import type { PartForm } from '../partForm';
 import type { FeaturePlacement, FeatureUnit } from './featurePlacement';
 import type { Sideways, Vertical } from './featureRule';
 
-/** What other features can hang on sideways: the middles and the inner and outer edges of its units, as azimuths. */
+/**
+ * What other features can hang on sideways: the middles and the inner and outer edges of its units, as azimuths; on a part that lies on its
+ * side as lines of holes.
+ */
 export interface Anchor {
   units: { side: FeatureUnit['side']; azimuth: number; halfMm: number; inner: number; outer: number }[];
 }
@@ -16,6 +19,7 @@ export const isLandmark = (name: FeatureKind | LandmarkKind): name is LandmarkKi
 /** The feature a rule goes by for its line of holes. */
 export function hangsOn(vertical: Vertical | null): FeatureKind | null {
   if (vertical?.by === 'level') return vertical.to;
+  if (vertical?.by === 'stitches') return vertical.to === 'front' ? null : vertical.to;
   return vertical?.by === 'relation' && !isLandmark(vertical.to) ? vertical.to : null;
 }
 

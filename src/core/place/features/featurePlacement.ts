@@ -3,12 +3,19 @@ import type { Problem } from '../../notation/problem';
 import type { FeatureRule } from './featureRule';
 import type { NeedlePath } from './needlePath';
 
-/** One of a feature's places: holes `from` to `to` of the `of` in its line, left and right as you look at the piece. */
+/**
+ * One of a feature's places: holes `from` to `to`, left and right as you look at the piece. Both are in one line of `of` holes, but on a
+ * part that lies on its side, where what is wide reaches from line to line.
+ */
 export interface FeatureUnit {
   side: 'left' | 'middle' | 'right';
   from: number;
   to: number;
   of: number;
+  /** lines of those holes, and how many there are in the second */
+  fromLine: number;
+  toLine: number;
+  toOf: number;
   /** azimuths of those holes, and of the middle between them */
   fromAzimuth: number;
   toAzimuth: number;

@@ -9,14 +9,19 @@ export type Vertical =
   | { by: 'range'; from: number; to: number }
   | { by: 'round'; round: number; from: 'start' | 'end' }
   | { by: 'relation'; rounds: number; direction: 'above' | 'below' | 'from'; to: FeatureKind | LandmarkKind }
+  | { by: 'stitches'; stitches: number; direction: 'above' | 'below'; to: FeatureKind | 'front' }
   | { by: 'level'; to: FeatureKind }
   | { by: 'start' };
 
-/** Where it lies sideways. */
+/**
+ * Where it lies sideways. By rounds only on a part that lies on its side: the lines of holes after two rounds carry the ends of a single
+ * feature, or the middles of a pair.
+ */
 export type Sideways =
   | { by: 'front' }
   | { by: 'back' }
   | { by: 'apart'; apart: number }
+  | { by: 'rounds'; from: number; to: number }
   | { by: 'outward'; stitches: number; from: FeatureKind | 'front' }
   | { by: 'inLine'; edge: 'inner' | 'outer' | 'middle'; to: FeatureKind };
 
@@ -36,6 +41,8 @@ export interface FeatureRule {
   sides: 'middle' | 'both' | 'left' | 'right';
   /** what a single post or the middle of a sewn piece goes by; null takes whichever lies nearer to the middle */
   seat: 'foot' | 'split' | null;
+  /** on a part that lies on its side, where rounds count to the sides and stitches up and down: `wide` is in rounds, `high` in stitches */
+  lying?: true;
 }
 
 /** Styles worked with the needle; the others are cut, crocheted or bought. */
@@ -47,6 +54,7 @@ export function verticalOf(step: Step): Vertical | null {
   if (step.gap) return { by: 'gap', gap: step.gap };
   if (step.range) return { by: 'range', from: step.range[0], to: step.range[1] };
   if (step.relation) return { by: 'relation', ...step.relation };
+  if (step.stitchesFrom) return { by: 'stitches', ...step.stitchesFrom };
   if (step.atStart) return { by: 'start' };
   if (step.level) return { by: 'level', to: step.level };
   return step.round === undefined ? null : { by: 'round', round: step.round, from: step.countFrom ?? 'start' };

@@ -1,4 +1,5 @@
 import type { EyePlacement } from '../eyes';
+import { holePlaces, roundByRound } from '../lying/lyingWords';
 import type { PartForm } from '../partForm';
 import { fromTheEyes, landmarkWords } from '../whatIsThere';
 import type { FeaturePlacement, FeatureUnit } from './featurePlacement';
@@ -30,6 +31,7 @@ export interface FeatureWords {
 export function featureWords(feature: FeaturePlacement, form: PartForm, eyes: EyePlacement | null): FeatureWords {
   const { id, kind, gap, units, apart, needle, seat, line } = feature;
   const name = featureName(id, kind);
+  if (form.orientation.lying) return lyingFeatureWords(feature, form, eyes, name);
   const where = units.map((unit) => (unit.side === 'middle' ? unitWords(unit, seat) : `${unit.side} ${unitWords(unit, seat)}`)).join(', ');
   const holes = [...new Set(units.flatMap(({ from, to }) => [from, to]))].sort((a, b) => a - b);
   const list = holes.length > 1 ? `${holes.slice(0, -1).join(', ')} and ${holes.at(-1)}` : String(holes[0] ?? '');
@@ -52,6 +54,18 @@ export function featureWords(feature: FeaturePlacement, form: PartForm, eyes: Ey
       : inside === 0 ? `Check: from there ${plural(of, 'stitch', 'stitches')} lead all the way round to it again.`
         : `Check: it is ${plural(inside, 'stitch', 'stitches')} wide, with ${plural(Math.max(0, of - inside), 'stitch', 'stitches')} around the back.`,
     needle: needle ? needleWords(needle) : [],
+  };
+}
+
+/** The same on a part that lies on its side: what is wide reaches from round to round. */
+function lyingFeatureWords(feature: FeaturePlacement, form: PartForm, eyes: EyePlacement | null, name: string): FeatureWords {
+  const { units, seat, needle, showing, line } = feature;
+  const places = holePlaces(form, units);
+  const across = Math.abs((units[0]?.toLine ?? 0) - (units[0]?.fromLine ?? 0));
+  const check = units.length > 1 ? `Check: ${plural(showing ?? 0, 'round lies', 'rounds lie')} between the two.` : across > 0 ? `Check: it is ${plural(across, 'round', 'rounds')} wide.` : `Check: ${plural(line, 'round lies', 'rounds lie')} between it and the start.`;
+  return {
+    address: `${name} ${places.map(({ gap, stitch, of }) => `between rounds ${gap[0]} and ${gap[1]} ${seat === 'foot' ? 'hole' : 'just after stitch'} ${stitch} of ${of}`).join(', ')}`,
+    ...roundByRound(places, seat), there: fromTheEyes(form, feature, eyes) ?? `The line of holes is ${landmarkWords(form, line).join(', ')}.`, check, needle: needle ? needleWords(needle) : [],
   };
 }
 

@@ -1,11 +1,12 @@
 import type { FeaturePlacement } from './featurePlacement';
+import { raisedByStitches } from '../lying/raisedByStitches';
 import type { FeatureRule, Vertical } from './featureRule';
 
 /** A smaller piece can't be sewn on. */
 const smallestPieceMm = 3;
 
 /**
- * The rule that moves a feature by one round, up or down as one looks at the toy. What is said by another feature goes on being said by
+ * The rule that moves a feature by one round (a stitch on a part that lies on its side), up or down as one looks at the toy. What is said by another feature goes on being said by
  * it: two rounds below the eyes become one.
  *
  * @param by +1 up, -1 down
@@ -14,6 +15,7 @@ const smallestPieceMm = 3;
  * @returns null where there is no such line
  */
 export function raised({ rule, line }: FeaturePlacement, by: 1 | -1, step: 1 | -1, labels: ArrayLike<number>): FeatureRule | null {
+  if (rule.lying) return raisedByStitches(rule, by);
   const to = line + by * step;
   const [lower, upper] = [labels[to - 1], labels[to]];
   if (to < 1 || lower === undefined || upper === undefined) return null;

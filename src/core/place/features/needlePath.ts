@@ -30,12 +30,36 @@ export interface NeedlePath {
 /** Beside the way itself: two hand's lengths to hold, knot and bury. */
 const threadToHold = 300;
 
-interface Spot { line: number; azimuth: number }
+/** A place on the fabric that need not be a hole: a line, which may be broken, and an azimuth. */
+export interface Spot { line: number; azimuth: number }
 
-/** Strokes of one unit, each from where the needle comes out to where it goes in. `up` is the step of lines towards the top of the toy. */
-function strokes(rule: FeatureRule, unit: FeatureUnit, line: number, up: 1 | -1, outward: 1 | -1): [Spot, Spot][] {
-  const at = (share: number, rise: number): Spot => ({ line: line + up * rise, azimuth: unit.fromAzimuth + (unit.toAzimuth - unit.fromAzimuth) * share });
-  const step = (unit.toAzimuth - unit.fromAzimuth) / Math.max(1, Math.abs(unit.to - unit.from) || 1);
+/** The places a unit's strokes go by. */
+export interface NeedleGrid {
+  /** `share` of the way from the unit's first end to its other, `rise` rounds (stitches on a part that lies) higher */
+  at: (unit: FeatureUnit, share: number, rise: number) => Spot;
+  /** the same, `by` holes (lines on a part that lies) further towards the other end */
+  aside: (unit: FeatureUnit, share: number, rise: number, by: number) => Spot;
+  /** +1 where away from the middle of the face leads towards the unit's other end */
+  outward: (unit: FeatureUnit) => 1 | -1;
+}
+
+/** The grid of a part that stands: along a line of holes, and from line to line. */
+export function uprightGrid(line: number, up: 1 | -1, dir: 1 | -1): NeedleGrid {
+  const at: NeedleGrid['at'] = (unit, share, rise) => ({ line: line + up * rise, azimuth: unit.fromAzimuth + (unit.toAzimuth - unit.fromAzimuth) * share });
+  return {
+    at,
+    aside: (unit, share, rise, by) => {
+      const { line: on, azimuth } = at(unit, share, rise);
+      return { line: on, azimuth: azimuth + (by * Math.abs(unit.toAzimuth - unit.fromAzimuth)) / Math.max(1, Math.abs(unit.to - unit.from)) };
+    },
+    outward: (unit) => (unit.side === 'left' ? (-dir as 1 | -1) : dir),
+  };
+}
+
+/** Strokes of one unit, each from where the needle comes out to where it goes in. */
+function strokes(rule: FeatureRule, unit: FeatureUnit, grid: NeedleGrid): [Spot, Spot][] {
+  const at = (share: number, rise: number) => grid.at(unit, share, rise);
+  const outward = grid.outward(unit);
   switch (rule.kind) {
     case 'mouth':
       if (rule.style === 'row') return Array.from({ length: rule.wide }, (_, i) => [at((i + 1) / rule.wide, 0), at(i / rule.wide, 0)] as [Spot, Spot]);
@@ -49,10 +73,10 @@ function strokes(rule: FeatureRule, unit: FeatureUnit, line: number, up: 1 | -1,
       return top.map((share) => [at(share, 0), at(share, -rule.high)] as [Spot, Spot]);
     }
     case 'eyes':
-      if (rule.style === 'sleeping') return [[at(0, 0), at(1, 0)], [at(0.5, -1), at(0.5, -1)], [at(outward > 0 ? 1 : 0, 0), { ...at(0, -1), azimuth: at(outward > 0 ? 1 : 0, 0).azimuth + (outward * Math.abs(step)) / 2 }]];
-      return [0, 1, 2].map((i) => [at(i / 2, rule.high / 2), at(i / 2, -rule.high / 2)] as [Spot, Spot]).map(([a, b]) => [{ ...a, line: Math.round(a.line) }, { ...b, line: Math.round(b.line) }]);
+      if (rule.style === 'sleeping') return [[at(0, 0), at(1, 0)], [at(0.5, -1), at(0.5, -1)], [at(outward > 0 ? 1 : 0, 0), grid.aside(unit, outward > 0 ? 1 : 0, -1, outward / 2)]];
+      return [0, 1, 2].map((i) => [at(i / 2, rule.high / 2), at(i / 2, -rule.high / 2)] as [Spot, Spot]);
     case 'brows': return [[at(outward > 0 ? 0 : 1, 0), at(outward > 0 ? 1 : 0, 0)]];
-    case 'lashes': return [0, 1].map((i) => [at(0.5, i), { line: line + up * (i + 1), azimuth: at(0.5, 0).azimuth + outward * Math.abs(step) * (2 - i) }] as [Spot, Spot]);
+    case 'lashes': return [0, 1].map((i) => [at(0.5, i), grid.aside(unit, 0.5, i + 1, outward * (2 - i))] as [Spot, Spot]);
     case 'whiskers': return [-1, 0, 1].map((i) => [at(outward > 0 ? 0 : 1, i), at(outward > 0 ? 1 : 0, i * 2)] as [Spot, Spot]);
     case 'cheeks': case 'spots': return Array.from({ length: Math.max(1, rule.high + 1) }, (_, i) => [at(0, -i), at(1, -i)] as [Spot, Spot]);
     // A line of strands follows the middle over leaning stitches: hole by hole, a round at a time.
@@ -65,21 +89,21 @@ function strokes(rule: FeatureRule, unit: FeatureUnit, line: number, up: 1 | -1,
  * The needle's way for a stitched feature: numbered points out and in, the thread to cut. Points fall on real holes: each is the hole
  * nearest to where the stroke should begin or end.
  *
- * @param up step of lines towards the top of the toy
  * @returns null for what is pressed on or sewn on along its edge
  */
-export function needlePath(form: PartForm, rule: FeatureRule, units: readonly FeatureUnit[], line: number, up: 1 | -1, dir: 1 | -1): NeedlePath | null {
+export function needlePath(form: PartForm, rule: FeatureRule, units: readonly FeatureUnit[], grid: NeedleGrid): NeedlePath | null {
   const { fabric, profile, gauge } = form;
   if (!rule.embroidered && rule.kind !== 'sculpting') return null;
-  const lines = units.flatMap((unit) => strokes(rule, unit, line, up, unit.side === 'left' ? (-dir as 1 | -1) : dir));
-  if (rule.kind === 'sculpting' && units.length === 2) lines.push(...sculpting(units, line, up));
+  const lines = units.flatMap((unit) => strokes(rule, unit, grid));
+  if (rule.kind === 'sculpting' && units.length === 2) lines.push(...sculpting(units, grid));
   if (lines.length === 0) return null;
   const points: NeedlePoint[] = [];
   const put = (act: NeedlePoint['act'], spot: Spot) => {
     const at = Math.max(1, Math.min(fabric.rounds - 1, Math.round(spot.line)));
     // The ends of the feature itself keep the holes it was placed by.
-    const own = at === line ? units.flatMap((unit) => [{ hole: unit.from, azimuth: unit.fromAzimuth }, { hole: unit.to, azimuth: unit.toAzimuth }]).find((end) => Math.abs(end.azimuth - spot.azimuth) < 1e-6) : undefined;
-    points.push({ act, line: at, gap: [fabric.label[at - 1] ?? at, fabric.label[at] ?? at + 1], ...(own ?? nearestFootHole(fabric, form.starts, form.lean, at, spot.azimuth)) });
+    const own = units.flatMap((unit) => [{ line: unit.fromLine, hole: unit.from, azimuth: unit.fromAzimuth }, { line: unit.toLine, hole: unit.to, azimuth: unit.toAzimuth }])
+      .find((end) => end.line === at && Math.abs(end.azimuth - spot.azimuth) < 1e-6);
+    points.push({ act, line: at, gap: [fabric.label[at - 1] ?? at, fabric.label[at] ?? at + 1], ...(own ? { hole: own.hole, azimuth: own.azimuth } : nearestFootHole(fabric, form.starts, form.lean, at, spot.azimuth)) });
   };
   for (const [out, into] of lines) { put('out', out); put('in', into); }
   const lies: [number, number][] = [];
@@ -108,10 +132,9 @@ export function needlePath(form: PartForm, rule: FeatureRule, units: readonly Fe
 const sculptingTurns = 2;
 
 /** Beside the eyes: top of one, bottom of it, bottom of the other, top of the other, twice, so that they sink and draw together. */
-function sculpting(units: readonly FeatureUnit[], line: number, up: 1 | -1): [Spot, Spot][] {
+function sculpting(units: readonly FeatureUnit[], grid: NeedleGrid): [Spot, Spot][] {
   const [one, other] = units;
   if (!one || !other) return [];
-  const inner = (unit: FeatureUnit, rise: number): Spot => ({ line: line + up * rise, azimuth: unit.azimuth });
-  const turnOf: [Spot, Spot][] = [[inner(one, 1), inner(one, -1)], [inner(other, -1), inner(other, 1)]];
+  const turnOf: [Spot, Spot][] = [[grid.at(one, 0.5, 1), grid.at(one, 0.5, -1)], [grid.at(other, 0.5, -1), grid.at(other, 0.5, 1)]];
   return Array.from({ length: sculptingTurns }, () => turnOf).flat();
 }

@@ -3,6 +3,7 @@ import type { FeatureKind } from '../../notation/step';
 import { placeEyes, eyesRule, type EyePlacement } from '../eyes';
 import { eyeStep, withEyes, writeEyes } from '../eyeSentence';
 import { frontAzimuth, roundIndex } from '../frontLine';
+import { placeLyingFace } from '../lying/placeLyingFace';
 import type { PartForm } from '../partForm';
 import { anchorOf, eyeAnchor, hangsOn, standsBy, type Anchor } from './anchors';
 import { featureProblems } from './featureProblems';
@@ -12,6 +13,7 @@ import { writeFeature } from './featureSentence';
 import { featureSteps, type NamedStep } from './featureSteps';
 import { inOrder } from './inOrder';
 import { placeOne } from './placeOne';
+import { pressedEyes, referring } from './referring';
 import { verticalLine, type AddProblem } from './verticalLine';
 
 /** Everything that is put on a part. */
@@ -23,14 +25,13 @@ export interface PlacedFace {
   features: FeaturePlacement[];
 }
 
-const pressedEyes = 'pressed eyes';
-
 /**
  * Places every feature of a part by its rule, after what it hangs on. First the lines of holes, for those don't depend on where the front
  * is; then the front, which the eyes lead; then what goes sideways of it. What hangs on something that is not there, or on itself by a
  * detour, says so and is placed as if nothing had been said.
  */
 export function placeFace(form: PartForm): PlacedFace {
+  if (form.orientation.lying && form.fabric.rounds > 2) return placeLyingFace(form);
   const { part, fabric, lines: text } = form;
   const steps = fabric.rounds < 2 ? [] : featureSteps(part);
   const eyesSaid = fabric.rounds < 2 ? undefined : eyeStep(part);
@@ -89,20 +90,6 @@ export function placeFace(form: PartForm): PlacedFace {
   features.sort((a, b) => order.indexOf(a.id) - order.indexOf(b.id));
   for (const placed of features) placed.problems.push(...(problems.get(placed.id) ?? []), ...featureProblems(form, placed, features, placedEyes, front));
   return { front, eyes: placedEyes, features };
-}
-
-/**
- * Which one a name means: of several buttons the last one told of before, else the first; the pressed eyes before stitched ones.
- *
- * @returns null where there is none
- */
-function referring(steps: readonly NamedStep[], pressed: boolean): (kind: FeatureKind, from: string) => string | null {
-  return (kind, from) => {
-    if (kind === 'eyes' && pressed && from !== pressedEyes) return pressedEyes;
-    const at = steps.findIndex((one) => one.id === from);
-    const same = steps.filter((one) => one.step.feature === kind && one.id !== from);
-    return (same.findLast((one) => steps.indexOf(one) < at) ?? same[0])?.id ?? null;
-  };
 }
 
 /** The rounds the front is found by: those beside the eyes, which lead a face; without eyes those of everything that is not at the back. */

@@ -7,15 +7,15 @@ import { seatHoles, type PartForm } from '../partForm';
 import { standsBy, type Anchor } from './anchors';
 import type { FeaturePlacement, FeatureUnit } from './featurePlacement';
 import type { FeatureRule } from './featureRule';
-import { needlePath } from './needlePath';
-import { apartFor, widthOf } from './sidewaysHoles';
+import { needlePath, uprightGrid } from './needlePath';
+import { apartFor, holesAround, widthOf } from './sidewaysHoles';
 import { upOf, type AddProblem } from './verticalLine';
 
 /** From this miss on, in stitches, a single post goes between two stitches rather than into a hole beside the middle. */
 const offFrom = 0.3;
 
 /** A hole's number within its line. */
-const around = (hole: number, count: number) => ((hole - 1) % count + count) % count + 1;
+const within = (hole: number, count: number) => ((hole - 1) % count + count) % count + 1;
 
 /**
  * Places one feature on its line of holes.
@@ -31,21 +31,22 @@ export function placeOne(form: PartForm, id: string, given: FeatureRule, line: n
   const feet = seatHoles(form, line, 'foot');
   const { count } = feet;
   const perHole = (turn * radius) / count;
+  const around = holesAround(count, middle, radius);
   const by = standsBy(given.sideways);
-  const wide = widthOf(form, given, by ? anchorFor(by) : undefined, line, { count, middle, radius });
+  const wide = widthOf(given, by ? anchorFor(by) : undefined, around);
   const rule: FeatureRule = { ...given, wide };
   const sewn = !rule.embroidered && rule.sizeMm !== null;
   // A post, the middle of a sewn piece and a sculpting point are one hole; what is stitched spans several.
   const point = sewn || rule.kind === 'sculpting';
   const unit = (holes: Holes, side: FeatureUnit['side'], from: number, to: number): FeatureUnit => ({
-    side, from: around(from, count), to: around(to, count), of: count, fromAzimuth: holeAzimuth(holes, from), toAzimuth: holeAzimuth(holes, to),
+    side, from: within(from, count), to: within(to, count), of: count, fromLine: line, toLine: line, toOf: count, fromAzimuth: holeAzimuth(holes, from), toAzimuth: holeAzimuth(holes, to),
     azimuth: holeAzimuth(holes, (from + to) / 2), halfMm: sewn ? (rule.sizeMm ?? 0) / 2 : (Math.abs(to - from) * perHole) / 2,
   });
   const straight = (mm: number) => (fabric.row[0] === 1 ? mm : 2 * radius * Math.sin(Math.min(Math.PI / 2, mm / radius / 2)));
   const placement = (units: FeatureUnit[], seat: 'foot' | 'split', pair: Pair, more: Pick<FeaturePlacement, 'apart' | 'showing' | 'surfaceMm'>): FeaturePlacement => ({
     id, kind: rule.kind, part: part.name, rule, line, gap: [fabric.label[line - 1] ?? line, fabric.label[line] ?? line + 1], seat, units, ...more, straightMm: straight(more.surfaceMm),
     missStitches: pair.miss, missMm: Math.abs(pair.miss) * perHole, missSide: Math.abs(pair.miss) < 0.005 ? null : pair.miss * dir > 0 ? 'right' : 'left',
-    needle: needlePath(form, rule, units, line, upOf(form), dir), problems: [],
+    needle: needlePath(form, rule, units, uprightGrid(line, upOf(form), dir)), problems: [],
   });
 
   if (rule.sides === 'middle') {
@@ -59,7 +60,7 @@ export function placeOne(form: PartForm, id: string, given: FeatureRule, line: n
   const span = point ? 0 : Math.min(wide, Math.max(1, Math.floor(count / 2) - 1));
   const seat = rule.seat ?? 'foot';
   const holes = seatHoles(form, line, seat);
-  const wanted = apartFor(rule, anchorFor, { count, middle, radius }, span, (size) => choosePair(holeAt(holes, middle), size).miss);
+  const wanted = apartFor(rule, anchorFor, around, span, (size) => choosePair(holeAt(holes, middle), size).miss);
   if (!wanted.said) add('feature-spacing', 'warning', `The sentence does not say how far from the middle the ${id} goes. It is put ${wanted.apart} apart, side to side, until you say.`);
   const most = Math.max(1, count - 1 - span);
   const apart = Math.max(1, Math.min(most, wanted.apart));

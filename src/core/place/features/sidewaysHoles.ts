@@ -1,31 +1,34 @@
 import type { FeatureKind } from '../../notation/step';
-import { roundCount } from '../../fabric/fabric';
 import { turn, wrapAngle } from '../../shape/azimuth';
-import type { PartForm } from '../partForm';
 import type { Anchor } from './anchors';
 import type { FeatureRule } from './featureRule';
 
-/** A line of holes seen from its middle: what sideways rules are worked out on. */
+/** A line of holes seen from its middle: what sideways rules are worked out on. Of a part that lies on its side, the lines themselves. */
 export interface LineOfHoles {
   count: number;
-  /** azimuth of the middle: the front line, or opposite it at the back */
+  /** the middle: azimuth of the front line, or opposite it at the back; of a part that lies, a line */
   middle: number;
-  radius: number;
+  /** whole and broken holes from one azimuth, or line, to another */
+  between: (a: number, b: number) => number;
+  /** holes in a mm */
+  perMm: number;
 }
 
-const holesOf = ({ count }: LineOfHoles, angle: number) => (Math.abs(angle) / turn) * count;
+/** The holes of one line around a part. */
+export function holesAround(count: number, middle: number, radius: number): LineOfHoles {
+  return { count, middle, between: (a, b) => (Math.abs(wrapAngle(b - a)) / turn) * count, perMm: count / (turn * radius) };
+}
 
 /** Width in holes of what is stitched: as said, as wide as something, or as many whole stitches as lie nearest to a width in mm. */
-export function widthOf(form: PartForm, rule: FeatureRule, anchor: Anchor | undefined, line: number, holes: LineOfHoles): number {
-  const most = Math.max(1, roundCount(form.fabric, line + 1) - 1);
-  const perHole = (turn * holes.radius) / holes.count;
-  if (rule.embroidered && rule.sizeMm !== null) return Math.max(1, Math.min(most, Math.round(rule.sizeMm / perHole)));
+export function widthOf(rule: FeatureRule, anchor: Anchor | undefined, holes: LineOfHoles): number {
+  const most = Math.max(1, holes.count - 1);
+  if (rule.embroidered && rule.sizeMm !== null) return Math.max(1, Math.min(most, Math.round(rule.sizeMm * holes.perMm)));
   if (rule.sideways.by !== 'inLine' || rule.sides !== 'middle') return Math.min(rule.wide, most);
   const [left, right] = [anchor?.units[0], anchor?.units.at(-1)];
   if (!left || !right || left === right) return Math.min(rule.wide, most);
   const { edge } = rule.sideways;
   const of = (unit: typeof left) => (edge === 'inner' ? unit.inner : edge === 'outer' ? unit.outer : unit.azimuth);
-  return Math.max(1, Math.min(most, Math.round(holesOf(holes, wrapAngle(of(right) - of(left))))));
+  return Math.max(1, Math.min(most, Math.round(holes.between(of(left), of(right)))));
 }
 
 /**
@@ -50,15 +53,15 @@ export function apartFor(rule: FeatureRule, anchorFor: (kind: FeatureKind) => An
   const anchor = sideways.by === 'inLine' ? anchorFor(sideways.to) : sideways.by === 'outward' ? anchorFor(sideways.from as FeatureKind) : undefined;
   if (anchor && anchor.units.length > 0) {
     // The mean over both sides keeps the pair mirror-true where the anchor itself is a little off.
-    const mean = (of: (unit: Anchor['units'][number]) => number) => anchor.units.reduce((sum, one) => sum + Math.abs(wrapAngle(of(one) - holes.middle)), 0) / anchor.units.length;
+    const mean = (of: (unit: Anchor['units'][number]) => number) => anchor.units.reduce((sum, one) => sum + holes.between(of(one), holes.middle), 0) / anchor.units.length;
     if (sideways.by === 'inLine') {
-      return { apart: nearest(2 * holesOf(holes, mean((one) => (sideways.edge === 'inner' ? one.inner : sideways.edge === 'outer' ? one.outer : one.azimuth))) - (span % 2)), said: true };
+      return { apart: nearest(2 * mean((one) => (sideways.edge === 'inner' ? one.inner : sideways.edge === 'outer' ? one.outer : one.azimuth)) - (span % 2)), said: true };
     }
     if (sideways.by === 'outward') {
       const [single] = anchor.units;
-      const edge = anchor.units.length === 1 && single ? single.halfMm / holes.radius : mean((one) => one.azimuth);
+      const edge = anchor.units.length === 1 && single ? single.halfMm * holes.perMm : mean((one) => one.azimuth);
       // So many stitches from the post to the nearest hole of the feature.
-      return { apart: nearest(2 * (holesOf(holes, edge) + sideways.stitches + half)), said: true };
+      return { apart: nearest(2 * (edge + sideways.stitches + half)), said: true };
     }
   }
   return { apart: Math.max(2, Math.round(holes.count / 6 + span)), said: sideways.by !== 'front' };

@@ -57,6 +57,13 @@ export function verticalLine(form: PartForm, vertical: Vertical | null, name: st
       add('feature-on-round', 'info', `“Round ${vertical.round}${vertical.from === 'end' ? ' from the end' : ''}” is read as the line of holes after round ${label}. Say “between” to settle it.`, line > 0 && line < last ? [between(line)] : []);
       return line > 0 ? clamp(line, `Round ${label}`) : clamp(last, `Round ${label}`);
     }
+    case 'stitches': {
+      const { stitches, direction, to } = vertical;
+      const from = to === 'front' ? undefined : lineBy(to);
+      add('up-in-rounds', 'warning', `On this part up and down is counted in rounds, not in stitches. ${from === undefined ? `The ${name} is put on the middle of it until you say.` : `${stitches} ${stitches === 1 ? 'round is' : 'rounds are'} taken.`}`,
+        to === 'front' ? [between(fallback)] : [settle(`${stitches} ${stitches === 1 ? 'round' : 'rounds'} ${direction}`, { by: 'relation', rounds: stitches, direction, to })]);
+      return from === undefined ? fallback : clamp(from + upOf(form) * (direction === 'above' ? 1 : -1) * stitches, `${stitches} ${stitches === 1 ? 'round' : 'rounds'} ${direction} the ${to}`);
+    }
     case 'level': return lineBy(vertical.to) ?? fallback;
     case 'relation': {
       const { rounds, direction, to } = vertical;

@@ -11,6 +11,7 @@ export function verticalWords(vertical: Vertical | null): string | null {
     case 'range': return `from R${vertical.from} to R${vertical.to}`;
     case 'round': return `at round ${vertical.round}${vertical.from === 'end' ? ' from the end' : ''}`;
     case 'relation': return `${plural(vertical.rounds, 'round')} ${vertical.direction} the ${landmarkWords[vertical.to] ?? vertical.to}`;
+    case 'stitches': return `${plural(vertical.stitches, 'stitch')} ${vertical.direction} the ${vertical.to === 'front' ? 'front line' : vertical.to}`;
     case 'level': return `on the same round as the ${vertical.to}`;
     case 'start': return 'through the start';
   }

@@ -11,7 +11,7 @@ import { facingWords, hiddenBy, outwardAt } from './sight';
 import { standing, type Stand } from './stand';
 import { openEdges, surfaceOf } from './surface';
 
-const upright: Stand = { front: 0, dir: 1, start: 'bottom' };
+const upright: Stand = { front: 0, dir: 1, start: 'bottom', lying: false };
 const tube = 'R1: ch 24, join, sc in each ch around\nR2-R20: sc around';
 const disc = `${dome}\nR5: (3 sc, inc) x 6\nR6: (4 sc, inc) x 6\nR7: (5 sc, inc) x 6\nR8: (6 sc, inc) x 6`;
 const ball = (widthMm: number) => formText({ kind: 'ball', widthMm, heightMm: widthMm }, 'Ball', usualGauge, 'us');
@@ -201,8 +201,8 @@ describe('truth of the method', () => {
 
   test('left-handed is the mirror image of right-handed', () => {
     const { form } = formOf(`${dome}\nR5-R9: sc around`);
-    const right = standing(form, { front: 1, dir: 1, start: 'top' }, false);
-    const left = standing(form, { front: 1, dir: -1, start: 'top' }, false);
+    const right = standing(form, { front: 1, dir: 1, start: 'top', lying: false }, false);
+    const left = standing(form, { front: 1, dir: -1, start: 'top', lying: false }, false);
     for (let i = 0; i < right.length; i += 3) {
       expect(left[i]).toBeCloseTo(-right[i]!, 4);
       expect([left[i + 1], left[i + 2]]).toEqual([right[i + 1], right[i + 2]]);
@@ -211,8 +211,8 @@ describe('truth of the method', () => {
 
   test('start at the bottom stands on its head: turned about the line of sight, not mirrored', () => {
     const { form } = formOf(`${dome}\nR5-R9: sc around`);
-    const top = standing(form, { front: 1, dir: 1, start: 'top' }, false);
-    const bottom = standing(form, { front: 1, dir: -1, start: 'bottom' }, false);
+    const top = standing(form, { front: 1, dir: 1, start: 'top', lying: false }, false);
+    const bottom = standing(form, { front: 1, dir: -1, start: 'bottom', lying: false }, false);
     for (let i = 0; i < top.length; i += 3) expect([bottom[i]! + top[i]!, bottom[i + 1]! + top[i + 1]!, bottom[i + 2]! - top[i + 2]!].map((value) => Math.abs(value) < 1e-3)).toEqual([true, true, true]);
   });
 
@@ -298,7 +298,7 @@ describe('surface and measures', () => {
 
   test('the front of a ball faces forward and is seen; from the back the ball itself is in the way', () => {
     const { fabric, form, input } = formOf(ball(70), { gathered: true });
-    const stand: Stand = { front: 2, dir: 1, start: 'top' };
+    const stand: Stand = { front: 2, dir: 1, start: 'top', lying: false };
     const placed = standing(form, stand, false);
     const azimuths = formAzimuths(fabric, form, input.starts);
     const round = 11;

@@ -8,6 +8,8 @@ export interface Stand {
   dir: 1 | -1;
   /** where the start of the part is on the finished toy */
   start: 'top' | 'bottom';
+  /** stood up so, then turned a quarter to the left */
+  lying: boolean;
 }
 
 /**
@@ -16,7 +18,7 @@ export interface Stand {
  *
  * @returns three numbers a node
  */
-export function standing(form: RelaxedForm, { front, dir, start }: Stand, flat: boolean): Float32Array {
+export function standing(form: RelaxedForm, { front, dir, start, lying }: Stand, flat: boolean): Float32Array {
   const { places } = form;
   const placed = new Float32Array(places.length);
   // A piece in rows lies in the plane of azimuth 0; its face looks a quarter turn on.
@@ -28,7 +30,8 @@ export function standing(form: RelaxedForm, { front, dir, start }: Stand, flat: 
   for (let i = 0; i < places.length; i += 3) {
     const x = places[i] ?? 0;
     const y = places[i + 1] ?? 0;
-    const at = [dir * (y * cos - x * sin), up * (places[i + 2] ?? 0), x * cos + y * sin];
+    const [right, above] = [dir * (y * cos - x * sin), up * (places[i + 2] ?? 0)];
+    const at = [lying ? -above : right, lying ? right : above, x * cos + y * sin];
     at.forEach((value, axis) => {
       placed[i + axis] = value;
       low[axis] = Math.min(low[axis] ?? 0, value);

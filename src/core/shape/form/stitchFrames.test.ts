@@ -14,7 +14,7 @@ describe('stitches as they are drawn', () => {
   };
 
   test.each([['right, from the top', 1, 'top'], ['left', -1, 'top'], ['from the bottom', -1, 'bottom']] as const)('%s: one shape a stitch, outside out', (_, dir, start) => {
-    const { fabric, form, frames } = framesOf(`${dome}\nR5-R7: sc around\nR8: (2 sc, dec) x 6`, { front: 0, dir, start });
+    const { fabric, form, frames } = framesOf(`${dome}\nR5-R7: sc around\nR8: (2 sc, dec) x 6`, { front: 0, dir, start, lying: false });
     expect(frames.reduce((sum, { stitch }) => sum + stitch.length, 0)).toBe(form.nodes.stitches);
     expect(frames.find(({ look }) => look === 'decrease')!.stitch).toHaveLength(6);
     for (const { matrices, stitch } of frames) for (let i = 0; i < stitch.length; i += 1) expect(det(matrices, i * 16)).toBeGreaterThan(0);
@@ -22,14 +22,14 @@ describe('stitches as they are drawn', () => {
   });
 
   test('a ridge shows its free loops, tall stitches stand on posts', () => {
-    const { frames } = framesOf(`${dome}\nR5: BLO sc around\nR6: dc around`, { front: 0, dir: 1, start: 'top' });
+    const { frames } = framesOf(`${dome}\nR5: BLO sc around\nR6: dc around`, { front: 0, dir: 1, start: 'top', lying: false });
     expect(frames.find(({ look }) => look === 'loop')!.stitch).toHaveLength(24);
     expect(frames.find(({ look }) => look === 'tall')!.stitch).toHaveLength(24);
   });
 
   test('an outgrowth hangs outside the fabric', () => {
-    const plain = framesOf(`${dome}\nR5-R7: sc around`, { front: 0, dir: 1, start: 'top' });
-    const grown = framesOf(`${dome}\nR5: sc around\nR6: sc 6, ch 8, sc in 2nd ch from hook, sc 6, sc 18\nR7: sc around`, { front: 0, dir: 1, start: 'top' });
+    const plain = framesOf(`${dome}\nR5-R7: sc around`, { front: 0, dir: 1, start: 'top', lying: false });
+    const grown = framesOf(`${dome}\nR5: sc around\nR6: sc 6, ch 8, sc in 2nd ch from hook, sc 6, sc 18\nR7: sc around`, { front: 0, dir: 1, start: 'top', lying: false });
     expect(grown.fabric.outgrowths).toHaveLength(1);
     const count = ({ frames }: typeof plain) => frames.reduce((sum, { stitch }) => sum + stitch.length, 0);
     expect(count(grown) - count(plain)).toBeGreaterThanOrEqual(8);

@@ -4,7 +4,7 @@ import { eyeAddress, eyeDirections } from '../../place/eyeWords';
 import { careOf } from '../../place/features/library';
 import { featureWords } from '../../place/features/featureWords';
 import { markerPlan, markWords } from '../../place/markerPlan';
-import { landmarkWords } from '../../place/whatIsThere';
+import { eyeLandmarks } from '../../place/whatIsThere';
 import type { NeedlePath } from '../../place/features/needlePath';
 import type { Stop } from '../../plan/stops';
 import { eyeCaution, generalCaution } from '../../safety/cautions';
@@ -108,7 +108,7 @@ function sheetPart(part: PartAnalysis): SheetPart {
   const stitches = part.checks.reduce((sum, check) => sum + check.worked, 0);
   const facts = [`${part.fabric.rounds} ${part.fabric.row[0] === 1 ? 'rows' : 'rounds'}, ${stitches} stitches`];
   if (size.widthMm > 0) facts.push(`about ${mm(size.widthMm)} wide and ${mm(size.heightMm)} high${part.fabric.row[0] === 1 ? '' : ' before stuffing'}`);
-  facts.push(source.start === 'top' ? 'worked from the top down' : 'worked from the bottom up');
+  facts.push(`worked from the ${source.lying ? (source.start === 'top' ? 'left to the right' : 'right to the left') : source.start === 'top' ? 'top down' : 'bottom up'}`);
   const edges = rowEdges(part.fabric);
   if (edges) facts.push(`flat: ${edges.start} stitches at the start, ${edges.end} at the end, ${edges.rowEnds} row ends at each side`);
   const jogs = colourJogs(part.fabric);
@@ -122,9 +122,9 @@ function sheetPart(part: PartAnalysis): SheetPart {
       ...(eyes && address && directions ? [{
           heading: `${eyes.rule.sizeMm} mm eyes ${address.gap}, ${address.holes}, ${address.showing}`,
           sentences: [
-            directions.sides, directions.count, `The line of holes is ${landmarkWords(part.form, eyes.round).join(', ')}.`, directions.check,
-            `Post to post ${eyes.rule.apart}; ${mm(eyes.surfaceMm)} around the face, ${mm(eyes.straightMm)} straight across.`,
-            ...(eyes.lower ? [`A spiral climbs: the ${eyes.lower} eye sits ${Math.round(eyes.levelMm * 10) / 10} mm lower. Tilt the piece by that when you join it.`] : []),
+            directions.sides, directions.count, ...eyeLandmarks(part.form, eyes), directions.check,
+            `Post to post ${eyes.rule.apart}${eyes.rule.other ? ' rounds' : ''}; ${mm(eyes.surfaceMm)} around the face, ${mm(eyes.straightMm)} straight across.`,
+            ...(eyes.lower && !eyes.rule.other ? [`A spiral climbs: the ${eyes.lower} eye sits ${Math.round(eyes.levelMm * 10) / 10} mm lower. Tilt the piece by that when you join it.`] : []),
           ],
         }] : []),
       ...part.features.map((feature) => {
@@ -138,8 +138,8 @@ function sheetPart(part: PartAnalysis): SheetPart {
     map: map && {
       map,
       circles: [
-        ...(eyes ? eyes.posts.map((post) => ({ ...mapPoint(part.map, eyes.round, post.azimuth), radius: eyes.rule.sizeMm / 2, open: false })) : []),
-        ...part.features.flatMap(({ needle, units, line }) => (needle ? [] : units.map((unit) => ({ ...mapPoint(part.map, line, unit.azimuth), radius: Math.max(1.5, unit.halfMm), open: true })))),
+        ...(eyes ? eyes.posts.map((post) => ({ ...mapPoint(part.map, post.line, post.azimuth), radius: eyes.rule.sizeMm / 2, open: false })) : []),
+        ...part.features.flatMap(({ needle, units }) => (needle ? [] : units.map((unit) => ({ ...mapPoint(part.map, unit.fromLine, unit.azimuth), radius: Math.max(1.5, unit.halfMm), open: true })))),
       ],
       strokes: part.features.flatMap(({ needle }) => (needle ? strokesOf(part, needle) : [])),
     },

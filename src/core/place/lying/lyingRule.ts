@@ -1,0 +1,39 @@
+import type { Step } from '../../notation/step';
+import { isLandmark } from '../features/anchors';
+import { ruleOfStep, type FeatureRule, type Sideways, type Vertical } from '../features/featureRule';
+import type { FeatureStep } from '../features/featureSteps';
+import { featureLibrary } from '../features/library';
+
+/**
+ * The rule a sentence comes to on a part that lies on its side: up and down is counted in stitches, to the sides in rounds.
+ *
+ * @param lastRound number of the last round in the maker's text, for what is counted from the edge
+ */
+export function lyingRule(step: FeatureStep, lastRound: number): FeatureRule {
+  const rule = ruleOfStep(step);
+  const entry = featureLibrary[step.feature];
+  const sized = rule.sizeMm !== null;
+  return {
+    ...rule, lying: true, high: sized ? entry.high : Math.max(1, Math.round(step.high ?? entry.high)),
+    vertical: heightOf(step), sideways: roundsOf(step, rule, lastRound) ?? rule.sideways,
+  };
+}
+
+function heightOf(step: FeatureStep): Vertical {
+  const { stitchesFrom, level, relation } = step;
+  if (stitchesFrom) return { by: 'stitches', ...stitchesFrom };
+  if (level) return { by: 'level', to: level };
+  if (relation && !isLandmark(relation.to) && relation.direction !== 'from' && step.feature !== 'sculpting') return { by: 'stitches', stitches: relation.rounds, direction: relation.direction, to: relation.to };
+  const { usual } = featureLibrary[step.feature];
+  return usual ? { by: 'stitches', stitches: usual.rounds, direction: usual.direction, to: 'eyes' } : { by: 'stitches', stitches: 0, direction: 'above', to: 'front' };
+}
+
+/** The lines a sentence names: the ends of a single feature, the middles of a pair. */
+function roundsOf({ gap, otherGap, range, round, relation }: Step, { sideways }: FeatureRule, lastRound: number): Sideways | null {
+  if (sideways.by === 'back' || sideways.by === 'apart') return null;
+  if (range) return { by: 'rounds', from: range[0], to: range[1] };
+  if (gap) return { by: 'rounds', from: Math.min(gap[0], otherGap?.[0] ?? gap[0]), to: Math.max(gap[0], otherGap?.[0] ?? gap[0]) };
+  if (round !== undefined) return { by: 'rounds', from: round, to: round };
+  if (relation?.to === 'edge') return { by: 'rounds', from: lastRound - relation.rounds, to: lastRound - relation.rounds };
+  return null;
+}
