@@ -199,7 +199,7 @@ class SentenceParser extends EmbeddedActionsParser {
     const meaning: IToken[] = [];
     this.MANY({
       // Up to four words may stand between the number and what it measures: `6 stitches left visible between`.
-      GATE: () => meaning.length < 5 && !is(this.LA(1), S.Stop, S.Num, S.NumberWord, S.Ordinal, S.Eyes, S.Other, EOF, S.Insert, S.Join) && this.gapAhead(1) === 0 && !this.settled(meaning) && !(is(this.LA(1), S.RoundWord) && !is(this.LA(2), S.High, S.Wide, S.Apart, S.Outward, S.Showing, S.InBetween)),
+      GATE: () => meaning.length < 5 && !is(this.LA(1), S.Stop, S.Num, S.NumberWord, S.Ordinal, S.Eyes, S.Other, EOF, S.Insert, S.Join) && this.gapAhead(1) === 0 && !this.settled(meaning) && !(is(this.LA(1), S.RoundWord) && !is(this.LA(2), S.High, S.Wide, S.Apart, S.Outward, S.Showing, S.InBetween, S.EitherSide)),
       DEF: () => { meaning.push(this.SUBRULE(this.anyToken)); },
     });
     this.ACTION(() => this.measured(valueOf(n), meaning));

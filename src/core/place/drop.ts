@@ -4,7 +4,7 @@ import { roundCount } from '../fabric/fabric';
 import type { EyePlacement } from './eyes';
 import { withEyes, type EyeRule } from './eyeSentence';
 import type { FeaturePlacement } from './features/featurePlacement';
-import type { FeatureRule } from './features/featureRule';
+import { isAtBack, type FeatureRule } from './features/featureRule';
 import { movedTo } from './features/moveFeature';
 import { upOf } from './features/verticalLine';
 import { heightAt, lyingFrame, stitchesUp } from './lying/frame';
@@ -44,7 +44,7 @@ export function droppedAt(form: PartForm, view: MapView, height: number, { x, y 
     return { line, apart: clamp(Math.round((angle * 2 * count) / turn), 2, Math.max(2, count - 2)), rise: null };
   }
   const frame = lyingFrame(form, view.front);
-  return { line, apart: clamp(Math.round(2 * Math.abs(exact - frame.middle)), 1, Math.max(1, fabric.rounds - 2)), rise: Math.round(stitchesUp(form, frame, heightAt(form, view.front, line, view.front + view.dir * clamp(around / radius, -1.4, 1.4)))) };
+  return { line, apart: clamp(Math.round(2 * Math.abs(exact - frame.middle)), 1, Math.max(1, fabric.rounds - 2)), rise: Math.round(stitchesUp(form, frame, heightAt(form, frame, line, view.front + view.dir * clamp(around / radius, -1.4, 1.4)))) || 0 };
 }
 
 /** The eyes with one of them dropped; null where that changes nothing. */
@@ -68,7 +68,8 @@ export function featureDropped(form: PartForm, front: number, placed: FeaturePla
   if (rise === null) return line === placed.line && (next === null || next === placed.apart) ? null : movedTo(placed, line, next, upOf(form), form.fabric.label);
   const [unit] = placed.units;
   if (!unit) return null;
-  const by = rise - Math.round(stitchesUp(form, lyingFrame(form, front), heightAt(form, front, unit.fromLine, unit.fromAzimuth)));
+  const frame = lyingFrame(form, front, isAtBack(placed.rule.sideways) ? 'back' : 'front');
+  const by = rise - Math.round(stitchesUp(form, frame, heightAt(form, frame, unit.fromLine, unit.fromAzimuth)));
   const raised = by === 0 ? placed.rule : raisedByStitches(placed.rule, by);
   if (!raised) return null;
   if (next !== null && next !== placed.apart) return { ...raised, sideways: { by: 'apart', apart: next } };

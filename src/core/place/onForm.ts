@@ -4,6 +4,7 @@ import { standing, type Stand } from '../shape/form/stand';
 import { stitchAzimuth } from '../shape/azimuth';
 import type { EyePlacement } from './eyes';
 import { frontSentence } from './eyeProblems';
+import { isAtBack } from './features/featureRule';
 import type { FeaturePlacement, FeatureUnit } from './features/featurePlacement';
 import type { PartForm } from './partForm';
 
@@ -80,7 +81,7 @@ export function eyesOnForm(form: PartForm, eyes: EyePlacement, relaxed: RelaxedF
 /** How a feature lies on the stuffed form: its middle against that of its round, and of a pair which side is higher. */
 export function featureOnForm(form: PartForm, { line, seat, units, rule }: FeaturePlacement, relaxed: RelaxedForm, stand: Stand): { offMm: number; rightHigherMm: number | null } | null {
   const [first, last] = [units[0], units.at(-1)];
-  if (!first || !last || rule.sideways.by === 'back' || rule.sides === 'left' || rule.sides === 'right') return null;
+  if (!first || !last || isAtBack(rule.sideways) || rule.sides === 'left' || rule.sides === 'right') return null;
   const { between } = holesOnForm(form, line, seat, relaxed, stand);
   const from = (unit: FeatureUnit) => ({ line: unit.fromLine, hole: unit.from });
   const to = (unit: FeatureUnit) => ({ line: unit.toLine, hole: unit.to });

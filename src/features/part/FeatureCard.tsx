@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { View } from '@tamagui/core';
 import { featureName } from '../../core/place/features/featureSteps';
 import { featureWords, unitWords } from '../../core/place/features/featureWords';
-import { isStitchedStyle, type FeatureRule } from '../../core/place/features/featureRule';
+import { isAtBack, isStitchedStyle, type FeatureRule } from '../../core/place/features/featureRule';
 import { careOf, featureLibrary } from '../../core/place/features/library';
 import type { FeaturePlacement } from '../../core/place/features/featurePlacement';
 import type { FeatureStyle } from '../../core/notation/step';
@@ -65,8 +65,8 @@ export function FeatureCard({ part, form, feature }: { part: PartAnalysis; form:
         <View gap="$1" role="radiogroup" aria-label="Where on the face">
           <Quiet>Where on the face</Quiet>
           <View flexDirection="row" flexWrap="wrap" gap="$2">
-            {(['middle', 'both', 'left', 'right'] as const).map((sides) => <Press key={sides} tight role="radio" label={sideNames[sides]} chosen={rule.sides === sides && rule.sideways.by !== 'back'} onPress={() => stand(sides)} />)}
-            <Press tight role="radio" label="At the back" chosen={rule.sideways.by === 'back'} onPress={() => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, sides: 'middle', sideways: { by: 'back' } }))} />
+            {(['middle', 'both', 'left', 'right'] as const).map((sides) => <Press key={sides} tight role="radio" label={sideNames[sides]} chosen={rule.sides === sides && !isAtBack(rule.sideways)} onPress={() => stand(sides)} />)}
+            <Press tight role="radio" label="At the back" chosen={isAtBack(rule.sideways)} onPress={() => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, sides: 'middle', sideways: { by: 'back' } }))} />
           </View>
         </View>
       ) : null}

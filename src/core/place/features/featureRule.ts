@@ -21,9 +21,12 @@ export type Sideways =
   | { by: 'front' }
   | { by: 'back' }
   | { by: 'apart'; apart: number }
-  | { by: 'rounds'; from: number; to: number }
+  | { by: 'rounds'; from: number; to: number; back?: true }
   | { by: 'outward'; stitches: number; from: FeatureKind | 'front' }
   | { by: 'inLine'; edge: 'inner' | 'outer' | 'middle'; to: FeatureKind };
+
+/** Whether it lies opposite the front line. */
+export const isAtBack = (sideways: Sideways): boolean => sideways.by === 'back' || (sideways.by === 'rounds' && sideways.back === true);
 
 /** What a maker decides about a feature. It is a rule, not a place: what it hangs on may move. */
 export interface FeatureRule {

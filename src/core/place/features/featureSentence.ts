@@ -1,6 +1,6 @@
 import type { PartSource } from '../../notation/pattern';
 import type { LineEdit } from '../../notation/problem';
-import type { FeatureRule, Sideways } from './featureRule';
+import { isAtBack, type FeatureRule, type Sideways } from './featureRule';
 import { featureSteps } from './featureSteps';
 import { featureLibrary } from './library';
 import { plural, verticalWords } from './verticalWords';
@@ -10,7 +10,7 @@ function sidewaysWords(sideways: Sideways, single: boolean, unit: 'stitch' | 'ro
     case 'front': return null;
     case 'back': return 'at the back';
     case 'apart': return `${unit === 'round' ? plural(sideways.apart, 'round') : sideways.apart} post to post`;
-    case 'rounds': return [...new Set([sideways.from, sideways.to])].map((round) => `between R${round} and R${round + 1}`).join(' and ');
+    case 'rounds': return `${sideways.back ? 'at the back, ' : ''}${[...new Set([sideways.from, sideways.to])].map((round) => `between R${round} and R${round + 1}`).join(' and ')}`;
     case 'outward': return sideways.from === 'front' ? `${plural(sideways.stitches, unit)} outwards from the front line` : `${plural(sideways.stitches, unit)} outside the ${sideways.from}`;
     case 'inLine': return `${single ? 'as wide as' : 'in line with'} the ${sideways.edge === 'middle' ? 'middle' : `${sideways.edge} edge`} of the ${sideways.to}`;
   }
@@ -30,7 +30,7 @@ export function featureSentence(rule: FeatureRule): string {
     rule.style ? styleWords[rule.style] : rule.embroidered ? 'embroidered' : null,
     sized ? `${rule.sizeMm} mm` : null,
     verticalWords(rule.vertical), sidewaysWords(rule.sideways, rule.sides === 'middle', rule.lying ? 'round' : 'stitch'),
-    rule.sides === usual || rule.sideways.by === 'back' ? null : sideWords[rule.sides],
+    rule.sides === usual || isAtBack(rule.sideways) ? null : sideWords[rule.sides],
     sized ? null : `${plural(rule.wide, rule.lying ? 'round' : 'stitch')} wide`, sized || rule.vertical?.by === 'range' ? null : `${plural(rule.high, rule.lying ? 'stitch' : 'round')} high`,
     rule.seat === 'split' ? 'in the splits' : rule.seat === 'foot' ? 'in the holes' : null,
   ].filter((word) => word !== null && word !== undefined);

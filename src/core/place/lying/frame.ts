@@ -13,9 +13,14 @@ export interface LyingFrame {
   middle: number;
   /** step of lines that leads to the right as you look at the toy */
   right: 1 | -1;
-  /** azimuth of the front line, which runs level here */
+  /** azimuth of the front line, which runs level here; at the back of the line opposite */
   front: number;
+  /** -1 at the back, where the rounds lead the other way */
+  facing: 1 | -1;
 }
+
+/** What heights go by. */
+type Level = Pick<LyingFrame, 'front' | 'facing'>;
 
 /** A hole, or a split, with how high it lies over the front line. */
 export interface LevelHole {
@@ -28,37 +33,37 @@ export interface LevelHole {
 }
 
 /** @param front azimuth of the front line */
-export function lyingFrame({ profile, orientation }: PartForm, front: number): LyingFrame {
+export function lyingFrame({ profile, orientation }: PartForm, front: number, side: 'front' | 'back' = 'front'): LyingFrame {
   const half = Math.max(0, ...profile.z) / 2;
   const over = profile.z.findIndex((z) => z >= half);
   const [below, above] = [over > 0 ? (profile.z[over - 1] ?? 0) : 0, profile.z[over] ?? 0];
   const middle = over < 0 ? 1 : over + (above > below ? (half - below) / (above - below) : 1);
-  return { middle, right: orientation.start === 'top' ? 1 : -1, front };
+  return { middle, right: orientation.start === 'top' ? 1 : -1, ...(side === 'front' ? { front, facing: 1 } : { front: front + Math.PI, facing: -1 }) };
 }
 
 const radiusAt = ({ profile }: PartForm, line: number) => Math.max(0.001, profile.radius[Math.max(0, line - 1)] ?? 0);
 
 /** Height over the front line of an azimuth at a line of holes, in mm: by the circle of its round; on rows along them. */
-export function heightAt(form: PartForm, front: number, line: number, azimuth: number): number {
-  const up = directionAt(form.fabric, form.orientation, line);
+export function heightAt(form: PartForm, { front, facing }: Level, line: number, azimuth: number): number {
+  const up = facing * directionAt(form.fabric, form.orientation, line);
   const angle = up * wrapAngle(azimuth - front);
   return radiusAt(form, line) * (form.fabric.row[line] === 1 ? angle : Math.sin(angle));
 }
 
 /** The azimuth of a height on the side of the part that faces the front line; of a height beyond the round its top. */
-export function azimuthAt(form: PartForm, front: number, line: number, heightMm: number): number {
-  const up = directionAt(form.fabric, form.orientation, line);
+export function azimuthAt(form: PartForm, { front, facing }: Level, line: number, heightMm: number): number {
+  const up = facing * directionAt(form.fabric, form.orientation, line);
   const share = heightMm / radiusAt(form, line);
   return front + up * (form.fabric.row[line] === 1 ? share : Math.asin(Math.max(-1, Math.min(1, share))));
 }
 
 /** The height so many stitches up the round in the middle of the part from another height; null beyond the edge of the face. */
-export function heightUp(form: PartForm, { middle, front }: LyingFrame, fromMm: number, stitches: number): number | null {
-  const line = Math.max(1, Math.min(form.fabric.rounds - 1, Math.round(middle)));
+export function heightUp(form: PartForm, frame: LyingFrame, fromMm: number, stitches: number): number | null {
+  const line = Math.max(1, Math.min(form.fabric.rounds - 1, Math.round(frame.middle)));
   const step = turn / Math.max(1, roundCount(form.fabric, line + 1));
   if (form.fabric.row[line] === 1) return fromMm + stitches * step * radiusAt(form, line);
   const angle = Math.asin(Math.max(-1, Math.min(1, fromMm / radiusAt(form, line)))) + stitches * step;
-  return Math.abs(angle) > Math.PI / 2 ? null : heightAt(form, front, line, front + directionAt(form.fabric, form.orientation, line) * angle);
+  return Math.abs(angle) > Math.PI / 2 ? null : radiusAt(form, line) * Math.sin(angle);
 }
 
 /** Stitches of the round in the middle of the part from the front line up to a height; the other way round of `heightUp`. */
@@ -70,14 +75,14 @@ export function stitchesUp(form: PartForm, { middle }: LyingFrame, heightMm: num
 }
 
 /** Where a hole lies, in mm: right of the middle of the face, above the front line, and towards the one who looks. */
-export function placeOf(form: PartForm, { right, front }: LyingFrame, { line, azimuth }: Pick<LevelHole, 'line' | 'azimuth'>): [number, number, number] {
+export function placeOf(form: PartForm, frame: LyingFrame, { line, azimuth }: Pick<LevelHole, 'line' | 'azimuth'>): [number, number, number] {
   const half = Math.max(0, ...form.profile.z) / 2;
   const flat = form.fabric.row[line] === 1;
-  return [right * ((form.profile.z[line - 1] ?? 0) - half), heightAt(form, front, line, azimuth), flat ? 0 : radiusAt(form, line) * Math.cos(wrapAngle(azimuth - front))];
+  return [frame.right * ((form.profile.z[line - 1] ?? 0) - half), heightAt(form, frame, line, azimuth), flat ? 0 : radiusAt(form, line) * Math.cos(wrapAngle(azimuth - frame.front))];
 }
 
 /** The hole of a line nearest to an azimuth, and its two neighbours. */
-function holesNear(form: PartForm, front: number, line: number, azimuth: number, seat: 'foot' | 'split'): LevelHole[] {
+function holesNear(form: PartForm, level: Level, line: number, azimuth: number, seat: 'foot' | 'split'): LevelHole[] {
   const even = seatHoles(form, line, seat);
   const step = turn / Math.max(1, even.count);
   const found = [0, -1, 1].map((by) => {
@@ -86,12 +91,12 @@ function holesNear(form: PartForm, front: number, line: number, azimuth: number,
     const number = Math.round((wanted - even.first) / step);
     return { hole: (((number % even.count) + even.count) % even.count) + 1, azimuth: even.first + number * step };
   });
-  return found.map(({ hole, azimuth: at }) => ({ line, hole, of: even.count, azimuth: at, heightMm: heightAt(form, front, line, at) }));
+  return found.map(({ hole, azimuth: at }) => ({ line, hole, of: even.count, azimuth: at, heightMm: heightAt(form, level, line, at) }));
 }
 
 /** The hole of a line nearest to a height. */
-export function holeAtHeight(form: PartForm, front: number, line: number, heightMm: number, seat: 'foot' | 'split'): LevelHole {
-  const near = holesNear(form, front, line, azimuthAt(form, front, line, heightMm), seat);
+export function holeAtHeight(form: PartForm, level: Level, line: number, heightMm: number, seat: 'foot' | 'split'): LevelHole {
+  const near = holesNear(form, level, line, azimuthAt(form, level, line, heightMm), seat);
   return near.reduce((best, one) => (Math.abs(one.heightMm - heightMm) < Math.abs(best.heightMm - heightMm) - 1e-9 ? one : best));
 }
 
@@ -102,8 +107,8 @@ const levelness = 2;
  * The holes of two lines that lie level at a height: the two are chosen together, for one eye higher than the other is seen and both a
  * little higher is not.
  */
-export function levelPair(form: PartForm, front: number, lines: readonly [number, number], heightMm: number, seat: 'foot' | 'split'): [LevelHole, LevelHole] {
-  const [these, those] = lines.map((line) => holesNear(form, front, line, azimuthAt(form, front, line, heightMm), seat)) as [LevelHole[], LevelHole[]];
+export function levelPair(form: PartForm, level: Level, lines: readonly [number, number], heightMm: number, seat: 'foot' | 'split'): [LevelHole, LevelHole] {
+  const [these, those] = lines.map((line) => holesNear(form, level, line, azimuthAt(form, level, line, heightMm), seat)) as [LevelHole[], LevelHole[]];
   const off = (one: LevelHole, other: LevelHole) => Math.abs(one.heightMm - other.heightMm) + Math.abs((one.heightMm + other.heightMm) / 2 - heightMm) / levelness;
   let best: [LevelHole, LevelHole] = [these[0]!, those[0]!];
   for (const one of these) for (const other of those) if (off(one, other) < off(...best) - 1e-9) best = [one, other];

@@ -32,8 +32,8 @@ export function proposeLyingEyes(form: PartForm, frame: LyingFrame): EyeRule {
   const usual = Math.max(1, Math.min(most, Math.round(widest / gauge.heightMm)));
   const off = (apart: number) => {
     const lines = linesApart(form, frame, apart);
-    const front = frontAzimuth(part, fabric, starts, lines.flatMap((line) => [line, line + 1]));
-    const [one, other] = levelPair(form, front, lines, 0, 'foot');
+    const level = { front: frontAzimuth(part, fabric, starts, lines.flatMap((line) => [line, line + 1])), facing: 1 as const };
+    const [one, other] = levelPair(form, level, lines, 0, 'foot');
     return Math.abs(one.heightMm - other.heightMm) / gauge.widthMm + Math.abs((lines[0] + lines[1]) / 2 - frame.middle) + Math.abs(apart - usual) / 10;
   };
   const apart = [0, 1, -1, 2, -2].map((by) => usual + by).filter((one) => one >= 1 && one <= most).reduce((best, one) => (off(one) < off(best) - 1e-9 ? one : best), usual);

@@ -30,7 +30,7 @@ function risesOf(form: PartForm): number[] {
 /** The proportion of eyes on a part that lies: how far down by their height, how far apart by their rounds. */
 export function lyingProportionOf(form: PartForm, { posts, frontAzimuth }: EyePlacement): Proportion {
   const { z } = form.profile;
-  const height = posts.reduce((sum, { line, azimuth }) => sum + heightAt(form, frontAzimuth, line, azimuth), 0) / 2;
+  const height = posts.reduce((sum, { line, azimuth }) => sum + heightAt(form, lyingFrame(form, frontAzimuth), line, azimuth), 0) / 2;
   return { down: downOf(form, height), apart: Math.abs((z[posts[0].line - 1] ?? 0) - (z[posts[1].line - 1] ?? 0)) / Math.max(0.001, ...z) };
 }
 

@@ -1,6 +1,6 @@
 import type { Step } from '../../notation/step';
 import { isLandmark } from '../features/anchors';
-import { ruleOfStep, type FeatureRule, type Sideways, type Vertical } from '../features/featureRule';
+import { isAtBack, ruleOfStep, type FeatureRule, type Sideways, type Vertical } from '../features/featureRule';
 import type { FeatureStep } from '../features/featureSteps';
 import { featureLibrary } from '../features/library';
 
@@ -30,10 +30,10 @@ function heightOf(step: FeatureStep): Vertical {
 
 /** The lines a sentence names: the ends of a single feature, the middles of a pair. */
 function roundsOf({ gap, otherGap, range, round, relation }: Step, { sideways }: FeatureRule, lastRound: number): Sideways | null {
-  if (sideways.by === 'back' || sideways.by === 'apart') return null;
-  if (range) return { by: 'rounds', from: range[0], to: range[1] };
-  if (gap) return { by: 'rounds', from: Math.min(gap[0], otherGap?.[0] ?? gap[0]), to: Math.max(gap[0], otherGap?.[0] ?? gap[0]) };
-  if (round !== undefined) return { by: 'rounds', from: round, to: round };
-  if (relation?.to === 'edge') return { by: 'rounds', from: lastRound - relation.rounds, to: lastRound - relation.rounds };
-  return null;
+  if (sideways.by === 'apart') return null;
+  const between = (from: number, to: number): Sideways => ({ by: 'rounds', from: Math.min(from, to), to: Math.max(from, to), ...(isAtBack(sideways) ? { back: true as const } : {}) });
+  if (range) return between(...range);
+  if (gap) return between(gap[0], otherGap?.[0] ?? gap[0]);
+  if (round !== undefined) return between(round, round);
+  return relation?.to === 'edge' ? between(lastRound - relation.rounds, lastRound - relation.rounds) : null;
 }

@@ -49,7 +49,7 @@ export function checkLyingSeated(form: PartForm, eyes: EyePlacement, count: Lyin
     return { line, azimuth: holes.first + (2 * Math.PI * (before - (seat === 'foot' ? 0 : 1))) / Math.max(1, holes.count) };
   };
   const [left, right] = [seatedAt(count.left), seatedAt(count.right)];
-  const rightHigherMm = heightAt(form, frame.front, right.line, right.azimuth) - heightAt(form, frame.front, left.line, left.azimuth);
+  const rightHigherMm = heightAt(form, frame, right.line, right.azimuth) - heightAt(form, frame, left.line, left.azimuth);
   const offMm = (placeOf(form, frame, left)[0] + placeOf(form, frame, right)[0]) / 2;
   const moves = (['left', 'right'] as const).flatMap((side) => {
     const [real, plan] = [count[side], planned[side]];

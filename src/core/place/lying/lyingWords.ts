@@ -1,6 +1,7 @@
 import { turn } from '../../shape/azimuth';
 import { roundCount } from '../../fabric/fabric';
 import type { EyePlacement, Post } from '../eyes';
+import { isAtBack } from '../features/featureRule';
 import type { FeaturePlacement, FeatureUnit } from '../features/featurePlacement';
 import type { PartForm } from '../partForm';
 import { heightAt, lyingFrame } from './frame';
@@ -61,7 +62,7 @@ function stitchWords(stitches: number): string {
  * @returns null where there are no eyes, or the feature is at the back
  */
 export function fromLyingEyes(form: PartForm, { units, rule }: FeaturePlacement, eyes: EyePlacement | null): string | null {
-  if (!eyes || units.length === 0 || rule.sideways.by === 'back') return null;
+  if (!eyes || units.length === 0 || isAtBack(rule.sideways)) return null;
   const frame = lyingFrame(form, eyes.frontAzimuth);
   const ends = units.flatMap((unit) => [{ line: unit.fromLine, azimuth: unit.fromAzimuth, side: unit.side }, ...(unit.toLine === unit.fromLine ? [] : [{ line: unit.toLine, azimuth: unit.toAzimuth, side: unit.side }])]);
   const rightOf = (line: number) => (line - frame.middle) * frame.right;
@@ -70,7 +71,7 @@ export function fromLyingEyes(form: PartForm, { units, rule }: FeaturePlacement,
     const across = Math.abs(end.line - post.line);
     const inward = Math.abs(rightOf(end.line)) < Math.abs(rightOf(post.line));
     const step = (turn * (form.profile.radius[end.line - 1] ?? 0)) / Math.max(1, roundCount(form.fabric, end.line + 1));
-    const rise = (heightAt(form, frame.front, end.line, end.azimuth) - heightAt(form, frame.front, post.line, post.azimuth)) / Math.max(0.001, step);
+    const rise = (heightAt(form, frame, end.line, end.azimuth) - heightAt(form, frame, post.line, post.azimuth)) / Math.max(0.001, step);
     const way = [across > 0 ? `${plural(across, 'round', 'rounds')} ${inward ? 'towards the middle' : 'outwards'}` : '', Math.abs(rise) >= 0.25 ? `${stitchWords(rise)} ${rise > 0 ? 'up' : 'down'}` : ''].filter(Boolean);
     return `from the ${post.side} eye’s hole ${way.length > 0 ? way.join(', then ') : 'nowhere: it shares that hole'}`;
   });

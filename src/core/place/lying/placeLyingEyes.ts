@@ -21,7 +21,7 @@ export function linesOf({ fabric }: PartForm, { gap, other = gap }: EyeRule): [n
 }
 
 function seated(form: PartForm, frame: LyingFrame, rule: EyeRule): [LevelHole, LevelHole] {
-  return levelPair(form, frame.front, linesOf(form, rule), heightUp(form, frame, 0, rule.rise ?? 0) ?? 0, rule.seat);
+  return levelPair(form, frame, linesOf(form, rule), heightUp(form, frame, 0, rule.rise ?? 0) ?? 0, rule.seat);
 }
 
 /**

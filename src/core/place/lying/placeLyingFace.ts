@@ -4,7 +4,7 @@ import { eyeStep } from '../eyeSentence';
 import { standsBy, type Anchor } from '../features/anchors';
 import { writeFeature } from '../features/featureSentence';
 import type { FeaturePlacement } from '../features/featurePlacement';
-import type { FeatureRule } from '../features/featureRule';
+import { isAtBack, type FeatureRule } from '../features/featureRule';
 import { featureSteps } from '../features/featureSteps';
 import { inOrder } from '../features/inOrder';
 import type { PlacedFace } from '../features/placeFace';
@@ -44,11 +44,11 @@ export function placeLyingFace(form: PartForm): PlacedFace {
   const eyes = said ? lyingEyesRule(form, lyingFrame(form, 0), said) : null;
   const front = frontAzimuth(part, fabric, form.starts, eyes ? linesOf(form, eyes.rule).flatMap((line) => [line, line + 1]) : []);
   const frame = lyingFrame(form, front);
-  const behind = lyingFrame(form, front + Math.PI);
+  const behind = lyingFrame(form, front, 'back');
   const placedEyes = eyes ? placeLyingEyes(form, frame, eyes) : null;
 
   const heights = new Map<string, number>();
-  if (placedEyes) heights.set(pressedEyes, placedEyes.posts.reduce((sum, { line, azimuth }) => sum + heightAt(form, front, line, azimuth), 0) / 2);
+  if (placedEyes) heights.set(pressedEyes, placedEyes.posts.reduce((sum, { line, azimuth }) => sum + heightAt(form, frame, line, azimuth), 0) / 2);
   for (const { id, circular } of inOrder([...rules.keys()], (one) => { const kind = hangsBy(rules.get(one)!); return kind && goesBy(kind, one); })) {
     const rule = rules.get(id)!;
     const add = adding(id);
@@ -62,7 +62,7 @@ export function placeLyingFace(form: PartForm): PlacedFace {
       add('rounds-not-below', 'info', `On a part that lies on its side, up and down is counted in stitches: ${vertical.stitches} ${vertical.stitches === 1 ? 'stitch is' : 'stitches are'} taken.`, [{ title: 'Say it in stitches', edits: [writeFeature(part, text, id, rule)] }]);
     }
     const stitches = vertical?.by === 'stitches' ? (vertical.direction === 'above' ? vertical.stitches : -vertical.stitches) : 0;
-    const height = heightUp(form, rule.sideways.by === 'back' ? behind : frame, from ?? 0, stitches);
+    const height = heightUp(form, isAtBack(rule.sideways) ? behind : frame, from ?? 0, stitches);
     if (height === null) add('gap-missing', 'error', `${Math.abs(stitches)} stitches ${stitches > 0 ? 'above' : 'below'} lies beyond the edge of the face. The ${id} goes level with what it is counted from until you say.`);
     heights.set(id, height ?? from ?? 0);
   }
@@ -74,7 +74,7 @@ export function placeLyingFace(form: PartForm): PlacedFace {
     const add = adding(id);
     const kind = standsBy(rule.sideways);
     if (kind && !circular && !anchors.has(goesBy(kind, id) ?? '') && !problems.get(id)?.some(({ code }) => code === 'anchor-missing')) add('anchor-missing', 'warning', `The ${id} should go by the ${kind}, and no ${kind} are placed on this part. They are put about the middle of it until you say.`);
-    const placed = placeLyingOne(form, rule.sideways.by === 'back' ? behind : frame, id, rule, heights.get(id) ?? 0, (by) => anchors.get(goesBy(by, id) ?? ''), add);
+    const placed = placeLyingOne(form, isAtBack(rule.sideways) ? behind : frame, id, rule, heights.get(id) ?? 0, (by) => anchors.get(goesBy(by, id) ?? ''), add);
     anchors.set(id, lyingAnchor(form, placed.units.map(({ side, fromLine, toLine, halfMm }) => ({ side, line: (fromLine + toLine) / 2, halfMm }))));
     features.push(placed);
   }

@@ -33,15 +33,15 @@ export function lyingAnchor({ gauge }: PartForm, units: readonly { side: Feature
 }
 
 /** Strokes of a part that lies: from line to line across the face, by heights up and down. */
-function lyingGrid(form: PartForm, { front, right }: LyingFrame): NeedleGrid {
+function lyingGrid(form: PartForm, frame: LyingFrame): NeedleGrid {
   const { fabric } = form;
   const spot = (unit: FeatureUnit, share: number, rise: number, by: number) => {
-    const ends = [heightAt(form, front, unit.fromLine, unit.fromAzimuth), heightAt(form, front, unit.toLine, unit.toAzimuth)] as const;
+    const ends = [heightAt(form, frame, unit.fromLine, unit.fromAzimuth), heightAt(form, frame, unit.toLine, unit.toAzimuth)] as const;
     const line = Math.max(1, Math.min(fabric.rounds - 1, Math.round(unit.fromLine + (unit.toLine - unit.fromLine) * share + by)));
     const step = turn / Math.max(1, roundCount(fabric, line + 1));
-    return { line, azimuth: azimuthAt(form, front, line, ends[0] + (ends[1] - ends[0]) * share) + directionAt(fabric, form.orientation, line) * rise * step };
+    return { line, azimuth: azimuthAt(form, frame, line, ends[0] + (ends[1] - ends[0]) * share) + frame.facing * directionAt(fabric, form.orientation, line) * rise * step };
   };
-  return { at: (unit, share, rise) => spot(unit, share, rise, 0), aside: spot, outward: (unit) => (unit.side === 'left' ? (-right as 1 | -1) : right) };
+  return { at: (unit, share, rise) => spot(unit, share, rise, 0), aside: spot, outward: (unit) => (unit.side === 'left' ? (-frame.right as 1 | -1) : frame.right) };
 }
 
 /**
@@ -65,8 +65,8 @@ export function placeLyingOne(form: PartForm, frame: LyingFrame, id: string, giv
     azimuth: from.azimuth + wrapAngle(to.azimuth - from.azimuth) / 2, halfMm: sewn ? (rule.sizeMm ?? 0) / 2 : (Math.abs(to.line - from.line) * gauge.heightMm) / 2,
   });
   const level = (a: number, b: number): [LevelHole, LevelHole] => {
-    if (a !== b) return levelPair(form, frame.front, [a, b], heightMm, seat);
-    const hole = holeAtHeight(form, frame.front, a, heightMm, seat);
+    if (a !== b) return levelPair(form, frame, [a, b], heightMm, seat);
+    const hole = holeAtHeight(form, frame, a, heightMm, seat);
     return [hole, hole];
   };
   const said = rule.sideways.by === 'rounds' ? [rule.sideways.from, rule.sideways.to].map((label) => {
