@@ -4,7 +4,7 @@ import { analyseToy } from '../src/core/toy/analyse';
 
 const open = (name: string) => analyseToy(readFileSync(join(__dirname, `${name}.txt`), 'utf8'));
 
-test.each(['otter', 'hedgehog', 'owl'])('the %s adds up and has nothing to settle', (name) => {
+test.each(['otter', 'hedgehog', 'owl', 'frog'])('the %s adds up and has nothing to settle', (name) => {
   expect(open(name).problems).toEqual([]);
 });
 
@@ -27,4 +27,12 @@ test('the otter’s head is a ball with its eyes on the front and its muzzle bel
     expect(count).toBeGreaterThan(10);
     expect(Math.abs((sum / count) * 48) / (2 * Math.PI)).toBeLessThan(1);
   }
+});
+
+test('the frog’s head lies on its side, its eyes level and its mouth as wide as its cheeks', () => {
+  const [head] = open('frog').parts;
+  expect(head!.size.widthMm).toBeLessThan(head!.size.heightMm);
+  expect(head!.eyes?.levelMm).toBeLessThan(0.1);
+  const [mouth, cheeks] = head!.features;
+  expect([mouth!.units[0]!.fromLine, mouth!.units[0]!.toLine]).toEqual(cheeks!.units.map(({ fromLine }) => fromLine));
 });

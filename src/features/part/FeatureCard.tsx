@@ -39,7 +39,7 @@ export function FeatureCard({ part, form, feature }: { part: PartAnalysis; form:
     edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, style, embroidered, sizeMm: embroidered ? null : (was.sizeMm ?? entry.usualMm), wide: embroidered ? was.wide : entry.wide, high: embroidered ? was.high : entry.high }));
   };
   const stand = (sides: FeatureRule['sides']) => edits.putFeature(feature.id, ({ rule: was, units: [unit] }) => ({
-    ...was, sides, sideways: sides === 'middle' ? { by: 'front' } : was.sides === 'middle' ? { by: 'apart', apart: Math.max(2, Math.round((unit?.of ?? 12) / 5)) } : was.sideways,
+    ...was, sides, sideways: sides === 'middle' ? { by: 'front' } : was.sides === 'middle' ? { by: 'apart', apart: Math.max(2, Math.round(part.map.lying ? part.fabric.rounds / 3 : (unit?.of ?? 12) / 5)) } : was.sideways,
   }));
   return (
     <View gap="$3">

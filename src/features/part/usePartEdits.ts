@@ -7,6 +7,7 @@ import { removeEyes, withEyes, writeEyes, type EyeRule } from '../../core/place/
 import { frontSentence } from '../../core/place/eyeProblems';
 import { proposedRule, type FeatureRule } from '../../core/place/features/featureRule';
 import { lyingFrame } from '../../core/place/lying/frame';
+import { proposedLyingRule } from '../../core/place/lying/lyingRule';
 import { proposeLyingEyes } from '../../core/place/lying/lyingEyesRule';
 import { removeFeature, writeFeature } from '../../core/place/features/featureSentence';
 import type { FeatureKind } from '../../core/notation/step';
@@ -64,7 +65,7 @@ export function usePartEdits(part: PartAnalysis) {
     addFeature: (kind: FeatureKind) => {
       const { text, lines, part: { source, form, eyes, features, map } } = now();
       const eyeLine = eyes?.round ?? features.find((feature) => feature.kind === 'eyes')?.line ?? 0;
-      put(applyEdits(text, [writeFeature(source, lines, null, proposedRule(kind, form, eyeLine, map.front))]));
+      put(applyEdits(text, [writeFeature(source, lines, null, source.lying ? proposedLyingRule(kind, form) : proposedRule(kind, form, eyeLine, map.front))]));
     },
     dropFeature: (id: string) => {
       const { text, lines, part: { source } } = now();

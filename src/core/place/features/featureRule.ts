@@ -97,7 +97,8 @@ function sidewaysOf(step: Step & { feature: FeatureKind }, pair: boolean): Pick<
   return { sides, sideways };
 }
 
-function usualSideways(kind: FeatureKind): Sideways {
+/** Where a pair stands when nothing is said. */
+export function usualSideways(kind: FeatureKind): Sideways {
   if (kind === 'cheeks') return { by: 'outward', stitches: 1, from: 'eyes' };
   if (kind === 'whiskers') return { by: 'outward', stitches: 1, from: 'eyes' };
   return { by: 'inLine', edge: kind === 'lashes' ? 'outer' : kind === 'sculpting' ? 'inner' : 'middle', to: 'eyes' };

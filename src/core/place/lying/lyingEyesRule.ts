@@ -1,6 +1,6 @@
-import type { Problem } from '../../notation/problem';
+import type { Problem, Suggestion } from '../../notation/problem';
 import type { Step } from '../../notation/step';
-import type { EyeRule } from '../eyeSentence';
+import { writeEyes, type EyeRule } from '../eyeSentence';
 import { frontAzimuth, roundIndex } from '../frontLine';
 import { largestEyeMm, smallestEyeMm } from '../hardware';
 import { choosePair } from '../pair';
@@ -45,7 +45,8 @@ export function proposeLyingEyes(form: PartForm, frame: LyingFrame): EyeRule {
 export function lyingEyesRule(form: PartForm, frame: LyingFrame, step: Step): { rule: EyeRule; problems: Problem[] } {
   const { part, fabric } = form;
   const problems: Problem[] = [];
-  const add = (code: string, severity: Problem['severity'], message: string) => problems.push({ code, severity, part: part.name, line: step.line, column: step.span.from + 1, message, suggestions: [] });
+  const add = (code: string, severity: Problem['severity'], message: string, suggestions: Suggestion[] = []) => problems.push({ code, severity, part: part.name, line: step.line, column: step.span.from + 1, message, suggestions });
+  const settle = (next: EyeRule): Suggestion => ({ title: `${next.apart} rounds apart, about the middle`, edits: [writeEyes(part, form.lines, next)] });
   let rule = proposeLyingEyes(form, frame);
   rule.seat = step.seat ?? 'foot';
   const last = fabric.rounds - 1;
@@ -69,6 +70,12 @@ export function lyingEyesRule(form: PartForm, frame: LyingFrame, step: Step): { 
     const lines = ([line, mirrored === line ? (line < last ? line + 1 : line - 1) : mirrored] as [number, number]).sort((a, b) => a - b) as [number, number];
     rule = withLines(form, rule, lines);
     if (apart === undefined) add('eyes-other-side', 'info', `The part lies on its side, so each eye has a line of holes of its own. The other one is put between ${gapOf(form, mirrored).join(' and ')}, as far from the middle.`);
+    else {
+      const centred = withLines(form, rule, linesApart(form, frame, Math.max(1, Math.min(last - 1, Math.round(apart)))));
+      const afresh = proposeLyingEyes(form, frame);
+      add('eyes-one-line', 'warning', `The part lies on its side, so each eye has a line of holes of its own. “${apart} apart” is taken as ${Math.round(apart)} rounds, the other eye put between ${gapOf(form, mirrored).join(' and ')}.`,
+        [settle(centred), ...(afresh.apart === centred.apart ? [] : [settle({ ...afresh, sizeMm: step.sizeMm ?? afresh.sizeMm })])]);
+    }
   } else if (apart !== undefined) {
     const rounds = Math.max(1, Math.min(last - 1, Math.round(apart)));
     if (rounds !== Math.round(apart)) add('apart-impossible', 'error', `This part has ${last} lines of holes; the eyes can't be ${Math.round(apart)} rounds apart on it.`);

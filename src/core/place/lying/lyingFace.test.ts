@@ -58,7 +58,7 @@ describe('eyes', () => {
     ['Eyes: 8 mm, 2 rounds either side of the front line', [8, 12], []],
     ['Eyes: 8 mm, between R8 and R9', [8, 12], ['eyes-other-side']],
     ['Eyes: 8 mm, on round 8', [8, 12], ['eyes-other-side']],
-    ['Eyes: 8 mm, between R8 and R9, 6 rounds apart', [8, 14], []],
+    ['Eyes: 8 mm, between R8 and R9, 6 rounds apart', [8, 14], ['eyes-one-line']],
     ['Insert 4 rounds apart the eyes', [8, 12], ['eyes-size']],
     ['Eyes: 8 mm', [8, 12], ['eyes-spacing']],
     ['Eyes: 8 mm, between R8 and R10 and between R12 and R13', [8, 12], ['gap-not-adjacent']],

@@ -1,6 +1,7 @@
 import { analyseToy, type PartAnalysis } from '../../toy/analyse';
 import { arrangementWords, nearestArrangements } from '../../toy/arrangements';
 import { buildSheet } from '../../toy/sheet/buildSheet';
+import { sheetHtml } from '../../toy/sheet/sheetHtml';
 import { fabricMap, holeOnMap, mapPoint } from '../../shape/map';
 import { frontView } from '../../shape/frontView';
 import { droppedAt, eyesDropped, featureDropped } from '../drop';
@@ -57,6 +58,8 @@ describe('in words', () => {
     expect(sheet.placed[0]?.heading).toBe('8 mm eyes between rounds 8 and 9 and between rounds 12 and 13, hole 18 and hole 19, 4 rounds apart');
     expect(sheet.placed[0]?.sentences.join(' ')).not.toContain('A spiral climbs');
     expect(sheet.map?.circles).toHaveLength(2);
+    // Round 10 lies between lines 9 and 10: 47.5 mm before the middle of 95 mm, its number under the drawing.
+    expect(sheetHtml(buildSheet(analyseToy(text(''))))).toMatch(/<text x="0" y="190(\.\d+)?" text-anchor="middle">10<\/text>/);
   });
 
   test('landmarks lie at the sides', () => {

@@ -1,8 +1,11 @@
-import type { Step } from '../../notation/step';
+import type { FeatureKind, Step } from '../../notation/step';
 import { isLandmark } from '../features/anchors';
-import { isAtBack, ruleOfStep, type FeatureRule, type Sideways, type Vertical } from '../features/featureRule';
+import { isAtBack, ruleOfStep, usualSideways, type FeatureRule, type Sideways, type Vertical } from '../features/featureRule';
 import type { FeatureStep } from '../features/featureSteps';
 import { featureLibrary } from '../features/library';
+import { choosePair } from '../pair';
+import type { PartForm } from '../partForm';
+import { lyingFrame } from './frame';
 
 /**
  * The rule a sentence comes to on a part that lies on its side: up and down is counted in stitches, to the sides in rounds.
@@ -36,4 +39,18 @@ function roundsOf({ gap, otherGap, range, round, relation }: Step, { sideways }:
   if (gap) return between(gap[0], otherGap?.[0] ?? gap[0]);
   if (round !== undefined) return between(round, round);
   return relation?.to === 'edge' ? between(lastRound - relation.rounds, lastRound - relation.rounds) : null;
+}
+
+/** A rule to begin with, for a feature set by thumb: as makers usually do it, a round wider or narrower where that centres it better. */
+export function proposedLyingRule(kind: FeatureKind, form: PartForm): FeatureRule {
+  const entry = featureLibrary[kind];
+  const { middle } = lyingFrame(form, 0);
+  const miss = (wide: number) => Math.abs(choosePair(middle, wide).miss);
+  const widths = entry.pair || !entry.stitched ? [entry.wide] : [entry.wide, entry.wide + 1, entry.wide - 1].filter((wide) => wide > 0);
+  return {
+    kind, style: entry.styles[0] ?? null, embroidered: entry.stitched, sizeMm: entry.stitched ? null : entry.usualMm, high: entry.high, lying: true,
+    wide: widths.reduce((best, wide) => (miss(wide) < miss(best) - 0.05 ? wide : best)),
+    vertical: entry.usual ? { by: 'stitches', stitches: entry.usual.rounds, direction: entry.usual.direction, to: 'eyes' } : { by: 'stitches', stitches: 0, direction: 'above', to: 'front' },
+    sideways: entry.pair ? usualSideways(kind) : { by: 'front' }, sides: entry.pair ? 'both' : 'middle', seat: null,
+  };
 }

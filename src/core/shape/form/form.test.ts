@@ -1,4 +1,5 @@
 import { dome, formInput, formOf, middleOf, usualGauge } from '../../__tests__/formOf';
+import { roundStarts, stitchAzimuth } from '../azimuth';
 import { analyseToy } from '../../toy/analyse';
 import { formText } from '../forms/formText';
 import { formAzimuths } from './azimuths';
@@ -101,6 +102,22 @@ function bestCentre(places: Float64Array, count: number, from: number[]): number
 }
 
 describe('what the profile can’t show', () => {
+  test.each([null, 0, 0.5])('a stuffed wall goes on leaning as it was measured, whatever the stuffing pulls (lean %s)', (lean) => {
+    const input = formInput(`${dome}\nR5: (3 sc, inc) x 6\nR6: (4 sc, inc) x 6\nR7-R14: sc around\nR15: (4 sc, dec) x 6\nR16: (3 sc, dec) x 6\nR17: (2 sc, dec) x 6\nR18: (sc, dec) x 6\nR19: dec x 6`, { firmness: 'firm', gathered: true });
+    const starts = roundStarts(input.fabric, lean);
+    const form = relaxForm({ ...input, starts });
+    const azimuths = formAzimuths(input.fabric, form, starts);
+    const off: number[] = [];
+    for (let round = 0; round < input.fabric.rounds; round += 1) {
+      const [from, to] = [input.fabric.offset[round]!, input.fabric.offset[round + 1]!];
+      let sum = 0;
+      for (let i = from; i < to; i += 1) sum += azimuths[i]! - stitchAzimuth(input.fabric, starts, round + 1, i - from + 1);
+      off.push(sum / 2 / Math.PI);
+    }
+    // From the first to the last round of the wall, in stitches: half a stitch would put an eye a hole off.
+    expect(Math.abs(off[13]! - off[6]!)).toBeLessThan(0.25);
+  });
+
   test('tall stitches on one side turn the axis by more than 15°', () => {
     const tall = [8, 9, 10].map((round) => `R${round}: sc 6, hdc 6, dc 6, hdc 6`).join('\n');
     expect(turnOfAxis(`${dome}\nR5-R7: sc around\n${tall}\nR11-R16: sc around`, 16)).toBeGreaterThan(15);

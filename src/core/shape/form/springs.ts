@@ -39,6 +39,39 @@ class SpringList {
   }
 }
 
+/** How far each stitch stands beside the middle of its feet, in stitches of the wider round; whole turns fall away, and no more than half a stitch. */
+function besideFeet(fabric: Fabric, { down, chainFrom, chainCount, stitches }: FormNodes, starts: Float64Array): Float64Array {
+  const besides = new Float64Array(stitches);
+  for (let round = 0; round < fabric.rounds; round += 1) {
+    const from = fabric.offset[round] ?? 0;
+    const count = roundCount(fabric, round + 1);
+    const base = (fabric.base[round] ?? 0) - 1;
+    const tube = base < 0 && fabric.start === 'tube';
+    if (fabric.row[round] === 1 || (base < 0 && !tube)) continue;
+    const below = tube ? chainCount : roundCount(fabric, base + 1);
+    for (let stitch = from; stitch < from + count; stitch += 1) {
+      const foot = down[stitch] ?? -1;
+      if (foot < 0) continue;
+      const parents = base >= 0 ? Math.max(1, fabric.parentCount[stitch] ?? 1) : 1;
+      const first = base >= 0 && (fabric.parentCount[stitch] ?? 0) > 0 ? (fabric.parentFirst[stitch] ?? foot) : foot;
+      const footAt = base >= 0 ? (starts[base] ?? 0) / turn + (first - (fabric.offset[base] ?? 0) + parents / 2) / below : (starts[0] ?? 0) / turn + (foot - chainFrom + 0.5) / below;
+      const off = (starts[round] ?? 0) / turn + (stitch - from + 0.5) / count - footAt;
+      besides[stitch] = Math.max(-0.5, Math.min(0.5, (off - Math.round(off)) * Math.max(count, below)));
+    }
+  }
+  return besides;
+}
+
+/** How far each round leans as a whole, in stitches: what its stitches have in common, beside increases and decreases. */
+function leansOf({ rounds, offset }: Fabric, besides: Float64Array): number[] {
+  return Array.from({ length: rounds }, (_, round) => {
+    const [from, to] = [offset[round] ?? 0, offset[round + 1] ?? 0];
+    let sum = 0;
+    for (let stitch = from; stitch < to; stitch += 1) sum += besides[stitch] ?? 0;
+    return Math.max(-0.5, Math.min(0.5, sum / Math.max(1, to - from)));
+  });
+}
+
 /**
  * The springs of a part, in units of the stitch width: along the yarn, to what each stitch is worked into, and weak ones across (shear).
  *
@@ -51,6 +84,8 @@ class SpringList {
  */
 export function formSprings(fabric: Fabric, nodes: FormNodes, starts: Float64Array, gauge: Gauge, stuffed: boolean): Springs {
   const list = new SpringList();
+  const besides = besideFeet(fabric, nodes, starts);
+  const leans = leansOf(fabric, besides);
   const h = gauge.heightMm / gauge.widthMm;
   const tall = (stitch: number) => h * (heightOfCode[fabric.kind[stitch] ?? 0] ?? 1);
   const { next, prev, down, stitches, chainFrom, chainCount } = nodes;
@@ -75,13 +110,7 @@ export function formSprings(fabric: Fabric, nodes: FormNodes, starts: Float64Arr
       const foot = down[stitch] ?? -1;
       const parents = base >= 0 ? Math.max(1, fabric.parentCount[stitch] ?? 1) : 1;
       const first = base >= 0 && (fabric.parentCount[stitch] ?? 0) > 0 ? (fabric.parentFirst[stitch] ?? foot) : foot;
-      // How far the stitch stands beside the middle of its feet, in stitches of the wider round; whole turns fall away.
-      let beside = 0;
-      if (!flat && foot >= 0) {
-        const footAt = base >= 0 ? (starts[base] ?? 0) / turn + (first - baseFrom + parents / 2) / below : (starts[0] ?? 0) / turn + (foot - chainFrom + 0.5) / below;
-        const off = (starts[round] ?? 0) / turn + (stitch - from + 0.5) / count - footAt;
-        beside = Math.max(-0.5, Math.min(0.5, (off - Math.round(off)) * Math.max(count, below)));
-      }
+      const beside = besides[stitch] ?? 0;
       // The way to a place `places` of the round below beside the middle of the feet.
       const way = (places: number) => {
         if (foot === nodes.startPole) return height * fromRing(stitch);
@@ -90,10 +119,17 @@ export function formSprings(fabric: Fabric, nodes: FormNodes, starts: Float64Arr
         return Math.sqrt(height * height + 2 * radii * (1 - Math.cos(angle)));
       };
       const half = (parents - 1) / 2;
-      for (let parent = 0; parent < parents; parent += parents > 1 ? parents - 1 : 1) list.add(stitch, foot < stitches ? first + parent : foot, way(foot < stitches ? parent - half : 0), pulls.up);
-      if (foot < stitches || nodes.startPole < 0) {
-        list.add(stitch, prev[foot < stitches ? first : foot] ?? -1, way(-1 - half), pulls.shear);
-        list.add(stitch, next[foot < stitches ? first + parents - 1 : foot] ?? -1, way(1 + half), pulls.shear);
+      const onFabric = foot < stitches || nodes.startPole < 0;
+      // What pulls straight down is shared out by how far the round leans, or the stuffing's pull would set the stitches upright again.
+      const lean = onFabric && !flat && count === below ? leans[round] ?? 0 : 0;
+      for (let parent = 0; parent < parents; parent += parents > 1 ? parents - 1 : 1) {
+        const share = parents > 1 ? 1 + 2 * lean * Math.sign(parent - half) : 1 - Math.abs(lean);
+        list.add(stitch, foot < stitches ? first + parent : foot, way(foot < stitches ? parent - half : 0), pulls.up * share);
+      }
+      if (onFabric) {
+        const straight = (side: 1 | -1) => (parents === 1 && side * lean > 0 ? pulls.up * Math.abs(lean) : 0);
+        list.add(stitch, prev[foot < stitches ? first : foot] ?? -1, way(-1 - half), pulls.shear + straight(-1));
+        list.add(stitch, next[foot < stitches ? first + parents - 1 : foot] ?? -1, way(1 + half), pulls.shear + straight(1));
       }
       const second = next[next[stitch] ?? -1] ?? -1;
       if (!stuffed && second >= 0 && along === 1) list.add(stitch, second, 2 * Math.cos(Math.PI / Math.max(6, count)), pulls.roundness);

@@ -20,6 +20,10 @@ export type SheetLine =
 /** The drawing of a part with its eyes, in mm. */
 export interface SheetMap {
   map: FabricMap;
+  /** its rounds run upright, their numbers stand underneath */
+  lying: boolean;
+  /** numbers of the rounds in the maker's text */
+  labels: readonly number[];
   /** eyes filled, what is sewn on open */
   circles: { x: number; y: number; radius: number; open: boolean }[];
   /** stitched strokes */
@@ -136,7 +140,7 @@ function sheetPart(part: PartAnalysis): SheetPart {
     assembly: source.steps.filter((step) => step.kind !== 'stuff' && step.kind !== 'close' && step.kind !== 'feature').map((step) => step.text),
     open: part.problems.filter((problem) => problem.severity !== 'info').map((problem) => problem.message),
     map: map && {
-      map,
+      map, lying: part.map.lying, labels: [...part.fabric.label],
       circles: [
         ...(eyes ? eyes.posts.map((post) => ({ ...mapPoint(part.map, post.line, post.azimuth), radius: eyes.rule.sizeMm / 2, open: false })) : []),
         ...part.features.flatMap(({ needle, units }) => (needle ? [] : units.map((unit) => ({ ...mapPoint(part.map, unit.fromLine, unit.azimuth), radius: Math.max(1.5, unit.halfMm), open: true })))),

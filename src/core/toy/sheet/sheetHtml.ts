@@ -13,18 +13,19 @@ function strokes({ points }: FabricMap): string {
 }
 
 /** The drawing in black on white, so that any printer shows it. */
-function mapSvg({ map, circles: drawn, strokes: stitched }: SheetMap, name: string): string {
+function mapSvg({ map, lying, labels, circles: drawn, strokes: stitched }: SheetMap, name: string): string {
   const gutter = 16;
   const width = map.width + 2 * gutter;
   const numbers: string[] = [];
   for (let line = 1; line < map.lines.length; line += 1) {
     if (line % 5 !== 0 && line !== 1 && line !== map.lines.length - 1) continue;
     if (line % 5 !== 0 && line % 5 < 2 && line > 5) continue;
-    const y = ((map.lines[line] ?? 0) + (map.lines[line - 1] ?? 0)) / 2;
-    numbers.push(`<text x="${n(-map.width / 2 - gutter + 2)}" y="${n(y + 2)}">${line}</text>`);
+    const middle = ((map.lines[line] ?? 0) + (map.lines[line - 1] ?? 0)) / 2;
+    const at = lying ? `x="${n(middle)}" y="${n(map.height + 10)}" text-anchor="middle"` : `x="${n(-map.width / 2 - gutter + 2)}" y="${n(middle + 2)}"`;
+    numbers.push(`<text ${at}>${labels[line - 1] ?? line}</text>`);
   }
   const circles = drawn.map(({ x, y, radius, open }) => `<circle${open ? ' class="open"' : ''} cx="${n(x)}" cy="${n(y)}" r="${n(radius)}"/>`).join('');
-  return `<svg class="sheet-map" role="img" aria-label="${escape(name)}: the fabric unrolled, with the eyes" viewBox="${n(-width / 2)} -6 ${n(width)} ${n(map.height + 12)}" xmlns="http://www.w3.org/2000/svg">`
+  return `<svg class="sheet-map" role="img" aria-label="${escape(name)}: the fabric unrolled, with the eyes" viewBox="${n(-width / 2)} -6 ${n(width)} ${n(map.height + (lying ? 20 : 12))}" xmlns="http://www.w3.org/2000/svg">`
     + `<path d="M0 -4V${n(map.height + 4)}" class="front"/><path class="stitches" d="${strokes(map)}"/><path class="needle" d="${stitched.map(({ x1, y1, x2, y2 }) => `M${n(x1)} ${n(y1)}L${n(x2)} ${n(y2)}`).join('')}"/><g class="eyes">${circles}</g><g class="numbers">${numbers.join('')}</g></svg>`;
 }
 
