@@ -1,6 +1,7 @@
-import { EmbeddedActionsParser, EOF, tokenMatcher, type IToken, type TokenType } from 'chevrotain';
+import { EOF, tokenMatcher, type IToken, type TokenType } from 'chevrotain';
+import { SentenceLookahead, targetOf } from './sentenceLookahead';
 import { featureOf, is, number, S, sentenceLexer, sentenceTypes, valueOf, Word } from './sentenceTokens';
-import type { FeatureKind, FeatureStyle, LandmarkKind, Step, StepKind } from './step';
+import type { FeatureKind, FeatureStyle, Step, StepKind } from './step';
 
 export type { FeatureKind, Step, StepKind } from './step';
 
@@ -29,13 +30,10 @@ const styles: [TokenType, FeatureStyle][] = [
 ];
 /** Styles worked with the needle. */
 const stitched: ReadonlySet<FeatureStyle> = new Set(['triangle', 'satin', 'smile', 'row', 'lips', 'sleeping']);
-const landmarks: [TokenType, LandmarkKind][] = [[S.Ridge, 'ridge'], [S.ColourChange, 'colour change'], [S.LiveEdge, 'edge'], [S.Base, 'base']];
-const targetOf = (token: IToken): FeatureKind | LandmarkKind | undefined => (featureOf.find(([type]) => is(token, type)) ?? landmarks.find(([type]) => is(token, type)))?.[1];
-
 /**
  * An island grammar: the phrases that carry numbers and acts are read wherever they stand, the words between them are passed over.
  */
-class SentenceParser extends EmbeddedActionsParser {
+class SentenceParser extends SentenceLookahead {
   private found: Phrases = nothing();
 
   constructor() {
@@ -64,27 +62,6 @@ class SentenceParser extends EmbeddedActionsParser {
     ]));
   });
 
-  /** How many tokens from `i` make `between R8 and R9`, or 0. */
-  private gapAhead(i: number): number {
-    const start = i;
-    const led = is(this.LA(i), S.Between);
-    if (led) i += 1;
-    while (is(this.LA(i), Word) && /^the$/i.test(this.LA(i).image)) i += 1;
-    let rounds = false;
-    if (is(this.LA(i), S.RoundWord)) { rounds = true; i += 1; }
-    if (!is(this.LA(i), S.Num, S.Ordinal)) return 0;
-    i += 1;
-    if (is(this.LA(i), S.RoundWord) && is(this.LA(i + 1), S.Join, S.Dash)) { rounds = true; i += 1; }
-    if (!is(this.LA(i), S.Join, S.Dash)) return 0;
-    i += 1;
-    while (is(this.LA(i), Word) && /^the$/i.test(this.LA(i).image)) i += 1;
-    if (is(this.LA(i), S.RoundWord)) { rounds = true; i += 1; }
-    if (!is(this.LA(i), S.Num, S.Ordinal)) return 0;
-    i += 1;
-    if (is(this.LA(i), S.RoundWord)) { rounds = true; i += 1; }
-    return rounds || led ? i - start : 0;
-  }
-
   private readonly gap = this.RULE('gap', () => {
     const length = this.ACTION(() => this.gapAhead(1));
     const before = this.LA(0);
@@ -109,10 +86,6 @@ class SentenceParser extends EmbeddedActionsParser {
     });
   });
 
-  private roundAhead(): boolean {
-    return is(this.LA(1), S.RoundWord) ? is(this.LA(2), S.Num) : is(this.LA(2), S.RoundWord);
-  }
-
   private readonly round = this.RULE('round', () => {
     const before = this.LA(0);
     const a = this.SUBRULE(this.anyToken);
@@ -123,22 +96,6 @@ class SentenceParser extends EmbeddedActionsParser {
       else this.found.step.round ??= value;
     });
   });
-
-  /** How many tokens make `2 rounds below the eyes`, `just under the eyes`, `4 rounds up from the base`, `6 rounds from the edge`, or 0. */
-  private relationLength(): number {
-    let i = 1;
-    if (is(this.LA(1), S.Just)) i = 2;
-    else if (is(this.LA(1), ...number) && is(this.LA(2), S.RoundWord)) i = 3;
-    else return 0;
-    // `6 rounds from the edge`: an end of the part, and only inward leads anywhere.
-    if (is(this.LA(i), S.FromEnd) || (is(this.LA(i), S.OverEye) && /^over/i.test(this.LA(i).image))) return i;
-    const from = is(this.LA(i), Word) && /^from$/i.test(this.LA(i).image);
-    if (!from && !is(this.LA(i), S.Above, S.Below)) return 0;
-    i += 1;
-    while (is(this.LA(i), Word, S.Safety)) i += 1;
-    if (from) return is(this.LA(i), S.LiveEdge, S.Base) ? i : 0;
-    return targetOf(this.LA(i)) || is(this.LA(i), S.Them) ? i : 0;
-  }
 
   private readonly relation = this.RULE('relation', () => {
     const length = this.ACTION(() => this.relationLength());
@@ -160,17 +117,6 @@ class SentenceParser extends EmbeddedActionsParser {
       if (feature) named.push(feature);
     });
   });
-
-  /** How many tokens make `4 stitches below the eyes`, `2 stitches above the front line`, or 0. */
-  private stitchesLength(): number {
-    if (!is(this.LA(1), ...number) || !is(this.LA(2), S.St)) return 0;
-    let i = is(this.LA(3), S.Just) ? 4 : 3;
-    if (is(this.LA(i), S.OverEye) && /^over/i.test(this.LA(i).image)) return i;
-    if (!is(this.LA(i), S.Above, S.Below)) return 0;
-    i += 1;
-    while (is(this.LA(i), Word, S.Safety)) i += 1;
-    return featureOf.some(([type]) => is(this.LA(i), type)) || is(this.LA(i), S.Them, S.FrontLine) ? i : 0;
-  }
 
   private readonly stitchesFrom = this.RULE('stitchesFrom', () => {
     const length = this.ACTION(() => this.stitchesLength());
@@ -212,6 +158,10 @@ class SentenceParser extends EmbeddedActionsParser {
   private measured(value: number, meaning: IToken[]): void {
     const { step } = this.found;
     const has = (...wanted: TokenType[]) => meaning.some((token) => is(token, ...wanted));
+    if (has(S.Outward, S.Beside, S.FrontLine, S.Middle, S.EitherSide, S.Showing, S.InBetween, S.Apart, S.Wide) && !has(S.High, S.Mm, S.Cm)) {
+      if (has(S.RoundWord)) step.across = 'rounds';
+      else if (has(S.St)) step.across ??= 'stitches';
+    }
     if (has(S.Mm, S.Cm)) {
       const mm = value * (has(S.Cm) ? 10 : 1);
       if (has(S.Tail)) step.tailMm = mm;

@@ -35,6 +35,8 @@ export interface Step {
   /** from which end rounds are counted, where it is not the start */
   countFrom?: 'end';
   apart?: number;
+  /** what widths and distances across are said to be counted in, where they are */
+  across?: 'rounds' | 'stitches';
   /** `apart` is said to be from post to post */
   posts?: boolean;
   showing?: number;

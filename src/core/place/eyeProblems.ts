@@ -56,6 +56,13 @@ export function ruleProblems(step: Step, part: PartSource, fabric: Fabric, propo
   if (apart !== undefined && showing !== undefined && showingOf(Math.round(apart), rule.seat) !== showing) {
     add('apart-showing-differ', 'warning', `${apart} apart in the ${rule.seat === 'foot' ? 'holes' : 'splits'} leaves ${showingOf(Math.round(apart), rule.seat)} showing, not ${showing}. Post to post is taken; change one of the two.`);
   }
+  if (step.across === 'rounds') add('across-in-rounds', 'warning', `Rounds run level on this part, so across is counted in stitches: ${rule.apart} stitches are taken from post to post. If it is worked from the toy's side, say so in a line “Start: left” or “Start: right”.`);
+  putSize(step, rule, add);
+  return { rule, problems };
+}
+
+/** Puts the size and the make a sentence says into a rule; a size that is left open or odd is asked about. */
+export function putSize(step: Step, rule: EyeRule, add: (code: string, severity: Problem['severity'], message: string) => void): void {
   if (step.style === 'oval' || step.style === 'ring') rule.style = step.style;
   if (step.sizeMm !== undefined) rule.sizeMm = step.sizeMm;
   else add('eyes-size', 'info', `The sentence does not give a size. ${rule.sizeMm} mm is taken, nearly two stitches wide.`);
@@ -63,7 +70,6 @@ export function ruleProblems(step: Step, part: PartSource, fabric: Fabric, propo
     add('eyes-size-odd', 'warning', `Eyes of ${rule.sizeMm} mm are outside ${smallestEyeMm} to ${largestEyeMm} mm. Check the size.`);
     rule.sizeMm = Math.min(largestEyeMm, Math.max(smallestEyeMm, rule.sizeMm));
   }
-  return { rule, problems };
 }
 
 /** Eyes that have no room on their line of holes are put as far apart as it allows, and say so. */

@@ -84,7 +84,7 @@ test('on a circle folded in half the eyes come to the front half and share its m
 
 test('where increases are clustered the form decides: nearer holes are offered, and taking them brings the eyes to its middle', () => {
   const text = [
-    'Head', 'R1: 6 sc in ring', 'R2: inc x 6', 'R3: (sc, inc) x 6', 'R4: (2 sc, inc) x 6', 'R5: (3 sc, inc) x 6', 'R6: sc around', 'R7: sc 4, inc 12, sc 14', 'R8-R12: sc around', 'R13: sc 4, dec 12, sc 14', 'R14-R15: sc around',
+    'Head', 'R1: 6 sc in ring', 'R2: inc x 6', 'R3: (sc, inc) x 6', 'R4: (2 sc, inc) x 6', 'R5: (3 sc, inc) x 6', 'R6: sc around', 'R7: sc 2, inc 12, sc 16', 'R8-R12: sc around', 'R13: sc 2, dec 12, sc 16', 'R14-R15: sc around',
     'R16: (3 sc, dec) x 6', 'R17: (2 sc, dec) x 6', 'R18: (sc, dec) x 6', 'R19: dec x 6', 'Eyes: 8 mm, between R9 and R10, 8 post to post.', '',
   ].join('\n');
   const off = (of: string) => {

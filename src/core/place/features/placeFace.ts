@@ -64,6 +64,7 @@ export function placeFace(form: PartForm): PlacedFace {
       const rule = rules.get(id)!;
       const settle = (title: string, vertical: Vertical): Suggestion => ({ title, edits: [writeFeature(part, text, id, { ...rule, vertical })] });
       found.set(id, verticalLine(form, rule.vertical, name, lineBy, add, settle));
+      if (step?.across === 'rounds') add('across-in-rounds', 'warning', `Rounds run level on this part, so across is counted in stitches, and that many stitches are taken for the ${name}.`, [{ title: 'Say it in stitches', edits: [writeFeature(part, text, id, rule)] }]);
       if (step?.otherGap) {
         const other = { ...rule, vertical: { by: 'gap' as const, gap: step.otherGap } };
         add('feature-two-places', 'warning', `One sentence names two lines of holes; the first is taken for the ${name}. Give each its own sentence.`, [{ title: 'A sentence each', edits: [writeFeature(part, text, id, rule, other)] }]);

@@ -1,5 +1,6 @@
 import type { Problem, Suggestion } from '../../notation/problem';
 import type { Step } from '../../notation/step';
+import { putSize } from '../eyeProblems';
 import { writeEyes, type EyeRule } from '../eyeSentence';
 import { frontAzimuth, roundIndex } from '../frontLine';
 import { largestEyeMm, smallestEyeMm } from '../hardware';
@@ -81,15 +82,10 @@ export function lyingEyesRule(form: PartForm, frame: LyingFrame, step: Step): { 
     if (rounds !== Math.round(apart)) add('apart-impossible', 'error', `This part has ${last} lines of holes; the eyes can't be ${Math.round(apart)} rounds apart on it.`);
     rule = withLines(form, rule, linesApart(form, frame, rounds));
   } else add('eyes-spacing', 'warning', `The sentence does not say how many rounds apart the eyes are. They are put ${rule.apart} apart until you say.`);
+  if (step.across === 'stitches') add('across-in-stitches', 'warning', `On a part that lies on its side across is counted in rounds: ${rule.apart} rounds are taken.`, [{ title: 'Say it in rounds', edits: [writeEyes(part, form.lines, rule)] }]);
   const { stitchesFrom } = step;
   if (stitchesFrom?.to === 'front') rule.rise = stitchesFrom.direction === 'above' ? stitchesFrom.stitches : -stitchesFrom.stitches;
   else if (step.relation || stitchesFrom) add('rounds-not-below', 'warning', 'On a part that lies on its side, up and down is counted in stitches from the front line: say “2 stitches above the front line”. The eyes are put on it until you say.');
-  if (step.style === 'oval' || step.style === 'ring') rule.style = step.style;
-  if (step.sizeMm !== undefined) rule.sizeMm = step.sizeMm;
-  else add('eyes-size', 'info', `The sentence does not give a size. ${rule.sizeMm} mm is taken, nearly two stitches wide.`);
-  if (rule.sizeMm < smallestEyeMm || rule.sizeMm > largestEyeMm) {
-    add('eyes-size-odd', 'warning', `Eyes of ${rule.sizeMm} mm are outside ${smallestEyeMm} to ${largestEyeMm} mm. Check the size.`);
-    rule.sizeMm = Math.min(largestEyeMm, Math.max(smallestEyeMm, rule.sizeMm));
-  }
+  putSize(step, rule, add);
   return { rule, problems };
 }

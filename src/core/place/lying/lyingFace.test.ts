@@ -66,6 +66,7 @@ describe('eyes', () => {
     ['Eyes: 8 mm, 40 rounds apart', [1, 18], ['apart-impossible']],
     ['Eyes: 8 mm, between R8 and R9 and between R8 and R9', [9, 10], ['same-hole']],
     ['Eyes: 8 mm, 4 rounds apart, 2 rounds above the nose', [8, 12], ['rounds-not-below']],
+    ['Eyes: 8 mm, 4 stitches apart', [8, 12], ['across-in-stitches']],
     ['Eyes: 30 mm, 4 rounds apart', [8, 12], ['eyes-size-odd']],
   ])('%s', (sentence, lines, asked) => {
     const { eyes } = part(sentence);
@@ -108,6 +109,7 @@ const rows: [sentence: string, rising: number[][], falling: number[][], asks?: s
   ['Mouth: 5 stitches below the eyes, as wide as the middle of the eyes', [[8, 13], [12, 14]], [[8, 23], [12, 24]]],
   ['Mouth: from R8 to R12, 5 stitches below the eyes', [[8, 13], [12, 14]], [[8, 23], [12, 24]]],
   ['Mouth 5 rounds below the eyes, 4 rounds wide', [[8, 13], [12, 14]], [[8, 23], [12, 24]], 'rounds-not-below'],
+  ['Mouth 5 stitches below the eyes, 4 stitches wide', [[8, 13], [12, 14]], [[8, 23], [12, 24]], 'across-in-stitches'],
   // c(7) - 3 is 14.75 and c(13) - 3 is 16.25: holes 15 and 16 lie a quarter off each, half a stitch from level as any two do.
   ['Felt cheeks, 8 mm, 3 stitches below the eyes, 1 round outside the eyes', [[7, 15], [13, 16]], [[7, 21], [13, 22]]],
   ['Cheeks: felt, 8 mm, 3 stitches below the eyes, 6 rounds post to post', [[7, 15], [13, 16]], [[7, 21], [13, 22]]],
@@ -221,4 +223,7 @@ test('on a part that stands, stitches up and down are asked about and taken as r
   expect(upright.features[0]).toMatchObject({ line: 13 });
   const [asked] = upright.features[0]!.problems.filter(({ code }) => code === 'up-in-rounds');
   expect(asked?.suggestions[0]?.edits[0]?.text).toContain('4 rounds below the eyes');
+  const wide = part('Eyes: 8 mm, between R9 and R10, 7 rounds apart. Mouth: 4 rounds below the eyes, 3 rounds wide.', 'top');
+  expect(codes(wide.eyes!.problems)).toContain('across-in-rounds');
+  expect(wide.features[0]!.problems.find(({ code }) => code === 'across-in-rounds')?.suggestions[0]?.edits[0]?.text).toContain('3 stitches wide');
 });

@@ -61,6 +61,9 @@ export function placeLyingFace(form: PartForm): PlacedFace {
     if (relation && relation.direction !== 'from' && vertical?.by === 'stitches') {
       add('rounds-not-below', 'info', `On a part that lies on its side, up and down is counted in stitches: ${vertical.stitches} ${vertical.stitches === 1 ? 'stitch is' : 'stitches are'} taken.`, [{ title: 'Say it in stitches', edits: [writeFeature(part, text, id, rule)] }]);
     }
+    if (steps.find((one) => one.id === id)!.step.across === 'stitches') {
+      add('across-in-stitches', 'warning', `On a part that lies on its side across is counted in rounds, and that many rounds are taken for the ${id}.`, [{ title: 'Say it in rounds', edits: [writeFeature(part, text, id, rule)] }]);
+    }
     const stitches = vertical?.by === 'stitches' ? (vertical.direction === 'above' ? vertical.stitches : -vertical.stitches) : 0;
     const height = heightUp(form, isAtBack(rule.sideways) ? behind : frame, from ?? 0, stitches);
     if (height === null) add('gap-missing', 'error', `${Math.abs(stitches)} stitches ${stitches > 0 ? 'above' : 'below'} lies beyond the edge of the face. The ${id} goes level with what it is counted from until you say.`);

@@ -1,0 +1,62 @@
+import { EmbeddedActionsParser, type IToken, type TokenType } from 'chevrotain';
+import { featureOf, is, number, S, Word } from './sentenceTokens';
+import type { FeatureKind, LandmarkKind } from './step';
+
+const landmarks: [TokenType, LandmarkKind][] = [[S.Ridge, 'ridge'], [S.ColourChange, 'colour change'], [S.LiveEdge, 'edge'], [S.Base, 'base']];
+/** What a word names that something else can be counted from. */
+export const targetOf = (token: IToken): FeatureKind | LandmarkKind | undefined => (featureOf.find(([type]) => is(token, type)) ?? landmarks.find(([type]) => is(token, type)))?.[1];
+
+/** The longer phrases of a sentence: how many tokens from here make one, or 0. Nothing is taken. */
+export abstract class SentenceLookahead extends EmbeddedActionsParser {
+  /** How many tokens from `i` make `between R8 and R9`, or 0. */
+  protected gapAhead(i: number): number {
+    const start = i;
+    const led = is(this.LA(i), S.Between);
+    if (led) i += 1;
+    while (is(this.LA(i), Word) && /^the$/i.test(this.LA(i).image)) i += 1;
+    let rounds = false;
+    if (is(this.LA(i), S.RoundWord)) { rounds = true; i += 1; }
+    if (!is(this.LA(i), S.Num, S.Ordinal)) return 0;
+    i += 1;
+    if (is(this.LA(i), S.RoundWord) && is(this.LA(i + 1), S.Join, S.Dash)) { rounds = true; i += 1; }
+    if (!is(this.LA(i), S.Join, S.Dash)) return 0;
+    i += 1;
+    while (is(this.LA(i), Word) && /^the$/i.test(this.LA(i).image)) i += 1;
+    if (is(this.LA(i), S.RoundWord)) { rounds = true; i += 1; }
+    if (!is(this.LA(i), S.Num, S.Ordinal)) return 0;
+    i += 1;
+    if (is(this.LA(i), S.RoundWord)) { rounds = true; i += 1; }
+    return rounds || led ? i - start : 0;
+  }
+
+  protected roundAhead(): boolean {
+    return is(this.LA(1), S.RoundWord) ? is(this.LA(2), S.Num) : is(this.LA(2), S.RoundWord);
+  }
+
+  /** How many tokens make `2 rounds below the eyes`, `just under the eyes`, `4 rounds up from the base`, `6 rounds from the edge`, or 0. */
+  protected relationLength(): number {
+    let i = 1;
+    if (is(this.LA(1), S.Just)) i = 2;
+    else if (is(this.LA(1), ...number) && is(this.LA(2), S.RoundWord)) i = 3;
+    else return 0;
+    // `6 rounds from the edge`: an end of the part, and only inward leads anywhere.
+    if (is(this.LA(i), S.FromEnd) || (is(this.LA(i), S.OverEye) && /^over/i.test(this.LA(i).image))) return i;
+    const from = is(this.LA(i), Word) && /^from$/i.test(this.LA(i).image);
+    if (!from && !is(this.LA(i), S.Above, S.Below)) return 0;
+    i += 1;
+    while (is(this.LA(i), Word, S.Safety)) i += 1;
+    if (from) return is(this.LA(i), S.LiveEdge, S.Base) ? i : 0;
+    return targetOf(this.LA(i)) || is(this.LA(i), S.Them) ? i : 0;
+  }
+
+  /** How many tokens make `4 stitches below the eyes`, `2 stitches above the front line`, or 0. */
+  protected stitchesLength(): number {
+    if (!is(this.LA(1), ...number) || !is(this.LA(2), S.St)) return 0;
+    let i = is(this.LA(3), S.Just) ? 4 : 3;
+    if (is(this.LA(i), S.OverEye) && /^over/i.test(this.LA(i).image)) return i;
+    if (!is(this.LA(i), S.Above, S.Below)) return 0;
+    i += 1;
+    while (is(this.LA(i), Word, S.Safety)) i += 1;
+    return featureOf.some(([type]) => is(this.LA(i), type)) || is(this.LA(i), S.Them, S.FrontLine) ? i : 0;
+  }
+}
