@@ -36,6 +36,8 @@ export const eyeCorpus: EyeCase[] = [
   ['After round 14, insert 9 mm eyes between R8 and R9, 6 apart', { gap: [8, 9], apart: 6 }],
   ['When R15 is done, put 9 mm eyes between R8 and R9, 6 apart', { gap: [8, 9], apart: 6 }],
   ['Eyes: 9 mm, between rounds 4 and 5 from the base, 6 apart', { gap: [13, 14], apart: 6 }],
+  ['Eyes: 9 mm, between rounds 9 and 10 from the top, 6 apart', { gap: [9, 10], apart: 6 }],
+  ['Eyes: 9 mm, 9 rounds from the top, 6 apart', { gap: [9, 10], apart: 6 }],
   ['Eyes: 9 mm, between rounds 8 and 9 from the end, 6 apart', { gap: [9, 10], apart: 6 }],
   ['Eyes: 9 mm, between rounds 8 and 9 from the edge, 6 apart', { gap: [9, 10], apart: 6 }],
   ['Eyes: 9 mm, between rounds 8 and 9 from the last round, 6 apart', { gap: [9, 10], apart: 6 }],

@@ -108,6 +108,13 @@ export const featureCorpus: FeatureCase[] = [
   row('Attach a key ring through the start', [1, null]),
   row('Hair line from R10 to R15, 1 wide', [14, [[18, 19]]], both(10, [[17, 18]])),
   row('Nose at round 16, 3 wide', [16, [[17, 20]]], { asks: 'feature-on-round' }),
+  row('Mouth between rounds 10 and 11 from the end, 3 wide', [19, [[18, 21]]]),
+  row('Mouth between rounds 10 and 11 from the base, 3 wide', [19, [[18, 21]]], both(10, [[16, 19]])),
+  row('Mouth between rounds 19 and 20 from the top, 3 wide', [19, [[18, 21]]], both(10, [[16, 19]])),
+  row('Mouth: 19 rounds from the top, 3 wide', [19, [[18, 21]]], both(10, [[16, 19]])),
+  row('Embroider the mouth 19 rounds down from the top, 3 wide', [19, [[18, 21]]], both(10, [[16, 19]])),
+  row('Mouth: 19 rounds from the magic ring, 3 wide', [19, [[18, 21]]]),
+  row('Mouth at round 10 from the base, 3 wide', [19, [[18, 21]]], { ...both(10, [[16, 19]]), asks: 'feature-on-round' }),
   row('Mouth at round 10 from the end, 3 wide', [19, [[18, 21]]], { asks: 'feature-on-round' }),
   // At the back, 18 holes on.
   row('Sew a 10 mm button at the back between R16 and R17', [16, [[1, 1]]]),

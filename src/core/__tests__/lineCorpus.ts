@@ -20,6 +20,11 @@ export const lineCorpus: CorpusLine[] = [
   ['Row 1: ch 11, sc in 2nd ch from hook and in each ch across, turn [10]', null, 10, 10],
   ['R1: ch 24, join, sc in each ch around (24)', null, 24, 24],
   ['R1: 6 sc', null, 6, 0],
+  // how often, after the bracket, with a total behind it
+  ['3) [1 sc, inc] 7x (21)', 14, 21, 14],
+  ['R13: dec 7x (7)', 14, 7, 14],
+  ['R4: (2 sc, inc) 7 x [28 sts]', 21, 28, 21],
+  ['R3: 6x (sc, inc) (18)', 12, 18, 12],
   // plain rounds
   ['R5: sc around', 30, 30, 30],
   ['R5: sc in each st around', 30, 30, 30],

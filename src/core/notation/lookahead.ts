@@ -19,9 +19,10 @@ export abstract class Lookahead extends EmbeddedActionsParser {
     return is(b, T.Colon, T.RRound, T.Dot);
   }
 
-  protected isTotalBracket(): boolean {
-    if (!is(this.LA(1), ...openers)) return false;
-    let i = is(this.LA(2), T.Equals, T.Total) ? 3 : 2;
+  /** `(21)`, `[24 sts]`, from the token `at`. */
+  protected isTotalBracket(at = 1): boolean {
+    if (!is(this.LA(at), ...openers)) return false;
+    let i = is(this.LA(at + 1), T.Equals, T.Total) ? at + 2 : at + 1;
     if (!is(this.LA(i), T.Num)) return false;
     i += 1;
     while (is(this.LA(i), T.St, T.Total, T.Stitch, T.Around, T.Article, T.Dot, T.In, T.Loop)) i += 1;
@@ -59,7 +60,7 @@ export abstract class Lookahead extends EmbeddedActionsParser {
     if (is(this.LA(i), T.Num, T.NumberWord)) {
       i += 1;
       if (is(this.LA(i), T.More)) i += 1;
-      return is(this.LA(i), T.Times) || (is(this.LA(i), T.By, T.Cross) && !is(this.LA(i + 1), ...openers, T.Num));
+      return is(this.LA(i), T.Times) || (is(this.LA(i), T.By, T.Cross) && !is(this.LA(i + 1), T.Num) && (!is(this.LA(i + 1), ...openers) || this.isTotalBracket(i + 1)));
     }
     return is(this.LA(i), T.OnceTwice, T.Around) || this.isUntil();
   }

@@ -2,7 +2,7 @@ import { EmbeddedActionsParser, type IToken, type TokenType } from 'chevrotain';
 import { featureOf, is, number, S, Word } from './sentenceTokens';
 import type { FeatureKind, LandmarkKind } from './step';
 
-const landmarks: [TokenType, LandmarkKind][] = [[S.Ridge, 'ridge'], [S.ColourChange, 'colour change'], [S.LiveEdge, 'edge'], [S.Base, 'base']];
+const landmarks: [TokenType, LandmarkKind][] = [[S.Ridge, 'ridge'], [S.ColourChange, 'colour change'], [S.LiveEdge, 'edge'], [S.Base, 'base'], [S.Top, 'top']];
 /** What a word names that something else can be counted from. */
 export const targetOf = (token: IToken): FeatureKind | LandmarkKind | undefined => (featureOf.find(([type]) => is(token, type)) ?? landmarks.find(([type]) => is(token, type)))?.[1];
 
@@ -40,12 +40,12 @@ export abstract class SentenceLookahead extends EmbeddedActionsParser {
     else if (is(this.LA(1), ...number) && is(this.LA(2), S.RoundWord)) i = 3;
     else return 0;
     // `6 rounds from the edge`: an end of the part, and only inward leads anywhere.
-    if (is(this.LA(i), S.FromEnd) || (is(this.LA(i), S.OverEye) && /^over/i.test(this.LA(i).image))) return i;
+    if (is(this.LA(i), S.FromEnd, S.FromTop, S.FromStart) || (is(this.LA(i), S.OverEye) && /^over/i.test(this.LA(i).image))) return i;
     const from = is(this.LA(i), Word) && /^from$/i.test(this.LA(i).image);
     if (!from && !is(this.LA(i), S.Above, S.Below)) return 0;
     i += 1;
     while (is(this.LA(i), Word, S.Safety)) i += 1;
-    if (from) return is(this.LA(i), S.LiveEdge, S.Base) ? i : 0;
+    if (from) return is(this.LA(i), S.LiveEdge, S.Base, S.Top) ? i : 0;
     return targetOf(this.LA(i)) || is(this.LA(i), S.Them) ? i : 0;
   }
 

@@ -8,7 +8,7 @@ test.each([
   ['Put the 12mm eyes in between rnd 9 & 10 with 6 visible stitches between', { sizeMm: 12, gap: [9, 10], showing: 6 }],
   ['Position the eyes on round 10, seven stitches apart', { feature: 'eyes', round: 10, apart: 7 }],
   ['Embroider the nose 2 rounds below the eyes, 4 stitches wide', { feature: 'nose', embroidered: true, wide: 4, relation: { rounds: 2, direction: 'below', to: 'eyes' } }],
-  ['Attach 1 cm eyes between rounds 4 and 5 from the base', { sizeMm: 10, gap: [4, 5], countFrom: 'end' }],
+  ['Attach 1 cm eyes between rounds 4 and 5 from the base', { sizeMm: 10, gap: [4, 5], countFrom: 'base' }],
   ['Begin stuffing the head after round 18', { kind: 'stuff', after: 18 }],
   ['Do not stuff.', { kind: 'stuff', firmness: 'none' }],
   ['Weave the tail through the front loops and pull tight', { kind: 'close' }],

@@ -107,6 +107,7 @@ class SentenceParser extends SentenceLookahead {
       const rounds = is(first, S.Just) ? 1 : valueOf(first);
       const { named } = this.found;
       const to = is(last, S.FromEnd) ? (/base|bottom/i.test(last.image) ? 'base' as const : 'edge' as const)
+        : is(last, S.FromTop) ? 'top' as const : is(last, S.FromStart) ? 'start' as const
         // `Between the eyes, 3 rounds below them`: what was named last.
         : is(last, S.OverEye) ? 'eyes' as const
         : is(last, S.Them) ? (named.length > 1 ? named.at(-1) : 'eyes') : targetOf(last);
@@ -214,7 +215,8 @@ class SentenceParser extends SentenceLookahead {
     if (is(token, S.FeltWord) && features.length === 0) step.style = 'felt';
     if (is(token, S.Split)) step.seat = 'split';
     if (is(token, S.Holes)) step.seat = 'foot';
-    if (is(token, S.FromEnd)) step.countFrom = 'end';
+    if (is(token, S.FromEnd)) step.countFrom = /base|bottom/i.test(token.image) ? 'base' : 'end';
+    if (is(token, S.FromTop)) step.countFrom = 'top';
     if (is(token, S.Lightly)) step.firmness = 'light';
     if (is(token, S.Medium)) step.firmness = 'medium';
     if (is(token, S.Firmly)) step.firmness = 'firm';

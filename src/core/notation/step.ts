@@ -5,7 +5,15 @@ export type FeatureKind =
   | 'eyes' | 'nose' | 'mouth' | 'brows' | 'lashes' | 'cheeks' | 'whiskers' | 'patch' | 'button' | 'bow' | 'spots' | 'key ring' | 'sculpting' | 'hair';
 
 /** Places of a part that rounds are counted from, beside its features. */
-export type LandmarkKind = 'ridge' | 'colour change' | 'edge' | 'base';
+export type LandmarkKind = 'ridge' | 'colour change' | 'edge' | 'base' | 'top' | 'start';
+
+/** Ends that rounds are counted from. */
+export type CountedFrom = 'end' | 'base' | 'top';
+
+/** Whether rounds counted from there are counted from the end of the work. */
+export function countsBack(from: CountedFrom | undefined, start: 'top' | 'bottom'): boolean {
+  return from === 'end' || (from === 'base' && start === 'top') || (from === 'top' && start === 'bottom');
+}
 
 /** How a feature is made, where the maker says so. */
 export type FeatureStyle = 'satin' | 'triangle' | 'smile' | 'row' | 'lips' | 'sleeping' | 'felt' | 'crochet' | 'oval' | 'ring';
@@ -32,8 +40,8 @@ export interface Step {
   round?: number;
   /** after this round is worked */
   after?: number;
-  /** from which end rounds are counted, where it is not the start */
-  countFrom?: 'end';
+  /** from which end rounds are counted, where it is not the start: the end of the work, or an end of the finished toy */
+  countFrom?: CountedFrom;
   apart?: number;
   /** what widths and distances across are said to be counted in, where they are */
   across?: 'rounds' | 'stitches';

@@ -1,7 +1,7 @@
 import { roundCount, type Fabric } from '../fabric/fabric';
 import type { Problem, Suggestion } from '../notation/problem';
 import type { PartSource } from '../notation/pattern';
-import type { Step } from '../notation/sentences';
+import { countsBack, type Step } from '../notation/step';
 import { stitchAtAzimuth } from '../shape/azimuth';
 import type { EyePlacement } from './eyes';
 import { eyeStep, withEyes, writeEyes, type EyeRule } from './eyeSentence';
@@ -34,8 +34,7 @@ export function ruleProblems(step: Step, part: PartSource, fabric: Fabric, propo
     add('eyes-on-round', 'info', `“On round ${step.round}” is read as the line of holes between rounds ${step.round} and ${step.round + 1}. Say “between” to settle it.`);
   }
   if (lower !== undefined) {
-    const fromBase = /base|bottom/i.test(step.text);
-    if (step.countFrom === 'end' && !(fromBase && part.start === 'bottom')) lower = last - lower;
+    if (countsBack(step.countFrom, part.start)) lower = last - lower;
     if (roundIndex(fabric, lower) > 0 && roundIndex(fabric, lower + 1) > 0) rule.gap = [lower, lower + 1];
     else {
       const wanted = lower;
@@ -56,7 +55,7 @@ export function ruleProblems(step: Step, part: PartSource, fabric: Fabric, propo
   if (apart !== undefined && showing !== undefined && showingOf(Math.round(apart), rule.seat) !== showing) {
     add('apart-showing-differ', 'warning', `${apart} apart in the ${rule.seat === 'foot' ? 'holes' : 'splits'} leaves ${showingOf(Math.round(apart), rule.seat)} showing, not ${showing}. Post to post is taken; change one of the two.`);
   }
-  if (step.across === 'rounds') add('across-in-rounds', 'warning', `Rounds run level on this part, so across is counted in stitches: ${rule.apart} stitches are taken from post to post. If it is worked from the toy's side, say so in a line “Start: left” or “Start: right”.`);
+  if (step.across === 'rounds' && !part.lying) add('across-in-rounds', 'warning', `Rounds run level on this part, so across is counted in stitches: ${rule.apart} ${rule.apart === 1 ? 'stitch is' : 'stitches are'} taken from post to post. If it is worked from the toy's side, say so in a line “Start: left” or “Start: right”.`);
   putSize(step, rule, add);
   return { rule, problems };
 }

@@ -1,5 +1,6 @@
 import { applyEdits } from '../notation/applyEdits';
 import type { LineEdit } from '../notation/problem';
+import { countsBack } from '../notation/step';
 import type { PartSource } from '../notation/pattern';
 
 /** Round numbers as they stand in sentences: `R8`, `rounds 8 and 9`, `Rnd 8-9`. */
@@ -31,7 +32,7 @@ export function moveSentences(text: string, part: PartSource, numbers: ReadonlyM
   };
   // From the end of each line, so that what stands before keeps its place.
   for (const step of [...part.steps].sort((a, b) => b.span.from - a.span.from)) {
-    if (step.countFrom !== 'end') put(step.line, step.span.from, step.span.to);
+    if (!countsBack(step.countFrom, part.start)) put(step.line, step.span.from, step.span.to);
   }
   if (part.front) put(part.front.line, 0, (lines[part.front.line - 1] ?? '').length);
   return applyEdits(text, [...edits].map(([line, next]): LineEdit => ({ line, text: next })));

@@ -38,7 +38,8 @@ export function featureProblems(form: PartForm, placed: FeaturePlacement, all: r
   const radius = Math.max(0.001, form.profile.radius[line - 1] ?? 0);
   const [first, last] = [placed.units[0], placed.units.at(-1)];
   if (eyes && first && last && rule.sideways.by !== 'back' && !oneSide) {
-    const between = (a: number, b: number) => a + wrapAngle(b - a) / 2;
+    // By how far each lies from the front: of two that face each other across the piece the middle is at the front, not at the back.
+    const between = (a: number, b: number) => (wrapAngle(a - front) + wrapAngle(b - front)) / 2;
     const off = Math.abs(wrapAngle(between(first.azimuth, last.azimuth) - between(eyes.posts[0].azimuth, eyes.posts[1].azimuth))) * radius;
     if (off > form.gauge.widthMm * offFromEyes) {
       add('off-the-eyes', 'warning', `The ${id} and the eyes do not share a middle: they are ${mm(off)} off each other.`, paired ? [] : [change(`${rule.wide + 1} wide`, { wide: rule.wide + 1 }), ...(rule.wide > 1 ? [change(`${rule.wide - 1} wide`, { wide: rule.wide - 1 })] : [])]);

@@ -1,13 +1,13 @@
-import type { FeatureKind, FeatureStyle, LandmarkKind, Step } from '../../notation/step';
+import type { CountedFrom, FeatureKind, FeatureStyle, LandmarkKind, Step } from '../../notation/step';
 import { apartOf } from '../pair';
 import { pairAt, type PartForm } from '../partForm';
 import { featureLibrary } from './library';
 
 /** Which line of holes a feature lies on, as the maker says it. Rounds by the numbers in her text. */
 export type Vertical =
-  | { by: 'gap'; gap: [number, number] }
+  | { by: 'gap'; gap: [number, number]; from?: CountedFrom }
   | { by: 'range'; from: number; to: number }
-  | { by: 'round'; round: number; from: 'start' | 'end' }
+  | { by: 'round'; round: number; from: 'start' | CountedFrom }
   | { by: 'relation'; rounds: number; direction: 'above' | 'below' | 'from'; to: FeatureKind | LandmarkKind }
   | { by: 'stitches'; stitches: number; direction: 'above' | 'below'; to: FeatureKind | 'front' }
   | { by: 'level'; to: FeatureKind }
@@ -54,7 +54,7 @@ export const isStitchedStyle = (style: FeatureStyle | null): boolean => style !=
 
 /** The vertical rule a sentence comes to; null where it says none. */
 export function verticalOf(step: Step): Vertical | null {
-  if (step.gap) return { by: 'gap', gap: step.gap };
+  if (step.gap) return { by: 'gap', gap: step.gap, ...(step.countFrom ? { from: step.countFrom } : {}) };
   if (step.range) return { by: 'range', from: step.range[0], to: step.range[1] };
   if (step.relation) return { by: 'relation', ...step.relation };
   if (step.stitchesFrom) return { by: 'stitches', ...step.stitchesFrom };

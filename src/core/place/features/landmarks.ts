@@ -21,7 +21,7 @@ export function landmarkLines(fabric: Fabric, landmark: LandmarkKind): readonly 
 function findLines(fabric: Fabric, landmark: LandmarkKind): number[] {
   const { rounds, offset } = fabric;
   if (landmark === 'edge') return [rounds];
-  if (landmark === 'base') return [0];
+  if (landmark === 'base' || landmark === 'top' || landmark === 'start') return [0];
   const stitchesOf = (round: number) => Array.from({ length: (offset[round + 1] ?? 0) - (offset[round] ?? 0) }, (_, i) => (offset[round] ?? 0) + i);
   const found: number[] = [];
   let ridgeBefore = false;

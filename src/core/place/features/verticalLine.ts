@@ -1,5 +1,5 @@
 import type { Problem, Suggestion } from '../../notation/problem';
-import type { FeatureKind } from '../../notation/step';
+import { countsBack, type FeatureKind } from '../../notation/step';
 import { roundIndex } from '../frontLine';
 import type { PartForm } from '../partForm';
 import { isLandmark } from './anchors';
@@ -40,9 +40,11 @@ export function verticalLine(form: PartForm, vertical: Vertical | null, name: st
   switch (vertical.by) {
     case 'start': return 1;
     case 'gap': {
-      const [lower, upper] = vertical.gap;
+      const [said, upper] = vertical.gap;
+      // The line between the fourth and the fifth round from the end lies over the fifth.
+      const lower = countsBack(vertical.from, form.orientation.start) ? (fabric.label[last - 1] ?? last) - said : said;
       const line = roundIndex(fabric, lower);
-      if (upper !== lower + 1) add('gap-not-adjacent', 'warning', `Rounds ${lower} and ${upper} are not neighbours, so there is no one line of holes between them. The first of them is taken.`, line > 0 && line < last ? [between(line)] : []);
+      if (upper !== said + 1) add('gap-not-adjacent', 'warning', `Rounds ${said} and ${upper} are not neighbours, so there is no one line of holes between them. The first of them is taken.`, line > 0 && line < last ? [between(line)] : []);
       return line > 0 ? clamp(line, `Round ${lower}`) : clamp(last, `Round ${lower}`);
     }
     case 'range': {
@@ -52,9 +54,9 @@ export function verticalLine(form: PartForm, vertical: Vertical | null, name: st
       return line > 0 ? clamp(line, `Round ${label}`) : clamp(last, `Round ${label}`);
     }
     case 'round': {
-      const label = vertical.from === 'end' ? (fabric.label[last - 1] ?? last) - vertical.round : vertical.round;
+      const label = vertical.from !== 'start' && countsBack(vertical.from, form.orientation.start) ? (fabric.label[last - 1] ?? last) - vertical.round : vertical.round;
       const line = roundIndex(fabric, label);
-      add('feature-on-round', 'info', `“Round ${vertical.round}${vertical.from === 'end' ? ' from the end' : ''}” is read as the line of holes after round ${label}. Say “between” to settle it.`, line > 0 && line < last ? [between(line)] : []);
+      add('feature-on-round', 'info', `“Round ${vertical.round}${vertical.from === 'start' ? '' : ` from the ${vertical.from}`}” is read as the line of holes after round ${label}. Say “between” to settle it.`, line > 0 && line < last ? [between(line)] : []);
       return line > 0 ? clamp(line, `Round ${label}`) : clamp(last, `Round ${label}`);
     }
     case 'stitches': {
@@ -72,8 +74,8 @@ export function verticalLine(form: PartForm, vertical: Vertical | null, name: st
         add('landmark-missing', 'error', `This part has no ${to}. Say between which rounds the ${name} goes.`, [between(fallback)]);
         return fallback;
       }
-      // The base of a toy is its lowest end, whichever end of the work that is.
-      const base = to === 'base' ? (form.orientation.start === 'top' ? last : 0) : first;
+      // The base of a toy is its lowest end and the top its highest, whichever end of the work that is.
+      const base = to === 'base' || to === 'top' ? ((to === 'base') === (form.orientation.start === 'top') ? last : 0) : first;
       const from = base ?? lineBy(to as FeatureKind);
       if (from === undefined) return fallback;
       const step = direction === 'from' ? (from === 0 ? 1 : -1) : upOf(form) * (direction === 'above' ? 1 : -1);

@@ -7,9 +7,9 @@ const landmarkWords: Record<string, string> = { edge: 'live edge' };
 export function verticalWords(vertical: Vertical | null): string | null {
   if (!vertical) return null;
   switch (vertical.by) {
-    case 'gap': return `between R${vertical.gap[0]} and R${vertical.gap[1]}`;
+    case 'gap': return `between R${vertical.gap[0]} and R${vertical.gap[1]}${vertical.from ? ` from the ${vertical.from}` : ''}`;
     case 'range': return `from R${vertical.from} to R${vertical.to}`;
-    case 'round': return `at round ${vertical.round}${vertical.from === 'end' ? ' from the end' : ''}`;
+    case 'round': return `at round ${vertical.round}${vertical.from === 'start' ? '' : ` from the ${vertical.from}`}`;
     case 'relation': return `${plural(vertical.rounds, 'round')} ${vertical.direction} the ${landmarkWords[vertical.to] ?? vertical.to}`;
     case 'stitches': return `${plural(vertical.stitches, 'stitch')} ${vertical.direction} the ${vertical.to === 'front' ? 'front line' : vertical.to}`;
     case 'level': return `on the same round as the ${vertical.to}`;

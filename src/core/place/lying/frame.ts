@@ -91,7 +91,10 @@ function holesNear(form: PartForm, level: Level, line: number, azimuth: number, 
     const number = Math.round((wanted - even.first) / step);
     return { hole: (((number % even.count) + even.count) % even.count) + 1, azimuth: even.first + number * step };
   });
-  return found.map(({ hole, azimuth: at }) => ({ line, hole, of: even.count, azimuth: at, heightMm: heightAt(form, level, line, at) }));
+  const holes = found.map(({ hole, azimuth: at }) => ({ line, hole, of: even.count, azimuth: at, heightMm: heightAt(form, level, line, at) }));
+  // Past the top of a small round the face is over: what lies there looks back.
+  const facing = form.fabric.row[line] === 1 ? holes : holes.filter((one) => Math.cos(wrapAngle(one.azimuth - level.front)) > -0.1);
+  return facing.length > 0 ? facing : holes.slice(0, 1);
 }
 
 /** The hole of a line nearest to a height. */

@@ -63,7 +63,7 @@ function lyingEyeProblems(form: PartForm, frame: LyingFrame, eyes: EyePlacement)
   const add = (code: string, severity: Problem['severity'], message: string, suggestions: Suggestion[] = []) =>
     problems.push({ code, severity, part: part.name, line: step?.line, column: (step?.span.from ?? 0) + 1, message, suggestions });
   const room = fabric.rounds - 2;
-  const roundsApart = (apart: number): Suggestion[] => (apart >= 1 && apart <= room ? [change(`${apart} rounds apart`, withLines(form, rule, linesApart(form, frame, apart)))] : []);
+  const roundsApart = (apart: number): Suggestion[] => (apart >= 1 && apart <= room ? [change(`${apart} ${apart === 1 ? 'round' : 'rounds'} apart`, withLines(form, rule, linesApart(form, frame, apart)))] : []);
   const missOf = (apart: number) => { const [a, b] = linesApart(form, frame, apart); return Math.abs((a + b) / 2 - frame.middle); };
 
   if (Math.abs(eyes.missStitches) >= offFrom) {

@@ -76,9 +76,11 @@ export function placeLyingOne(form: PartForm, frame: LyingFrame, id: string, giv
     add('gap-missing', 'error', `There is no line of holes after round ${label} on this part. The nearest is between ${gapOf(form, nearest).join(' and ')}.`);
     return nearest;
   }) as [number, number] : null;
+  const narrow = (units: readonly FeatureUnit[]) => units.some(({ fromLine, toLine }) => [fromLine, toLine].some((line) => fabric.row[line] !== 1 && Math.abs(heightMm) > (profile.radius[line - 1] ?? 0) + gauge.widthMm / 2));
   const along = (line: number) => profile.along[line - 1] ?? 0;
   const placement = (units: FeatureUnit[], middle: number, apart: number | null): FeaturePlacement => {
     const miss = middle - frame.middle;
+    if (narrow(units)) add('too-narrow', 'warning', `The ${id} reaches a round that is too narrow to come to that height; its end lies at the edge of the face there.`);
     const [first, last] = [units[0], units.at(-1)];
     const [a, b] = [first ? (first.fromLine + first.toLine) / 2 : 1, last ? (last.fromLine + last.toLine) / 2 : 1];
     const [from, to] = apart === null ? [first?.fromLine ?? 1, first?.toLine ?? 1] : [Math.round(a), Math.round(b)];
