@@ -16,7 +16,7 @@ module.exports = {
       displayName: 'app',
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/{data,ui,features}/**/*.test.{ts,tsx}'],
-      transformIgnorePatterns: ['/node_modules/(?!((jest-)?react-native.*|@react-native.*|@react-native/.*|expo.*|@expo.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|@?chevrotain|lodash-es|@tamagui/.*|lucide-react-native)/)'],
+      transformIgnorePatterns: ['/node_modules/(?!((jest-)?react-native.*|@react-native.*|@react-native/.*|expo.*|@expo.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|@?chevrotain|lodash-es|@tamagui/.*|lucide-react-native|three)/)'],
       moduleNameMapper: { ...chevrotain, '\\.(txt|md)$': '<rootDir>/demo/textFile.cjs' },
     },
   ],

@@ -16,7 +16,8 @@ export function mapPaths(view: MapView): MapPaths {
   const gathered = new Map<number, string[]>();
   for (let i = 0; i < round.length; i += 1) {
     const p = i * 6;
-    const reach = Math.abs(points[p + 2] ?? 0) / Math.max(1, half[(round[i] ?? 1) - 1] ?? 1);
+    const around = view.lying ? (points[p + 3] ?? 0) - map.height / 2 : (points[p + 2] ?? 0);
+    const reach = Math.abs(around) / Math.max(1, half[(round[i] ?? 1) - 1] ?? 1);
     const key = (colour[i] ?? 0) * shades.length + (reach < 0.5 ? 0 : reach < 0.75 ? 1 : 2);
     const list = gathered.get(key) ?? [];
     if (list.length === 0) gathered.set(key, list);

@@ -32,16 +32,16 @@ function hangsBy({ vertical }: FeatureRule): FeatureKind | null {
 export function placeLyingFace(form: PartForm): PlacedFace {
   const { part, fabric, lines: text } = form;
   const steps = featureSteps(part);
-  const said = eyeStep(part);
+  const eyesSaid = eyeStep(part);
   const rules = new Map(steps.map(({ id, step }) => [id, lyingRule(step, fabric.label[fabric.rounds - 1] ?? fabric.rounds)] as const));
   const problems = new Map<string, Problem[]>(steps.map(({ id }) => [id, []]));
   const adding = (id: string): AddProblem => {
     const step = steps.find((one) => one.id === id)?.step;
     return (code, severity, message, suggestions = []) => problems.get(id)?.push({ code, severity, part: part.name, line: step?.line, column: (step?.span.from ?? 0) + 1, message, suggestions });
   };
-  const goesBy = referring(steps, said !== undefined);
+  const goesBy = referring(steps, eyesSaid !== undefined);
   // The middle of the face does not hang on the front, so the eyes' rounds are known before it.
-  const eyes = said ? lyingEyesRule(form, lyingFrame(form, 0), said) : null;
+  const eyes = eyesSaid ? lyingEyesRule(form, lyingFrame(form, 0), eyesSaid) : null;
   const front = frontAzimuth(part, fabric, form.starts, eyes ? linesOf(form, eyes.rule).flatMap((line) => [line, line + 1]) : []);
   const frame = lyingFrame(form, front);
   const behind = lyingFrame(form, front, 'back');
@@ -56,9 +56,10 @@ export function placeLyingFace(form: PartForm): PlacedFace {
     const from = kind === null ? 0 : heights.get(goesBy(kind, id) ?? '');
     if (circular) add('anchor-circle', 'error', `The ${id} and what they hang on each wait for the other. Say how many stitches above or below the front line one of them goes.`);
     else if (from === undefined) add('anchor-missing', 'warning', `The ${id} should go by the ${kind}, and no ${kind} are placed on this part. They are put by the front line until you say.`);
-    const { relation } = steps.find((one) => one.id === id)!.step;
+    const { relation, text: said } = steps.find((one) => one.id === id)!.step;
     const { vertical } = rule;
-    if (relation && relation.direction !== 'from' && vertical?.by === 'stitches') {
+    // “Just below” names no unit.
+    if (relation && relation.direction !== 'from' && vertical?.by === 'stitches' && /\bro?u?n?ds?\b|\brows?\b/i.test(said)) {
       add('rounds-not-below', 'info', `On a part that lies on its side, up and down is counted in stitches: ${vertical.stitches} ${vertical.stitches === 1 ? 'stitch is' : 'stitches are'} taken.`, [{ title: 'Say it in stitches', edits: [writeFeature(part, text, id, rule)] }]);
     }
     if (steps.find((one) => one.id === id)!.step.across === 'stitches') {
