@@ -3,7 +3,7 @@ import { View } from '@tamagui/core';
 import { eyesOnForm, type EyesOnForm } from '../../core/place/onForm';
 import type { RelaxedForm } from '../../core/shape/form/relaxForm';
 import { standOf } from '../../core/toy/formOfPart';
-import { eyeDirections, eyePlaces } from '../../core/place/eyeWords';
+import { eyeDirections, eyePlaces, seatWord } from '../../core/place/eyeWords';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { eyeCaution } from '../../core/safety/cautions';
 import { eyeLandmarks } from '../../core/place/whatIsThere';
@@ -43,7 +43,9 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
   return (
     <View gap="$3">
       <View backgroundColor="$sheet" borderRadius="$3" borderWidth={1} borderColor="$line" padding="$4" gap="$3">
-        <Answer role="status">{eyePlaces(eyes).map(({ gap, holes }, i) => <Answer key={gap[0]}>{i === 0 ? 'Round ' : ', '}{gap[0]}<Answer color="$marker" aria-hidden>|</Answer>{gap[1]}{lying ? ' ' : ', '}{holes}</Answer>)}</Answer>
+        {lying
+          ? <View role="status">{eyes.posts.map((post) => <Answer key={post.side}>{post.side === 'left' ? 'Left' : 'Right'} {part.fabric.label[post.line - 1]}<Answer color="$marker" aria-hidden>|</Answer>{part.fabric.label[post.line]}, {seatWord(eyes.rule.seat, false)} {post.stitch}</Answer>)}</View>
+          : <Answer role="status">Round {eyes.rule.gap[0]}<Answer color="$marker" aria-hidden>|</Answer>{eyes.rule.gap[1]}, {eyePlaces(eyes)[0]?.holes}</Answer>}
         <View flexDirection="row" flexWrap="wrap" columnGap="$4" rowGap="$2">
           {lying ? <Figure value={String(eyes.rule.apart)} words={eyes.rule.apart === 1 ? 'round apart' : 'rounds apart'} /> : habit === 'showing' ? [showing, posts] : [posts, showing]}
           <Figure value={`${Math.round(eyes.surfaceMm)} mm`} words="around the face" />

@@ -7,6 +7,7 @@ import { Notice } from '../../ui/Notice';
 import { NumberStep } from '../../ui/NumberStep';
 import { Press } from '../../ui/Press';
 import { Body, Title } from '../../ui/text';
+import { usePartEdits } from './usePartEdits';
 
 /** After seating, before pressing: count on the real piece, and hear whether the eyes are level and centred. */
 export function SeatedCheck({ part }: { part: PartAnalysis }) {
@@ -15,10 +16,11 @@ export function SeatedCheck({ part }: { part: PartAnalysis }) {
 
 /** The same where each eye has a round of its own. */
 function LyingCheck({ part }: { part: PartAnalysis }) {
+  const edits = usePartEdits(part);
   const [count, setCount] = useState<LyingSeatedCount | null>(null);
-  const { eyes, form, fabric } = part;
+  const { eyes, form } = part;
   if (!eyes) return null;
-  if (!count) return <Press label="Check what you did" onPress={() => setCount(plannedLyingCount(eyes, fabric.label))} />;
+  if (!count) return <Press label="Check what you did" onPress={() => { const now = edits.now(); if (now.eyes?.rule.other) setCount(plannedLyingCount(now.eyes, now.fabric.label)); }} />;
   const check = checkLyingSeated(form, eyes, count);
   const mm = (value: number) => `${(Math.round(Math.abs(value) * 10) / 10).toFixed(1)} mm`;
   return (
@@ -43,10 +45,11 @@ function LyingCheck({ part }: { part: PartAnalysis }) {
 
 /** Where both eyes are on one line of holes. */
 function UprightCheck({ part }: { part: PartAnalysis }) {
+  const edits = usePartEdits(part);
   const [count, setCount] = useState<SeatedCount | null>(null);
-  const { eyes, form, fabric } = part;
+  const { eyes, form } = part;
   if (!eyes) return null;
-  if (!count) return <Press label="Check what you did" onPress={() => setCount(plannedCount(eyes, fabric.label))} />;
+  if (!count) return <Press label="Check what you did" onPress={() => { const now = edits.now(); if (now.eyes && !now.eyes.rule.other) setCount(plannedCount(now.eyes, now.fabric.label)); }} />;
   const [first, second] = part.map.dir === 1 ? ['left', 'right'] : ['right', 'left'];
   const check = checkSeated(form, eyes, count);
   const change = (next: Partial<SeatedCount>) => setCount({ ...count, ...next });
