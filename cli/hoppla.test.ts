@@ -82,3 +82,16 @@ test.each([['--gauge', 'thick'], ['--gauge', '5'], ['--firmness', 'hard']])('sha
   expect(status).toBe(2);
   expect(stderr.trim().split('\n')).toHaveLength(1);
 });
+
+test('place: on a head worked from the side each post names its own line of holes', () => {
+  const side = head.replace('Head\n', 'Head\nStart: left\n').replace('Insert 7 mm safety eyes between R5 and R6, 4 stitches showing', 'Eyes: 7 mm, between R4 and R5 and between R7 and R8. Mouth: 2 stitches below the eyes, 3 rounds wide.');
+  const { stdout } = hoppla('place', 'side.txt', side);
+  const { placements, markers } = JSON.parse(stdout);
+  // Half the length lies on line 5.9, so a mouth of three rounds goes from line 4 to line 7, as the eyes do.
+  expect(placements.map(({ feature, apart, posts }: { feature: string; apart: number | null; posts: { side: string; gap: number[]; of: number }[] }) => [feature, apart, posts.map(({ side: at, gap, of }) => [at, gap, of])])).toEqual([
+    ['eyes', 3, [['left', [4, 5], 18], ['right', [7, 8], 18]]],
+    ['mouth', null, [['middle', [4, 5], 18], ['middle', [7, 8], 18]]],
+  ]);
+  expect(markers.map(({ round }: { round: number }) => round)).toEqual([5, 5, 8, 8]);
+  expect(hoppla('place', 'side.txt', side, '--text').stdout).toContain('eyes between 4 and 5 and between 7 and 8, left ');
+});
