@@ -28,6 +28,8 @@ test('the form settles, says its size, and a tapped stitch is the same stitch on
 
 test('a tape between two stitches, by thumb', async ({ page }) => {
   await openForm(page);
+  // Until it is drawn there is nothing to tap.
+  await expect(canvas(page)).toHaveAttribute('data-ready', 'yes');
   await page.getByRole('switch', { name: 'Measuring tape' }).click();
   await expect(page.getByText('Tap a stitch to begin the tape.')).toBeVisible();
   const box = (await canvas(page).boundingBox())!;

@@ -55,4 +55,9 @@ test('sentences about such a head are read, and what does not fit is asked about
   await page.getByRole('radio', { name: 'Eyes', exact: true }).click();
   await page.getByRole('radio', { name: 'At the left' }).click();
   await expect(page.getByText(/^Left eye hole \d+ between rounds 7 and 8/)).toBeVisible();
+  // With the start at the left numbers run upwards. The front lies at hole 17.6 of the first line; by half stitches it goes to 18, 18½ and 19.
+  const holes = async () => [...((await eyes(page).textContent()) ?? '').matchAll(/hole (\d+)/g)].map(([, hole]) => Number(hole));
+  const before = await holes();
+  for (let press = 0; press < 3; press += 1) await page.getByRole('button', { name: 'Turn the front half a stitch up' }).click();
+  await expect.poll(holes).toEqual(before.map((hole) => hole + 1));
 });

@@ -77,8 +77,7 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
             <Press grow role="radio" label="What shows" chosen={apart === 'showing'} onPress={() => edits.apartMeans('showing')} />
           </Choice>
           <Choice label={source.front ? 'The front, as you set it' : 'The front, opposite the round start'}>
-            <Press grow name="Turn the front half a stitch to the left" label="½ left" onPress={() => edits.turnFront(-1)} />
-            <Press grow name="Turn the front half a stitch to the right" label="½ right" onPress={() => edits.turnFront(1)} />
+            {(part.map.lying ? ['down', 'up'] : ['left', 'right']).map((way, i) => <Press key={way} grow name={`Turn the front half a stitch ${part.map.lying ? way : `to the ${way}`}`} label={`½ ${way}`} onPress={() => edits.turnFront(i === 0 ? -1 : 1)} />)}
             <Press grow label="Opposite start" disabled={!source.front} onPress={edits.resetFront} />
           </Choice>
         </>
