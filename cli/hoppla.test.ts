@@ -47,9 +47,12 @@ test('place and stops: the contract’s fields', () => {
   expect(stops.flatMap((stop: { acts: { act: string }[] }) => stop.acts.map((act) => act.act))).toContain('seat-eyes');
 });
 
-test('sheet: three formats; a toy document reads as its text', () => {
+test('sheet: three formats; a toy document reads as its text, also where its face is placed', () => {
   const document = JSON.stringify({ format: 'hoppla-toy', version: 1, text: head, made: '2026-01-01T00:00:00.000Z', changed: '2026-01-01T00:00:00.000Z' });
   expect(hoppla('sheet', 'head.hoppla.json', document).stdout).toContain('## Head');
+  const placed = hoppla('place', 'head.hoppla.json', document).stdout;
+  expect(JSON.parse(placed).placements).toHaveLength(1);
+  expect(placed).toBe(hoppla('place', 'head.txt', head).stdout);
   expect(hoppla('sheet', 'head.txt', head, '--format', 'html').stdout).toContain('<article');
   expect(hoppla('sheet', 'head.txt', head, '--format', 'txt').stdout).toContain('HEAD');
 });
