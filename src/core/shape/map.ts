@@ -1,10 +1,10 @@
 import type { Fabric } from '../fabric/fabric';
 import { leanOfJoined, leanOfSpiral } from './gauge';
 import { stitchAzimuth, turn, wrapAngle } from './azimuth';
-import type { Profile } from './profile';
+import { middleLine, type Profile } from './profile';
 import type { Gauge } from './gauge';
 
-/** The part unrolled, in mm: x from the middle of the face, y from the upper edge, both as seen from the front. */
+/** The part unrolled, in mm: x from the front line, or from the middle of a part that lies, y from the upper edge, both as seen from the front. */
 export interface FabricMap {
   /** three points a stitch: foot, tops left and right make a V; two feet and a top a decrease */
   points: Float32Array;
@@ -13,6 +13,8 @@ export interface FabricMap {
   palette: readonly string[];
   /** y of the line of holes under round r + 1, at the front, or its x on a part that lies; `lines[0]` is the start */
   lines: Float64Array;
+  /** x of the middle of the face */
+  middle: number;
   /** half the length of each round */
   half: Float64Array;
   width: number;
@@ -164,7 +166,7 @@ export function fabricMap(view: MapView): FabricMap {
       points[p + 1] = width / 2 - x;
     }
     for (let r = 0; r <= fabric.rounds; r += 1) lines[r] = (lines[r] ?? 0) - height / 2;
-    return { points, round, colour: fabric.colour, palette: fabric.palette, lines, half, width: height, height: width };
+    return { points, round, colour: fabric.colour, palette: fabric.palette, lines, half, middle: (view.start === 'top' ? 1 : -1) * (middleLine(profile) * h - height / 2), width: height, height: width };
   }
-  return { points, round, colour: fabric.colour, palette: fabric.palette, lines, half, width, height };
+  return { points, round, colour: fabric.colour, palette: fabric.palette, lines, half, middle: 0, width, height };
 }

@@ -46,6 +46,15 @@ export function openingMm(fabric: Fabric, gauge: Gauge, round: number): number {
   return (roundCount(fabric, round) * gauge.widthMm) / Math.PI;
 }
 
+/** The line of holes halfway between the two ends of a part, by its profile; most often between two of them. */
+export function middleLine({ z }: Profile): number {
+  const half = Math.max(0, ...z) / 2;
+  const over = z.findIndex((value) => value >= half);
+  if (over < 0) return 1;
+  const [below, above] = [over > 0 ? (z[over - 1] ?? 0) : 0, z[over] ?? 0];
+  return over + (above > below ? (half - below) / (above - below) : 1);
+}
+
 /** Width and height of the whole part by its profile, in mm; with its fabric, parts in rows are measured flat. */
 export function sizeOf(profile: Profile, fabric?: Fabric): { widthMm: number; heightMm: number } {
   // A part in rows lies flat: as wide as its longest row.

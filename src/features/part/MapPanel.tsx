@@ -91,7 +91,7 @@ export function MapPanel({ part, form, selected, onSelect, feature, onFeature }:
                 ))}
               </G>
               <RoundStarts part={part} />
-              <Line x1={0} x2={0} y1={-heightMm} y2={map.height + heightMm} stroke={colours.thread} strokeOpacity={0.7} strokeWidth={1.5 / scale} strokeDasharray={`${2 / scale} ${6 / scale}`} />
+              <Line x1={map.middle} x2={map.middle} y1={-heightMm} y2={map.height + heightMm} stroke={colours.thread} strokeOpacity={0.7} strokeWidth={1.5 / scale} strokeDasharray={`${2 / scale} ${6 / scale}`} />
               {[...new Set(active)].map((line) => {
                 const at = map.lines[line] ?? 0;
                 const ends = part.map.lying ? { x1: at, x2: at, y1: origin.y, y2: origin.y + view.height } : { x1: origin.x, x2: origin.x + view.width, y1: at, y2: at };

@@ -1,5 +1,6 @@
 import { roundCount } from '../../fabric/fabric';
 import { turn, wrapAngle } from '../../shape/azimuth';
+import { middleLine } from '../../shape/profile';
 import { directionAt } from '../direction';
 import { nearestFootHole } from '../holes';
 import { seatHoles, type PartForm } from '../partForm';
@@ -34,11 +35,7 @@ export interface LevelHole {
 
 /** @param front azimuth of the front line */
 export function lyingFrame({ profile, orientation }: PartForm, front: number, side: 'front' | 'back' = 'front'): LyingFrame {
-  const half = Math.max(0, ...profile.z) / 2;
-  const over = profile.z.findIndex((z) => z >= half);
-  const [below, above] = [over > 0 ? (profile.z[over - 1] ?? 0) : 0, profile.z[over] ?? 0];
-  const middle = over < 0 ? 1 : over + (above > below ? (half - below) / (above - below) : 1);
-  return { middle, right: orientation.start === 'top' ? 1 : -1, ...(side === 'front' ? { front, facing: 1 } : { front: front + Math.PI, facing: -1 }) };
+  return { middle: middleLine(profile), right: orientation.start === 'top' ? 1 : -1, ...(side === 'front' ? { front, facing: 1 } : { front: front + Math.PI, facing: -1 }) };
 }
 
 const radiusAt = ({ profile }: PartForm, line: number) => Math.max(0.001, profile.radius[Math.max(0, line - 1)] ?? 0);

@@ -163,6 +163,9 @@ describe('drawn', () => {
     expect(at(19, map.front).x).toBeCloseTo(47.5, 1);
     expect(at(8, map.front + 0.5).y).toBeLessThan(at(8, map.front).y);
     expect(drawn.lines[8]).toBeCloseTo(8 * 5 - 47.5, 5);
+    // The middle of the face lies on line 9.84, where the dotted line is drawn, whichever end is at the left.
+    expect(drawn.middle).toBeCloseTo(9.84 * 5 - 47.5, 0);
+    expect(fabricMap(part('', 'right').map).middle).toBeCloseTo(47.5 - 9.84 * 5, 0);
     const [left, right] = eyes!.posts.map((post) => holeOnMap(map, drawn, post.line, post.stitch, post.azimuth, false));
     expect(left!.x).toBeLessThan(right!.x);
     expect(Math.abs(left!.y - right!.y)).toBeLessThan(1);

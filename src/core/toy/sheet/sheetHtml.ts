@@ -26,7 +26,7 @@ function mapSvg({ map, lying, labels, circles: drawn, strokes: stitched }: Sheet
   }
   const circles = drawn.map(({ x, y, radius, open }) => `<circle${open ? ' class="open"' : ''} cx="${n(x)}" cy="${n(y)}" r="${n(radius)}"/>`).join('');
   return `<svg class="sheet-map" role="img" aria-label="${escape(name)}: the fabric unrolled, with the eyes" viewBox="${n(-width / 2)} -6 ${n(width)} ${n(map.height + (lying ? 20 : 12))}" xmlns="http://www.w3.org/2000/svg">`
-    + `<path d="M0 -4V${n(map.height + 4)}" class="front"/><path class="stitches" d="${strokes(map)}"/><path class="needle" d="${stitched.map(({ x1, y1, x2, y2 }) => `M${n(x1)} ${n(y1)}L${n(x2)} ${n(y2)}`).join('')}"/><g class="eyes">${circles}</g><g class="numbers">${numbers.join('')}</g></svg>`;
+    + `<path d="M${n(map.middle)} -4V${n(map.height + 4)}" class="front"/><path class="stitches" d="${strokes(map)}"/><path class="needle" d="${stitched.map(({ x1, y1, x2, y2 }) => `M${n(x1)} ${n(y1)}L${n(x2)} ${n(y2)}`).join('')}"/><g class="eyes">${circles}</g><g class="numbers">${numbers.join('')}</g></svg>`;
 }
 
 function partHtml(part: SheetPart): string {
