@@ -5,7 +5,9 @@ const args = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run
 
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 60_000,
+  // A busy machine draws slowly; what takes longer than this is stuck.
+  timeout: 120_000,
+  expect: { timeout: 15_000 },
   workers: 2,
   forbidOnly: Boolean(process.env.CI),
   use: { baseURL: `http://127.0.0.1:${port}`, launchOptions: { executablePath: '/usr/bin/chromium', args }, reducedMotion: 'reduce' },

@@ -61,6 +61,23 @@ test('picture and form can be kept', async ({ page }) => {
   expect(obj.bytes.toString('utf8').match(/^v /gm)!.length).toBeGreaterThan(10_000);
 });
 
+test('a picture asked for before the form is drawn waits for it', async ({ page }) => {
+  let release = () => {};
+  const held = new Promise<void>((resolve) => { release = resolve; });
+  await page.route(/static\/js\/web\/index-.*\.js/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await openForm(page);
+  await page.getByRole('button', { name: 'Save the form' }).click();
+  await expect(canvas(page)).toHaveAttribute('data-ready', 'no');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Picture' }).click();
+  await expect(page.getByText('The form is still being drawn …')).toBeVisible();
+  release();
+  expect((await download).suggestedFilename()).toBe('toy-bear-s-head.png');
+});
+
 test('without three dimensions the same form is drawn in strokes, turned and tapped', async ({ page }) => {
   await page.addInitScript(() => {
     const original = HTMLCanvasElement.prototype.getContext;

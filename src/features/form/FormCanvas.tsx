@@ -9,7 +9,7 @@ export interface FormCanvasHandle {
   look: (side: Side) => void;
   zoom: (by: number) => void;
   follow: (from: ViewFrom) => void;
-  /** the form as a file; null while there is none */
+  /** the form as a file, as soon as it is drawn; null if it can't be */
   save: (kind: 'png' | 'glb' | 'obj') => Promise<Blob | null>;
 }
 
@@ -32,12 +32,15 @@ export function FormCanvas({ label, drawn, cut, still, handleRef, onPick, onTurn
   const canvas = useRef<HTMLCanvasElement | null>(null);
   const [scene, setScene] = useState<FormScene | null>(null);
   const drawing = useRef<Drawing | null>(null);
+  /** who asked for a file before there was anything to save */
+  const waiting = useRef<((scene: FormScene | null) => void)[]>([]);
   const calls = useRef({ onPick, onTurn, onFail });
   useEffect(() => { calls.current = { onPick, onTurn, onFail }; });
 
   useEffect(() => {
     let gone = false;
     let made: FormScene | null = null;
+    const asked = waiting.current;
     // One way in for everything that draws: two would put the library into what every page loads.
     import('./scene').then((loaded) => {
       if (gone || !canvas.current) return;
@@ -49,6 +52,7 @@ export function FormCanvas({ label, drawn, cut, still, handleRef, onPick, onTurn
       gone = true;
       made?.dispose();
       setScene(null);
+      for (const answer of asked.splice(0)) answer(null);
     };
   }, [still]);
 
@@ -65,8 +69,10 @@ export function FormCanvas({ label, drawn, cut, still, handleRef, onPick, onTurn
   const shown = useRef(false);
   useEffect(() => { shown.current = false; }, [scene]);
   useEffect(() => {
-    scene?.show(drawn, !shown.current);
-    if (scene) shown.current = true;
+    if (!scene) return;
+    scene.show(drawn, !shown.current);
+    shown.current = true;
+    for (const answer of waiting.current.splice(0)) answer(scene);
   }, [scene, drawn]);
   useEffect(() => { scene?.setCut(cut); }, [scene, cut]);
   useEffect(() => {
@@ -75,8 +81,9 @@ export function FormCanvas({ label, drawn, cut, still, handleRef, onPick, onTurn
       zoom: (by) => scene?.zoom(by),
       follow: (from) => scene?.follow(from),
       save: async (kind) => {
-        if (!scene || !drawing.current) return null;
-        return kind === 'png' ? scene.snapshot() : kind === 'glb' ? drawing.current.formAsGlb(scene) : drawing.current.formAsObj(scene);
+        const ready = scene ?? await new Promise<FormScene | null>((resolve) => { waiting.current.push(resolve); });
+        if (!ready || !drawing.current) return null;
+        return kind === 'png' ? ready.snapshot() : kind === 'glb' ? drawing.current.formAsGlb(ready) : drawing.current.formAsObj(ready);
       },
     };
     return () => { handleRef.current = null; };

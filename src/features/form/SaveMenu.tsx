@@ -9,16 +9,16 @@ import type { FormCanvasHandle } from './FormCanvas';
 /** Keeping the form: a picture as it stands, or the form itself for other programs. */
 export function SaveMenu({ name, handleRef }: { name: string; handleRef: RefObject<FormCanvasHandle | null> }) {
   const [open, setOpen] = useState(false);
-  const [trouble, setTrouble] = useState(false);
+  const [state, setState] = useState<'idle' | 'waiting' | 'trouble'>('idle');
   const keep = async (kind: 'png' | 'glb' | 'obj') => {
     setOpen(false);
-    setTrouble(false);
+    setState('waiting');
     try {
       const file = await handleRef.current?.save(kind);
       if (file) saveBlob(`${fileName(name)}.${kind}`, file);
-      else setTrouble(true);
+      setState(file ? 'idle' : 'trouble');
     } catch {
-      setTrouble(true);
+      setState('trouble');
     }
   };
   return (
@@ -31,7 +31,8 @@ export function SaveMenu({ name, handleRef }: { name: string; handleRef: RefObje
           <Press label="Form, OBJ" onPress={() => void keep('obj')} />
         </View>
       ) : null}
-      {trouble ? <View backgroundColor="$sheet" padding="$2" borderRadius="$2"><Body role="alert">That could not be saved. Try again.</Body></View> : null}
+      {state === 'waiting' ? <View backgroundColor="$sheet" padding="$2" borderRadius="$2"><Body role="status">The form is still being drawn …</Body></View> : null}
+      {state === 'trouble' ? <View backgroundColor="$sheet" padding="$2" borderRadius="$2"><Body role="alert">That could not be saved. Try again.</Body></View> : null}
     </View>
   );
 }
