@@ -70,7 +70,7 @@ export function featureDropped(form: PartForm, front: number, placed: FeaturePla
   if (!unit) return null;
   const frame = lyingFrame(form, front, isAtBack(placed.rule.sideways) ? 'back' : 'front');
   const by = rise - Math.round(stitchesUp(form, frame, heightAt(form, frame, unit.fromLine, unit.fromAzimuth)));
-  const raised = by === 0 ? placed.rule : raisedByStitches(placed.rule, by);
+  const raised = by === 0 ? placed.rule : raisedByStitches(placed.rule, by, placed.counted);
   if (!raised) return null;
   if (next !== null && next !== placed.apart) return { ...raised, sideways: { by: 'apart', apart: next } };
   return by === 0 ? null : raised;

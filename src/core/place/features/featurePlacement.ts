@@ -2,6 +2,7 @@ import type { FeatureKind } from '../../notation/step';
 import type { Problem } from '../../notation/problem';
 import type { FeatureRule } from './featureRule';
 import type { NeedlePath } from './needlePath';
+import type { Reach } from './reach';
 
 /**
  * One of a feature's places: holes `from` to `to`, left and right as you look at the piece. Both are in one line of `of` holes, but on a
@@ -31,6 +32,8 @@ export interface FeaturePlacement {
   kind: FeatureKind;
   part: string;
   rule: FeatureRule;
+  /** reach of what its height is counted from */
+  counted: Reach;
   /** line of holes: 8 is the line between the rounds with index 8 and 9, from 1 */
   line: number;
   gap: [number, number];

@@ -7,11 +7,15 @@ import { underWasher, underWasherWords } from '../washers';
 import type { FeaturePlacement } from './featurePlacement';
 import type { FeatureRule } from './featureRule';
 import { featureStep, writeFeature } from './featureSentence';
+import { reachOf } from './reach';
+import { upOf } from './verticalLine';
 
 /** A spiral leans by quarters of a stitch, and no whole number of stitches comes nearer to the middle than a quarter on every line. */
 const offFrom = 0.3;
 /** Where the middles are further from each other than half a stitch the eye sees it; a quarter each is what whole stitches cost. */
 const offFromEyes = 0.55;
+/** Rounds two features may share: a mouth may begin in the hole where the nose ends. */
+const sharedFrom = 0.3;
 const mm = (value: number) => `${value < 10 ? Math.round(value * 10) / 10 : Math.round(value)} mm`;
 
 /** Conflicts of a placed feature with the middle, with other features and with the closing; each with remedies that rewrite its sentence. */
@@ -48,13 +52,14 @@ export function featureProblems(form: PartForm, placed: FeaturePlacement, all: r
   if (kind === 'nose' && !rule.embroidered) for (const { code, severity, message } of noseWasher(form, placed, eyes)) add(code, severity, message, [...lineUp(1), ...lineUp(-1)]);
   if (kind !== 'sculpting') {
     const others = [
-      ...all.filter((other) => other !== placed && other.kind !== 'sculpting').map((other) => ({ id: other.id, line: other.line, high: highOf(form, other.rule), units: other.units.map((unit) => ({ azimuth: unit.azimuth, half: unit.halfMm })) })),
-      ...(eyes && !meantToTouch(placed) ? [{ id: 'eyes', line: eyes.round, high: Math.max(1, Math.round(eyes.rule.sizeMm / form.gauge.heightMm)), units: eyes.posts.map((post) => ({ azimuth: post.azimuth, half: eyes.rule.sizeMm / 2 })) }] : []),
+      ...all.filter((other) => other !== placed && other.kind !== 'sculpting').map((other) => ({ id: other.id, rises: risesOf(form, other.rule, other.line), units: other.units.map((unit) => ({ azimuth: unit.azimuth, half: unit.halfMm })) })),
+      ...(eyes && !meantToTouch(placed) ? [{ id: 'eyes', rises: aboutLine(form, eyes.round, eyes.rule.sizeMm), units: eyes.posts.map((post) => ({ azimuth: post.azimuth, half: eyes.rule.sizeMm / 2 })) }] : []),
     ];
+    const own = risesOf(form, rule, line);
     for (const other of others) {
       // Said once for each two: by the one that comes later in the text.
       if (other.id !== 'eyes' && all.findIndex((one) => one.id === other.id) > all.indexOf(placed)) continue;
-      const near = Math.abs(other.line - line) < (highOf(form, rule) + other.high) / 2;
+      const near = Math.min(own.upper, other.rises.upper) - Math.max(own.lower, other.rises.lower) > sharedFrom;
       const touch = near && placed.units.some((unit) => other.units.some(({ azimuth, half }) => Math.abs(wrapAngle(unit.azimuth - azimuth)) * radius < unit.halfMm + half - 0.5));
       if (touch) add('features-overlap', 'warning', `The ${id} and the ${other.id} lie over each other.`, [...lineUp(1), ...lineUp(-1)]);
     }
@@ -69,9 +74,20 @@ function meantToTouch({ kind, rule }: FeaturePlacement): boolean {
   return kind === 'lashes' || (rule.sideways.by === 'inLine' && rule.sideways.to === 'eyes' && rule.vertical?.by === 'level');
 }
 
-/** Rounds a feature reaches over: of what has a size in mm, that many. */
-function highOf({ gauge }: PartForm, { sizeMm, embroidered, high }: FeatureRule): number {
-  return sizeMm !== null && !embroidered ? Math.max(1, Math.round(sizeMm / gauge.heightMm)) : high;
+interface Rises { lower: number; upper: number }
+
+/** How high something lies, in rounds upwards as one looks at the piece; at least half a round, which a single stitch needs. */
+function aboutLine(form: PartForm, line: number, sizeMm: number): Rises {
+  const half = Math.max(0.25, sizeMm / form.gauge.heightMm / 2);
+  return { lower: upOf(form) * line - half, upper: upOf(form) * line + half };
+}
+
+/** What is stitched reaches up or down from its line; what is sewn on lies about it. */
+function risesOf(form: PartForm, rule: FeatureRule, line: number): Rises {
+  if (rule.sizeMm !== null && !rule.embroidered) return aboutLine(form, line, rule.sizeMm);
+  const { up, down } = reachOf(rule);
+  const flat = aboutLine(form, line, 0);
+  return up + down > 0 ? { lower: upOf(form) * line - down, upper: upOf(form) * line + up } : flat;
 }
 
 /** A pressed nose has a washer too: it must lie flat and clear of those of the eyes. */

@@ -252,3 +252,49 @@ describe('needle', () => {
     expect(words.check).toMatch(/^Check: 4 whole stitches show between the two/);
   });
 });
+
+describe('above and below what covers several rounds', () => {
+  const nose = 'Nose: triangle, between R16 and R17, 3 wide, 2 high.\n';
+
+  test('counts from its edge, at both start ends', () => {
+    const lines = (sentence: string, header = '') => head(nose + sentence, header).features.map((feature) => feature.line);
+    expect(lines('Mouth 1 round below the nose, 3 wide.')).toEqual([16, 19]);
+    expect(lines('Mouth 1 round below the nose, 3 wide.', 'Start: bottom\n')).toEqual([16, 13]);
+    expect(lines('Felt spots, 4 mm, 2 rounds above the nose, 6 apart.')).toEqual([16, 14]);
+    expect(lines('Cheeks level with the nose, 9 apart.')).toEqual([16, 16]);
+    expect(head(`${nose}Mouth 1 round below the nose, 3 wide.`).problems.map(({ code }) => code)).not.toContain('features-overlap');
+    expect(head(`${nose}Mouth between R17 and R18, 3 wide.`).problems.map(({ code }) => code)).toContain('features-overlap');
+  });
+
+  test('from one round to another it covers those rounds, worked from its upper end', () => {
+    const across = (header: string) => head('Nose: triangle, from R16 to R19, 3 wide.', header).features[0]!;
+    expect([across('').line, across('').needle!.points.map(({ line }) => line)]).toEqual([16, expect.arrayContaining([16, 19])]);
+    expect(Math.max(...across('').needle!.points.map(({ line }) => line))).toBe(19);
+    expect(across('Start: bottom\n').line).toBe(19);
+    expect(Math.min(...across('Start: bottom\n').needle!.points.map(({ line }) => line))).toBe(16);
+  });
+
+  test.each(['', 'Start: bottom\n'])('moving by thumb goes line by line past its edges: %j', (header) => {
+    let [mouth] = head(`Mouth: row, 3 rounds above the nose, 3 wide.\n${nose}`, header).features;
+    const lines = [mouth!.line];
+    for (let i = 0; i < 8; i += 1) {
+      const part = head(`${nose}${featureSentence(mouth!.rule)}.`, header);
+      const now = part.features[1]!;
+      const rule = raised(now, -1, upOf(part.form), part.fabric.label)!;
+      mouth = head(`${nose}${featureSentence(rule)}.`, header).features[1];
+      lines.push(mouth!.line);
+    }
+    const down = header === '' ? 1 : -1;
+    expect(lines).toEqual(lines.map((_, i) => lines[0]! + down * i));
+  });
+});
+
+test('what belongs to each eye goes with the eyes as they are seated', () => {
+  // 8 apart on the line of the eyes is half a stitch off the middle: 14 and 22. Their inner edges lie 0.8 of a stitch inside, which is a hole.
+  const eyes = 'Eyes: 8 mm, between R15 and R16, 8 apart (7 showing), in the holes.\n';
+  const beside = (sentence: string) => head(`${eyes}${sentence}`).features[0]!;
+  const posts = head(eyes).eyes!.posts.map(({ stitch }) => stitch).sort((a, b) => a - b);
+  expect(posts[1]! - posts[0]!).toBe(8);
+  expect(beside('Sculpt the eyes.').units.map(({ from }) => from).sort((a, b) => a - b)).toEqual([posts[0]! + 1, posts[1]! - 1]);
+  expect(beside('Sew felt patches, 12 mm, over both eyes.').units.map(({ from }) => from).sort((a, b) => a - b)).toEqual(posts);
+});

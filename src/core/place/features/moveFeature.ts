@@ -1,6 +1,7 @@
 import type { FeaturePlacement } from './featurePlacement';
 import { raisedByStitches } from '../lying/raisedByStitches';
 import type { FeatureRule, Vertical } from './featureRule';
+import { lineEdge, type Reach } from './reach';
 
 /** A smaller piece can't be sewn on. */
 const smallestPieceMm = 3;
@@ -14,24 +15,30 @@ const smallestPieceMm = 3;
  * @param labels numbers of the rounds in the maker's text, by index
  * @returns null where there is no such line
  */
-export function raised({ rule, line }: FeaturePlacement, by: 1 | -1, step: 1 | -1, labels: ArrayLike<number>): FeatureRule | null {
-  if (rule.lying) return raisedByStitches(rule, by);
+export function raised({ rule, line, counted }: FeaturePlacement, by: 1 | -1, step: 1 | -1, labels: ArrayLike<number>): FeatureRule | null {
+  if (rule.lying) return raisedByStitches(rule, by, counted);
   const to = line + by * step;
   const [lower, upper] = [labels[to - 1], labels[to]];
   if (to < 1 || lower === undefined || upper === undefined) return null;
   const { vertical } = rule;
-  const related = vertical?.by === 'relation' ? raisedRelation(vertical, by) : null;
+  const related = vertical?.by === 'relation' ? raisedRelation(vertical, by, counted) : null;
   if (related) return { ...rule, vertical: related };
-  if (vertical?.by === 'level') return { ...rule, vertical: { by: 'relation', rounds: 1, direction: by > 0 ? 'above' : 'below', to: vertical.to } };
+  if (vertical?.by === 'level' && (by > 0 ? counted.up : counted.down) === 0) return { ...rule, vertical: { by: 'relation', rounds: 1, direction: by > 0 ? 'above' : 'below', to: vertical.to } };
   if (vertical?.by === 'range') return { ...rule, vertical: { by: 'range', from: vertical.from + by * step, to: vertical.to + by * step } };
   return { ...rule, vertical: { by: 'gap', gap: [lower, upper] } };
 }
 
 type Relation = Extract<Vertical, { by: 'relation' }>;
 
-/** A relation one round further up or down: 2 rounds below becomes 1. Null where it leads inward from an end, which has no up. */
-export function raisedRelation(relation: Relation, by: 1 | -1): Relation | null {
+/**
+ * A relation one round further up or down: 2 rounds below becomes 1. Null where it leads inward from an end, which has no up, and where it
+ * would go past the edge of a feature that covers several rounds.
+ *
+ * @param counted reach of what it is counted from
+ */
+export function raisedRelation(relation: Relation, by: 1 | -1, counted: Reach = lineEdge): Relation | null {
   if (relation.direction === 'from') return null;
+  if (relation.rounds === 0 && counted.up + counted.down > 0 && (relation.direction === 'above') !== by > 0) return null;
   const signed = (relation.direction === 'above' ? relation.rounds : -relation.rounds) + by;
   return { ...relation, rounds: Math.abs(signed), direction: signed > 0 || (signed === 0 && relation.direction === 'above') ? 'above' : 'below' };
 }

@@ -13,8 +13,9 @@ import { writeFeature } from './featureSentence';
 import { featureSteps, type NamedStep } from './featureSteps';
 import { inOrder } from './inOrder';
 import { placeOne } from './placeOne';
+import { countedReach, lineEdge, reachOf } from './reach';
 import { pressedEyes, referring } from './referring';
-import { verticalLine, type AddProblem } from './verticalLine';
+import { upOf, verticalLine, type AddProblem } from './verticalLine';
 
 /** Everything that is put on a part. */
 export interface PlacedFace {
@@ -55,15 +56,21 @@ export function placeFace(form: PartForm): PlacedFace {
     const anchor = waits(id, kind);
     if (circular) add('anchor-circle', 'error', `The ${name} and what they hang on each wait for the other. Say between which rounds one of them goes.`);
     else if (kind && (anchor === null || !found.has(anchor))) add('anchor-missing', 'warning', `The ${name} should go by the ${kind}, and no ${kind} are placed on this part. They are put on the middle of it until you say.`);
-    const lineBy = (by: FeatureKind) => found.get(goesBy(by, id) ?? '');
+    const lineBy = (by: FeatureKind, edge?: 'above' | 'below') => {
+      const anchorId = goesBy(by, id) ?? '';
+      const made = rules.get(anchorId);
+      const counted = made && edge ? countedReach(made) : null;
+      const line = found.get(anchorId);
+      return line === undefined || !counted ? line : line + upOf(form) * (edge === 'above' ? counted.up : -counted.down);
+    };
     if (id === pressedEyes) {
       if (!eyes) continue;
       const settle = (title: string, vertical: Vertical): Suggestion => ({ title, edits: [writeEyes(part, text, withEyes(eyes.rule, vertical.by === 'gap' ? { gap: vertical.gap } : {}))] });
-      found.set(id, eyesBy ? verticalLine(form, eyesBy, name, lineBy, add, settle) : roundIndex(fabric, eyes.rule.gap[0]));
+      found.set(id, eyesBy ? verticalLine(form, eyesBy, name, lineEdge, lineBy, add, settle) : roundIndex(fabric, eyes.rule.gap[0]));
     } else {
       const rule = rules.get(id)!;
       const settle = (title: string, vertical: Vertical): Suggestion => ({ title, edits: [writeFeature(part, text, id, { ...rule, vertical })] });
-      found.set(id, verticalLine(form, rule.vertical, name, lineBy, add, settle));
+      found.set(id, verticalLine(form, rule.vertical, name, reachOf(rule), lineBy, add, settle));
       if (step?.across === 'rounds') add('across-in-rounds', 'warning', `Rounds run level on this part, so across is counted in stitches, and that many stitches are taken for the ${name}.`, [{ title: 'Say it in stitches', edits: [writeFeature(part, text, id, rule)] }]);
       if (step?.otherGap) {
         const other = { ...rule, vertical: { by: 'gap' as const, gap: step.otherGap } };
@@ -83,7 +90,8 @@ export function placeFace(form: PartForm): PlacedFace {
     const kind = standsBy(rule.sideways);
     const said = problems.get(id)?.some((problem) => problem.code === 'anchor-missing');
     if (kind && !circular && !said && !anchors.has(goesBy(kind, id) ?? '')) add('anchor-missing', 'warning', `The ${id} should go by the ${kind}, and no ${kind} are placed on this part. They are put about the middle of it until you say.`);
-    const placed = placeOne(form, id, rule, found.get(id) ?? 1, front, (by) => anchors.get(goesBy(by, id) ?? ''), add);
+    const hangs = rules.get(waits(id, hangsOn(rule.vertical)) ?? '');
+    const placed = { ...placeOne(form, id, rule, found.get(id) ?? 1, front, (by) => anchors.get(goesBy(by, id) ?? ''), add), counted: hangs ? countedReach(hangs) : lineEdge };
     anchors.set(id, anchorOf(form, placed));
     features.push(placed);
   }

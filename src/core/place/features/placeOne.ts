@@ -1,5 +1,5 @@
 import type { FeatureKind } from '../../notation/step';
-import { turn } from '../../shape/azimuth';
+import { turn, wrapAngle } from '../../shape/azimuth';
 import { directionAt } from '../direction';
 import { holeAt, holeAzimuth, type Holes } from '../holes';
 import { choosePair, showingOf, type Pair } from '../pair';
@@ -8,7 +8,8 @@ import { standsBy, type Anchor } from './anchors';
 import type { FeaturePlacement, FeatureUnit } from './featurePlacement';
 import type { FeatureRule } from './featureRule';
 import { needlePath, uprightGrid } from './needlePath';
-import { apartFor, holesAround, widthOf } from './sidewaysHoles';
+import { lineEdge } from './reach';
+import { apartFor, belongsToEach, holesAround, widthOf } from './sidewaysHoles';
 import { upOf, type AddProblem } from './verticalLine';
 
 /** From this miss on, in stitches, a single post goes between two stitches rather than into a hole beside the middle. */
@@ -25,7 +26,9 @@ const within = (hole: number, count: number) => ((hole - 1) % count + count) % c
  */
 export function placeOne(form: PartForm, id: string, given: FeatureRule, line: number, front: number, anchorFor: (kind: FeatureKind) => Anchor | undefined, add: AddProblem): FeaturePlacement {
   const { part, fabric } = form;
-  const middle = given.sideways.by === 'back' ? front + Math.PI : front;
+  const eyes = belongsToEach(given) ? anchorFor('eyes')?.units : undefined;
+  const [one, other] = [eyes?.[0], eyes?.at(-1)];
+  const middle = one && other ? one.azimuth + wrapAngle(other.azimuth - one.azimuth) / 2 : given.sideways.by === 'back' ? front + Math.PI : front;
   const radius = Math.max(0.001, form.profile.radius[line - 1] ?? 0);
   const dir = directionAt(fabric, form.orientation, line);
   const feet = seatHoles(form, line, 'foot');
@@ -44,7 +47,7 @@ export function placeOne(form: PartForm, id: string, given: FeatureRule, line: n
   });
   const straight = (mm: number) => (fabric.row[0] === 1 ? mm : 2 * radius * Math.sin(Math.min(Math.PI / 2, mm / radius / 2)));
   const placement = (units: FeatureUnit[], seat: 'foot' | 'split', pair: Pair, more: Pick<FeaturePlacement, 'apart' | 'showing' | 'surfaceMm'>): FeaturePlacement => ({
-    id, kind: rule.kind, part: part.name, rule, line, gap: [fabric.label[line - 1] ?? line, fabric.label[line] ?? line + 1], seat, units, ...more, straightMm: straight(more.surfaceMm),
+    id, kind: rule.kind, part: part.name, rule, counted: lineEdge, line, gap: [fabric.label[line - 1] ?? line, fabric.label[line] ?? line + 1], seat, units, ...more, straightMm: straight(more.surfaceMm),
     missStitches: pair.miss, missMm: Math.abs(pair.miss) * perHole, missSide: Math.abs(pair.miss) < 0.005 ? null : pair.miss * dir > 0 ? 'right' : 'left',
     needle: needlePath(form, rule, units, uprightGrid(line, upOf(form), dir)), problems: [],
   });

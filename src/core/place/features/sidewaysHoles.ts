@@ -19,6 +19,14 @@ export function holesAround(count: number, middle: number, radius: number): Line
   return { count, middle, between: (a, b) => (Math.abs(wrapAngle(b - a)) / turn) * count, perMm: count / (turn * radius) };
 }
 
+/**
+ * What belongs to each eye, not to the face: lashes, the points that draw an eye in, a patch behind it. It goes with the eyes as they are
+ * seated, also where those lie a little beside the middle.
+ */
+export function belongsToEach({ kind, sides, sideways, vertical }: FeatureRule): boolean {
+  return sides !== 'middle' && sideways.by === 'inLine' && sideways.to === 'eyes' && (kind === 'lashes' || kind === 'sculpting' || vertical?.by === 'level');
+}
+
 /** Width in holes of what is stitched: as said, as wide as something, or as many whole stitches as lie nearest to a width in mm. */
 export function widthOf(rule: FeatureRule, anchor: Anchor | undefined, holes: LineOfHoles): number {
   const most = Math.max(1, holes.count - 1);

@@ -5,6 +5,7 @@ import type { PartForm } from '../partForm';
 import { isLandmark } from './anchors';
 import type { Vertical } from './featureRule';
 import { landmarkLines } from './landmarks';
+import type { Reach } from './reach';
 
 export type AddProblem = (code: string, severity: Problem['severity'], message: string, suggestions?: Suggestion[]) => void;
 
@@ -18,10 +19,11 @@ export function upOf({ orientation }: PartForm): 1 | -1 {
  * resolved says so and comes to the middle of the part, or to the nearest line there is.
  *
  * @param name as it stands in messages: `mouth`
- * @param lineBy line of a feature the rule may go by
+ * @param reach how far it reaches from that line itself
+ * @param lineBy line of a feature the rule may go by: its own, or the one its upper or lower edge lies on
  * @param settle a remedy that puts another rule into the text
  */
-export function verticalLine(form: PartForm, vertical: Vertical | null, name: string, lineBy: (kind: FeatureKind) => number | undefined, add: AddProblem, settle: (title: string, vertical: Vertical) => Suggestion): number {
+export function verticalLine(form: PartForm, vertical: Vertical | null, name: string, reach: Reach, lineBy: (kind: FeatureKind, edge?: 'above' | 'below') => number | undefined, add: AddProblem, settle: (title: string, vertical: Vertical) => Suggestion): number {
   const { fabric } = form;
   const last = fabric.rounds;
   const fallback = Math.max(1, Math.min(last - 1, Math.round(last / 2)));
@@ -48,8 +50,8 @@ export function verticalLine(form: PartForm, vertical: Vertical | null, name: st
       return line > 0 ? clamp(line, `Round ${lower}`) : clamp(last, `Round ${lower}`);
     }
     case 'range': {
-      // It is placed by its lower end, as one looks at the piece, and runs up from there.
-      const label = upOf(form) < 0 ? vertical.to - 1 : vertical.from;
+      // It is placed by the end it is worked from: a nose by its upper one, a line of strands by its lower one.
+      const label = reach.down > 0 ? (upOf(form) < 0 ? vertical.from : vertical.to) : upOf(form) < 0 ? vertical.to - 1 : vertical.from;
       const line = roundIndex(fabric, label);
       return line > 0 ? clamp(line, `Round ${label}`) : clamp(last, `Round ${label}`);
     }
@@ -61,7 +63,7 @@ export function verticalLine(form: PartForm, vertical: Vertical | null, name: st
     }
     case 'stitches': {
       const { stitches, direction, to } = vertical;
-      const from = to === 'front' ? undefined : lineBy(to);
+      const from = to === 'front' ? undefined : lineBy(to, direction);
       add('up-in-rounds', 'warning', `On this part up and down is counted in rounds, not in stitches. ${from === undefined ? `The ${name} is put on the middle of it until you say.` : `${stitches} ${stitches === 1 ? 'round is' : 'rounds are'} taken.`}`,
         to === 'front' ? [between(fallback)] : [settle(`${stitches} ${stitches === 1 ? 'round' : 'rounds'} ${direction}`, { by: 'relation', rounds: stitches, direction, to })]);
       return from === undefined ? fallback : clamp(from + upOf(form) * (direction === 'above' ? 1 : -1) * stitches, `${stitches} ${stitches === 1 ? 'round' : 'rounds'} ${direction} the ${to}`);
@@ -76,7 +78,7 @@ export function verticalLine(form: PartForm, vertical: Vertical | null, name: st
       }
       // The base of a toy is its lowest end and the top its highest, whichever end of the work that is.
       const base = to === 'base' || to === 'top' ? ((to === 'base') === (form.orientation.start === 'top') ? last : 0) : first;
-      const from = base ?? lineBy(to as FeatureKind);
+      const from = base ?? lineBy(to as FeatureKind, direction === 'from' ? undefined : direction);
       if (from === undefined) return fallback;
       const step = direction === 'from' ? (from === 0 ? 1 : -1) : upOf(form) * (direction === 'above' ? 1 : -1);
       const at = (line: number) => line + step * rounds;

@@ -26,7 +26,7 @@ export function lyingProblems(form: PartForm, frame: LyingFrame, placed: Feature
   const change = (title: string, next: Partial<FeatureRule>): Suggestion => ({ title, edits: [writeFeature(part, lines, id, { ...rule, ...next })] });
   const add = (code: string, severity: Problem['severity'], message: string, suggestions: Suggestion[] = []) =>
     problems.push({ code, severity, part: part.name, line: step?.line, column: (step?.span.from ?? 0) + 1, message, suggestions });
-  const moved = [-1, 1].map((by) => raisedByStitches(rule, by)).flatMap((next, i) => (next ? [change(i === 0 ? '1 stitch down' : '1 stitch up', next)] : []));
+  const moved = [-1, 1].map((by) => raisedByStitches(rule, by, placed.counted)).flatMap((next, i) => (next ? [change(i === 0 ? '1 stitch down' : '1 stitch up', next)] : []));
 
   const oneSide = rule.sides === 'left' || rule.sides === 'right';
   const single = rule.sides === 'middle';

@@ -8,6 +8,7 @@ import { isAtBack, type FeatureRule } from '../features/featureRule';
 import { featureSteps } from '../features/featureSteps';
 import { inOrder } from '../features/inOrder';
 import type { PlacedFace } from '../features/placeFace';
+import { countedReach, lineEdge } from '../features/reach';
 import { pressedEyes, referring } from '../features/referring';
 import type { AddProblem } from '../features/verticalLine';
 import { frontAzimuth } from '../frontLine';
@@ -47,6 +48,11 @@ export function placeLyingFace(form: PartForm): PlacedFace {
   const behind = lyingFrame(form, front, 'back');
   const placedEyes = eyes ? placeLyingEyes(form, frame, eyes) : null;
 
+  const countedOf = (id: string) => {
+    const kind = hangsBy(rules.get(id)!);
+    const made = kind === null ? undefined : rules.get(goesBy(kind, id) ?? '');
+    return made ? countedReach(made) : lineEdge;
+  };
   const heights = new Map<string, number>();
   if (placedEyes) heights.set(pressedEyes, placedEyes.posts.reduce((sum, { line, azimuth }) => sum + heightAt(form, frame, line, azimuth), 0) / 2);
   for (const { id, circular } of inOrder([...rules.keys()], (one) => { const kind = hangsBy(rules.get(one)!); return kind && goesBy(kind, one); })) {
@@ -65,7 +71,8 @@ export function placeLyingFace(form: PartForm): PlacedFace {
     if (steps.find((one) => one.id === id)!.step.across === 'stitches') {
       add('across-in-stitches', 'warning', `On a part that lies on its side across is counted in rounds, and that many rounds are taken for the ${id}.`, [{ title: 'Say it in rounds', edits: [writeFeature(part, text, id, rule)] }]);
     }
-    const stitches = vertical?.by === 'stitches' ? (vertical.direction === 'above' ? vertical.stitches : -vertical.stitches) : 0;
+    const counted = countedOf(id);
+    const stitches = vertical?.by === 'stitches' ? (vertical.direction === 'above' ? vertical.stitches + counted.up : -vertical.stitches - counted.down) : 0;
     const height = heightUp(form, isAtBack(rule.sideways) ? behind : frame, from ?? 0, stitches);
     if (height === null) add('gap-missing', 'error', `${Math.abs(stitches)} stitches ${stitches > 0 ? 'above' : 'below'} lies beyond the edge of the face. The ${id} goes level with what it is counted from until you say.`);
     heights.set(id, height ?? from ?? 0);
@@ -78,7 +85,7 @@ export function placeLyingFace(form: PartForm): PlacedFace {
     const add = adding(id);
     const kind = standsBy(rule.sideways);
     if (kind && !circular && !anchors.has(goesBy(kind, id) ?? '') && !problems.get(id)?.some(({ code }) => code === 'anchor-missing')) add('anchor-missing', 'warning', `The ${id} should go by the ${kind}, and no ${kind} are placed on this part. They are put about the middle of it until you say.`);
-    const placed = placeLyingOne(form, isAtBack(rule.sideways) ? behind : frame, id, rule, heights.get(id) ?? 0, (by) => anchors.get(goesBy(by, id) ?? ''), add);
+    const placed = { ...placeLyingOne(form, isAtBack(rule.sideways) ? behind : frame, id, rule, heights.get(id) ?? 0, (by) => anchors.get(goesBy(by, id) ?? ''), add), counted: countedOf(id) };
     anchors.set(id, lyingAnchor(form, placed.units.map(({ side, fromLine, toLine, halfMm }) => ({ side, line: (fromLine + toLine) / 2, halfMm }))));
     features.push(placed);
   }

@@ -5,8 +5,9 @@ import { directionAt } from '../direction';
 import { standsBy, type Anchor } from '../features/anchors';
 import type { FeaturePlacement, FeatureUnit } from '../features/featurePlacement';
 import type { FeatureRule } from '../features/featureRule';
+import { lineEdge } from '../features/reach';
 import { needlePath, type NeedleGrid } from '../features/needlePath';
-import { apartFor, widthOf, type LineOfHoles } from '../features/sidewaysHoles';
+import { apartFor, belongsToEach, widthOf, type LineOfHoles } from '../features/sidewaysHoles';
 import type { AddProblem } from '../features/verticalLine';
 import { roundIndex } from '../frontLine';
 import { choosePair } from '../pair';
@@ -53,7 +54,9 @@ function lyingGrid(form: PartForm, frame: LyingFrame): NeedleGrid {
 export function placeLyingOne(form: PartForm, frame: LyingFrame, id: string, given: FeatureRule, heightMm: number, anchorFor: (kind: FeatureKind) => Anchor | undefined, add: AddProblem): FeaturePlacement {
   const { part, fabric, gauge, profile } = form;
   const most = fabric.rounds - 1;
-  const across = linesAcross(form, frame);
+  const eyes = belongsToEach(given) ? anchorFor('eyes')?.units : undefined;
+  const centre = eyes?.[0] ? (eyes[0].azimuth + (eyes.at(-1)?.azimuth ?? 0)) / 2 : frame.middle;
+  const across = { ...linesAcross(form, frame), middle: centre };
   const by = standsBy(given.sideways);
   const rule: FeatureRule = { ...given, wide: Math.min(most - 1, widthOf(given, by ? anchorFor(by) : undefined, across)) };
   const sewn = !rule.embroidered && rule.sizeMm !== null;
@@ -79,14 +82,14 @@ export function placeLyingOne(form: PartForm, frame: LyingFrame, id: string, giv
   const narrow = (units: readonly FeatureUnit[]) => units.some(({ fromLine, toLine }) => [fromLine, toLine].some((line) => fabric.row[line] !== 1 && Math.abs(heightMm) > (profile.radius[line - 1] ?? 0) + gauge.widthMm / 2));
   const along = (line: number) => profile.along[line - 1] ?? 0;
   const placement = (units: FeatureUnit[], middle: number, apart: number | null): FeaturePlacement => {
-    const miss = middle - frame.middle;
+    const miss = middle - centre;
     if (narrow(units)) add('too-narrow', 'warning', `The ${id} reaches a round that is too narrow to come to that height; its end lies at the edge of the face there.`);
     const [first, last] = [units[0], units.at(-1)];
     const [a, b] = [first ? (first.fromLine + first.toLine) / 2 : 1, last ? (last.fromLine + last.toLine) / 2 : 1];
     const [from, to] = apart === null ? [first?.fromLine ?? 1, first?.toLine ?? 1] : [Math.round(a), Math.round(b)];
     const surfaceMm = apart === null && sewn ? (rule.sizeMm ?? 0) : Math.abs(along(to) - along(from));
     return {
-      id, kind: rule.kind, part: part.name, rule, line: from, gap: gapOf(form, from), seat, units, apart,
+      id, kind: rule.kind, part: part.name, rule, counted: lineEdge, line: from, gap: gapOf(form, from), seat, units, apart,
       showing: apart === null ? null : Math.max(0, units.length > 1 ? Math.min(last?.fromLine ?? 0, last?.toLine ?? 0) - Math.max(first?.fromLine ?? 0, first?.toLine ?? 0) : 0),
       surfaceMm, straightMm: apart === null && sewn ? surfaceMm : Math.abs((profile.z[to - 1] ?? 0) - (profile.z[from - 1] ?? 0)),
       missStitches: miss, missMm: Math.abs(miss) * gauge.heightMm, missSide: Math.abs(miss) < 0.005 ? null : miss * frame.right > 0 ? 'right' : 'left',
@@ -102,12 +105,12 @@ export function placeLyingOne(form: PartForm, frame: LyingFrame, id: string, giv
     return placement([unit('middle', ...level(...ends))], (ends[0] + ends[1]) / 2, null);
   }
   const span = point ? 0 : Math.min(rule.wide, Math.max(1, Math.floor(most / 2) - 1));
-  const wanted = said && said[0] !== said[1] ? { apart: said[1] - said[0], said: true } : apartFor(rule, anchorFor, across, span, (size) => choosePair(frame.middle, size).miss);
+  const wanted = said && said[0] !== said[1] ? { apart: said[1] - said[0], said: true } : apartFor(rule, anchorFor, across, span, (size) => choosePair(centre, size).miss);
   if (!wanted.said) add('feature-spacing', 'warning', `The sentence does not say how far from the middle the ${id} goes. It is put ${wanted.apart} rounds apart, side to side, until you say.`);
   const room = Math.max(1, most - 1 - span);
   const apart = Math.max(1, Math.min(room, wanted.apart));
   if (wanted.apart > room) add('apart-impossible', 'error', `This part has ${most} lines of holes; the ${id} can't be ${wanted.apart} rounds apart on it.`);
-  const start = said && said[0] !== said[1] ? said[0] : choosePair(frame.middle, apart).a;
+  const start = said && said[0] !== said[1] ? said[0] : choosePair(centre, apart).a;
   const [low, high] = [start, start + apart];
   const [lowHalf, highHalf] = [Math.floor(span / 2), Math.ceil(span / 2)];
   // The outer ends lie level with each other, and the inner ends.
