@@ -40,11 +40,11 @@ export abstract class SentenceLookahead extends EmbeddedActionsParser {
     else if (is(this.LA(1), ...number) && is(this.LA(2), S.RoundWord)) i = 3;
     else return 0;
     // `6 rounds from the edge`: an end of the part, and only inward leads anywhere.
-    if (is(this.LA(i), S.FromEnd, S.FromTop, S.FromStart) || (is(this.LA(i), S.OverEye) && /^over/i.test(this.LA(i).image))) return i;
+    if (is(this.LA(i), S.Lower, S.Higher, S.FromEnd, S.FromTop, S.FromStart) || (is(this.LA(i), S.OverEye) && /^over/i.test(this.LA(i).image))) return i;
     const from = is(this.LA(i), Word) && /^from$/i.test(this.LA(i).image);
     if (!from && !is(this.LA(i), S.Above, S.Below)) return 0;
     i += 1;
-    while (is(this.LA(i), Word, S.Safety)) i += 1;
+    while (is(this.LA(i), Word, S.Safety, S.Inner, S.Outer)) i += 1;
     if (from) return is(this.LA(i), S.LiveEdge, S.Base, S.Top) ? i : 0;
     return targetOf(this.LA(i)) || is(this.LA(i), S.Them) ? i : 0;
   }
@@ -53,10 +53,23 @@ export abstract class SentenceLookahead extends EmbeddedActionsParser {
   protected stitchesLength(): number {
     if (!is(this.LA(1), ...number) || !is(this.LA(2), S.St)) return 0;
     let i = is(this.LA(3), S.Just) ? 4 : 3;
-    if (is(this.LA(i), S.OverEye) && /^over/i.test(this.LA(i).image)) return i;
+    if (is(this.LA(i), S.Lower, S.Higher) || (is(this.LA(i), S.OverEye) && /^over/i.test(this.LA(i).image))) return i;
     if (!is(this.LA(i), S.Above, S.Below)) return 0;
     i += 1;
     while (is(this.LA(i), Word, S.Safety)) i += 1;
     return featureOf.some(([type]) => is(this.LA(i), type)) || is(this.LA(i), S.Them, S.FrontLine) ? i : 0;
+  }
+
+  /** How many tokens make `under the nose`, which says no number, or 0. */
+  protected vagueLength(): number {
+    if (!is(this.LA(1), S.Above, S.Below)) return 0;
+    let i = 2;
+    while (is(this.LA(i), Word, S.Safety)) i += 1;
+    return targetOf(this.LA(i)) ? i : 0;
+  }
+
+  /** How many tokens make `over 4 stitches`, which says how wide, or 0. */
+  protected overStitchesLength(): number {
+    return is(this.LA(1), S.Above) && /^over$/i.test(this.LA(1).image) && is(this.LA(2), ...number) && is(this.LA(3), S.St) ? 3 : 0;
   }
 }

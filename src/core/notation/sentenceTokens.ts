@@ -36,24 +36,26 @@ export const S = {
   Sculpt: kw('Sculpt', 'sculpt(?:ing|ed)?|shape\\s+the\\s+(?:eyes?|face)'),
   Safety: kw('Safety', 'safety'),
   Split: kw('Split', '(?:in|through)\\s+the\\s+splits?|split(?:\\s+seats?)?|between\\s+(?:the\\s+)?(?:two\\s+)?stitches'),
-  InBetween: kw('InBetween', '(?:in\\s+)?between\\s+(?:them|each(?:\\s+other)?|the\\s+(?:two\\s+)?(?:eyes|posts))'),
+  InBetween: kw('InBetween', '(?:in\\s+)?between\\s+(?:them|each(?:\\s+other)?|the\\s+(?:two\\s+)?(?:eyes|posts)(?!\\s+and\\s+the))'),
   Between: kw('Between', '(?:in\\s+)?between|btw'),
   Apart: kw('Apart', 'apart|from\\s+each\\s+other|(?:from\\s+)?post\\s+to\\s+post'),
   Showing: kw('Showing', 'show(?:ing|s)?|visible|seen|free'),
   Wide: kw('Wide', 'wide|across|long'),
   Holes: kw('Holes', '(?:in|through)\\s+the\\s+holes?|hole\\s+seats?'),
-  InLine: kw('InLine', 'in\\s+line\\s+with|aligned\\s+with|lined\\s+up\\s+with|as\\s+wide\\s+as'),
+  EyeToEye: kw('EyeToEye', 'from\\s+(?:the\\s+)?(?:(?:inner|outer|inside|outside)\\s+(?:edge|corner)\\s+of\\s+)?(?:(?:one|the|each|left|right)\\s+)*eye\\s+to\\s+(?:the\\s+)?(?:(?:inner|outer|inside|outside)\\s+(?:edge|corner)\\s+of\\s+)?(?:the\\s+)?(?:(?:other|left|right)\\s+eye|other|eye)'),
+  InLine: kw('InLine', 'in\\s+line\\s+with|aligned\\s+with|lined\\s+up\\s+with|as\\s+wide\\s+as|at\\s+the(?=\\s+(?:inner|outer|inside|outside)\\s+(?:edge|corner)s?\\s+of)'),
   Level: kw('Level', '(?:(?:on|in|at)\\s+)?(?:the\\s+)?same\\s+(?:rounds?|row|line|level|height|gap)(?:\\s+as)?|level\\s+with'),
   Inner: kw('Inner', 'inner|inside\\s+edges?'),
   Outer: kw('Outer', 'outer|outside\\s+edges?'),
   Beside: kw('Beside', '(?:on|at|to)\\s+(?:both|each|either)\\s+sides?\\s+of|beside|next\\s+to'),
   EitherSide: kw('EitherSide', '(?:(?:on|at|to)\\s+)?(?:both|each|either)\\s+sides?'),
+  SideOf: kw('SideOf', '(?:on|at|to)\\s+the\\s+(?:left|right)(?:\\s+side)?\\s+of(?=\\s+(?:the\\s+)?(?:eyes?|nose|mouth|muzzle|cheeks?|patch|buttons?|bow)(?![A-Za-z]))'),
   LeftSide: kw('LeftSide', '(?:on|to|at)\\s+(?:the\\s+)?left(?:\\s+side)?|left(?=\\s+(?:side|only|eye|cheek|half))'),
   RightSide: kw('RightSide', '(?:on|to|at)\\s+(?:the\\s+)?right(?:\\s+side)?|right(?=\\s+(?:side|only|eye|cheek|half))'),
   Middle: kw('Middle', '(?:in|on)\\s+the\\s+(?:middle|centre|center|front\\s+line|middle\\s+line)'),
   FrontLine: kw('FrontLine', '(?:front|middle|centre|center)(?:\\s+line)?'),
   OverEye: kw('OverEye', '(?:over|around|behind|on)\\s+(?:the|each|both|one)\\s+(?:left\\s+|right\\s+)?eyes?'),
-  Outward: kw('Outward', 'outwards?|outside|out\\s+from|away(?:\\s+from)?|to\\s+(?:the|each)\\s+side\\s+of'),
+  Outward: kw('Outward', 'outwards?|outside|out\\s+from|away(?:\\s+from)?|from(?=\\s+(?:the|each)\\s+(?:(?:left|right)\\s+)?(?:eyes?|nose|mouth|cheeks?)(?![A-Za-z]))|to\\s+(?:the|each)\\s+side\\s+of'),
   Just: kw('Just', 'just|directly|immediately|(?:straight|right)(?=\\s+(?:above|below|under|over|beneath))'),
   Them: kw('Them', 'them|these|those'),
   AtStart: kw('AtStart', 'through\\s+(?:the\\s+)?(?:start|magic\\s+ring|starting\\s+ring|first\\s+round)'),
@@ -75,6 +77,9 @@ export const S = {
   CrochetWord: kw('CrochetWord', 'crochet(?:ed)?'),
   Above: kw('Above', 'above|up\\s+from|higher\\s+than|over'),
   Below: kw('Below', 'below|under(?:neath)?|beneath|down\\s+from|lower\\s+than'),
+  Lower: kw('Lower', '(?:further\\s+)?(?:lower|down)'),
+  Higher: kw('Higher', '(?:further\\s+)?(?:higher|up)'),
+  Vague: kw('Vague', 'mid-?way|half\\s*way|slant(?:ed|ing|s)?|sloping|diagonally|alternat\\w+|staggered'),
   FromEnd: kw('FromEnd', 'from\\s+(?:the\\s+)?(?:base|bottom|end|edge|last\\s+round)'),
   FromTop: kw('FromTop', 'from\\s+(?:the\\s+)?top'),
   FromStart: kw('FromStart', 'from\\s+(?:the\\s+)?(?:start|beginning|(?:magic|starting)\\s+(?:ring|circle)|first\\s+round)'),
@@ -87,7 +92,7 @@ export const S = {
   Join: kw('Join', 'and|to|through'),
   Ordinal: createToken({ name: 'Ordinal', pattern: /\d+(?:st|nd|rd|th)(?![A-Za-z])/i }),
   Num: createToken({ name: 'Num', pattern: /\d+(?:\s+and\s+a\s+half|\s*½|[.,]\d+)?/ }),
-  NumberWord: kw('NumberWord', 'one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve'),
+  NumberWord: kw('NumberWord', 'an?(?:\\s+couple\\s+of)?(?=\\s+(?:rounds?|rnds?|rows?|stitch(?:es)?|sts?)(?![A-Za-z]))|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve'),
   Dash: createToken({ name: 'Dash', pattern: /[-‐‑‒–—−&/+]+/ }),
   Stop: createToken({ name: 'Stop', pattern: /[.;!](?!\d)/ }),
   Other: createToken({ name: 'Other', pattern: /[^\s]/ }),
@@ -104,6 +109,8 @@ const words = ['zero', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'e
 /** What a number or a number word says. */
 export const valueOf = (token: IToken) => {
   const index = words.indexOf(token.image.toLowerCase());
+  // `A round below`, `a couple of rounds above`.
+  if (index < 0 && /^an?\b/i.test(token.image)) return /couple/i.test(token.image) ? 2 : 1;
   return index >= 0 ? index : Number.parseFloat(token.image.replace(',', '.')) + (/half|½/.test(token.image) ? 0.5 : 0);
 };
 export const is = (token: IToken, ...wanted: TokenType[]) => wanted.some((type) => tokenMatcher(token, type));

@@ -1,267 +1,18 @@
-import { EOF, tokenMatcher, type IToken, type TokenType } from 'chevrotain';
-import { SentenceLookahead, targetOf } from './sentenceLookahead';
-import { featureOf, is, number, S, sentenceLexer, sentenceTypes, valueOf, Word } from './sentenceTokens';
-import type { FeatureKind, FeatureStyle, Step, StepKind } from './step';
+import { tokenMatcher, type TokenType } from 'chevrotain';
+import { SentenceParser, type Phrases, type Waiting } from './sentenceParser';
+import { S, sentenceLexer } from './sentenceTokens';
+import type { FeatureKind, Step, StepKind } from './step';
 
 export type { FeatureKind, Step, StepKind } from './step';
 
-/** What a phrase waits to hear the name of: `level with …`, `in line with the inner edge of …`, `outside …`. */
-type Waiting = 'level' | 'inLine' | 'outward' | 'beside';
-
-/** Phrases met in one sentence, in order. */
-interface Phrases {
-  step: Partial<Step>;
-  verbs: TokenType[];
-  features: FeatureKind[];
-  waiting: Waiting[];
-  /** what the last phrase of each kind goes by, once it is named */
-  by: Partial<Record<Waiting, FeatureKind | 'front'>>;
-  said: Set<Waiting>;
-  edge: 'inner' | 'outer' | 'middle';
-  outward: number | null;
-  /** every feature named in it, also those only gone by: what `them` may mean */
-  named: FeatureKind[];
-}
-
-const nothing = (): Phrases => ({ step: {}, verbs: [], features: [], waiting: [], by: {}, said: new Set(), edge: 'middle', outward: null, named: [] });
-
-const styles: [TokenType, FeatureStyle][] = [
-  [S.Triangle, 'triangle'], [S.Satin, 'satin'], [S.Smile, 'smile'], [S.ShortRow, 'row'], [S.Lips, 'lips'], [S.Sleeping, 'sleeping'], [S.Ring, 'ring'], [S.FeltWord, 'felt'], [S.CrochetWord, 'crochet'], [S.Oval, 'oval'],
-];
-/** Styles worked with the needle. */
-const stitched: ReadonlySet<FeatureStyle> = new Set(['triangle', 'satin', 'smile', 'row', 'lips', 'sleeping']);
-/**
- * An island grammar: the phrases that carry numbers and acts are read wherever they stand, the words between them are passed over.
- */
-class SentenceParser extends SentenceLookahead {
-  private found: Phrases = nothing();
-
-  constructor() {
-    super(sentenceTypes, { recoveryEnabled: true, maxLookahead: 1, skipValidations: true });
-    this.performSelfAnalysis();
-  }
-
-  read(tokens: IToken[]): Phrases {
-    this.input = tokens;
-    this.found = nothing();
-    this.sentence();
-    return this.found;
-  }
-
-  private readonly any = Object.values(S).concat(Word).map((type) => ({ ALT: () => this.CONSUME(type) }));
-  private readonly anyToken = this.RULE('anyToken', (): IToken => this.OR(this.any));
-
-  private readonly sentence = this.RULE('sentence', () => {
-    this.MANY(() => this.OR([
-      { GATE: () => this.gapAhead(1) > 0, ALT: () => this.SUBRULE(this.gap) },
-      { GATE: () => this.relationLength() > 0, ALT: () => this.SUBRULE(this.relation) },
-      { GATE: () => this.stitchesLength() > 0, ALT: () => this.SUBRULE(this.stitchesFrom) },
-      { GATE: () => is(this.LA(1), S.RoundWord, S.Ordinal) && this.roundAhead(), ALT: () => this.SUBRULE(this.round) },
-      { GATE: () => is(this.LA(1), ...number), ALT: () => this.SUBRULE(this.measure) },
-      { ALT: () => this.SUBRULE(this.word) },
-    ]));
-  });
-
-  private readonly gap = this.RULE('gap', () => {
-    const length = this.ACTION(() => this.gapAhead(1));
-    const before = this.LA(0);
-    const values: number[] = [];
-    let taken = 0;
-    this.AT_LEAST_ONE({
-      GATE: () => taken < length,
-      DEF: () => {
-        const token = this.SUBRULE(this.anyToken);
-        taken += 1;
-        if (is(token, S.Num, S.Ordinal)) values.push(Number.parseInt(token.image, 10));
-      },
-    });
-    this.ACTION(() => {
-      const [a = 0, b = 0] = values;
-      // `after rounds 8 and 9` is no gap but `between rounds 8 and 12` is one with a wide mouth: the first two rounds count.
-      const gap: [number, number] = [Math.min(a, b), Math.max(a, b)];
-      // `From R2 to R8`: it runs over all of them.
-      if (before && /^from$/i.test(before.image) && gap[1] > gap[0] + 1) this.found.step.range = gap;
-      else if (this.found.step.gap) this.found.step.otherGap ??= gap;
-      else this.found.step.gap = gap;
-    });
-  });
-
-  private readonly round = this.RULE('round', () => {
-    const before = this.LA(0);
-    const a = this.SUBRULE(this.anyToken);
-    const b = this.SUBRULE2(this.anyToken);
-    this.ACTION(() => {
-      const value = Number.parseInt((is(a, S.RoundWord) ? b : a).image, 10);
-      if (before && is(before, S.After)) this.found.step.after = value;
-      else this.found.step.round ??= value;
-    });
-  });
-
-  private readonly relation = this.RULE('relation', () => {
-    const length = this.ACTION(() => this.relationLength());
-    const taken: IToken[] = [];
-    this.AT_LEAST_ONE({ GATE: () => taken.length < length, DEF: () => { taken.push(this.SUBRULE(this.anyToken)); } });
-    this.ACTION(() => {
-      const [first, last] = [taken[0], taken.at(-1)];
-      if (!first || !last) return;
-      const rounds = is(first, S.Just) ? 1 : valueOf(first);
-      const { named } = this.found;
-      const to = is(last, S.FromEnd) ? (/base|bottom/i.test(last.image) ? 'base' as const : 'edge' as const)
-        : is(last, S.FromTop) ? 'top' as const : is(last, S.FromStart) ? 'start' as const
-        // `Between the eyes, 3 rounds below them`: what was named last.
-        : is(last, S.OverEye) ? 'eyes' as const
-        : is(last, S.Them) ? (named.length > 1 ? named.at(-1) : 'eyes') : targetOf(last);
-      if (!to) return;
-      const direction = taken.some((token) => is(token, S.Above, S.OverEye)) ? 'above' : taken.some((token) => is(token, S.Below)) ? 'below' : 'from';
-      this.found.step.relation = { rounds, direction, to };
-      const feature = featureOf.find(([, kind]) => kind === to)?.[1];
-      if (feature) named.push(feature);
-    });
-  });
-
-  private readonly stitchesFrom = this.RULE('stitchesFrom', () => {
-    const length = this.ACTION(() => this.stitchesLength());
-    const taken: IToken[] = [];
-    this.AT_LEAST_ONE({ GATE: () => taken.length < length, DEF: () => { taken.push(this.SUBRULE(this.anyToken)); } });
-    this.ACTION(() => {
-      const [first, last] = [taken[0], taken.at(-1)];
-      if (!first || !last) return;
-      const { named } = this.found;
-      const to = is(last, S.FrontLine) ? 'front' as const
-        : is(last, S.Them) ? (named.length > 1 ? named.at(-1) : 'eyes')
-        : is(last, S.OverEye) ? 'eyes' as const : featureOf.find(([type]) => is(last, type))?.[1];
-      if (!to) return;
-      this.found.step.stitchesFrom = { stitches: valueOf(first), direction: taken.some((token) => is(token, S.Above, S.OverEye)) ? 'above' : 'below', to };
-      if (to !== 'front') named.push(to);
-    });
-  });
-
-  /** A number and what it measures: `9 mm`, `6 stitches showing`, `8 apart`, `4 stitches wide`. */
-  private readonly measure = this.RULE('measure', () => {
-    const n = this.OR([
-      { ALT: () => this.CONSUME(S.Num) },
-      { ALT: () => this.CONSUME(S.NumberWord) },
-      { ALT: () => this.CONSUME(S.Ordinal) },
-    ]);
-    const meaning: IToken[] = [];
-    this.MANY({
-      // Up to four words may stand between the number and what it measures: `6 stitches left visible between`.
-      GATE: () => meaning.length < 5 && !is(this.LA(1), S.Stop, S.Num, S.NumberWord, S.Ordinal, S.Eyes, S.Other, EOF, S.Insert, S.Join) && this.gapAhead(1) === 0 && !this.settled(meaning) && !(is(this.LA(1), S.RoundWord) && !is(this.LA(2), S.High, S.Wide, S.Apart, S.Outward, S.Showing, S.InBetween, S.EitherSide)),
-      DEF: () => { meaning.push(this.SUBRULE(this.anyToken)); },
-    });
-    this.ACTION(() => this.measured(valueOf(n), meaning));
-  });
-
-  private settled(tokens: IToken[]): boolean {
-    return tokens.some((token) => is(token, S.Mm, S.Cm, S.Apart, S.Showing, S.InBetween, S.Between, S.Wide, S.Outward, S.FrontLine, S.High)) && !is(this.LA(1), S.Tail);
-  }
-
-  private measured(value: number, meaning: IToken[]): void {
-    const { step } = this.found;
-    const has = (...wanted: TokenType[]) => meaning.some((token) => is(token, ...wanted));
-    if (has(S.Outward, S.Beside, S.FrontLine, S.Middle, S.EitherSide, S.Showing, S.InBetween, S.Apart, S.Wide) && !has(S.High, S.Mm, S.Cm)) {
-      if (has(S.RoundWord)) step.across = 'rounds';
-      else if (has(S.St)) step.across ??= 'stitches';
-    }
-    if (has(S.Mm, S.Cm)) {
-      const mm = value * (has(S.Cm) ? 10 : 1);
-      if (has(S.Tail)) step.tailMm = mm;
-      else step.sizeMm ??= mm;
-    } else if (has(S.Outward, S.Beside)) this.found.outward = value;
-    else if (has(S.FrontLine, S.Middle) || (has(S.EitherSide) && !has(S.Wide))) {
-      this.found.outward = value;
-      this.found.by.outward = 'front';
-    }
-    else if (has(S.High)) step.high ??= value;
-    else if (has(S.Showing, S.InBetween, S.Between)) step.showing ??= value;
-    else if (has(S.Apart)) {
-      step.apart ??= value;
-      if (meaning.some((token) => is(token, S.Apart) && /post/i.test(token.image))) step.posts = true;
-    }
-    else if (has(S.Wide)) step.wide ??= value;
-    for (const token of meaning) this.note(token);
-  }
-
-  private readonly word = this.RULE('word', () => {
-    const token = this.SUBRULE(this.anyToken);
-    this.ACTION(() => this.note(token));
-  });
-
-  private note(token: IToken): void {
-    const { step, verbs, features } = this.found;
-    const feature = featureOf.find(([type]) => is(token, type))?.[1];
-    if (feature) this.name(feature);
-    const style = styles.find(([type]) => is(token, type))?.[1];
-    // The first style named is how it is made: “satin triangle” is a triangle in satin stitch.
-    if (style && (!step.style || style === 'triangle')) step.style = style;
-    if (is(token, S.Embroider) || (style && stitched.has(style))) { step.embroidered = true; verbs.push(S.Embroider); }
-    if (is(token, S.Smile) && features.length === 0) features.push('mouth');
-    if (is(token, S.Lips) && features.length === 0) features.push('mouth');
-    const phrase = ([[S.Level, 'level'], [S.InLine, 'inLine'], [S.Outward, 'outward'], [S.Beside, 'beside']] as const).find(([type]) => is(token, type))?.[1];
-    if (phrase) this.wait(phrase);
-    if (is(token, S.FrontLine) && this.found.waiting.includes('outward')) this.answer('front', ['outward']);
-    if (is(token, S.InBetween) && /eyes/i.test(token.image)) { this.found.said.add('level'); this.found.by.level ??= 'eyes'; this.found.named.push('eyes'); }
-    if (is(token, S.OverEye)) this.overEye(token.image);
-    if (is(token, S.EitherSide)) step.sides ??= 'both';
-    if (is(token, S.Beside) && !/beside|next/i.test(token.image)) step.sides ??= 'both';
-    if (is(token, S.LeftSide)) step.sides = 'left';
-    if (is(token, S.RightSide)) step.sides = 'right';
-    if (is(token, S.Middle)) step.sides ??= 'middle';
-    if (is(token, S.AtStart)) step.atStart = true;
-    if (is(token, S.Safety)) step.pressed = true;
-    if (is(token, S.Inner)) this.found.edge = 'inner';
-    if (is(token, S.Outer)) this.found.edge = 'outer';
-    if (is(token, S.Back)) step.back = true;
-    if (is(token, S.FeltWord) && features.length === 0) step.style = 'felt';
-    if (is(token, S.Split)) step.seat = 'split';
-    if (is(token, S.Holes)) step.seat = 'foot';
-    if (is(token, S.FromEnd)) step.countFrom = /base|bottom/i.test(token.image) ? 'base' : 'end';
-    if (is(token, S.FromTop)) step.countFrom = 'top';
-    if (is(token, S.Lightly)) step.firmness = 'light';
-    if (is(token, S.Medium)) step.firmness = 'medium';
-    if (is(token, S.Firmly)) step.firmness = 'firm';
-    if (is(token, S.NotStuff)) step.firmness = 'none';
-    const verb = [S.NotStuff, S.Stuff, S.Close, S.NoSew, S.Sew, S.Pin, S.Fold, S.Cut, S.Insert, S.Embroider, S.Safety, S.Tail].find((type) => is(token, type));
-    if (verb) verbs.push(verb);
-  }
-
-  private wait(phrase: Waiting): void {
-    this.found.said.add(phrase);
-    this.found.waiting.push(phrase);
-  }
-
-  /** A feature's name: the answer to what waits for one, else what the sentence places. */
-  private name(feature: FeatureKind): void {
-    const { features, waiting, named } = this.found;
-    named.push(feature);
-    if (waiting.length > 0) this.answer(feature, [...waiting]);
-    else features.push(feature);
-  }
-
-  private answer(by: FeatureKind | 'front', phrases: Waiting[]): void {
-    for (const phrase of phrases) this.found.by[phrase] = by;
-    this.found.waiting = this.found.waiting.filter((phrase) => !phrases.includes(phrase));
-  }
-
-  /** `A patch over the left eye`, `a ring around each eye`: on its round and in line with it. Brows over the eyes are above them. */
-  private overEye(image: string): void {
-    const { step, features, by, said, named } = this.found;
-    named.push('eyes');
-    if (features.length === 0) { features.push('eyes'); return; }
-    if (features[0] !== 'patch' && features[0] !== 'spots') return;
-    for (const phrase of ['level', 'inLine'] as const) { said.add(phrase); by[phrase] ??= 'eyes'; }
-    step.sides ??= /left/i.test(image) ? 'left' : /right/i.test(image) ? 'right' : 'both';
-  }
-}
-
 let parser: SentenceParser | undefined;
 
-function kindOf({ verbs, features, step, said: phrases, outward }: Phrases): StepKind | null {
+function kindOf({ verbs, features, step, said: phrases, outward, vague, halfway }: Phrases): StepKind | null {
   const said = (...wanted: TokenType[]) => verbs.some((verb) => wanted.includes(verb));
   const stuffing = said(S.Stuff, S.NotStuff);
   if (said(S.NoSew)) return 'nosew';
   if (stuffing && !said(S.Insert, S.Safety, S.Embroider)) return 'stuff';
-  const measured = step.sizeMm !== undefined || step.gap !== undefined || step.range !== undefined || step.apart !== undefined || step.showing !== undefined || step.relation !== undefined || step.stitchesFrom !== undefined || step.round !== undefined || step.atStart || phrases.size > 0 || outward !== null || features[0] === 'sculpting';
+  const measured = step.sizeMm !== undefined || step.gap !== undefined || step.range !== undefined || step.apart !== undefined || step.showing !== undefined || step.relation !== undefined || step.stitchesFrom !== undefined || vague !== null || halfway || step.round !== undefined || step.atStart || phrases.size > 0 || outward !== null || features[0] === 'sculpting';
   if (said(S.Close)) return 'close';
   if (features.length > 0 && (said(S.Insert, S.Embroider, S.Safety, S.Sew) || measured)) return 'feature';
   if (said(S.Sew)) return 'sew';
@@ -269,6 +20,28 @@ function kindOf({ verbs, features, step, said: phrases, outward }: Phrases): Ste
   if (said(S.Fold)) return 'fold';
   if (said(S.Cut) && said(S.Tail)) return 'cut';
   return stuffing ? 'stuff' : null;
+}
+
+/** What says a place without a number is taken as one round; what is not read at all is kept, clause by clause. */
+function unread(step: Step, { vague, unused }: Phrases, text: string, span: Step['span']): void {
+  const placed = step.gap ?? step.range ?? step.relation ?? step.stitchesFrom ?? step.level ?? step.round ?? (step.atStart || undefined);
+  const clauses = unused.map((at) => clauseAt(text, at, span));
+  if (vague && step.feature !== 'sculpting') {
+    if (placed === undefined) {
+      step.relation = { rounds: 1, direction: vague.direction, to: vague.to };
+      step.vague = text.slice(vague.from, vague.until);
+    } else if (!(step.relation && step.relation.to === vague.to && step.relation.direction === vague.direction)) clauses.push(clauseAt(text, vague.from, span));
+  }
+  if (clauses.length > 0 && step.feature !== 'sculpting') step.unused = [...new Set(clauses)];
+}
+
+/** The words around a place in a text, from comma to comma. */
+function clauseAt(text: string, at: number, { from, to }: Step['span']): string {
+  const comma = /^[,:;](?!\d)/;
+  let [start, end] = [at, at];
+  while (start > from && !comma.test(text.slice(start - 1, start + 1))) start -= 1;
+  while (end < to && !comma.test(text.slice(end, end + 2))) end += 1;
+  return text.slice(start, end).trim();
 }
 
 /**
@@ -302,16 +75,20 @@ export function readSteps(text: string, line: number): Step[] {
       const { by, said, outward } = phrases;
       step.feature = feature;
       const eyes = feature === 'eyes' ? null : 'eyes';
+      // Pressed eyes lie on one line of holes, whatever they are said to reach over.
+      if (!eyes && step.range && !step.gap) { step.gap = step.range; delete step.range; }
       const bySomething = (phrase: Waiting) => (by[phrase] === 'front' ? null : (by[phrase] as FeatureKind | undefined)) ?? eyes;
       const level = bySomething('level');
       if (said.has('level') && level) step.level = level;
       const line = bySomething('inLine');
       if (said.has('inLine') && line) step.inLine = { edge: phrases.edge, to: line };
-      if (said.has('beside')) {
+      if (by.beside === 'front') step.outward = { stitches: outward ?? 1, from: 'front' };
+      else if (said.has('beside')) {
         const beside = bySomething('beside');
         step.outward = { stitches: outward ?? 1, from: beside };
         if (beside && !step.gap && !step.relation && step.round === undefined) step.level ??= beside;
       } else if (outward !== null) step.outward = { stitches: outward, from: by.outward ?? eyes };
+      unread(step, phrases, text, span);
     }
     steps.push(step);
   }

@@ -69,6 +69,10 @@ export interface Step {
   high?: number;
   firmness?: 'light' | 'medium' | 'firm' | 'none';
   tailMm?: number;
+  /** the words of a relation that gives no number, `under the nose`: `relation` has one round then */
+  vague?: string;
+  /** clauses that say where, but not in a way that is read */
+  unused?: string[];
   text: string;
   line: number;
   span: Span;

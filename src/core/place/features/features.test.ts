@@ -20,7 +20,7 @@ const head = (sentences: string, header = '') => {
   const [ofPart, ofToy] = [true, false].map((wanted) => header.split('\n').filter((line) => line && line.startsWith('Start') === wanted).map((line) => `${line}\n`).join(''));
   return analyseToy(`${ofToy}${featureHead.replace('Head\n', `Head\n${ofPart}`)}${sentences}\n`).parts[0]!;
 };
-const asking = new Set(['anchor-missing', 'gap-missing', 'feature-where', 'feature-on-round', 'feature-two-places', 'feature-spacing', 'landmark-missing', 'landmark-ambiguous', 'anchor-circle', 'apart-impossible', 'not-centred']);
+const asking = new Set(['how-far', 'words-unused', 'anchor-missing', 'gap-missing', 'feature-where', 'feature-on-round', 'feature-two-places', 'feature-spacing', 'landmark-missing', 'landmark-ambiguous', 'anchor-circle', 'apart-impossible', 'not-centred']);
 const kinds = Object.keys(featureLibrary) as FeatureKind[];
 const only = (part: PartAnalysis) => part.features[0]!;
 
@@ -64,6 +64,40 @@ describe('sentences, worked out by hand', () => {
     const part = head('Nose 1 round below the mouth, 3 wide.\nMouth 2 rounds below the nose, 3 wide.');
     expect(part.features).toHaveLength(2);
     expect(part.features.flatMap((feature) => feature.problems.map((problem) => problem.code))).toContain('anchor-circle');
+  });
+});
+
+describe('what is said and not read', () => {
+  const unused = (sentence: string) => readSteps(sentence, 1).flatMap((step) => step.unused ?? []);
+
+  test.each([
+    ['Sew two 6 mm buttons, one below the other, 3 rounds below the ridge', 'one below the other'], ['Brows 3 rounds above the eyes, slanting inward', 'slanting inward'],
+    ['Mouth 4 rounds below the eyes, 3 rounds above the ridge, 3 wide', '3 rounds above the ridge'], ['Nose between R15 and R16, 3 wide, a bit higher if you like', 'a bit higher if you like'],
+    ['Hair line from R10 to R15, 1 wide: 4 rounds in all', '4 rounds in all'], ['Cheeks at round 17 or at round 18, 9 apart', 'Cheeks at round 17 or at round 18'],
+  ])('%s', (sentence, clause) => { expect(unused(sentence)).toEqual([clause]); });
+
+  test.each([
+    'Embroider the mouth with 2 strands of black yarn, 4 rounds below the eyes, 3 wide', 'Embroider the nose with 4 short stitches, between R15 and R16, 3 wide', 'Insert two 8 mm eyes between R15 and R16, 6 showing',
+    'Embroider three whiskers on each side of the nose', 'Mouth: a smile held down at the middle, 4 rounds below the eyes, 3 wide', 'Sew on both 10 mm buttons between R20 and R21',
+    'Sculpt the face: in above the eyes, out below the eyes, pull together twice', 'Embroider the mouth 4 rounds below the eyes, 3 wide, under the nose',
+  ])('nothing in: %s', (sentence) => { expect(unused(sentence).filter((clause) => clause !== 'under the nose')).toEqual([]); });
+
+  test('it says so, and can be kept as placed or said by a number', () => {
+    const text = `${featureHead}Brows 3 rounds above the eyes, slanting inward.\nNose under the eyes, 3 wide.\n`;
+    const { features } = analyseToy(text).parts[0]!;
+    const asked = features.map(({ problems }) => problems.find(({ code }) => code === 'words-unused' || code === 'how-far')!);
+    expect(asked.map(({ message }) => message)).toEqual([expect.stringContaining('“slanting inward” could not be read'), expect.stringContaining('“under the eyes” does not say how far')]);
+    const [kept, two] = [applyEdits(text, asked[0]!.suggestions[0]!.edits), applyEdits(text, asked[1]!.suggestions[1]!.edits)];
+    expect(analyseToy(kept).parts[0]!.features[0]!.units).toEqual(features[0]!.units);
+    expect(analyseToy(kept).parts[0]!.problems.map(({ code }) => code)).not.toContain('words-unused');
+    expect(analyseToy(two).parts[0]!.features[1]!.line).toBe(17);
+  });
+
+  test('eyes too, and on a part that lies on its side', () => {
+    const codes = (sentences: string, header = '') => head(sentences, header).problems.map(({ code }) => code);
+    expect(codes('Eyes: 8 mm, between R15 and R16, 7 apart, a little lower on the left.')).toContain('words-unused');
+    expect(codes('Eyes: 8 mm, above the ridge, 7 apart.')).toContain('how-far');
+    expect(codes('Eyes: 8 mm, between R12 and R13 and between R17 and R18, slanted.\nMouth below the eyes, 3 rounds wide.', 'Start: left\n')).toEqual(expect.arrayContaining(['words-unused', 'how-far']));
   });
 });
 

@@ -15,6 +15,7 @@ import { inOrder } from './inOrder';
 import { placeOne } from './placeOne';
 import { countedReach, lineEdge, reachOf } from './reach';
 import { pressedEyes, referring } from './referring';
+import { unread } from './unread';
 import { upOf, verticalLine, type AddProblem } from './verticalLine';
 
 /** Everything that is put on a part. */
@@ -66,11 +67,13 @@ export function placeFace(form: PartForm): PlacedFace {
     if (id === pressedEyes) {
       if (!eyes) continue;
       const settle = (title: string, vertical: Vertical): Suggestion => ({ title, edits: [writeEyes(part, text, withEyes(eyes.rule, vertical.by === 'gap' ? { gap: vertical.gap } : {}))] });
+      for (const { code, severity, message, suggestions } of unread(step!, name, 'round', (rounds) => writeEyes(part, text, withEyes(eyes.rule, { vertical: { by: 'relation', ...step!.relation!, rounds } })), () => writeEyes(part, text, withEyes(eyes.rule, eyesBy ? { vertical: eyesBy } : {})))) add(code, severity, message, suggestions);
       found.set(id, eyesBy ? verticalLine(form, eyesBy, name, lineEdge, lineBy, add, settle) : roundIndex(fabric, eyes.rule.gap[0]));
     } else {
       const rule = rules.get(id)!;
       const settle = (title: string, vertical: Vertical): Suggestion => ({ title, edits: [writeFeature(part, text, id, { ...rule, vertical })] });
       found.set(id, verticalLine(form, rule.vertical, name, reachOf(rule), lineBy, add, settle));
+      for (const { code, severity, message, suggestions } of unread(step!, name, 'round', (rounds) => writeFeature(part, text, id, { ...rule, vertical: { by: 'relation', ...step!.relation!, rounds } }), () => writeFeature(part, text, id, rule))) add(code, severity, message, suggestions);
       if (step?.across === 'rounds') add('across-in-rounds', 'warning', `Rounds run level on this part, so across is counted in stitches, and that many stitches are taken for the ${name}.`, [{ title: 'Say it in stitches', edits: [writeFeature(part, text, id, rule)] }]);
       if (step?.otherGap) {
         const other = { ...rule, vertical: { by: 'gap' as const, gap: step.otherGap } };

@@ -50,8 +50,9 @@ export function verticalLine(form: PartForm, vertical: Vertical | null, name: st
       return line > 0 ? clamp(line, `Round ${lower}`) : clamp(last, `Round ${lower}`);
     }
     case 'range': {
-      // It is placed by the end it is worked from: a nose by its upper one, a line of strands by its lower one.
-      const label = reach.down > 0 ? (upOf(form) < 0 ? vertical.from : vertical.to) : upOf(form) < 0 ? vertical.to - 1 : vertical.from;
+      // By the end it is worked from, a nose by its upper one and a line of strands by its lower one; what is sewn on by its middle.
+      const [upper, lower] = upOf(form) < 0 ? [vertical.from, vertical.to - 1] : [vertical.to, vertical.from];
+      const label = reach.down > 0 ? upper : reach.up > 0 ? lower : Math.round((vertical.from + vertical.to - 1) / 2);
       const line = roundIndex(fabric, label);
       return line > 0 ? clamp(line, `Round ${label}`) : clamp(last, `Round ${label}`);
     }

@@ -2,6 +2,7 @@ import type { Problem, Suggestion } from '../../notation/problem';
 import type { Step } from '../../notation/step';
 import { putSize } from '../eyeProblems';
 import { writeEyes, type EyeRule } from '../eyeSentence';
+import { unread } from '../features/unread';
 import { frontAzimuth, roundIndex } from '../frontLine';
 import { largestEyeMm, smallestEyeMm } from '../hardware';
 import { choosePair } from '../pair';
@@ -87,5 +88,8 @@ export function lyingEyesRule(form: PartForm, frame: LyingFrame, step: Step): { 
   if (stitchesFrom?.to === 'front') rule.rise = stitchesFrom.direction === 'above' ? stitchesFrom.stitches : -stitchesFrom.stitches;
   else if (step.relation || stitchesFrom) add('rounds-not-below', 'warning', 'On a part that lies on its side, up and down is counted in stitches from the front line: say “2 stitches above the front line”. The eyes are put on it until you say.');
   putSize(step, rule, add);
+  for (const { code, severity, message, suggestions } of unread(step, 'eyes', 'stitch', (by) => writeEyes(part, form.lines, { ...rule, rise: by }), () => writeEyes(part, form.lines, rule))) {
+    if (code === 'words-unused') add(code, severity, message, suggestions);
+  }
   return { rule, problems };
 }

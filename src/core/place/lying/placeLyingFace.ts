@@ -10,6 +10,7 @@ import { inOrder } from '../features/inOrder';
 import type { PlacedFace } from '../features/placeFace';
 import { countedReach, lineEdge } from '../features/reach';
 import { pressedEyes, referring } from '../features/referring';
+import { unread } from '../features/unread';
 import type { AddProblem } from '../features/verticalLine';
 import { frontAzimuth } from '../frontLine';
 import type { PartForm } from '../partForm';
@@ -62,16 +63,19 @@ export function placeLyingFace(form: PartForm): PlacedFace {
     const from = kind === null ? 0 : heights.get(goesBy(kind, id) ?? '');
     if (circular) add('anchor-circle', 'error', `The ${id} and what they hang on each wait for the other. Say how many stitches above or below the front line one of them goes.`);
     else if (from === undefined) add('anchor-missing', 'warning', `The ${id} should go by the ${kind}, and no ${kind} are placed on this part. They are put by the front line until you say.`);
-    const { relation, text: said } = steps.find((one) => one.id === id)!.step;
+    const source = steps.find((one) => one.id === id)!.step;
+    const { relation, text: said } = source;
     const { vertical } = rule;
     // “Just below” names no unit.
     if (relation && relation.direction !== 'from' && vertical?.by === 'stitches' && /\bro?u?n?ds?\b|\brows?\b/i.test(said)) {
       add('rounds-not-below', 'info', `On a part that lies on its side, up and down is counted in stitches: ${vertical.stitches} ${vertical.stitches === 1 ? 'stitch is' : 'stitches are'} taken.`, [{ title: 'Say it in stitches', edits: [writeFeature(part, text, id, rule)] }]);
     }
-    if (steps.find((one) => one.id === id)!.step.across === 'stitches') {
+    if (source.across === 'stitches') {
       add('across-in-stitches', 'warning', `On a part that lies on its side across is counted in rounds, and that many rounds are taken for the ${id}.`, [{ title: 'Say it in rounds', edits: [writeFeature(part, text, id, rule)] }]);
     }
     const counted = countedOf(id);
+    const asked = unread(source, id, 'stitch', (by) => writeFeature(part, text, id, { ...rule, vertical: vertical?.by === 'stitches' ? { ...vertical, stitches: by } : vertical }), () => writeFeature(part, text, id, rule));
+    for (const { code, severity, message, suggestions } of asked) add(code, severity, message, suggestions);
     const stitches = vertical?.by === 'stitches' ? (vertical.direction === 'above' ? vertical.stitches + counted.up : -vertical.stitches - counted.down) : 0;
     const height = heightUp(form, isAtBack(rule.sideways) ? behind : frame, from ?? 0, stitches);
     if (height === null) add('gap-missing', 'error', `${Math.abs(stitches)} stitches ${stitches > 0 ? 'above' : 'below'} lies beyond the edge of the face. The ${id} goes level with what it is counted from until you say.`);

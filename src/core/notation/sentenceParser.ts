@@ -1,0 +1,307 @@
+import { EOF, type IToken, type TokenType } from 'chevrotain';
+import { SentenceLookahead, targetOf } from './sentenceLookahead';
+import { featureOf, is, number, S, sentenceLexer, sentenceTypes, valueOf, Word } from './sentenceTokens';
+import type { FeatureKind, FeatureStyle, LandmarkKind, Step } from './step';
+
+/** What a phrase waits to hear the name of: `level with …`, `in line with the inner edge of …`, `outside …`. */
+export type Waiting = 'level' | 'inLine' | 'outward' | 'beside';
+
+/** Phrases met in one sentence, in order. */
+export interface Phrases {
+  step: Partial<Step>;
+  verbs: TokenType[];
+  features: FeatureKind[];
+  waiting: Waiting[];
+  /** what the last phrase of each kind goes by, once it is named */
+  by: Partial<Record<Waiting, FeatureKind | 'front'>>;
+  said: Set<Waiting>;
+  edge: 'inner' | 'outer' | 'middle';
+  outward: number | null;
+  /** every feature named in it, also those only gone by: what `them` may mean */
+  named: FeatureKind[];
+  /** a relation without a number, and where it stands */
+  vague: { direction: 'above' | 'below'; to: FeatureKind | LandmarkKind; from: number; until: number } | null;
+  /** a place is named, by what lies on either side of it */
+  halfway: boolean;
+  /** where something stands that says a place and is not read */
+  unused: number[];
+}
+
+const nothing = (): Phrases => ({ step: {}, verbs: [], features: [], waiting: [], by: {}, said: new Set(), edge: 'middle', outward: null, named: [], vague: null, halfway: false, unused: [] });
+
+const styles: [TokenType, FeatureStyle][] = [
+  [S.Triangle, 'triangle'], [S.Satin, 'satin'], [S.Smile, 'smile'], [S.ShortRow, 'row'], [S.Lips, 'lips'], [S.Sleeping, 'sleeping'], [S.Ring, 'ring'], [S.FeltWord, 'felt'], [S.CrochetWord, 'crochet'], [S.Oval, 'oval'],
+];
+/** Styles worked with the needle. */
+const stitched: ReadonlySet<FeatureStyle> = new Set(['triangle', 'satin', 'smile', 'row', 'lips', 'sleeping']);
+/**
+ * An island grammar: the phrases that carry numbers and acts are read wherever they stand, the words between them are passed over.
+ */
+export class SentenceParser extends SentenceLookahead {
+  private found: Phrases = nothing();
+
+  constructor() {
+    super(sentenceTypes, { recoveryEnabled: true, maxLookahead: 1, skipValidations: true });
+    this.performSelfAnalysis();
+  }
+
+  read(tokens: IToken[]): Phrases {
+    this.input = tokens;
+    this.found = nothing();
+    this.sentence();
+    return this.found;
+  }
+
+  private readonly any = Object.values(S).concat(Word).map((type) => ({ ALT: () => this.CONSUME(type) }));
+  private readonly anyToken = this.RULE('anyToken', (): IToken => this.OR(this.any));
+
+  private readonly sentence = this.RULE('sentence', () => {
+    this.MANY(() => this.OR([
+      { GATE: () => this.gapAhead(1) > 0, ALT: () => this.SUBRULE(this.gap) },
+      { GATE: () => this.relationLength() > 0, ALT: () => this.SUBRULE(this.relation) },
+      { GATE: () => this.stitchesLength() > 0, ALT: () => this.SUBRULE(this.stitchesFrom) },
+      { GATE: () => this.overStitchesLength() > 0, ALT: () => this.SUBRULE(this.overStitches) },
+      { GATE: () => this.vagueLength() > 0, ALT: () => this.SUBRULE(this.vague) },
+      { GATE: () => is(this.LA(1), S.RoundWord, S.Ordinal) && this.roundAhead(), ALT: () => this.SUBRULE(this.round) },
+      { GATE: () => is(this.LA(1), ...number), ALT: () => this.SUBRULE(this.measure) },
+      { ALT: () => this.SUBRULE(this.word) },
+    ]));
+  });
+
+  private readonly gap = this.RULE('gap', () => {
+    const length = this.ACTION(() => this.gapAhead(1));
+    const led = this.ACTION(() => is(this.LA(1), S.Between));
+    const values: number[] = [];
+    let taken = 0;
+    this.AT_LEAST_ONE({
+      GATE: () => taken < length,
+      DEF: () => {
+        const token = this.SUBRULE(this.anyToken);
+        taken += 1;
+        if (is(token, S.Num, S.Ordinal)) values.push(Number.parseInt(token.image, 10));
+      },
+    });
+    this.ACTION(() => {
+      const [a = 0, b = 0] = values;
+      // `after rounds 8 and 9` is no gap but `between rounds 8 and 12` is one with a wide mouth: the first two rounds count.
+      const gap: [number, number] = [Math.min(a, b), Math.max(a, b)];
+      // `From R2 to R8`, `on rounds 2 to 8`: it runs over all of them.
+      if (!led && gap[1] > gap[0] + 1) this.found.step.range = gap;
+      else if (this.found.step.gap) this.found.step.otherGap ??= gap;
+      else this.found.step.gap = gap;
+    });
+  });
+
+  private readonly round = this.RULE('round', () => {
+    const before = this.LA(0);
+    const a = this.SUBRULE(this.anyToken);
+    const b = this.SUBRULE2(this.anyToken);
+    this.ACTION(() => {
+      const value = Number.parseInt((is(a, S.RoundWord) ? b : a).image, 10);
+      if (before && is(before, S.After)) this.found.step.after = value;
+      else if (this.found.step.round === undefined) this.found.step.round = value;
+      else this.found.unused.push(a.startOffset);
+    });
+  });
+
+  private readonly relation = this.RULE('relation', () => {
+    const length = this.ACTION(() => this.relationLength());
+    const taken: IToken[] = [];
+    this.AT_LEAST_ONE({ GATE: () => taken.length < length, DEF: () => { taken.push(this.SUBRULE(this.anyToken)); } });
+    this.ACTION(() => {
+      const [first, last] = [taken[0], taken.at(-1)];
+      if (!first || !last) return;
+      const rounds = is(first, S.Just) ? 1 : valueOf(first);
+      const { named, features } = this.found;
+      const to = is(last, S.FromEnd) ? (/base|bottom/i.test(last.image) ? 'base' as const : 'edge' as const)
+        : is(last, S.FromTop) ? 'top' as const : is(last, S.FromStart) ? 'start' as const
+        // `Between the eyes, 3 rounds below them`: what was named last.
+        : is(last, S.OverEye) ? 'eyes' as const
+        // `One round lower`: than what was named last beside what is placed.
+        : is(last, S.Lower, S.Higher, S.Them) ? (named.length > 1 ? named.at(-1) : 'eyes') : targetOf(last);
+      if (!to) return;
+      const direction = taken.some((token) => is(token, S.Above, S.OverEye, S.Higher)) ? 'above' : taken.some((token) => is(token, S.Below, S.Lower)) ? 'below' : 'from';
+      if (this.found.step.relation && features[0] !== 'sculpting') { this.found.unused.push(first.startOffset); return; }
+      this.found.step.relation = { rounds, direction, to };
+      // `2 rounds above the inner edge of the eyes` also says how far to the side.
+      const edge = taken.some((token) => is(token, S.Inner)) ? 'inner' as const : taken.some((token) => is(token, S.Outer)) ? 'outer' as const : null;
+      if (edge && to === 'eyes') { this.found.said.add('inLine'); this.found.by.inLine = 'eyes'; this.found.edge = edge; }
+      const feature = featureOf.find(([, kind]) => kind === to)?.[1];
+      if (feature) named.push(feature);
+    });
+  });
+
+  private readonly stitchesFrom = this.RULE('stitchesFrom', () => {
+    const length = this.ACTION(() => this.stitchesLength());
+    const taken: IToken[] = [];
+    this.AT_LEAST_ONE({ GATE: () => taken.length < length, DEF: () => { taken.push(this.SUBRULE(this.anyToken)); } });
+    this.ACTION(() => {
+      const [first, last] = [taken[0], taken.at(-1)];
+      if (!first || !last) return;
+      const { named } = this.found;
+      const to = is(last, S.FrontLine) ? 'front' as const
+        : is(last, S.Lower, S.Higher, S.Them) ? (named.length > 1 ? named.at(-1) : 'eyes')
+        : is(last, S.OverEye) ? 'eyes' as const : featureOf.find(([type]) => is(last, type))?.[1];
+      if (!to) return;
+      this.found.step.stitchesFrom = { stitches: valueOf(first), direction: taken.some((token) => is(token, S.Above, S.OverEye, S.Higher)) ? 'above' : 'below', to };
+      if (to !== 'front') named.push(to);
+    });
+  });
+
+  private readonly overStitches = this.RULE('overStitches', () => {
+    this.SUBRULE(this.anyToken);
+    const n = this.SUBRULE2(this.anyToken);
+    this.SUBRULE3(this.anyToken);
+    this.ACTION(() => {
+      this.found.step.wide ??= valueOf(n);
+      this.found.step.across ??= 'stitches';
+    });
+  });
+
+  private readonly vague = this.RULE('vague', () => {
+    const length = this.ACTION(() => this.vagueLength());
+    const taken: IToken[] = [];
+    this.AT_LEAST_ONE({ GATE: () => taken.length < length, DEF: () => { taken.push(this.SUBRULE(this.anyToken)); } });
+    this.ACTION(() => {
+      const [first, last] = [taken[0], taken.at(-1)];
+      const to = last && targetOf(last);
+      if (!first || !to) return;
+      this.found.vague ??= { direction: is(first, S.Above) ? 'above' : 'below', to, from: first.startOffset, until: last.startOffset + last.image.length };
+      const feature = featureOf.find(([, kind]) => kind === to)?.[1];
+      if (feature) this.found.named.push(feature);
+    });
+  });
+
+  /** A number and what it measures: `9 mm`, `6 stitches showing`, `8 apart`, `4 stitches wide`. */
+  private readonly measure = this.RULE('measure', () => {
+    const n = this.OR([
+      { ALT: () => this.CONSUME(S.Num) },
+      { ALT: () => this.CONSUME(S.NumberWord) },
+      { ALT: () => this.CONSUME(S.Ordinal) },
+    ]);
+    const meaning: IToken[] = [];
+    this.MANY({
+      // Up to four words may stand between the number and what it measures: `6 stitches left visible between`.
+      GATE: () => meaning.length < 5 && !is(this.LA(1), S.Stop, S.Num, S.NumberWord, S.Ordinal, ...featureOf.map(([type]) => type), S.Other, EOF, S.Insert, S.Join) && this.gapAhead(1) === 0 && !this.settled(meaning) && !(is(this.LA(1), S.RoundWord) && !is(this.LA(2), S.High, S.Wide, S.Apart, S.Outward, S.Showing, S.InBetween, S.EitherSide)),
+      DEF: () => { meaning.push(this.SUBRULE(this.anyToken)); },
+    });
+    this.ACTION(() => { if (!this.measured(valueOf(n), meaning) || (meaning.length === 0 && is(this.LA(1), S.RoundWord))) this.found.unused.push(n.startOffset); });
+  });
+
+  private settled(tokens: IToken[]): boolean {
+    return tokens.some((token) => is(token, S.Mm, S.Cm, S.Apart, S.Showing, S.InBetween, S.Between, S.Wide, S.Outward, S.FrontLine, S.High)) && !is(this.LA(1), S.Tail);
+  }
+
+  /** Takes a number with what it measures; false where it counts stitches or rounds that say nothing. */
+  private measured(value: number, meaning: IToken[]): boolean {
+    const { step } = this.found;
+    let used = true;
+    const has = (...wanted: TokenType[]) => meaning.some((token) => is(token, ...wanted));
+    if (has(S.Outward, S.Beside, S.FrontLine, S.Middle, S.EitherSide, S.Showing, S.InBetween, S.Apart, S.Wide) && !has(S.High, S.Mm, S.Cm)) {
+      if (has(S.RoundWord)) step.across = 'rounds';
+      else if (has(S.St)) step.across ??= 'stitches';
+    }
+    if (has(S.Mm, S.Cm)) {
+      const mm = value * (has(S.Cm) ? 10 : 1);
+      if (has(S.Tail)) step.tailMm = mm;
+      else step.sizeMm ??= mm;
+    } else if (has(S.Outward, S.Beside)) this.found.outward = value;
+    else if (has(S.FrontLine, S.Middle) || (has(S.EitherSide) && !has(S.Wide))) {
+      this.found.outward = value;
+      this.found.by.outward = 'front';
+    }
+    else if (has(S.High)) step.high ??= value;
+    else if (has(S.Showing, S.InBetween, S.Between)) step.showing ??= value;
+    else if (has(S.Apart)) {
+      step.apart ??= value;
+      if (meaning.some((token) => is(token, S.Apart) && /post/i.test(token.image))) step.posts = true;
+    }
+    else if (has(S.Wide)) step.wide ??= value;
+    else used = !has(S.RoundWord);
+    for (const token of meaning) this.note(token);
+    return used;
+  }
+
+  private readonly word = this.RULE('word', () => {
+    const token = this.SUBRULE(this.anyToken);
+    this.ACTION(() => this.note(token));
+  });
+
+  private note(token: IToken): void {
+    const { step, verbs, features } = this.found;
+    const feature = featureOf.find(([type]) => is(token, type))?.[1];
+    if (feature) this.name(feature);
+    const style = styles.find(([type]) => is(token, type))?.[1];
+    // The first style named is how it is made: “satin triangle” is a triangle in satin stitch.
+    if (style && (!step.style || style === 'triangle')) step.style = style;
+    if (is(token, S.Embroider) || (style && stitched.has(style))) { step.embroidered = true; verbs.push(S.Embroider); }
+    if (is(token, S.Smile) && features.length === 0) features.push('mouth');
+    if (is(token, S.Lips) && features.length === 0) features.push('mouth');
+    const phrase = ([[S.Level, 'level'], [S.InLine, 'inLine'], [S.Outward, 'outward'], [S.Beside, 'beside'], [S.SideOf, 'beside']] as const).find(([type]) => is(token, type))?.[1];
+    if (phrase) this.wait(phrase);
+    if (is(token, S.FrontLine) && this.found.waiting.some((phrase) => phrase === 'outward' || phrase === 'beside')) this.answer('front', ['outward', 'beside']);
+    if (is(token, S.EyeToEye)) this.eyeToEye(token.image);
+    if (is(token, S.SideOf)) step.sides = /left/i.test(token.image) ? 'left' : 'right';
+    if (is(token, S.Lower, S.Higher, S.Below, S.Vague)) this.found.unused.push(token.startOffset);
+    if (is(token, S.Vague) && /way$/i.test(token.image)) this.found.halfway = true;
+    if (is(token, S.InBetween) && /eyes/i.test(token.image)) { this.found.said.add('level'); this.found.by.level ??= 'eyes'; this.found.named.push('eyes'); }
+    if (is(token, S.OverEye)) this.overEye(token.image);
+    if (is(token, S.EitherSide)) step.sides ??= 'both';
+    if (is(token, S.Beside) && !/beside|next/i.test(token.image)) step.sides ??= 'both';
+    if (is(token, S.LeftSide)) step.sides = 'left';
+    if (is(token, S.RightSide)) step.sides = 'right';
+    if (is(token, S.Middle)) step.sides ??= 'middle';
+    if (is(token, S.AtStart)) step.atStart = true;
+    if (is(token, S.Safety)) step.pressed = true;
+    // An edge named after the phrase it belongs to is another's.
+    if (is(token, S.Inner, S.Outer) && (!this.found.said.has('inLine') || this.found.waiting.includes('inLine'))) this.found.edge = is(token, S.Inner) ? 'inner' : 'outer';
+    if (is(token, S.Back)) step.back = true;
+    if (is(token, S.FeltWord) && features.length === 0) step.style = 'felt';
+    if (is(token, S.Split)) step.seat = 'split';
+    if (is(token, S.Holes)) step.seat = 'foot';
+    if (is(token, S.FromEnd)) step.countFrom = /base|bottom/i.test(token.image) ? 'base' : 'end';
+    if (is(token, S.FromTop)) step.countFrom = 'top';
+    if (is(token, S.Lightly)) step.firmness = 'light';
+    if (is(token, S.Medium)) step.firmness = 'medium';
+    if (is(token, S.Firmly)) step.firmness = 'firm';
+    if (is(token, S.NotStuff)) step.firmness = 'none';
+    const verb = [S.NotStuff, S.Stuff, S.Close, S.NoSew, S.Sew, S.Pin, S.Fold, S.Cut, S.Insert, S.Embroider, S.Safety, S.Tail].find((type) => is(token, type));
+    if (verb) verbs.push(verb);
+  }
+
+  private wait(phrase: Waiting): void {
+    this.found.said.add(phrase);
+    this.found.waiting.push(phrase);
+  }
+
+  /** A feature's name: the answer to what waits for one, else what the sentence places. */
+  private name(feature: FeatureKind): void {
+    const { features, waiting, named } = this.found;
+    named.push(feature);
+    if (waiting.length > 0) this.answer(feature, [...waiting]);
+    else features.push(feature);
+  }
+
+  private answer(by: FeatureKind | 'front', phrases: Waiting[]): void {
+    for (const phrase of phrases) this.found.by[phrase] = by;
+    this.found.waiting = this.found.waiting.filter((phrase) => !phrases.includes(phrase));
+  }
+
+  /** `From the outer edge of one eye to the outer edge of the other`: as wide as that. */
+  private eyeToEye(image: string): void {
+    this.found.said.add('inLine');
+    this.found.by.inLine = 'eyes';
+    this.found.named.push('eyes');
+    this.found.edge = /inn|inside/i.test(image) ? 'inner' : /out/i.test(image) ? 'outer' : 'middle';
+  }
+
+  /** `A patch over the left eye`, `a ring around each eye`: on its round and in line with it. Brows over the eyes are above them. */
+  private overEye(image: string): void {
+    const { step, features, by, said, named } = this.found;
+    named.push('eyes');
+    if (features.length === 0) { features.push('eyes'); return; }
+    if (features[0] !== 'patch' && features[0] !== 'spots') return;
+    for (const phrase of ['level', 'inLine'] as const) { said.add(phrase); by[phrase] ??= 'eyes'; }
+    step.sides ??= /left/i.test(image) ? 'left' : /right/i.test(image) ? 'right' : 'both';
+  }
+}
