@@ -1,6 +1,6 @@
 import { EOF, type IToken, type TokenType } from 'chevrotain';
 import { SentenceLookahead, targetOf } from './sentenceLookahead';
-import { featureOf, is, number, S, sentenceLexer, sentenceTypes, valueOf, Word } from './sentenceTokens';
+import { featureOf, is, number, S, sentenceTypes, valueOf, Word } from './sentenceTokens';
 import type { FeatureKind, FeatureStyle, LandmarkKind, Step } from './step';
 
 /** What a phrase waits to hear the name of: `level with …`, `in line with the inner edge of …`, `outside …`. */
