@@ -132,6 +132,17 @@ export const featureCorpus: FeatureCase[] = [
   row('Nose under the eyes, 3 wide', [16, [[17, 20]]], { ...noseBelow, asks: 'how-far' }),
   row('Sew the felt nose, 8 mm, slightly below the eyes', [16, [[19, 19]]], { ...both(14, [[18, 18]]), asks: 'how-far' }),
   row('Mouth midway between the eyes and the ridge, 3 wide', [19, [[18, 21]]], { ...mouthBelow, asks: 'words-unused' }),
+  // At stitches by their numbers; two of what is sewn on are a pair, and of a pair one number gives both.
+  row('Embroider the mouth between R19 and R20 from stitch 18 to stitch 21', [19, [[18, 21]]]),
+  row('Mouth between R19 and R20, at stitches 18 and 21', [19, [[18, 21]]]),
+  row('Sew 6 mm buttons between R19 and R20 at stitches 16 and 23', [19, [[16, 16], [23, 23]]]),
+  row('Felt cheeks, 8 mm, through the holes of the 14th and 24th stitches, between R17 and R18', [17, [[14, 14], [24, 24]]]),
+  row('Sew a 10 mm button at stitch 4, between R20 and R21', [20, [[4, 4]]]),
+  row('Make a mouth between R19 and R20, one and a half stitches to each side of the middle', [19, [[18, 21]]]),
+  row('Sew a 10 mm button on the 20th stitch of round 21', [20, [[20, 20]]], { asks: 'stitch-of-round' }),
+  row('Mouth between R19 and R20, at stitches 18 and 40', [19, [[17, 21]]], { asks: 'stitch-missing' }),
+  row('Back of the head: sew a 10 mm button between R16 and R17', [16, [[1, 1]]]),
+  row('Place the key ring in the magic ring', [1, null]),
   // At the back, 18 holes on.
   row('Sew a 10 mm button at the back between R16 and R17', [16, [[1, 1]]]),
   row('Patch of felt, 20 mm, on the back, between R18 and R19', [18, [[1, 1]]]),

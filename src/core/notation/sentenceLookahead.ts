@@ -68,8 +68,22 @@ export abstract class SentenceLookahead extends EmbeddedActionsParser {
     return targetOf(this.LA(i)) ? i : 0;
   }
 
-  /** How many tokens make `over 4 stitches`, which says how wide, or 0. */
+  /** How many tokens make `stitches 15 and 22`, `stitch 15 to stitch 22`, `the 15th stitch`, `between stitches 15 and 16`, or 0. */
+  protected stitchNumbersLength(): number {
+    const joined = (i: number) => is(this.LA(i), S.Join, S.Dash) || (is(this.LA(i), S.Other) && this.LA(i).image === ',');
+    if (is(this.LA(1), S.Ordinal)) {
+      if (is(this.LA(2), S.St)) return 2;
+      return joined(2) && is(this.LA(3), S.Ordinal) && is(this.LA(4), S.St) ? 4 : 0;
+    }
+    if (!is(this.LA(1), S.St, S.Split) || !is(this.LA(2), S.Num) || is(this.LA(3), S.RoundWord, S.St, S.Mm, S.Cm, S.Apart, S.Showing, S.Wide, S.High)) return 0;
+    if (!joined(3)) return 2;
+    const next = is(this.LA(4), S.St) ? 5 : 4;
+    if (!is(this.LA(next), S.Num) || is(this.LA(next + 1), S.RoundWord, S.St, S.Mm, S.Cm, S.Apart, S.Showing, S.Wide, S.High, S.Outward)) return 2;
+    return next;
+  }
+
+  /** How many tokens make `over 4 stitches`, `spanning 4 stitches`, which say how wide, or 0. */
   protected overStitchesLength(): number {
-    return is(this.LA(1), S.Above) && /^over$/i.test(this.LA(1).image) && is(this.LA(2), ...number) && is(this.LA(3), S.St) ? 3 : 0;
+    return is(this.LA(1), S.Above, Word) && /^(?:over|spanning|covering)$/i.test(this.LA(1).image) && is(this.LA(2), ...number) && is(this.LA(3), S.St) ? 3 : 0;
   }
 }

@@ -25,9 +25,14 @@ export interface Phrases {
   halfway: boolean;
   /** where something stands that says a place and is not read */
   unused: number[];
+  /** where `outward` stands, and an end of the toy that no rounds are counted from */
+  outwardAt: number | null;
+  endAt: number | null;
+  /** where the features of `features` are named */
+  mentions: { kind: FeatureKind; from: number; until: number }[];
 }
 
-const nothing = (): Phrases => ({ step: {}, verbs: [], features: [], waiting: [], by: {}, said: new Set(), edge: 'middle', outward: null, named: [], vague: null, halfway: false, unused: [] });
+const nothing = (): Phrases => ({ step: {}, verbs: [], features: [], waiting: [], by: {}, said: new Set(), edge: 'middle', outward: null, named: [], vague: null, halfway: false, unused: [], outwardAt: null, endAt: null, mentions: [] });
 
 const styles: [TokenType, FeatureStyle][] = [
   [S.Triangle, 'triangle'], [S.Satin, 'satin'], [S.Smile, 'smile'], [S.ShortRow, 'row'], [S.Lips, 'lips'], [S.Sleeping, 'sleeping'], [S.Ring, 'ring'], [S.FeltWord, 'felt'], [S.CrochetWord, 'crochet'], [S.Oval, 'oval'],
@@ -60,6 +65,7 @@ export class SentenceParser extends SentenceLookahead {
       { GATE: () => this.gapAhead(1) > 0, ALT: () => this.SUBRULE(this.gap) },
       { GATE: () => this.relationLength() > 0, ALT: () => this.SUBRULE(this.relation) },
       { GATE: () => this.stitchesLength() > 0, ALT: () => this.SUBRULE(this.stitchesFrom) },
+      { GATE: () => this.stitchNumbersLength() > 0, ALT: () => this.SUBRULE(this.stitchNumbers) },
       { GATE: () => this.overStitchesLength() > 0, ALT: () => this.SUBRULE(this.overStitches) },
       { GATE: () => this.vagueLength() > 0, ALT: () => this.SUBRULE(this.vague) },
       { GATE: () => is(this.LA(1), S.RoundWord, S.Ordinal) && this.roundAhead(), ALT: () => this.SUBRULE(this.round) },
@@ -113,7 +119,7 @@ export class SentenceParser extends SentenceLookahead {
       if (!first || !last) return;
       const rounds = is(first, S.Just) ? 1 : valueOf(first);
       const { named, features } = this.found;
-      const to = is(last, S.FromEnd) ? (/base|bottom/i.test(last.image) ? 'base' as const : 'edge' as const)
+      const to = is(last, S.FromEnd) ? (/base|bottom|chin/i.test(last.image) ? 'base' as const : 'edge' as const)
         : is(last, S.FromTop) ? 'top' as const : is(last, S.FromStart) ? 'start' as const
         // `Between the eyes, 3 rounds below them`: what was named last.
         : is(last, S.OverEye) ? 'eyes' as const
@@ -145,6 +151,21 @@ export class SentenceParser extends SentenceLookahead {
       if (!to) return;
       this.found.step.stitchesFrom = { stitches: valueOf(first), direction: taken.some((token) => is(token, S.Above, S.OverEye, S.Higher)) ? 'above' : 'below', to };
       if (to !== 'front') named.push(to);
+    });
+  });
+
+  private readonly stitchNumbers = this.RULE('stitchNumbers', () => {
+    const length = this.ACTION(() => this.stitchNumbersLength());
+    const taken: IToken[] = [];
+    this.AT_LEAST_ONE({ GATE: () => taken.length < length, DEF: () => { taken.push(this.SUBRULE(this.anyToken)); } });
+    this.ACTION(() => {
+      const { step } = this.found;
+      const numbers = taken.filter((token) => is(token, S.Num, S.Ordinal)).map(valueOf);
+      const [a = 0, b = 0] = numbers;
+      // `Between stitches 15 and 16` is one split.
+      const split = taken.some((token) => is(token, S.Split));
+      if (split && b === a + 1) step.seat = 'split';
+      step.stitches = [...(step.stitches ?? []), ...(split && b === a + 1 ? [a] : numbers)];
     });
   });
 
@@ -230,7 +251,7 @@ export class SentenceParser extends SentenceLookahead {
   private note(token: IToken): void {
     const { step, verbs, features } = this.found;
     const feature = featureOf.find(([type]) => is(token, type))?.[1];
-    if (feature) this.name(feature);
+    if (feature) this.name(feature, token);
     const style = styles.find(([type]) => is(token, type))?.[1];
     // The first style named is how it is made: “satin triangle” is a triangle in satin stitch.
     if (style && (!step.style || style === 'triangle')) step.style = style;
@@ -239,6 +260,8 @@ export class SentenceParser extends SentenceLookahead {
     if (is(token, S.Lips) && features.length === 0) features.push('mouth');
     const phrase = ([[S.Level, 'level'], [S.InLine, 'inLine'], [S.Outward, 'outward'], [S.Beside, 'beside'], [S.SideOf, 'beside']] as const).find(([type]) => is(token, type))?.[1];
     if (phrase) this.wait(phrase);
+    if (is(token, S.Outward)) this.found.outwardAt ??= token.startOffset;
+    if (is(token, S.Top, S.Base)) this.found.endAt ??= token.startOffset;
     if (is(token, S.FrontLine) && this.found.waiting.some((phrase) => phrase === 'outward' || phrase === 'beside')) this.answer('front', ['outward', 'beside']);
     if (is(token, S.EyeToEye)) this.eyeToEye(token.image);
     if (is(token, S.SideOf)) step.sides = /left/i.test(token.image) ? 'left' : 'right';
@@ -259,7 +282,7 @@ export class SentenceParser extends SentenceLookahead {
     if (is(token, S.FeltWord) && features.length === 0) step.style = 'felt';
     if (is(token, S.Split)) step.seat = 'split';
     if (is(token, S.Holes)) step.seat = 'foot';
-    if (is(token, S.FromEnd)) step.countFrom = /base|bottom/i.test(token.image) ? 'base' : 'end';
+    if (is(token, S.FromEnd)) step.countFrom = /base|bottom|chin/i.test(token.image) ? 'base' : 'end';
     if (is(token, S.FromTop)) step.countFrom = 'top';
     if (is(token, S.Lightly)) step.firmness = 'light';
     if (is(token, S.Medium)) step.firmness = 'medium';
@@ -275,11 +298,28 @@ export class SentenceParser extends SentenceLookahead {
   }
 
   /** A feature's name: the answer to what waits for one, else what the sentence places. */
-  private name(feature: FeatureKind): void {
-    const { features, waiting, named } = this.found;
+  private name(feature: FeatureKind, token: IToken): void {
+    const { features, waiting, named, mentions } = this.found;
     named.push(feature);
-    if (waiting.length > 0) this.answer(feature, [...waiting]);
-    else features.push(feature);
+    if (waiting.length > 0) { this.answer(feature, [...waiting]); return; }
+    const mention = { kind: feature, from: token.startOffset, until: token.startOffset + token.image.length };
+    const before = mentions.at(-1);
+    if (before && mention.from - before.until <= 1) {
+      // Two names in one: button eyes are eyes, an eye patch is a patch, a cheek patch a cheek.
+      before.until = mention.until;
+      if (before.kind === 'button' || (before.kind === 'eyes' && feature === 'patch')) this.rename(mention);
+      return;
+    }
+    const called = [this.LA(-1), this.LA(-2)].find((one) => one.image && !/^(?:the|an?|his|her|its)$/i.test(one.image));
+    // `Buttons for eyes`: what they are for is what they are.
+    if (before && /^for$/i.test(called?.image ?? '')) { this.rename(mention); return; }
+    features.push(feature);
+    mentions.push(mention);
+  }
+
+  private rename(mention: Phrases['mentions'][number]): void {
+    this.found.features.splice(-1, 1, mention.kind);
+    this.found.mentions.splice(-1, 1, mention);
   }
 
   private answer(by: FeatureKind | 'front', phrases: Waiting[]): void {

@@ -35,6 +35,7 @@ export const S = {
   Hair: kw('Hair', 'hair(?:\\s*lines?)?|fringe|mane'),
   Sculpt: kw('Sculpt', 'sculpt(?:ing|ed)?|shape\\s+the\\s+(?:eyes?|face)'),
   Safety: kw('Safety', 'safety'),
+  HoleOf: kw('HoleOf', '(?:in|into|through|at)?\\s*(?:the\\s+)?(?:holes?|foot|feet)\\s+(?:at\\s+the\\s+(?:foot|feet)\\s+of|below|under|beneath|of)'),
   Split: kw('Split', '(?:in|through)\\s+the\\s+splits?|split(?:\\s+seats?)?|between\\s+(?:the\\s+)?(?:two\\s+)?stitches'),
   InBetween: kw('InBetween', '(?:in\\s+)?between\\s+(?:them|each(?:\\s+other)?|the\\s+(?:two\\s+)?(?:eyes|posts)(?!\\s+and\\s+the))'),
   Between: kw('Between', '(?:in\\s+)?between|btw'),
@@ -58,12 +59,12 @@ export const S = {
   Outward: kw('Outward', 'outwards?|outside|out\\s+from|away(?:\\s+from)?|from(?=\\s+(?:the|each)\\s+(?:(?:left|right)\\s+)?(?:eyes?|nose|mouth|cheeks?)(?![A-Za-z]))|to\\s+(?:the|each)\\s+side\\s+of'),
   Just: kw('Just', 'just|directly|immediately|(?:straight|right)(?=\\s+(?:above|below|under|over|beneath))'),
   Them: kw('Them', 'them|these|those'),
-  AtStart: kw('AtStart', 'through\\s+(?:the\\s+)?(?:start|magic\\s+ring|starting\\s+ring|first\\s+round)'),
+  AtStart: kw('AtStart', '(?:in|into|through)\\s+(?:the\\s+)?(?:start|magic\\s+ring|starting\\s+ring|first\\s+round)'),
   Ridge: kw('Ridge', 'ridge'),
   ColourChange: kw('ColourChange', 'colou?r\\s+change'),
   LiveEdge: kw('LiveEdge', 'live\\s+edge|open\\s+edge|last\\s+round\\s+worked'),
   Base: kw('Base', 'base|bottom'),
-  Back: kw('Back', '(?:at|on)\\s+the\\s+back'),
+  Back: kw('Back', '(?:(?:at|on|to|in)\\s+)?the\\s+back|back\\s+of\\s+(?:the|its)\\s+(?:head|body)'),
   High: kw('High', 'high|tall'),
   Satin: kw('Satin', 'satin'),
   Triangle: kw('Triangle', 'triang(?:le|ular)'),
@@ -79,9 +80,9 @@ export const S = {
   Below: kw('Below', 'below|under(?:neath)?|beneath|down\\s+from|lower\\s+than'),
   Lower: kw('Lower', '(?:further\\s+)?(?:lower|down)'),
   Higher: kw('Higher', '(?:further\\s+)?(?:higher|up)'),
-  Vague: kw('Vague', 'mid-?way|half\\s*way|slant(?:ed|ing|s)?|sloping|diagonally|alternat\\w+|staggered'),
-  FromEnd: kw('FromEnd', 'from\\s+(?:the\\s+)?(?:base|bottom|end|edge|last\\s+round)'),
-  FromTop: kw('FromTop', 'from\\s+(?:the\\s+)?top'),
+  Vague: kw('Vague', 'mid-?way|half\\s*way|slant(?:ed|ing|s)?|sloping|diagonally|alternat\\w+|staggered|all\\s+over|scatter(?:ed)?|random(?:ly)?|here\\s+and\\s+there|from\\s+the\\s+neck'),
+  FromEnd: kw('FromEnd', 'from\\s+(?:the\\s+)?(?:base|bottom|chin|end|edge|last\\s+round)'),
+  FromTop: kw('FromTop', 'from\\s+(?:the\\s+)?(?:top|crown)'),
   FromStart: kw('FromStart', 'from\\s+(?:the\\s+)?(?:start|beginning|(?:magic|starting)\\s+(?:ring|circle)|first\\s+round)'),
   Top: kw('Top', 'top(?!\\s+up)'),
   After: kw('After', 'after|when|once|at\\s+the\\s+end\\s+of|before\\s+starting'),
@@ -92,7 +93,7 @@ export const S = {
   Join: kw('Join', 'and|to|through'),
   Ordinal: createToken({ name: 'Ordinal', pattern: /\d+(?:st|nd|rd|th)(?![A-Za-z])/i }),
   Num: createToken({ name: 'Num', pattern: /\d+(?:\s+and\s+a\s+half|\s*½|[.,]\d+)?/ }),
-  NumberWord: kw('NumberWord', 'an?(?:\\s+couple\\s+of)?(?=\\s+(?:rounds?|rnds?|rows?|stitch(?:es)?|sts?)(?![A-Za-z]))|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve'),
+  NumberWord: kw('NumberWord', 'an?(?:\\s+couple\\s+of)?(?=\\s+(?:rounds?|rnds?|rows?|stitch(?:es)?|sts?)(?![A-Za-z]))|(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)(?:\\s+and\\s+a\\s+half)?'),
   Dash: createToken({ name: 'Dash', pattern: /[-‐‑‒–—−&/+]+/ }),
   Stop: createToken({ name: 'Stop', pattern: /[.;!](?!\d)/ }),
   Other: createToken({ name: 'Other', pattern: /[^\s]/ }),
@@ -108,10 +109,11 @@ export const featureOf: [TokenType, FeatureKind][] = [
 const words = ['zero', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
 /** What a number or a number word says. */
 export const valueOf = (token: IToken) => {
-  const index = words.indexOf(token.image.toLowerCase());
+  const half = /half|½/.test(token.image) ? 0.5 : 0;
+  const index = words.indexOf(token.image.toLowerCase().split(/\s/)[0]!);
   // `A round below`, `a couple of rounds above`.
   if (index < 0 && /^an?\b/i.test(token.image)) return /couple/i.test(token.image) ? 2 : 1;
-  return index >= 0 ? index : Number.parseFloat(token.image.replace(',', '.')) + (/half|½/.test(token.image) ? 0.5 : 0);
+  return (index >= 0 ? index : Number.parseFloat(token.image.replace(',', '.'))) + half;
 };
 export const is = (token: IToken, ...wanted: TokenType[]) => wanted.some((type) => tokenMatcher(token, type));
 export const number = [S.Num, S.NumberWord, S.Ordinal];

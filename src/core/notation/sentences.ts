@@ -23,9 +23,11 @@ function kindOf({ verbs, features, step, said: phrases, outward, vague, halfway 
 }
 
 /** What says a place without a number is taken as one round; what is not read at all is kept, clause by clause. */
-function unread(step: Step, { vague, unused }: Phrases, text: string, span: Step['span']): void {
+function unread(step: Step, { vague, unused, outwardAt, endAt, mentions }: Phrases, text: string, span: Step['span']): void {
   const placed = step.gap ?? step.range ?? step.relation ?? step.stitchesFrom ?? step.level ?? step.round ?? (step.atStart || undefined);
-  const clauses = unused.map((at) => clauseAt(text, at, span));
+  const others = mentions.filter(({ kind }) => kind !== step.feature && kind !== step.inLine?.to && kind !== step.level && kind !== step.outward?.from && kind !== step.relation?.to && kind !== step.stitchesFrom?.to);
+  const left = [...unused, ...others.map(({ from }) => from), ...(outwardAt !== null && !step.outward ? [outwardAt] : []), ...(endAt !== null && placed === undefined ? [endAt] : [])];
+  const clauses = left.map((at) => clauseAt(text, at, span));
   if (vague && step.feature !== 'sculpting') {
     if (placed === undefined) {
       step.relation = { rounds: 1, direction: vague.direction, to: vague.to };
@@ -88,6 +90,10 @@ export function readSteps(text: string, line: number): Step[] {
         step.outward = { stitches: outward ?? 1, from: beside };
         if (beside && !step.gap && !step.relation && step.round === undefined) step.level ??= beside;
       } else if (outward !== null) step.outward = { stitches: outward, from: by.outward ?? eyes };
+      // `Outside the eyes` is the next stitch.
+      else if (by.outward) step.outward = { stitches: 1, from: by.outward };
+      // `Stitch 15 of round 16`: the hole at its foot, in the line under that round.
+      if (step.stitches && step.round !== undefined && !step.gap && !step.countFrom && step.round > 1) { step.gap = [step.round - 1, step.round]; step.ofRound = step.round; delete step.round; }
       unread(step, phrases, text, span);
     }
     steps.push(step);

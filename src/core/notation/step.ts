@@ -56,6 +56,10 @@ export interface Step {
   stitchesFrom?: { stitches: number; direction: 'above' | 'below'; to: FeatureKind | 'front' };
   /** on the same round as a feature */
   level?: FeatureKind;
+  /** the stitches whose holes are named, counted along the round above the line of holes */
+  stitches?: number[];
+  /** the round those stitches are said to be in; `gap` is then the line of holes under it */
+  ofRound?: number;
   /** so many stitches outward from each of a pair, from a single feature or from the front line */
   outward?: { stitches: number; from: FeatureKind | 'front' | null };
   /** over or under an edge of a feature */

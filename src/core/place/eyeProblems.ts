@@ -7,7 +7,6 @@ import type { EyePlacement } from './eyes';
 import { eyeStep, withEyes, writeEyes, type EyeRule } from './eyeSentence';
 import { roundIndex } from './frontLine';
 import { largestEyeMm, smallestEyeMm, widestEyeInStitches } from './hardware';
-import { holeAzimuth } from './holes';
 import { apartOf, showingOf, type Pair } from './pair';
 import { pairAt, type PartForm } from './partForm';
 import { underWasher, underWasherWords } from './washers';
@@ -47,7 +46,8 @@ export function ruleProblems(step: Step, part: PartSource, fabric: Fabric, propo
 
   const { apart, showing } = step;
   rule.seat = step.seat ?? (apart !== undefined && apart === showing ? 'split' : 'foot');
-  if (apart !== undefined) rule.apart = Math.round(apart);
+  if (step.stitches?.length === 2) rule.holes = [...step.stitches].sort((a, b) => a - b) as [number, number];
+  else if (apart !== undefined) rule.apart = Math.round(apart);
   // So many stitches either side of the front: twice as many from post to post.
   else if (step.outward?.from === 'front') rule.apart = Math.round(2 * step.outward.stitches);
   else if (showing !== undefined) rule.apart = apartOf(Math.round(showing), rule.seat);
@@ -55,6 +55,8 @@ export function ruleProblems(step: Step, part: PartSource, fabric: Fabric, propo
   if (apart !== undefined && showing !== undefined && showingOf(Math.round(apart), rule.seat) !== showing) {
     add('apart-showing-differ', 'warning', `${apart} apart in the ${rule.seat === 'foot' ? 'holes' : 'splits'} leaves ${showingOf(Math.round(apart), rule.seat)} showing, not ${showing}. Post to post is taken; change one of the two.`);
   }
+  if (step.ofRound !== undefined) add('stitch-of-round', 'info', `A stitch of round ${step.ofRound} is read as the hole at its foot, between rounds ${step.ofRound - 1} and ${step.ofRound}. Say “between” to settle it.`);
+  if (step.stitches && !rule.holes) add('eyes-spacing', 'warning', `Two stitches are needed for two eyes. They are put ${rule.apart} apart until you say.`);
   if (step.across === 'rounds' && !part.lying) add('across-in-rounds', 'warning', `Rounds run level on this part, so across is counted in stitches: ${rule.apart} ${rule.apart === 1 ? 'stitch is' : 'stitches are'} taken from post to post. If it is worked from the toy's side, say so in a line “Start: left” or “Start: right”.`);
   putSize(step, rule, add);
   return { rule, problems };
@@ -74,12 +76,16 @@ export function putSize(step: Step, rule: EyeRule, add: (code: string, severity:
 /** Eyes that have no room on their line of holes are put as far apart as it allows, and say so. */
 export function fitted(part: PartSource, fabric: Fabric, rule: EyeRule): { rule: EyeRule; problems: Problem[] } {
   const count = roundCount(fabric, roundIndex(fabric, rule.gap[1]));
-  if (rule.apart >= 1 && rule.apart < count) return { rule, problems: [] };
   const step = eyeStep(part);
-  return {
-    rule: { ...rule, apart: Math.max(1, Math.min(count - 1, rule.apart)) },
-    problems: [{ code: 'apart-impossible', severity: 'error', part: part.name, line: step?.line, column: (step?.span.from ?? 0) + 1, message: `The line of holes has ${count}; the eyes can't be ${rule.apart} apart in it.`, suggestions: [] }],
-  };
+  const no = (code: string, message: string): Problem => ({ code, severity: 'error', part: part.name, line: step?.line, column: (step?.span.from ?? 0) + 1, message, suggestions: [] });
+  const { holes } = rule;
+  if (holes) {
+    if (holes[0] >= 1 && holes[1] <= count && holes[0] !== holes[1]) return { rule, problems: [] };
+    const problem = holes[0] === holes[1] ? no('same-hole', 'Both eyes are said to be at the same stitch.') : no('stitch-missing', `Round ${rule.gap[1]} has ${count} stitches; there is no stitch ${holes[0] < 1 ? holes[0] : holes[1]} in it. The eyes are put ${rule.apart} apart until you say.`);
+    return { rule: { ...rule, holes: undefined }, problems: [problem] };
+  }
+  if (rule.apart >= 1 && rule.apart < count) return { rule, problems: [] };
+  return { rule: { ...rule, apart: Math.max(1, Math.min(count - 1, rule.apart)) }, problems: [no('apart-impossible', `The line of holes has ${count}; the eyes can't be ${rule.apart} apart in it.`)] };
 }
 
 /** Checks of a placed pair: centred, washers, holes it can't use, too near an end. Each with remedies that edit the text. */
@@ -165,8 +171,9 @@ function centring(form: PartForm, eyes: EyePlacement, change: (title: string, ne
 /** Moves the front line to the pair's own middle; all else on the part follows. */
 function moveFront(form: PartForm, eyes: EyePlacement): Suggestion {
   const { part, fabric, starts } = form;
-  const { pair, holes } = pairAt(form, eyes.round, eyes.rule.seat, eyes.rule.apart);
-  const middle = holeAzimuth(holes, pair.a + pair.apart / 2);
+  const [left, right] = eyes.posts;
+  // Their azimuths run on around the piece, so the middle is between them also where they are more than half way apart.
+  const middle = (left.azimuth + right.azimuth) / 2;
   const round = eyes.round + 1;
   const stitch = Math.round(stitchAtAzimuth(fabric, starts, round, middle) * 100) / 100;
   const text = frontSentence(stitch, fabric.label[round - 1] ?? round);

@@ -16,24 +16,26 @@ export interface EyeRule {
   /** on such a part, stitches above the front line; below it when negative */
   rise?: number;
   apart: number;
+  /** the holes themselves, where they are said by number; `apart` follows from them */
+  holes?: [number, number];
   seat: 'foot' | 'split';
   /** other than round and bare: oval, or with a ring of felt or crochet behind */
   style?: 'oval' | 'ring';
 }
 
 /** The rule as a sentence that is read back to the same rule. */
-export function eyeSentence({ sizeMm, gap, other, rise = 0, vertical, apart, seat, style }: EyeRule): string {
+export function eyeSentence({ sizeMm, gap, other, rise = 0, vertical, apart, holes, seat, style }: EyeRule): string {
   const made = style === 'oval' ? ', oval' : style === 'ring' ? ', with felt rings' : '';
   if (other) {
     const risen = rise === 0 ? '' : `, ${verticalWords({ by: 'stitches', stitches: Math.abs(rise), direction: rise > 0 ? 'above' : 'below', to: 'front' })}`;
     return `Eyes: ${sizeMm} mm, ${verticalWords({ by: 'gap', gap })} and ${verticalWords({ by: 'gap', gap: other })}${risen}, ${seat === 'foot' ? 'in the holes' : 'in the splits'}${made}.`;
   }
-  return `Eyes: ${sizeMm} mm, ${verticalWords(vertical ?? { by: 'gap', gap })}, ${apart} apart (${showingOf(apart, seat)} showing), ${seat === 'foot' ? 'in the holes' : 'in the splits'}${made}.`;
+  return `Eyes: ${sizeMm} mm, ${verticalWords(vertical ?? { by: 'gap', gap })}, ${holes ? `at stitches ${holes.join(' and ')}` : `${apart} apart (${showingOf(apart, seat)} showing)`}, ${seat === 'foot' ? 'in the holes' : 'in the splits'}${made}.`;
 }
 
-/** A rule with something changed. A line of holes said as a gap takes the place of what it went by. */
+/** A rule with something changed. A line of holes said as a gap takes the place of what it went by; holes said by number hold for one line. */
 export function withEyes(rule: EyeRule, next: Partial<EyeRule>): EyeRule {
-  return { ...rule, ...(next.gap && !next.vertical ? { vertical: undefined } : {}), ...next };
+  return { ...rule, ...(next.gap && !next.vertical ? { vertical: undefined } : {}), ...(next.gap || next.vertical || next.apart || next.seat ? { holes: undefined } : {}), ...next };
 }
 
 /** The sentence about the eyes of a part, if there is one. The last one said holds. */

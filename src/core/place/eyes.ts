@@ -6,7 +6,8 @@ import { eyeProblems, fitted, ruleProblems } from './eyeProblems';
 import type { EyeRule } from './eyeSentence';
 import type { Vertical } from './features/featureRule';
 import { washerMm } from './hardware';
-import { showingOf } from './pair';
+import { holeAt } from './holes';
+import { namedPair, showingOf } from './pair';
 import { pairAt, type PartForm } from './partForm';
 import { proposeEyes } from './proposeEyes';
 
@@ -62,9 +63,11 @@ export function eyesRule(form: PartForm, step: Step): { rule: EyeRule; problems:
 export function placeEyes(form: PartForm, said: { rule: EyeRule; problems: Problem[] }, vertical: Vertical | null, round: number, front: number): EyePlacement {
   const { part, fabric, gauge } = form;
   const gap: [number, number] = [fabric.label[round - 1] ?? round, fabric.label[round] ?? round + 1];
-  const { rule, problems: room } = fitted(part, fabric, vertical ? { ...said.rule, gap, vertical } : said.rule);
+  const { rule: fit, problems: room } = fitted(part, fabric, vertical ? { ...said.rule, gap, vertical } : said.rule);
   const problems = [...said.problems, ...room];
-  const { pair, holes } = pairAt(form, round, rule.seat, rule.apart, front);
+  const { pair: centred, holes } = pairAt(form, round, fit.seat, fit.apart, front);
+  const pair = fit.holes ? namedPair(holeAt(holes, front), fit.holes, holes.count) : centred;
+  const rule: EyeRule = { ...fit, apart: pair.apart };
   const count = holes.count;
   const radius = Math.max(0.001, form.profile.radius[round - 1] ?? 0);
   const angle = (turn * rule.apart) / count;

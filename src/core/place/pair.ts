@@ -18,6 +18,18 @@ export function choosePair(middle: number, apart: number): Pair {
   return { a, b: a + apart, apart, miss: a + apart / 2 - middle };
 }
 
+/**
+ * The pair in two holes that are named, the shorter way around.
+ *
+ * @param count holes there are in the line
+ */
+export function namedPair(middle: number, [one, other]: readonly [number, number], count: number): Pair {
+  const [low, high] = [Math.min(one, other), Math.max(one, other)];
+  const [a, b] = high - low <= count / 2 ? [low, high] : [high, low + count];
+  const off = (a + b) / 2 - middle;
+  return { a, b, apart: b - a, miss: off - count * Math.round(off / count) };
+}
+
 /** Whole stitches that show between two posts: between foot holes one less than apart, between splits as many. */
 export function showingOf(apart: number, seat: 'foot' | 'split'): number {
   return seat === 'foot' ? apart - 1 : apart;

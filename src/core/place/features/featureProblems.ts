@@ -7,6 +7,7 @@ import { underWasher, underWasherWords } from '../washers';
 import type { FeaturePlacement } from './featurePlacement';
 import type { FeatureRule } from './featureRule';
 import { featureStep, writeFeature } from './featureSentence';
+import { besideMiddle, byDistance } from './moveFeature';
 import { reachOf } from './reach';
 import { upOf } from './verticalLine';
 
@@ -24,7 +25,7 @@ export function featureProblems(form: PartForm, placed: FeaturePlacement, all: r
   const { rule, line, kind, id } = placed;
   const step = featureStep(part, id);
   const problems: Problem[] = [];
-  const change = (title: string, next: Partial<FeatureRule>): Suggestion => ({ title, edits: [writeFeature(part, lines, id, { ...rule, ...next })] });
+  const change = (title: string, next: Partial<FeatureRule>): Suggestion => ({ title, edits: [writeFeature(part, lines, id, { ...byDistance(placed), ...next })] });
   const add = (code: string, severity: Problem['severity'], message: string, suggestions: Suggestion[] = []) =>
     problems.push({ code, severity, part: part.name, line: step?.line, column: (step?.span.from ?? 0) + 1, message, suggestions });
   const lineUp = (by: number): Suggestion[] => {
@@ -34,14 +35,16 @@ export function featureProblems(form: PartForm, placed: FeaturePlacement, all: r
 
   const paired = rule.sides !== 'middle';
   const oneSide = rule.sides === 'left' || rule.sides === 'right';
-  if (!oneSide && Math.abs(placed.missStitches) >= offFrom) {
+  // What is put at a stitch far from the middle is meant to be there.
+  const elsewhere = rule.sideways.by === 'holes' && !paired && Math.abs(placed.missStitches) > besideMiddle;
+  if (!oneSide && !elsewhere && Math.abs(placed.missStitches) >= offFrom) {
     const better = remedies(form, placed, front, change);
     const what = paired ? `The middle between the ${id} falls` : `The middle of the ${id} falls`;
     add('not-centred', 'warning', `${what} ${Math.round(Math.abs(placed.missStitches) * 100) / 100} of a stitch ${placed.missSide} of the middle line, ${mm(placed.missMm)}.`, better);
   }
   const radius = Math.max(0.001, form.profile.radius[line - 1] ?? 0);
   const [first, last] = [placed.units[0], placed.units.at(-1)];
-  if (eyes && first && last && rule.sideways.by !== 'back' && !oneSide) {
+  if (eyes && first && last && rule.sideways.by !== 'back' && !oneSide && !elsewhere) {
     // By how far each lies from the front: of two that face each other across the piece the middle is at the front, not at the back.
     const between = (a: number, b: number) => (wrapAngle(a - front) + wrapAngle(b - front)) / 2;
     const off = Math.abs(wrapAngle(between(first.azimuth, last.azimuth) - between(eyes.posts[0].azimuth, eyes.posts[1].azimuth))) * radius;

@@ -15,13 +15,14 @@ export type Vertical =
 
 /**
  * Where it lies sideways. By rounds only on a part that lies on its side: the lines of holes after two rounds carry the ends of a single
- * feature, or the middles of a pair.
+ * feature, or the middles of a pair. `holes` are named by number: the ends of a single feature, the middles of a pair.
  */
 export type Sideways =
   | { by: 'front' }
   | { by: 'back' }
   | { by: 'apart'; apart: number }
   | { by: 'rounds'; from: number; to: number; back?: true }
+  | { by: 'holes'; holes: readonly number[] }
   | { by: 'outward'; stitches: number; from: FeatureKind | 'front' }
   | { by: 'inLine'; edge: 'inner' | 'outer' | 'middle'; to: FeatureKind };
 
@@ -69,6 +70,9 @@ export function ruleOfStep(step: Step & { feature: FeatureKind }): FeatureRule {
   const embroidered = step.embroidered ?? (entry.stitched && !step.pressed && step.sizeMm === undefined && (step.style === undefined || isStitchedStyle(step.style)));
   const style = step.style ?? entry.styles.find((one) => isStitchedStyle(one) === embroidered && one !== 'oval' && one !== 'ring') ?? null;
   const sizeMm = step.sizeMm ?? (embroidered || step.wide !== undefined ? null : entry.usualMm);
+  // A face has one mouth: `2 stitches to each side` is how wide it is.
+  const halves = !entry.pair && !entry.many && step.sides === 'both' && step.outward?.from === 'front' && step.wide === undefined && step.sizeMm === undefined ? step.outward.stitches : null;
+  if (halves !== null) step = { ...step, sides: 'middle', wide: 2 * halves, outward: undefined };
   // Sculpting that is told as going in above the eyes and out below them goes about the eyes.
   const about = step.feature === 'sculpting' && step.relation?.to === 'eyes' && /\babove\b/i.test(step.text) && /\b(below|under)\b/i.test(step.text);
   const said = about ? null : verticalOf(step);
@@ -79,13 +83,14 @@ export function ruleOfStep(step: Step & { feature: FeatureKind }): FeatureRule {
     kind: step.feature, style, embroidered, sizeMm,
     wide: sized ? entry.wide : Math.max(1, Math.round(step.wide ?? entry.wide)), high: sized ? entry.high : Math.max(1, Math.round(high)),
     vertical: said ?? (entry.usual ? { by: 'relation', ...entry.usual, to: 'eyes' } : null),
-    ...sidewaysOf(step, entry.pair), seat: step.seat ?? null,
+    ...sidewaysOf(step, entry.pair || (sized && !embroidered && step.stitches?.length === 2)), seat: step.seat ?? null,
   };
 }
 
 function sidewaysOf(step: Step & { feature: FeatureKind }, pair: boolean): Pick<FeatureRule, 'sideways' | 'sides'> {
   const apart = step.apart ?? (step.showing !== undefined ? apartOf(step.showing, step.seat ?? 'foot') : undefined);
   const sides = step.back ? 'middle' : step.sides ?? (pair ? 'both' : 'middle');
+  if (step.stitches) return { sides: step.stitches.length === 2 || sides === 'middle' ? sides : 'middle', sideways: { by: 'holes', holes: [...step.stitches].slice(0, 2).sort((a, b) => a - b) } };
   if (step.back) return { sides, sideways: { by: 'back' } };
   if (sides === 'middle') {
     // “As wide as the inner edges of the eyes” gives a single feature its width, not its place.

@@ -11,6 +11,7 @@ function sidewaysWords(sideways: Sideways, single: boolean, unit: 'stitch' | 'ro
     case 'back': return 'at the back';
     case 'apart': return `${unit === 'round' ? plural(sideways.apart, 'round') : sideways.apart} post to post`;
     case 'rounds': return `${sideways.back ? 'at the back, ' : ''}${[...new Set([sideways.from, sideways.to])].map((round) => `between R${round} and R${round + 1}`).join(' and ')}`;
+    case 'holes': return `at ${sideways.holes.length === 1 ? 'stitch' : 'stitches'} ${sideways.holes.join(' and ')}`;
     case 'outward': return sideways.from === 'front' ? `${plural(sideways.stitches, unit)} outwards from the front line` : `${plural(sideways.stitches, unit)} outside the ${sideways.from}`;
     case 'inLine': return `${single ? 'as wide as' : 'in line with'} the ${sideways.edge === 'middle' ? 'middle' : `${sideways.edge} edge`} of the ${sideways.to}`;
   }

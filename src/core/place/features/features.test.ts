@@ -20,7 +20,7 @@ const head = (sentences: string, header = '') => {
   const [ofPart, ofToy] = [true, false].map((wanted) => header.split('\n').filter((line) => line && line.startsWith('Start') === wanted).map((line) => `${line}\n`).join(''));
   return analyseToy(`${ofToy}${featureHead.replace('Head\n', `Head\n${ofPart}`)}${sentences}\n`).parts[0]!;
 };
-const asking = new Set(['how-far', 'words-unused', 'anchor-missing', 'gap-missing', 'feature-where', 'feature-on-round', 'feature-two-places', 'feature-spacing', 'landmark-missing', 'landmark-ambiguous', 'anchor-circle', 'apart-impossible', 'not-centred']);
+const asking = new Set(['how-far', 'words-unused', 'stitch-of-round', 'stitch-missing', 'anchor-missing', 'gap-missing', 'feature-where', 'feature-on-round', 'feature-two-places', 'feature-spacing', 'landmark-missing', 'landmark-ambiguous', 'anchor-circle', 'apart-impossible', 'not-centred']);
 const kinds = Object.keys(featureLibrary) as FeatureKind[];
 const only = (part: PartAnalysis) => part.features[0]!;
 
@@ -73,12 +73,15 @@ describe('what is said and not read', () => {
   test.each([
     ['Sew two 6 mm buttons, one below the other, 3 rounds below the ridge', 'one below the other'], ['Brows 3 rounds above the eyes, slanting inward', 'slanting inward'],
     ['Mouth 4 rounds below the eyes, 3 rounds above the ridge, 3 wide', '3 rounds above the ridge'], ['Nose between R15 and R16, 3 wide, a bit higher if you like', 'a bit higher if you like'],
+    ['Embroider nose and mouth between R16 and R17, 3 wide', 'Embroider nose and mouth between R16 and R17'], ['Brows 2 rounds above the eyes, slightly outward', 'slightly outward'],
+    ['Sew a 25 mm bow on the top of the head', 'Sew a 25 mm bow on the top of the head'], ['Whiskers between R17 and R18, at the edge of the muzzle', 'at the edge of the muzzle'],
     ['Hair line from R10 to R15, 1 wide: 4 rounds in all', '4 rounds in all'], ['Cheeks at round 17 or at round 18, 9 apart', 'Cheeks at round 17 or at round 18'],
   ])('%s', (sentence, clause) => { expect(unused(sentence)).toEqual([clause]); });
 
   test.each([
     'Embroider the mouth with 2 strands of black yarn, 4 rounds below the eyes, 3 wide', 'Embroider the nose with 4 short stitches, between R15 and R16, 3 wide', 'Insert two 8 mm eyes between R15 and R16, 6 showing',
     'Embroider three whiskers on each side of the nose', 'Mouth: a smile held down at the middle, 4 rounds below the eyes, 3 wide', 'Sew on both 10 mm buttons between R20 and R21',
+    'Sew felt cheek patches, 8 mm, 2 rounds below the eyes', 'Felt cheeks, 8 mm, level with the eyes, just outside the eyes', 'Sew 6 mm buttons for eyes between R15 and R16, 7 apart',
     'Sculpt the face: in above the eyes, out below the eyes, pull together twice', 'Embroider the mouth 4 rounds below the eyes, 3 wide, under the nose',
   ])('nothing in: %s', (sentence) => { expect(unused(sentence).filter((clause) => clause !== 'under the nose')).toEqual([]); });
 
@@ -109,11 +112,12 @@ const verticals: fc.Arbitrary<Vertical> = fc.oneof(
   fc.constant({ by: 'start' as const }),
 );
 const besides: fc.Arbitrary<Sideways> = fc.oneof(
+  fc.constant({ by: 'holes' as const, holes: [12, 25] }),
   fc.integer({ min: 2, max: 12 }).map((apart) => ({ by: 'apart' as const, apart })),
   fc.record({ by: fc.constant('outward' as const), stitches: fc.integer({ min: 1, max: 4 }), from: fc.constantFrom('eyes' as const, 'front' as const) }),
   fc.constantFrom('inner' as const, 'outer' as const, 'middle' as const).map((edge) => ({ by: 'inLine' as const, edge, to: 'eyes' as const })),
 );
-const middles: fc.Arbitrary<Sideways> = fc.constantFrom({ by: 'front' as const }, { by: 'back' as const }, { by: 'inLine' as const, edge: 'inner' as const, to: 'eyes' as const });
+const middles: fc.Arbitrary<Sideways> = fc.constantFrom({ by: 'holes' as const, holes: [16] }, { by: 'front' as const }, { by: 'back' as const }, { by: 'inLine' as const, edge: 'inner' as const, to: 'eyes' as const });
 
 const ruleArbitrary: fc.Arbitrary<FeatureRule> = fc.constantFrom(...kinds.filter((kind) => kind !== 'eyes' && kind !== 'sculpting')).chain((kind) => {
   const entry = featureLibrary[kind];
@@ -320,6 +324,47 @@ describe('above and below what covers several rounds', () => {
     }
     const down = header === '' ? 1 : -1;
     expect(lines).toEqual(lines.map((_, i) => lines[0]! + down * i));
+  });
+});
+
+describe('stitches by their numbers', () => {
+  const textAt = (holes: string, header = '') => `${header.includes('Hand') ? header : ''}${featureHead.replace('Head\n', `Head\n${header.includes('Start') ? header : ''}`).replace(/Eyes:.*\n/, `Insert 8 mm eyes between R15 and R16 at stitches ${holes}.\n`)}`;
+  const eyesAt = (holes: string, header = '') => analyseToy(textAt(holes, header));
+  const posts = (toy: ReturnType<typeof analyseToy>) => toy.parts[0]!.eyes!.posts.map(({ side, stitch }) => [side, stitch]);
+
+  test('eyes go where they are said to, on every hand and start end', () => {
+    expect(posts(eyesAt('15 and 22'))).toEqual([['left', 15], ['right', 22]]);
+    expect(posts(eyesAt('15 and 22', 'Hand: left\n'))).toEqual([['left', 22], ['right', 15]]);
+    expect(posts(eyesAt('22 and 15', 'Start: bottom\n'))).toEqual([['left', 22], ['right', 15]]);
+    expect(eyesAt('15 and 22').parts[0]!.eyes).toMatchObject({ rule: { apart: 7, holes: [15, 22] }, missStitches: 0 });
+    // Around the start of the round: 34, 35, 36, 1, 2, 3.
+    expect(eyesAt('34 and 3').parts[0]!.eyes!.rule.apart).toBe(5);
+  });
+
+  test('beside the middle they say so; the front can be moved to them, and they stay', () => {
+    const toy = eyesAt('13 and 20');
+    const { eyes, problems } = toy.parts[0]!;
+    expect(eyes!.missStitches).toBe(-2);
+    const move = problems.find(({ code }) => code === 'not-centred')!.suggestions.find(({ title }) => title === 'Move the front')!;
+    const after = analyseToy(applyEdits(textAt('13 and 20'), move.edits)).parts[0]!;
+    expect(after.eyes!.posts.map(({ stitch }) => stitch)).toEqual([13, 20]);
+    expect(after.eyes!.missStitches).toBeCloseTo(0, 1);
+    expect(after.problems.map(({ code }) => code)).not.toContain('not-centred');
+  });
+
+  test('numbers there are not, twice the same, or only one: it says so', () => {
+    const codes = (holes: string) => eyesAt(holes).parts[0]!.problems.map(({ code }) => code);
+    expect(codes('15 and 44')).toContain('stitch-missing');
+    expect(codes('15 and 15')).toContain('same-hole');
+    expect(analyseToy(`${featureHead.replace(/Eyes:.*\n/, 'Insert 8 mm eyes between R15 and R16 at stitch 15.\n')}`).parts[0]!.problems.map(({ code }) => code)).toContain('eyes-spacing');
+    expect(head('Mouth between R12 and R13, at stitch 15, 3 rounds wide.', 'Start: left\n').problems.map(({ code }) => code)).toContain('words-unused');
+  });
+
+  test('moved up by thumb they keep their distance, not their numbers', () => {
+    const part = head('Sew 6 mm buttons between R19 and R20 at stitches 16 and 23. Sew a 10 mm button at stitch 4, between R20 and R21. Mouth between R18 and R19, at stitches 18 and 21.');
+    const up = part.features.map((feature) => raised(feature, 1, upOf(part.form), part.fabric.label)!.sideways);
+    expect(up).toEqual([{ by: 'apart', apart: 7 }, { by: 'outward', stitches: 16, from: 'front' }, { by: 'front' }]);
+    expect(widened(part.features[2]!, 1)!.sideways).toEqual({ by: 'front' });
   });
 });
 

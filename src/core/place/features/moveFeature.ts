@@ -15,8 +15,10 @@ const smallestPieceMm = 3;
  * @param labels numbers of the rounds in the maker's text, by index
  * @returns null where there is no such line
  */
-export function raised({ rule, line, counted }: FeaturePlacement, by: 1 | -1, step: 1 | -1, labels: ArrayLike<number>): FeatureRule | null {
+export function raised(placed: FeaturePlacement, by: 1 | -1, step: 1 | -1, labels: ArrayLike<number>): FeatureRule | null {
+  const { rule, line, counted } = placed;
   if (rule.lying) return raisedByStitches(rule, by, counted);
+  if (rule.sideways.by === 'holes') return raised({ ...placed, rule: byDistance(placed) }, by, step, labels);
   const to = line + by * step;
   const [lower, upper] = [labels[to - 1], labels[to]];
   if (to < 1 || lower === undefined || upper === undefined) return null;
@@ -26,6 +28,17 @@ export function raised({ rule, line, counted }: FeaturePlacement, by: 1 | -1, st
   if (vertical?.by === 'level' && (by > 0 ? counted.up : counted.down) === 0) return { ...rule, vertical: { by: 'relation', rounds: 1, direction: by > 0 ? 'above' : 'below', to: vertical.to } };
   if (vertical?.by === 'range') return { ...rule, vertical: { by: 'range', from: vertical.from + by * step, to: vertical.to + by * step } };
   return { ...rule, vertical: { by: 'gap', gap: [lower, upper] } };
+}
+
+/** The furthest a named hole may lie beside the middle and still be meant for it, in stitches. */
+export const besideMiddle = 2;
+
+/** The rule with holes that are named by number said by their distance, which holds on every line. */
+export function byDistance({ rule, apart, missStitches, missSide }: FeaturePlacement): FeatureRule {
+  if (rule.sideways.by !== 'holes') return rule;
+  if (apart !== null) return { ...rule, sideways: { by: 'apart', apart } };
+  if (Math.abs(missStitches) <= besideMiddle || missSide === null) return { ...rule, sideways: { by: 'front' } };
+  return { ...rule, sides: missSide, sideways: { by: 'outward', stitches: Math.round(Math.abs(missStitches) * 2) / 2, from: 'front' } };
 }
 
 type Relation = Extract<Vertical, { by: 'relation' }>;
@@ -53,7 +66,7 @@ export function raisedRelation(relation: Relation, by: 1 | -1, counted: Reach = 
  */
 export function movedTo(placed: FeaturePlacement, line: number, apart: number | null, step: 1 | -1, labels: ArrayLike<number>): FeatureRule {
   const way: 1 | -1 = (line - placed.line) * step > 0 ? 1 : -1;
-  let moved: FeaturePlacement = placed;
+  let moved: FeaturePlacement = { ...placed, rule: byDistance(placed) };
   while (moved.line !== line) {
     const rule = raised(moved, way, step, labels);
     if (!rule) break;
@@ -71,7 +84,7 @@ export function widened({ rule, apart, units, problems }: FeaturePlacement, by: 
   if (rule.sides === 'middle') {
     if (!rule.embroidered && rule.sizeMm !== null) return rule.sizeMm + by >= smallestPieceMm ? { ...rule, sizeMm: rule.sizeMm + by } : null;
     const wide = rule.wide + by;
-    return wide >= 1 && wide < of ? { ...rule, sizeMm: null, wide, sideways: rule.sideways.by === 'inLine' ? { by: 'front' } : rule.sideways } : null;
+    return wide >= 1 && wide < of ? { ...rule, sizeMm: null, wide, sideways: rule.sideways.by === 'inLine' || rule.sideways.by === 'holes' ? { by: 'front' } : rule.sideways } : null;
   }
   // What it should stand beside may not be there: then it moves by itself.
   if (rule.sideways.by === 'outward' && !problems.some((problem) => problem.code === 'anchor-missing')) {

@@ -18,7 +18,7 @@ export function lyingRule(step: FeatureStep, lastRound: number): FeatureRule {
   const sized = rule.sizeMm !== null;
   return {
     ...rule, lying: true, high: sized ? entry.high : Math.max(1, Math.round(step.high ?? entry.high)),
-    vertical: heightOf(step), sideways: roundsOf(step, rule, lastRound) ?? rule.sideways,
+    vertical: heightOf(step), sideways: roundsOf(step, rule, lastRound) ?? (rule.sideways.by === 'holes' ? (rule.sides === 'middle' ? { by: 'front' } : usualSideways(step.feature)) : rule.sideways),
   };
 }
 
