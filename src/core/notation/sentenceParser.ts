@@ -60,6 +60,13 @@ export class SentenceParser extends SentenceLookahead {
   private readonly any = Object.values(S).concat(Word).map((type) => ({ ALT: () => this.CONSUME(type) }));
   private readonly anyToken = this.RULE('anyToken', (): IToken => this.OR(this.any));
 
+  /** So many tokens, whatever they are: a phrase that was seen to lie ahead. */
+  private readonly run = this.RULE('run', (length: number): IToken[] => {
+    const taken: IToken[] = [];
+    this.AT_LEAST_ONE({ GATE: () => taken.length < length, DEF: () => { taken.push(this.SUBRULE(this.anyToken)); } });
+    return taken;
+  });
+
   private readonly sentence = this.RULE('sentence', () => {
     this.MANY(() => this.OR([
       { GATE: () => this.gapAhead(1) > 0, ALT: () => this.SUBRULE(this.gap) },
@@ -75,20 +82,10 @@ export class SentenceParser extends SentenceLookahead {
   });
 
   private readonly gap = this.RULE('gap', () => {
-    const length = this.ACTION(() => this.gapAhead(1));
     const led = this.ACTION(() => is(this.LA(1), S.Between));
-    const values: number[] = [];
-    let taken = 0;
-    this.AT_LEAST_ONE({
-      GATE: () => taken < length,
-      DEF: () => {
-        const token = this.SUBRULE(this.anyToken);
-        taken += 1;
-        if (is(token, S.Num, S.Ordinal)) values.push(Number.parseInt(token.image, 10));
-      },
-    });
+    const taken = this.SUBRULE(this.run, { ARGS: [this.ACTION(() => this.gapAhead(1))] });
     this.ACTION(() => {
-      const [a = 0, b = 0] = values;
+      const [a = 0, b = 0] = taken.filter((token) => is(token, S.Num, S.Ordinal)).map((token) => Number.parseInt(token.image, 10));
       // `after rounds 8 and 9` is no gap but `between rounds 8 and 12` is one with a wide mouth: the first two rounds count.
       const gap: [number, number] = [Math.min(a, b), Math.max(a, b)];
       // `From R2 to R8`, `on rounds 2 to 8`: it runs over all of them.
@@ -111,9 +108,7 @@ export class SentenceParser extends SentenceLookahead {
   });
 
   private readonly relation = this.RULE('relation', () => {
-    const length = this.ACTION(() => this.relationLength());
-    const taken: IToken[] = [];
-    this.AT_LEAST_ONE({ GATE: () => taken.length < length, DEF: () => { taken.push(this.SUBRULE(this.anyToken)); } });
+    const taken = this.SUBRULE(this.run, { ARGS: [this.ACTION(() => this.relationLength())] });
     this.ACTION(() => {
       const [first, last] = [taken[0], taken.at(-1)];
       if (!first || !last) return;
@@ -138,9 +133,7 @@ export class SentenceParser extends SentenceLookahead {
   });
 
   private readonly stitchesFrom = this.RULE('stitchesFrom', () => {
-    const length = this.ACTION(() => this.stitchesLength());
-    const taken: IToken[] = [];
-    this.AT_LEAST_ONE({ GATE: () => taken.length < length, DEF: () => { taken.push(this.SUBRULE(this.anyToken)); } });
+    const taken = this.SUBRULE(this.run, { ARGS: [this.ACTION(() => this.stitchesLength())] });
     this.ACTION(() => {
       const [first, last] = [taken[0], taken.at(-1)];
       if (!first || !last) return;
@@ -155,9 +148,7 @@ export class SentenceParser extends SentenceLookahead {
   });
 
   private readonly stitchNumbers = this.RULE('stitchNumbers', () => {
-    const length = this.ACTION(() => this.stitchNumbersLength());
-    const taken: IToken[] = [];
-    this.AT_LEAST_ONE({ GATE: () => taken.length < length, DEF: () => { taken.push(this.SUBRULE(this.anyToken)); } });
+    const taken = this.SUBRULE(this.run, { ARGS: [this.ACTION(() => this.stitchNumbersLength())] });
     this.ACTION(() => {
       const { step } = this.found;
       const numbers = taken.filter((token) => is(token, S.Num, S.Ordinal)).map(valueOf);
@@ -170,19 +161,15 @@ export class SentenceParser extends SentenceLookahead {
   });
 
   private readonly overStitches = this.RULE('overStitches', () => {
-    this.SUBRULE(this.anyToken);
-    const n = this.SUBRULE2(this.anyToken);
-    this.SUBRULE3(this.anyToken);
+    const taken = this.SUBRULE(this.run, { ARGS: [3] });
     this.ACTION(() => {
-      this.found.step.wide ??= valueOf(n);
+      if (taken[1]) this.found.step.wide ??= valueOf(taken[1]);
       this.found.step.across ??= 'stitches';
     });
   });
 
   private readonly vague = this.RULE('vague', () => {
-    const length = this.ACTION(() => this.vagueLength());
-    const taken: IToken[] = [];
-    this.AT_LEAST_ONE({ GATE: () => taken.length < length, DEF: () => { taken.push(this.SUBRULE(this.anyToken)); } });
+    const taken = this.SUBRULE(this.run, { ARGS: [this.ACTION(() => this.vagueLength())] });
     this.ACTION(() => {
       const [first, last] = [taken[0], taken.at(-1)];
       const to = last && targetOf(last);

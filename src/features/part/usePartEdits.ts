@@ -90,15 +90,17 @@ export function usePartEdits(part: PartAnalysis) {
     start: (start: 'top' | 'bottom' | 'left' | 'right') => putHeader('Start', start === 'top' ? '' : start),
     /** Turns the front by half stitches of the round above the eyes, as seen from the front. */
     turnFront: (halves: number) => {
-      const { eyes, form, map, starts, fabric } = now().part;
+      const { text, lines, part: { eyes, form, map, starts, fabric, source } } = now();
       if (!eyes) return;
+      // Eyes at named stitches would stay where they are: from now on they go by the front.
+      const before = eyes.rule.holes ? applyEdits(text, [writeEyes(source, lines, withEyes(eyes.rule, { apart: eyes.rule.apart }))]) : text;
       const holes = seatHoles(form, eyes.round, 'foot');
       const { count } = holes;
       const wanted = Math.round((holeAt(holes, eyes.frontAzimuth) + map.dir * halves * 0.5) * 2) / 2;
       const azimuth = holes.first + (2 * Math.PI * (wanted - 1)) / count;
       const start = starts[eyes.round] ?? 0;
       const stitch = ((((azimuth - start) / (2 * Math.PI)) * count % count) + count) % count + 0.5;
-      putHeader('Front', frontSentence(stitch, fabric.label[eyes.round] ?? 1).replace('Front: ', ''));
+      put(setPartHeader(before, source, 'Front', frontSentence(stitch, fabric.label[eyes.round] ?? 1).replace('Front: ', '')));
     },
     front: (line: string) => putHeader('Front', line.replace('Front: ', '')),
     resetFront: () => putHeader('Front', ''),
