@@ -2,10 +2,10 @@ import { roundCount, type Fabric } from '../fabric/fabric';
 import type { Problem, Suggestion } from '../notation/problem';
 import type { PartSource } from '../notation/pattern';
 import { countsBack, type Step } from '../notation/step';
-import { stitchAtAzimuth } from '../shape/azimuth';
 import type { EyePlacement } from './eyes';
-import { eyeStep, withEyes, writeEyes, type EyeRule } from './eyeSentence';
+import { eyeStep, withEyes, type EyeRule } from './eyeSentence';
 import { roundIndex } from './frontLine';
+import { eyeEdits, moveFront, resetFront } from './frontEdits';
 import { largestEyeMm, smallestEyeMm, widestEyeInStitches } from './hardware';
 import { apartOf, showingOf, type Pair } from './pair';
 import { pairAt, type PartForm } from './partForm';
@@ -90,11 +90,11 @@ export function fitted(part: PartSource, fabric: Fabric, rule: EyeRule): { rule:
 
 /** Checks of a placed pair: centred, washers, holes it can't use, too near an end. Each with remedies that edit the text. */
 export function eyeProblems(form: PartForm, eyes: EyePlacement, pair: Pair): Problem[] {
-  const { part, fabric, gauge, lines } = form;
+  const { part, fabric, gauge } = form;
   const { rule, round } = eyes;
   const step = part.steps.findLast((candidate) => candidate.feature === 'eyes');
   const problems: Problem[] = [];
-  const change = (title: string, next: Partial<EyeRule>): Suggestion => ({ title, edits: [writeEyes(part, lines, withEyes(rule, next))] });
+  const change = (title: string, next: Partial<EyeRule>): Suggestion => ({ title, edits: eyeEdits(form, eyes, withEyes(rule, next)) });
   const add = (code: string, severity: Problem['severity'], message: string, suggestions: Suggestion[] = []) =>
     problems.push({ code, severity, part: part.name, line: step?.line, column: (step?.span.from ?? 0) + 1, message, suggestions });
 
@@ -166,27 +166,6 @@ function centring(form: PartForm, eyes: EyePlacement, change: (title: string, ne
   }
   better.sort((a, b) => a.miss - b.miss);
   return [...better.slice(0, 3).map(({ suggestion }) => suggestion), moveFront(form, eyes)];
-}
-
-/** Moves the front line to the pair's own middle; all else on the part follows. */
-function moveFront(form: PartForm, eyes: EyePlacement): Suggestion {
-  const { part, fabric, starts } = form;
-  const [left, right] = eyes.posts;
-  // Their azimuths run on around the piece, so the middle is between them also where they are more than half way apart.
-  const middle = (left.azimuth + right.azimuth) / 2;
-  const round = eyes.round + 1;
-  const stitch = Math.round(stitchAtAzimuth(fabric, starts, round, middle) * 100) / 100;
-  const text = frontSentence(stitch, fabric.label[round - 1] ?? round);
-  return { title: 'Move the front', edits: [part.front ? { line: part.front.line, text } : { line: part.line, text, insertAfter: true }] };
-}
-
-/** The line that sets where the front is. */
-export function frontSentence(stitch: number, round: number): string {
-  return `Front: stitch ${Math.round(stitch * 100) / 100} of round ${round}`;
-}
-
-function resetFront(part: PartSource): Suggestion {
-  return { title: 'Put the front opposite the round start', edits: [{ line: part.front?.line ?? 1, text: '' }] };
 }
 
 /** The smallest distance that keeps things of a width clear of each other. */

@@ -6,9 +6,9 @@ import { eyeProblems, fitted, ruleProblems } from './eyeProblems';
 import type { EyeRule } from './eyeSentence';
 import type { Vertical } from './features/featureRule';
 import { washerMm } from './hardware';
-import { holeAt } from './holes';
+import { holeAt, holeAzimuth } from './holes';
 import { namedPair, showingOf } from './pair';
-import { pairAt, type PartForm } from './partForm';
+import { pairAt, seatHoles, type PartForm } from './partForm';
 import { proposeEyes } from './proposeEyes';
 
 /** One post: hole (or split) `stitch` of the `of` in its gap; left and right as you look at the piece. */
@@ -50,6 +50,18 @@ export interface EyePlacement {
 /** The rule a sentence about eyes comes to, with what is to be asked about it. A line of holes that goes by something else is found later. */
 export function eyesRule(form: PartForm, step: Step): { rule: EyeRule; problems: Problem[] } {
   return ruleProblems(step, form.part, form.fabric, proposeEyes(form));
+}
+
+/**
+ * Azimuth of the front where the eyes' stitches are named: a face is where its eyes are. Null where they are not, or aren't there.
+ *
+ * @param round index of the round below the line of holes, from 1
+ */
+export function namedFront(form: PartForm, { holes: named, seat }: EyeRule, round: number): number | null {
+  const holes = seatHoles(form, round, seat);
+  if (!named || named[0] < 1 || named[1] > holes.count || named[0] === named[1]) return null;
+  const { a, b } = namedPair(1, named, holes.count);
+  return holeAzimuth(holes, (a + b) / 2);
 }
 
 /**

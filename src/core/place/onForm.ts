@@ -3,7 +3,7 @@ import type { RelaxedForm } from '../shape/form/relaxForm';
 import { standing, type Stand } from '../shape/form/stand';
 import { stitchAzimuth } from '../shape/azimuth';
 import type { EyePlacement } from './eyes';
-import { frontSentence } from './eyeProblems';
+import { frontSentence } from './frontEdits';
 import { isAtBack } from './features/featureRule';
 import type { FeaturePlacement, FeatureUnit } from './features/featurePlacement';
 import type { PartForm } from './partForm';

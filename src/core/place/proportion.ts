@@ -1,5 +1,5 @@
 import type { EyePlacement } from './eyes';
-import type { EyeRule } from './eyeSentence';
+import { withEyes, type EyeRule } from './eyeSentence';
 import { lyingEyesForProportion, lyingProportionOf, lyingProportionSteps } from './lying/lyingProportion';
 import { nearest } from './nearest';
 import { seatHoles, type PartForm } from './partForm';
@@ -42,7 +42,7 @@ export function eyesForProportion(form: PartForm, wanted: Proportion, rule: EyeR
   const { count } = seatHoles(form, line, rule.seat);
   const apart = nearest(1, Math.max(1, Math.floor(count / 2)), (one) => Math.abs(apartOf(form, line, one, rule.seat) - wanted.apart));
   return {
-    rule: { ...rule, gap: [fabric.label[line - 1] ?? line, fabric.label[line] ?? line + 1], apart },
+    rule: withEyes(rule, { gap: [fabric.label[line - 1] ?? line, fabric.label[line] ?? line + 1], apart }),
     real: { down: downOf(form, line), apart: apartOf(form, line, apart, rule.seat) },
   };
 }

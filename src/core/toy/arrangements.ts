@@ -1,5 +1,6 @@
 import { applyEdits } from '../notation/applyEdits';
-import { writeEyes, type EyeRule } from '../place/eyeSentence';
+import { eyeEdits } from '../place/frontEdits';
+import type { EyeRule } from '../place/eyeSentence';
 import type { EyePlacement } from '../place/eyes';
 import { eyePlaces } from '../place/eyeWords';
 import { eyesApart, raisedEyes } from '../place/moveEyes';
@@ -28,15 +29,14 @@ export function arrangementIn(text: string, part: PartAnalysis): Arrangement | n
  * @param most how many
  */
 export function nearestArrangements(text: string, part: PartAnalysis, most: number): Arrangement[] {
-  const { eyes, source, form } = part;
+  const { eyes, form } = part;
   if (!eyes) return [];
-  const lines = text.split(/\r\n|\n|\r/);
   const spread = (by: number) => eyesApart(form, eyes, eyes.rule.apart + by);
   // Another line of holes, said as a gap, so that each arrangement stands by itself.
   const moved = ([1, -1] as const).map((by) => { const next = raisedEyes(form, eyes, by); return next && { ...next, vertical: undefined }; });
   const wishes: (EyeRule | null)[] = [spread(-1), spread(1), ...moved, spread(-2), spread(2)];
   return wishes.flatMap((wish) => (wish ? [wish] : []))
-    .flatMap((wish) => arrangementIn(applyEdits(text, [writeEyes(source, lines, wish)]), part) ?? [])
+    .flatMap((wish) => arrangementIn(applyEdits(text, eyeEdits(form, eyes, wish)), part) ?? [])
     .filter((found) => found.eyes.problems.every((problem) => problem.severity !== 'error'))
     .sort((a, b) => Math.abs(a.eyes.missStitches) - Math.abs(b.eyes.missStitches)).slice(0, most);
 }

@@ -4,7 +4,7 @@ import type { EyePlacement } from '../../core/place/eyes';
 import type { FeaturePlacement } from '../../core/place/features/featurePlacement';
 import { proposeEyes } from '../../core/place/proposeEyes';
 import { removeEyes, withEyes, writeEyes, type EyeRule } from '../../core/place/eyeSentence';
-import { frontSentence } from '../../core/place/eyeProblems';
+import { eyeEdits, frontSentence } from '../../core/place/frontEdits';
 import { proposedRule, type FeatureRule } from '../../core/place/features/featureRule';
 import { lyingFrame } from '../../core/place/lying/frame';
 import { proposedLyingRule } from '../../core/place/lying/lyingRule';
@@ -32,9 +32,9 @@ export function usePartEdits(part: PartAnalysis) {
     return { text, lines: text.split(/\r\n|\n|\r/), part: current };
   };
   const putEyes = (ruleOf: (eyes: EyePlacement, of: PartAnalysis) => EyeRule | null, amend = false) => {
-    const { text, lines, part: current } = now();
+    const { text, part: current } = now();
     const rule = current.eyes && ruleOf(current.eyes, current);
-    if (rule) put(applyEdits(text, [writeEyes(current.source, lines, rule)]), amend);
+    if (rule && current.eyes) put(applyEdits(text, eyeEdits(current.form, current.eyes, rule)), amend);
   };
   const putHeader = (key: 'Start' | 'Front', value: string) => {
     const { text, part: current } = now();

@@ -5,7 +5,9 @@ import { readSteps } from '../../notation/sentences';
 import type { FeatureKind } from '../../notation/step';
 import { analyseToy, type PartAnalysis } from '../../toy/analyse';
 import { wrapAngle } from '../../shape/azimuth';
+import { eyeEdits } from '../frontEdits';
 import { holeAzimuth } from '../holes';
+import { eyesApart } from '../moveEyes';
 import { seatHoles } from '../partForm';
 import { isStitchedStyle, proposedRule, ruleOfStep, type FeatureRule, type Sideways, type Vertical } from './featureRule';
 import { featureSentence, removeFeature, writeFeature } from './featureSentence';
@@ -341,12 +343,25 @@ describe('stitches by their numbers', () => {
     expect(eyesAt('34 and 3').parts[0]!.eyes!.rule.apart).toBe(5);
   });
 
-  test('beside the middle they say so; the front can be moved to them, and they stay', () => {
-    const toy = eyesAt('13 and 20');
-    const { eyes, problems } = toy.parts[0]!;
-    expect(eyes!.missStitches).toBe(-2);
+  test('the face is where its eyes are: the front goes with them and says so, and what hangs on it', () => {
+    const text = `${textAt('13 and 20')}Mouth: row, between R15 and R16, 3 wide.\n`;
+    const { eyes, features, problems } = analyseToy(text).parts[0]!;
+    expect([eyes!.missStitches, features[0]!.units.map(({ from, to }) => [from, to])]).toEqual([0, [[15, 18]]]);
+    expect(problems.find(({ code }) => code === 'front-by-eyes')?.message).toMatch(/^Stitches 13 and 20 put the front 2 stitches beside/);
+    expect(analyseToy(textAt('15 and 22')).parts[0]!.problems.map(({ code }) => code)).not.toContain('front-by-eyes');
+    // Moved by thumb they keep that front, and the mouth its place.
+    const part = analyseToy(text).parts[0]!;
+    const wider = analyseToy(applyEdits(text, eyeEdits(part.form, part.eyes!, eyesApart(part.form, part.eyes!, 9)!))).parts[0]!;
+    expect(wider.eyes!.posts.map(({ stitch }) => stitch)).toEqual([12, 21]);
+    expect(wider.features[0]!.units.map(({ from, to }) => [from, to])).toEqual([[15, 18]]);
+  });
+
+  test('beside a front that is set they say so; it can be moved to them, and they stay', () => {
+    const text = textAt('13 and 20').replace('Head\n', 'Head\nFront: stitch 18.5 of round 16\n');
+    const { eyes, problems } = analyseToy(text).parts[0]!;
+    expect(Math.round(eyes!.missStitches)).toBe(-2);
     const move = problems.find(({ code }) => code === 'not-centred')!.suggestions.find(({ title }) => title === 'Move the front')!;
-    const after = analyseToy(applyEdits(textAt('13 and 20'), move.edits)).parts[0]!;
+    const after = analyseToy(applyEdits(text, move.edits)).parts[0]!;
     expect(after.eyes!.posts.map(({ stitch }) => stitch)).toEqual([13, 20]);
     expect(after.eyes!.missStitches).toBeCloseTo(0, 1);
     expect(after.problems.map(({ code }) => code)).not.toContain('not-centred');

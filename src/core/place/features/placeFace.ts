@@ -1,6 +1,7 @@
 import type { Problem, Suggestion } from '../../notation/problem';
 import type { FeatureKind } from '../../notation/step';
-import { placeEyes, eyesRule, type EyePlacement } from '../eyes';
+import { frontMoved } from '../frontEdits';
+import { placeEyes, eyesRule, namedFront, type EyePlacement } from '../eyes';
 import { eyeStep, withEyes, writeEyes } from '../eyeSentence';
 import { frontAzimuth, roundIndex } from '../frontLine';
 import { placeLyingFace } from '../lying/placeLyingFace';
@@ -82,9 +83,10 @@ export function placeFace(form: PartForm): PlacedFace {
     }
   }
 
-  const front = frontAzimuth(part, fabric, form.starts, frontRounds(steps, rules, found));
+  const opposite = frontAzimuth(part, fabric, form.starts, frontRounds(steps, rules, found));
+  const front = (eyes && !part.front ? namedFront(form, eyes.rule, found.get(pressedEyes) ?? 1) : null) ?? opposite;
   const placedEyes = eyes ? placeEyes(form, eyes, eyesBy, found.get(pressedEyes) ?? 1, front) : null;
-  placedEyes?.problems.push(...(problems.get(pressedEyes) ?? []));
+  placedEyes?.problems.push(...(problems.get(pressedEyes) ?? []), ...frontMoved(form, placedEyes, opposite));
   const anchors = new Map<string, Anchor>(placedEyes ? [[pressedEyes, eyeAnchor(form, placedEyes)]] : []);
   const features: FeaturePlacement[] = [];
   for (const { id, circular } of inOrder([...rules.keys()], (one) => waits(one, standsBy(rules.get(one)!.sideways)))) {
