@@ -3,6 +3,7 @@ import { readWorkLine } from './grammar';
 import { readHeader, type Header } from './headers';
 import { readHeading, type Heading } from './heading';
 import { addSteps, applyPartHeader, applyToyHeader, readSettings, repeatRounds } from './partLines';
+import { handOver, isFinishing, type LooseStep } from './owners';
 import type { LineKind, PartSource, Pattern, ToyHeader } from './pattern';
 import type { Problem } from './problem';
 import { readSteps } from './sentences';
@@ -120,6 +121,9 @@ export function readPattern(text: string): Pattern {
   const reads = lines.map((line) => readLine(line));
   const ids = new Set<string>();
   let part: PartSource | null = null;
+  // Under a heading such as `Assembly` sentences are not about the part above it.
+  let aside = false;
+  const loose: LooseStep[] = [];
   let foundation: Item[] = [];
 
   const open = (name: string, line: number, heading?: Heading): PartSource => {
@@ -130,6 +134,7 @@ export function readPattern(text: string): Pattern {
       rounds: [], steps: [], firstLine: line, lastLine: line,
     };
     parts.push(opened);
+    aside = false;
     return opened;
   };
 
@@ -152,11 +157,18 @@ export function readPattern(text: string): Pattern {
       owner.rounds.push({ number: r, row, line: index + 1, text: lines[index] ?? '', work: read.work, foundation: r === number ? foundation : [] });
     }
     foundation = [];
+    aside = false;
     owner.lastLine = index + 1;
     for (const [word, column] of wordsUsed(read.work.items)) {
       if (!places.has(word)) places.set(word as StitchWord, { line: index + 1, column: column + 1, text: lines[index] ?? '' });
     }
     saysMiss ||= read.saysMiss;
+  };
+
+  const keep = (steps: readonly Step[], number: number, line: string) => {
+    const after = part;
+    if (aside && after) loose.push(...steps.map((step) => ({ step: { ...step, line: number }, after })));
+    else addSteps(part, steps, number, line);
   };
 
   lines.forEach((line, index) => {
@@ -197,6 +209,11 @@ export function readPattern(text: string): Pattern {
     }
     const { heading } = read;
     const bare = isBareWork(read, line);
+    if (heading && part && !bare && read.steps.length === 0 && isFinishing(heading.name) && !workFollows(index)) {
+      aside = true;
+      lineKinds.push('heading');
+      return;
+    }
     if (heading && !bare && (heading.sure || read.steps.length === 0) && (heading.sure ? read.steps.length === 0 || workFollows(index) : workFollows(index))) {
       part = open(heading.name, number, heading);
       foundation = [];
@@ -222,7 +239,7 @@ export function readPattern(text: string): Pattern {
       return;
     }
     if (read.work.items.length > 0 && isEnding(read.work.items) && !read.work.total) {
-      addSteps(part, read.steps, number, line);
+      keep(read.steps, number, line);
       lineKinds.push('step');
       return;
     }
@@ -236,7 +253,7 @@ export function readPattern(text: string): Pattern {
     const settled = readSettings(line, part);
     if (settled) { lineKinds.push('header'); return; }
     if (read.steps.length > 0) {
-      addSteps(part, read.steps, number, line);
+      keep(read.steps, number, line);
       lineKinds.push('step');
       return;
     }
@@ -252,6 +269,7 @@ export function readPattern(text: string): Pattern {
     else notes.push({ line: candidate.line, text: candidate.name });
     return false;
   });
+  handOver(kept, loose);
   if (header.apart === 'showing') for (const owner of kept) owner.steps = owner.steps.map(showingMeant);
   const found = findTerms(declared, places, saysMiss);
   return { header, parts: kept, notes: notes.sort((a, b) => a.line - b.line), terms: found.terms, problems: [...problems, ...found.problems], lineKinds };

@@ -11,7 +11,7 @@ export const S = {
   Lightly: kw('Lightly', 'lightly|light|loosely|softly'),
   Firmly: kw('Firmly', 'firmly|firm|hard|tightly|well'),
   Medium: kw('Medium', 'medium|moderately'),
-  Close: kw('Close', 'close\\s+(?:up\\s+)?(?:the\\s+)?(?:hole|opening|piece|gap|ring|end|off|it|remaining\\s+\\w+)?|gather|cinch|weave\\s+(?:the\\s+)?(?:tail|yarn)?\\s*(?:through|in)|pull\\s+(?:tight|closed|shut)|sew\\s+(?:the\\s+)?(?:hole|opening)\\s+(?:closed|shut)'),
+  Close: kw('Close', 'close\\s+(?:up\\s+)?(?:the\\s+)?(?:hole|opening|piece|gap|ring|end|off|it|remaining\\s+\\w+)?|close(?!\\s*[A-Za-z0-9-])|gather|cinch|weave\\s+(?:the\\s+)?(?:tail|yarn)?\\s*(?:through|in)|pull\\s+(?:tight|closed|shut)|sew\\s+(?:the\\s+)?(?:hole|opening)\\s+(?:closed|shut)'),
   NoSew: kw('NoSew', 'no[\\s-]+sew|crochet\\s+(?:on|in|together)\\s|through\\s+both\\s+layers|join\\s+(?:the\\s+)?(?:ears?|arms?|legs?|fins?|wings?|parts?)'),
   Sew: kw('Sew', 'sew|stitch\\s+(?:on|the)|whip\\s*stitch|ladder\\s+stitch|attach'),
   Pin: kw('Pin', 'pin'),

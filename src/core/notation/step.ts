@@ -77,6 +77,8 @@ export interface Step {
   vague?: string;
   /** clauses that say where, but not in a way that is read */
   unused?: string[];
+  /** the part it is about, where it does not stand among that part's own lines */
+  on?: string;
   text: string;
   line: number;
   span: Span;

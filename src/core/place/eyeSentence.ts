@@ -2,7 +2,7 @@ import type { PartSource } from '../notation/pattern';
 import type { LineEdit } from '../notation/problem';
 import type { Step } from '../notation/sentences';
 import type { Vertical } from './features/featureRule';
-import { verticalWords } from './features/verticalWords';
+import { onPart, verticalWords } from './features/verticalWords';
 import { showingOf } from './pair';
 
 /** What a maker decides about a pair of eyes. Rounds by the numbers in her text. */
@@ -46,7 +46,7 @@ export function eyeStep(part: PartSource): Step | undefined {
 /** The edit that puts a rule into the text: over the sentence that is there, or as a new line at the end of the part. */
 export function writeEyes(part: PartSource, lines: readonly string[], rule: EyeRule): LineEdit {
   const step = eyeStep(part);
-  const sentence = eyeSentence(rule);
+  const sentence = onPart(eyeSentence(rule), step);
   if (!step) return { line: part.lastLine, text: sentence, insertAfter: true };
   const line = lines[step.line - 1] ?? '';
   const after = line.slice(step.span.to).replace(/^\s*[.;]/, '');

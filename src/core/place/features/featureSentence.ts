@@ -3,7 +3,7 @@ import type { LineEdit } from '../../notation/problem';
 import { isAtBack, type FeatureRule, type Sideways } from './featureRule';
 import { featureSteps } from './featureSteps';
 import { featureLibrary } from './library';
-import { plural, verticalWords } from './verticalWords';
+import { onPart, plural, verticalWords } from './verticalWords';
 
 function sidewaysWords(sideways: Sideways, single: boolean, unit: 'stitch' | 'round'): string | null {
   switch (sideways.by) {
@@ -50,7 +50,7 @@ export function featureStep(part: PartSource, id: string) {
  */
 export function writeFeature(part: PartSource, lines: readonly string[], id: string | null, ...rules: FeatureRule[]): LineEdit {
   const step = id === null ? undefined : featureStep(part, id);
-  const sentence = rules.map(featureSentence).join(' ');
+  const sentence = rules.map((rule) => onPart(featureSentence(rule), step)).join(' ');
   if (!step) return { line: part.lastLine, text: sentence, insertAfter: true };
   const line = lines[step.line - 1] ?? '';
   return { line: step.line, text: line.slice(0, step.span.from) + sentence + line.slice(step.span.to).replace(/^\s*[.;]/, '') };

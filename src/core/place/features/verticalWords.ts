@@ -1,6 +1,8 @@
 import type { Vertical } from './featureRule';
 
 export const plural = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : one.endsWith('stitch') ? 'es' : 's'}`;
+/** A sentence about a part it does not stand with goes on naming it. */
+export const onPart = (sentence: string, step: { on?: string } | undefined): string => (step?.on ? sentence.replace(/\.$/, `, on the ${step.on}.`) : sentence);
 const landmarkWords: Record<string, string> = { edge: 'live edge' };
 
 /** `between R8 and R9`, `2 rounds below the eyes`: words that are read back to the same rule. */
