@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { bearHead, bringPattern, expectAccessible, saved } from './helpers';
+import { bearHead, bringPattern, expectAccessible, holes, saved } from './helpers';
 
 const answer = (name: string) => new RegExp(`^${name}: round \\d+\\|\\d+, hole`);
 
@@ -125,4 +125,23 @@ test('taps faster than the screen all count', async ({ page }) => {
   await thrice('One stitch wider');
   await page.getByRole('tab', { name: 'Text' }).click();
   await expect(page.getByRole('textbox', { name: /pattern/i })).toHaveValue(/3 rounds below the eyes, 6 stitches wide/);
+});
+
+test('a face told under Assembly, by the numbers of stitches: what is left open is asked, one tap answers', async ({ page }) => {
+  await bringPattern(page, `${bearHead}\n\nAssembly\nInsert 8 mm safety eyes between rounds 8 and 9 of the head at stitches 12 and 19.\nEmbroider a satin nose under the eyes, 3 stitches wide, a bit crooked, slanting to one side.`);
+  await page.getByRole('tab', { name: 'Map' }).click();
+  expect(await holes(page)).toEqual([12, 19]);
+  await page.getByRole('radio', { name: 'Nose', exact: true }).click();
+  await expect(page.getByText('“slanting to one side” could not be read and is left out for the nose.', { exact: false })).toBeVisible();
+  await expect(page.getByText('“under the eyes” does not say how far', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: '2 rounds below' }).click();
+  await expect(page.getByText('“under the eyes” does not say how far', { exact: false })).toBeHidden();
+  await expect(page.getByRole('status').filter({ hasText: /^Nose: round 10\|11, hole/ })).toBeVisible();
+  // Wider by thumb, and the face stays where its eyes were.
+  await page.getByRole('radio', { name: 'Eyes', exact: true }).click();
+  await page.getByRole('button', { name: 'One stitch wider' }).click();
+  await page.getByRole('button', { name: 'One stitch wider' }).click();
+  await expect.poll(() => holes(page)).toEqual([11, 20]);
+  await page.getByRole('tab', { name: 'Text' }).click();
+  await expect(page.getByRole('textbox', { name: /pattern/i })).toHaveValue(/Eyes: 8 mm, between R8 and R9, 9 apart \(8 showing\), in the holes, on the bear's head\.\nNose: satin stitch, 2 rounds below the eyes/);
 });
