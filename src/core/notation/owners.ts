@@ -25,17 +25,26 @@ function callings({ name }: PartSource): string[] {
   return [...new Set([words.join(' '), words.at(-1) ?? ''])].map((word) => word.replace(/s$/, '')).filter((word) => word.length > 1 && !places.has(word));
 }
 
-/** The part a sentence says it is about: `of the head`, `on the body`, `Head: …`; of several the first named. */
-function partNamed(text: string, parts: readonly PartSource[]): PartSource | null {
-  let found: { at: number; length: number; part: PartSource } | null = null;
-  for (const part of parts) {
-    for (const calling of callings(part)) {
-      const name = `${escaped(calling)}(?:e?s)?(?![A-Za-z-])`;
-      const match = new RegExp(`(?<!\\bsides?\\s+)\\b(?:of|on|onto|to|into|in|at)\\s+(?:(?:the|his|her|its|each|both|left|right)\\s+)*${name}|^\\s*(?:the\\s+)?${name}(?=\\s*[:,])`, 'i').exec(text);
-      if (match && (!found || match.index < found.at || (match.index === found.at && calling.length > found.length))) found = { at: match.index, length: calling.length, part };
+/** A calling as it stands in a sentence: `of the head`, `on the body`, or first and followed by a colon. */
+function asSaid(calling: string): RegExp {
+  const name = `${escaped(calling)}(?:e?s)?(?![A-Za-z-])`;
+  return new RegExp(`(?<!\\bsides?\\s+)\\b(?:of|on|onto|to|into|in|at)\\s+(?:(?:the|his|her|its|each|both|left|right)\\s+)*${name}|^\\s*(?:the\\s+)?${name}(?=\\s*[:,])`, 'i');
+}
+
+/** Finds the part a sentence says it is about; of several the first named, and of two names there the longer. */
+function partNaming(parts: readonly PartSource[]): (text: string) => PartSource | null {
+  const called = parts.flatMap((part) => callings(part).map((calling) => ({ part, calling, said: null as RegExp | null })));
+  return (text) => {
+    const lower = text.toLowerCase();
+    let found: { at: number; length: number; part: PartSource } | null = null;
+    for (const one of called) {
+      if (!lower.includes(one.calling)) continue;
+      one.said ??= asSaid(one.calling);
+      const match = one.said.exec(text);
+      if (match && (!found || match.index < found.at || (match.index === found.at && one.calling.length > found.length))) found = { at: match.index, length: one.calling.length, part: one.part };
     }
-  }
-  return found?.part ?? null;
+    return found?.part ?? null;
+  };
 }
 
 /**
@@ -43,10 +52,11 @@ function partNamed(text: string, parts: readonly PartSource[]): PartSource | nul
  * face goes on the head, or where the eyes are; what names nothing goes where the sentence before it went.
  */
 export function handOver(parts: readonly PartSource[], loose: readonly LooseStep[]): void {
+  const partNamed = partNaming(parts);
   const give = (part: PartSource, step: Step) => part.steps.push({ ...step, on: part.name.toLowerCase() });
   for (const part of parts) {
     const moving = part.steps.flatMap((step) => {
-      const named = step.kind === 'feature' ? partNamed(step.text, parts) : null;
+      const named = step.kind === 'feature' ? partNamed(step.text) : null;
       return named && named !== part ? [{ step, named }] : [];
     });
     part.steps = part.steps.filter((step) => !moving.some((one) => one.step === step));
@@ -58,7 +68,7 @@ export function handOver(parts: readonly PartSource[], loose: readonly LooseStep
     const face = ofFace ? (parts.find((part) => part.steps.some(({ feature }) => feature === 'eyes')) ?? parts.find(({ name }) => /\b(?:head|face)\b/i.test(name))) : undefined;
     const work = parts.filter(({ rounds }) => rounds.length > 0);
     // Sewing and stuffing that names no part stays with the part before, as it would without a heading.
-    const owner: PartSource = partNamed(step.text, parts) ?? face ?? (step.kind === 'feature' ? (before ?? work[0] ?? after) : after);
+    const owner: PartSource = partNamed(step.text) ?? face ?? (step.kind === 'feature' ? (before ?? work[0] ?? after) : after);
     if (step.kind !== 'feature' && step.kind !== 'stuff' && step.kind !== 'close') after.steps.push(step);
     else give(owner, step);
     if (step.kind === 'feature') before = owner;
