@@ -16,6 +16,7 @@ test.each([
   ['a part that is named', '## Making up\nSew a 10 mm button on the body between rounds 5 and 6.\nEmbroider brows between R4 and R5 on the head, 5 apart.', ['Head: brows', 'Body: button', 'Arm:']],
   ['named first, with a colon', 'FINISHING:\nBody: sew a 10 mm button between rounds 5 and 6.\nSew a 6 mm button 2 rounds below the ridge.', ['Head:', 'Body: button button', 'Arm:']],
   ['what names nothing follows the one before, a face the eyes', 'Details\nPlace 6 mm eyes between R5 and R6 of the arm, 3 showing.\nEmbroider a mouth 2 rounds below the eyes.', ['Head:', 'Body:', 'Arm: eyes mouth']],
+  ['what goes by the eyes goes where they are', 'Face\nEyes: 7 mm, between R5 and R6, 4 showing.\nSew a 10 mm button on the body between R5 and R6.\nSew a bow 3 rounds above the eyes.', ['Head: eyes bow', 'Body: button', 'Arm:']],
   ['beside a part is not on it', 'Assembly\nEmbroider spots on both sides of the arm, between R4 and R5 of the body, 5 apart.', ['Head:', 'Body: spots', 'Arm:']],
   ['sewing stays, stuffing goes where it is said', 'Assembly\nStuff the body firmly. Sew the arms to the body.', ['Head:', 'Body:', 'Arm: stuff sew']],
   ['a face of rounds is a part', 'Face\nR1: 6 sc in ring (6)\nInsert 7 mm eyes between R1 and R2, 2 showing.', ['Head:', 'Body:', 'Arm:', 'Face: eyes']],

@@ -64,7 +64,9 @@ export function handOver(parts: readonly PartSource[], loose: readonly LooseStep
   }
   let before: PartSource | null = null;
   for (const { step, after } of loose) {
-    const ofFace = step.kind === 'feature' && step.feature !== undefined && facial.has(step.feature);
+    // A bow beside the eyes is where the eyes are.
+    const goesBy = [step.feature, step.relation?.to, step.stitchesFrom?.to, step.level, step.inLine?.to, step.outward?.from];
+    const ofFace = step.kind === 'feature' && goesBy.some((name) => facial.has(name as FeatureKind));
     const face = ofFace ? (parts.find((part) => part.steps.some(({ feature }) => feature === 'eyes')) ?? parts.find(({ name }) => /\b(?:head|face)\b/i.test(name))) : undefined;
     const work = parts.filter(({ rounds }) => rounds.length > 0);
     // Sewing and stuffing that names no part stays with the part before, as it would without a heading.
