@@ -7,7 +7,11 @@ import { stuffingGrams } from '../src/core/supplies/stuffing';
 import { finishOf } from '../src/core/shape/form/finish';
 import { showThrough } from '../src/core/shape/form/showThrough';
 import { yarnOf } from '../src/core/toy/yarnOf';
-import { eyeAddress } from '../src/core/place/eyeWords';
+import type { Problem } from '../src/core/notation/problem';
+import type { EyePlacement } from '../src/core/place/eyes';
+import { eyeAddress, eyeDirections } from '../src/core/place/eyeWords';
+import type { PartForm } from '../src/core/place/partForm';
+import { eyeLandmarks } from '../src/core/place/whatIsThere';
 import { featureWords } from '../src/core/place/features/featureWords';
 import { markWords, markerPlan } from '../src/core/place/markerPlan';
 import { buildSheet } from '../src/core/toy/sheet/buildSheet';
@@ -84,6 +88,13 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
   },
 };
 
+const problemLines = (problems: readonly Problem[]) => problems.flatMap(({ line, message, suggestions }) => [`  Line ${line ?? '-'}: ${message}`, ...suggestions.map(({ title, edits }) => `      ${title}: ${edits.map(({ text }) => text).join(' / ')}`)]);
+
+function eyeLines(eyes: EyePlacement, form: PartForm): string[] {
+  const { count, check } = eyeDirections(eyes);
+  return [...[count, ...eyeLandmarks(form, eyes), check].map((line) => `  ${line}`), ...problemLines(eyes.problems)];
+}
+
 /** The same answers for people. */
 export const plainVerbs: Record<string, (toy: ToyAnalysis, options: Options) => string> = {
   shape: (toy, { firmness }) => toy.parts.map((part) => {
@@ -105,10 +116,10 @@ export const plainVerbs: Record<string, (toy: ToyAnalysis, options: Options) => 
     ...toy.pattern.notes.map((note) => `Kept as a note, line ${note.line}: ${note.text}`),
   ].join('\n'),
   place: (toy) => toy.parts.flatMap(({ eyes, features, source, form, fabric }) => [
-    ...(eyes ? [`${eyes.part}: eyes ${eyeAddress(eyes).gap.replaceAll(/rounds? /g, '')}, ${eyes.posts.map((post) => `${post.side} ${post.stitch}`).join(', ')} of ${eyes.posts[0].of}; ${eyeAddress(eyes).showing}`] : []),
+    ...(eyes ? [`${eyes.part}: eyes ${eyeAddress(eyes).gap.replaceAll(/rounds? /g, '')}, ${eyes.posts.map((post) => `${post.side} ${post.stitch}`).join(', ')} of ${eyes.posts[0].of}; ${eyeAddress(eyes).showing}`, ...eyeLines(eyes, form)] : []),
     ...features.flatMap((feature) => {
-      const { address, count, there, needle } = featureWords(feature, form, eyes);
-      return [`${source.name}: ${address}`, `  ${count}`, `  ${there}`, ...needle.map((line) => `  ${line}`)];
+      const { address, count, there, check, needle } = featureWords(feature, form, eyes);
+      return [`${source.name}: ${address}`, ...[count, there, check, ...needle].filter(Boolean).map((line) => `  ${line}`), ...problemLines(feature.problems)];
     }),
     ...markerPlan(fabric, eyes, features).map(({ label, marks }) => `${source.name}: while working round ${label}, a marker into ${markWords(marks)}`),
   ]).join('\n') || 'Nothing is placed in this text.',

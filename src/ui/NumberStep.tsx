@@ -10,6 +10,8 @@ interface NumberStepProps {
   unit: string;
   value: number;
   step: number;
+  /** values to step through instead, in order; others can be written */
+  steps?: readonly number[];
   least: number;
   most: number;
   onChange: (value: number) => void;
@@ -18,7 +20,7 @@ interface NumberStepProps {
 const rounded = (value: number) => Math.round(value * 100) / 100;
 
 /** A number to set by thumb in steps, or to write. What is no number, or out of range, stays out. */
-export function NumberStep({ label, unit, value, step, least, most, onChange }: NumberStepProps) {
+export function NumberStep({ label, unit, value, step, steps = [], least, most, onChange }: NumberStepProps) {
   const theme = useTheme();
   const [written, setWritten] = useState<string | null>(null);
   const put = (next: number) => onChange(Math.max(least, Math.min(most, rounded(next))));
@@ -27,11 +29,13 @@ export function NumberStep({ label, unit, value, step, least, most, onChange }: 
     const number = Number.parseFloat(text.replace(',', '.'));
     if (number >= least && number <= most) onChange(rounded(number));
   };
+  const less = [...steps].reverse().find((one) => one < value) ?? value - step;
+  const more = steps.find((one) => one > value) ?? value + step;
   return (
     <View gap="$1" role="group" aria-label={label}>
       <Body fontWeight="700">{label}</Body>
       <View flexDirection="row" alignItems="center" gap="$2">
-        <Press name={`${label}: less`} icon={<Icon name="minus" />} disabled={value <= least} onPress={() => { setWritten(null); put(value - step); }} />
+        <Press name={`${label}: less`} icon={<Icon name="minus" />} disabled={value <= least} onPress={() => { setWritten(null); put(less); }} />
         <TextInput
           aria-label={`${label}, in ${unit}`}
           inputMode="decimal"
@@ -44,7 +48,7 @@ export function NumberStep({ label, unit, value, step, least, most, onChange }: 
           }}
         />
         <Body>{unit}</Body>
-        <Press name={`${label}: more`} icon={<Icon name="plus" />} disabled={value >= most} onPress={() => { setWritten(null); put(value + step); }} />
+        <Press name={`${label}: more`} icon={<Icon name="plus" />} disabled={value >= most} onPress={() => { setWritten(null); put(more); }} />
       </View>
     </View>
   );

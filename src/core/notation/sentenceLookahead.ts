@@ -2,7 +2,7 @@ import { EmbeddedActionsParser, type IToken, type TokenType } from 'chevrotain';
 import { featureOf, is, number, S, Word } from './sentenceTokens';
 import type { FeatureKind, LandmarkKind } from './step';
 
-const landmarks: [TokenType, LandmarkKind][] = [[S.Ridge, 'ridge'], [S.ColourChange, 'colour change'], [S.LiveEdge, 'edge'], [S.Base, 'base'], [S.Top, 'top']];
+const landmarks: [TokenType, LandmarkKind][] = [[S.Ridge, 'ridge'], [S.ColourChange, 'colour change'], [S.Neck, 'neck'], [S.LiveEdge, 'edge'], [S.Base, 'base'], [S.Top, 'top']];
 /** What a word names that something else can be counted from. */
 export const targetOf = (token: IToken): FeatureKind | LandmarkKind | undefined => (featureOf.find(([type]) => is(token, type)) ?? landmarks.find(([type]) => is(token, type)))?.[1];
 
@@ -16,14 +16,14 @@ export abstract class SentenceLookahead extends EmbeddedActionsParser {
     while (is(this.LA(i), Word) && /^the$/i.test(this.LA(i).image)) i += 1;
     let rounds = false;
     if (is(this.LA(i), S.RoundWord)) { rounds = true; i += 1; }
-    if (!is(this.LA(i), S.Num, S.Ordinal)) return 0;
+    if (!is(this.LA(i), ...number)) return 0;
     i += 1;
     if (is(this.LA(i), S.RoundWord) && is(this.LA(i + 1), S.Join, S.Dash)) { rounds = true; i += 1; }
     if (!is(this.LA(i), S.Join, S.Dash)) return 0;
     i += 1;
     while (is(this.LA(i), Word) && /^the$/i.test(this.LA(i).image)) i += 1;
     if (is(this.LA(i), S.RoundWord)) { rounds = true; i += 1; }
-    if (!is(this.LA(i), S.Num, S.Ordinal)) return 0;
+    if (!is(this.LA(i), ...number)) return 0;
     i += 1;
     if (is(this.LA(i), S.RoundWord)) { rounds = true; i += 1; }
     return rounds || led ? i - start : 0;
@@ -33,20 +33,32 @@ export abstract class SentenceLookahead extends EmbeddedActionsParser {
     return is(this.LA(1), S.RoundWord) ? is(this.LA(2), S.Num) : is(this.LA(2), S.RoundWord);
   }
 
-  /** How many tokens make `2 rounds below the eyes`, `just under the eyes`, `4 rounds up from the base`, `6 rounds from the edge`, or 0. */
+  /** How many tokens make `2 rounds below the eyes`, `just under the eyes`, `the round below`, `4 rounds up from the base`, `6 rounds from the edge`, or 0. */
   protected relationLength(): number {
     let i = 1;
     if (is(this.LA(1), S.Just)) i = 2;
     else if (is(this.LA(1), ...number) && is(this.LA(2), S.RoundWord)) i = 3;
+    // `On the round below the eyes`: the next one.
+    else if (is(this.LA(1), S.RoundWord) && is(this.LA(0), Word) && /^(?:the|next|very)$/i.test(this.LA(0).image)) i = is(this.LA(2), S.Just) ? 3 : 2;
     else return 0;
     // `6 rounds from the edge`: an end of the part, and only inward leads anywhere.
     if (is(this.LA(i), S.Lower, S.Higher, S.FromEnd, S.FromTop, S.FromStart) || (is(this.LA(i), S.OverEye) && /^over/i.test(this.LA(i).image))) return i;
-    const from = is(this.LA(i), Word) && /^from$/i.test(this.LA(i).image);
+    const next = is(this.LA(1), S.RoundWord);
+    const from = !next && is(this.LA(i), Word) && /^from$/i.test(this.LA(i).image);
     if (!from && !is(this.LA(i), S.Above, S.Below)) return 0;
+    const alone = i;
     i += 1;
-    while (is(this.LA(i), Word, S.Safety, S.Inner, S.Outer)) i += 1;
+    while (is(this.LA(i), Word, S.Safety, S.Inner, S.Outer, S.LeftSide, S.RightSide)) i += 1;
     if (from) return is(this.LA(i), S.LiveEdge, S.Base, S.Top) ? i : 0;
-    return targetOf(this.LA(i)) || is(this.LA(i), S.Them) ? i : 0;
+    if (targetOf(this.LA(i)) || is(this.LA(i), S.Them)) return i;
+    return next ? alone : 0;
+  }
+
+  /** How many tokens make `on the ridge`, `at the colour change`, `around the neck`, or 0. */
+  protected onLandmarkLength(): number {
+    if (!is(this.LA(1), Word) || !/^(?:on|at|along|around|round|in)$/i.test(this.LA(1).image)) return 0;
+    const i = is(this.LA(2), Word) && /^(?:the|its|his|her)$/i.test(this.LA(2).image) ? 3 : 2;
+    return is(this.LA(i), S.Ridge, S.ColourChange, S.Neck) ? i : 0;
   }
 
   /** How many tokens make `4 stitches below the eyes`, `2 stitches above the front line`, or 0. */
@@ -84,6 +96,6 @@ export abstract class SentenceLookahead extends EmbeddedActionsParser {
 
   /** How many tokens make `over 4 stitches`, `spanning 4 stitches`, which say how wide, or 0. */
   protected overStitchesLength(): number {
-    return is(this.LA(1), S.Above, Word) && /^(?:over|spanning|covering)$/i.test(this.LA(1).image) && is(this.LA(2), ...number) && is(this.LA(3), S.St) ? 3 : 0;
+    return is(this.LA(1), S.Above, Word) && /^(?:over|span(?:s|ning)|cover(?:s|ing))$/i.test(this.LA(1).image) && is(this.LA(2), ...number) && is(this.LA(3), S.St) ? 3 : 0;
   }
 }

@@ -25,20 +25,27 @@ export interface Phrases {
   halfway: boolean;
   /** where something stands that says a place and is not read */
   unused: number[];
-  /** where `outward` stands, and an end of the toy that no rounds are counted from */
+  /** where `outward` stands, and what may say how high and is nothing by itself: an end of the toy, a landmark, `above` */
   outwardAt: number | null;
-  endAt: number | null;
+  heightAt: number | null;
+  /** so many stitches and no more */
+  bare: number | null;
+  /** what the next number of stitches is: `a gap of`, `a distance of` */
+  spacing: 'showing' | 'apart' | null;
+  /** a ring or disc is named, and the second size in mm of the sentence */
+  ring: 'felt' | 'crochet' | null;
+  secondMm: number | null;
   /** where the features of `features` are named */
   mentions: { kind: FeatureKind; from: number; until: number }[];
 }
 
-const nothing = (): Phrases => ({ step: {}, verbs: [], features: [], waiting: [], by: {}, said: new Set(), edge: 'middle', outward: null, named: [], vague: null, halfway: false, unused: [], outwardAt: null, endAt: null, mentions: [] });
+const nothing = (): Phrases => ({ step: {}, verbs: [], features: [], waiting: [], by: {}, said: new Set(), edge: 'middle', outward: null, named: [], vague: null, halfway: false, unused: [], outwardAt: null, heightAt: null, bare: null, spacing: null, ring: null, secondMm: null, mentions: [] });
 
 const styles: [TokenType, FeatureStyle][] = [
-  [S.Triangle, 'triangle'], [S.Satin, 'satin'], [S.Smile, 'smile'], [S.ShortRow, 'row'], [S.Lips, 'lips'], [S.Sleeping, 'sleeping'], [S.Ring, 'ring'], [S.FeltWord, 'felt'], [S.CrochetWord, 'crochet'], [S.Oval, 'oval'],
+  [S.Triangle, 'triangle'], [S.Satin, 'satin'], [S.Smile, 'smile'], [S.Line, 'line'], [S.ShortRow, 'row'], [S.Lips, 'lips'], [S.Sleeping, 'sleeping'], [S.FeltWord, 'felt'], [S.CrochetWord, 'crochet'], [S.Oval, 'oval'],
 ];
 /** Styles worked with the needle. */
-const stitched: ReadonlySet<FeatureStyle> = new Set(['triangle', 'satin', 'smile', 'row', 'lips', 'sleeping']);
+const stitched: ReadonlySet<FeatureStyle> = new Set(['triangle', 'satin', 'smile', 'line', 'row', 'lips', 'sleeping']);
 /**
  * An island grammar: the phrases that carry numbers and acts are read wherever they stand, the words between them are passed over.
  */
@@ -71,6 +78,7 @@ export class SentenceParser extends SentenceLookahead {
     this.MANY(() => this.OR([
       { GATE: () => this.gapAhead(1) > 0, ALT: () => this.SUBRULE(this.gap) },
       { GATE: () => this.relationLength() > 0, ALT: () => this.SUBRULE(this.relation) },
+      { GATE: () => this.onLandmarkLength() > 0, ALT: () => this.SUBRULE(this.onLandmark) },
       { GATE: () => this.stitchesLength() > 0, ALT: () => this.SUBRULE(this.stitchesFrom) },
       { GATE: () => this.stitchNumbersLength() > 0, ALT: () => this.SUBRULE(this.stitchNumbers) },
       { GATE: () => this.overStitchesLength() > 0, ALT: () => this.SUBRULE(this.overStitches) },
@@ -85,7 +93,7 @@ export class SentenceParser extends SentenceLookahead {
     const led = this.ACTION(() => is(this.LA(1), S.Between));
     const taken = this.SUBRULE(this.run, { ARGS: [this.ACTION(() => this.gapAhead(1))] });
     this.ACTION(() => {
-      const [a = 0, b = 0] = taken.filter((token) => is(token, S.Num, S.Ordinal)).map((token) => Number.parseInt(token.image, 10));
+      const [a = 0, b = 0] = taken.filter((token) => is(token, ...number)).map((token) => Math.floor(valueOf(token)));
       // `after rounds 8 and 9` is no gap but `between rounds 8 and 12` is one with a wide mouth: the first two rounds count.
       const gap: [number, number] = [Math.min(a, b), Math.max(a, b)];
       // `From R2 to R8`, `on rounds 2 to 8`: it runs over all of them.
@@ -112,23 +120,37 @@ export class SentenceParser extends SentenceLookahead {
     this.ACTION(() => {
       const [first, last] = [taken[0], taken.at(-1)];
       if (!first || !last) return;
-      const rounds = is(first, S.Just) ? 1 : valueOf(first);
+      const rounds = is(first, S.Just, S.RoundWord) ? 1 : valueOf(first);
       const { named, features } = this.found;
       const to = is(last, S.FromEnd) ? (/base|bottom|chin/i.test(last.image) ? 'base' as const : 'edge' as const)
         : is(last, S.FromTop) ? 'top' as const : is(last, S.FromStart) ? 'start' as const
         // `Between the eyes, 3 rounds below them`: what was named last.
         : is(last, S.OverEye) ? 'eyes' as const
         // `One round lower`: than what was named last beside what is placed.
-        : is(last, S.Lower, S.Higher, S.Them) ? (named.length > 1 ? named.at(-1) : 'eyes') : targetOf(last);
+        : is(last, S.Lower, S.Higher, S.Above, S.Below, S.Them) ? (named.length > 1 ? named.at(-1) : 'eyes') : targetOf(last);
       if (!to) return;
       const direction = taken.some((token) => is(token, S.Above, S.OverEye, S.Higher)) ? 'above' : taken.some((token) => is(token, S.Below, S.Lower)) ? 'below' : 'from';
       if (this.found.step.relation && features[0] !== 'sculpting') { this.found.unused.push(first.startOffset); return; }
       this.found.step.relation = { rounds, direction, to };
       // `2 rounds above the inner edge of the eyes` also says how far to the side.
       const edge = taken.some((token) => is(token, S.Inner)) ? 'inner' as const : taken.some((token) => is(token, S.Outer)) ? 'outer' as const : null;
-      if (edge && to === 'eyes') { this.found.said.add('inLine'); this.found.by.inLine = 'eyes'; this.found.edge = edge; }
+      // `Above the left eye`: in line with that one.
+      const side = taken.find((token) => is(token, S.LeftSide, S.RightSide)) ?? (is(last, S.OverEye) && /left|right/i.test(last.image) ? last : undefined);
+      if (side && features[0] !== 'eyes') this.found.step.sides ??= /left/i.test(side.image) ? 'left' : 'right';
+      if ((edge || side) && to === 'eyes') { this.found.said.add('inLine'); this.found.by.inLine = 'eyes'; this.found.edge = edge ?? 'middle'; }
       const feature = featureOf.find(([, kind]) => kind === to)?.[1];
       if (feature) named.push(feature);
+    });
+  });
+
+  private readonly onLandmark = this.RULE('onLandmark', () => {
+    const taken = this.SUBRULE(this.run, { ARGS: [this.ACTION(() => this.onLandmarkLength())] });
+    this.ACTION(() => {
+      const last = taken.at(-1);
+      const to = last && targetOf(last);
+      if (!last || !to) return;
+      if (this.found.step.relation) this.found.unused.push(last.startOffset);
+      else this.found.step.relation = { rounds: 0, direction: 'above', to };
     });
   });
 
@@ -212,9 +234,12 @@ export class SentenceParser extends SentenceLookahead {
     if (has(S.Mm, S.Cm)) {
       const mm = value * (has(S.Cm) ? 10 : 1);
       if (has(S.Tail)) step.tailMm = mm;
-      else step.sizeMm ??= mm;
+      else if (step.sizeMm === undefined) step.sizeMm = mm;
+      else this.found.secondMm ??= mm;
     } else if (has(S.Outward, S.Beside)) this.found.outward = value;
-    else if (has(S.FrontLine, S.Middle) || (has(S.EitherSide) && !has(S.Wide))) {
+    // `5 stitches in the middle`: between the two of a pair.
+    else if (has(S.Middle)) step.showing ??= value;
+    else if (has(S.FrontLine) || (has(S.EitherSide) && !has(S.Wide))) {
       this.found.outward = value;
       this.found.by.outward = 'front';
     }
@@ -225,6 +250,10 @@ export class SentenceParser extends SentenceLookahead {
       if (meaning.some((token) => is(token, S.Apart) && /post/i.test(token.image))) step.posts = true;
     }
     else if (has(S.Wide)) step.wide ??= value;
+    else if (has(S.St) && this.found.spacing) {
+      step[this.found.spacing] ??= value;
+      this.found.spacing = null;
+    } else if (meaning.length > 0 && meaning.every((token) => is(token, S.St))) this.found.bare ??= value;
     else used = !has(S.RoundWord);
     for (const token of meaning) this.note(token);
     return used;
@@ -248,7 +277,11 @@ export class SentenceParser extends SentenceLookahead {
     const phrase = ([[S.Level, 'level'], [S.InLine, 'inLine'], [S.Outward, 'outward'], [S.Beside, 'beside'], [S.SideOf, 'beside']] as const).find(([type]) => is(token, type))?.[1];
     if (phrase) this.wait(phrase);
     if (is(token, S.Outward)) this.found.outwardAt ??= token.startOffset;
-    if (is(token, S.Top, S.Base)) this.found.endAt ??= token.startOffset;
+    if (is(token, S.Top, S.Base, S.Ridge, S.ColourChange, S.Neck, S.LiveEdge, S.Above)) this.found.heightAt ??= token.startOffset;
+    // `Level with the bottom of the eyes` is not level with the eyes.
+    if (is(token, S.Top, S.Base) && this.found.waiting.includes('level')) this.found.unused.push(token.startOffset);
+    if (is(token, S.SpacingOf)) this.found.spacing = /dist|spacing/i.test(token.image) ? 'apart' : 'showing';
+    if (is(token, S.Ring)) this.ringNamed(/felt/i.test(token.image) ? 'felt' : 'crochet');
     if (is(token, S.FrontLine) && this.found.waiting.some((phrase) => phrase === 'outward' || phrase === 'beside')) this.answer('front', ['outward', 'beside']);
     if (is(token, S.EyeToEye)) this.eyeToEye(token.image);
     if (is(token, S.SideOf)) step.sides = /left/i.test(token.image) ? 'left' : 'right';
@@ -258,8 +291,8 @@ export class SentenceParser extends SentenceLookahead {
     if (is(token, S.OverEye)) this.overEye(token.image);
     if (is(token, S.EitherSide)) step.sides ??= 'both';
     if (is(token, S.Beside) && !/beside|next/i.test(token.image)) step.sides ??= 'both';
-    if (is(token, S.LeftSide)) step.sides = 'left';
-    if (is(token, S.RightSide)) step.sides = 'right';
+    if (is(token, S.LeftSide)) step.sides = step.sides === 'right' ? 'both' : 'left';
+    if (is(token, S.RightSide)) step.sides = step.sides === 'left' ? 'both' : 'right';
     if (is(token, S.Middle)) step.sides ??= 'middle';
     if (is(token, S.AtStart)) step.atStart = true;
     if (is(token, S.Safety)) step.pressed = true;
@@ -314,6 +347,13 @@ export class SentenceParser extends SentenceLookahead {
     this.found.waiting = this.found.waiting.filter((phrase) => !phrases.includes(phrase));
   }
 
+  /** Felt circles: behind eyes that are named they are rings, else what the feature is made of. */
+  private ringNamed(of: 'felt' | 'crochet'): void {
+    const { step, features } = this.found;
+    this.found.ring = of;
+    if (features[0] !== 'eyes') step.style ??= of;
+  }
+
   /** `From the outer edge of one eye to the outer edge of the other`: as wide as that. */
   private eyeToEye(image: string): void {
     this.found.said.add('inLine');
@@ -326,6 +366,8 @@ export class SentenceParser extends SentenceLookahead {
   private overEye(image: string): void {
     const { step, features, by, said, named } = this.found;
     named.push('eyes');
+    // `Sew felt circles behind the eyes`: the circles are what is sewn on.
+    if (features.length === 0 && this.found.ring) features.push('patch');
     if (features.length === 0) { features.push('eyes'); return; }
     if (features[0] !== 'patch' && features[0] !== 'spots') return;
     for (const phrase of ['level', 'inLine'] as const) { said.add(phrase); by[phrase] ??= 'eyes'; }

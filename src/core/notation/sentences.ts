@@ -1,11 +1,15 @@
-import { tokenMatcher, type TokenType } from 'chevrotain';
+import type { TokenType } from 'chevrotain';
 import { SentenceParser, type Phrases, type Waiting } from './sentenceParser';
 import { S, sentenceLexer } from './sentenceTokens';
+import { splitSentences } from './splitSentences';
 import type { FeatureKind, Step, StepKind } from './step';
 
 export type { FeatureKind, Step, StepKind } from './step';
 
 let parser: SentenceParser | undefined;
+
+/** More stitches than that are what a round has, not how wide a mouth is. */
+const widestBare = 12;
 
 function kindOf({ verbs, features, step, said: phrases, outward, vague, halfway }: Phrases): StepKind | null {
   const said = (...wanted: TokenType[]) => verbs.some((verb) => wanted.includes(verb));
@@ -23,10 +27,10 @@ function kindOf({ verbs, features, step, said: phrases, outward, vague, halfway 
 }
 
 /** What says a place without a number is taken as one round; what is not read at all is kept, clause by clause. */
-function unread(step: Step, { vague, unused, outwardAt, endAt, mentions }: Phrases, text: string, span: Step['span']): void {
+function unread(step: Step, { vague, unused, outwardAt, heightAt, mentions }: Phrases, text: string, span: Step['span']): void {
   const placed = step.gap ?? step.range ?? step.relation ?? step.stitchesFrom ?? step.level ?? step.round ?? (step.atStart || undefined);
   const others = mentions.filter(({ kind }) => kind !== step.feature && kind !== step.inLine?.to && kind !== step.level && kind !== step.outward?.from && kind !== step.relation?.to && kind !== step.stitchesFrom?.to);
-  const left = [...unused, ...others.map(({ from }) => from), ...(outwardAt !== null && !step.outward ? [outwardAt] : []), ...(endAt !== null && placed === undefined ? [endAt] : [])];
+  const left = [...unused, ...others.map(({ from }) => from), ...(outwardAt !== null && !step.outward ? [outwardAt] : []), ...(heightAt !== null && placed === undefined && !vague ? [heightAt] : [])];
   const clauses = left.map((at) => clauseAt(text, at, span));
   if (vague && step.feature !== 'sculpting') {
     if (placed === undefined) {
@@ -56,13 +60,7 @@ function clauseAt(text: string, at: number, { from, to }: Step['span']): string 
 export function readSteps(text: string, line: number): Step[] {
   parser ??= new SentenceParser();
   const steps: Step[] = [];
-  const tokens = sentenceLexer.tokenize(text).tokens;
-  let start = 0;
-  for (let i = 0; i <= tokens.length; i += 1) {
-    const token = tokens[i];
-    if (token && !tokenMatcher(token, S.Stop)) continue;
-    const sentence = tokens.slice(start, i);
-    start = i + 1;
+  for (const sentence of splitSentences(sentenceLexer.tokenize(text).tokens)) {
     const [first] = sentence;
     const last = sentence.at(-1);
     if (!first || !last) continue;
@@ -84,7 +82,11 @@ export function readSteps(text: string, line: number): Step[] {
       if (said.has('level') && level) step.level = level;
       const line = bySomething('inLine');
       if (said.has('inLine') && line) step.inLine = { edge: phrases.edge, to: line };
-      if (by.beside === 'front') step.outward = { stitches: outward ?? 1, from: 'front' };
+      // `Either side of the middle, 6 apart`: the distance says how far.
+      if (by.beside === 'front') {
+        if (step.apart === undefined && step.showing === undefined) step.outward = { stitches: outward ?? 1, from: 'front' };
+        else step.sides ??= 'both';
+      }
       else if (said.has('beside')) {
         const beside = bySomething('beside');
         step.outward = { stitches: outward ?? 1, from: beside };
@@ -94,6 +96,11 @@ export function readSteps(text: string, line: number): Step[] {
       else if (by.outward) step.outward = { stitches: 1, from: by.outward };
       // `Stitch 15 of round 16`: the hole at its foot, in the line under that round.
       if (step.stitches && step.round !== undefined && !step.gap && !step.countFrom && step.round > 1) { step.gap = [step.round - 1, step.round]; step.ofRound = step.round; delete step.round; }
+      // `3 stitches from the nose` and nothing else: beside it.
+      if (step.outward?.from && step.outward.from !== 'front' && step.outward.from !== 'eyes' && !step.gap && !step.relation && !step.stitchesFrom && !step.range && step.round === undefined) step.level ??= step.outward.from;
+      if (feature === 'eyes' && phrases.ring) step.ring = { of: phrases.ring, ...(phrases.secondMm === null ? {} : { sizeMm: phrases.secondMm }) };
+      // `4 sts` alone is how wide what is stitched is.
+      if (phrases.bare !== null && phrases.bare <= widestBare && step.sizeMm === undefined && !step.stitches && (feature === 'mouth' || feature === 'nose' || feature === 'brows')) step.wide ??= phrases.bare;
       unread(step, phrases, text, span);
     }
     steps.push(step);

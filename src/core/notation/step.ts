@@ -5,7 +5,7 @@ export type FeatureKind =
   | 'eyes' | 'nose' | 'mouth' | 'brows' | 'lashes' | 'cheeks' | 'whiskers' | 'patch' | 'button' | 'bow' | 'spots' | 'key ring' | 'sculpting' | 'hair';
 
 /** Places of a part that rounds are counted from, beside its features. */
-export type LandmarkKind = 'ridge' | 'colour change' | 'edge' | 'base' | 'top' | 'start';
+export type LandmarkKind = 'ridge' | 'colour change' | 'neck' | 'edge' | 'base' | 'top' | 'start';
 
 /** Ends that rounds are counted from. */
 export type CountedFrom = 'end' | 'base' | 'top';
@@ -16,7 +16,13 @@ export function countsBack(from: CountedFrom | undefined, start: 'top' | 'bottom
 }
 
 /** How a feature is made, where the maker says so. */
-export type FeatureStyle = 'satin' | 'triangle' | 'smile' | 'row' | 'lips' | 'sleeping' | 'felt' | 'crochet' | 'oval' | 'ring';
+export type FeatureStyle = 'satin' | 'triangle' | 'smile' | 'line' | 'row' | 'lips' | 'sleeping' | 'felt' | 'crochet' | 'oval';
+
+/** A ring or disc behind each eye; how wide it is where the maker says so. */
+export interface EyeRing {
+  of: 'felt' | 'crochet';
+  sizeMm?: number;
+}
 
 export type StepKind = 'feature' | 'stuff' | 'close' | 'sew' | 'nosew' | 'pin' | 'cut' | 'fold';
 
@@ -69,6 +75,8 @@ export interface Step {
   /** on which side as you look at the piece, where it is not the usual one for its kind */
   sides?: 'middle' | 'both' | 'left' | 'right';
   style?: FeatureStyle;
+  /** of pressed eyes, what lies behind each */
+  ring?: EyeRing;
   /** rounds it reaches over */
   high?: number;
   firmness?: 'light' | 'medium' | 'firm' | 'none';

@@ -23,7 +23,7 @@ export interface ConflictMark {
   radiusMm: number | null;
 }
 
-const needsWasher = new Set(['washers-overlap', 'washer-on-decrease', 'washer-on-ridge', 'ring-too-small', 'eye-large', 'near-closing', 'on-decrease', 'same-hole', 'eyes-overlap']);
+const needsWasher = new Set(['washers-overlap', 'washer-on-decrease', 'washer-on-ridge', 'ring-too-small', 'eye-large', 'near-closing', 'on-decrease', 'same-hole', 'eyes-overlap', 'rings-overlap']);
 const ofMiddle = new Set(['not-centred', 'off-the-eyes', 'straddles-start']);
 
 type Placed = Pick<FeatureUnit, 'from' | 'to' | 'fromLine' | 'toLine' | 'azimuth' | 'halfMm'> & { side: string };

@@ -6,7 +6,7 @@ import type { EyePlacement } from './eyes';
 import { eyeStep, withEyes, type EyeRule } from './eyeSentence';
 import { roundIndex } from './frontLine';
 import { eyeEdits, moveFront, resetFront } from './frontEdits';
-import { largestEyeMm, smallestEyeMm, widestEyeInStitches } from './hardware';
+import { largestEyeMm, ringMm, smallestEyeMm, widestEyeInStitches } from './hardware';
 import { apartOf, showingOf, type Pair } from './pair';
 import { pairAt, type PartForm } from './partForm';
 import { underWasher, underWasherWords } from './washers';
@@ -58,19 +58,21 @@ export function ruleProblems(step: Step, part: PartSource, fabric: Fabric, propo
   if (step.ofRound !== undefined) add('stitch-of-round', 'info', `A stitch of round ${step.ofRound} is read as the hole at its foot, between rounds ${step.ofRound - 1} and ${step.ofRound}. Say “between” to settle it.`);
   if (step.stitches && !rule.holes) add('eyes-spacing', 'warning', `Two stitches are needed for two eyes. They are put ${rule.apart} apart until you say.`);
   if (step.across === 'rounds' && !part.lying) add('across-in-rounds', 'warning', `Rounds run level on this part, so across is counted in stitches: ${rule.apart} ${rule.apart === 1 ? 'stitch is' : 'stitches are'} taken from post to post. If it is worked from the toy's side, say so in a line “Start: left” or “Start: right”.`);
+  if (step.otherGap && step.otherGap[0] !== step.gap?.[0] && !part.lying) add('eyes-two-lines', 'warning', `The sentence names two lines of holes. Rounds run level on this part, so both eyes go between ${rule.gap[0]} and ${rule.gap[1]}.`);
   putSize(step, rule, add);
   return { rule, problems };
 }
 
 /** Puts the size and the make a sentence says into a rule; a size that is left open or odd is asked about. */
 export function putSize(step: Step, rule: EyeRule, add: (code: string, severity: Problem['severity'], message: string) => void): void {
-  if (step.style === 'oval' || step.style === 'ring') rule.style = step.style;
   if (step.sizeMm !== undefined) rule.sizeMm = step.sizeMm;
   else add('eyes-size', 'info', `The sentence does not give a size. ${rule.sizeMm} mm is taken, nearly two stitches wide.`);
   if (rule.sizeMm < smallestEyeMm || rule.sizeMm > largestEyeMm) {
     add('eyes-size-odd', 'warning', `Eyes of ${rule.sizeMm} mm are outside ${smallestEyeMm} to ${largestEyeMm} mm. Check the size.`);
     rule.sizeMm = Math.min(largestEyeMm, Math.max(smallestEyeMm, rule.sizeMm));
   }
+  if (step.style === 'oval') rule.style = step.style;
+  if (step.ring) rule.ring = { of: step.ring.of, sizeMm: step.ring.sizeMm ?? ringMm(rule.sizeMm) };
 }
 
 /** Eyes that have no room on their line of holes are put as far apart as it allows, and say so. */
@@ -92,7 +94,7 @@ export function fitted(part: PartSource, fabric: Fabric, rule: EyeRule): { rule:
 export function eyeProblems(form: PartForm, eyes: EyePlacement, pair: Pair): Problem[] {
   const { part, fabric, gauge } = form;
   const { rule, round } = eyes;
-  const step = part.steps.findLast((candidate) => candidate.feature === 'eyes');
+  const step = eyeStep(part);
   const problems: Problem[] = [];
   const change = (title: string, next: Partial<EyeRule>): Suggestion => ({ title, edits: eyeEdits(form, eyes, withEyes(rule, next)) });
   const add = (code: string, severity: Problem['severity'], message: string, suggestions: Suggestion[] = []) =>
@@ -106,6 +108,7 @@ export function eyeProblems(form: PartForm, eyes: EyePlacement, pair: Pair): Pro
   } else if (eyes.straightMm < eyes.washerMm) {
     add('washers-overlap', 'error', `The washers inside are about ${mm(eyes.washerMm)} wide, the posts ${mm(eyes.straightMm)} apart: the washers overlap.`, wider(form, eyes, eyes.washerMm, change));
   }
+  if (rule.ring && eyes.straightMm < rule.ring.sizeMm) add('rings-overlap', 'warning', `The rings behind the eyes are ${mm(rule.ring.sizeMm)} wide, the posts ${mm(eyes.straightMm)} apart: the rings overlap.`, [...wider(form, eyes, rule.ring.sizeMm, change).slice(0, 1), change(`Rings of ${Math.floor(eyes.straightMm)} mm`, { ring: { ...rule.ring, sizeMm: Math.floor(eyes.straightMm) } })]);
   const nextGap = (step_: number): Suggestion[] => {
     const lower = fabric.label[round - 1 + step_];
     const upper = fabric.label[round + step_];

@@ -1,6 +1,7 @@
 import type { PartSource } from '../notation/pattern';
 import type { LineEdit } from '../notation/problem';
-import type { Step } from '../notation/sentences';
+import { oneSentence } from '../notation/oneSentence';
+import type { EyeRing, Step } from '../notation/step';
 import type { Vertical } from './features/featureRule';
 import { onPart, verticalWords } from './features/verticalWords';
 import { showingOf } from './pair';
@@ -19,13 +20,15 @@ export interface EyeRule {
   /** the holes themselves, where they are said by number; `apart` follows from them */
   holes?: [number, number];
   seat: 'foot' | 'split';
-  /** other than round and bare: oval, or with a ring of felt or crochet behind */
-  style?: 'oval' | 'ring';
+  /** other than round */
+  style?: 'oval';
+  /** a ring or disc behind each */
+  ring?: Required<EyeRing>;
 }
 
 /** The rule as a sentence that is read back to the same rule. */
-export function eyeSentence({ sizeMm, gap, other, rise = 0, vertical, apart, holes, seat, style }: EyeRule): string {
-  const made = style === 'oval' ? ', oval' : style === 'ring' ? ', with felt rings' : '';
+export function eyeSentence({ sizeMm, gap, other, rise = 0, vertical, apart, holes, seat, style, ring }: EyeRule): string {
+  const made = `${style === 'oval' ? ', oval' : ''}${ring ? `, with ${ring.of === 'felt' ? 'felt' : 'crocheted'} rings of ${ring.sizeMm} mm` : ''}`;
   if (other) {
     const risen = rise === 0 ? '' : `, ${verticalWords({ by: 'stitches', stitches: Math.abs(rise), direction: rise > 0 ? 'above' : 'below', to: 'front' })}`;
     return `Eyes: ${sizeMm} mm, ${verticalWords({ by: 'gap', gap })} and ${verticalWords({ by: 'gap', gap: other })}${risen}, ${seat === 'foot' ? 'in the holes' : 'in the splits'}${made}.`;
@@ -38,15 +41,20 @@ export function withEyes(rule: EyeRule, next: Partial<EyeRule>): EyeRule {
   return { ...rule, ...(next.gap && !next.vertical ? { vertical: undefined } : {}), ...(next.gap || next.vertical || next.apart || next.seat ? { holes: undefined } : {}), ...next };
 }
 
-/** The sentence about the eyes of a part, if there is one. The last one said holds. */
+/** The sentence about the eyes of a part, if there is one: the last that says where, with what others add. */
 export function eyeStep(part: PartSource): Step | undefined {
-  return part.steps.findLast((step) => step.kind === 'feature' && step.feature === 'eyes' && !step.embroidered);
+  return oneSentence(part.steps.filter((step) => step.kind === 'feature' && step.feature === 'eyes' && !step.embroidered));
 }
 
 /** The edit that puts a rule into the text: over the sentence that is there, or as a new line at the end of the part. */
 export function writeEyes(part: PartSource, lines: readonly string[], rule: EyeRule): LineEdit {
+  return overEyes(part, lines, eyeSentence(rule));
+}
+
+/** The edit that puts a sentence in the place of the one about the eyes. */
+export function overEyes(part: PartSource, lines: readonly string[], said: string): LineEdit {
   const step = eyeStep(part);
-  const sentence = onPart(eyeSentence(rule), step);
+  const sentence = onPart(said, step);
   if (!step) return { line: part.lastLine, text: sentence, insertAfter: true };
   const line = lines[step.line - 1] ?? '';
   const after = line.slice(step.span.to).replace(/^\s*[.;]/, '');

@@ -4,7 +4,7 @@ import { analyseToy } from '../toy/analyse';
 import { writeEyes } from './eyeSentence';
 
 const rounds = 'R1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5: (3 sc, inc) x 6\nR6-R13: sc around\nR14: (3 sc, dec) x 6\nR15: (2 sc, dec) x 6\nR16: (sc, dec) x 6\nR17: dec x 6';
-const asking = ['eyes-on-round', 'gap-not-adjacent', 'eyes-spacing', 'eyes-where', 'eyes-size', 'apart-showing-differ', 'gap-missing', 'apart-impossible', 'eyes-size-odd'];
+const asking = ['eyes-on-round', 'gap-not-adjacent', 'eyes-spacing', 'eyes-where', 'eyes-size', 'apart-showing-differ', 'gap-missing', 'apart-impossible', 'eyes-size-odd', 'eyes-two-lines', 'words-unused', 'how-far'];
 const eyesOf = (sentence: string, header = '', under = '') => analyseToy(`Gauge: 5 mm x 5 mm\n${header}Head\n${under}${rounds}\n${sentence}`).parts[0]!.eyes;
 
 test('the corpus is large enough to mean something', () => {
@@ -32,10 +32,16 @@ test.each(cases.filter(([, , asks]) => !asks).map(([sentence]) => [sentence]))('
   expect(sides('Hand: left\n', 'Start: bottom\n')).toEqual(right);
 });
 
-test.each([['Insert 12 mm oval safety eyes between R8 and R9, 6 apart', 'oval'], ['Insert 9 mm eyes with felt rings between R8 and R9, 6 apart', 'ring'], ['Insert 9 mm safety eyes with crocheted rings behind, between R8 and R9, 6 apart', 'ring'], ['Insert 9 mm eyes between R8 and R9, 6 apart', undefined]])('%s keeps how they look when they are moved', (sentence, style) => {
+// A ring that is given no size is half as wide again as the eye.
+test.each([
+  ['Insert 12 mm oval safety eyes between R8 and R9, 6 apart', 'oval', undefined], ['Insert 9 mm eyes with felt rings between R8 and R9, 6 apart', undefined, { of: 'felt', sizeMm: 14 }],
+  ['Insert 9 mm safety eyes with crocheted rings behind, between R8 and R9, 6 apart', undefined, { of: 'crochet', sizeMm: 14 }], ['Insert 9 mm eyes between R8 and R9, 6 apart', undefined, undefined],
+  ['Insert 8 mm oval eyes with white felt circles of 16 mm behind them, between R8 and R9, 6 apart', 'oval', { of: 'felt', sizeMm: 16 }], ['Eyes: 8 mm with 12 mm crochet discs, between R8 and R9, 6 apart', undefined, { of: 'crochet', sizeMm: 12 }],
+] as const)('%s keeps how they look when they are moved', (sentence, style, ring) => {
   const text = `Head\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R12: sc around\n${sentence}`;
   const part = analyseToy(text).parts[0]!;
   expect(part.eyes!.rule.style).toBe(style);
+  expect(part.eyes!.rule.ring).toEqual(ring);
   const moved = applyEdits(text, [writeEyes(part.source, text.split('\n'), { ...part.eyes!.rule, gap: [7, 8] })]);
   expect(analyseToy(moved).parts[0]!.eyes!.rule).toEqual({ ...part.eyes!.rule, gap: [7, 8] });
 });

@@ -33,9 +33,9 @@ export function markerPlan(fabric: Fabric, eyes: EyePlacement | null, features: 
     else marks.push({ stitch, seat, what: [what] });
   };
   for (const post of eyes?.posts ?? []) put(post.line, post.stitch, eyes?.rule.seat ?? 'foot', `${post.side} eye`);
-  for (const { id, kind, units, seat } of features) {
-    // Sculpting goes by the eyes, which have their markers.
-    if (kind === 'sculpting') continue;
+  for (const { id, kind, rule, units, seat } of features) {
+    // Sculpting goes by the eyes, which have their markers; the start is found without one.
+    if (kind === 'sculpting' || rule.vertical?.by === 'start') continue;
     for (const { side, from, to, fromLine, toLine } of units) {
       const name = side === 'middle' ? id : `${side} ${id}`;
       put(fromLine, from, seat, name);

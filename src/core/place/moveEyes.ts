@@ -1,6 +1,6 @@
 import type { EyePlacement } from './eyes';
 import { withEyes, type EyeRule } from './eyeSentence';
-import { raisedRelation } from './features/moveFeature';
+import { raisedVertical } from './features/moveFeature';
 import { upOf } from './features/verticalLine';
 import { lyingFrame } from './lying/frame';
 import { linesApart, withLines } from './lying/lyingEyesRule';
@@ -22,7 +22,7 @@ export function raisedEyes(form: PartForm, { rule, round, posts }: EyePlacement,
   if (!lower || !upper) return null;
   const { vertical } = rule;
   // What goes by the nose or a ridge goes on going by it, a round nearer or further.
-  const risen = vertical?.by === 'relation' ? raisedRelation(vertical, by) : null;
+  const risen = raisedVertical(vertical, by);
   return withEyes(rule, { gap: [lower, upper], ...(risen ? { vertical: risen } : {}) });
 }
 

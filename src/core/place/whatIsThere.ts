@@ -26,7 +26,7 @@ export function landmarkWords(form: PartForm, line: number): string[] {
   const up = upOf(form);
   // The rounds of a part that lies run across the face; those towards its start lie at the side of the start.
   const [over, under] = form.orientation.lying ? ['to the left of', 'to the right of'] : ['above', 'below'];
-  const seen = (['ridge', 'colour change'] as const).flatMap((landmark) => landmarkLines(fabric, landmark).map((at) => ({ at, name: `the ${landmark}` })));
+  const seen = (['ridge', 'colour change', 'neck'] as const).flatMap((landmark) => landmarkLines(fabric, landmark).map((at) => ({ at, name: `the ${landmark}` })));
   const words = seen.sort((a, b) => Math.abs(a.at - line) - Math.abs(b.at - line)).slice(0, 2).map(({ at, name }) => {
     if (at === line) return `on the same line as ${name}`;
     return `${rounds(Math.abs(at - line))} ${(line - at) * up > 0 ? over : under} ${name}`;

@@ -1,10 +1,7 @@
 import { applyEdits } from '../notation/applyEdits';
-import { largestEyeMm, smallestEyeMm } from '../place/hardware';
+import { largestEyeMm, smallestEyeMm, soldEyesMm } from '../place/hardware';
 import { writeEyes } from '../place/eyeSentence';
 import { analyseToy } from './analyse';
-
-/** Sizes pressed eyes are commonly sold in, in mm across. */
-export const soldEyesMm = [4, 5, 6, 7, 8, 9, 10, 12, 14, 15, 16, 18, 20, 22, 24] as const;
 
 /** The eye of a sold size that looks as large on a toy `ratio` times as wide. */
 export function eyeForScale(sizeMm: number, ratio: number): number {

@@ -24,7 +24,7 @@ export interface DrawnForm {
   stuffed: boolean;
   /** mean stitch width */
   step: number;
-  eyes: { at: [number, number, number]; out: [number, number, number]; radius: number; washer: number; style?: 'oval' | 'ring' }[];
+  eyes: { at: [number, number, number]; out: [number, number, number]; radius: number; washer: number; style?: 'oval'; ring?: { radius: number; of: 'felt' | 'crochet' } }[];
   /** stitched strokes, from where the needle comes out to where it goes in */
   strokes: { from: SurfacePoint; to: SurfacePoint; colour: string }[];
   /** felt and crocheted pieces, buttons */
@@ -46,7 +46,8 @@ export function drawnForm(part: PartAnalysis, form: RelaxedForm, header: ToyHead
   const eyes = part.eyes?.posts.flatMap((post) => {
     const point = at(post.line, post.stitch + (part.eyes?.rule.seat === 'split' ? 0.5 : 0));
     const size = part.eyes?.rule.sizeMm ?? 8;
-    return point ? [{ at: point.at, out: point.out, radius: size / 2, washer: washerMm(size), style: part.eyes?.rule.style }] : [];
+    const ring = part.eyes?.rule.ring;
+    return point ? [{ at: point.at, out: point.out, radius: size / 2, washer: washerMm(size), style: part.eyes?.rule.style, ...(ring ? { ring: { radius: ring.sizeMm / 2, of: ring.of } } : {}) }] : [];
   }) ?? [];
   const strokes = part.features.flatMap(({ kind, needle }) => (needle?.lies ?? []).flatMap(([from, to]) => {
     const [out, into] = [needle?.points[from], needle?.points[to]];

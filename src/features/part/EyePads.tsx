@@ -1,13 +1,15 @@
 import { View } from '@tamagui/core';
-import { largestEyeMm, smallestEyeMm } from '../../core/place/hardware';
+import { largestEyeMm, nextSize, ringMm, smallestEyeMm, soldEyesMm } from '../../core/place/hardware';
 import type { EyeRule } from '../../core/place/eyeSentence';
 import { eyesApart, raisedEyes } from '../../core/place/moveEyes';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useApartHabit } from '../../data/habits';
 import { useToy } from '../../data/useToy';
 import { Icon } from '../../ui/Icon';
+import { NumberStep } from '../../ui/NumberStep';
 import { Press } from '../../ui/Press';
 import { Body, Quiet } from '../../ui/text';
+import { EyesGoBy } from './GoesBy';
 import { usePartEdits } from './usePartEdits';
 
 /** The four moves, under the thumb. Up and down are as you look at the piece. */
@@ -59,15 +61,22 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
       {eyes ? (
         <>
           <Choice label="Size of the eyes">
-            <Press name="Smaller eyes" icon={<Icon name="minus" />} disabled={eyes.rule.sizeMm <= smallestEyeMm} onPress={() => edits.change(({ sizeMm }) => ({ sizeMm: Math.max(smallestEyeMm, Math.ceil(sizeMm) - 1) }))} />
+            <Press name="Smaller eyes" icon={<Icon name="minus" />} disabled={eyes.rule.sizeMm <= smallestEyeMm} onPress={() => edits.change(({ sizeMm }) => ({ sizeMm: nextSize(soldEyesMm, sizeMm, -1) ?? sizeMm }))} />
             <View flexGrow={1} alignItems="center" justifyContent="center"><Body fontWeight="700">{eyes.rule.sizeMm} mm, washer about {eyes.washerMm} mm</Body></View>
-            <Press name="Larger eyes" icon={<Icon name="plus" />} disabled={eyes.rule.sizeMm >= largestEyeMm} onPress={() => edits.change(({ sizeMm }) => ({ sizeMm: Math.min(largestEyeMm, Math.floor(sizeMm) + 1) }))} />
+            <Press name="Larger eyes" icon={<Icon name="plus" />} disabled={eyes.rule.sizeMm >= largestEyeMm} onPress={() => edits.change(({ sizeMm }) => ({ sizeMm: nextSize(soldEyesMm, sizeMm, 1) ?? sizeMm }))} />
           </Choice>
           <Choice label="How they look">
             <Press grow role="radio" label="Round" chosen={!eyes.rule.style} onPress={() => edits.change({ style: undefined })} />
             <Press grow role="radio" label="Oval" chosen={eyes.rule.style === 'oval'} onPress={() => edits.change({ style: 'oval' })} />
-            <Press grow role="radio" label="Felt rings" chosen={eyes.rule.style === 'ring'} onPress={() => edits.change({ style: 'ring' })} />
+            <Press grow role="radio" label="Stitched" onPress={() => edits.stitchEyes('satin')} />
+            <Press grow role="radio" label="Sleeping" onPress={() => edits.stitchEyes('sleeping')} />
           </Choice>
+          <Choice label="Behind them">
+            <Press grow role="radio" label="Nothing" chosen={!eyes.rule.ring} onPress={() => edits.change({ ring: undefined })} />
+            {(['felt', 'crochet'] as const).map((of) => <Press key={of} grow role="radio" label={of === 'felt' ? 'Felt rings' : 'Crocheted rings'} chosen={eyes.rule.ring?.of === of} onPress={() => edits.change(({ sizeMm, ring }) => ({ ring: { of, sizeMm: ring?.sizeMm ?? ringMm(sizeMm) } }))} />)}
+          </Choice>
+          {eyes.rule.ring ? <NumberStep label="The rings across" unit="mm" value={eyes.rule.ring.sizeMm} step={1} least={4} most={60} onChange={(sizeMm) => edits.change(({ ring }) => (ring ? { ring: { ...ring, sizeMm } } : {}))} /> : null}
+          <EyesGoBy part={part} />
           <Choice label="Where the post goes through">
             <Press grow role="radio" label="Hole at a stitch’s foot" chosen={eyes.rule.seat === 'foot'} onPress={() => edits.change({ seat: 'foot' })} />
             <Press grow role="radio" label="Between two stitches" chosen={eyes.rule.seat === 'split'} onPress={() => edits.change({ seat: 'split' })} />

@@ -15,11 +15,12 @@ import { Notice } from '../../ui/Notice';
 import { NumberStep } from '../../ui/NumberStep';
 import { Press } from '../../ui/Press';
 import { Answer, Body, Quiet, Title } from '../../ui/text';
+import { FeatureGoesBy } from './GoesBy';
 import { Problems } from './Problems';
 import { usePartEdits } from './usePartEdits';
 
 const styleNames: Record<FeatureStyle, string> = {
-  satin: 'Satin stitch', triangle: 'Triangle', smile: 'Smile', row: 'Short stitches', lips: 'Two lips', sleeping: 'Sleeping', felt: 'Felt', crochet: 'Crocheted', oval: 'Oval', ring: 'With rings',
+  satin: 'Satin stitch', triangle: 'Triangle', smile: 'Smile', line: 'Straight line', row: 'Short stitches', lips: 'Two lips', sleeping: 'Sleeping', felt: 'Felt', crochet: 'Crocheted', oval: 'Oval',
 };
 const sideNames: Record<FeatureRule['sides'], string> = { middle: 'Middle', both: 'Both sides', left: 'Left only', right: 'Right only' };
 
@@ -35,7 +36,7 @@ export function FeatureCard({ part, form, feature }: { part: PartAnalysis; form:
   const where = units.every(({ from, to }) => from === to) && seat === 'foot' ? `${units.length > 1 ? 'holes' : 'hole'} ${units.map(({ from }) => from).join(' and ')}`
     : seat === 'foot' ? `holes ${units.map(({ from, to }) => `${from}–${to}`).join(' and ')}` : units.map((unit) => unitWords(unit, seat)).join(' and ');
   const make = (style: FeatureStyle | null) => {
-    const embroidered = style === null ? entry.stitched && feature.kind !== 'nose' : isStitchedStyle(style);
+    const embroidered = style === null ? entry.stitched && feature.kind !== 'nose' && feature.kind !== 'eyes' : isStitchedStyle(style);
     edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, style, embroidered, sizeMm: embroidered ? null : (was.sizeMm ?? entry.usualMm), wide: embroidered ? was.wide : entry.wide, high: embroidered ? was.high : entry.high }));
   };
   const stand = (sides: FeatureRule['sides']) => edits.putFeature(feature.id, ({ rule: was, units: [unit] }) => ({
@@ -44,13 +45,10 @@ export function FeatureCard({ part, form, feature }: { part: PartAnalysis; form:
   return (
     <View gap="$3">
       <View backgroundColor="$sheet" borderRadius="$3" borderWidth={1} borderColor="$line" padding="$4" gap="$2">
-        {part.map.lying
+        {rule.vertical?.by === 'start' ? <Answer role="status">{name}: through the start</Answer> : part.map.lying
           ? <Answer role="status">{name}: {holePlaces(part.form, units).map(({ gap: between, stitch }, i) => <Answer key={`${between[0]}/${stitch}`}>{i > 0 ? ', ' : ''}{between[0]}<Answer color="$marker" aria-hidden>|</Answer>{between[1]} {seat === 'foot' ? 'hole' : 'after'} {stitch}</Answer>)}</Answer>
           : <Answer role="status">{name}: round {gap[0]}<Answer color="$marker" aria-hidden>|</Answer>{gap[1]}, {where}</Answer>}
-        <Body>{words.count}</Body>
-        <Body>{words.there}</Body>
-        <Body>{words.markers}</Body>
-        <Body>{words.check}</Body>
+        {[words.count, words.there, words.markers, words.check].filter(Boolean).map((line) => <Body key={line}>{line}</Body>)}
       </View>
       {seen ? <Quiet>{`On the stuffed form its middle lies ${Math.abs(seen.offMm) < 0.3 ? 'on the front' : `${Math.abs(seen.offMm).toFixed(1)} mm to the ${seen.offMm > 0 ? 'right' : 'left'}`}${seen.rightHigherMm === null ? '' : Math.abs(seen.rightHigherMm) < 0.3 ? ', and the two are level' : `, and the right one is ${Math.abs(seen.rightHigherMm).toFixed(1)} mm ${seen.rightHigherMm > 0 ? 'higher' : 'lower'}`}.`}</Quiet> : null}
       <Problems problems={feature.problems} onApply={edits.apply} />
@@ -58,7 +56,7 @@ export function FeatureCard({ part, form, feature }: { part: PartAnalysis; form:
       {entry.styles.length > 1 ? (
         <View gap="$1" role="radiogroup" aria-label="How it is made">
           <Quiet>How it is made</Quiet>
-          <View flexDirection="row" flexWrap="wrap" gap="$2">{feature.kind === 'nose' ? <Press tight role="radio" label="Pressed in" chosen={rule.style === null} onPress={() => make(null)} /> : null}{entry.styles.map((style) => <Press key={style} tight role="radio" label={styleNames[style]} chosen={rule.style === style} onPress={() => make(style)} />)}</View>
+          <View flexDirection="row" flexWrap="wrap" gap="$2">{feature.kind === 'nose' || feature.kind === 'eyes' ? <Press tight role="radio" label="Pressed in" chosen={rule.style === null} onPress={() => make(null)} /> : null}{entry.styles.map((style) => <Press key={style} tight role="radio" label={styleNames[style]} chosen={rule.style === style} onPress={() => make(style)} />)}</View>
         </View>
       ) : null}
       {feature.kind !== 'sculpting' ? (
@@ -70,7 +68,8 @@ export function FeatureCard({ part, form, feature }: { part: PartAnalysis; form:
           </View>
         </View>
       ) : null}
-      {rule.sizeMm !== null && !rule.embroidered ? <NumberStep label="Across" unit="mm" value={rule.sizeMm} step={1} least={3} most={80} onChange={(sizeMm) => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, sizeMm }))} /> : null}
+      <FeatureGoesBy part={part} feature={feature} />
+      {rule.sizeMm !== null && !rule.embroidered ? <NumberStep label="Across" unit="mm" value={rule.sizeMm} step={1} steps={entry.sizesMm} least={3} most={80} onChange={(sizeMm) => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, sizeMm }))} /> : null}
       {rule.sides !== 'middle' && rule.embroidered ? <NumberStep label="Each wide" unit={part.map.lying ? 'rounds' : 'stitches'} value={rule.wide} step={1} least={1} most={12} onChange={(wide) => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, wide }))} /> : null}
       {rule.embroidered && entry.high > 1 ? <NumberStep label="High" unit={part.map.lying ? 'stitches' : 'rounds'} value={rule.high} step={1} least={1} most={8} onChange={(high) => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, high }))} /> : null}
       {words.needle.length > 0 ? (

@@ -6,6 +6,7 @@ import { proposeEyes } from '../../core/place/proposeEyes';
 import { removeEyes, withEyes, writeEyes, type EyeRule } from '../../core/place/eyeSentence';
 import { eyeEdits, frontSentence } from '../../core/place/frontEdits';
 import { proposedRule, type FeatureRule } from '../../core/place/features/featureRule';
+import { stitchEyes } from '../../core/place/features/stitchEyes';
 import { lyingFrame } from '../../core/place/lying/frame';
 import { proposedLyingRule } from '../../core/place/lying/lyingRule';
 import { proposeLyingEyes } from '../../core/place/lying/lyingEyesRule';
@@ -46,6 +47,10 @@ export function usePartEdits(part: PartAnalysis) {
     seat: () => {
       const { text, lines, part: current } = now();
       put(applyEdits(text, [writeEyes(current.source, lines, current.source.lying ? proposeLyingEyes(current.form, lyingFrame(current.form, current.map.front)) : proposeEyes(current.form))]));
+    },
+    stitchEyes: (style: 'satin' | 'sleeping') => {
+      const { text, lines, part: current } = now();
+      if (current.eyes) put(applyEdits(text, [stitchEyes(current.source, lines, current.eyes.rule, style)]));
     },
     unseat: () => {
       const { text, lines, part: current } = now();

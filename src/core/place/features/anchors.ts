@@ -13,7 +13,7 @@ export interface Anchor {
   units: { side: FeatureUnit['side']; azimuth: number; halfMm: number; inner: number; outer: number }[];
 }
 
-const landmarks: ReadonlySet<string> = new Set(['ridge', 'colour change', 'edge', 'base', 'top', 'start'] satisfies LandmarkKind[]);
+const landmarks: ReadonlySet<string> = new Set(['ridge', 'colour change', 'neck', 'edge', 'base', 'top', 'start'] satisfies LandmarkKind[]);
 export const isLandmark = (name: FeatureKind | LandmarkKind): name is LandmarkKind => landmarks.has(name);
 
 /** The feature a rule goes by for its line of holes. */

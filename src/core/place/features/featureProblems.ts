@@ -1,5 +1,5 @@
 import type { Problem, Suggestion } from '../../notation/problem';
-import { wrapAngle } from '../../shape/azimuth';
+import { turn, wrapAngle } from '../../shape/azimuth';
 import type { EyePlacement } from '../eyes';
 import { washerMm } from '../hardware';
 import { pairAt, type PartForm } from '../partForm';
@@ -17,6 +17,8 @@ const offFrom = 0.3;
 const offFromEyes = 0.55;
 /** Rounds two features may share: a mouth may begin in the hole where the nose ends. */
 const sharedFrom = 0.3;
+/** A remedy has to gain more than what can't be seen. */
+const noticeableMm = 0.5;
 const mm = (value: number) => `${value < 10 ? Math.round(value * 10) / 10 : Math.round(value)} mm`;
 
 /** Conflicts of a placed feature with the middle, with other features and with the closing; each with remedies that rewrite its sentence. */
@@ -47,16 +49,19 @@ export function featureProblems(form: PartForm, placed: FeaturePlacement, all: r
   if (eyes && first && last && rule.sideways.by !== 'back' && !oneSide && !elsewhere) {
     // By how far each lies from the front: of two that face each other across the piece the middle is at the front, not at the back.
     const between = (a: number, b: number) => (wrapAngle(a - front) + wrapAngle(b - front)) / 2;
-    const off = Math.abs(wrapAngle(between(first.azimuth, last.azimuth) - between(eyes.posts[0].azimuth, eyes.posts[1].azimuth))) * radius;
+    const eyesMiddle = between(eyes.posts[0].azimuth, eyes.posts[1].azimuth);
+    const off = Math.abs(wrapAngle(between(first.azimuth, last.azimuth) - eyesMiddle)) * radius;
     if (off > form.gauge.widthMm * offFromEyes) {
-      add('off-the-eyes', 'warning', `The ${id} and the eyes do not share a middle: they are ${mm(off)} off each other.`, paired ? [] : [change(`${rule.wide + 1} wide`, { wide: rule.wide + 1 }), ...(rule.wide > 1 ? [change(`${rule.wide - 1} wide`, { wide: rule.wide - 1 })] : [])]);
+      add('off-the-eyes', 'warning', `The ${id} and the eyes do not share a middle: they are ${mm(off)} off each other.`, nearerTheEyes(form, placed, front, eyesMiddle, off, change));
     }
   }
   if (kind === 'nose' && !rule.embroidered) for (const { code, severity, message } of noseWasher(form, placed, eyes)) add(code, severity, message, [...lineUp(1), ...lineUp(-1)]);
   if (kind !== 'sculpting') {
+    // A ring behind an eye is as far as it reaches.
+    const eyeMm = Math.max(eyes?.rule.sizeMm ?? 0, eyes?.rule.ring?.sizeMm ?? 0);
     const others = [
       ...all.filter((other) => other !== placed && other.kind !== 'sculpting').map((other) => ({ id: other.id, rises: risesOf(form, other.rule, other.line), units: other.units.map((unit) => ({ azimuth: unit.azimuth, half: unit.halfMm })) })),
-      ...(eyes && !meantToTouch(placed) ? [{ id: 'eyes', rises: aboutLine(form, eyes.round, eyes.rule.sizeMm), units: eyes.posts.map((post) => ({ azimuth: post.azimuth, half: eyes.rule.sizeMm / 2 })) }] : []),
+      ...(eyes && !meantToTouch(placed) ? [{ id: 'eyes', rises: aboutLine(form, eyes.round, eyeMm), units: eyes.posts.map((post) => ({ azimuth: post.azimuth, half: eyeMm / 2 })) }] : []),
     ];
     const own = risesOf(form, rule, line);
     for (const other of others) {
@@ -108,6 +113,18 @@ function noseWasher(form: PartForm, { units, line, rule }: FeaturePlacement, eye
     if (away < room) found.push({ code: 'washers-overlap', severity: 'error', message: `The washers of the nose and the ${eye.side} eye need ${mm(room)} from post to post, and have ${mm(away)}: they overlap inside.` });
   }
   return found;
+}
+
+/** One wider or narrower, where that brings its middle nearer to that of the eyes. */
+function nearerTheEyes(form: PartForm, { rule, line, seat, apart }: FeaturePlacement, front: number, eyesMiddle: number, off: number, change: (title: string, next: Partial<FeatureRule>) => Suggestion): Suggestion[] {
+  const size = apart ?? rule.wide;
+  return [1, -1].flatMap((by) => {
+    if (size + by < 1 || (apart === null && !rule.embroidered && rule.sizeMm !== null)) return [];
+    const { pair, holes } = pairAt(form, line, seat, size + by, front);
+    const middle = (pair.miss * turn) / holes.count;
+    if (Math.abs(wrapAngle(middle - eyesMiddle)) * (form.profile.radius[line - 1] ?? 0) > off - noticeableMm) return [];
+    return [apart === null ? change(`${size + by} wide`, { wide: size + by }) : change(`${size + by} apart`, { sideways: { by: 'apart', apart: size + by } })];
+  });
 }
 
 /** One wider or narrower, the other seat, the lines beside: what is centred better, best first. */

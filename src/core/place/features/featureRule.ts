@@ -50,7 +50,7 @@ export interface FeatureRule {
 }
 
 /** Styles worked with the needle; the others are cut, crocheted or bought. */
-const stitchedStyles: ReadonlySet<FeatureStyle> = new Set(['satin', 'triangle', 'smile', 'row', 'lips', 'sleeping']);
+const stitchedStyles: ReadonlySet<FeatureStyle> = new Set(['satin', 'triangle', 'smile', 'line', 'row', 'lips', 'sleeping']);
 export const isStitchedStyle = (style: FeatureStyle | null): boolean => style !== null && stitchedStyles.has(style);
 
 /** The vertical rule a sentence comes to; null where it says none. */
@@ -68,7 +68,7 @@ export function verticalOf(step: Step): Vertical | null {
 export function ruleOfStep(step: Step & { feature: FeatureKind }): FeatureRule {
   const entry = featureLibrary[step.feature];
   const embroidered = step.embroidered ?? (entry.stitched && !step.pressed && step.sizeMm === undefined && (step.style === undefined || isStitchedStyle(step.style)));
-  const style = step.style ?? entry.styles.find((one) => isStitchedStyle(one) === embroidered && one !== 'oval' && one !== 'ring') ?? null;
+  const style = step.style ?? entry.styles.find((one) => isStitchedStyle(one) === embroidered && one !== 'oval') ?? null;
   const sizeMm = step.sizeMm ?? (embroidered || step.wide !== undefined ? null : entry.usualMm);
   // A face has one mouth: `2 stitches to each side` is how wide it is.
   const halves = !entry.pair && !entry.many && step.sides === 'both' && step.outward?.from === 'front' && step.wide === undefined && step.sizeMm === undefined ? step.outward.stitches : null;
@@ -82,7 +82,7 @@ export function ruleOfStep(step: Step & { feature: FeatureKind }): FeatureRule {
   return {
     kind: step.feature, style, embroidered, sizeMm,
     wide: sized ? entry.wide : Math.max(1, Math.round(step.wide ?? entry.wide)), high: sized ? entry.high : Math.max(1, Math.round(high)),
-    vertical: said ?? (entry.usual ? { by: 'relation', ...entry.usual, to: 'eyes' } : null),
+    vertical: said ?? usualVertical(step.feature),
     ...sidewaysOf(step, entry.pair || (sized && !embroidered && step.stitches?.length === 2)), seat: step.seat ?? null,
   };
 }
@@ -100,6 +100,13 @@ function sidewaysOf(step: Step & { feature: FeatureKind }, pair: boolean): Pick<
     : step.inLine ? { by: 'inLine', ...step.inLine }
       : apart !== undefined ? { by: 'apart', apart: Math.round(apart) } : usualSideways(step.feature);
   return { sides, sideways };
+}
+
+/** How high a feature goes when nothing is said; null where it has no usual place. */
+function usualVertical(kind: FeatureKind): Vertical | null {
+  const { usual } = featureLibrary[kind];
+  if (!usual) return null;
+  return usual.rounds === 0 ? { by: 'level', to: 'eyes' } : { by: 'relation', ...usual, to: 'eyes' };
 }
 
 /** Where a pair stands when nothing is said. */
@@ -129,7 +136,7 @@ export function proposedRule(kind: FeatureKind, form: PartForm, eyes: number, fr
   const wide = entry.pair || !embroidered ? entry.wide : [entry.wide, entry.wide - 1, entry.wide + 1].filter((width) => width > 0).reduce((best, width) => (miss(width) < miss(best) - 0.05 ? width : best));
   return {
     kind, style: entry.styles[0] ?? null, embroidered, sizeMm: embroidered ? null : entry.usualMm, wide, high: entry.high,
-    vertical: entry.usual && onPart ? { by: 'relation', ...entry.usual, to: 'eyes' } : { by: 'gap', gap: gapAt(line) },
+    vertical: kind === 'key ring' ? { by: 'start' } : (onPart ? usualVertical(kind) : null) ?? { by: 'gap', gap: gapAt(line) },
     sideways: entry.pair ? usualSideways(kind) : { by: 'front' }, sides: entry.pair ? 'both' : 'middle', seat: null,
   };
 }

@@ -5,7 +5,8 @@ import { featureSteps } from './featureSteps';
 import { featureLibrary } from './library';
 import { onPart, plural, verticalWords } from './verticalWords';
 
-function sidewaysWords(sideways: Sideways, single: boolean, unit: 'stitch' | 'round'): string | null {
+/** `2 stitches outside the eyes`: words that are read back to the same rule; null where nothing has to be said. */
+export function sidewaysWords(sideways: Sideways, single: boolean, unit: 'stitch' | 'round'): string | null {
   switch (sideways.by) {
     case 'front': return null;
     case 'back': return 'at the back';
@@ -18,7 +19,7 @@ function sidewaysWords(sideways: Sideways, single: boolean, unit: 'stitch' | 'ro
 }
 
 const styleWords: Partial<Record<NonNullable<FeatureRule['style']>, string>> = {
-  satin: 'satin stitch', triangle: 'satin triangle', smile: 'embroidered smile', row: 'row of short stitches', lips: 'two lips', sleeping: 'sleeping', felt: 'felt', crochet: 'crocheted', oval: 'oval', ring: 'with felt rings',
+  satin: 'satin stitch', triangle: 'satin triangle', smile: 'embroidered smile', line: 'one straight stitch', row: 'row of short stitches', lips: 'two lips', sleeping: 'sleeping', felt: 'felt', crochet: 'crocheted', oval: 'oval',
 };
 const sideWords: Record<FeatureRule['sides'], string> = { middle: 'in the middle', both: 'on both sides', left: 'on the left side', right: 'on the right side' };
 

@@ -1,5 +1,6 @@
 import type { PartSource } from '../../notation/pattern';
 import type { FeatureKind, Step } from '../../notation/step';
+import { oneSentence } from '../../notation/oneSentence';
 import { featureLibrary } from './library';
 
 export type FeatureStep = Step & { feature: FeatureKind };
@@ -11,19 +12,18 @@ export interface NamedStep {
 }
 
 /**
- * The sentences that hold, in the order of the text. A face has one mouth: the last sentence about it holds. Of what a part may carry
- * several of, every sentence puts one. Pressed eyes have rules of their own.
+ * The sentences that hold, in the order of the text. A face has one mouth: the last sentence that says where holds, with what others add.
+ * Of what a part may carry several of, every sentence puts one. Pressed eyes have rules of their own.
  */
 export function featureSteps(part: PartSource): NamedStep[] {
-  const found: NamedStep[] = [];
-  for (const step of part.steps) {
-    const { kind, feature } = step;
-    if (kind !== 'feature' || !feature || (feature === 'eyes' && !step.embroidered)) continue;
-    const same = found.filter((one) => one.step.feature === feature).length;
-    if (!featureLibrary[feature].many && same > 0) found.splice(found.findIndex((one) => one.id === feature), 1);
-    found.push({ id: featureLibrary[feature].many && same > 0 ? `${feature} ${same + 1}` : feature, step: step as FeatureStep });
-  }
-  return found;
+  const steps = part.steps.filter((step): step is FeatureStep => step.kind === 'feature' && step.feature !== undefined && (step.feature !== 'eyes' || step.embroidered === true));
+  return steps.flatMap((step) => {
+    const { feature } = step;
+    const same = steps.filter((one) => one.feature === feature);
+    const before = same.indexOf(step);
+    if (featureLibrary[feature].many) return [{ id: before > 0 ? `${feature} ${before + 1}` : feature, step }];
+    return step === same.at(-1) ? [{ id: feature, step: oneSentence(same) ?? step }] : [];
+  });
 }
 
 /** What a feature is called on the screen: `Button 2`. */

@@ -29,8 +29,9 @@ export interface FeatureWords {
 
 /** Where a feature goes, in a maker's words. */
 export function featureWords(feature: FeaturePlacement, form: PartForm, eyes: EyePlacement | null): FeatureWords {
-  const { id, kind, gap, units, apart, needle, seat, line } = feature;
+  const { id, kind, gap, units, apart, needle, seat, line, rule } = feature;
   const name = featureName(id, kind);
+  if (rule.vertical?.by === 'start') return startWords(form, name);
   if (form.orientation.lying) return lyingFeatureWords(feature, form, eyes, name);
   const where = units.map((unit) => (unit.side === 'middle' ? unitWords(unit, seat) : `${unit.side} ${unitWords(unit, seat)}`)).join(', ');
   const holes = [...new Set(units.flatMap(({ from, to }) => [from, to]))].sort((a, b) => a - b);
@@ -54,6 +55,15 @@ export function featureWords(feature: FeaturePlacement, form: PartForm, eyes: Ey
       : inside === 0 ? `Check: from there ${plural(of, 'stitch', 'stitches')} lead all the way round to it again.`
         : `Check: it is ${plural(inside, 'stitch', 'stitches')} wide, with ${plural(Math.max(0, of - inside), 'stitch', 'stitches')} around the back.`,
     needle: needle ? needleWords(needle) : [],
+  };
+}
+
+/** What goes through the start needs no counting. */
+function startWords({ fabric }: PartForm, name: string): FeatureWords {
+  return {
+    address: `${name} through the start of the part`,
+    count: `Nothing to count: it goes through the middle of round ${fabric.label[0] ?? 1}, and lies round its stitches. Put it in before you stuff.`,
+    there: '', markers: '', check: 'Check: pull at it. The start must stay closed, and the stitches round it tight.', needle: [],
   };
 }
 

@@ -1,6 +1,9 @@
 import type { FeaturePlacement } from './featurePlacement';
 import { raisedByStitches } from '../lying/raisedByStitches';
+import { nextSize } from '../hardware';
+import { isLandmark } from './anchors';
 import type { FeatureRule, Vertical } from './featureRule';
+import { featureLibrary } from './library';
 import { lineEdge, type Reach } from './reach';
 
 /** A smaller piece can't be sewn on. */
@@ -23,9 +26,8 @@ export function raised(placed: FeaturePlacement, by: 1 | -1, step: 1 | -1, label
   const [lower, upper] = [labels[to - 1], labels[to]];
   if (to < 1 || lower === undefined || upper === undefined) return null;
   const { vertical } = rule;
-  const related = vertical?.by === 'relation' ? raisedRelation(vertical, by, counted) : null;
+  const related = raisedVertical(vertical, by, counted);
   if (related) return { ...rule, vertical: related };
-  if (vertical?.by === 'level' && (by > 0 ? counted.up : counted.down) === 0) return { ...rule, vertical: { by: 'relation', rounds: 1, direction: by > 0 ? 'above' : 'below', to: vertical.to } };
   if (vertical?.by === 'range') return { ...rule, vertical: { by: 'range', from: vertical.from + by * step, to: vertical.to + by * step } };
   return { ...rule, vertical: { by: 'gap', gap: [lower, upper] } };
 }
@@ -41,18 +43,18 @@ export function byDistance({ rule, apart, missStitches, missSide }: FeaturePlace
   return { ...rule, sides: missSide, sideways: { by: 'outward', stitches: Math.round(Math.abs(missStitches) * 2) / 2, from: 'front' } };
 }
 
-type Relation = Extract<Vertical, { by: 'relation' }>;
-
 /**
- * A relation one round further up or down: 2 rounds below becomes 1. Null where it leads inward from an end, which has no up, and where it
- * would go past the edge of a feature that covers several rounds.
+ * A place by something else, one round further up or down: 2 rounds below becomes 1, and then the same round. Null where it leads inward
+ * from an end, which has no up, and where it would go past the edge of a feature that covers several rounds.
  *
  * @param counted reach of what it is counted from
  */
-export function raisedRelation(relation: Relation, by: 1 | -1, counted: Reach = lineEdge): Relation | null {
-  if (relation.direction === 'from') return null;
+export function raisedVertical(relation: Vertical | null | undefined, by: 1 | -1, counted: Reach = lineEdge): Vertical | null {
+  if (relation?.by === 'level' && (by > 0 ? counted.up : counted.down) === 0) return { by: 'relation', rounds: 1, direction: by > 0 ? 'above' : 'below', to: relation.to };
+  if (relation?.by !== 'relation' || relation.direction === 'from') return null;
   if (relation.rounds === 0 && counted.up + counted.down > 0 && (relation.direction === 'above') !== by > 0) return null;
   const signed = (relation.direction === 'above' ? relation.rounds : -relation.rounds) + by;
+  if (signed === 0 && !isLandmark(relation.to) && counted.up + counted.down === 0) return { by: 'level', to: relation.to };
   return { ...relation, rounds: Math.abs(signed), direction: signed > 0 || (signed === 0 && relation.direction === 'above') ? 'above' : 'below' };
 }
 
@@ -82,7 +84,10 @@ export function movedTo(placed: FeaturePlacement, line: number, apart: number | 
 export function widened({ rule, apart, units, problems }: FeaturePlacement, by: 1 | -1): FeatureRule | null {
   const of = units[0]?.of ?? 0;
   if (rule.sides === 'middle') {
-    if (!rule.embroidered && rule.sizeMm !== null) return rule.sizeMm + by >= smallestPieceMm ? { ...rule, sizeMm: rule.sizeMm + by } : null;
+    if (!rule.embroidered && rule.sizeMm !== null) {
+      const sizeMm = nextSize(featureLibrary[rule.kind].sizesMm, rule.sizeMm, by) ?? rule.sizeMm + by;
+      return sizeMm >= smallestPieceMm ? { ...rule, sizeMm } : null;
+    }
     const wide = rule.wide + by;
     return wide >= 1 && wide < of ? { ...rule, sizeMm: null, wide, sideways: rule.sideways.by === 'inLine' || rule.sideways.by === 'holes' ? { by: 'front' } : rule.sideways } : null;
   }

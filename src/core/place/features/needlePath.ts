@@ -63,6 +63,7 @@ function strokes(rule: FeatureRule, unit: FeatureUnit, grid: NeedleGrid): [Spot,
   switch (rule.kind) {
     case 'mouth':
       if (rule.style === 'row') return Array.from({ length: rule.wide }, (_, i) => [at((i + 1) / rule.wide, 0), at(i / rule.wide, 0)] as [Spot, Spot]);
+      if (rule.style === 'line') return [[at(0, 0), at(1, 0)]];
       if (rule.style === 'lips') return [[at(0, 0), at(1, 0)], [at(1, -1), at(0, -1)], [at(0.5, 0), at(0.5, -1)]];
       // A smile: one long stitch, held down at its middle one round lower by a tiny one over it.
       return [[at(0, 0), at(1, 0)], [at(0.5, -1), at(0.5, -1)]];

@@ -7,6 +7,7 @@ import { frontAzimuth, roundIndex } from '../frontLine';
 import { placeLyingFace } from '../lying/placeLyingFace';
 import type { PartForm } from '../partForm';
 import { anchorOf, eyeAnchor, hangsOn, standsBy, type Anchor } from './anchors';
+import { asUsual } from './asUsual';
 import { featureProblems } from './featureProblems';
 import type { FeaturePlacement } from './featurePlacement';
 import { ruleOfStep, type Vertical } from './featureRule';
@@ -75,8 +76,10 @@ export function placeFace(form: PartForm): PlacedFace {
       const settle = (title: string, vertical: Vertical): Suggestion => ({ title, edits: [writeFeature(part, text, id, { ...rule, vertical })] });
       found.set(id, verticalLine(form, rule.vertical, name, reachOf(rule), lineBy, add, settle));
       for (const { code, severity, message, suggestions } of unread(step!, name, 'round', (rounds) => writeFeature(part, text, id, { ...rule, vertical: { by: 'relation', ...step!.relation!, rounds } }), () => writeFeature(part, text, id, rule))) add(code, severity, message, suggestions);
+      const named = steps.find((one) => one.id === id);
+      if (named) for (const { code, severity, message, suggestions } of asUsual(named.step, rule, name, () => writeFeature(part, text, id, rule))) add(code, severity, message, suggestions);
       if (step?.across === 'rounds') add('across-in-rounds', 'warning', `Rounds run level on this part, so across is counted in stitches, and that many stitches are taken for the ${name}.`, [{ title: 'Say it in stitches', edits: [writeFeature(part, text, id, rule)] }]);
-      if (step?.otherGap) {
+      if (step?.otherGap && step.otherGap[0] !== step.gap?.[0]) {
         const other = { ...rule, vertical: { by: 'gap' as const, gap: step.otherGap } };
         add('feature-two-places', 'warning', `One sentence names two lines of holes; the first is taken for the ${name}. Give each its own sentence.`, [{ title: 'A sentence each', edits: [writeFeature(part, text, id, rule, other)] }]);
       }

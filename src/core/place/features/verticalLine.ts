@@ -74,7 +74,8 @@ export function verticalLine(form: PartForm, vertical: Vertical | null, name: st
       const { rounds, direction, to } = vertical;
       const [first, ...more] = isLandmark(to) ? landmarkLines(fabric, to) : [];
       if (isLandmark(to) && first === undefined) {
-        add('landmark-missing', 'error', `This part has no ${to}. Say between which rounds the ${name} goes.`, [between(fallback)]);
+        // A bow around the neck may well go where two parts are joined.
+        add('landmark-missing', to === 'neck' ? 'warning' : 'error', to === 'neck' ? `This part has no narrow place between two wider ones. Say between which rounds the ${name} goes.` : `This part has no ${to}. Say between which rounds the ${name} goes.`, [between(fallback)]);
         return fallback;
       }
       // The base of a toy is its lowest end and the top its highest, whichever end of the work that is.
@@ -87,7 +88,7 @@ export function verticalLine(form: PartForm, vertical: Vertical | null, name: st
         const others = more.map(at).filter((line) => line >= 1 && line < last);
         add('landmark-ambiguous', 'info', `This part has ${more.length + 1} places with a ${to}; the first is taken. Say between which rounds the ${name} goes to settle it.`, [from, ...more].length > 1 ? [at(from), ...others].filter((line) => line >= 1 && line < last).map(between) : []);
       }
-      return clamp(at(from), `${rounds} ${rounds === 1 ? 'round' : 'rounds'} ${direction} the ${to === 'edge' ? 'live edge' : to}`);
+      return clamp(at(from), rounds === 0 ? `The ${to === 'edge' ? 'live edge' : to}` : `${rounds} ${rounds === 1 ? 'round' : 'rounds'} ${direction} the ${to === 'edge' ? 'live edge' : to}`);
     }
   }
 }

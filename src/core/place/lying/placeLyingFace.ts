@@ -3,6 +3,7 @@ import type { FeatureKind } from '../../notation/step';
 import { eyeStep } from '../eyeSentence';
 import { standsBy, type Anchor } from '../features/anchors';
 import { writeFeature } from '../features/featureSentence';
+import { asUsual } from '../features/asUsual';
 import type { FeaturePlacement } from '../features/featurePlacement';
 import { isAtBack, type FeatureRule } from '../features/featureRule';
 import { featureSteps } from '../features/featureSteps';
@@ -73,6 +74,7 @@ export function placeLyingFace(form: PartForm): PlacedFace {
     if (source.across === 'stitches') {
       add('across-in-stitches', 'warning', `On a part that lies on its side across is counted in rounds, and that many rounds are taken for the ${id}.`, [{ title: 'Say it in rounds', edits: [writeFeature(part, text, id, rule)] }]);
     }
+    for (const { code, severity, message, suggestions } of asUsual(source, rule, id, () => writeFeature(part, text, id, rule))) add(code, severity, message, suggestions);
     const counted = countedOf(id);
     const asked = unread(source, id, 'stitch', (by) => writeFeature(part, text, id, { ...rule, vertical: vertical?.by === 'stitches' ? { ...vertical, stitches: by } : vertical }), () => writeFeature(part, text, id, rule));
     for (const { code, severity, message, suggestions } of asked) add(code, severity, message, suggestions);

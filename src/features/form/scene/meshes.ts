@@ -56,13 +56,13 @@ export function stuffing(wall: BufferGeometry): Mesh {
 }
 
 /** A pressed eye: dome outside, post through the fabric, washer inside. */
-export function eyeGroup({ at, out, radius, washer, style }: DrawnForm['eyes'][number]): Group {
+export function eyeGroup({ at, out, radius, washer, style, ring }: DrawnForm['eyes'][number]): Group {
   const group = new Group();
   const black = new MeshPhongMaterial({ color: '#141414', specular: '#bbbbbb', shininess: 90 });
   const dome = new Mesh(new SphereGeometry(radius, 24, 12, 0, Math.PI * 2, 0, Math.PI / 2), black);
   dome.scale.set(style === 'oval' ? 0.72 : 1, 0.7, 1);
-  if (style === 'ring') {
-    const felt = new Mesh(new CylinderGeometry(radius * 1.45, radius * 1.45, 1.2, 28), new MeshLambertMaterial({ color: '#F7F4EA' }));
+  if (ring) {
+    const felt = new Mesh(new CylinderGeometry(ring.radius, ring.radius, ring.of === 'felt' ? 1.2 : 2.4, 28), new MeshLambertMaterial({ color: '#F7F4EA' }));
     felt.position.y = radius * 0.3;
     group.add(felt);
   }

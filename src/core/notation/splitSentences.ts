@@ -1,0 +1,40 @@
+import type { IToken } from 'chevrotain';
+import { featureOf, is, S } from './sentenceTokens';
+
+const names = [S.Stuff, S.NotStuff, S.Close, S.NoSew, S.Sew, S.Pin, S.Fold, S.Insert, S.Embroider, ...featureOf.map(([type]) => type)];
+
+/** `Eyes: 8 mm; R15–16; 7 showing`: what names nothing to do or to place goes on with what was named before. */
+const goesOn = (fragment: readonly IToken[]) => !fragment.some((token) => is(token, ...names)) && !(fragment.some((token) => is(token, S.Cut)) && fragment.some((token) => is(token, S.Tail)));
+
+/** The one eye a fragment is about: `Left eye: …`. */
+function eyeOf(fragment: readonly IToken[]): 'left' | 'right' | null {
+  const at = fragment.findIndex((token) => is(token, S.Eyes) && /^eye$/i.test(token.image));
+  const side = fragment[at - 1];
+  if (!side) return null;
+  return is(side, S.LeftSide) ? 'left' : is(side, S.RightSide) ? 'right' : null;
+}
+
+/**
+ * Splits the words of a line into sentences. What a semicolon parts and belongs together stays together, and so do the sentences about
+ * one eye and the other.
+ */
+export function splitSentences(tokens: readonly IToken[]): IToken[][] {
+  const sentences: IToken[][] = [];
+  let fragment: IToken[] = [];
+  let stop: IToken | null = null;
+  const end = () => {
+    const before = sentences.at(-1);
+    const [one, other] = [before && eyeOf(before), eyeOf(fragment)];
+    if (fragment.length === 0) return;
+    if (before && ((stop?.image === ';' && goesOn(fragment)) || (one && other && one !== other))) before.push(...fragment);
+    else sentences.push(fragment);
+    fragment = [];
+  };
+  for (const token of tokens) {
+    if (!is(token, S.Stop)) { fragment.push(token); continue; }
+    end();
+    stop = token;
+  }
+  end();
+  return sentences;
+}

@@ -1,0 +1,68 @@
+import { View } from '@tamagui/core';
+import type { FeaturePlacement } from '../../core/place/features/featurePlacement';
+import { countedFrom, heightChoices, type HeightChoice } from '../../core/place/features/heightChoices';
+import { saidBy, sideChoices, type SideChoice } from '../../core/place/features/sideChoices';
+import type { PartAnalysis } from '../../core/toy/analyse';
+import { Press } from '../../ui/Press';
+import { Quiet } from '../../ui/text';
+import { usePartEdits } from './usePartEdits';
+
+const fromName = (from: HeightChoice['from']) => (from === null ? 'Round numbers' : from === 'edge' ? 'The last round' : `The ${from}`);
+
+/** A line of choices of which one holds. */
+function Ways<T extends string>({ label, ways, chosen, onChoose }: { label: string; ways: readonly { key: T; name: string }[]; chosen: T | null; onChoose: (key: T) => void }) {
+  if (ways.length < 2) return null;
+  return (
+    <View gap="$1" role="radiogroup" aria-label={label}>
+      <Quiet>{label}</Quiet>
+      <View flexDirection="row" flexWrap="wrap" gap="$2">{ways.map(({ key, name }) => <Press key={key} tight role="radio" label={name} chosen={chosen === key} onPress={() => onChoose(key)} />)}</View>
+    </View>
+  );
+}
+
+/** What the eyes are counted from, up and down. */
+export function EyesGoBy({ part }: { part: PartAnalysis }) {
+  const edits = usePartEdits(part);
+  if (!part.eyes || part.map.lying) return null;
+  const choices = (of: PartAnalysis) => (of.eyes ? heightChoices(of.form, 'eyes', of.eyes.round, of.eyes, of.features) : []);
+  const key = ({ from }: HeightChoice) => fromName(from);
+  return (
+    <Ways
+      label="Counted up and down from" chosen={fromName(countedFrom(part.eyes.rule.vertical))} ways={choices(part).map((choice) => ({ key: key(choice), name: key(choice) }))}
+      onChoose={(wanted) => edits.putEyes(({ rule }, of) => {
+        const choice = choices(of).find((one) => key(one) === wanted);
+        return choice ? { ...rule, vertical: choice.from === null ? undefined : choice.vertical } : null;
+      })}
+    />
+  );
+}
+
+/** What a feature goes by: it stays where it is, and from then on follows that. */
+export function FeatureGoesBy({ part, feature }: { part: PartAnalysis; feature: FeaturePlacement }) {
+  const edits = usePartEdits(part);
+  if (part.map.lying || feature.rule.vertical?.by === 'start') return null;
+  const heights = (of: PartAnalysis, { id, line }: FeaturePlacement) => heightChoices(of.form, id, line, of.eyes, of.features);
+  const sides = (of: PartAnalysis, placed: FeaturePlacement) => sideChoices(of.form, placed, of.eyes, of.features, of.map.front);
+  const pair = feature.apart !== null;
+  const wayName: Record<SideChoice['way'], string> = pair
+    ? { stitches: 'So many apart', outward: 'Outside the eyes', inner: 'In line, inner edge', middle: 'In line, middle', outer: 'In line, outer edge' }
+    : { stitches: 'So many wide', outward: '', inner: 'As the eyes, inner edge', middle: 'As the eyes, middle', outer: 'As the eyes, outer edge' };
+  return (
+    <>
+      <Ways
+        label="Counted up and down from" chosen={fromName(countedFrom(feature.rule.vertical))} ways={heights(part, feature).map(({ from }) => ({ key: fromName(from), name: fromName(from) }))}
+        onChoose={(wanted) => edits.putFeature(feature.id, (placed, of) => {
+          const choice = heights(of, placed).find(({ from }) => fromName(from) === wanted);
+          return choice ? { ...placed.rule, vertical: choice.vertical } : null;
+        })}
+      />
+      <Ways
+        label={pair ? 'How far out' : 'How wide'} chosen={saidBy(feature.rule.sideways)} ways={sides(part, feature).map(({ way }) => ({ key: way, name: wayName[way] }))}
+        onChoose={(wanted) => edits.putFeature(feature.id, (placed, of) => {
+          const choice = sides(of, placed).find(({ way }) => way === wanted);
+          return choice ? { ...placed.rule, sideways: choice.sideways } : null;
+        })}
+      />
+    </>
+  );
+}
