@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { bearHead, bringPattern, expectAccessible, holes, saved } from './helpers';
+import { bearHead, bringPattern, expectAccessible, feature, holes, saved } from './helpers';
 
 const answer = (name: string) => new RegExp(`^${name}: round \\d+\\|\\d+, hole`);
 
@@ -37,17 +37,17 @@ test('a whole face on a new head, by thumb alone', async ({ page }) => {
 test('moving the eyes moves what hangs on them; a conflict names its remedy', async ({ page }) => {
   await bringPattern(page, `${bearHead}\nEyes: 8 mm, between R8 and R9, 8 apart.\nMouth: embroidered smile, 2 rounds below the eyes, 4 stitches wide.`);
   await page.getByRole('tab', { name: 'Map' }).click();
-  await page.getByRole('radio', { name: 'Mouth' }).click();
+  await feature(page, 'Mouth').click();
   const mouth = page.getByRole('status').filter({ hasText: answer('Mouth') });
   await expect(mouth).toContainText('round 10|11');
   await expect(page.getByText(/The middle of the mouth falls .* of the middle line/)).toBeVisible();
-  await expect(page.getByRole('button', { name: 'To settle: Mouth' })).toBeVisible();
+  await expect(page.getByRole('radio', { name: 'Mouth, to settle' })).toBeVisible();
   await page.getByRole('button', { name: /^[35] wide$/ }).first().click();
   await expect(page.getByText(/in the middle of the front, within/)).toBeVisible();
-  await expect(page.getByRole('button', { name: 'To settle: Mouth' })).toBeHidden();
-  await page.getByRole('radio', { name: 'Eyes' }).click();
+  await expect(page.getByRole('radio', { name: 'Mouth, to settle' })).toBeHidden();
+  await feature(page, 'Eyes').click();
   await page.getByRole('button', { name: 'One round down' }).click();
-  await page.getByRole('radio', { name: 'Mouth' }).click();
+  await feature(page, 'Mouth').click();
   await expect(mouth).toContainText('round 11|12');
   await expect(page.getByText(/^1\. out at hole \d+ between 11 and 12$/)).toBeVisible();
 });
@@ -121,7 +121,7 @@ test('taps faster than the screen all count', async ({ page }) => {
   const thrice = (name: string) => page.getByRole('button', { name }).evaluate((button: HTMLElement) => { for (let tap = 0; tap < 3; tap += 1) button.click(); });
   await thrice('One stitch wider');
   await expect(page.getByRole('radiogroup', { name: 'Arrangements' }).getByRole('radio').first()).toHaveAttribute('aria-label', /7\|8, 10 apart/);
-  await page.getByRole('radio', { name: 'Mouth' }).click();
+  await feature(page, 'Mouth').click();
   await thrice('One stitch wider');
   await page.getByRole('tab', { name: 'Text' }).click();
   await expect(page.getByRole('textbox', { name: /pattern/i })).toHaveValue(/3 rounds below the eyes, 6 stitches wide/);
@@ -131,17 +131,64 @@ test('a face told under Assembly, by the numbers of stitches: what is left open 
   await bringPattern(page, `${bearHead}\n\nAssembly\nInsert 8 mm safety eyes between rounds 8 and 9 of the head at stitches 12 and 19.\nEmbroider a satin nose under the eyes, 3 stitches wide, a bit crooked, slanting to one side.`);
   await page.getByRole('tab', { name: 'Map' }).click();
   expect(await holes(page)).toEqual([12, 19]);
-  await page.getByRole('radio', { name: 'Nose', exact: true }).click();
+  await feature(page, 'Nose').click();
   await expect(page.getByText('“slanting to one side” could not be read and is left out for the nose.', { exact: false })).toBeVisible();
   await expect(page.getByText('“under the eyes” does not say how far', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: '2 rounds below' }).click();
   await expect(page.getByText('“under the eyes” does not say how far', { exact: false })).toBeHidden();
   await expect(page.getByRole('status').filter({ hasText: /^Nose: round 10\|11, hole/ })).toBeVisible();
   // Wider by thumb, and the face stays where its eyes were.
-  await page.getByRole('radio', { name: 'Eyes', exact: true }).click();
+  await feature(page, 'Eyes').click();
   await page.getByRole('button', { name: 'One stitch wider' }).click();
   await page.getByRole('button', { name: 'One stitch wider' }).click();
   await expect.poll(() => holes(page)).toEqual([11, 20]);
   await page.getByRole('tab', { name: 'Text' }).click();
   await expect(page.getByRole('textbox', { name: /pattern/i })).toHaveValue(/Eyes: 8 mm, between R8 and R9, 9 apart \(8 showing\), in the holes, on the bear's head\.\nNose: satin stitch, 2 rounds below the eyes/);
+});
+
+test('what a feature goes by is chosen by thumb: it stays, and from then on follows that', async ({ page }) => {
+  await bringPattern(page, `${bearHead}\nEyes: 8 mm, between R8 and R9, 7 post to post.\nMouth: embroidered smile, 4 rounds below the eyes, 3 stitches wide, 1 round high.`);
+  await page.getByRole('tab', { name: 'Map' }).click();
+  await feature(page, 'Mouth').click();
+  const mouth = page.getByRole('status').filter({ hasText: answer('Mouth') });
+  await expect(mouth).toContainText('round 12|13');
+  const from = page.getByRole('radiogroup', { name: 'Counted up and down from' });
+  await expect(from.getByRole('radio', { name: 'The eyes' })).toHaveAttribute('aria-checked', 'true');
+  await from.getByRole('radio', { name: 'The last round' }).click();
+  await expect(from.getByRole('radio', { name: 'The last round' })).toHaveAttribute('aria-checked', 'true');
+  await expect(mouth).toContainText('round 12|13');
+  await page.getByRole('radiogroup', { name: 'How wide' }).getByRole('radio', { name: 'As the eyes, middle' }).click();
+  await page.getByRole('radio', { name: 'Straight line' }).click();
+  await feature(page, 'Eyes').click();
+  await page.getByRole('button', { name: 'One round up' }).click();
+  await feature(page, 'Mouth').click();
+  // Seventeen rounds: five from the last is where it stays now, as wide as the eyes.
+  await expect(mouth).toContainText('round 12|13');
+  await page.getByRole('tab', { name: 'Text' }).click();
+  await expect(page.getByRole('textbox', { name: /pattern/i })).toHaveValue(/Mouth: one straight stitch, 5 rounds from the live edge, as wide as the middle of the eyes, \d+ stitches wide/);
+});
+
+test('the eyes in other sizes and looks, with rings, and stitched for a small child', async ({ page }) => {
+  await bringPattern(page, `${bearHead}\nEyes: 10 mm, between R8 and R9, 7 post to post.\nMouth: embroidered smile, 4 rounds below the eyes, 3 stitches wide, 1 round high.`);
+  await page.getByRole('tab', { name: 'Map' }).click();
+  await page.getByRole('button', { name: 'Larger eyes' }).click();
+  await expect(page.getByText('12 mm, washer about 18 mm')).toBeVisible();
+  await page.getByRole('radio', { name: 'Crocheted rings' }).click();
+  await page.getByRole('button', { name: 'The rings across: more' }).click();
+  await page.getByRole('tab', { name: 'Text' }).click();
+  const text = page.getByRole('textbox', { name: /pattern/i });
+  await expect(text).toHaveValue(/^Eyes: 12 mm, .*, with crocheted rings of 19 mm\.$/m);
+  await page.getByRole('tab', { name: 'Map' }).click();
+  await page.getByRole('radio', { name: 'Sleeping' }).click();
+  await expect(page.getByRole('status').filter({ hasText: /^Eyes: round 8\|9, holes/ })).toBeVisible();
+  await expect(page.getByText(/^1\. out at hole \d+ between 8 and 9$/)).toBeVisible();
+  await expectAccessible(page);
+  await feature(page, 'Mouth').click();
+  await expect(page.getByRole('status').filter({ hasText: /^Mouth: round 12\|13/ })).toBeVisible();
+  // And pressed again.
+  await feature(page, 'Eyes').click();
+  await page.getByRole('radio', { name: 'Pressed in' }).click();
+  await expect.poll(() => holes(page)).toHaveLength(2);
+  await page.getByRole('tab', { name: 'Text' }).click();
+  await expect(text).toHaveValue(/^Eyes: \d+ mm, between R8 and R9, 7 post to post/m);
 });

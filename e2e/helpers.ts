@@ -39,3 +39,6 @@ export async function holes(page: Page): Promise<number[]> {
 }
 
 export const saved = (page: Page) => expect(page.getByText(/· saved$/)).toBeVisible();
+
+/** A feature in the line below the map, whether or not it has something to settle. */
+export const feature = (page: Page, name: string) => page.getByRole('group', { name: 'Features' }).getByRole('radio', { name: new RegExp(`^${name}(, to settle)?$`) });

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { bearHead, bringPattern, expectAccessible, saved } from './helpers';
+import { bearHead, bringPattern, expectAccessible, feature, saved } from './helpers';
 
 const eyes = (page: import('@playwright/test').Page) => page.getByRole('status').filter({ hasText: /^Left \d+\|\d+, hole \d+\s*Right \d+\|\d+, hole \d+$/ });
 
@@ -22,7 +22,7 @@ test('a head worked from the side: said by thumb, the face set, counted on the p
   await saved(page);
 
   // An eye by the arrow keys, and the other follows on its own line.
-  await page.getByRole('radio', { name: 'Eyes', exact: true }).click();
+  await feature(page, 'Eyes').click();
   const left = page.getByRole('button', { name: /^Left eye, hole/ });
   const before = (await eyes(page).textContent()) ?? '';
   await left.focus();
@@ -47,12 +47,12 @@ test('sentences about such a head are read, and what does not fit is asked about
   await page.getByRole('tab', { name: 'Map' }).click();
   await expect(eyes(page)).toHaveText(/^Left 10\|11, hole \d+\s*Right 7\|8, hole \d+$/);
   await expect(page.getByText(/^Left eye hole \d+ between rounds 10 and 11, right eye hole \d+ between rounds 7 and 8/)).toBeVisible();
-  await page.getByRole('radio', { name: 'Mouth' }).click();
+  await feature(page, 'Mouth').click();
   await expect(page.getByText(/counted in stitches: 3 stitches are taken/)).toBeVisible();
   await page.getByRole('button', { name: 'Say it in stitches' }).click();
   await expect(page.getByText(/counted in stitches: 3/)).toBeHidden();
   // One more turn: the other end of the work is at the left, and the eyes change sides.
-  await page.getByRole('radio', { name: 'Eyes', exact: true }).click();
+  await feature(page, 'Eyes').click();
   await page.getByRole('radio', { name: 'At the left' }).click();
   await expect(page.getByText(/^Left eye hole \d+ between rounds 7 and 8/)).toBeVisible();
   // With the start at the left numbers run upwards. The front lies at hole 17.6 of the first line; by half stitches it goes to 18, 18½ and 19.

@@ -40,7 +40,7 @@ await phone.getByRole('group', { name: 'Faces side by side' }).waitFor();
 await phone.waitForTimeout(4000);
 await shot(phone, 'compare');
 await phone.getByRole('button', { name: /as it is$/ }).first().click();
-await phone.getByRole('radio', { name: 'Mouth' }).click();
+await phone.getByRole('radio', { name: /^Mouth/ }).click();
 await shot(phone, 'feature');
 await phone.getByRole('tab', { name: 'Form' }).click();
 await phone.locator('canvas[data-ready=yes]').waitFor();

@@ -53,6 +53,12 @@ export function FeatureCard({ part, form, feature }: { part: PartAnalysis; form:
       {seen ? <Quiet>{`On the stuffed form its middle lies ${Math.abs(seen.offMm) < 0.3 ? 'on the front' : `${Math.abs(seen.offMm).toFixed(1)} mm to the ${seen.offMm > 0 ? 'right' : 'left'}`}${seen.rightHigherMm === null ? '' : Math.abs(seen.rightHigherMm) < 0.3 ? ', and the two are level' : `, and the right one is ${Math.abs(seen.rightHigherMm).toFixed(1)} mm ${seen.rightHigherMm > 0 ? 'higher' : 'lower'}`}.`}</Quiet> : null}
       <Problems problems={feature.problems} onApply={edits.apply} />
       {feature.problems.every((problem) => problem.severity === 'info') ? <Notice tone="good">in the middle of the front, within {(Math.round(feature.missMm * 10) / 10).toFixed(1)} mm.</Notice> : null}
+      {words.needle.length > 0 ? (
+        <View gap="$1">
+          <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">The needle’s way</Title>
+          {words.needle.map((line) => <Body key={line}>{line}</Body>)}
+        </View>
+      ) : null}
       {entry.styles.length > 1 ? (
         <View gap="$1" role="radiogroup" aria-label="How it is made">
           <Quiet>How it is made</Quiet>
@@ -72,12 +78,6 @@ export function FeatureCard({ part, form, feature }: { part: PartAnalysis; form:
       {rule.sizeMm !== null && !rule.embroidered ? <NumberStep label="Across" unit="mm" value={rule.sizeMm} step={1} steps={entry.sizesMm} least={3} most={80} onChange={(sizeMm) => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, sizeMm }))} /> : null}
       {rule.sides !== 'middle' && rule.embroidered ? <NumberStep label="Each wide" unit={part.map.lying ? 'rounds' : 'stitches'} value={rule.wide} step={1} least={1} most={12} onChange={(wide) => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, wide }))} /> : null}
       {rule.embroidered && entry.high > 1 ? <NumberStep label="High" unit={part.map.lying ? 'stitches' : 'rounds'} value={rule.high} step={1} least={1} most={8} onChange={(high) => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, high }))} /> : null}
-      {words.needle.length > 0 ? (
-        <View gap="$1">
-          <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">The needle’s way</Title>
-          {words.needle.map((line) => <Body key={line}>{line}</Body>)}
-        </View>
-      ) : null}
       <Quiet>Inside stays {care.inside}. It is worked from the {care.from}.{care.hurts ? ` ${care.hurts}` : ''}</Quiet>
       <Press tone="danger" label={`Take the ${feature.id} off`} onPress={() => edits.dropFeature(feature.id)} />
     </View>

@@ -14,7 +14,6 @@ import { Icon } from '../../ui/Icon';
 import { Press } from '../../ui/Press';
 import { Body } from '../../ui/text';
 import { needsOutline, yarnColour } from '../../ui/yarnColour';
-import { ConflictList } from './ConflictList';
 import { mapColours as colours } from './mapColours';
 import { MapConflicts } from './MapConflicts';
 import { MapFeatures } from './MapFeatures';
@@ -110,13 +109,12 @@ export function MapPanel({ part, form, selected, onSelect, feature, onFeature }:
               })}
               {selected !== null && selected < map.round.length ? <Circle cx={middleOf(map.points, selected).x} cy={middleOf(map.points, selected).y} r={widthMm * 0.75} fill="none" stroke={colours.marker} strokeWidth={3 / scale} /> : null}
               <MapConflicts part={part} map={map} marks={marks} scale={scale} />
-              <RoundNumbers part={part} lines={map.lines} corner={{ x: origin.x + 12 / scale, y: origin.y + view.height - 10 / scale }} scale={scale} />
+              <RoundNumbers part={part} lines={map.lines} active={active} corner={{ x: origin.x + 12 / scale, y: origin.y + view.height - 10 / scale }} scale={scale} />
             </Svg>
           ) : null}
         </Box>
       </GestureDetector>
       <MapHandles part={part} map={map} feature={feature} onFeature={onFeature} toPx={toPx} toMm={toMm} />
-      {marks.length > 0 ? <ConflictList part={part} ids={[...new Set(marks.map(({ id }) => id))]} onFeature={onFeature} /> : null}
       <View position="absolute" right={8} top={8} gap="$2">
         <Press name="Closer look" icon={<Icon name="plus" />} onPress={() => setZoom((now) => Math.min(8, now * 1.4))} />
         <Press name="See more" icon={<Icon name="minus" />} onPress={() => setZoom((now) => Math.max(0.5, now / 1.4))} />

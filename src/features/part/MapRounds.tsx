@@ -4,11 +4,11 @@ import { mapPoint } from '../../core/shape/map';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { mapColours as colours } from './mapColours';
 
-/** Row numbers, every fifth and those beside the eyes, at the edge of the panel. */
-export function RoundNumbers({ part, lines, corner, scale }: { part: PartAnalysis; lines: Float64Array; corner: { x: number; y: number }; scale: number }) {
-  const { fabric, eyes, map } = part;
-  // The two rounds beside a line of eyes: which way each number steps aside, so that the two stand clear of each other.
-  const near = new Map((eyes?.posts ?? []).flatMap((post) => [[post.line, -5], [post.line + 1, 5]] as [number, number][]));
+/** Row numbers, every fifth and those beside the lines of holes in hand, at the edge of the panel. */
+export function RoundNumbers({ part, lines, active, corner, scale }: { part: PartAnalysis; lines: Float64Array; active: readonly number[]; corner: { x: number; y: number }; scale: number }) {
+  const { fabric, map } = part;
+  // The two rounds beside such a line: which way each number steps aside, so that the two stand clear of each other.
+  const near = new Map(active.flatMap((line) => [[line, -5], [line + 1, 5]] as [number, number][]));
   const shown = Array.from({ length: fabric.rounds }, (_, i) => i + 1).filter((round) => {
     if (near.has(round)) return true;
     if ([...near.keys()].some((other) => Math.abs(other - round) < 2)) return false;

@@ -20,6 +20,7 @@ import { MapPanel } from './MapPanel';
 import { RoundsPanel } from './RoundsPanel';
 import { StopsPanel } from './StopsPanel';
 import { TextPanel } from './TextPanel';
+import { besideFace, toSettle } from '../../core/toy/toSettle';
 
 const views = [
   { key: 'text', label: 'Text' },
@@ -57,7 +58,9 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
       onKeep={({ text }) => { editor.step(text); setComparing({ ...comparing, open: false }); }}
     />
   ) : null;
-  const wrong = part?.problems.filter((problem) => problem.severity === 'error').length ?? 0;
+  const wrong = part ? besideFace(part).filter(({ severity }) => severity === 'error').length : 0;
+  const open = part ? toSettle(part).size : 0;
+  const marks: Partial<Record<ViewKey, { count: number; word: string }>> = { ...(wrong > 0 ? { rounds: { count: wrong, word: 'wrong' } } : {}), ...(open > 0 ? { map: { count: open, word: 'to settle' } } : {}) };
   const missing = <Empty>This part has no rounds yet. Write them in the text.</Empty>;
   if (wide) {
     return (
@@ -126,7 +129,7 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
             : missing
         ) : null}
       </Page>
-      <Tabs label="Views of this part" tabs={views.map((tab) => (tab.key === 'rounds' && wrong > 0 ? { ...tab, mark: String(wrong) } : tab))} chosen={view} onChoose={choose} />
+      <Tabs label="Views of this part" tabs={views.map((tab) => ({ ...tab, mark: marks[tab.key] }))} chosen={view} onChoose={choose} />
     </View>
   );
 }

@@ -11,6 +11,7 @@ import { Press } from '../../ui/Press';
 import { AddRound } from './AddRound';
 import { Problems } from './Problems';
 import { RoundCardRow } from './RoundCardRow';
+import { besideFace } from '../../core/toy/toSettle';
 import { usePartEdits } from './usePartEdits';
 
 /** Every round as a card: read, counted, and to be changed with the thumb. The text says the same. */
@@ -22,7 +23,7 @@ export function RoundsPanel({ part, index }: { part: PartAnalysis; index: number
   const { source, checks } = part;
   const cards = roundCards(source);
   const { notes, problems: general, terms } = analysis.pattern;
-  const about = part.problems.filter((problem) => problem.round === undefined && !part.eyes?.problems.includes(problem));
+  const about = besideFace(part).filter(({ round }) => round === undefined);
   const others = analysis.problems.filter((problem) => (problem.code === 'colour-undefined' || problem.code.startsWith('part-')) && problem.part === source.name);
   const stops = new Set(part.stops.stops.map((stop) => stop.after));
   // The last round's own edge is no surprise; loops left below it are.

@@ -8,6 +8,7 @@ import { Press } from '../../ui/Press';
 import { Body, Quiet, Title } from '../../ui/text';
 import { Tabs } from '../../ui/Tabs';
 import { ToyPicture } from '../../ui/ToyPicture';
+import { besideFace, toSettle } from '../../core/toy/toSettle';
 import { SaveLine, SaveTrouble } from './SaveLine';
 import { UndoButtons } from './UndoButtons';
 
@@ -27,7 +28,8 @@ export function ToyScreen() {
         {analysis.parts.length === 0 ? <Empty>No parts yet. Add one and write its rounds.</Empty> : null}
         <View render="ul" margin={0} padding={0} gap="$3" aria-label="Parts">
           {analysis.parts.map((part, index) => {
-            const wrong = new Set(part.problems.filter((problem) => problem.severity === 'error').map((problem) => problem.line)).size;
+            const wrong = new Set(besideFace(part).filter(({ severity }) => severity === 'error').map(({ line }) => line)).size;
+            const open = toSettle(part).size;
             const stop = part.stops.stops[0];
             return (
               <View render="li" key={part.source.id} style={{ listStyleType: 'none' }}>
@@ -40,7 +42,7 @@ export function ToyScreen() {
                         {part.checks.length === 0 ? 'No rounds yet' : `${part.checks.length} rounds, ${Math.round(part.size.widthMm)} mm wide`}
                         {part.eyes ? `, eyes ${eyeAddress(part.eyes).gap.replaceAll(/rounds? /g, '')}` : ''}
                       </Body>
-                      {wrong > 0 ? <Body color="$danger">{wrong === 1 ? 'One line does not add up' : `${wrong} lines do not add up`}</Body> : stop ? <Quiet>First stop after round {stop.after}</Quiet> : null}
+                      {wrong > 0 ? <Body color="$danger">{wrong === 1 ? 'One line does not add up' : `${wrong} lines do not add up`}</Body> : open > 0 ? <Body>{open === 1 ? 'One thing' : `${open} things`} to settle on the map</Body> : stop ? <Quiet>First stop after round {stop.after}</Quiet> : null}
                     </View>
                   </View>
                 </Pressable>
