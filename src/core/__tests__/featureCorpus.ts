@@ -149,11 +149,22 @@ export const featureCorpus: FeatureCase[] = [
   row('Embroider the mouth 4 rounds below the eyes, 3 sts', [19, [[18, 21]]], mouthBelow),
   row('Mouth: 4 rounds below the eyes; 3 sts wide; black yarn', [19, [[18, 21]]], mouthBelow),
   row('Embroider the mouth between rounds nineteen and twenty, 3 wide', [19, [[18, 21]]]),
+  row('Nose: satin stitch over 3 sts and 2 rounds, starting one round below the eyes', [16, [[17, 20]]], noseBelow),
+  row('Embroider the mouth between R19 and R20, with 4 stitches showing between its ends', [19, [[17, 22]]]),
+  row('Insert a triangle safety nose, 12 mm, between R17 and R18', [17, [[19, 19]]]),
+  row('Embroider the mouth from stitch 17 of round 19 to stitch 22 of round 19', [18, [[17, 22]]], { asks: 'stitch-of-round' }),
+  row('Sew 6 mm buttons between R16 and R17, 6 apart', [16, [[16, 16], [22, 22]]]),
+  row('Black felt eye patch, 12 mm, on the right eye', [15, [[15, 15], [22, 22]]], { side: 'right' }),
+  row('Sew a 10 mm button on the front line, 10 rounds from the edge', [19, [[19, 19]]]),
+  // Two about the middle of the back: hole 17.75 + 18 of line 12 is 35.75, 18.75 + 18 of line 16 is 36.75.
+  row('Sew two 6 mm buttons at the back of the head, between R16 and R17, 5 showing', [16, [[34, 34], [4, 4]]]),
+  row('Two felt spots, 6 mm, at the back, 7 apart, between R12 and R13', [12, [[32, 32], [3, 3]]]),
   // Filled as usual, or not to be had: it says so.
   row('Embroider a mouth, 3 wide, 2 strands', [19, [[18, 21]]], { ...mouthBelow, asks: 'as-usual' }),
   row('Felt cheeks, 8 mm, 2 rounds below the eyes', [17, [[14, 14], [24, 24]]], { ...both(13, [[13, 13], [23, 23]]), asks: 'as-usual' }),
   row('Embroider three whiskers on each side, beginning 3 stitches from the nose', [15, null], { asks: 'anchor-missing' }),
   row('Place the cheeks so that their top is level with the bottom of the eyes', [15, null], { asks: 'words-unused' }),
+  row('Brows 3 rounds above the eyes, inner ends in line with the inner edges of the eyes, 2 wide', [12, null], { ...both(18, null), asks: 'words-unused' }),
   row('Brows, 2 wide, 1 stitch above and outside the eyes', [12, null], { ...both(18, null), asks: 'words-unused' }),
   row('Tie a bow around the neck, 25 mm', [15, null], { asks: 'landmark-missing' }),
   // At stitches by their numbers; two of what is sewn on are a pair, and of a pair one number gives both.

@@ -48,10 +48,16 @@ export abstract class SentenceLookahead extends EmbeddedActionsParser {
     if (!from && !is(this.LA(i), S.Above, S.Below)) return 0;
     const alone = i;
     i += 1;
-    while (is(this.LA(i), Word, S.Safety, S.Inner, S.Outer, S.LeftSide, S.RightSide)) i += 1;
+    while (is(this.LA(i), Word, S.Safety, S.Inner, S.Outer, S.LeftSide, S.RightSide) && !this.edgeAt(i)) i += 1;
+    if (this.edgeAt(i)) return i;
     if (from) return is(this.LA(i), S.LiveEdge, S.Base, S.Top) ? i : 0;
     if (targetOf(this.LA(i)) || is(this.LA(i), S.Them)) return i;
     return next ? alone : 0;
+  }
+
+  /** `The edge` alone is the live edge; `the edge of the muzzle` is not. */
+  private edgeAt(i: number): boolean {
+    return is(this.LA(i), Word) && /^edge$/i.test(this.LA(i).image) && !/^of$/i.test(this.LA(i + 1).image ?? '') && !is(this.LA(i - 1), S.Inner, S.Outer);
   }
 
   /** How many tokens make `on the ridge`, `at the colour change`, `around the neck`, or 0. */
@@ -94,8 +100,8 @@ export abstract class SentenceLookahead extends EmbeddedActionsParser {
     return next;
   }
 
-  /** How many tokens make `over 4 stitches`, `spanning 4 stitches`, which say how wide, or 0. */
+  /** How many tokens make `over 4 stitches`, `spanning 4 stitches and 2 rounds`, which say how wide and how high, or 0. */
   protected overStitchesLength(): number {
-    return is(this.LA(1), S.Above, Word) && /^(?:over|span(?:s|ning)|cover(?:s|ing))$/i.test(this.LA(1).image) && is(this.LA(2), ...number) && is(this.LA(3), S.St) ? 3 : 0;
+    return is(this.LA(1), S.Above, Word) && /^(?:over|span(?:s|ning)|cover(?:s|ing))$/i.test(this.LA(1).image) && is(this.LA(2), ...number) && is(this.LA(3), S.St) ? (is(this.LA(4), S.Join, S.Dash) && is(this.LA(5), ...number) && is(this.LA(6), S.RoundWord) && !is(this.LA(7), S.Above, S.Below) ? 6 : 3) : 0;
   }
 }

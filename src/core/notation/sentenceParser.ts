@@ -35,11 +35,13 @@ export interface Phrases {
   /** a ring or disc is named, and the second size in mm of the sentence */
   ring: 'felt' | 'crochet' | null;
   secondMm: number | null;
+  /** its left and its right are named, each by itself */
+  leftAndRight: boolean;
   /** where the features of `features` are named */
   mentions: { kind: FeatureKind; from: number; until: number }[];
 }
 
-const nothing = (): Phrases => ({ step: {}, verbs: [], features: [], waiting: [], by: {}, said: new Set(), edge: 'middle', outward: null, named: [], vague: null, halfway: false, unused: [], outwardAt: null, heightAt: null, bare: null, spacing: null, ring: null, secondMm: null, mentions: [] });
+const nothing = (): Phrases => ({ step: {}, verbs: [], features: [], waiting: [], by: {}, said: new Set(), edge: 'middle', outward: null, named: [], vague: null, halfway: false, unused: [], outwardAt: null, heightAt: null, bare: null, spacing: null, ring: null, secondMm: null, leftAndRight: false, mentions: [] });
 
 const styles: [TokenType, FeatureStyle][] = [
   [S.Triangle, 'triangle'], [S.Satin, 'satin'], [S.Smile, 'smile'], [S.Line, 'line'], [S.ShortRow, 'row'], [S.Lips, 'lips'], [S.Sleeping, 'sleeping'], [S.FeltWord, 'felt'], [S.CrochetWord, 'crochet'], [S.Oval, 'oval'],
@@ -111,7 +113,7 @@ export class SentenceParser extends SentenceLookahead {
       const value = Number.parseInt((is(a, S.RoundWord) ? b : a).image, 10);
       if (before && is(before, S.After)) this.found.step.after = value;
       else if (this.found.step.round === undefined) this.found.step.round = value;
-      else this.found.unused.push(a.startOffset);
+      else if (this.found.step.round !== value) this.found.unused.push(a.startOffset);
     });
   });
 
@@ -127,7 +129,8 @@ export class SentenceParser extends SentenceLookahead {
         // `Between the eyes, 3 rounds below them`: what was named last.
         : is(last, S.OverEye) ? 'eyes' as const
         // `One round lower`: than what was named last beside what is placed.
-        : is(last, S.Lower, S.Higher, S.Above, S.Below, S.Them) ? (named.length > 1 ? named.at(-1) : 'eyes') : targetOf(last);
+        : is(last, S.Lower, S.Higher, S.Above, S.Below, S.Them) ? (named.length > 1 ? named.at(-1) : 'eyes')
+        : is(last, Word) ? 'edge' as const : targetOf(last);
       if (!to) return;
       const direction = taken.some((token) => is(token, S.Above, S.OverEye, S.Higher)) ? 'above' : taken.some((token) => is(token, S.Below, S.Lower)) ? 'below' : 'from';
       if (this.found.step.relation && features[0] !== 'sculpting') { this.found.unused.push(first.startOffset); return; }
@@ -183,9 +186,10 @@ export class SentenceParser extends SentenceLookahead {
   });
 
   private readonly overStitches = this.RULE('overStitches', () => {
-    const taken = this.SUBRULE(this.run, { ARGS: [3] });
+    const taken = this.SUBRULE(this.run, { ARGS: [this.ACTION(() => this.overStitchesLength())] });
     this.ACTION(() => {
       if (taken[1]) this.found.step.wide ??= valueOf(taken[1]);
+      if (taken[4]) this.found.step.high ??= valueOf(taken[4]);
       this.found.step.across ??= 'stitches';
     });
   });
@@ -212,7 +216,7 @@ export class SentenceParser extends SentenceLookahead {
     const meaning: IToken[] = [];
     this.MANY({
       // Up to four words may stand between the number and what it measures: `6 stitches left visible between`.
-      GATE: () => meaning.length < 5 && !is(this.LA(1), S.Stop, S.Num, S.NumberWord, S.Ordinal, ...featureOf.map(([type]) => type), S.Other, EOF, S.Insert, S.Join) && this.gapAhead(1) === 0 && !this.settled(meaning) && !(is(this.LA(1), S.RoundWord) && !is(this.LA(2), S.High, S.Wide, S.Apart, S.Outward, S.Showing, S.InBetween, S.EitherSide)),
+      GATE: () => meaning.length < 5 && !is(this.LA(1), S.Stop, S.Num, S.NumberWord, S.Ordinal, ...featureOf.map(([type]) => type), S.Other, EOF, S.Insert, S.Join) && this.gapAhead(1) === 0 && !this.settled(meaning) && !(is(this.LA(1), S.RoundWord) && !is(this.LA(2), S.High, S.Wide, S.Apart, S.Outward, S.Showing, S.InBetween, S.EitherSide, S.Beside)),
       DEF: () => { meaning.push(this.SUBRULE(this.anyToken)); },
     });
     this.ACTION(() => { if (!this.measured(valueOf(n), meaning) || (meaning.length === 0 && is(this.LA(1), S.RoundWord))) this.found.unused.push(n.startOffset); });
@@ -285,14 +289,13 @@ export class SentenceParser extends SentenceLookahead {
     if (is(token, S.FrontLine) && this.found.waiting.some((phrase) => phrase === 'outward' || phrase === 'beside')) this.answer('front', ['outward', 'beside']);
     if (is(token, S.EyeToEye)) this.eyeToEye(token.image);
     if (is(token, S.SideOf)) step.sides = /left/i.test(token.image) ? 'left' : 'right';
-    if (is(token, S.Lower, S.Higher, S.Below, S.Vague)) this.found.unused.push(token.startOffset);
+    if (is(token, S.Lower, S.Higher, S.Below, S.Vague, S.OwnEnd)) this.found.unused.push(token.startOffset);
     if (is(token, S.Vague) && /way$/i.test(token.image)) this.found.halfway = true;
     if (is(token, S.InBetween) && /eyes/i.test(token.image)) { this.found.said.add('level'); this.found.by.level ??= 'eyes'; this.found.named.push('eyes'); }
     if (is(token, S.OverEye)) this.overEye(token.image);
     if (is(token, S.EitherSide)) step.sides ??= 'both';
     if (is(token, S.Beside) && !/beside|next/i.test(token.image)) step.sides ??= 'both';
-    if (is(token, S.LeftSide)) step.sides = step.sides === 'right' ? 'both' : 'left';
-    if (is(token, S.RightSide)) step.sides = step.sides === 'left' ? 'both' : 'right';
+    if (is(token, S.LeftSide, S.RightSide)) this.side(is(token, S.LeftSide) ? 'left' : 'right');
     if (is(token, S.Middle)) step.sides ??= 'middle';
     if (is(token, S.AtStart)) step.atStart = true;
     if (is(token, S.Safety)) step.pressed = true;
@@ -310,6 +313,12 @@ export class SentenceParser extends SentenceLookahead {
     if (is(token, S.NotStuff)) step.firmness = 'none';
     const verb = [S.NotStuff, S.Stuff, S.Close, S.NoSew, S.Sew, S.Pin, S.Fold, S.Cut, S.Insert, S.Embroider, S.Safety, S.Tail].find((type) => is(token, type));
     if (verb) verbs.push(verb);
+  }
+
+  private side(side: 'left' | 'right'): void {
+    const { step } = this.found;
+    this.found.leftAndRight = this.found.leftAndRight || (step.sides !== undefined && step.sides !== side && step.sides !== 'middle' && step.sides !== 'both');
+    step.sides = this.found.leftAndRight ? 'both' : side;
   }
 
   private wait(phrase: Waiting): void {

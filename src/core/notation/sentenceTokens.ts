@@ -49,13 +49,15 @@ export const S = {
   EyeToEye: kw('EyeToEye', 'from\\s+(?:the\\s+)?(?:(?:inner|outer|inside|outside)\\s+(?:edge|corner)\\s+of\\s+)?(?:(?:one|the|each|left|right)\\s+)*eye\\s+to\\s+(?:the\\s+)?(?:(?:inner|outer|inside|outside)\\s+(?:edge|corner)\\s+of\\s+)?(?:the\\s+)?(?:(?:other|left|right)\\s+eye|other|eye)'),
   InLine: kw('InLine', 'in\\s+line\\s+with|aligned\\s+with|lined\\s+up\\s+with|as\\s+wide\\s+as|at\\s+the(?=\\s+(?:inner|outer|inside|outside)\\s+(?:edge|corner)s?\\s+of)'),
   Level: kw('Level', '(?:(?:on|in|at)\\s+)?(?:the\\s+)?same\\s+(?:rounds?|row|line|level|height|gap)(?:\\s+as)?|level\\s+with'),
+  // Not the edge of what it goes by, but its own.
+  OwnEnd: kw('OwnEnd', '(?:inner|outer|inside|outside)\\s+ends?'),
   Inner: kw('Inner', 'inner|inside\\s+edges?'),
   Outer: kw('Outer', 'outer|outside\\s+edges?'),
-  Beside: kw('Beside', '(?:on|at|to)\\s+(?:both|each|either)\\s+sides?\\s+of|beside|next\\s+to'),
+  Beside: kw('Beside', '(?:(?:on|at|to)\\s+)?(?:both|each|either)\\s+sides?\\s+of|beside|next\\s+to'),
   EitherSide: kw('EitherSide', '(?:(?:on|at|to)\\s+)?(?:both|each|either)\\s+sides?'),
   SideOf: kw('SideOf', '(?:on|at|to)\\s+the\\s+(?:left|right)(?:\\s+side)?\\s+of(?=\\s+(?:the\\s+)?(?:eyes?|nose|mouth|muzzle|cheeks?|patch|buttons?|bow)(?![A-Za-z]))'),
-  LeftSide: kw('LeftSide', '(?:on|to|at)\\s+(?:the\\s+)?left(?:\\s+side)?|left(?=\\s+(?:side|only|eye|cheek|half))'),
-  RightSide: kw('RightSide', '(?:on|to|at)\\s+(?:the\\s+)?right(?:\\s+side)?|right(?=\\s+(?:side|only|eye|cheek|half))'),
+  LeftSide: kw('LeftSide', '(?:on|to|at)\\s+(?:the\\s+)?left(?!\\s+eyes?)(?:\\s+side)?|left(?=\\s+(?:side|only|eye|cheek|half))'),
+  RightSide: kw('RightSide', '(?:on|to|at)\\s+(?:the\\s+)?right(?!\\s+eyes?)(?:\\s+side)?|right(?=\\s+(?:side|only|eye|cheek|half))'),
   Middle: kw('Middle', '(?:in|on)\\s+the\\s+(?:middle|centre|center|front\\s+line|middle\\s+line)'),
   // Before the front: `front loop round`.
   Ridge: kw('Ridge', 'ridge|(?:BLO|FLO|(?:back|front)[\\s-]+loops?(?:\\s+only)?)\\s+(?:rounds?|rnds?|rows?)'),

@@ -101,6 +101,8 @@ export function readSteps(text: string, line: number): Step[] {
       if (feature === 'eyes' && phrases.ring) step.ring = { of: phrases.ring, ...(phrases.secondMm === null ? {} : { sizeMm: phrases.secondMm }) };
       // `4 sts` alone is how wide what is stitched is.
       if (phrases.bare !== null && phrases.bare <= widestBare && step.sizeMm === undefined && !step.stitches && (feature === 'mouth' || feature === 'nose' || feature === 'brows')) step.wide ??= phrases.bare;
+      // One mouth that reaches from left to right.
+      if ((feature === 'mouth' || feature === 'nose') && phrases.leftAndRight && !step.outward) delete step.sides;
       unread(step, phrases, text, span);
     }
     steps.push(step);

@@ -4,7 +4,7 @@ import { roundCount } from '../fabric/fabric';
 import type { EyePlacement } from './eyes';
 import { withEyes, type EyeRule } from './eyeSentence';
 import type { FeaturePlacement } from './features/featurePlacement';
-import { isAtBack, type FeatureRule } from './features/featureRule';
+import { atDistance, isAtBack, type FeatureRule } from './features/featureRule';
 import { movedTo } from './features/moveFeature';
 import { upOf } from './features/verticalLine';
 import { heightAt, lyingFrame, stitchesUp } from './lying/frame';
@@ -64,7 +64,9 @@ export function eyesDropped(form: PartForm, eyes: EyePlacement, { line, apart, r
  * @param front azimuth of the front line
  */
 export function featureDropped(form: PartForm, front: number, placed: FeaturePlacement, { line, apart, rise }: Dropped): FeatureRule | null {
-  const next = placed.apart === null || placed.rule.sides === 'middle' ? null : apart;
+  // At the back the distance is about the middle there, the other way round.
+  const about = isAtBack(placed.rule.sideways) && rise === null ? Math.max(1, (placed.units[0]?.of ?? 0) - apart) : apart;
+  const next = placed.apart === null || placed.rule.sides === 'middle' ? null : about;
   if (rise === null) return line === placed.line && (next === null || next === placed.apart) ? null : movedTo(placed, line, next, upOf(form), form.fabric.label);
   const [unit] = placed.units;
   if (!unit) return null;
@@ -72,6 +74,6 @@ export function featureDropped(form: PartForm, front: number, placed: FeaturePla
   const by = rise - Math.round(stitchesUp(form, frame, heightAt(form, frame, unit.fromLine, unit.fromAzimuth)));
   const raised = by === 0 ? placed.rule : raisedByStitches(placed.rule, by, placed.counted);
   if (!raised) return null;
-  if (next !== null && next !== placed.apart) return { ...raised, sideways: { by: 'apart', apart: next } };
+  if (next !== null && next !== placed.apart) return { ...raised, sideways: atDistance(placed.rule.sideways, next) };
   return by === 0 ? null : raised;
 }

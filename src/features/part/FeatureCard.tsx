@@ -40,7 +40,7 @@ export function FeatureCard({ part, form, feature }: { part: PartAnalysis; form:
     edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, style, embroidered, sizeMm: embroidered ? null : (was.sizeMm ?? entry.usualMm), wide: embroidered ? was.wide : entry.wide, high: embroidered ? was.high : entry.high }));
   };
   const stand = (sides: FeatureRule['sides']) => edits.putFeature(feature.id, ({ rule: was, units: [unit] }) => ({
-    ...was, sides, sideways: sides === 'middle' ? { by: 'front' } : was.sides === 'middle' ? { by: 'apart', apart: Math.max(2, Math.round(part.map.lying ? part.fabric.rounds / 3 : (unit?.of ?? 12) / 5)) } : was.sideways,
+    ...was, sides, sideways: sides === 'middle' ? { by: 'front' } : was.sides === 'middle' || isAtBack(was.sideways) ? { by: 'apart', apart: Math.max(2, Math.round(part.map.lying ? part.fabric.rounds / 3 : (unit?.of ?? 12) / 5)) } : was.sideways,
   }));
   return (
     <View gap="$3">
@@ -70,7 +70,7 @@ export function FeatureCard({ part, form, feature }: { part: PartAnalysis; form:
           <Quiet>Where on the face</Quiet>
           <View flexDirection="row" flexWrap="wrap" gap="$2">
             {(['middle', 'both', 'left', 'right'] as const).map((sides) => <Press key={sides} tight role="radio" label={sideNames[sides]} chosen={rule.sides === sides && !isAtBack(rule.sideways)} onPress={() => stand(sides)} />)}
-            <Press tight role="radio" label="At the back" chosen={isAtBack(rule.sideways)} onPress={() => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, sides: 'middle', sideways: { by: 'back' } }))} />
+            <Press tight role="radio" label="At the back" chosen={isAtBack(rule.sideways)} onPress={() => edits.putFeature(feature.id, ({ rule: was, apart }) => (was.sides === 'both' && apart !== null ? { ...was, sideways: { by: 'back', apart } } : { ...was, sides: 'middle', sideways: { by: 'back' } }))} />
           </View>
         </View>
       ) : null}

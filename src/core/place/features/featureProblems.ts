@@ -5,7 +5,7 @@ import { washerMm } from '../hardware';
 import { pairAt, type PartForm } from '../partForm';
 import { underWasher, underWasherWords } from '../washers';
 import type { FeaturePlacement } from './featurePlacement';
-import type { FeatureRule } from './featureRule';
+import { atDistance, type FeatureRule } from './featureRule';
 import { featureStep, writeFeature } from './featureSentence';
 import { besideMiddle, byDistance } from './moveFeature';
 import { reachOf } from './reach';
@@ -79,7 +79,7 @@ export function featureProblems(form: PartForm, placed: FeaturePlacement, all: r
 
 /** Lashes stand at the eyes, and a patch over an eye lies behind it. */
 function meantToTouch({ kind, rule }: FeaturePlacement): boolean {
-  return kind === 'lashes' || (rule.sideways.by === 'inLine' && rule.sideways.to === 'eyes' && rule.vertical?.by === 'level');
+  return kind === 'lashes' || ((kind === 'patch' || kind === 'spots') && rule.sideways.by === 'inLine' && rule.sideways.to === 'eyes' && rule.vertical?.by === 'level');
 }
 
 interface Rises { lower: number; upper: number }
@@ -123,7 +123,7 @@ function nearerTheEyes(form: PartForm, { rule, line, seat, apart }: FeaturePlace
     const { pair, holes } = pairAt(form, line, seat, size + by, front);
     const middle = (pair.miss * turn) / holes.count;
     if (Math.abs(wrapAngle(middle - eyesMiddle)) * (form.profile.radius[line - 1] ?? 0) > off - noticeableMm) return [];
-    return [apart === null ? change(`${size + by} wide`, { wide: size + by }) : change(`${size + by} apart`, { sideways: { by: 'apart', apart: size + by } })];
+    return [apart === null ? change(`${size + by} wide`, { wide: size + by }) : change(`${size + by} apart`, { sideways: atDistance(rule.sideways, size + by) })];
   });
 }
 
@@ -141,7 +141,7 @@ function remedies(form: PartForm, { rule, line, missStitches, apart, seat }: Fea
   const size = apart ?? (sewn ? 0 : rule.wide);
   if (sewn) consider(seat === 'foot' ? 'Between two stitches' : 'In a hole', line, size, seat === 'foot' ? 'split' : 'foot', { seat: seat === 'foot' ? 'split' : 'foot' });
   for (const by of [1, -1]) {
-    if (apart !== null && size + by > 0) consider(`${size + by} apart`, line, size + by, seat, { sideways: { by: 'apart', apart: size + by } });
+    if (apart !== null && size + by > 0) consider(`${size + by} apart`, line, size + by, seat, { sideways: atDistance(rule.sideways, size + by) });
     else if (!sewn && size + by > 0) consider(`${size + by} wide`, line, size + by, seat, { wide: size + by });
     const [lower, upper] = [fabric.label[line - 1 + by], fabric.label[line + by]];
     if (lower && upper) consider(`Between ${lower} and ${upper}`, line + by, size, seat, { vertical: { by: 'gap', gap: [lower, upper] } });

@@ -15,16 +15,19 @@ export type Vertical =
 
 /**
  * Where it lies sideways. By rounds only on a part that lies on its side: the lines of holes after two rounds carry the ends of a single
- * feature, or the middles of a pair. `holes` are named by number: the ends of a single feature, the middles of a pair.
+ * feature, or the middles of a pair. At the back a pair has its distance about the middle there. `holes` are named by number: the ends of a single feature, the middles of a pair.
  */
 export type Sideways =
   | { by: 'front' }
-  | { by: 'back' }
+  | { by: 'back'; apart?: number }
   | { by: 'apart'; apart: number }
   | { by: 'rounds'; from: number; to: number; back?: true }
   | { by: 'holes'; holes: readonly number[] }
   | { by: 'outward'; stitches: number; from: FeatureKind | 'front' }
   | { by: 'inLine'; edge: 'inner' | 'outer' | 'middle'; to: FeatureKind };
+
+/** A pair so far apart about the middle it has: the front line, or opposite it. */
+export const atDistance = (sideways: Sideways, apart: number): Sideways => (sideways.by === 'back' ? { by: 'back', apart } : { by: 'apart', apart });
 
 /** Whether it lies opposite the front line. */
 export const isAtBack = (sideways: Sideways): boolean => sideways.by === 'back' || (sideways.by === 'rounds' && sideways.back === true);
@@ -67,31 +70,39 @@ export function verticalOf(step: Step): Vertical | null {
 /** The rule a sentence comes to, with what it leaves open filled as makers usually do it. */
 export function ruleOfStep(step: Step & { feature: FeatureKind }): FeatureRule {
   const entry = featureLibrary[step.feature];
-  const embroidered = step.embroidered ?? (entry.stitched && !step.pressed && step.sizeMm === undefined && (step.style === undefined || isStitchedStyle(step.style)));
-  const style = step.style ?? entry.styles.find((one) => isStitchedStyle(one) === embroidered && one !== 'oval') ?? null;
+  // A safety nose is pressed in, whatever its form.
+  const embroidered = step.pressed ? false : step.embroidered ?? (entry.stitched && !step.pressed && step.sizeMm === undefined && (step.style === undefined || isStitchedStyle(step.style)));
+  const said = step.pressed && step.style && isStitchedStyle(step.style) ? undefined : step.style;
+  const style = said ?? entry.styles.find((one) => isStitchedStyle(one) === embroidered && one !== 'oval') ?? null;
   const sizeMm = step.sizeMm ?? (embroidered || step.wide !== undefined ? null : entry.usualMm);
   // A face has one mouth: `2 stitches to each side` is how wide it is.
   const halves = !entry.pair && !entry.many && step.sides === 'both' && step.outward?.from === 'front' && step.wide === undefined && step.sizeMm === undefined ? step.outward.stitches : null;
   if (halves !== null) step = { ...step, sides: 'middle', wide: 2 * halves, outward: undefined };
   // Sculpting that is told as going in above the eyes and out below them goes about the eyes.
   const about = step.feature === 'sculpting' && step.relation?.to === 'eyes' && /\babove\b/i.test(step.text) && /\b(below|under)\b/i.test(step.text);
-  const said = about ? null : verticalOf(step);
+  const vertical = about ? null : verticalOf(step);
   const high = step.range ? step.range[1] - step.range[0] : step.high ?? entry.high;
   // What is measured in mm has no width in stitches; that follows from the gauge.
   const sized = sizeMm !== null;
   return {
     kind: step.feature, style, embroidered, sizeMm,
-    wide: sized ? entry.wide : Math.max(1, Math.round(step.wide ?? entry.wide)), high: sized ? entry.high : Math.max(1, Math.round(high)),
-    vertical: said ?? usualVertical(step.feature),
-    ...sidewaysOf(step, entry.pair || (sized && !embroidered && step.stitches?.length === 2)), seat: step.seat ?? null,
+    wide: sized ? entry.wide : Math.max(1, Math.round(step.wide ?? (entry.pair ? undefined : distanceOf(step)) ?? entry.wide)), high: sized ? entry.high : Math.max(1, Math.round(high)),
+    vertical: vertical ?? usualVertical(step.feature),
+    // Two places or a distance between them make two buttons of one.
+    ...sidewaysOf(step, entry.pair || (sized && !embroidered && (step.stitches?.length === 2 || distanceOf(step) !== undefined))), seat: step.seat ?? null,
   };
 }
 
+/** From one end, or one of a pair, to the other, in stitches. */
+function distanceOf({ apart, showing, seat }: Step): number | undefined {
+  return apart ?? (showing === undefined ? undefined : apartOf(showing, seat ?? 'foot'));
+}
+
 function sidewaysOf(step: Step & { feature: FeatureKind }, pair: boolean): Pick<FeatureRule, 'sideways' | 'sides'> {
-  const apart = step.apart ?? (step.showing !== undefined ? apartOf(step.showing, step.seat ?? 'foot') : undefined);
-  const sides = step.back ? 'middle' : step.sides ?? (pair ? 'both' : 'middle');
+  const apart = distanceOf(step);
+  const sides = step.back ? (pair && apart !== undefined ? 'both' : 'middle') : step.sides ?? (pair ? 'both' : 'middle');
   if (step.stitches) return { sides: step.stitches.length === 2 || sides === 'middle' ? sides : 'middle', sideways: { by: 'holes', holes: [...step.stitches].slice(0, 2).sort((a, b) => a - b) } };
-  if (step.back) return { sides, sideways: { by: 'back' } };
+  if (step.back) return { sides, sideways: { by: 'back', ...(sides === 'both' && apart !== undefined ? { apart: Math.round(apart) } : {}) } };
   if (sides === 'middle') {
     // “As wide as the inner edges of the eyes” gives a single feature its width, not its place.
     return { sides, sideways: step.inLine ? { by: 'inLine', ...step.inLine } : { by: 'front' } };

@@ -9,7 +9,7 @@ import { onPart, plural, verticalWords } from './verticalWords';
 export function sidewaysWords(sideways: Sideways, single: boolean, unit: 'stitch' | 'round'): string | null {
   switch (sideways.by) {
     case 'front': return null;
-    case 'back': return 'at the back';
+    case 'back': return sideways.apart === undefined ? 'at the back' : `at the back, ${unit === 'round' ? plural(sideways.apart, 'round') : sideways.apart} post to post`;
     case 'apart': return `${unit === 'round' ? plural(sideways.apart, 'round') : sideways.apart} post to post`;
     case 'rounds': return `${sideways.back ? 'at the back, ' : ''}${[...new Set([sideways.from, sideways.to])].map((round) => `between R${round} and R${round + 1}`).join(' and ')}`;
     case 'holes': return `at ${sideways.holes.length === 1 ? 'stitch' : 'stitches'} ${sideways.holes.join(' and ')}`;

@@ -2,7 +2,7 @@ import type { FeaturePlacement } from './featurePlacement';
 import { raisedByStitches } from '../lying/raisedByStitches';
 import { nextSize } from '../hardware';
 import { isLandmark } from './anchors';
-import type { FeatureRule, Vertical } from './featureRule';
+import { atDistance, type FeatureRule, type Vertical } from './featureRule';
 import { featureLibrary } from './library';
 import { lineEdge, type Reach } from './reach';
 
@@ -77,7 +77,7 @@ export function movedTo(placed: FeaturePlacement, line: number, apart: number | 
   const { rule } = moved;
   if (apart === null || placed.apart === null || apart === placed.apart || rule.sides === 'middle') return rule;
   if (rule.sideways.by === 'outward') return { ...rule, sideways: { ...rule.sideways, stitches: Math.max(0, rule.sideways.stitches + Math.round((apart - placed.apart) / 2)) } };
-  return { ...rule, sideways: { by: 'apart', apart } };
+  return { ...rule, sideways: atDistance(rule.sideways, apart) };
 }
 
 /** The rule that makes a single feature a stitch wider, or sets a pair a step further apart; null where there is no room. */
@@ -97,5 +97,5 @@ export function widened({ rule, apart, units, problems }: FeaturePlacement, by: 
     return stitches >= 0 ? { ...rule, sideways: { ...rule.sideways, stitches } } : null;
   }
   const next = (apart ?? 1) + by;
-  return next >= 1 && next < of - rule.wide ? { ...rule, sideways: { by: 'apart', apart: next } } : null;
+  return next >= 1 && next < of - rule.wide ? { ...rule, sideways: atDistance(rule.sideways, next) } : null;
 }

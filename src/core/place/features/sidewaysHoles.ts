@@ -56,7 +56,7 @@ export function apartFor(rule: FeatureRule, anchorFor: (kind: FeatureKind) => An
     return [-1, 0, 1].map((by) => Math.round(wanted) + by).filter((apart) => apart > 0)
       .reduce((best, apart) => (off(apart) < off(best) - 1e-9 || (off(apart) < off(best) + 1e-9 && Math.abs(missOf(apart)) < Math.abs(missOf(best)) + 1e-9) ? apart : best));
   };
-  if (sideways.by === 'apart') return { apart: sideways.apart, said: true };
+  if (sideways.by === 'apart' || (sideways.by === 'back' && sideways.apart !== undefined)) return { apart: sideways.apart ?? 0, said: true };
   if (sideways.by === 'outward' && sideways.from === 'front') return { apart: Math.max(1, Math.round(2 * (sideways.stitches + half))), said: true };
   const anchor = sideways.by === 'inLine' ? anchorFor(sideways.to) : sideways.by === 'outward' ? anchorFor(sideways.from as FeatureKind) : undefined;
   if (anchor && anchor.units.length > 0) {

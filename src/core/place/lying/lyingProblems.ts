@@ -3,7 +3,7 @@ import type { Problem, Suggestion } from '../../notation/problem';
 import type { EyePlacement } from '../eyes';
 import { washerMm } from '../hardware';
 import type { FeaturePlacement } from '../features/featurePlacement';
-import type { FeatureRule } from '../features/featureRule';
+import { atDistance, type FeatureRule } from '../features/featureRule';
 import { featureStep, writeFeature } from '../features/featureSentence';
 import { choosePair } from '../pair';
 import type { PartForm } from '../partForm';
@@ -34,7 +34,7 @@ export function lyingProblems(form: PartForm, frame: LyingFrame, placed: Feature
     const size = placed.apart ?? rule.wide;
     const better = [size, size + 1, size - 1].filter((one) => one > 0 && Math.abs(choosePair(frame.middle, one).miss) < Math.abs(placed.missStitches) - 0.05);
     add('not-centred', 'warning', `The middle ${single ? 'of' : 'between'} the ${id} falls ${Math.round(Math.abs(placed.missStitches) * 100) / 100} of a round ${placed.missSide} of the middle of the face, ${mm(placed.missMm)}.`,
-      better.slice(0, 3).map((one) => (single ? change(`${one} wide`, { wide: one, sideways: { by: 'front' } }) : change(`${one} rounds apart`, { sideways: { by: 'apart', apart: one } }))));
+      better.slice(0, 3).map((one) => (single ? change(`${one} wide`, { wide: one, sideways: { by: 'front' } }) : change(`${one} rounds apart`, { sideways: atDistance(placed.rule.sideways, one) }))));
   }
   const closes = roundCount(fabric, fabric.rounds) <= 12;
   if (closes && units.some(({ toLine, fromLine }) => fabric.rounds - Math.max(toLine, fromLine) <= 1)) add('near-closing', 'warning', `The ${id} lies on the rounds that close the piece, where the fabric is drawn together.`);
