@@ -42,7 +42,8 @@ export function readHeading(line: string): Heading | null {
     text = text.slice(0, inColour.index).trim();
   }
   // `Body, worked from the nose up`: what stands after the name of a usual part only describes it.
-  const [before = '', described] = text.split(/[,;–—]|\s-\s/, 2);
+  // So does what stands in brackets: `Head and body (in one piece, from the feet up)`.
+  const [before = '', described] = text.split(/[,;–—(]|\s-\s/, 2);
   if (described !== undefined && before.trim().split(/\s+/).length <= 3 && before.split(/\s+/).some((word) => partWords.has(word.toLowerCase()))) text = before.trim();
   const colon = /[:]\s*$/.test(text);
   const name = text.replace(/[\s:.,;(–—-]+$/, '').trim();

@@ -5,6 +5,7 @@ import { readPattern } from './readPattern';
 test.each([
   ['Head', 'Head', 1], ['HEAD:', 'HEAD', 1], ['## Head', 'Head', 1], ['== Head ==', 'Head', 1], ['Ear (make 2)', 'Ear', 2], ['Legs, make 4', 'Legs', 4],
   ['**Tail**', 'Tail', 1], ['Arms (x2)', 'Arms', 2], ['Wing - make two', 'Wing', 2], ['Body, worked from the nose up', 'Body', 1], ['Fox Head - worked in joined rounds', 'Fox Head', 1], ['Ear (in pink)', 'Ear', 1], ['Leg with foot', 'Leg with foot', 1], ['Arm with colour B', 'Arm', 1],
+  ['HEAD AND BODY (worked from the bottom up, in one piece)', 'HEAD AND BODY', 1], ['Wing (make 2, left flat)', 'Wing', 2],
 ])('“%s” opens a part', (line, name, make) => {
   expect(readHeading(line)).toMatchObject({ name, make });
 });

@@ -62,7 +62,7 @@ export abstract class SentenceLookahead extends EmbeddedActionsParser {
 
   /** How many tokens make `on the ridge`, `at the colour change`, `around the neck`, or 0. */
   protected onLandmarkLength(): number {
-    if (!is(this.LA(1), Word) || !/^(?:on|at|along|around|round|in)$/i.test(this.LA(1).image)) return 0;
+    if (!is(this.LA(1), Word, S.RoundWord) || !/^(?:on|at|along|around|round|in)$/i.test(this.LA(1).image)) return 0;
     const i = is(this.LA(2), Word) && /^(?:the|its|his|her)$/i.test(this.LA(2).image) ? 3 : 2;
     return is(this.LA(i), S.Ridge, S.ColourChange, S.Neck) ? i : 0;
   }

@@ -5,6 +5,7 @@ import { standing } from '../shape/form/stand';
 import { analyseToy, type PartAnalysis } from '../toy/analyse';
 import { measurePart, standOf } from '../toy/formOfPart';
 import { eyesOnForm, featureOnForm } from './onForm';
+import { proposeEyes } from './proposeEyes';
 
 /** Pieces that carry a face in every way a piece is worked, each with eyes, a nose just below and a mouth four rounds below. */
 const ball = (first = 'R1: 6 sc in magic ring') => [
@@ -60,6 +61,15 @@ describe.each(faces)('%s', (_, text) => {
     const placed = standing(form, stand, false);
     for (const { stitch: hole } of eyes.posts) expect(holePoint(part.fabric, form.nodes, placed, stand, eyes.round, hole)!.at[2]).toBeGreaterThan(0);
   });
+});
+
+test.each([['from the crown down', '', [10, 11]], ['from the feet up', 'Start: bottom\n', [27, 28]]] as const)('eyes set by thumb on head and body in one piece go on the head, %s', (_, header, gap) => {
+  // A head of 36 stitches and a body of 48, or the other way up.
+  const [small, large] = ['R2: inc x 6|R3: (sc, inc) x 6|R4: (2 sc, inc) x 6|R5: (3 sc, inc) x 6|R6: (4 sc, inc) x 6|R7-R14: sc around|R15: (4 sc, dec) x 6|R16: (3 sc, dec) x 6|R17: (2 sc, dec) x 6', 'R18: (2 sc, inc) x 6|R19: (3 sc, inc) x 6|R20: (4 sc, inc) x 6|R21: (5 sc, inc) x 6|R22: (6 sc, inc) x 6|R23-R32: sc around'].map((text) => text.split('|').join('\n'));
+  const down = `Body\n${header}R1: 6 sc in ring\n${small}\n${large}\n`;
+  const up = `Body\n${header}R1: 6 sc in ring\nR2: inc x 6\nR3: inc x 12\nR4: inc x 24\nR5-R16: sc around\nR17: (6 sc, dec) x 6\nR18: (5 sc, dec) x 6\nR19: (4 sc, dec) x 6\nR20: (3 sc, dec) x 6\nR21: (2 sc, dec) x 6\nR22: (2 sc, inc) x 6\nR23-R32: sc around\n`;
+  const part = analyseToy(header ? up : down).parts[0]!;
+  expect(proposeEyes(part.form).gap).toEqual(gap);
 });
 
 test('on a flat piece the middle is between the edges, and every other row counts back', () => {

@@ -48,6 +48,6 @@ export function markerPlan(fabric: Fabric, eyes: EyePlacement | null, features: 
 
 /** `stitch 21 (left eye) and stitch 28 (right eye)` */
 export function markWords(marks: readonly Mark[]): string {
-  const each = marks.map(({ stitch, seat, what }) => `${seat === 'foot' ? 'stitch' : 'just after stitch'} ${stitch} (${what.join(', ')})`);
+  const each = marks.map(({ stitch, seat, what }) => `${seat === 'foot' ? 'stitch' : 'the gap after stitch'} ${stitch} (${what.join(', ')})`);
   return each.length > 1 ? `${each.slice(0, -1).join(', ')} and ${each.at(-1)}` : (each[0] ?? '');
 }

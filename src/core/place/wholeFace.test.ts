@@ -31,7 +31,7 @@ describe('the marker plan', () => {
 
   test('a post between two stitches is marked after the first of them', () => {
     const { fabric, eyes, features } = part('Insert a 12 mm safety nose between R15 and R16.');
-    expect(markWords(markerPlan(fabric, eyes, features)[0]!.marks)).toContain('just after stitch 18 (nose)');
+    expect(markWords(markerPlan(fabric, eyes, features)[0]!.marks)).toContain('the gap after stitch 18 (nose)');
   });
 });
 

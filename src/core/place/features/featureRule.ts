@@ -100,7 +100,7 @@ function distanceOf({ apart, showing, seat }: Step): number | undefined {
 
 function sidewaysOf(step: Step & { feature: FeatureKind }, pair: boolean): Pick<FeatureRule, 'sideways' | 'sides'> {
   const apart = distanceOf(step);
-  const sides = step.back ? (pair && apart !== undefined ? 'both' : 'middle') : step.sides ?? (pair ? 'both' : 'middle');
+  const sides = step.back ? ((pair || step.sides === 'both') && apart !== undefined ? 'both' : 'middle') : step.sides ?? (pair ? 'both' : 'middle');
   if (step.stitches) return { sides: step.stitches.length === 2 || sides === 'middle' ? sides : 'middle', sideways: { by: 'holes', holes: [...step.stitches].slice(0, 2).sort((a, b) => a - b) } };
   if (step.back) return { sides, sideways: { by: 'back', ...(sides === 'both' && apart !== undefined ? { apart: Math.round(apart) } : {}) } };
   if (sides === 'middle') {

@@ -32,7 +32,7 @@ export function featureSentence(rule: FeatureRule): string {
     rule.style ? styleWords[rule.style] : rule.embroidered ? 'embroidered' : null,
     sized ? `${rule.sizeMm} mm` : null,
     verticalWords(rule.vertical), sidewaysWords(rule.sideways, rule.sides === 'middle', rule.lying ? 'round' : 'stitch'),
-    rule.sides === usual || isAtBack(rule.sideways) ? null : sideWords[rule.sides],
+    rule.sides === usual || (isAtBack(rule.sideways) && rule.sides !== 'both') ? null : sideWords[rule.sides],
     sized ? null : `${plural(rule.wide, rule.lying ? 'round' : 'stitch')} wide`, sized || rule.vertical?.by === 'range' ? null : `${plural(rule.high, rule.lying ? 'stitch' : 'round')} high`,
     rule.seat === 'split' ? 'in the splits' : rule.seat === 'foot' ? 'in the holes' : null,
   ].filter((word) => word !== null && word !== undefined);

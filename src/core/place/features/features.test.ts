@@ -108,7 +108,8 @@ describe('what is said and not read', () => {
 
 const verticals: fc.Arbitrary<Vertical> = fc.oneof(
   fc.integer({ min: 1, max: 28 }).map((round) => ({ by: 'gap' as const, gap: [round, round + 1] as [number, number] })),
-  fc.record({ by: fc.constant('relation' as const), rounds: fc.integer({ min: 1, max: 5 }), direction: fc.constantFrom('above' as const, 'below' as const), to: fc.constantFrom('eyes' as const, 'ridge' as const, 'colour change' as const, 'base' as const, 'edge' as const) }),
+  fc.record({ by: fc.constant('relation' as const), rounds: fc.integer({ min: 1, max: 5 }), direction: fc.constantFrom('above' as const, 'below' as const), to: fc.constantFrom('eyes' as const, 'ridge' as const, 'colour change' as const, 'base' as const, 'edge' as const, 'neck' as const) }),
+  fc.record({ by: fc.constant('relation' as const), rounds: fc.constant(0), direction: fc.constant('above' as const), to: fc.constantFrom('ridge' as const, 'colour change' as const, 'neck' as const) }),
   fc.record({ by: fc.constant('relation' as const), rounds: fc.integer({ min: 2, max: 9 }), direction: fc.constant('from' as const), to: fc.constantFrom('base' as const, 'edge' as const) }),
   fc.constant({ by: 'level' as const, to: 'eyes' as const }),
   fc.constant({ by: 'start' as const }),
@@ -119,13 +120,14 @@ const besides: fc.Arbitrary<Sideways> = fc.oneof(
   fc.record({ by: fc.constant('outward' as const), stitches: fc.integer({ min: 1, max: 4 }), from: fc.constantFrom('eyes' as const, 'front' as const) }),
   fc.constantFrom('inner' as const, 'outer' as const, 'middle' as const).map((edge) => ({ by: 'inLine' as const, edge, to: 'eyes' as const })),
 );
+const backs: fc.Arbitrary<Sideways> = fc.integer({ min: 2, max: 12 }).map((apart) => ({ by: 'back' as const, apart }));
 const middles: fc.Arbitrary<Sideways> = fc.constantFrom({ by: 'holes' as const, holes: [16] }, { by: 'front' as const }, { by: 'back' as const }, { by: 'inLine' as const, edge: 'inner' as const, to: 'eyes' as const });
 
 const ruleArbitrary: fc.Arbitrary<FeatureRule> = fc.constantFrom(...kinds.filter((kind) => kind !== 'eyes' && kind !== 'sculpting')).chain((kind) => {
   const entry = featureLibrary[kind];
   return fc.constantFrom('middle' as const, 'both' as const, 'left' as const, 'right' as const).chain((sides) => fc.record({
     kind: fc.constant(kind), style: entry.styles.length > 0 ? fc.constantFrom(...entry.styles) : fc.constant(null), wide: fc.integer({ min: 1, max: 9 }), high: fc.integer({ min: 1, max: 4 }),
-    vertical: verticals, sides: fc.constant(sides), sideways: sides === 'middle' ? middles : besides, seat: fc.constantFrom(null, 'foot' as const, 'split' as const),
+    vertical: verticals, sides: fc.constant(sides), sideways: sides === 'middle' ? middles : sides === 'both' ? fc.oneof(besides, backs) : besides, seat: fc.constantFrom(null, 'foot' as const, 'split' as const),
   }).map((rule): FeatureRule => {
     const embroidered = rule.style === null ? entry.stitched : isStitchedStyle(rule.style);
     // What has a size in mm has no width in stitches of its own.

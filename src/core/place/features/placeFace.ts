@@ -10,7 +10,7 @@ import { anchorOf, eyeAnchor, hangsOn, standsBy, type Anchor } from './anchors';
 import { asUsual } from './asUsual';
 import { featureProblems } from './featureProblems';
 import type { FeaturePlacement } from './featurePlacement';
-import { ruleOfStep, type Vertical } from './featureRule';
+import { ruleOfStep, verticalOf, type Vertical } from './featureRule';
 import { writeFeature } from './featureSentence';
 import { featureSteps, type NamedStep } from './featureSteps';
 import { inOrder } from './inOrder';
@@ -44,6 +44,8 @@ export function placeFace(form: PartForm): PlacedFace {
   const adding = (id: string, at: { line: number; span: { from: number } } | undefined): AddProblem => (code, severity, message, suggestions = []) =>
     problems.get(id)?.push({ code, severity, part: part.name, line: at?.line, column: (at?.span.from ?? 0) + 1, message, suggestions });
   const goesBy = referring(steps, eyesSaid !== undefined);
+  // Where it usually goes by eyes there are none of, it is asked where it goes.
+  for (const { id, step } of steps) if (verticalOf(step) === null && goesBy('eyes', id) === null) rules.set(id, { ...rules.get(id)!, vertical: null });
 
   const found = new Map<string, number>();
   const eyesBy: Vertical | null = eyesSaid && !eyesSaid.gap && (eyesSaid.relation || eyesSaid.level) ? (eyesSaid.relation ? { by: 'relation', ...eyesSaid.relation } : { by: 'level', to: eyesSaid.level ?? 'eyes' }) : null;
