@@ -2,11 +2,13 @@ import { roundCount, type Fabric } from '../fabric/fabric';
 import type { Problem, Suggestion } from '../notation/problem';
 import type { PartSource } from '../notation/pattern';
 import { countsBack, type Step } from '../notation/step';
+import { clearLines } from './clearLines';
 import type { EyePlacement } from './eyes';
 import { eyeStep, withEyes, type EyeRule } from './eyeSentence';
 import { roundIndex } from './frontLine';
 import { eyeEdits, moveFront, resetFront } from './frontEdits';
 import { largestEyeMm, ringMm, smallestEyeMm, widestEyeInStitches } from './hardware';
+import { holeAzimuth } from './holes';
 import { apartOf, showingOf, type Pair } from './pair';
 import { pairAt, type PartForm } from './partForm';
 import { underWasher, underWasherWords } from './washers';
@@ -114,6 +116,18 @@ export function eyeProblems(form: PartForm, eyes: EyePlacement, pair: Pair): Pro
     const upper = fabric.label[round + step_];
     return lower && upper ? [change(`Between ${lower} and ${upper}`, { gap: [lower, upper] })] : [];
   };
+  const clearGaps = (isClear: (line: number) => boolean) => clearLines(round, fabric.rounds - 1, isClear).flatMap((line) => nextGap(line - round));
+  const wideEnough = (line: number) => 2 * (form.profile.radius[line - 1] ?? 0) >= eyes.washerMm;
+  // The pair as it would be on another line: on no decrease, its washers on plain fabric.
+  const plain = (line: number) => {
+    // The front goes with the eyes, unless their stitches are named and it stays.
+    const { pair: there, holes } = rule.holes ? pairAt(form, line, rule.seat, rule.apart, eyes.frontAzimuth) : pairAt(form, line, rule.seat, rule.apart);
+    return [there.a, there.b].every((hole) => {
+      const stitch = ((hole - 1) % holes.count + holes.count) % holes.count;
+      const decrease = rule.seat === 'foot' && (fabric.parentCount[(fabric.offset[line] ?? 0) + stitch] ?? 1) > 1;
+      return !decrease && underWasherWords(underWasher(form, line, holeAzimuth(holes, hole), eyes.washerMm), fabric.label) === null;
+    });
+  };
   const last = fabric.rounds;
   const endCount = roundCount(fabric, last);
   const ringMm = 2 * (form.profile.radius[round - 1] ?? 0);
@@ -121,7 +135,7 @@ export function eyeProblems(form: PartForm, eyes: EyePlacement, pair: Pair): Pro
   if (!flat && endCount <= 12 && last - round <= 2) {
     add('near-closing', 'warning', `Round ${fabric.label[last - 1]} closes the piece, ${last - round} ${last - round === 1 ? 'round' : 'rounds'} past the eyes: the washers have no room and the opening is too small to press them.`, nextGap(-2));
   }
-  if (!flat && ringMm < eyes.washerMm) add('ring-too-small', 'warning', `The piece is only ${mm(ringMm)} across at this line of holes; a washer is about ${mm(eyes.washerMm)}.`, round < last / 2 ? nextGap(1) : nextGap(-1));
+  if (!flat && ringMm < eyes.washerMm) add('ring-too-small', 'warning', `The piece is only ${mm(ringMm)} across at this line of holes; a washer is about ${mm(eyes.washerMm)}.`, clearGaps(wideEnough));
   if (rule.sizeMm > gauge.widthMm * widestEyeInStitches) {
     const fit = Math.floor(gauge.widthMm * widestEyeInStitches);
     add('eye-large', 'warning', `A ${rule.sizeMm} mm eye is more than ${widestEyeInStitches} stitches wide at this gauge and pulls the fabric open around its post.`, [change(`${fit} mm`, { sizeMm: fit })]);
@@ -132,12 +146,12 @@ export function eyeProblems(form: PartForm, eyes: EyePlacement, pair: Pair): Pro
   for (const post of eyes.posts) {
     const i = (fabric.offset[round] ?? 0) + post.stitch - 1;
     if (rule.seat === 'foot' && (fabric.parentCount[i] ?? 1) > 1) {
-      add('on-decrease', 'warning', `The ${post.side} eye falls on a decrease (stitch ${post.stitch} of round ${fabric.label[round]}): its hole is tight and off to one side.`, [...nextGap(1), ...nextGap(-1)]);
+      add('on-decrease', 'warning', `The ${post.side} eye falls on a decrease (stitch ${post.stitch} of round ${fabric.label[round]}): its hole is tight and off to one side.`, clearGaps(plain));
     }
   }
   for (const post of eyes.posts) {
     const under = underWasherWords(underWasher(form, round, post.azimuth, eyes.washerMm), fabric.label);
-    if (under) add(under.code, 'warning', `The washer of the ${post.side} eye, about ${mm(eyes.washerMm)} across, ${under.words}: it will not sit flat.`, [...nextGap(1), ...nextGap(-1)]);
+    if (under) add(under.code, 'warning', `The washer of the ${post.side} eye, about ${mm(eyes.washerMm)} across, ${under.words}: it will not sit flat.`, clearGaps(plain));
   }
   if (rule.seat === 'foot') {
     const [first, second] = eyes.posts.map((post) => fabric.parentFirst[(fabric.offset[round] ?? 0) + post.stitch - 1]);

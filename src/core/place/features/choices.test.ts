@@ -151,3 +151,47 @@ describe('a neck', () => {
     expect(featureWords(part.features[0]!, part.form, null).there).toContain('3 rounds above the neck');
   });
 });
+
+describe('remedies are tried before they are offered', () => {
+  const codesOf = (text: string, id: string) => {
+    const part = analyseToy(text).parts[0]!;
+    return (id === 'eyes' ? part.eyes!.problems : part.features.find((feature) => feature.id === id)!.problems).map(({ code }) => code);
+  };
+
+  test('what lies over something else is clear of everything on the lines that are offered', () => {
+    let tried = 0;
+    fc.assert(fc.property(fc.integer({ min: 12, max: 20 }), fc.integer({ min: 0, max: 3 }), fc.integer({ min: 6, max: 14 }), fc.constantFrom('', 'Start: bottom\n'), (line, outward, sizeMm, header) => {
+      const { text, parts } = toy(`Mouth: embroidered smile, between R${line} and R${line + 1}, 5 wide.\nSew a ${sizeMm} mm button between R${line} and R${line + 1}.\nFelt cheeks, ${sizeMm} mm, level with the mouth, ${outward} stitches outside the mouth.`, header);
+      for (const { id, problems } of parts[0]!.features) {
+        for (const { edits } of problems.filter(({ code }) => code === 'features-overlap').flatMap(({ suggestions }) => suggestions)) {
+          tried += 1;
+          expect(codesOf(applyEdits(text, edits), id)).not.toContain('features-overlap');
+        }
+      }
+    }), { numRuns: 60 });
+    expect(tried).toBeGreaterThan(30);
+  });
+
+  test('eyes whose washers lie over decreases or a ridge find plain fabric', () => {
+    let tried = 0;
+    for (let line = 8; line <= 26; line += 1) {
+      for (const sizeMm of [6, 10, 14]) {
+        const { text, parts } = toy(`Eyes: ${sizeMm} mm, between R${line} and R${line + 1}, 7 apart (6 showing), in the holes.`);
+        for (const { code, suggestions } of parts[0]!.eyes!.problems.filter((problem) => ['washer-on-decrease', 'washer-on-ridge', 'on-decrease', 'ring-too-small'].includes(problem.code))) {
+          for (const { edits } of suggestions) {
+            tried += 1;
+            expect(codesOf(applyEdits(text, edits), 'eyes')).not.toContain(code);
+          }
+        }
+      }
+    }
+    expect(tried).toBeGreaterThan(10);
+  });
+
+  test('a pressed nose finds room for its washer', () => {
+    const { text, parts } = toy('Insert an 18 mm safety nose just below the eyes.');
+    const problem = parts[0]!.features[0]!.problems.find(({ code }) => code === 'washers-overlap')!;
+    expect(problem.suggestions.length).toBeGreaterThan(0);
+    for (const { edits } of problem.suggestions) expect(codesOf(applyEdits(text, edits), 'nose')).not.toEqual(expect.arrayContaining(['washers-overlap']));
+  });
+});

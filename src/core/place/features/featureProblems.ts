@@ -1,5 +1,6 @@
 import type { Problem, Suggestion } from '../../notation/problem';
 import { turn, wrapAngle } from '../../shape/azimuth';
+import { clearLines } from '../clearLines';
 import type { EyePlacement } from '../eyes';
 import { washerMm } from '../hardware';
 import { pairAt, type PartForm } from '../partForm';
@@ -55,7 +56,10 @@ export function featureProblems(form: PartForm, placed: FeaturePlacement, all: r
       add('off-the-eyes', 'warning', `The ${id} and the eyes do not share a middle: they are ${mm(off)} off each other.`, nearerTheEyes(form, placed, front, eyesMiddle, off, change));
     }
   }
-  if (kind === 'nose' && !rule.embroidered) for (const { code, severity, message } of noseWasher(form, placed, eyes)) add(code, severity, message, [...lineUp(1), ...lineUp(-1)]);
+  const clear = (isClear: (at: number) => boolean) => clearLines(line, fabric.rounds - 1, isClear).flatMap((at) => lineUp(at - line));
+  if (kind === 'nose' && !rule.embroidered) {
+    for (const { code, severity, message } of noseWasher(form, placed, eyes)) add(code, severity, message, clear((at) => noseWasher(form, { ...placed, line: at }, eyes).length === 0));
+  }
   if (kind !== 'sculpting') {
     // A ring behind an eye is as far as it reaches.
     const eyeMm = Math.max(eyes?.rule.sizeMm ?? 0, eyes?.rule.ring?.sizeMm ?? 0);
@@ -63,13 +67,18 @@ export function featureProblems(form: PartForm, placed: FeaturePlacement, all: r
       ...all.filter((other) => other !== placed && other.kind !== 'sculpting').map((other) => ({ id: other.id, rises: risesOf(form, other.rule, other.line), units: other.units.map((unit) => ({ azimuth: unit.azimuth, half: unit.halfMm })) })),
       ...(eyes && !meantToTouch(placed) ? [{ id: 'eyes', rises: aboutLine(form, eyes.round, eyeMm), units: eyes.posts.map((post) => ({ azimuth: post.azimuth, half: eyeMm / 2 })) }] : []),
     ];
-    const own = risesOf(form, rule, line);
+    const touches = (at: number, other: (typeof others)[number]) => {
+      const own = risesOf(form, rule, at);
+      const around = Math.max(0.001, form.profile.radius[at - 1] ?? 0);
+      // On another line its holes may fall half a stitch nearer.
+      const room = at === line ? -0.5 : form.gauge.widthMm / 2;
+      const near = Math.min(own.upper, other.rises.upper) - Math.max(own.lower, other.rises.lower) > sharedFrom;
+      return near && placed.units.some((unit) => other.units.some(({ azimuth, half }) => Math.abs(wrapAngle(unit.azimuth - azimuth)) * around < unit.halfMm + half + room));
+    };
     for (const other of others) {
       // Said once for each two: by the one that comes later in the text.
       if (other.id !== 'eyes' && all.findIndex((one) => one.id === other.id) > all.indexOf(placed)) continue;
-      const near = Math.min(own.upper, other.rises.upper) - Math.max(own.lower, other.rises.lower) > sharedFrom;
-      const touch = near && placed.units.some((unit) => other.units.some(({ azimuth, half }) => Math.abs(wrapAngle(unit.azimuth - azimuth)) * radius < unit.halfMm + half - 0.5));
-      if (touch) add('features-overlap', 'warning', `The ${id} and the ${other.id} lie over each other.`, [...lineUp(1), ...lineUp(-1)]);
+      if (touches(line, other)) add('features-overlap', 'warning', `The ${id} and the ${other.id} lie over each other.`, clear((at) => others.every((one) => !touches(at, one))));
     }
   }
   const count = (fabric.offset[fabric.rounds] ?? 0) - (fabric.offset[fabric.rounds - 1] ?? 0);
