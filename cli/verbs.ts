@@ -11,6 +11,7 @@ import type { Problem } from '../src/core/notation/problem';
 import type { EyePlacement } from '../src/core/place/eyes';
 import { eyeAddress, eyeDirections } from '../src/core/place/eyeWords';
 import type { PartForm } from '../src/core/place/partForm';
+import { eyeColourCheck } from '../src/core/place/colourSteps';
 import { eyeLandmarks } from '../src/core/place/whatIsThere';
 import { featureWords } from '../src/core/place/features/featureWords';
 import { markWords, markerPlan } from '../src/core/place/markerPlan';
@@ -92,7 +93,7 @@ const problemLines = (problems: readonly Problem[]) => problems.flatMap(({ line,
 
 function eyeLines(eyes: EyePlacement, form: PartForm): string[] {
   const { count, check } = eyeDirections(eyes);
-  return [...[count, ...eyeLandmarks(form, eyes), check].map((line) => `  ${line}`), ...problemLines(eyes.problems)];
+  return [...[count, ...eyeLandmarks(form, eyes), check, eyeColourCheck(form, eyes)].filter((line) => line !== null).map((line) => `  ${line}`), ...problemLines(eyes.problems)];
 }
 
 /** The same answers for people. */

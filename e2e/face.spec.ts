@@ -192,3 +192,16 @@ test('the eyes in other sizes and looks, with rings, and stitched for a small ch
   await page.getByRole('tab', { name: 'Text' }).click();
   await expect(text).toHaveValue(/^Eyes: \d+ mm, between R8 and R9, 7 post to post/m);
 });
+
+test('a miscount on the real piece is found before anything is moved', async ({ page }) => {
+  await bringPattern(page, `${bearHead}\nEyes: 8 mm, between R8 and R9, 7 post to post.`);
+  await page.getByRole('tab', { name: 'Map' }).click();
+  await page.getByRole('button', { name: 'Check what you did' }).click();
+  const check = page.getByRole('region', { name: 'Check what you did' });
+  await check.getByRole('button', { name: 'Count on to the marker too' }).click();
+  await expect(check.getByText(/they are level and centred/)).toBeVisible();
+  await check.getByRole('button', { name: /^Stitches from the marker to the left eye: more/ }).click();
+  await expect(check.getByText(/The round has 35 stitches, and what you counted comes to 36, with the two over the holes\. Count once more/)).toBeVisible();
+  await check.getByRole('button', { name: /^Stitches from the right eye on to the marker: less/ }).click();
+  await expect(check.getByText(/Move the left eye 1 stitch to the left\. Move the right eye 1 stitch to the left\./)).toBeVisible();
+});

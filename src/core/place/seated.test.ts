@@ -4,7 +4,7 @@ import { analyseToy } from '../toy/analyse';
 import { applyEdits } from '../notation/applyEdits';
 import { writeEyes } from './eyeSentence';
 import { eyesForProportion, proportionOf } from './proportion';
-import { checkSeated, plannedCount } from './seated';
+import { checkSeated, plannedAfter, plannedCount } from './seated';
 
 const part = (header = '') => analyseToy(`${header}${featureHead}`).parts[0]!;
 
@@ -12,7 +12,7 @@ describe('after seating', () => {
   test('counted as planned: level, centred, nothing to move', () => {
     const { form, eyes, fabric } = part();
     const count = plannedCount(eyes!, fabric.label);
-    expect(count).toEqual({ before: 14, between: 6, firstRound: 15, secondRound: 15 });
+    expect(count).toEqual({ before: 14, between: 6, after: null, firstRound: 15, secondRound: 15 });
     expect(checkSeated(form, eyes!, count)).toMatchObject({ centred: true, level: true, moves: [] });
   });
 
@@ -28,6 +28,19 @@ describe('after seating', () => {
     const check = checkSeated(form, eyes!, { ...plannedCount(eyes!, fabric.label), between: 7, secondRound: 16 });
     expect(check.level).toBe(false);
     expect(check.moves).toEqual(['Move the right eye 1 stitch to the left.', 'Move the right eye 1 round up.']);
+  });
+
+  test('counted all the way round, a miscount is found before anything is moved', () => {
+    // Holes 15 and 22 of 36: 14 before, 6 between, 14 after, and the two over the holes.
+    const { form, eyes, fabric } = part();
+    expect(plannedAfter(eyes!)).toBe(14);
+    const count = { ...plannedCount(eyes!, fabric.label), after: 14 };
+    expect(checkSeated(form, eyes!, count)).toMatchObject({ uncounted: 0, moves: [] });
+    expect(checkSeated(form, eyes!, { ...count, before: 16 })).toMatchObject({ uncounted: -2, moves: [] });
+    // One too far on, all of it: that is how the eyes are, and they are to be moved.
+    expect(checkSeated(form, eyes!, { ...count, before: 15, after: 13 }).moves).toHaveLength(2);
+    const split = analyseToy(featureHead.replace('7 apart (6 showing), in the holes', '7 apart, in the splits')).parts[0]!;
+    expect(checkSeated(split.form, split.eyes!, { ...plannedCount(split.eyes!, split.fabric.label), after: plannedAfter(split.eyes!) }).uncounted).toBe(0);
   });
 
   test('left-handed, the sides change; from the chin up, so does up', () => {

@@ -9,6 +9,8 @@ export interface SeatedCount {
   before: number;
   /** whole stitches between the two eyes */
   between: number;
+  /** whole stitches from the other eye on to the first stitch of the round, where they were counted too */
+  after: number | null;
   /** rounds from the start up to the line of holes, for the eye met first and for the other */
   firstRound: number;
   secondRound: number;
@@ -21,24 +23,32 @@ export interface SeatedCheck {
   missStitches: number;
   missMm: number;
   missSide: 'left' | 'right' | null;
+  /** stitches the round has more than were counted, where all of it was; less when negative */
+  uncounted: number;
   /** what to move which way; empty where all is well */
   moves: string[];
+}
+
+/** Whole stitches from the eye met second on to the first stitch of the round, as planned. */
+export function plannedAfter({ posts, rule }: EyePlacement): number {
+  return posts[0].of - Math.max(...posts.map((post) => post.stitch));
 }
 
 /** What the count should be, where the eyes are where the plan puts them. */
 export function plannedCount({ posts, showing, round, rule }: EyePlacement, labels: ArrayLike<number>): SeatedCount {
   const first = Math.min(...posts.map((post) => post.stitch));
   const label = labels[round - 1] ?? round;
-  return { before: rule.seat === 'foot' ? first - 1 : first, between: showing, firstRound: label, secondRound: label };
+  return { before: rule.seat === 'foot' ? first - 1 : first, between: showing, after: null, firstRound: label, secondRound: label };
 }
 
 /**
- * Says from a count on the real piece whether the eyes are level and centred, and what to move.
+ * Says from a count on the real piece whether the eyes are level and centred, and what to move. A count all the way round that does not
+ * come to the round's stitches is a miscount: then nothing is to be moved by it.
  *
  * @param form the part
  * @param eyes as planned: the line of holes and the seat
  */
-export function checkSeated(form: PartForm, eyes: EyePlacement, { before, between, firstRound, secondRound }: SeatedCount): SeatedCheck {
+export function checkSeated(form: PartForm, eyes: EyePlacement, { before, between, after, firstRound, secondRound }: SeatedCount): SeatedCheck {
   const { seat } = eyes.rule;
   const holes = seatHoles(form, eyes.round, seat);
   const dir = directionAt(form.fabric, form.orientation, eyes.round);
@@ -50,6 +60,8 @@ export function checkSeated(form: PartForm, eyes: EyePlacement, { before, betwee
   const secondSide = dir === 1 ? 'right' : 'left';
   const perHole = (2 * Math.PI * (form.profile.radius[eyes.round - 1] ?? 0)) / holes.count;
   const moves: string[] = [];
+  // Two stitches stand over the holes themselves.
+  const uncounted = after === null ? 0 : holes.count - (before + between + after + (seat === 'foot' ? 2 : 0));
   const planned = eyes.posts.map((post) => post.stitch).sort((one, other) => one - other);
   const shift = (from: number, to: number, side: string) => {
     const by = to - from;
@@ -71,8 +83,9 @@ export function checkSeated(form: PartForm, eyes: EyePlacement, { before, betwee
   };
   lift(firstRound, firstSide);
   lift(secondRound, secondSide);
+  if (uncounted !== 0) moves.length = 0;
   return {
     centred: Math.abs(miss) < 0.3, level: firstRound === secondRound, missStitches: miss, missMm: Math.abs(miss) * perHole,
-    missSide: Math.abs(miss) < 0.05 ? null : miss * dir > 0 ? 'right' : 'left', moves,
+    missSide: Math.abs(miss) < 0.05 ? null : miss * dir > 0 ? 'right' : 'left', uncounted, moves,
   };
 }

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { View } from '@tamagui/core';
+import { eyeColourCheck } from '../../core/place/colourSteps';
 import { eyesOnForm, type EyesOnForm } from '../../core/place/onForm';
 import type { RelaxedForm } from '../../core/shape/form/relaxForm';
 import { standOf } from '../../core/toy/formOfPart';
@@ -36,6 +37,7 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
   }
   const lying = eyes.rule.other !== undefined;
   const words = eyeDirections(eyes);
+  const colours = eyeColourCheck(part.form, eyes);
   // Both readings of “apart” stand here always; the maker's own comes first.
   const posts = <Figure key="posts" value={String(eyes.rule.apart)} words="post to post" />;
   const showing = <Figure key="showing" value={String(eyes.showing)} words={eyes.showing === 1 ? 'shows between' : 'show between'} />;
@@ -60,6 +62,7 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
         <Body>{words.markers}</Body>
         {eyeLandmarks(part.form, eyes).map((line) => <Body key={line}>{line}</Body>)}
         <Body>{words.check}</Body>
+        {colours ? <Body>{colours}</Body> : null}
         {eyes.lower && !lying ? <Quiet>A spiral climbs: the {eyes.lower} eye sits {(Math.round(eyes.levelMm * 10) / 10).toFixed(1)} mm lower. Tilt the piece by that when you join it.</Quiet> : null}
         {part.form.lean === null && part.map.fabric.joined[eyes.round] !== 1 ? <Quiet>Counted with a lean of 0.25 stitch a round, the usual for V-shaped stitches. Write “Lean: 0.1” in the text for X-shaped ones.</Quiet> : null}
         <Quiet>{eyeCaution}</Quiet>

@@ -1,13 +1,15 @@
 import { View } from '@tamagui/core';
 import type { FeaturePlacement } from '../../core/place/features/featurePlacement';
+import type { Vertical } from '../../core/place/features/featureRule';
 import { countedFrom, heightChoices, type HeightChoice } from '../../core/place/features/heightChoices';
 import { saidBy, sideChoices, type SideChoice } from '../../core/place/features/sideChoices';
+import { lyingCountedFrom, lyingHeightChoices, lyingSideChoices } from '../../core/place/lying/lyingChoices';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { Press } from '../../ui/Press';
 import { Quiet } from '../../ui/text';
 import { usePartEdits } from './usePartEdits';
 
-const fromName = (from: HeightChoice['from']) => (from === null ? 'Round numbers' : from === 'edge' ? 'The last round' : `The ${from}`);
+const fromName = (from: HeightChoice['from'] | 'front') => (from === null ? 'Round numbers' : from === 'edge' ? 'The last round' : from === 'front' ? 'The front line' : `The ${from}`);
 
 /** A line of choices of which one holds. */
 function Ways<T extends string>({ label, ways, chosen, onChoose }: { label: string; ways: readonly { key: T; name: string }[]; chosen: T | null; onChoose: (key: T) => void }) {
@@ -40,9 +42,13 @@ export function EyesGoBy({ part }: { part: PartAnalysis }) {
 /** What a feature goes by: it stays where it is, and from then on follows that. */
 export function FeatureGoesBy({ part, feature }: { part: PartAnalysis; feature: FeaturePlacement }) {
   const edits = usePartEdits(part);
-  if (part.map.lying || feature.rule.vertical?.by === 'start') return null;
-  const heights = (of: PartAnalysis, { id, line }: FeaturePlacement) => heightChoices(of.form, id, line, of.eyes, of.features);
-  const sides = (of: PartAnalysis, placed: FeaturePlacement) => sideChoices(of.form, placed, of.eyes, of.features, of.map.front);
+  const { lying } = part.map;
+  const { vertical } = feature.rule;
+  if (vertical?.by === 'start') return null;
+  const heights = (of: PartAnalysis, placed: FeaturePlacement): { from: HeightChoice['from'] | 'front'; vertical: Vertical }[] =>
+    (lying ? lyingHeightChoices(of.form, of.map.front, placed, of.eyes, of.features) : heightChoices(of.form, placed.id, placed.line, of.eyes, of.features));
+  const sides = (of: PartAnalysis, placed: FeaturePlacement) => (lying ? lyingSideChoices(of.form, of.map.front, placed, of.eyes) : sideChoices(of.form, placed, of.eyes, of.features, of.map.front));
+  const now = lying ? lyingCountedFrom(vertical) : countedFrom(vertical);
   const pair = feature.apart !== null;
   const wayName: Record<SideChoice['way'], string> = pair
     ? { stitches: 'So many apart', outward: 'Outside the eyes', inner: 'In line, inner edge', middle: 'In line, middle', outer: 'In line, outer edge' }
@@ -50,7 +56,7 @@ export function FeatureGoesBy({ part, feature }: { part: PartAnalysis; feature: 
   return (
     <>
       <Ways
-        label="Counted up and down from" chosen={fromName(countedFrom(feature.rule.vertical))} ways={heights(part, feature).map(({ from }) => ({ key: fromName(from), name: fromName(from) }))}
+        label="Counted up and down from" chosen={lying && now === null ? null : fromName(now)} ways={heights(part, feature).map(({ from }) => ({ key: fromName(from), name: fromName(from) }))}
         onChoose={(wanted) => edits.putFeature(feature.id, (placed, of) => {
           const choice = heights(of, placed).find(({ from }) => fromName(from) === wanted);
           return choice ? { ...placed.rule, vertical: choice.vertical } : null;

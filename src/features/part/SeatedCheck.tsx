@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from '@tamagui/core';
-import { checkSeated, plannedCount, type SeatedCount } from '../../core/place/seated';
+import { checkSeated, plannedAfter, plannedCount, type SeatedCount } from '../../core/place/seated';
 import { checkLyingSeated, plannedLyingCount, type LyingSeatedCount } from '../../core/place/lying/lyingSeated';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { Notice } from '../../ui/Notice';
@@ -60,9 +60,14 @@ function UprightCheck({ part }: { part: PartAnalysis }) {
       <Body>Count on the piece, along round {eyes.rule.gap[1]}, beginning at its marker.</Body>
       <NumberStep label={`Stitches from the marker to the ${first} eye`} unit="stitches" value={count.before} step={1} least={0} most={most} onChange={(before) => change({ before })} />
       <NumberStep label="Stitches showing between the eyes" unit="stitches" value={count.between} step={1} least={0} most={most} onChange={(between) => change({ between })} />
+      {count.after === null
+        ? <Press label="Count on to the marker too" onPress={() => change({ after: plannedAfter(eyes) })} />
+        : <NumberStep label={`Stitches from the ${second} eye on to the marker`} unit="stitches" value={count.after} step={1} least={0} most={most} onChange={(after) => change({ after })} />}
       <NumberStep label={`Rounds from the start to the ${first} eye`} unit="rounds" value={count.firstRound} step={1} least={1} most={999} onChange={(firstRound) => change({ firstRound })} />
       <NumberStep label={`Rounds from the start to the ${second} eye`} unit="rounds" value={count.secondRound} step={1} least={1} most={999} onChange={(secondRound) => change({ secondRound })} />
-      {check.moves.length === 0
+      {check.uncounted !== 0
+        ? <Notice tone="look" live>{`The round has ${most} stitches, and what you counted comes to ${most - check.uncounted}${eyes.rule.seat === 'foot' ? ', with the two over the holes' : ''}. Count once more before you move anything.`}</Notice>
+        : check.moves.length === 0
         ? <Notice tone="good" live>they are level and centred. Press the washers to the last click.</Notice>
         : <Notice tone="look" live>{check.centred ? '' : `The middle lies ${(Math.round(check.missMm * 10) / 10).toFixed(1)} mm to the ${check.missSide}. `}{check.level ? '' : 'They are not level. '}{check.moves.join(' ')}</Notice>}
       <Press label="Done" onPress={() => setCount(null)} />

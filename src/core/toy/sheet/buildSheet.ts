@@ -4,6 +4,7 @@ import { eyeAddress, eyeDirections } from '../../place/eyeWords';
 import { careOf } from '../../place/features/library';
 import { featureWords } from '../../place/features/featureWords';
 import { markerPlan, markWords } from '../../place/markerPlan';
+import { eyeColourCheck } from '../../place/colourSteps';
 import { eyeLandmarks } from '../../place/whatIsThere';
 import type { NeedlePath } from '../../place/features/needlePath';
 import type { Stop } from '../../plan/stops';
@@ -126,14 +127,14 @@ function sheetPart(part: PartAnalysis): SheetPart {
       ...(eyes && address && directions ? [{
           heading: `${eyes.rule.sizeMm} mm eyes ${address.gap}, ${address.holes}, ${address.showing}`,
           sentences: [
-            directions.sides, directions.count, ...eyeLandmarks(part.form, eyes), directions.check,
+            directions.sides, directions.count, ...eyeLandmarks(part.form, eyes), directions.check, ...[eyeColourCheck(part.form, eyes)].flatMap((check) => check ?? []),
             `Post to post ${eyes.rule.apart}${eyes.rule.other ? ' rounds' : ''}; ${mm(eyes.surfaceMm)} around the face, ${mm(eyes.straightMm)} straight across.`,
             ...(eyes.lower && !eyes.rule.other ? [`A spiral climbs: the ${eyes.lower} eye sits ${Math.round(eyes.levelMm * 10) / 10} mm lower. Tilt the piece by that when you join it.`] : []),
           ],
         }] : []),
       ...part.features.map((feature) => {
         const words = featureWords(feature, part.form, eyes);
-        return { heading: words.address, sentences: [words.count, words.there, words.check, ...words.needle] };
+        return { heading: words.address, sentences: [words.count, words.there, words.check, ...words.needle].filter(Boolean) };
       }),
     ],
     closing: stops.closing ? `${stops.closing.words} Leave a tail of ${mm(Math.ceil(stops.closing.tailMm / 10) * 10)}.` : null,
