@@ -71,9 +71,9 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
             <Press grow role="radio" label="Stitched" onPress={() => edits.stitchEyes('satin')} />
             <Press grow role="radio" label="Sleeping" onPress={() => edits.stitchEyes('sleeping')} />
           </Choice>
-          <Choice label="Behind them">
-            <Press grow role="radio" label="Nothing" chosen={!eyes.rule.ring} onPress={() => edits.change({ ring: undefined })} />
-            {(['felt', 'crochet'] as const).map((of) => <Press key={of} grow role="radio" label={of === 'felt' ? 'Felt rings' : 'Crocheted rings'} chosen={eyes.rule.ring?.of === of} onPress={() => edits.change(({ sizeMm, ring }) => ({ ring: { of, sizeMm: ring?.sizeMm ?? ringMm(sizeMm) } }))} />)}
+          <Choice label="A ring behind them">
+            <Press grow role="radio" name="No rings" label="None" chosen={!eyes.rule.ring} onPress={() => edits.change({ ring: undefined })} />
+            {(['felt', 'crochet'] as const).map((of) => <Press key={of} grow role="radio" name={of === 'felt' ? 'Felt rings' : 'Crocheted rings'} label={of === 'felt' ? 'Felt' : 'Crocheted'} chosen={eyes.rule.ring?.of === of} onPress={() => edits.change(({ sizeMm, ring }) => ({ ring: { of, sizeMm: ring?.sizeMm ?? ringMm(sizeMm) } }))} />)}
           </Choice>
           {eyes.rule.ring ? <NumberStep label="The rings across" unit="mm" value={eyes.rule.ring.sizeMm} step={1} least={4} most={60} onChange={(sizeMm) => edits.change(({ ring }) => (ring ? { ring: { ...ring, sizeMm } } : {}))} /> : null}
           <EyesGoBy part={part} />
