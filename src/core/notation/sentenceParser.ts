@@ -46,6 +46,7 @@ const nothing = (): Phrases => ({ step: {}, verbs: [], features: [], waiting: []
 const styles: [TokenType, FeatureStyle][] = [
   [S.Triangle, 'triangle'], [S.Satin, 'satin'], [S.Smile, 'smile'], [S.Line, 'line'], [S.ShortRow, 'row'], [S.Lips, 'lips'], [S.Sleeping, 'sleeping'], [S.FeltWord, 'felt'], [S.CrochetWord, 'crochet'], [S.Oval, 'oval'],
 ];
+const roundOf = (token: IToken) => Math.floor(valueOf(token));
 /** Styles worked with the needle. */
 const stitched: ReadonlySet<FeatureStyle> = new Set(['triangle', 'satin', 'smile', 'line', 'row', 'lips', 'sleeping']);
 /**
@@ -95,7 +96,9 @@ export class SentenceParser extends SentenceLookahead {
     const led = this.ACTION(() => is(this.LA(1), S.Between));
     const taken = this.SUBRULE(this.run, { ARGS: [this.ACTION(() => this.gapAhead(1))] });
     this.ACTION(() => {
-      const [a = 0, b = 0] = taken.filter((token) => is(token, ...number)).map((token) => Math.floor(valueOf(token)));
+      const said = taken.filter((token) => is(token, ...number)).slice(0, 2);
+      this.roundNumbers(said);
+      const [a = 0, b = 0] = said.map(roundOf);
       // `after rounds 8 and 9` is no gap but `between rounds 8 and 12` is one with a wide mouth: the first two rounds count.
       const gap: [number, number] = [Math.min(a, b), Math.max(a, b)];
       // `From R2 to R8`, `on rounds 2 to 8`: it runs over all of them.
@@ -110,7 +113,9 @@ export class SentenceParser extends SentenceLookahead {
     const a = this.SUBRULE(this.anyToken);
     const b = this.SUBRULE2(this.anyToken);
     this.ACTION(() => {
-      const value = Number.parseInt((is(a, S.RoundWord) ? b : a).image, 10);
+      const said = is(a, S.RoundWord) ? b : a;
+      this.roundNumbers([said]);
+      const value = roundOf(said);
       if (before && is(before, S.After)) this.found.step.after = value;
       else if (this.found.step.round === undefined) this.found.step.round = value;
       else if (this.found.step.round !== value) this.found.unused.push(a.startOffset);
@@ -313,6 +318,11 @@ export class SentenceParser extends SentenceLookahead {
     if (is(token, S.NotStuff)) step.firmness = 'none';
     const verb = [S.NotStuff, S.Stuff, S.Close, S.NoSew, S.Sew, S.Pin, S.Fold, S.Cut, S.Insert, S.Embroider, S.Safety, S.Tail].find((type) => is(token, type));
     if (verb) verbs.push(verb);
+  }
+
+  private roundNumbers(said: readonly IToken[]): void {
+    const { step } = this.found;
+    step.roundNumbers = [...(step.roundNumbers ?? []), said.map((token) => ({ round: roundOf(token), span: { from: token.startOffset, to: token.startOffset + token.image.length } }))];
   }
 
   private side(side: 'left' | 'right'): void {

@@ -26,6 +26,12 @@ export interface EyeRing {
 
 export type StepKind = 'feature' | 'stuff' | 'close' | 'sew' | 'nosew' | 'pin' | 'cut' | 'fold';
 
+/** A number of a round as it stands in a text: `8`, `9th`, `eight`. */
+export interface RoundNumber {
+  round: number;
+  span: Span;
+}
+
 /** An assembly sentence, taken apart. Only what the maker said is set. */
 export interface Step {
   kind: StepKind;
@@ -81,6 +87,8 @@ export interface Step {
   high?: number;
   firmness?: 'light' | 'medium' | 'firm' | 'none';
   tailMm?: number;
+  /** every number of a round it names, with where that stands; those of one line of holes or one range together */
+  roundNumbers?: RoundNumber[][];
   /** the words of a relation that gives no number, `under the nose`: `relation` has one round then */
   vague?: string;
   /** clauses that say where, but not in a way that is read */

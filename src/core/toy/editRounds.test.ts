@@ -49,6 +49,19 @@ describe('sentences follow the numbers', () => {
     expect(changed).toContain('Front: stitch 4 of round 3');
   });
 
+  // A round put in after R1: what is on four and later moves on by one, however it is said.
+  test.each([
+    ['Eyes: 8 mm, between the 4th and 5th round, 5 apart.', 'between the 5th and 6th round, 5 apart'], ['Eyes: 8 mm, between rounds four and five, 5 apart.', 'between rounds 5 and 6, 5 apart'],
+    ['Eyes: 8 mm, between 4 and 5, 5 apart.', 'between 5 and 6, 5 apart'], ['Eyes: 8 mm, R4/5, 5 apart.', 'R5/6, 5 apart'], ['8 mm eyes between rows 5 & 4, 5 apart', 'between rows 6 & 5, 5 apart'],
+    ['Mouth from stitch 3 of round 5 to stitch 6 of round 5', 'from stitch 3 of round 6 to stitch 6 of round 6'], ['Left eye, 8 mm: between R4 and R5 at stitch 3. Right eye: between R4 and R5 at stitch 9.', 'between R5 and R6 at stitch 3. Right eye: between R5 and R6 at stitch 9'],
+    ['Embroider the nose on the 3rd round, 2 wide', 'on the 4th round, 2 wide'], ['Hair from R3 to R6, 1 wide', 'from R4 to R7, 1 wide'], ['Stuff after round 6, 20 mm of it', 'after round 7, 20 mm of it'],
+    ['Nose 3 rounds from the end, 4 stitches wide', '3 rounds from the end, 4 stitches wide'], ['Mouth between rounds 2 and 3 from the end', 'between rounds 2 and 3 from the end'],
+  ])('%s', (sentence, moved) => {
+    const of = `Head\nR1: 6 sc in ring\nR2: inc x 6\nR3-R7: sc around\nR8: dec x 6\n${sentence}\n`;
+    const { source: part } = analyseToy(of).parts[0]!;
+    expect(insertRound(of, 0, part, roundCards(part)[0]!, 'sc around')).toContain(moved);
+  });
+
   test('the eyes stay on the same stitches', () => {
     const changed = analyseToy(insertRound(face, 0, source(), roundCards(source())[0]!, 'sc around')).parts[0]!;
     expect(changed.eyes!.round).toBe(analyseToy(face).parts[0]!.eyes!.round + 1);

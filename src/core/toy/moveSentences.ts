@@ -1,10 +1,21 @@
 import { applyEdits } from '../notation/applyEdits';
 import type { LineEdit } from '../notation/problem';
-import { countsBack } from '../notation/step';
+import type { Span } from '../notation/ast';
+import { countsBack, type RoundNumber } from '../notation/step';
 import type { PartSource } from '../notation/pattern';
 
-/** Round numbers as they stand in sentences: `R8`, `rounds 8 and 9`, `Rnd 8-9`. */
-const named = /\b(rounds?|rnds?|rows?|r)(\.?\s*)(\d+)(?:(\s*(?:and|&|to|-|–|\/|\+)\s*(?:(?:rounds?|rnds?|rows?|r)\.?\s*)?)(\d+))?/gi;
+/** The number of a round in the line that sets the front. */
+const ofRound = /\b(round\s+)(\d+)/i;
+
+const ending = (n: number) => (n % 100 >= 11 && n % 100 <= 13 ? 'th' : ['th', 'st', 'nd', 'rd'][n % 10] ?? 'th');
+
+/** The new numbers of what is named together. Neighbours stay neighbours, also where a round is put in between them. */
+function movedNumbers(said: readonly RoundNumber[], numbers: ReadonlyMap<number, number>): number[] {
+  const rounds = said.map(({ round }) => round);
+  const lower = Math.min(...rounds);
+  const neighbours = rounds.length === 2 && Math.max(...rounds) === lower + 1;
+  return rounds.map((round) => (neighbours ? (numbers.get(lower) ?? lower) + (round - lower) : numbers.get(round) ?? round));
+}
 
 /**
  * Carries the sentences of a part along when its rounds get other numbers: eyes between 8 and 9 are between 10 and 11 once two rounds are
@@ -16,24 +27,23 @@ const named = /\b(rounds?|rnds?|rows?|r)(\.?\s*)(\d+)(?:(\s*(?:and|&|to|-|–|\/
 export function moveSentences(text: string, part: PartSource, numbers: ReadonlyMap<number, number>): string {
   const lines = text.split(/\r\n|\n|\r/);
   const edits = new Map<number, string>();
-  const put = (line: number, from: number, to: number) => {
+  const put = (line: number, { from, to }: Span, next: string) => {
     const current = edits.get(line) ?? lines[line - 1] ?? '';
-    const before = current.slice(from, to);
-    const after = before.replace(named, (whole, word: string, space: string, first: string, between: string | undefined, second: string | undefined) => {
-      const [a, b] = [Number(first), Number(second)];
-      const moved = numbers.get(a);
-      if (moved === undefined) return whole;
-      if (between === undefined) return `${word}${space}${moved}`;
-      // Neighbours stay neighbours, also where a round is put in between them.
-      const other = b === a + 1 ? moved + 1 : (numbers.get(b) ?? b);
-      return `${word}${space}${moved}${between}${other}`;
-    });
-    if (after !== before) edits.set(line, current.slice(0, from) + after + current.slice(to));
+    edits.set(line, current.slice(0, from) + next + current.slice(to));
   };
+  const places = part.steps.filter((step) => !countsBack(step.countFrom, part.start)).flatMap(({ line, roundNumbers = [] }) => roundNumbers.flatMap((said) => {
+    const moved = movedNumbers(said, numbers);
+    return said.map(({ round, span }, i) => ({ line, span, round, moved: moved[i] ?? round }));
+  }));
   // From the end of each line, so that what stands before keeps its place.
-  for (const step of [...part.steps].sort((a, b) => b.span.from - a.span.from)) {
-    if (!countsBack(step.countFrom, part.start)) put(step.line, step.span.from, step.span.to);
+  for (const { line, span, round, moved } of places.sort((a, b) => b.span.from - a.span.from)) {
+    if (moved === round) continue;
+    const ordinal = /\d(?:st|nd|rd|th)$/i.test((lines[line - 1] ?? '').slice(span.from, span.to));
+    put(line, span, `${moved}${ordinal ? ending(moved) : ''}`);
   }
-  if (part.front) put(part.front.line, 0, (lines[part.front.line - 1] ?? '').length);
+  if (part.front) {
+    const said = lines[part.front.line - 1] ?? '';
+    edits.set(part.front.line, said.replace(ofRound, (whole, word: string, round: string) => `${word}${numbers.get(Number(round)) ?? round}`));
+  }
   return applyEdits(text, [...edits].map(([line, next]): LineEdit => ({ line, text: next })));
 }
