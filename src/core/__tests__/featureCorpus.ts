@@ -159,6 +159,9 @@ export const featureCorpus: FeatureCase[] = [
   // Two about the middle of the back: hole 17.75 + 18 of line 12 is 35.75, 18.75 + 18 of line 16 is 36.75.
   row('Sew two 6 mm buttons at the back of the head, between R16 and R17, 5 showing', [16, [[34, 34], [4, 4]]]),
   row('Two felt spots, 6 mm, at the back, 7 apart, between R12 and R13', [12, [[32, 32], [3, 3]]]),
+  row('Sew 6 mm buttons in a straight line, between R16 and R17, 6 apart', [16, [[16, 16], [22, 22]]]),
+  row('Sew an oval felt patch, 20 mm, between R18 and R19', [18, [[19, 19]]]),
+  row('Embroider a straight line for the mouth between R19 and R20, 3 wide', [19, [[18, 21]]]),
   // Filled as usual, or not to be had: it says so.
   row('Embroider a mouth, 3 wide, 2 strands', [19, [[18, 21]]], { ...mouthBelow, asks: 'as-usual' }),
   row('Felt cheeks, 8 mm, 2 rounds below the eyes', [17, [[14, 14], [24, 24]]], { ...both(13, [[13, 13], [23, 23]]), asks: 'as-usual' }),

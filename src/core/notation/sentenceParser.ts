@@ -37,18 +37,20 @@ export interface Phrases {
   secondMm: number | null;
   /** its left and its right are named, each by itself */
   leftAndRight: boolean;
+  /** how it is said to be made, in order */
+  styles: FeatureStyle[];
   /** where the features of `features` are named */
   mentions: { kind: FeatureKind; from: number; until: number }[];
 }
 
-const nothing = (): Phrases => ({ step: {}, verbs: [], features: [], waiting: [], by: {}, said: new Set(), edge: 'middle', outward: null, named: [], vague: null, halfway: false, unused: [], outwardAt: null, heightAt: null, bare: null, spacing: null, ring: null, secondMm: null, leftAndRight: false, mentions: [] });
+const nothing = (): Phrases => ({ step: {}, verbs: [], features: [], waiting: [], by: {}, said: new Set(), edge: 'middle', outward: null, named: [], vague: null, halfway: false, unused: [], outwardAt: null, heightAt: null, bare: null, spacing: null, ring: null, secondMm: null, leftAndRight: false, styles: [], mentions: [] });
 
 const styles: [TokenType, FeatureStyle][] = [
   [S.Triangle, 'triangle'], [S.Satin, 'satin'], [S.Smile, 'smile'], [S.Line, 'line'], [S.ShortRow, 'row'], [S.Lips, 'lips'], [S.Sleeping, 'sleeping'], [S.FeltWord, 'felt'], [S.CrochetWord, 'crochet'], [S.Oval, 'oval'],
 ];
 const roundOf = (token: IToken) => Math.floor(valueOf(token));
 /** Styles worked with the needle. */
-const stitched: ReadonlySet<FeatureStyle> = new Set(['triangle', 'satin', 'smile', 'line', 'row', 'lips', 'sleeping']);
+const stitched: ReadonlySet<FeatureStyle> = new Set(['triangle', 'satin', 'smile', 'row', 'lips', 'sleeping']);
 /**
  * An island grammar: the phrases that carry numbers and acts are read wherever they stand, the words between them are passed over.
  */
@@ -278,8 +280,7 @@ export class SentenceParser extends SentenceLookahead {
     const feature = featureOf.find(([type]) => is(token, type))?.[1];
     if (feature) this.name(feature, token);
     const style = styles.find(([type]) => is(token, type))?.[1];
-    // The first style named is how it is made: “satin triangle” is a triangle in satin stitch.
-    if (style && (!step.style || style === 'triangle')) step.style = style;
+    if (style) this.found.styles.push(style);
     if (is(token, S.Embroider) || (style && stitched.has(style))) { step.embroidered = true; verbs.push(S.Embroider); }
     if (is(token, S.Smile) && features.length === 0) features.push('mouth');
     if (is(token, S.Lips) && features.length === 0) features.push('mouth');
@@ -307,7 +308,6 @@ export class SentenceParser extends SentenceLookahead {
     // An edge named after the phrase it belongs to is another's.
     if (is(token, S.Inner, S.Outer) && (!this.found.said.has('inLine') || this.found.waiting.includes('inLine'))) this.found.edge = is(token, S.Inner) ? 'inner' : 'outer';
     if (is(token, S.Back)) step.back = true;
-    if (is(token, S.FeltWord) && features.length === 0) step.style = 'felt';
     if (is(token, S.Split)) step.seat = 'split';
     if (is(token, S.Holes)) step.seat = 'foot';
     if (is(token, S.FromEnd)) step.countFrom = /base|bottom|chin/i.test(token.image) ? 'base' : 'end';
@@ -368,9 +368,8 @@ export class SentenceParser extends SentenceLookahead {
 
   /** Felt circles: behind eyes that are named they are rings, else what the feature is made of. */
   private ringNamed(of: 'felt' | 'crochet'): void {
-    const { step, features } = this.found;
     this.found.ring = of;
-    if (features[0] !== 'eyes') step.style ??= of;
+    if (this.found.features[0] !== 'eyes') this.found.styles.push(of);
   }
 
   /** `From the outer edge of one eye to the outer edge of the other`: as wide as that. */

@@ -2,7 +2,7 @@ import type { TokenType } from 'chevrotain';
 import { SentenceParser, type Phrases, type Waiting } from './sentenceParser';
 import { S, sentenceLexer } from './sentenceTokens';
 import { splitSentences } from './splitSentences';
-import type { FeatureKind, Step, StepKind } from './step';
+import type { FeatureKind, FeatureStyle, Step, StepKind } from './step';
 
 export type { FeatureKind, Step, StepKind } from './step';
 
@@ -41,6 +41,12 @@ function unread(step: Step, { vague, unused, outwardAt, heightAt, mentions }: Ph
   if (clauses.length > 0 && step.feature !== 'sculpting') step.unused = [...new Set(clauses)];
 }
 
+/** The first style named is how it is made; “satin triangle” is a triangle in satin stitch, and only some things are a line or an oval. */
+function styleOf(feature: FeatureKind, styles: readonly FeatureStyle[]): FeatureStyle | undefined {
+  const fit = styles.filter((style) => (style !== 'line' || feature === 'mouth') && (style !== 'oval' || feature === 'eyes' || feature === 'nose'));
+  return fit.includes('triangle') ? 'triangle' : fit[0];
+}
+
 /** The words around a place in a text, from comma to comma. */
 function clauseAt(text: string, at: number, { from, to }: Step['span']): string {
   const comma = /^[,:;](?!\d)/;
@@ -74,6 +80,9 @@ export function readSteps(text: string, line: number): Step[] {
       const [feature] = phrases.features;
       const { by, said, outward } = phrases;
       step.feature = feature;
+      const style = styleOf(feature, phrases.styles);
+      if (style) step.style = style;
+      if (style === 'line') step.embroidered = true;
       const eyes = feature === 'eyes' ? null : 'eyes';
       // Pressed eyes lie on one line of holes, whatever they are said to reach over.
       if (!eyes && step.range && !step.gap) { step.gap = step.range; delete step.range; }
