@@ -168,7 +168,7 @@ describe('remedies are tried before they are offered', () => {
           expect(codesOf(applyEdits(text, edits), id)).not.toContain('features-overlap');
         }
       }
-    }), { numRuns: 60 });
+    }), { numRuns: 100 });
     expect(tried).toBeGreaterThan(30);
   });
 

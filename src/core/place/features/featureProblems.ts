@@ -5,7 +5,7 @@ import type { EyePlacement } from '../eyes';
 import { washerMm } from '../hardware';
 import { pairAt, type PartForm } from '../partForm';
 import { underWasher, underWasherWords } from '../washers';
-import type { FeaturePlacement } from './featurePlacement';
+import type { FeaturePlacement, FeatureUnit } from './featurePlacement';
 import { atDistance, type FeatureRule } from './featureRule';
 import { featureStep, writeFeature } from './featureSentence';
 import { besideMiddle, byDistance } from './moveFeature';
@@ -22,8 +22,13 @@ const sharedFrom = 0.3;
 const noticeableMm = 0.5;
 const mm = (value: number) => `${value < 10 ? Math.round(value * 10) / 10 : Math.round(value)} mm`;
 
-/** Conflicts of a placed feature with the middle, with other features and with the closing; each with remedies that rewrite its sentence. */
-export function featureProblems(form: PartForm, placed: FeaturePlacement, all: readonly FeaturePlacement[], eyes: EyePlacement | null, front: number): Problem[] {
+/**
+ * Conflicts of a placed feature with the middle, with other features and with the closing; each with remedies that rewrite its sentence.
+ *
+ * @param front azimuth of the front line
+ * @param unitsAt where its places would be on another line of holes
+ */
+export function featureProblems(form: PartForm, placed: FeaturePlacement, all: readonly FeaturePlacement[], eyes: EyePlacement | null, front: number, unitsAt: (line: number) => readonly FeatureUnit[]): Problem[] {
   const { part, fabric, lines } = form;
   const { rule, line, kind, id } = placed;
   const step = featureStep(part, id);
@@ -58,7 +63,7 @@ export function featureProblems(form: PartForm, placed: FeaturePlacement, all: r
   }
   const clear = (isClear: (at: number) => boolean) => clearLines(line, fabric.rounds - 1, isClear).flatMap((at) => lineUp(at - line));
   if (kind === 'nose' && !rule.embroidered) {
-    for (const { code, severity, message } of noseWasher(form, placed, eyes)) add(code, severity, message, clear((at) => noseWasher(form, { ...placed, line: at }, eyes).length === 0));
+    for (const { code, severity, message } of noseWasher(form, placed, eyes)) add(code, severity, message, clear((at) => noseWasher(form, { ...placed, line: at, units: [...unitsAt(at)] }, eyes).length === 0));
   }
   if (kind !== 'sculpting') {
     // A ring behind an eye is as far as it reaches.
@@ -70,10 +75,8 @@ export function featureProblems(form: PartForm, placed: FeaturePlacement, all: r
     const touches = (at: number, other: (typeof others)[number]) => {
       const own = risesOf(form, rule, at);
       const around = Math.max(0.001, form.profile.radius[at - 1] ?? 0);
-      // On another line its holes may fall half a stitch nearer.
-      const room = at === line ? -0.5 : form.gauge.widthMm / 2;
       const near = Math.min(own.upper, other.rises.upper) - Math.max(own.lower, other.rises.lower) > sharedFrom;
-      return near && placed.units.some((unit) => other.units.some(({ azimuth, half }) => Math.abs(wrapAngle(unit.azimuth - azimuth)) * around < unit.halfMm + half + room));
+      return near && (at === line ? placed.units : unitsAt(at)).some((unit) => other.units.some(({ azimuth, half }) => Math.abs(wrapAngle(unit.azimuth - azimuth)) * around < unit.halfMm + half - 0.5));
     };
     for (const other of others) {
       // Said once for each two: by the one that comes later in the text.

@@ -14,6 +14,7 @@ import { ruleOfStep, verticalOf, type Vertical } from './featureRule';
 import { writeFeature } from './featureSentence';
 import { featureSteps, type NamedStep } from './featureSteps';
 import { inOrder } from './inOrder';
+import { byDistance } from './moveFeature';
 import { placeOne } from './placeOne';
 import { countedReach, lineEdge, reachOf } from './reach';
 import { pressedEyes, referring } from './referring';
@@ -107,7 +108,10 @@ export function placeFace(form: PartForm): PlacedFace {
   }
   const order = [...rules.keys()];
   features.sort((a, b) => order.indexOf(a.id) - order.indexOf(b.id));
-  for (const placed of features) placed.problems.push(...(problems.get(placed.id) ?? []), ...featureProblems(form, placed, features, placedEyes, front));
+  for (const placed of features) {
+    const unitsAt = (line: number) => placeOne(form, placed.id, byDistance(placed), line, front, (by) => anchors.get(goesBy(by, placed.id) ?? ''), () => {}).units;
+    placed.problems.push(...(problems.get(placed.id) ?? []), ...featureProblems(form, placed, features, placedEyes, front, unitsAt));
+  }
   return { front, eyes: placedEyes, features };
 }
 
