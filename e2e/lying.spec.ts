@@ -61,3 +61,18 @@ test('sentences about such a head are read, and what does not fit is asked about
   for (let press = 0; press < 3; press += 1) await page.getByRole('button', { name: 'Turn the front half a stitch up' }).click();
   await expect.poll(holes).toEqual(before.map((hole) => hole + 1));
 });
+
+test('on such a head, too, what a feature is counted from is chosen by thumb', async ({ page }) => {
+  await bringPattern(page, `${bearHead.replace('\n', '\nStart: left\n')}\nEyes: 8 mm, between R7 and R8 and between R10 and R11.\nMouth: embroidered smile, 4 stitches below the eyes, 3 rounds wide, 1 stitch high.`);
+  await page.getByRole('tab', { name: 'Map' }).click();
+  await feature(page, 'Mouth').click();
+  const mouth = page.getByRole('status').filter({ hasText: /^Mouth: \d+\|\d+ hole/ });
+  const from = page.getByRole('radiogroup', { name: 'Counted up and down from' });
+  await expect(from.getByRole('radio', { name: 'The eyes' })).toHaveAttribute('aria-checked', 'true');
+  await from.getByRole('radio', { name: 'The front line' }).click();
+  await expect(from.getByRole('radio', { name: 'The front line' })).toHaveAttribute('aria-checked', 'true');
+  // As near as whole stitches come to it.
+  await expect(mouth).toHaveText(/^Mouth: 7\|8 hole 1[345], 10\|11 hole 1[456]$/);
+  await page.getByRole('tab', { name: 'Text' }).click();
+  await expect(page.getByRole('textbox', { name: /pattern/i })).toHaveValue(/Mouth: embroidered smile, \d stitches below the front line, 3 rounds wide/);
+});

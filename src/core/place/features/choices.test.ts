@@ -188,6 +188,21 @@ describe('remedies are tried before they are offered', () => {
     expect(tried).toBeGreaterThan(10);
   });
 
+  test('a middle that is not that of the eyes: brought nearer, or the eyes evened out where they are what is off', () => {
+    let tried = 0;
+    fc.assert(fc.property(fc.integer({ min: 5, max: 10 }), fc.integer({ min: 2, max: 5 }), fc.integer({ min: 1, max: 7 }), (apart, rounds, wide) => {
+      const { text, parts } = toy(`Eyes: 8 mm, between R15 and R16, ${apart} post to post.\nMouth: embroidered smile, ${rounds} rounds below the eyes, ${wide} wide.`);
+      const message = (of: string) => analyseToy(of).parts[0]!.features[0]!.problems.find(({ code }) => code === 'off-the-eyes')?.message;
+      const off = (said: string | undefined) => Number(/([\d.]+) mm/.exec(said ?? '0 mm')![1]);
+      const problem = parts[0]!.features[0]!.problems.find(({ code }) => code === 'off-the-eyes');
+      for (const { edits } of problem?.suggestions ?? []) {
+        tried += 1;
+        expect(off(message(applyEdits(text, edits)))).toBeLessThan(off(problem!.message));
+      }
+    }), { numRuns: 120 });
+    expect(tried).toBeGreaterThan(10);
+  });
+
   test('a pressed nose finds room for its washer', () => {
     const { text, parts } = toy('Insert an 18 mm safety nose just below the eyes.');
     const problem = parts[0]!.features[0]!.problems.find(({ code }) => code === 'washers-overlap')!;

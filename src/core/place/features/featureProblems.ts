@@ -58,7 +58,7 @@ export function featureProblems(form: PartForm, placed: FeaturePlacement, all: r
     const eyesMiddle = between(eyes.posts[0].azimuth, eyes.posts[1].azimuth);
     const off = Math.abs(wrapAngle(between(first.azimuth, last.azimuth) - eyesMiddle)) * radius;
     if (off > form.gauge.widthMm * offFromEyes) {
-      add('off-the-eyes', 'warning', `The ${id} and the eyes do not share a middle: they are ${mm(off)} off each other.`, nearerTheEyes(form, placed, front, eyesMiddle, off, change));
+      add('off-the-eyes', 'warning', `The ${id} and the eyes do not share a middle: they are ${mm(off)} off each other.`, [...nearerTheEyes(form, placed, front, eyesMiddle, off, change), ...eyesToo(eyes)]);
     }
   }
   const clear = (isClear: (at: number) => boolean) => clearLines(line, fabric.rounds - 1, isClear).flatMap((at) => lineUp(at - line));
@@ -125,6 +125,12 @@ function noseWasher(form: PartForm, { units, line, rule }: FeaturePlacement, eye
     if (away < room) found.push({ code: 'washers-overlap', severity: 'error', message: `The washers of the nose and the ${eye.side} eye need ${mm(room)} from post to post, and have ${mm(away)}: they overlap inside.` });
   }
   return found;
+}
+
+/** Where the eyes miss the middle themselves, what evens them out. */
+function eyesToo({ problems }: EyePlacement): Suggestion[] {
+  const centring = problems.find(({ code }) => code === 'not-centred')?.suggestions ?? [];
+  return centring.slice(0, 2).map(({ title, edits }) => ({ title: `Eyes: ${title.charAt(0).toLowerCase()}${title.slice(1)}`, edits }));
 }
 
 /** One wider or narrower, where that brings its middle nearer to that of the eyes. */
