@@ -18,7 +18,7 @@ test('a whole face on a new head, by thumb alone', async ({ page }) => {
   await expect(page.getByRole('status').filter({ hasText: answer('Mouth') })).toBeVisible();
   await tap('button', 'One round down');
   await tap('button', 'Add cheeks');
-  await tap('radio', 'Felt');
+  await tap('radio', /^Felt$/);
   await tap('button', 'One stitch wider');
   await expect(page.getByRole('status').filter({ hasText: answer('Cheeks') })).toBeVisible();
   await tap('button', 'Add brows');

@@ -38,6 +38,16 @@ export async function holes(page: Page): Promise<number[]> {
   return (/(\d+) and (\d+)$/.exec(text.trim()) ?? []).slice(1).map(Number);
 }
 
+/** The holes in the answer once they no longer change: a busy machine works the last of a drag out a moment later. */
+export async function settled(page: Page): Promise<number[]> {
+  const seen: string[] = [];
+  await expect.poll(async () => {
+    seen.push(String(await holes(page)));
+    return seen.length > 4 && new Set(seen.slice(-5)).size === 1;
+  }, { intervals: [400] }).toBe(true);
+  return holes(page);
+}
+
 export const saved = (page: Page) => expect(page.getByText(/· saved$/)).toBeVisible();
 
 /** A feature in the line below the map, whether or not it has something to settle. */

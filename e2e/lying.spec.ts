@@ -16,7 +16,7 @@ test('a head worked from the side: said by thumb, the face set, counted on the p
   await page.getByRole('button', { name: 'One stitch down' }).click();
   await page.getByRole('button', { name: 'One round wider' }).click();
   await page.getByRole('button', { name: 'Add cheeks' }).click();
-  await page.getByRole('radio', { name: 'Felt' }).click();
+  await page.getByRole('radio', { name: 'Felt', exact: true }).click();
   await expect(page.getByRole('status').filter({ hasText: /^Cheeks: \d+\|\d+ hole/ })).toBeVisible();
   await expectAccessible(page);
   await saved(page);

@@ -9,6 +9,7 @@ test.each([
   ['what says no place does not take it away', 'Eyes: 9 mm, between R8 and R9, 6 apart\nTrim the posts of the eyes to 4 mm', { sizeMm: 9, gap: [8, 9], apart: 6 }],
   ['what is left open is filled', 'Insert the eyes between R8 and R9\nThe eyes are 7 mm, 5 apart', { sizeMm: 7, gap: [8, 9], apart: 5 }],
   ['also from what stands before', 'The safety eyes are 7 mm, 6 showing\nInsert the eyes between R8 and R9', { sizeMm: 7, gap: [8, 9], showing: 6 }],
+  ['a width alone, too', 'Embroider the mouth between R12 and R13\nThe mouth is 5 stitches wide', { gap: [12, 13], wide: 5 }],
   ['a mouth, too', 'Embroider the mouth between R12 and R13\nMouth: black yarn, 4 wide, one long stitch, 4 rounds below the eyes', { wide: 4, style: 'line', relation: { rounds: 4, direction: 'below', to: 'eyes' } }],
 ] as const)('%s', (_, text, step) => { expect(told(text)).toMatchObject(step); });
 

@@ -1,49 +1,8 @@
 import { EOF, type IToken, type TokenType } from 'chevrotain';
 import { SentenceLookahead, targetOf } from './sentenceLookahead';
+import { nothing, type Phrases, type Waiting } from './sentencePhrases';
 import { featureOf, is, number, S, sentenceTypes, valueOf, Word } from './sentenceTokens';
-import type { FeatureKind, FeatureStyle, LandmarkKind, Step } from './step';
-
-/** What a phrase waits to hear the name of: `level with …`, `in line with the inner edge of …`, `outside …`. */
-export type Waiting = 'level' | 'inLine' | 'outward' | 'beside';
-
-/** Phrases met in one sentence, in order. */
-export interface Phrases {
-  step: Partial<Step>;
-  verbs: TokenType[];
-  features: FeatureKind[];
-  waiting: Waiting[];
-  /** what the last phrase of each kind goes by, once it is named */
-  by: Partial<Record<Waiting, FeatureKind | 'front'>>;
-  said: Set<Waiting>;
-  edge: 'inner' | 'outer' | 'middle';
-  outward: number | null;
-  /** every feature named in it, also those only gone by: what `them` may mean */
-  named: FeatureKind[];
-  /** a relation without a number, and where it stands */
-  vague: { direction: 'above' | 'below'; to: FeatureKind | LandmarkKind; from: number; until: number } | null;
-  /** a place is named, by what lies on either side of it */
-  halfway: boolean;
-  /** where something stands that says a place and is not read */
-  unused: number[];
-  /** where `outward` stands, and what may say how high and is nothing by itself: an end of the toy, a landmark, `above` */
-  outwardAt: number | null;
-  heightAt: number | null;
-  /** so many stitches and no more */
-  bare: number | null;
-  /** what the next number of stitches is: `a gap of`, `a distance of` */
-  spacing: 'showing' | 'apart' | null;
-  /** a ring or disc is named, and the second size in mm of the sentence */
-  ring: 'felt' | 'crochet' | null;
-  secondMm: number | null;
-  /** its left and its right are named, each by itself */
-  leftAndRight: boolean;
-  /** how it is said to be made, in order */
-  styles: FeatureStyle[];
-  /** where the features of `features` are named */
-  mentions: { kind: FeatureKind; from: number; until: number }[];
-}
-
-const nothing = (): Phrases => ({ step: {}, verbs: [], features: [], waiting: [], by: {}, said: new Set(), edge: 'middle', outward: null, named: [], vague: null, halfway: false, unused: [], outwardAt: null, heightAt: null, bare: null, spacing: null, ring: null, secondMm: null, leftAndRight: false, styles: [], mentions: [] });
+import type { FeatureKind, FeatureStyle } from './step';
 
 const styles: [TokenType, FeatureStyle][] = [
   [S.Triangle, 'triangle'], [S.Satin, 'satin'], [S.Smile, 'smile'], [S.Line, 'line'], [S.ShortRow, 'row'], [S.Lips, 'lips'], [S.Sleeping, 'sleeping'], [S.FeltWord, 'felt'], [S.CrochetWord, 'crochet'], [S.Oval, 'oval'],
@@ -51,6 +10,7 @@ const styles: [TokenType, FeatureStyle][] = [
 const roundOf = (token: IToken) => Math.floor(valueOf(token));
 /** Styles worked with the needle. */
 const stitched: ReadonlySet<FeatureStyle> = new Set(['triangle', 'satin', 'smile', 'row', 'lips', 'sleeping']);
+
 /**
  * An island grammar: the phrases that carry numbers and acts are read wherever they stand, the words between them are passed over.
  */

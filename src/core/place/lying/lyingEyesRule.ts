@@ -1,6 +1,6 @@
 import type { Problem, Suggestion } from '../../notation/problem';
 import type { Step } from '../../notation/step';
-import { putSize } from '../eyeProblems';
+import { putSize } from '../eyesSaid';
 import { writeEyes, type EyeRule } from '../eyeSentence';
 import { unread } from '../features/unread';
 import { frontAzimuth, roundIndex } from '../frontLine';

@@ -1,0 +1,86 @@
+import type { Phrases, Waiting } from './sentencePhrases';
+import type { FeatureKind, FeatureStyle, Step } from './step';
+
+/** More stitches than that are what a round has, not how wide a mouth is. */
+const widestBare = 12;
+
+/**
+ * Takes what a sentence says of a feature out of the phrases met in it. The first thing named is what is placed; later ones are what it is
+ * placed by.
+ *
+ * @param step filled in place
+ * @param text the line the sentence stands in, to quote from
+ */
+export function readFeature(step: Step, feature: FeatureKind, phrases: Phrases, text: string): void {
+  step.feature = feature;
+  const style = styleOf(feature, phrases.styles);
+  if (style) step.style = style;
+  if (style === 'line') step.embroidered = true;
+  // Pressed eyes lie on one line of holes, whatever they are said to reach over.
+  if (feature === 'eyes' && step.range && !step.gap) { step.gap = step.range; delete step.range; }
+  readSideways(step, feature, phrases);
+  // `Stitch 15 of round 16`: the hole at its foot, in the line under that round.
+  if (step.stitches && step.round !== undefined && !step.gap && !step.countFrom && step.round > 1) { step.gap = [step.round - 1, step.round]; step.ofRound = step.round; delete step.round; }
+  // `3 stitches from the nose` and nothing else: beside it.
+  const from = step.outward?.from;
+  if (from && from !== 'front' && from !== 'eyes' && !step.gap && !step.relation && !step.stitchesFrom && !step.range && step.round === undefined) step.level ??= from;
+  if (feature === 'eyes' && phrases.ring) step.ring = { of: phrases.ring, ...(phrases.secondMm === null ? {} : { sizeMm: phrases.secondMm }) };
+  // `4 sts` alone is how wide what is stitched is.
+  const stitched = feature === 'mouth' || feature === 'nose' || feature === 'brows';
+  if (phrases.bare !== null && phrases.bare <= widestBare && step.sizeMm === undefined && !step.stitches && stitched) step.wide ??= phrases.bare;
+  // One mouth that reaches from left to right.
+  if ((feature === 'mouth' || feature === 'nose') && phrases.leftAndRight && !step.outward) delete step.sides;
+  unread(step, phrases, text);
+}
+
+/** What it is level with, in line with, beside or outside of. */
+function readSideways(step: Step, feature: FeatureKind, { by, said, outward, edge }: Phrases): void {
+  const eyes = feature === 'eyes' ? null : 'eyes';
+  const bySomething = (phrase: Waiting) => (by[phrase] === 'front' ? null : (by[phrase] as FeatureKind | undefined)) ?? eyes;
+  const level = bySomething('level');
+  if (said.has('level') && level) step.level = level;
+  const line = bySomething('inLine');
+  if (said.has('inLine') && line) step.inLine = { edge, to: line };
+  if (by.beside === 'front') {
+    // `Either side of the middle, 6 apart`: the distance says how far.
+    if (step.apart === undefined && step.showing === undefined) step.outward = { stitches: outward ?? 1, from: 'front' };
+    else step.sides ??= 'both';
+  } else if (said.has('beside')) {
+    const beside = bySomething('beside');
+    step.outward = { stitches: outward ?? 1, from: beside };
+    if (beside && !step.gap && !step.relation && step.round === undefined) step.level ??= beside;
+  } else if (outward !== null) step.outward = { stitches: outward, from: by.outward ?? eyes };
+  // `Outside the eyes` is the next stitch.
+  else if (by.outward) step.outward = { stitches: 1, from: by.outward };
+}
+
+/** What says a place without a number is taken as one round; what is not read at all is kept, clause by clause. */
+function unread(step: Step, { vague, unused, outwardAt, heightAt, mentions }: Phrases, text: string): void {
+  const { span } = step;
+  const placed = step.gap ?? step.range ?? step.relation ?? step.stitchesFrom ?? step.level ?? step.round ?? (step.atStart || undefined);
+  const others = mentions.filter(({ kind }) => kind !== step.feature && kind !== step.inLine?.to && kind !== step.level && kind !== step.outward?.from && kind !== step.relation?.to && kind !== step.stitchesFrom?.to);
+  const left = [...unused, ...others.map(({ from }) => from), ...(outwardAt !== null && !step.outward ? [outwardAt] : []), ...(heightAt !== null && placed === undefined && !vague ? [heightAt] : [])];
+  const clauses = left.map((at) => clauseAt(text, at, span));
+  if (vague && step.feature !== 'sculpting') {
+    if (placed === undefined) {
+      step.relation = { rounds: 1, direction: vague.direction, to: vague.to };
+      step.vague = text.slice(vague.from, vague.until);
+    } else if (!(step.relation && step.relation.to === vague.to && step.relation.direction === vague.direction)) clauses.push(clauseAt(text, vague.from, span));
+  }
+  if (clauses.length > 0 && step.feature !== 'sculpting') step.unused = [...new Set(clauses)];
+}
+
+/** The first style named is how it is made; “satin triangle” is a triangle in satin stitch, and only some things are a line or an oval. */
+function styleOf(feature: FeatureKind, styles: readonly FeatureStyle[]): FeatureStyle | undefined {
+  const fit = styles.filter((style) => (style !== 'line' || feature === 'mouth') && (style !== 'oval' || feature === 'eyes' || feature === 'nose'));
+  return fit.includes('triangle') ? 'triangle' : fit[0];
+}
+
+/** The words around a place in a text, from comma to comma. */
+function clauseAt(text: string, at: number, { from, to }: Step['span']): string {
+  const comma = /^[,:;](?!\d)/;
+  let [start, end] = [at, at];
+  while (start > from && !comma.test(text.slice(start - 1, start + 1))) start -= 1;
+  while (end < to && !comma.test(text.slice(end, end + 2))) end += 1;
+  return text.slice(start, end).trim();
+}

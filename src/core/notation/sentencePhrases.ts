@@ -1,0 +1,47 @@
+import type { TokenType } from 'chevrotain';
+import type { FeatureKind, FeatureStyle, LandmarkKind, Step } from './step';
+
+/** What a phrase waits to hear the name of: `level with …`, `in line with the inner edge of …`, `outside …`. */
+export type Waiting = 'level' | 'inLine' | 'outward' | 'beside';
+
+/** Phrases met in one sentence, in order. */
+export interface Phrases {
+  step: Partial<Step>;
+  verbs: TokenType[];
+  features: FeatureKind[];
+  waiting: Waiting[];
+  /** what the last phrase of each kind goes by, once it is named */
+  by: Partial<Record<Waiting, FeatureKind | 'front'>>;
+  said: Set<Waiting>;
+  edge: 'inner' | 'outer' | 'middle';
+  outward: number | null;
+  /** every feature named in it, also those only gone by: what `them` may mean */
+  named: FeatureKind[];
+  /** a relation without a number, and where it stands */
+  vague: { direction: 'above' | 'below'; to: FeatureKind | LandmarkKind; from: number; until: number } | null;
+  /** a place is named, by what lies on either side of it */
+  halfway: boolean;
+  /** where something stands that says a place and is not read */
+  unused: number[];
+  /** where `outward` stands, and what may say how high and is nothing by itself: an end of the toy, a landmark, `above` */
+  outwardAt: number | null;
+  heightAt: number | null;
+  /** so many stitches and no more */
+  bare: number | null;
+  /** what the next number of stitches is: `a gap of`, `a distance of` */
+  spacing: 'showing' | 'apart' | null;
+  /** a ring or disc is named, and the second size in mm of the sentence */
+  ring: 'felt' | 'crochet' | null;
+  secondMm: number | null;
+  /** its left and its right are named, each by itself */
+  leftAndRight: boolean;
+  /** how it is said to be made, in order */
+  styles: FeatureStyle[];
+  /** where the features of `features` are named */
+  mentions: { kind: FeatureKind; from: number; until: number }[];
+}
+
+/** What is found before anything is read. */
+export const nothing = (): Phrases => ({
+   step: {}, verbs: [], features: [], waiting: [], by: {}, said: new Set(), edge: 'middle', outward: null, named: [], vague: null, halfway: false, unused: [], outwardAt: null, heightAt: null, bare: null, spacing: null, ring: null, secondMm: null, leftAndRight: false, styles: [], mentions: [],
+});
