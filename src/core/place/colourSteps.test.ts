@@ -1,5 +1,6 @@
 import { analyseToy } from '../toy/analyse';
 import { colourSteps, eyeColourCheck } from './colourSteps';
+import { landmarkWords } from './whatIsThere';
 
 const text = (header: string, eyes: string) => `${header}Head\nin brown\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R6: sc around\nR7: sc 5, change to cream, sc 7, change to brown, sc 6\nR8: sc around\n${eyes}\n`;
 const part = (header = '', eyes = 'Eyes: 6 mm, between R6 and R7, at stitches 8 and 11.') => analyseToy(text(header, eyes)).parts[0]!;
@@ -22,4 +23,10 @@ test('on a flat piece the edge is no change of colour', () => {
 test.each([['', 'from the left eye’s hole 2 stitches to the colour change on its left; from the right eye’s hole 1 stitch to the colour change on its right'], ['Hand: left\n', 'from the left eye’s hole 1 stitch to the colour change on its left; from the right eye’s hole 2 stitches to the colour change on its right']])('in words, as one looks at the face (%j)', (header, words) => {
   const { form, eyes } = part(header);
   expect(eyeColourCheck(form, eyes!)).toBe(`Check: ${words}.`);
+});
+
+test('of several changes of colour each is told by the colour that comes in; of one there is no need', () => {
+  const words = (rounds: string, line: number) => landmarkWords(analyseToy(`Head\nin brown\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R6: sc around\n${rounds}\nR9-R12: sc around\n`).parts[0]!.form, line);
+  expect(words('R7: change to cream, sc around\nR8: change to brown, sc around', 4)).toEqual(['2 rounds above the change to cream', '3 rounds above the change to brown', '8 rounds from the last round']);
+  expect(words('R7: change to cream, sc around\nR8: sc around', 4)).toEqual(['2 rounds above the colour change', '8 rounds from the last round']);
 });

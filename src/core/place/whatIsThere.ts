@@ -1,3 +1,4 @@
+import type { Fabric } from '../fabric/fabric';
 import { turn, wrapAngle } from '../shape/azimuth';
 import type { EyePlacement } from './eyes';
 import { landmarkLines } from './features/landmarks';
@@ -16,6 +17,13 @@ function stitchWords(stitches: number): string {
   return halves === 1 ? 'half a stitch' : `${number} ${halves === 2 ? 'stitch' : 'stitches'}`;
 }
 
+/** The colour that comes in over a line of holes, as the maker calls it. */
+function newColour({ offset, colour, palette }: Fabric, line: number): string {
+  const before = new Set(colour.slice(offset[line - 1] ?? 0, offset[line] ?? 0));
+  const found = colour.slice(offset[line] ?? 0, offset[line + 1] ?? 0).find((one) => !before.has(one));
+  return palette[found ?? 0] || 'another colour';
+}
+
 /**
  * What can be seen on the piece near a line of holes, to count rounds from without going back to the start: `2 rounds above the ridge`.
  *
@@ -26,7 +34,10 @@ export function landmarkWords(form: PartForm, line: number): string[] {
   const up = upOf(form);
   // The rounds of a part that lies run across the face; those towards its start lie at the side of the start.
   const [over, under] = form.orientation.lying ? ['to the left of', 'to the right of'] : ['above', 'below'];
-  const seen = (['ridge', 'colour change', 'neck'] as const).flatMap((landmark) => landmarkLines(fabric, landmark).map((at) => ({ at, name: `the ${landmark}` })));
+  const seen = (['ridge', 'colour change', 'neck'] as const).flatMap((landmark) => {
+    const found = landmarkLines(fabric, landmark);
+    return found.map((at) => ({ at, name: landmark === 'colour change' && found.length > 1 ? `the change to ${newColour(fabric, at)}` : `the ${landmark}` }));
+  });
   const words = seen.sort((a, b) => Math.abs(a.at - line) - Math.abs(b.at - line)).slice(0, 2).map(({ at, name }) => {
     if (at === line) return `on the same line as ${name}`;
     return `${rounds(Math.abs(at - line))} ${(line - at) * up > 0 ? over : under} ${name}`;
