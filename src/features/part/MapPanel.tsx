@@ -101,7 +101,7 @@ export function MapPanel({ part, form, selected, onSelect, feature, onFeature }:
                 const r = (eyes?.rule.sizeMm ?? 8) / 2;
                 return (
                   <G key={post.side}>
-                    {eyes?.rule.ring ? <Circle cx={at.x} cy={at.y} r={eyes.rule.ring.sizeMm / 2} fill={colours.thread} fillOpacity={0.9} /> : null}
+                    {eyes?.rule.ring ? <Circle cx={at.x} cy={at.y} r={eyes.rule.ring.sizeMm / 2} fill={colours.thread} fillOpacity={0.9} stroke={colours.mat} strokeWidth={1.2 / scale} /> : null}
                     <Circle cx={at.x} cy={at.y} r={r} fill="#121212" stroke={colours.marker} strokeWidth={2.5 / scale} />
                     <Circle cx={at.x - r * 0.3} cy={at.y - r * 0.35} r={r * 0.24} fill="#fff" />
                   </G>
