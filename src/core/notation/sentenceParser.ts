@@ -2,14 +2,10 @@ import { EOF, type IToken, type TokenType } from 'chevrotain';
 import { SentenceLookahead, targetOf } from './sentenceLookahead';
 import { nothing, type Phrases, type Waiting } from './sentencePhrases';
 import { featureOf, is, number, S, sentenceTypes, valueOf, Word } from './sentenceTokens';
-import type { FeatureKind, FeatureStyle } from './step';
+import { stitched, styles } from './styleWords';
+import type { FeatureKind } from './step';
 
-const styles: [TokenType, FeatureStyle][] = [
-  [S.Triangle, 'triangle'], [S.Satin, 'satin'], [S.Smile, 'smile'], [S.Line, 'line'], [S.ShortRow, 'row'], [S.Lips, 'lips'], [S.Sleeping, 'sleeping'], [S.FeltWord, 'felt'], [S.CrochetWord, 'crochet'], [S.Oval, 'oval'],
-];
 const roundOf = (token: IToken) => Math.floor(valueOf(token));
-/** Styles worked with the needle. */
-const stitched: ReadonlySet<FeatureStyle> = new Set(['triangle', 'satin', 'smile', 'row', 'lips', 'sleeping']);
 
 /**
  * An island grammar: the phrases that carry numbers and acts are read wherever they stand, the words between them are passed over.

@@ -126,6 +126,14 @@ test('a key ring goes through the start, where nothing is counted or marked', ()
   expect(markerPlan(part.fabric, null, part.features)).toEqual([]);
 });
 
+test.each([
+  ['Two felt spots, 6 mm, at the back, between R16 and R17, 6 apart', '5 whole stitches show between the two, 29 stitches around the front'], ['Bow at the back between R14 and R15, crocheted, 4 wide', 'it is 4 stitches wide, with 32 stitches around the front'],
+  ['Felt spots, 6 mm, between R16 and R17, 6 apart', '5 whole stitches show between the two, 29 stitches around the back'],
+])('what is at the back is checked the other way round: %s', (sentence, check) => {
+  const part = toy(sentence).parts[0]!;
+  expect(featureWords(part.features[0]!, part.form, part.eyes).check).toBe(`Check: ${check}.`);
+});
+
 test('eyes come in the sizes that are sold', () => {
   expect([nextSize(soldEyesMm, 10, 1), nextSize(soldEyesMm, 10, -1), nextSize(soldEyesMm, 11, 1), nextSize(soldEyesMm, 24, 1), nextSize(soldEyesMm, 4, -1)]).toEqual([12, 9, 12, null, null]);
 });

@@ -3,6 +3,7 @@ import { holePlaces, roundByRound } from '../lying/lyingWords';
 import type { PartForm } from '../partForm';
 import { fromTheEyes, landmarkWords } from '../whatIsThere';
 import type { FeaturePlacement, FeatureUnit } from './featurePlacement';
+import { isAtBack } from './featureRule';
 import { featureName } from './featureSteps';
 import type { NeedlePath } from './needlePath';
 
@@ -43,6 +44,8 @@ export function featureWords(feature: FeaturePlacement, form: PartForm, eyes: Ey
   const whole = (unit: FeatureUnit | undefined) => unit !== undefined && unit.from !== unit.to;
   const inside = many ? feature.showing ?? 0 : span(units[0] ?? { from: 0, to: 0 } as FeatureUnit);
   const stitch = holes.length > 1 ? 'stitches' : 'stitch';
+  // The rest of the round lies on the other side of the piece.
+  const around = isAtBack(rule.sideways) ? 'front' : 'back';
   const through = seat === 'split' ? `just after ${stitch} ${list}` : `the ${holes.length > 1 ? 'feet' : 'foot'} of ${stitch} ${list}`;
   const reach = whole(units[0]) ? (many ? 'they reach over' : 'it reaches over') : many ? 'their middles go' : 'its middle goes';
   return {
@@ -51,9 +54,9 @@ export function featureWords(feature: FeaturePlacement, form: PartForm, eyes: Ey
     there: `${fromTheEyes(form, feature, eyes) ?? ''} The line of holes is ${landmarkWords(form, line).join(', ')}.`.trim(),
     markers: `While working round ${gap[1]}, put a marker into ${stitch} ${list} as you pass.`,
     check: many
-      ? `Check: ${plural(inside, 'whole stitch shows', 'whole stitches show')} between the two${apart === null ? '' : `, ${plural(Math.max(0, of - inside - widths - 2), 'stitch', 'stitches')} around the back`}.`
+      ? `Check: ${plural(inside, 'whole stitch shows', 'whole stitches show')} between the two${apart === null ? '' : `, ${plural(Math.max(0, of - inside - widths - 2), 'stitch', 'stitches')} around the ${around}`}.`
       : inside === 0 ? `Check: from there ${plural(of, 'stitch', 'stitches')} lead all the way round to it again.`
-        : `Check: it is ${plural(inside, 'stitch', 'stitches')} wide, with ${plural(Math.max(0, of - inside), 'stitch', 'stitches')} around the back.`,
+        : `Check: it is ${plural(inside, 'stitch', 'stitches')} wide, with ${plural(Math.max(0, of - inside), 'stitch', 'stitches')} around the ${around}.`,
     needle: needle ? needleWords(needle) : [],
   };
 }
