@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { longestText } from '../src/core/notation/readPattern';
+import { limits } from '../src/core/notation/limits';
 import type { Firmness } from '../src/core/shape/form/relaxation';
 import { readDocument } from '../src/core/toy/document';
 import { setToyHeader } from '../src/core/toy/editText';
@@ -16,7 +16,7 @@ function readText(file: string): string {
   } catch {
     throw new Unreadable(`${file}: this file can't be opened.`);
   }
-  if (bytes.length > longestText * 3) throw new Unreadable(`${file}: too long for a pattern (${Math.round(bytes.length / 1000)} kB; up to ${longestText / 1000} thousand signs).`);
+  if (bytes.length > limits.textSigns * 3) throw new Unreadable(`${file}: too long for a pattern (${Math.round(bytes.length / 1000)} kB; up to ${limits.textSigns / 1000} thousand signs).`);
   let text: string;
   try {
     text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
@@ -30,7 +30,7 @@ function readText(file: string): string {
     if (!read.ok) throw new Unreadable(`${file}: ${read.message}`);
     return read.document.text;
   }
-  if (text.length > longestText) throw new Unreadable(`${file}: too long for a pattern (${Math.round(text.length / 1000)} thousand signs; up to ${longestText / 1000}).`);
+  if (text.length > limits.textSigns) throw new Unreadable(`${file}: too long for a pattern (${Math.round(text.length / 1000)} thousand signs; up to ${limits.textSigns / 1000}).`);
   return text;
 }
 

@@ -5,7 +5,7 @@ import { featureColour } from '../core/place/features/library';
 import { inflate } from '../core/shape/inflate';
 import type { MapView } from '../core/shape/map';
 import type { PartAnalysis, ToyAnalysis } from '../core/toy/analyse';
-import { needsOutline, yarnColour } from './yarnColour';
+import { needsOutline, yarnColour } from '../core/supplies/yarnColour';
 
 const mat = '#0F4A45';
 

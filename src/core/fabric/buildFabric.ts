@@ -4,7 +4,8 @@ import type { PartSource } from '../notation/pattern';
 import { stitchKinds, type StitchKind, type Terms } from '../notation/terms';
 import { backLoop, bothLoops, frontLoop, type Fabric, type Outgrowth } from './fabric';
 import { isJoined, partStart, roundItems } from './roundItems';
-import { workRound } from './workRound';
+import { workOrPlain } from './workRound';
+import { limits } from '../notation/limits';
 
 const bits: Record<LoopsWord, number> = { both: bothLoops, front: frontLoop, back: backLoop };
 const code = Object.fromEntries(stitchKinds.map((kind, index) => [kind, index])) as Record<StitchKind, number>;
@@ -78,9 +79,12 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
   const startSlots: number[] = [];
 
   for (const source of part.rounds) {
+    if (grown.length >= limits.toyStitches) break;
+    const before = grown.length;
     const index = built;
     const first = index === 0;
-    const items = first && start ? start.items : roundItems(source, first);
+    const opening = source === part.rounds[0];
+    const items = opening && start ? start.items : roundItems(source, opening);
     const onto = items.find((item) => item.type === 'base');
     let baseIndex = index - 1;
     let only = 0;
@@ -95,7 +99,7 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
     if (folded) foldedAt = index + 1;
     const backwards = row[baseIndex] === 1 && source.row;
     let clash = 0;
-    const work = workRound(items, places, {
+    const work = workOrPlain(items, places, {
       terms,
       colour,
       sink: {
@@ -140,6 +144,8 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
         suggestions: onto.loops === 'both' ? [] : [{ title: onto.loops === 'front' ? 'Into the back loops instead' : 'Into the front loops instead', edits: [{ line: source.line, text: swapLoops(source.text, onto.span.from) }] }],
       });
     }
+    // A first round that makes no stitch is none: what comes after it begins the piece.
+    if (grown.length === before) continue;
     built += 1;
     offset[built] = grown.length;
     base[index] = first ? 0 : baseIndex + 1;
@@ -152,10 +158,11 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
   const total = grown.length;
   return {
     fabric: {
-      start: start?.kind ?? 'ring', places: start && Number.isFinite(start.places) ? start.places : 0, startSlots: Uint32Array.from(startSlots), rounds: built, offset,
+      start: start?.kind ?? 'ring', places: start && Number.isFinite(start.places) ? start.places : 0, startSlots: Uint32Array.from(startSlots), rounds: built, offset: offset.slice(0, built + 1),
       kind: grown.kind.slice(0, total), colour: grown.colour.slice(0, total), palette,
       parentFirst: grown.parentFirst.slice(0, total), parentCount: grown.parentCount.slice(0, total),
-      into: grown.into.slice(0, total), used: used.slice(0, total), base, row, joined, label, folded: foldedAt, outgrowths,
+      into: grown.into.slice(0, total), used: used.slice(0, total),
+      base: base.slice(0, built), row: row.slice(0, built), joined: joined.slice(0, built), label: label.slice(0, built), folded: foldedAt, outgrowths,
     },
     problems,
   };

@@ -3,7 +3,8 @@ import type { Problem } from '../notation/problem';
 import type { PartSource, RoundSource } from '../notation/pattern';
 import type { Terms } from '../notation/terms';
 import { partStart, roundItems } from './roundItems';
-import { longestRound, workRound, type RoundWork } from './workRound';
+import { limits } from '../notation/limits';
+import { workOrPlain, type RoundWork } from './workRound';
 
 /** One round as counted. */
 export interface RoundCheck {
@@ -43,7 +44,7 @@ function plural(n: number, word = 'stitch'): string {
 interface Context {
   part: PartSource;
   source: RoundSource;
-  work: RoundWork;
+  work: RoundWork & { madeUp: boolean };
   below: number;
   belowLabel: number | null;
 }
@@ -65,11 +66,16 @@ function roundProblems({ part, source, work, below, belowLabel }: Context): Prob
     add('bracket-unpaired', 'warning', `${name} ${number}: a bracket has no partner. Check where the repeat begins and ends.`, bracket.from + 1);
   }
   if (work.tooLarge) {
-    add('too-large', 'error', `${name} ${number} would have more than ${longestRound} stitches. Check its numbers.`);
+    add('too-large', 'error', `${name} ${number} would have more than ${limits.roundStitches} stitches, or more turns than a round can. Check its numbers.`);
     return problems;
   }
   // With a word not understood the count can't be right; asking for the word is enough.
   if (unknown.length > 0) return problems;
+  const works = source.work.items.some(({ type }) => type === 'work' || type === 'group' || type === 'skip');
+  if (works && (work.madeUp || work.made === 0)) {
+    add('round-no-stitch', 'error', `${name} ${number} makes no stitch as it is written. ${work.madeUp ? 'It is taken as plain, so that the rest can be counted; write' : 'Write'} what it works.`);
+  }
+  if (work.madeUp) return problems;
   const under = belowLabel === null ? 'the start' : `${name.toLowerCase()} ${belowLabel}`;
   if (work.used > below) {
     add('not-enough-stitches', 'error', `${name} ${number} works into ${plural(work.used)}, but ${under} has only ${below}: ${work.used - below} too few.`);
@@ -93,7 +99,7 @@ function roundProblems({ part, source, work, below, belowLabel }: Context): Prob
  * After a round that is wrong, the next one is measured against the stated count where that is what it was written for, so
  * that one slip is reported once.
  */
-export function checkRounds(part: PartSource, terms: Terms): { checks: RoundCheck[]; problems: Problem[] } {
+export function checkRounds(part: PartSource, terms: Terms): { checks: RoundCheck[]; problems: Problem[]; steps: number } {
   const checks: RoundCheck[] = [];
   const problems: Problem[] = [];
   const start = partStart(part);
@@ -104,7 +110,13 @@ export function checkRounds(part: PartSource, terms: Terms): { checks: RoundChec
   let colour = part.colour;
   let before = 0;
   let beforeRow = part.rounds[0]?.row ?? false;
-  part.rounds.forEach((source, index) => {
+  let steps = 0;
+  let stitches = 0;
+  for (const [index, source] of part.rounds.entries()) {
+    if (stitches >= limits.toyStitches) {
+      problems.push(partTooLarge(part, source));
+      break;
+    }
     const first = index === 0;
     const items = first && start ? start.items : roundItems(source, first);
     const restart = source.row !== beforeRow && source.number === 1;
@@ -125,19 +137,18 @@ export function checkRounds(part: PartSource, terms: Terms): { checks: RoundChec
     if (items.some((item) => item.type === 'layers') && Number.isFinite(below)) below = Math.floor(below / 2);
     const stated = source.work.total?.value ?? null;
     const options = { terms, colour, sink: nothing };
-    let work = workRound(items, below, options);
+    let work = workOrPlain(items, below, options);
+    steps += work.steps;
     const previous = checks.at(-1);
     if (previous && !previous.ok && previous.stated !== null && previous.stated !== below && !base && !fits(work, stated, below)) {
-      const other = workRound(items, previous.stated, options);
+      const other = workOrPlain(items, previous.stated, options);
+      steps += other.steps;
       if (fits(other, stated, previous.stated)) {
         work = other;
         below = previous.stated;
       }
     }
-    if (!items.some((item) => item.type === 'work' || item.type === 'group') && Number.isFinite(below)) {
-      // Nothing read: the stitches go on as they were, so that the rounds above can still be counted.
-      work = { ...work, made: stated ?? below, used: below, left: 0 };
-    }
+    if (work.madeUp) work = { ...work, used: below, left: 0 };
     const found = roundProblems({ part, source, work, below, belowLabel });
     for (const problem of found) {
       const key = `${problem.code}:${source.line}`;
@@ -150,8 +161,16 @@ export function checkRounds(part: PartSource, terms: Terms): { checks: RoundChec
     colour = work.colour;
     below = work.made;
     belowLabel = source.number;
-  });
-  return { checks, problems };
+    stitches += work.made;
+  }
+  return { checks, problems, steps };
+}
+
+function partTooLarge(part: PartSource, { number, line }: RoundSource): Problem {
+  return {
+    code: 'part-too-large', severity: 'error', part: part.name, round: number, line, column: 1,
+    message: `${part.name} has more than ${limits.toyStitches} stitches by round ${number}: no toy is that large. It is counted up to there. Check the numbers of its rounds.`, suggestions: [],
+  };
 }
 
 function fits(work: RoundWork, stated: number | null, below: number): boolean {

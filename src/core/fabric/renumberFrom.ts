@@ -13,10 +13,12 @@ export function renumberFrom(part: PartSource, index: number): LineEdit[] {
   let next = (part.rounds[index - 1]?.number ?? 0) + 1;
   const edits: LineEdit[] = [];
   let line = -1;
+  const roundsOn = new Map<number, number>();
+  for (const source of part.rounds) roundsOn.set(source.line, (roundsOn.get(source.line) ?? 0) + 1);
   for (const source of part.rounds.slice(index)) {
     if (source.line === line) continue;
     line = source.line;
-    const rounds = part.rounds.filter((round) => round.line === source.line).length;
+    const rounds = roundsOn.get(source.line) ?? 1;
     const { label } = source.work;
     if (label) {
       const numbers = [...source.text.slice(0, label.span.to).matchAll(/\d+/g)].slice(0, 2);

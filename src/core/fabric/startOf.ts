@@ -1,4 +1,5 @@
 import type { Item, WorkItem } from '../notation/ast';
+import { limits } from '../notation/limits';
 import type { StartKind } from './fabric';
 
 /** How a part begins, and how many places its first round can be worked into. */
@@ -21,7 +22,7 @@ const anyItem = (items: readonly Item[], test: (item: Item) => boolean): boolean
 export function startOf(items: readonly Item[], row: boolean): Start {
   const chainAt = items.findIndex((item) => isChain(item));
   const chain = items[chainAt];
-  const chains = isChain(chain) && chain.extent.kind === 'count' ? chain.extent.n : 0;
+  const chains = isChain(chain) && chain.extent.kind === 'count' ? Math.min(chain.extent.n, limits.chains) : 0;
   const rest = items.filter((item, index) => index !== chainAt && item.type !== 'ring');
   const hook = rest.find((item): item is WorkItem => item.type === 'work' && item.target === 'hook');
   const intoRing = items.some((item) => item.type === 'ring') || anyItem(items, (item) => item.type === 'work' && item.target === 'ring');

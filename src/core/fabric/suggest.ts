@@ -1,8 +1,9 @@
 import type { Item } from '../notation/ast';
 import { readWorkLine } from '../notation/grammar';
+import { limits } from '../notation/limits';
 import type { Problem, Suggestion } from '../notation/problem';
 import type { PartSource, RoundSource } from '../notation/pattern';
-import { T, tokenise } from '../notation/tokens';
+import { numberOf, T, tokenise } from '../notation/tokens';
 import type { Terms } from '../notation/terms';
 import { tokenMatcher } from 'chevrotain';
 import { renumberFrom } from './renumberFrom';
@@ -35,7 +36,8 @@ function candidates(source: RoundSource, check: RoundCheck): Candidate[] {
     const to = from + token.image.length;
     if (from < labelEnd || from === work.total?.span.from) continue;
     if (tokenMatcher(token, T.Num)) {
-      const value = Number.parseInt(token.image, 10);
+      const value = numberOf(token);
+      if (value >= limits.number) continue;
       // A digit struck twice.
       if (value > 9) for (const digit of new Set([Math.floor(value / 10), value % 10])) if (digit > 0) found.push({ text: splice(text, from, to, String(digit)), title: `${digit} instead of ${value}`, distance: 2 });
       for (const step of [1, -1, 2, -2, 3, -3, 4, -4, 5, -5, 6, -6, 10, -10]) {
@@ -91,45 +93,71 @@ function difference(a: string, b: string): number {
 
 const hasWork = (items: readonly Item[]): boolean => items.some((item) => item.type === 'work' || item.type === 'group');
 
+/** The first few wrong lines are worth a search: the rest follow from them. */
+const worthMending = 6;
+
+/** What a round costs beside its stitches. */
+const stepsARound = 100;
+
+/** What one sign of a line costs to read anew, in steps of a round: both take about the same time. */
+const stepsASign = 60;
+
 /**
  * Looks for small edits of the lines that are wrong, so that the round and those after it agree; best first.
  *
  * An edit counts only when it mends its own round. Among these, the one that leaves the fewest rounds after it wrong wins, then the
- * one nearest to what was written.
+ * one nearest to what was written. The likeliest are tried first, and no more work is spent than there is budget for: what is not
+ * found by then is left for when the first slips are mended.
  *
+ * @param budget work that may be spent, in steps of rounds
  * @param most how many suggestions to give for one problem
+ * @returns the problems with their suggestions, and the work spent
  */
-export function suggest(part: PartSource, terms: Terms, checks: readonly RoundCheck[], problems: readonly Problem[], most = 3): Problem[] {
+export function suggest(part: PartSource, terms: Terms, checks: readonly RoundCheck[], problems: readonly Problem[], budget: number = limits.searchOfPart, most = 3): { problems: Problem[]; spent: number } {
   const mended = new Map<number, Suggestion[]>();
-  return problems.map((problem) => {
+  const effort: Effort = { spent: 0, budget };
+  let renumbered = 0;
+  const withSuggestions = problems.map((problem) => {
     if (problem.suggestions.length > 0 || problem.round === undefined || problem.line === undefined) return problem;
     const index = part.rounds.findIndex((round) => round.line === problem.line && round.number === problem.round);
     const source = part.rounds[index];
     const check = checks[index];
     if (!source || !check) return problem;
-    if (problem.code === 'round-duplicate') return { ...problem, suggestions: renumber(part, index) };
-    if (problem.code === 'round-missing') return { ...problem, suggestions: fillIn(part, index) };
-    // The search costs some fifty readings of the part: the first few wrong lines are worth it, the rest follow from them.
-    if (mended.size >= 6 && !mended.has(problem.line)) return problem;
-    const suggestions = mended.get(problem.line) ?? search(part, terms, source, check, problems, most);
+    if (problem.code === 'round-duplicate' || problem.code === 'round-missing') {
+      renumbered += 1;
+      if (renumbered > worthMending) return problem;
+      return { ...problem, suggestions: problem.code === 'round-duplicate' ? renumber(part, index) : fillIn(part, index) };
+    }
+    if (mended.size >= worthMending && !mended.has(problem.line)) return problem;
+    const suggestions = mended.get(problem.line) ?? search(part, terms, source, check, problems, effort, most);
     mended.set(problem.line, suggestions);
     return { ...problem, suggestions };
   });
+  return { problems: withSuggestions, spent: effort.spent };
 }
 
-function search(part: PartSource, terms: Terms, source: RoundSource, check: RoundCheck, problems: readonly Problem[], most: number): Suggestion[] {
+/** Work spent on searching, and how much may be. */
+interface Effort {
+  spent: number;
+  budget: number;
+}
+
+function search(part: PartSource, terms: Terms, source: RoundSource, check: RoundCheck, problems: readonly Problem[], effort: Effort, most: number): Suggestion[] {
   const own = new Set(part.rounds.filter((round) => round.line === source.line).map((round) => round.number));
   const errors = (list: readonly Problem[]) => list.filter((problem) => problem.severity === 'error');
   const before = errors(problems).length;
   const scored: { candidate: Candidate; after: number; plain: boolean }[] = [];
   const seen = new Set<string>();
-  for (const candidate of candidates(source, check)) {
+  for (const candidate of candidates(source, check).sort((a, b) => a.distance - b.distance)) {
     if (seen.has(candidate.text)) continue;
+    if (effort.spent >= effort.budget) break;
     seen.add(candidate.text);
+    effort.spent += candidate.text.length * stepsASign;
     const work = readWorkLine(candidate.text);
     if (!hasWork(work.items)) continue;
     const changed: PartSource = { ...part, rounds: part.rounds.map((round) => (round.line === source.line ? { ...round, text: candidate.text, work } : round)) };
     const result = checkRounds(changed, terms);
+    effort.spent += result.steps + part.rounds.length * stepsARound;
     const still = errors(result.problems);
     if (work.brackets.length >= source.work.brackets.length && source.work.brackets.length > 0) continue;
     if (still.some((problem) => problem.round !== undefined && own.has(problem.round) && problem.line === source.line)) continue;

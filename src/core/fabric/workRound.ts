@@ -1,4 +1,5 @@
 import type { Extent, GroupItem, Item, LoopsWord, WorkItem } from '../notation/ast';
+import { limits } from '../notation/limits';
 import { stitchKind, type StitchKind, type Terms } from '../notation/terms';
 
 /** Receives every stitch of a round as it is worked. Slots are places in the round below, from 0. */
@@ -19,11 +20,11 @@ export interface RoundWork {
   /** a repeat that was to fill the round and did not: stitches its one turn takes, and how many stayed */
   remainder: { size: number; left: number } | null;
   colour: string | null;
+  /** given up: more stitches, or more to do, than a round can have */
   tooLarge: boolean;
+  /** things done: stitches, skips, turns of a bracket */
+  steps: number;
 }
-
-/** A round of more stitches than this is a slip of the pen. */
-export const longestRound = 3000;
 
 /** How many places of the round below the items take, where that does not depend on the round. */
 export function fixedTake(items: readonly Item[]): number {
@@ -62,6 +63,7 @@ interface State {
   remainder: RoundWork['remainder'];
   leftOnPurpose: number;
   tooLarge: boolean;
+  steps: number;
 }
 
 interface Round {
@@ -79,21 +81,42 @@ interface Round {
  * @param options terms of the words, the colour the round begins with, and who receives the stitches
  */
 export function workRound(items: readonly Item[], below: number, options: { terms: Terms; colour: string | null; sink: StitchSink }): RoundWork {
-  const state: State = { position: 0, lastSlot: 0, made: 0, colour: options.colour, loops: 'both', growing: null, chainSlots: 0, remainder: null, leftOnPurpose: 0, tooLarge: false };
+  const state: State = { position: 0, lastSlot: 0, made: 0, colour: options.colour, loops: 'both', growing: null, chainSlots: 0, remainder: null, leftOnPurpose: 0, tooLarge: false, steps: 0 };
   workItems(items, { below, terms: options.terms, sink: options.sink }, state, 0, true);
   flush(state, options.sink);
   const used = Number.isFinite(below) ? state.position : 0;
   const left = Number.isFinite(below) ? Math.max(0, below - state.position) : 0;
-  return { made: state.made, used, left, leftOnPurpose: Math.min(left, state.leftOnPurpose), remainder: left > 0 ? state.remainder : null, colour: state.colour, tooLarge: state.tooLarge };
+  return { made: state.made, used, left, leftOnPurpose: Math.min(left, state.leftOnPurpose), remainder: left > 0 ? state.remainder : null, colour: state.colour, tooLarge: state.tooLarge, steps: state.steps };
+}
+
+const plain: readonly Item[] = [{ type: 'work', word: 'plain', make: 1, together: 1, extent: { kind: 'around' }, target: 'next', fromHook: 0, span: { from: 0, to: 0 } }];
+
+/**
+ * Works a round as the whole chain takes it. A round that makes no stitch, or one not read, goes on as it was, plain: a line of holes
+ * with no holes is nowhere on a piece, and the rounds after it can still be counted. Its check says that it is wrong.
+ *
+ * @returns and whether the stitches were made up so
+ */
+export function workOrPlain(items: readonly Item[], below: number, options: { terms: Terms; colour: string | null; sink: StitchSink }): RoundWork & { madeUp: boolean } {
+  const work = workRound(items, below, options);
+  if (work.made > 0 || !Number.isFinite(below) || below < 1) return { ...work, madeUp: false };
+  const instead = workRound(plain, below, { ...options, colour: work.colour });
+  return { ...work, made: instead.made, madeUp: true, steps: work.steps + instead.steps };
+}
+
+/** Counts one thing done; false once the round holds more than a round can. */
+function step(state: State): boolean {
+  state.steps += 1;
+  if (state.steps > limits.roundSteps) state.tooLarge = true;
+  return !state.tooLarge;
 }
 
 function workItems(items: readonly Item[], round: Round, state: State, reserve: number, whole: boolean): void {
-  items.forEach((item, index) => {
-    if (state.tooLarge) return;
-    const rest = items.slice(index + 1);
-    const after = () => fixedTake(rest) + reserve;
+  for (const [index, item] of items.entries()) {
+    if (!step(state)) return;
+    const after = () => fixedTake(items.slice(index + 1)) + reserve;
     switch (item.type) {
-      case 'work': workItem(item, round, state, after, isFinishing(item, rest, round, state, whole), opensGrowth(item, rest)); break;
+      case 'work': workItem(item, round, state, after, whole && isFinishing(items, index, round, state), opensGrowth(item, items[index + 1])); break;
       case 'group': workGroup(item, round, state, after); break;
       case 'skip': state.position += item.n; break;
       case 'colour': state.colour = item.name; break;
@@ -101,18 +124,19 @@ function workItems(items: readonly Item[], round: Round, state: State, reserve: 
       case 'leave': state.leftOnPurpose = item.n || Math.max(0, round.below - state.position); break;
       default: break;
     }
-  });
+  }
 }
 
 /** A slip stitch after the round is full only fastens it. */
-function isFinishing(item: WorkItem, rest: readonly Item[], round: Round, state: State, whole: boolean): boolean {
-  return whole && item.word === 'sl' && item.extent.kind === 'count' && item.extent.n <= 2 && state.made > 0 && state.position >= round.below
-    && rest.every((next) => next.type === 'fasten' || next.type === 'unknown' || next.type === 'join' || (next.type === 'work' && next.word === 'ch'));
+function isFinishing(items: readonly Item[], index: number, round: Round, state: State): boolean {
+  const item = items[index];
+  if (item?.type !== 'work' || item.word !== 'sl' || item.extent.kind !== 'count' || item.extent.n > 2) return false;
+  const isFull = state.made > 0 && state.position >= round.below;
+  return isFull && items.slice(index + 1).every((next) => next.type === 'fasten' || next.type === 'unknown' || next.type === 'join' || (next.type === 'work' && next.word === 'ch'));
 }
 
 /** A chain that is worked back along grows out of the fabric instead of counting in the round. */
-function opensGrowth(item: WorkItem, rest: readonly Item[]): boolean {
-  const [next] = rest;
+function opensGrowth(item: WorkItem, next: Item | undefined): boolean {
   return item.word === 'ch' && next?.type === 'work' && next.target === 'hook';
 }
 
@@ -133,8 +157,9 @@ function workItem(item: WorkItem, round: Round, state: State, after: () => numbe
   if (growth) {
     flush(state, sink);
     const chains = timesOf(extent);
-    state.growing = Array.from({ length: Math.min(chains, 300) }, () => 'ch' as const);
-    state.chainSlots = chains;
+    state.tooLarge ||= chains > limits.chains;
+    state.growing = Array.from({ length: Math.min(chains, limits.chains) }, () => 'ch' as const);
+    state.chainSlots = state.growing.length;
     return;
   }
   if (item.target === 'hook' && state.growing) state.chainSlots = Math.max(0, state.chainSlots - item.fromHook + 1);
@@ -147,13 +172,15 @@ function workItem(item: WorkItem, round: Round, state: State, after: () => numbe
     if (over > 0 && Number.isFinite(below)) state.remainder = { size: together, left: over };
   }
   for (let i = 0; i < times; i += 1) {
+    if (!step(state)) return;
     if (state.growing && state.chainSlots > 0) {
+      if (make > limits.chains) { state.tooLarge = true; return; }
       for (let m = 0; m < make; m += 1) state.growing.push(kind);
       state.chainSlots -= together;
       if (state.chainSlots <= 0) flush(state, sink);
       continue;
     }
-    if (state.made + make > longestRound) { state.tooLarge = true; return; }
+    if (state.made + make > limits.roundStitches) { state.tooLarge = true; return; }
     const inRing = item.target === 'ring' || !Number.isFinite(below);
     const takes = kind === 'ch' || inRing ? 0 : item.target === 'same' ? 0 : together;
     const slot = item.target === 'same' ? state.lastSlot : state.position;
@@ -185,13 +212,13 @@ function workGroup(item: GroupItem, round: Round, state: State, after: () => num
     const needed = (n: number) => state.position + n * size + after();
     if (needed(times) !== below && needed(times + 1) === below) times += 1;
   }
-  for (let i = 0; i < times && !state.tooLarge; i += 1) workItems(item.items, round, state, 0, false);
+  for (let i = 0; i < times && step(state); i += 1) workItems(item.items, round, state, 0, false);
 }
 
 /** `(sl st, sc, hdc, sc, sl st) in next st`: a fin grown in one stitch. */
 function workIntoOne(item: GroupItem, round: Round, state: State, after: () => number): void {
   const times = item.extent.kind === 'count' ? item.extent.n : Math.max(0, round.below - state.position - after());
-  for (let i = 0; i < times && Number.isFinite(times) && !state.tooLarge; i += 1) {
+  for (let i = 0; i < times && Number.isFinite(times) && step(state); i += 1) {
     const slot = state.position;
     const first: State = { ...state, lastSlot: slot };
     const inner: Round = {
@@ -202,6 +229,7 @@ function workIntoOne(item: GroupItem, round: Round, state: State, after: () => n
     workItems(item.items, inner, first, 0, false);
     state.made = first.made;
     state.tooLarge = first.tooLarge;
+    state.steps = first.steps;
     state.lastSlot = slot;
     state.position += 1;
   }

@@ -1,5 +1,6 @@
 import { EOF, type IToken } from 'chevrotain';
 import type { Item, Label, LoopsWord, WorkLine } from './ast';
+import { limits } from './limits';
 import { PhraseParser } from './phrases';
 import { closers, endOf, is, openers, quiet, spanOf, stitchCores } from './tokenGroups';
 import { allTokens, numberOf, T, tokenise } from './tokens';
@@ -102,7 +103,7 @@ class WorkLineParser extends PhraseParser {
         ALT: () => this.SUBRULE(this.totalBracket),
       },
       { GATE: () => this.isBracketClause() && items.length > 0, ALT: () => this.SUBRULE(this.bracketClause, { ARGS: [items] }) },
-      { ALT: () => this.SUBRULE(this.group, { ARGS: [items] }) },
+      { GATE: () => this.depth < limits.bracketDepth, ALT: () => this.SUBRULE(this.group, { ARGS: [items] }) },
       {
         GATE: () => inside !== 'star' && !is(this.LA(2), EOF),
         ALT: () => this.SUBRULE(this.star, { ARGS: [items] }),
@@ -299,7 +300,8 @@ class WorkLineParser extends PhraseParser {
     const token = this.SUBRULE(this.anyToken);
     this.ACTION(() => {
       const span = spanOf(token, token);
-      if (is(token, ...closers)) { this.brackets.push(span); return; }
+      // An opening bracket comes here only where brackets stand too deep in one another.
+      if (is(token, ...closers, ...openers)) { this.brackets.push(span); return; }
       if (is(token, T.Num) && is(this.LA(1), T.By, T.Cross) && is(this.LA(2), ...openers)) {
         items.push({ type: 'group', items: [], extent: count(numberOf(token)), orMore: false, intoOne: false, span });
         return;

@@ -1,3 +1,5 @@
+import { bounded } from './limits';
+
 /** Lines of the form `Key: value` that set something for the toy or for one part. */
 export type Header =
   | { scope: 'toy'; key: 'toy' | 'hook' | 'for' | 'needs'; value: string }
@@ -17,13 +19,16 @@ export type Header =
 type Reader = (value: string, name: string) => Header;
 
 const bad = (key: string, message: string): Header => ({ scope: 'bad', key, message });
-const numbersIn = (value: string) => (value.match(/\d+(?:[.,]\d+)?/g) ?? []).map((n) => Number.parseFloat(n.replace(',', '.')));
+const numbersIn = (value: string) => (value.match(/\d+(?:[.,]\d+)?/g) ?? []).map((n) => bounded(Number.parseFloat(n.replace(',', '.'))));
+
+/** Finer or coarser than any yarn is a slip of the pen. */
+const isStitchSize = (mm: number | undefined): mm is number => mm !== undefined && mm >= 0.5 && mm <= 60;
 
 const either =
   <A extends string>(key: string, options: Record<string, A>, make: (value: A) => Header): Reader =>
   (value) => {
     const word = value.trim().toLowerCase().split(/[\s,.;-]+/)[0] ?? '';
-    const found = options[word];
+    const found = Object.hasOwn(options, word) ? options[word] : undefined;
     return found ? make(found) : bad(key, `“${value.trim()}” is not known here. Write ${[...new Set(Object.keys(options))].join(' or ')}.`);
   };
 
@@ -35,7 +40,7 @@ const readers: Record<string, Reader> = {
   hand: either('hand', { left: 'left', right: 'right' }, (value) => ({ scope: 'toy', key: 'hand', value })),
   gauge: (value) => {
     const [widthMm, heightMm] = numbersIn(value);
-    if (!widthMm || !heightMm || widthMm > 60 || heightMm > 60) return bad('gauge', 'Give the gauge as stitch width by round height, for example “5 mm x 4.8 mm”.');
+    if (!isStitchSize(widthMm) || !isStitchSize(heightMm)) return bad('gauge', 'Give the gauge as stitch width by round height, each from 0.5 to 60 mm, for example “5 mm x 4.8 mm”.');
     // `Gauge: 5 mm x 4.8 mm, River cotton, assumed`: whose gauge it is, and whether it is only expected.
     const after = /^(?:.*?\d+(?:[.,]\d+)?){2}\s*(?:mm)?\s*(.*)$/.exec(value)?.[1] ?? '';
     const words = after.split(',').map((word) => word.trim()).filter(Boolean);
@@ -69,7 +74,7 @@ export function readHeader(line: string): Header | null {
   const colon = line.indexOf(':');
   if (colon < 1 || colon > 24) return null;
   const [word = '', ...rest] = line.slice(0, colon).trim().toLowerCase().split(/\s+/);
-  const reader = readers[word];
+  const reader = Object.hasOwn(readers, word) ? readers[word] : undefined;
   const isYarn = word === 'yarn' || word === 'colour' || word === 'color';
   const value = line.slice(colon + 1);
   if (isYarn && rest.length <= 2 && value.trim()) {

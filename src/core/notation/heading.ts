@@ -29,7 +29,7 @@ export function readHeading(line: string): Heading | null {
   const found = makePattern.exec(text);
   if (found) {
     const word = (found[1] ?? found[2] ?? '').toLowerCase();
-    const n = numberWords[word] ?? Number.parseInt(word, 10);
+    const n = Object.hasOwn(numberWords, word) ? (numberWords[word] ?? 0) : Number.parseInt(word, 10);
     if (n >= 1) {
       make = n;
       text = (text.slice(0, found.index) + text.slice(found.index + found[0].length)).trim();

@@ -61,26 +61,22 @@ export function readSettings(line: string, part: PartSource | null): boolean {
   return false;
 }
 
-/** `Repeat rounds 4 and 5 three times`, or with a label `R6-R9: repeat R5`, which says by its numbers how often. */
-export function repeatRounds(part: PartSource, item: Extract<Item, { type: 'repeatRounds' }>, line: number, problems: Problem[], label?: Label): void {
+/**
+ * `Repeat rounds 4 and 5 three times`, or with a label `R6-R9: repeat R5`, which says by its numbers how often.
+ *
+ * @param room asked before each round; no more are put in once it says no
+ */
+export function repeatRounds(part: PartSource, item: Extract<Item, { type: 'repeatRounds' }>, line: number, problems: Problem[], room: () => boolean, label?: Label): void {
   const copied = part.rounds.filter((round) => round.number >= item.first && round.number <= item.last);
   if (copied.length === 0) {
     problems.push({ code: 'round-missing', severity: 'error', part: part.name, line, column: item.span.from + 1, message: `Line ${line} repeats round ${item.first}, but no such round stands above.`, suggestions: [] });
     return;
   }
   part.lastLine = line;
-  if (label) {
-    for (let number = label.first; number <= Math.min(label.last, label.first + 499); number += 1) {
-      const round = copied[(number - label.first) % copied.length];
-      if (round) part.rounds.push({ ...round, number, line, foundation: [] });
-    }
-    return;
-  }
-  let next = (part.rounds.at(-1)?.number ?? 0) + 1;
-  for (let i = 0; i < Math.min(item.times, 200); i += 1) {
-    for (const round of copied) {
-      part.rounds.push({ ...round, number: next, line, foundation: [] });
-      next += 1;
-    }
+  const first = label?.first ?? (part.rounds.at(-1)?.number ?? 0) + 1;
+  const last = label?.last ?? first + item.times * copied.length - 1;
+  for (let number = first; number <= last && room(); number += 1) {
+    const round = copied[(number - first) % copied.length];
+    if (round) part.rounds.push({ ...round, number, line, foundation: [] });
   }
 }

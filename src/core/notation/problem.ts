@@ -22,6 +22,8 @@ export interface Problem {
   round?: number;
   line?: number;
   column?: number;
+  /** what the message is made of, for whoever needs it again */
+  facts?: Readonly<Record<string, unknown>>;
   message: string;
   suggestions: Suggestion[];
 }

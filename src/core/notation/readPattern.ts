@@ -2,6 +2,8 @@ import type { Item, StitchWord, WorkLine } from './ast';
 import { readWorkLine } from './grammar';
 import { readHeader, type Header } from './headers';
 import { readHeading, type Heading } from './heading';
+import { failureOf } from './failure';
+import { limits } from './limits';
 import { addSteps, applyPartHeader, applyToyHeader, readSettings, repeatRounds } from './partLines';
 import { handOver, isFinishing, type LooseStep } from './owners';
 import type { LineKind, PartSource, Pattern, ToyHeader } from './pattern';
@@ -10,9 +12,6 @@ import { readSteps } from './sentences';
 import { isBareApart, type Step } from './step';
 import { findTerms, wordsUsed, type Terms, type WordPlaces } from './terms';
 
-/** A text longer than this is no pattern; it is refused before any reading. */
-export const longestText = 200_000;
-
 interface LineRead {
   work: WorkLine;
   header: Header | null;
@@ -20,11 +19,13 @@ interface LineRead {
   steps: Step[];
   termsSaid: Terms | null;
   saysMiss: boolean;
+  /** what of the line was not read, from which sign on; the whole line where the reading failed */
+  unread: { from: number; report: string | null } | null;
 }
 
 // What a line says by itself depends on its text alone, so an edit re-reads one line and finds the others here.
 const lineCache = new Map<string, LineRead>();
-const cacheLimit = 6000;
+const cacheLimit = 20_000;
 
 /** Puts spaces for a leading bullet and for what a web page leaves behind, so that columns stay as they were. */
 function withoutBullet(raw: string): string {
@@ -32,22 +33,61 @@ function withoutBullet(raw: string): string {
   return line.replace(/^(\s*)([•·▪◦‣>]|[-–—*](?=\s+\S)(?!.*\*))/, (_, space: string, sign: string) => space + ' '.repeat(sign.length));
 }
 
-function readLine(raw: string): LineRead {
-  const cached = lineCache.get(raw);
-  if (cached) return cached;
-  const line = withoutBullet(raw).slice(0, 2000);
+const wordless: WorkLine = { label: null, items: [], total: null, brackets: [] };
+
+/** A line whose reading failed is kept as it is; the others are read all the same. */
+function unreadable(report: string): LineRead {
+  return { work: wordless, header: null, heading: null, steps: [], termsSaid: null, saysMiss: false, unread: { from: 0, report } };
+}
+
+/** How much of a line is read: so many signs, and so many words. */
+function readableLength(line: string): number {
+  let words = 0;
+  for (const { index } of line.slice(0, limits.lineSigns).matchAll(/\d+|[^\d\s\W]+|[^\s\w]/g)) {
+    words += 1;
+    if (words > limits.lineWords) return index;
+  }
+  return limits.lineSigns;
+}
+
+function readWords(raw: string): LineRead {
+  const whole = withoutBullet(raw);
+  const length = readableLength(whole);
+  const line = whole.slice(0, length);
   const terms = /\b(us|uk|american|british)\b[^.]{0,24}\b(terms?|terminology|notation)\b/i.exec(line) ?? /\b(?:terms?|terminology)\b[^.]{0,12}\b(us|uk)\b/i.exec(line);
-  const read: LineRead = {
+  return {
     work: readWorkLine(line),
     header: readHeader(line),
     heading: readHeading(line),
     steps: readSteps(line, 0),
     termsSaid: terms ? (/us|american/i.test(terms[1] ?? '') ? 'us' : 'uk') : null,
     saysMiss: /\bmiss\b/i.test(line),
+    unread: whole.slice(length).trim() ? { from: length, report: null } : null,
   };
+}
+
+function readLine(raw: string): LineRead {
+  const cached = lineCache.get(raw);
+  if (cached) return cached;
+  let read: LineRead;
+  try {
+    read = readWords(raw);
+  } catch (failure) {
+    read = unreadable(failureOf(failure));
+  }
   if (lineCache.size >= cacheLimit) lineCache.clear();
   lineCache.set(raw, read);
   return read;
+}
+
+/** How many lines are read before the text holds too much for one toy. */
+function linesRead(lines: readonly string[]): number {
+  let signs = 0;
+  for (const [index, line] of lines.entries()) {
+    signs += Math.min(line.trim().length, limits.lineSigns);
+    if (signs > limits.readSigns) return index;
+  }
+  return lines.length;
 }
 
 const isWork = (item: Item): boolean => item.type === 'work' || (item.type === 'group' && item.items.some(isWork));
@@ -86,6 +126,11 @@ function slug(name: string, taken: ReadonlySet<string>): string {
   return id;
 }
 
+function unreadProblem({ from, report }: NonNullable<LineRead['unread']>, line: number): Problem {
+  if (report !== null) return { code: 'line-failed', severity: 'error', line, column: 1, facts: { report }, message: `Line ${line} could not be read, though it should have been. It is kept as a note; everything else still counts. Write it another way. (${report})`, suggestions: [] };
+  return { code: 'line-too-long', severity: 'error', line, column: from + 1, message: `Line ${line} is too long to be one line of work: from sign ${from + 1} on it is not read. Divide it.`, suggestions: [] };
+}
+
 /** A bare “8 apart” of a maker who counts what shows. */
 function showingMeant(step: Step): Step {
   if (!isBareApart(step)) return step;
@@ -109,22 +154,38 @@ export function readPattern(text: string): Pattern {
   let declared: Terms | null = null;
   let saysMiss = false;
   const places: WordPlaces = new Map();
-  if (text.length > longestText) {
+  if (text.length > limits.textSigns) {
     problems.push({
       code: 'too-long', severity: 'error',
-      message: `This text has ${Math.round(text.length / 1000)} thousand signs: too long for one toy. Paste one toy at a time, up to ${longestText / 1000} thousand signs.`,
+      message: `This text has ${Math.ceil(text.length / 1000)} thousand signs: too long for one toy. Paste one toy at a time, up to ${limits.textSigns / 1000} thousand signs.`,
       suggestions: [],
     });
     return { header, parts, notes, terms: { value: 'us', source: 'either' }, problems, lineKinds };
   }
   const lines = text.split(/\r\n|\n|\r/);
-  const reads = lines.map((line) => readLine(line));
+  const readable = linesRead(lines);
+  const reads = lines.slice(0, readable).map((line) => readLine(line));
   const ids = new Set<string>();
   let part: PartSource | null = null;
   // Under a heading such as `Assembly` sentences are not about the part above it.
   let aside = false;
   const loose: LooseStep[] = [];
   let foundation: Item[] = [];
+
+  // Once the toy is full, what comes after is kept and not counted: put to the part before, it would change its numbers.
+  let full = false;
+  const fill = (line: number, what: string) => {
+    if (full) return;
+    full = true;
+    problems.push({ code: 'too-much', severity: 'error', line, column: 1, message: `From line ${line} on this text holds too much for one toy: ${what}. The lines from there are kept and not counted. Give them to a toy of their own.`, suggestions: [] });
+  };
+  let rounds = 0;
+  /** Room for one more round; false once there is none. */
+  const room = (line: number): boolean => {
+    rounds += 1;
+    if (rounds > limits.rounds) fill(line, `it has more than ${limits.rounds} rounds`);
+    return !full;
+  };
 
   const open = (name: string, line: number, heading?: Heading): PartSource => {
     const id = slug(name, ids);
@@ -153,7 +214,7 @@ export function readPattern(text: string): Pattern {
   };
 
   const addRounds = (owner: PartSource, number: number, last: number, row: boolean, index: number, read: LineRead) => {
-    for (let r = number; r <= Math.min(last, number + 499); r += 1) {
+    for (let r = number; r <= last && room(index + 1); r += 1) {
       owner.rounds.push({ number: r, row, line: index + 1, text: lines[index] ?? '', work: read.work, foundation: r === number ? foundation : [] });
     }
     foundation = [];
@@ -173,10 +234,18 @@ export function readPattern(text: string): Pattern {
 
   lines.forEach((line, index) => {
     const read = reads[index];
-    if (!read) return;
     const number = index + 1;
     const note = () => { notes.push({ line: number, text: line.trim() }); lineKinds.push('note'); };
     if (!line.trim()) { lineKinds.push('blank'); return; }
+    if (!read) fill(number, `more than ${limits.readSigns / 1000} thousand signs`);
+    if (!read || full) { note(); return; }
+    if (read.unread) problems.push(unreadProblem(read.unread, number));
+    const { label: numbered } = read.work;
+    if (numbered && numbered.last > limits.roundNumber && isRound(read, line)) {
+      problems.push({ code: 'round-number', severity: 'error', line: number, column: numbered.span.from + 1, message: `Line ${number} numbers a round above ${limits.roundNumber}. Check the number; until then the line is kept as a note.`, suggestions: [] });
+      note();
+      return;
+    }
     if (read.termsSaid && !read.work.label) { declared ??= read.termsSaid; lineKinds.push('header'); return; }
     const { header: head } = read;
     if (head && !isRound(read, line)) {
@@ -194,7 +263,7 @@ export function readPattern(text: string): Pattern {
       const { label } = read.work;
       part ??= open('Part', number);
       const [repeated] = read.work.items;
-      if (repeated?.type === 'repeatRounds') repeatRounds(part, repeated, number, problems, label);
+      if (repeated?.type === 'repeatRounds') repeatRounds(part, repeated, number, problems, () => room(number), label);
       else addRounds(part, label.first, label.last, label.row, index, read);
       part.lastLine = number;
       lineKinds.push('round');
@@ -215,6 +284,11 @@ export function readPattern(text: string): Pattern {
       return;
     }
     if (heading && !bare && (heading.sure || read.steps.length === 0) && (heading.sure ? read.steps.length === 0 || workFollows(index) : workFollows(index))) {
+      if (parts.length >= limits.parts) {
+        fill(number, `it has more than ${limits.parts} parts`);
+        note();
+        return;
+      }
       part = open(heading.name, number, heading);
       foundation = [];
       lineKinds.push('heading');
@@ -228,11 +302,11 @@ export function readPattern(text: string): Pattern {
     }
     const [only] = read.work.items;
     if (part && only?.type === 'repeatRounds') {
-      repeatRounds(part, only, number, problems);
+      repeatRounds(part, only, number, problems, () => room(number));
       lineKinds.push('round');
       return;
     }
-    if (bare && isFoundation(read.work.items)) {
+    if (bare && isFoundation(read.work.items) && foundation.length < limits.lineWords) {
       part ??= open('Part', number);
       foundation = [...foundation, ...read.work.items];
       lineKinds.push('foundation');

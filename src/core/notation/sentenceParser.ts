@@ -1,7 +1,7 @@
 import { EOF, type IToken, type TokenType } from 'chevrotain';
 import { SentenceLookahead, targetOf } from './sentenceLookahead';
 import { nothing, type Phrases, type Waiting } from './sentencePhrases';
-import { featureOf, is, number, S, sentenceTypes, valueOf, Word } from './sentenceTokens';
+import { Any, featureOf, is, number, S, sentenceTypes, valueOf, Word } from './sentenceTokens';
 import { stitched, styles } from './styleWords';
 import type { FeatureKind } from './step';
 
@@ -25,8 +25,7 @@ export class SentenceParser extends SentenceLookahead {
     return this.found;
   }
 
-  private readonly any = Object.values(S).concat(Word).map((type) => ({ ALT: () => this.CONSUME(type) }));
-  private readonly anyToken = this.RULE('anyToken', (): IToken => this.OR(this.any));
+  private readonly anyToken = this.RULE('anyToken', (): IToken => this.CONSUME(Any));
 
   /** So many tokens, whatever they are: a phrase that was seen to lie ahead. */
   private readonly run = this.RULE('run', (length: number): IToken[] => {

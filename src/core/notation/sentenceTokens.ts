@@ -1,8 +1,11 @@
-import { createToken, Lexer, tokenMatcher, type IToken, type TokenType } from 'chevrotain';
+import { createToken, Lexer, type IToken, type TokenType } from 'chevrotain';
+import { bounded } from './limits';
 import type { FeatureKind } from './step';
 
-export const Word = createToken({ name: 'Word', pattern: /[A-Za-z\u00c0-\u00d6\u00d8-\u00f6\u00f8-\u024f][A-Za-z\u00c0-\u00d6\u00d8-\u00f6\u00f8-\u024f'’]*/ });
-const kw = (name: string, source: string) => createToken({ name, pattern: new RegExp(`(?:${source})(?![A-Za-z'’])`, 'i'), longer_alt: Word });
+/** Every word and sign: one category, so that the grammar can pass over any of them without naming each. */
+export const Any = createToken({ name: 'Any', pattern: Lexer.NA });
+export const Word = createToken({ name: 'Word', pattern: /[A-Za-z\u00c0-\u00d6\u00d8-\u00f6\u00f8-\u024f][A-Za-z\u00c0-\u00d6\u00d8-\u00f6\u00f8-\u024f'’]*/, categories: [Any] });
+const kw = (name: string, source: string) => createToken({ name, pattern: new RegExp(`(?:${source})(?![A-Za-z'’])`, 'i'), longer_alt: Word, categories: [Any] });
 
 /** The words assembly sentences are read by. */
 export const S = {
@@ -98,16 +101,17 @@ export const S = {
   Mm: kw('Mm', 'mm|millimet(?:re|er)s?'),
   Cm: kw('Cm', 'cm|centimet(?:re|er)s?'),
   Join: kw('Join', 'and|to|through'),
-  Ordinal: createToken({ name: 'Ordinal', pattern: /\d+(?:st|nd|rd|th)(?![A-Za-z])/i }),
-  Num: createToken({ name: 'Num', pattern: /\d+(?:\s+and\s+a\s+half|\s*½|[.,]\d+)?/ }),
+  Ordinal: createToken({ name: 'Ordinal', pattern: /\d+(?:st|nd|rd|th)(?![A-Za-z])/i, categories: [Any] }),
+  Num: createToken({ name: 'Num', pattern: /\d+(?:\s+and\s+a\s+half|\s*½|[.,]\d+)?/, categories: [Any] }),
   NumberWord: kw('NumberWord', 'an?(?:\\s+couple\\s+of)?(?=\\s+(?:rounds?|rnds?|rows?|stitch(?:es)?|sts?)(?![A-Za-z]))|(?:(?:four|six|seven|eight|nine)teen|thirteen|fifteen|twenty|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)(?:\\s+and\\s+a\\s+half)?'),
-  Dash: createToken({ name: 'Dash', pattern: /[-‐‑‒–—−&/+]+/ }),
-  Stop: createToken({ name: 'Stop', pattern: /[.;!](?!\d)/ }),
-  Other: createToken({ name: 'Other', pattern: /[^\s]/ }),
+  Dash: createToken({ name: 'Dash', pattern: /[-‐‑‒–—−&/+]+/, categories: [Any] }),
+  Stop: createToken({ name: 'Stop', pattern: /[.;!](?!\d)/, categories: [Any] }),
+  // A range, not what is no space: only then can the lexer look tokens up by their first letter.
+  Other: createToken({ name: 'Other', pattern: /[\u0000-\uffff]/, line_breaks: false, categories: [Any] }),
 };
 const Blank = createToken({ name: 'Blank', pattern: /[\s\u00a0]+/, group: Lexer.SKIPPED, line_breaks: true });
-export const sentenceTypes: TokenType[] = [Blank, ...Object.values(S).filter((t) => t !== S.Other), Word, S.Other];
-export const sentenceLexer = new Lexer(sentenceTypes, { positionTracking: 'onlyOffset', ensureOptimizations: false });
+export const sentenceTypes: TokenType[] = [Any, Blank, ...Object.values(S).filter((t) => t !== S.Other), Word, S.Other];
+export const sentenceLexer = new Lexer(sentenceTypes, { positionTracking: 'onlyOffset', ensureOptimizations: true });
 
 export const featureOf: [TokenType, FeatureKind][] = [
   [S.Brows, 'brows'], [S.Lashes, 'lashes'], [S.Eyes, 'eyes'], [S.Nose, 'nose'], [S.Mouth, 'mouth'], [S.Cheeks, 'cheeks'], [S.Whiskers, 'whiskers'],
@@ -120,7 +124,7 @@ export const valueOf = (token: IToken) => {
   const index = words.indexOf(token.image.toLowerCase().split(/\s/)[0]!);
   // `A round below`, `a couple of rounds above`.
   if (index < 0 && /^an?\b/i.test(token.image)) return /couple/i.test(token.image) ? 2 : 1;
-  return (index >= 0 ? index : Number.parseFloat(token.image.replace(',', '.'))) + half;
+  return (index >= 0 ? index : bounded(Number.parseFloat(token.image.replace(',', '.')))) + half;
 };
-export const is = (token: IToken, ...wanted: TokenType[]) => wanted.some((type) => tokenMatcher(token, type));
+export { is } from './tokenGroups';
 export const number = [S.Num, S.NumberWord, S.Ordinal];

@@ -2,13 +2,20 @@ import type { TokenType } from 'chevrotain';
 import { readFeature } from './readFeature';
 import { SentenceParser } from './sentenceParser';
 import type { Phrases } from './sentencePhrases';
-import { S, sentenceLexer } from './sentenceTokens';
+import { featureOf, is, S, sentenceLexer } from './sentenceTokens';
 import { splitSentences } from './splitSentences';
 import type { Step, StepKind } from './step';
+import { stitched, styles } from './styleWords';
 
 export type { FeatureKind, Step, StepKind } from './step';
 
 let parser: SentenceParser | undefined;
+
+/** The words that a sentence is about: without one of them there is nothing to do and nothing to place. */
+const carriers = [
+  S.NotStuff, S.Stuff, S.Close, S.NoSew, S.Sew, S.Pin, S.Fold, S.Cut, S.Insert, S.Embroider, S.Safety, S.Smile, S.Lips, S.OverEye,
+  ...featureOf.map(([type]) => type), ...styles.flatMap(([type, style]) => (stitched.has(style) ? [type] : [])),
+];
 
 function kindOf({ verbs, features, step, said: phrases, outward, vague, halfway }: Phrases): StepKind | null {
   const said = (...wanted: TokenType[]) => verbs.some((verb) => wanted.includes(verb));
@@ -39,7 +46,7 @@ export function readSteps(text: string, line: number): Step[] {
   for (const sentence of splitSentences(sentenceLexer.tokenize(text).tokens)) {
     const [first] = sentence;
     const last = sentence.at(-1);
-    if (!first || !last) continue;
+    if (!first || !last || !sentence.some((token) => is(token, ...carriers))) continue;
     const phrases = parser.read(sentence);
     const kind = kindOf(phrases);
     if (!kind) continue;

@@ -1,4 +1,5 @@
 import { createToken, Lexer, type IToken, type TokenType } from 'chevrotain';
+import { bounded } from './limits';
 
 /**
  * The words of crochet patterns as tokens.
@@ -9,7 +10,9 @@ import { createToken, Lexer, type IToken, type TokenType } from 'chevrotain';
 
 // Chevrotain drops a pattern's `u` flag, so letters are spelt out as ranges instead of \p{L}.
 const letter = 'A-Za-z\\u00c0-\\u00d6\\u00d8-\\u00f6\\u00f8-\\u024f';
-const Word = createToken({ name: 'Word', pattern: new RegExp(`[${letter}][${letter}'’]*`), line_breaks: false });
+/** Every word and sign: one category, so that the grammar can pass over any of them without naming each. */
+const Any = createToken({ name: 'Any', pattern: Lexer.NA });
+const Word = createToken({ name: 'Word', pattern: new RegExp(`[${letter}][${letter}'’]*`), line_breaks: false, categories: [Any] });
 
 const keywords: TokenType[] = [];
 
@@ -19,7 +22,7 @@ function keyword(name: string, source: string, categories: TokenType[] = []): To
     pattern: new RegExp(`(?:${source})(?![${letter}'’])`, 'i'),
     longer_alt: Word,
     line_breaks: false,
-    categories,
+    categories: [...categories, Any],
   });
   keywords.push(token);
   return token;
@@ -30,7 +33,7 @@ function category(name: string): TokenType {
 }
 
 function sign(name: string, pattern: RegExp): TokenType {
-  return createToken({ name, pattern, line_breaks: false });
+  return createToken({ name, pattern, line_breaks: false, categories: [Any] });
 }
 
 /** Any stitch with a height: sc, hdc, dc, tr, dtr, htr. What the word means depends on US or UK terms. */
@@ -133,17 +136,18 @@ const Equals = sign('Equals', /=/);
 const Dash = sign('Dash', /[-‐‑‒–—−~]+/);
 const Cross = sign('Cross', /×/);
 const Plus = sign('Plus', /[+&]/);
-const Other = sign('Other', /[^\s]/);
+// A range, not what is no space: only then can the lexer look tokens up by their first letter.
+const Other = sign('Other', /[\u0000-\uffff]/);
 
 export const allTokens: TokenType[] = [
   Tag, Blank, Ordinal, Decimal, Num,
   ...keywords, Word,
   LRound, RRound, LSquare, RSquare, LCurly, RCurly, Star, Comma, Semi, Colon, Dot, Equals, Dash, Cross, Plus, Other,
-  Stitch, Filler, Prep,
+  Stitch, Filler, Prep, Any,
 ];
 
 export const T = {
-  Word, Stitch, Filler, Prep, SlipStitch, Ring, InvisibleDecrease, FrontLoops, BackLoops, BothLoops, BothLayers,
+  Any, Word, Stitch, Filler, Prep, SlipStitch, Ring, InvisibleDecrease, FrontLoops, BackLoops, BothLoops, BothLayers,
   OtherSide, FastenOff, HalfDouble, HalfTreble, DoubleTreble, TripleTreble, Single, Double, Treble, Increase, Decrease,
   Together, Chain, Skip, Turn, Join, Fold, Times, OnceTwice, By, Repeat, From, Around, Until, To, Remain, Total, Each,
   Next, Last, First, Same, Hook, Loop, Space, St, RoundWord, Change, ColourWord, Leave, More, Make, In, Over, With,
@@ -151,7 +155,7 @@ export const T = {
   Comma, Semi, Colon, Dot, Equals, Dash, Cross, Plus, Other,
 } as const;
 
-const lexer = new Lexer(allTokens, { positionTracking: 'onlyOffset', ensureOptimizations: false });
+const lexer = new Lexer(allTokens, { positionTracking: 'onlyOffset', ensureOptimizations: true });
 
 /** Cuts one line into tokens. Never fails: what fits nothing becomes an `Other` token of one sign. */
 export function tokenise(line: string): IToken[] {
@@ -167,5 +171,5 @@ const numberWords: Record<string, number> = {
 /** The value of a number token, in digits or in words; 0 where it is neither. */
 export function numberOf(token: IToken): number {
   const image = token.image.toLowerCase();
-  return numberWords[image] ?? (Number.parseFloat(image.replace(',', '.')) || 0);
+  return numberWords[image] ?? bounded(Number.parseFloat(image.replace(',', '.')) || 0);
 }

@@ -3,7 +3,7 @@ import type { Problem } from '../notation/problem';
 import type { PartSource } from '../notation/pattern';
 import { countsBack, type Step } from '../notation/step';
 import { eyeStep, type EyeRule } from './eyeSentence';
-import { roundIndex } from './frontLine';
+import { lineAbove, roundIndex } from './frontLine';
 import { largestEyeMm, ringMm, smallestEyeMm } from './hardware';
 import { apartOf, showingOf } from './pair';
 
@@ -23,7 +23,7 @@ export function ruleProblems(step: Step, part: PartSource, fabric: Fabric, propo
   }
   if (lower !== undefined) {
     if (countsBack(step.countFrom, part.start)) lower = last - lower;
-    if (roundIndex(fabric, lower) > 0 && roundIndex(fabric, lower + 1) > 0) rule.gap = [lower, lower + 1];
+    if (lineAbove(fabric, lower) > 0) rule.gap = [lower, lower + 1];
     else {
       const wanted = lower;
       const below = [...fabric.label.slice(0, -1)];
@@ -66,7 +66,8 @@ export function putSize(step: Step, rule: EyeRule, add: (code: string, severity:
 
 /** Eyes that have no room on their line of holes are put as far apart as it allows, and say so. */
 export function fitted(part: PartSource, fabric: Fabric, rule: EyeRule): { rule: EyeRule; problems: Problem[] } {
-  const count = roundCount(fabric, roundIndex(fabric, rule.gap[1]));
+  const line = lineAbove(fabric, rule.gap[0]) || roundIndex(fabric, rule.gap[0]);
+  const count = roundCount(fabric, line + 1);
   const step = eyeStep(part);
   const no = (code: string, message: string): Problem => ({ code, severity: 'error', part: part.name, line: step?.line, column: (step?.span.from ?? 0) + 1, message, suggestions: [] });
   const { holes } = rule;

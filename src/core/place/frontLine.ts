@@ -28,3 +28,14 @@ export function frontAzimuth(part: PartSource, fabric: Fabric, starts: Float64Ar
 export function roundIndex(fabric: Fabric, label: number): number {
   return fabric.label.indexOf(label) + 1;
 }
+
+/**
+ * Index (from 1) of the round below the line of holes between rounds `lower` and `lower + 1`; 0 where no two rounds of these numbers
+ * follow one another, as where a number is missing or comes twice.
+ */
+export function lineAbove(fabric: Fabric, lower: number): number {
+  for (let round = 1; round < fabric.rounds; round += 1) {
+    if (fabric.label[round - 1] === lower && fabric.label[round] === lower + 1) return round;
+  }
+  return 0;
+}

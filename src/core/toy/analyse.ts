@@ -1,12 +1,12 @@
 import { buildFabric } from '../fabric/buildFabric';
 import { checkRounds, type RoundCheck } from '../fabric/checkRounds';
-import type { Fabric } from '../fabric/fabric';
+import { stitchCount, type Fabric } from '../fabric/fabric';
 import { suggest } from '../fabric/suggest';
 import type { Problem } from '../notation/problem';
 import type { PartSource, Pattern } from '../notation/pattern';
+import { limits } from '../notation/limits';
 import { readPattern } from '../notation/readPattern';
 import type { EyePlacement } from '../place/eyes';
-import { placeFace } from '../place/features/placeFace';
 import type { FeaturePlacement } from '../place/features/featurePlacement';
 import { direction } from '../place/direction';
 import type { PartForm } from '../place/partForm';
@@ -16,7 +16,9 @@ import { gaugeOf, type Gauge } from '../shape/gauge';
 import type { MapView } from '../shape/map';
 import { profileOf, sizeOf, type Profile } from '../shape/profile';
 import { apartReadings, undefinedColours, unplacedParts } from './checkParts';
+import { attempt } from './attempt';
 import { memoise } from './memoise';
+import { placeAll } from './placeAll';
 
 /** A part with everything computed from it. */
 export interface PartAnalysis {
@@ -59,10 +61,10 @@ const roundsKey = (part: PartSource, withLines: boolean) => {
 
 // Each step is kept by its input, so that an edit re-runs what depends on it and nothing else.
 const fabrics = memoise(64, (part: PartSource, terms: 'us' | 'uk') => buildFabric(part, terms), (part, terms) => `${terms}|${roundsKey(part, true)}`);
-const checked = memoise(64, (part: PartSource, terms: 'us' | 'uk') => {
+const checked = memoise(64, (part: PartSource, terms: 'us' | 'uk', searches: boolean) => {
   const { checks, problems } = checkRounds(part, terms);
-  return { checks, problems: suggest(part, terms, checks, problems) };
-}, (part, terms) => `${terms}|${roundsKey(part, true)}`);
+  return searches ? { checks, ...suggest(part, terms, checks, problems) } : { checks, problems, spent: 0 };
+}, (part, terms, searches) => `${searches}|${terms}|${roundsKey(part, true)}`);
 
 /** All that placing depends on: the fabric by its rounds, how it is worked, and each sentence with its place in the text, for remedies to edit. */
 const faceKey = (form: PartForm, fabricKey: string) => {
@@ -70,13 +72,21 @@ const faceKey = (form: PartForm, fabricKey: string) => {
   const said = part.steps.map(({ line, span, kind, apart, showing }) => `${line},${span.from},${kind},${apart},${showing},${lines[line - 1] ?? ''}`).join('\n');
   return [fabricKey, gauge.widthMm, gauge.heightMm, lean, orientation.hand, orientation.start, orientation.lying, orientation.side, part.line, part.lastLine, JSON.stringify(part.front), said].join('|');
 };
-const faces = memoise(64, (form: PartForm, _fabricKey: string) => placeFace(form), faceKey);
+const faces = memoise(64, (form: PartForm, _fabricKey: string) => placeAll(form), faceKey);
 
-function analysePart(part: PartSource, pattern: Pattern, gauge: Gauge, lines: readonly string[]): PartAnalysis {
+/** What is left for the parts that come after: a text that is all slips, or all stitches, takes no more work than one toy may. */
+interface Left {
+  stitches: number;
+  search: number;
+}
+
+function analysePart(part: PartSource, pattern: Pattern, gauge: Gauge, lines: readonly string[], left: Left): PartAnalysis {
   const terms = pattern.terms.value;
-  const { checks, problems } = checked(part, terms);
+  const { checks, problems, spent } = checked(part, terms, left.search > 0);
   const built = fabrics(part, terms);
   const { fabric } = built;
+  left.search -= spent;
+  left.stitches -= stitchCount(fabric);
   const { lean } = pattern.header;
   const starts = roundStarts(fabric, lean);
   const profile = profileOf(fabric, gauge);
@@ -90,7 +100,7 @@ function analysePart(part: PartSource, pattern: Pattern, gauge: Gauge, lines: re
   const said = (kind: string) => part.steps.some((step) => step.kind === kind);
   const sewnOn = !said('close') && (said('sew') || said('pin') || said('cut') || said('nosew'));
   const stops = planStops({ part: part.name, fabric, gauge, eyeRounds: eyes && !flat ? [Math.max(...eyes.posts.map((post) => post.line))] : [], noseRounds: flat ? [] : features.filter(({ kind, rule }) => kind === 'nose' && !rule.embroidered).map(({ line }) => line), stuffed, sewnOn });
-  const all = [...problems, ...built.problems, ...(eyes?.problems ?? []), ...features.flatMap((feature) => feature.problems), ...closingProblems(part, stops), ...stopProblems(part, stops)];
+  const all = [...problems, ...built.problems, ...(eyes?.problems ?? []), ...features.flatMap((feature) => feature.problems), ...placed.problems, ...closingProblems(part, stops), ...stopProblems(part, stops)];
   return {
     source: part, checks, fabric, starts, profile, form, eyes, features, stops, size: lying(part, sizeOf(profile, fabric)), problems: all,
     map: { fabric, starts, profile, gauge, lean, front, dir: direction(orientation), start: part.start, lying: part.lying },
@@ -130,17 +140,50 @@ function stopProblems(part: PartSource, { impossible }: StopPlan): Problem[] {
   }));
 }
 
+/** A part whose rounds are not worked, with what is said about it. */
+function unworked(part: PartSource, pattern: Pattern, gauge: Gauge, lines: readonly string[], problem: Problem): PartAnalysis {
+  const bare: PartSource = { ...part, rounds: [], steps: [] };
+  const analysed = analysePart(bare, pattern, gauge, lines, { stitches: 0, search: 0 });
+  return { ...analysed, source: part, problems: [problem] };
+}
+
+function tooManyStitches(part: PartSource): Problem {
+  return {
+    code: 'toy-too-large', severity: 'error', part: part.name, line: part.line, column: 1,
+    message: `The parts before ${part.name} have ${limits.toyStitches} stitches already: no toy is that large. ${part.name} is not counted. Check the numbers of the rounds before it, or give it a toy of its own.`, suggestions: [],
+  };
+}
+
+/** The last texts analysed, newest last: a screen, the saving and a tap all ask about the same one. */
+const kept: ToyAnalysis[] = [];
+const mostKept = 4;
+
 /**
- * The whole chain: text → parts → fabric → shape → placements → stops. Never throws; what is wrong comes back as problems.
+ * The whole chain: text → parts → fabric → shape → placements → stops. Never throws; what is wrong comes back as problems. Where a step
+ * fails all the same, it fails for its own part, says so, and the rest is computed.
  *
  * @param text the pattern text of one toy
  */
 export function analyseToy(text: string): ToyAnalysis {
+  const known = kept.findIndex((toy) => toy.text === text);
+  const [found] = known >= 0 ? kept.splice(known, 1) : [];
+  const toy = found ?? analyse(text);
+  kept.push(toy);
+  if (kept.length > mostKept) kept.shift();
+  return toy;
+}
+
+function analyse(text: string): ToyAnalysis {
   const pattern = readPattern(text);
   const gauge = gaugeOf(pattern.header);
-  const lines = text.length > 200_000 ? [] : text.split(/\r\n|\n|\r/);
-  const parts = pattern.parts.map((part) => analysePart(part, pattern, gauge, lines));
-  const problems = [...pattern.problems, ...undefinedColours(pattern), ...apartReadings(pattern, text), ...unplacedParts(pattern), ...parts.flatMap((part) => part.problems)];
+  const lines = text.length > limits.textSigns ? [] : text.split(/\r\n|\n|\r/);
+  const left: Left = { stitches: limits.toyStitches, search: limits.searchOfToy };
+  const parts = pattern.parts.map((part) => {
+    if (left.stitches <= 0 && part.rounds.length > 0) return unworked(part, pattern, gauge, lines, tooManyStitches(part));
+    return attempt(() => analysePart(part, pattern, gauge, lines, left), part, part.name, (problem) => unworked(part, pattern, gauge, lines, problem));
+  });
+  const overall = [undefinedColours, apartReadings, unplacedParts].flatMap((check) => attempt(() => check(pattern, text), null, 'the whole toy', (problem) => [problem]));
+  const problems = [...pattern.problems, ...overall, ...parts.flatMap((part) => part.problems)];
   problems.sort((a, b) => (a.line ?? 0) - (b.line ?? 0));
   return { text, pattern, gauge, lean: pattern.header.lean, parts, problems };
 }

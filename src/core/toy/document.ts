@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { limits } from '../notation/limits';
 
 /** One toy as kept on the shelf and exchanged as `.hoppla.json`. The pattern text is the source of everything computed. */
 export interface ToyDocument {
@@ -16,7 +17,7 @@ export const longestDocument = 400_000;
 const schema = Joi.object<ToyDocument>({
   format: Joi.string().valid('hoppla-toy').required(),
   version: Joi.number().integer().min(1).required(),
-  text: Joi.string().allow('').max(200_000).required(),
+  text: Joi.string().allow('').max(limits.textSigns).required(),
   made: Joi.string().isoDate().required(),
   changed: Joi.string().isoDate().required(),
 }).prefs({ convert: false });
@@ -70,7 +71,7 @@ export function readDocument(contents: string): ImportResult {
   const result = schema.validate(migrate(parsed), { abortEarly: true });
   if (result.error) {
     const field = String(result.error.details[0]?.path[0] ?? '');
-    return { ok: false, message: `The file is damaged: ${fieldMessages[field] ?? `“${field}” does not belong in it`}. Export the toy again and open that file.` };
+    return { ok: false, message: `The file is damaged: ${Object.hasOwn(fieldMessages, field) ? fieldMessages[field] : `“${field}” does not belong in it`}. Export the toy again and open that file.` };
   }
   return { ok: true, document: result.value };
 }

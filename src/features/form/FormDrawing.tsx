@@ -3,7 +3,7 @@ import { View as Box } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import Svg, { Circle, G, Path, Polyline } from 'react-native-svg';
 import type { Side } from '../../core/shape/form/sight';
-import { needsOutline } from '../../ui/yarnColour';
+import { needsOutline } from '../../core/supplies/yarnColour';
 import type { DrawnForm } from './drawnForm';
 
 /** Angles to look from, in radians: around the upright axis, and over it. */

@@ -11,7 +11,7 @@ import type { ToyHeader } from '../../core/notation/pattern';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { finishOf } from '../../core/shape/form/finish';
 import { standOf } from '../../core/toy/formOfPart';
-import { yarnColour } from '../../ui/yarnColour';
+import { yarnColour } from '../../core/supplies/yarnColour';
 
 /** Everything a picture of a form is drawn from. Lengths in mm, as the part stands. */
 export interface DrawnForm {

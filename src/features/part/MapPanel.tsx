@@ -13,7 +13,7 @@ import { useToy } from '../../data/useToy';
 import { Icon } from '../../ui/Icon';
 import { Press } from '../../ui/Press';
 import { Body } from '../../ui/text';
-import { needsOutline, yarnColour } from '../../ui/yarnColour';
+import { needsOutline, yarnColour } from '../../core/supplies/yarnColour';
 import { mapColours as colours } from './mapColours';
 import { MapConflicts } from './MapConflicts';
 import { MapFeatures } from './MapFeatures';

@@ -95,7 +95,9 @@ function strokes(rule: FeatureRule, unit: FeatureUnit, grid: NeedleGrid): [Spot,
 export function needlePath(form: PartForm, rule: FeatureRule, units: readonly FeatureUnit[], grid: NeedleGrid): NeedlePath | null {
   const { fabric, profile, gauge } = form;
   if (!rule.embroidered && rule.kind !== 'sculpting') return null;
-  const lines = units.flatMap((unit) => strokes(rule, unit, grid));
+  // Nothing reaches further than there are rounds to go up, or stitches to go around.
+  const within = { ...rule, high: Math.min(rule.high, Math.max(fabric.rounds, ...units.map(({ of }) => of))) };
+  const lines = units.flatMap((unit) => strokes(within, unit, grid));
   if (rule.kind === 'sculpting' && units.length === 2) lines.push(...sculpting(units, grid));
   if (lines.length === 0) return null;
   const points: NeedlePoint[] = [];

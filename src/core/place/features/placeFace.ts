@@ -3,7 +3,7 @@ import type { FeatureKind } from '../../notation/step';
 import { frontMoved } from '../frontEdits';
 import { placeEyes, eyesRule, namedFront, type EyePlacement } from '../eyes';
 import { eyeStep, withEyes, writeEyes } from '../eyeSentence';
-import { frontAzimuth, roundIndex } from '../frontLine';
+import { frontAzimuth, lineAbove, roundIndex } from '../frontLine';
 import { placeLyingFace } from '../lying/placeLyingFace';
 import type { PartForm } from '../partForm';
 import { anchorOf, eyeAnchor, hangsOn, standsBy, type Anchor } from './anchors';
@@ -73,7 +73,7 @@ export function placeFace(form: PartForm): PlacedFace {
       if (!eyes) continue;
       const settle = (title: string, vertical: Vertical): Suggestion => ({ title, edits: [writeEyes(part, text, withEyes(eyes.rule, vertical.by === 'gap' ? { gap: vertical.gap } : {}))] });
       for (const { code, severity, message, suggestions } of unread(step!, name, 'round', (rounds) => writeEyes(part, text, withEyes(eyes.rule, { vertical: { by: 'relation', ...step!.relation!, rounds } })), () => writeEyes(part, text, withEyes(eyes.rule, eyesBy ? { vertical: eyesBy } : {})))) add(code, severity, message, suggestions);
-      found.set(id, eyesBy ? verticalLine(form, eyesBy, name, lineEdge, lineBy, add, settle) : roundIndex(fabric, eyes.rule.gap[0]));
+      found.set(id, eyesBy ? verticalLine(form, eyesBy, name, lineEdge, lineBy, add, settle) : lineAbove(fabric, eyes.rule.gap[0]) || roundIndex(fabric, eyes.rule.gap[0]));
     } else {
       const rule = rules.get(id)!;
       const settle = (title: string, vertical: Vertical): Suggestion => ({ title, edits: [writeFeature(part, text, id, { ...rule, vertical })] });

@@ -53,7 +53,7 @@ export function apartFor(rule: FeatureRule, anchorFor: (kind: FeatureKind) => An
   const nearest = (wanted: number) => {
     const off = (apart: number) => Math.abs(apart - wanted) / 2 + Math.abs(missOf(apart));
     // Of equally good ones the mirror-true, then the wider: what stands outside is not to touch.
-    return [-1, 0, 1].map((by) => Math.round(wanted) + by).filter((apart) => apart > 0)
+    return [-1, 0, 1].map((by) => Math.max(1, Math.round(wanted) + by))
       .reduce((best, apart) => (off(apart) < off(best) - 1e-9 || (off(apart) < off(best) + 1e-9 && Math.abs(missOf(apart)) < Math.abs(missOf(best)) + 1e-9) ? apart : best));
   };
   if (sideways.by === 'apart' || (sideways.by === 'back' && sideways.apart !== undefined)) return { apart: sideways.apart ?? 0, said: true };

@@ -54,6 +54,8 @@ export function verticalLine(form: PartForm, vertical: Vertical | null, name: st
       const [upper, lower] = upOf(form) < 0 ? [vertical.from, vertical.to - 1] : [vertical.to, vertical.from];
       const label = reach.down > 0 ? upper : reach.up > 0 ? lower : Math.round((vertical.from + vertical.to - 1) / 2);
       const line = roundIndex(fabric, label);
+      const reaches = roundIndex(fabric, vertical.from) > 0 && roundIndex(fabric, vertical.to) > 0;
+      if (line > 0 && !reaches) add('range-beyond', 'error', `Rounds ${vertical.from} to ${vertical.to} reach beyond this part, which has rounds ${fabric.label[0]} to ${fabric.label[last - 1]}. The ${name} goes as far as there are rounds until you say.`);
       return line > 0 ? clamp(line, `Round ${label}`) : clamp(last, `Round ${label}`);
     }
     case 'round': {

@@ -90,8 +90,8 @@ function roundLines(part: PartAnalysis): SheetLine[] {
       kind: 'round',
       label: first === last ? `${word}${space}${first.number}` : `${word}${space}${first.number}–${last.number}`,
       text: body.replace(/\s*[[({=]\s*\d+\s*(?:sts?|stitches|sc|dc)?\s*[\])}]?\s*\.?\s*$/i, '').trim() || body,
-      count: from === to ? `${from}` : `${from} to ${to}`,
-      wrong: counts.some((check) => !check.ok),
+      count: from === undefined ? 'not counted' : from === to ? `${from}` : `${from} to ${to}`,
+      wrong: counts.length === 0 || counts.some((check) => !check.ok),
     });
     for (const stop of stops.get(last.number) ?? []) lines.push(stopLine(stop));
     i = j + 1;

@@ -1,4 +1,4 @@
-import { readPattern } from '../core/notation/readPattern';
+import { readPattern } from '../notation/readPattern';
 import { luminance, needsOutline, undyed, yarnColour } from './yarnColour';
 
 const { header } = readPattern('Yarn A: soft chestnut brown\nYarn B: Nightfall navy, 50 g\nR1: 6 sc in ring');

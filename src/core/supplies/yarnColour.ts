@@ -1,4 +1,4 @@
-import type { ToyHeader } from '../core/notation/pattern';
+import type { ToyHeader } from '../notation/pattern';
 
 /** Colours by the words makers use for yarn. */
 const colours: Record<string, string> = {
@@ -13,7 +13,7 @@ export const undyed = '#DCC8A4';
 
 function named(words: string): string | null {
   // The last colour word is the noun: “chestnut brown” is a brown.
-  const found = words.toLowerCase().split(/[^a-z]+/).filter((word) => colours[word]);
+  const found = words.toLowerCase().split(/[^a-z]+/).filter((word) => Object.hasOwn(colours, word));
   return colours[found.at(-1) ?? ''] ?? null;
 }
 
