@@ -3,11 +3,13 @@ import { AtkinsonHyperlegibleNext_700Bold } from '@expo-google-fonts/atkinson-hy
 import { BricolageGrotesque_700Bold } from '@expo-google-fonts/bricolage-grotesque/700Bold';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
-import { Slot } from 'expo-router';
+import { Slot, usePathname, useRouter } from 'expo-router';
 import { useColorScheme } from 'react-native';
 import { GestureHandlerRootView } from 'react-native-gesture-handler';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { TamaguiProvider, View } from '@tamagui/core';
+import { Guard } from '../src/ui/Guard';
+import { Press } from '../src/ui/Press';
 import { config } from '../src/ui/tamagui.config';
 
 const client = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false, networkMode: 'always' }, mutations: { networkMode: 'always' } } });
@@ -21,10 +23,17 @@ export default function RootLayout() {
       <SafeAreaProvider>
         <TamaguiProvider config={config} defaultTheme={scheme}>
           <QueryClientProvider client={client}>
-            <View flex={1} minHeight={0} backgroundColor="$background"><Slot /></View>
+            <View flex={1} minHeight={0} backgroundColor="$background"><Pages /></View>
           </QueryClientProvider>
         </TamaguiProvider>
       </SafeAreaProvider>
     </GestureHandlerRootView>
   );
+}
+
+/** Every page, each kept from taking the others with it. */
+function Pages() {
+  const router = useRouter();
+  const path = usePathname();
+  return <Guard what="This page" actions={path === '/' ? null : <Press label="To the shelf" onPress={() => router.replace('/')} />} resetKeys={[path]}><Slot /></Guard>;
 }

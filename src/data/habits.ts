@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { analyseToy } from '../core/toy/analyse';
+import { analyseToy, type ToyAnalysis } from '../core/toy/analyse';
 import { apartValues } from '../core/toy/checkParts';
 import { setToyHeader } from '../core/toy/editText';
 import { storage } from './storage';
@@ -27,9 +27,13 @@ export function useApartHabit() {
   return { habit: data ?? null, keep: keep.mutate };
 }
 
-/** Writes the maker's habit into a text that leaves it open. */
-export function withHabit(text: string, habit: Apart | null): string {
-  if (!habit || !analyseToy(text).problems.some((problem) => problem.code === 'apart-reading')) return text;
+/**
+ * Writes the maker's habit into a text that leaves it open.
+ *
+ * @param toy the text analysed
+ */
+export function withHabit(text: string, habit: Apart | null, toy: ToyAnalysis = analyseToy(text, { searches: false })): string {
+  if (!habit || !toy.problems.some((problem) => problem.code === 'apart-reading')) return text;
   return setToyHeader(text, 'Apart', apartValues[habit]);
 }
 

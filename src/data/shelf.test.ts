@@ -1,60 +1,128 @@
-import { ConflictError, DamagedError, shelf } from './shelf';
-
-const mockKept = new Map<string, string>();
-let mockBroken = false;
-
-jest.mock('./storage', () => ({
-  storage: {
-    getItem: async (key: string) => mockKept.get(key) ?? null,
-    setItem: async (key: string, value: string) => { if (mockBroken) throw new Error('full'); mockKept.set(key, value); },
-    removeItem: async (key: string) => { mockKept.delete(key); },
-    getAllKeys: async () => [...mockKept.keys()],
-  },
-}));
+/** @jest-environment node */
+import 'fake-indexeddb/auto';
+import { limits } from '../core/notation/limits';
+import { ConflictError, DamagedError, GoneError, shelf, TooLongError } from './shelf';
+import { storage } from './storage';
 
 const text = 'Toy: Bee\nHead\nR1: 6 sc in ring';
+const putBefore = IDBObjectStore.prototype.put;
+const breakWrites = () => { IDBObjectStore.prototype.put = () => { throw new DOMException('full', 'QuotaExceededError'); }; };
 
-beforeEach(() => {
-  mockKept.clear();
-  mockBroken = false;
+beforeEach(async () => {
+  IDBObjectStore.prototype.put = putBefore;
+  await storage.clear();
 });
 
-test('a toy is created, listed, read and saved, one small key a toy', async () => {
+const names = async () => (await shelf.list()).map((toy) => (toy.kind === 'kept' ? toy.card.name : `damaged: ${toy.name}`));
+
+test('a toy is created, listed by its card, read and saved', async () => {
   const made = await shelf.create(text);
-  expect([...mockKept.keys()].sort()).toEqual(['hoppla/index', `hoppla/toy/${made.id}`]);
+  expect((await storage.getAllKeys()).sort()).toEqual([`hoppla/card/${made.id}`, `hoppla/toy/${made.id}`]);
   const saved = await shelf.save(made, text.replace('Bee', 'Wasp'));
   expect(saved.revision).toBe(2);
   expect((await shelf.read(made.id))?.document.text).toContain('Wasp');
-  expect(JSON.parse(mockKept.get('hoppla/index')!).toys).toMatchObject([{ id: made.id, name: 'Wasp' }]);
+  // The kept card was of the text before; the shelf makes it anew and keeps it.
+  expect(await names()).toEqual(['Wasp']);
+  expect(JSON.parse((await storage.getItem(`hoppla/card/${made.id}`))!)).toMatchObject({ revision: 2, card: { name: 'Wasp', parts: 1, picture: { fabric: [{ d: expect.stringMatching(/^M\d/) }] } } });
 });
 
-test('saving over a newer revision is refused, with what is there', async () => {
+test('toys kept by the first Hoppla, with a list and without cards, are all there, with their history', async () => {
+  const document = { format: 'hoppla-toy', version: 1, text, made: '2026-01-02T03:04:05.000Z', changed: '2026-01-02T03:04:05.000Z' };
+  await storage.setMany({
+    'hoppla/index': '{"version":1,"toys":[]}', 'hoppla/toy/old': JSON.stringify({ revision: 7, document }),
+    'hoppla/history/old': JSON.stringify({ state: { past: ['Toy: Bee'], future: [] }, version: 0 }),
+  });
+  expect(await names()).toEqual(['Bee']);
+  expect(await shelf.history('old')).toEqual({ past: ['Toy: Bee'], future: [] });
+  expect((await shelf.save((await shelf.read('old'))!, `${text} [6]`)).revision).toBe(8);
+});
+
+test('saving over a newer revision is refused with what is there; of two at once one is', async () => {
   const made = await shelf.create(text);
   await shelf.save(made, `${text} [6]`);
   await expect(shelf.save(made, 'mine')).rejects.toThrow(ConflictError);
   expect((await shelf.read(made.id))?.document.text).toBe(`${text} [6]`);
+  const base = (await shelf.read(made.id))!;
+  const both = await Promise.allSettled([shelf.save(base, 'one'), shelf.save(base, 'other')]);
+  expect(both.map(({ status }) => status).sort()).toEqual(['fulfilled', 'rejected']);
 });
 
-test('removing and putting back gives the same toy', async () => {
-  const made = await shelf.create(text);
-  await shelf.remove(made.id);
-  expect(await shelf.list()).toEqual([]);
-  await shelf.restore(made);
-  expect(await shelf.list()).toEqual([made]);
+test('toys made, changed and removed by two tabs at once: all are there, none comes back', async () => {
+  const made = await Promise.all(Array.from({ length: 12 }, (_, i) => shelf.create(`Toy: Bee ${i}\nHead\nR1: 6 sc in ring`)));
+  const [first, second, ...others] = made;
+  await Promise.all([...others.map((toy) => shelf.save(toy, `${toy.document.text} [6]`)), shelf.remove(first!.id), shelf.create(text), shelf.remove(second!.id)]);
+  expect((await names()).sort()).toEqual(['Bee', ...others.map((_, i) => `Bee ${i + 2}`)].sort());
+  await expect(shelf.save(first!, 'from the tab that still has it open')).rejects.toThrow(GoneError);
+  await shelf.keepHistory(first!.id, { past: ['x'], future: [] });
+  expect((await storage.getAllKeys()).filter((key) => key.includes(first!.id))).toEqual([]);
 });
 
-test('a broken index is made anew from the toys; a broken toy is named, not lost', async () => {
+test('removing takes all that belongs to a toy; putting it back gives it all back, and never over one that is there', async () => {
   const made = await shelf.create(text);
-  mockKept.set('hoppla/index', '{broken');
-  expect((await shelf.list()).map((toy) => toy.id)).toEqual([made.id]);
-  mockKept.set(`hoppla/toy/${made.id}`, '{"revision":1}');
+  await shelf.save(made, `${text} [6]`, null, { past: [text], future: [] });
+  const before = await storage.getMany((await storage.getAllKeys()).sort());
+  const removed = await shelf.remove(made.id);
+  expect(await storage.getAllKeys()).toEqual([]);
+  breakWrites();
+  await expect(shelf.restore(removed)).rejects.toThrow('full');
+  IDBObjectStore.prototype.put = putBefore;
+  await shelf.restore(removed);
+  expect(await storage.getMany((await storage.getAllKeys()).sort())).toEqual(before);
+  await shelf.save((await shelf.read(made.id))!, 'newer');
+  await shelf.restore(removed);
+  expect((await shelf.read(made.id))?.document.text).toBe('newer');
+});
+
+test('a toy that can’t be read stays on the shelf, says why, and is kept to the letter', async () => {
+  const made = await shelf.create(text);
+  const broken = JSON.stringify({ revision: 1, document: { ...made.document, text: 5, made: '2026-01-02T03:04:05.000Z' } });
+  await storage.setItem(`hoppla/toy/${made.id}`, broken);
+  await storage.setItem('hoppla/toy/cut', '{"revision":3,"document":{"format":"hoppla-toy","version":1,"text":"Toy: Wasp\\nHead\\nR1: 6 sc');
+  expect(await shelf.list()).toEqual([
+    expect.objectContaining({ id: made.id, kind: 'damaged', why: expect.stringMatching(/pattern text/), made: '2026-01-02T03:04:05.000Z' }),
+    expect.objectContaining({ id: 'cut', kind: 'damaged', name: 'Wasp' }),
+  ]);
+  await expect(shelf.read(made.id)).rejects.toMatchObject({ kept: broken });
   await expect(shelf.read(made.id)).rejects.toThrow(DamagedError);
-  expect(mockKept.get(`hoppla/toy/${made.id}`)).toBe('{"revision":1}');
+  await expect(shelf.save(made, 'over it')).rejects.toThrow(DamagedError);
+  expect(await shelf.kept(made.id)).toBe(broken);
+  const removed = await shelf.remove(made.id);
+  await shelf.restore(removed);
+  expect(await shelf.kept(made.id)).toBe(broken);
+});
+
+test.each([['too many signs', 'x'.repeat(limits.textSigns + 1)], ['signs that grow when they are kept', '\u0001'.repeat(150_000)]])('%s: refused before it is written', async (_, long) => {
+  const made = await shelf.create(text);
+  await expect(shelf.save(made, long)).rejects.toThrow(TooLongError);
+  await expect(shelf.create(long)).rejects.toThrow(TooLongError);
+  expect((await shelf.read(made.id))?.document.text).toBe(text);
+  expect(await names()).toEqual(['Bee']);
+});
+
+test('what may be kept can be read again, up to the last sign', async () => {
+  const long = `Toy: Long\n${'"\n'.repeat((limits.textSigns - 20) / 2)}`;
+  const made = await shelf.create(long);
+  expect((await shelf.read(made.id))?.document.text).toBe(long);
 });
 
 test('storage that says no is told, not swallowed', async () => {
   const made = await shelf.create(text);
-  mockBroken = true;
+  breakWrites();
   await expect(shelf.save(made, 'more')).rejects.toThrow('full');
   expect((await shelf.read(made.id))?.document.text).toBe(text);
+});
+
+test('a new shelf gets all its first toys or none, once, in their order', async () => {
+  const first = ['otter', 'owl', 'frog'].map((name) => `Toy: ${name}\nHead\nR1: 6 sc in ring`);
+  let writes = 0;
+  IDBObjectStore.prototype.put = function some(this: IDBObjectStore, ...input: Parameters<typeof putBefore>) {
+    writes += 1;
+    if (writes === 3) throw new DOMException('killed', 'AbortError');
+    return putBefore.apply(this, input);
+  };
+  await expect(shelf.seed(first)).rejects.toThrow('killed');
+  expect([await names(), await shelf.wasSeeded()]).toEqual([[], false]);
+  IDBObjectStore.prototype.put = putBefore;
+  await Promise.all([shelf.seed(first), shelf.seed(first)]);
+  expect([await names(), await shelf.wasSeeded()]).toEqual([['otter', 'owl', 'frog'], true]);
 });

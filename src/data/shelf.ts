@@ -1,24 +1,32 @@
+import { limits } from '../core/notation/limits';
 import { analyseToy } from '../core/toy/analyse';
-import { documentVersion, readDocument, writeDocument, type ToyDocument } from '../core/toy/document';
-import { storage } from './storage';
-
-/** A line of the shelf's index. */
-export interface ShelfEntry {
-  id: string;
-  name: string;
-  changed: string;
-}
+import { documentVersion, longestDocument, readDocument, writeDocument, type ToyDocument } from '../core/toy/document';
+import { toyCard, type ToyCard } from '../core/toy/toyCard';
+import { forgetDrafts } from './drafts';
+import { storage, transact, type Changes } from './storage';
 
 /** A toy as kept, with the number of its saves: two tabs tell by it that one is behind. */
 export interface StoredToy {
   id: string;
   revision: number;
   document: ToyDocument;
+  /** the opening of the toy that saved it last; null where none did */
+  savedBy: string | null;
 }
 
-interface Index {
-  version: 1;
-  toys: ShelfEntry[];
+/** The texts of a toy before and after the one it has, so that yesterday's slip can still be undone. */
+export interface TextHistory {
+  past: string[];
+  future: string[];
+}
+
+/** A toy on the shelf: what its card shows, or why it can't be read. */
+export type ShelfToy = { id: string; kind: 'kept'; made: string; card: ToyCard } | { id: string; kind: 'damaged'; made: string; why: string; name: string | null };
+
+/** What was taken off the shelf, as it was kept, readable or not. */
+export interface RemovedToy {
+  id: string;
+  entries: Changes;
 }
 
 /** Another tab has saved this toy since it was read here. */
@@ -28,106 +36,223 @@ export class ConflictError extends Error {
   }
 }
 
-/** What is kept under a toy's key can't be read. */
-export class DamagedError extends Error {}
+/** The toy was taken off the shelf, in another tab. */
+export class GoneError extends Error {
+  constructor() {
+    super('This toy was deleted in another tab.');
+  }
+}
 
-const indexKey = 'hoppla/index';
+/** What is kept under a toy's key can't be read. */
+export class DamagedError extends Error {
+  constructor(message: string, readonly kept: string) {
+    super(message);
+  }
+}
+
+/** The text could be kept, and not be read again. */
+export class TooLongError extends Error {}
+
+const toyPrefix = 'hoppla/toy/';
 const seededKey = 'hoppla/seeded';
-const toyKey = (id: string) => `hoppla/toy/${id}`;
+const toyKey = (id: string) => toyPrefix + id;
+const cardKey = (id: string) => `hoppla/card/${id}`;
+const historyKey = (id: string) => `hoppla/history/${id}`;
+const keysOf = (id: string) => [toyKey(id), cardKey(id), historyKey(id)];
 
 export function newId(): string {
   return `${Date.now().toString(36)}${Math.random().toString(36).slice(2, 8)}`;
 }
 
-/** The name a toy goes by: its `Toy:` line, else its first part. */
-export function nameOf(text: string): string {
-  const toy = analyseToy(text);
-  return toy.pattern.header.name ?? toy.parts[0]?.source.name ?? 'Toy without a name';
-}
+const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null && !Array.isArray(value);
 
-async function readIndex(): Promise<Index> {
-  const kept = await storage.getItem(indexKey);
-  if (kept) {
-    try {
-      const index = JSON.parse(kept) as Index;
-      if (index.version === 1 && Array.isArray(index.toys)) return index;
-    } catch {
-      // A broken index is made anew from the toys themselves.
-    }
-  }
-  const keys = await storage.getAllKeys();
-  const toys: ShelfEntry[] = [];
-  for (const key of keys.filter((name) => name.startsWith('hoppla/toy/'))) {
-    const stored = parseStored(key.slice('hoppla/toy/'.length), await storage.getItem(key));
-    if (stored) toys.push({ id: stored.id, name: nameOf(stored.document.text), changed: stored.document.changed });
-  }
-  return { version: 1, toys };
-}
-
-function parseStored(id: string, kept: string | null): StoredToy | null {
-  if (kept === null) return null;
+function parsed(text: string): unknown {
   try {
-    const stored = JSON.parse(kept) as { revision?: unknown; document?: unknown };
-    const read = readDocument(JSON.stringify(stored.document));
-    return read.ok && typeof stored.revision === 'number' ? { id, revision: stored.revision, document: read.document } : null;
+    return JSON.parse(text) as unknown;
   } catch {
-    return null;
+    return undefined;
   }
 }
 
-async function write(stored: StoredToy): Promise<StoredToy> {
-  await storage.setItem(toyKey(stored.id), JSON.stringify({ revision: stored.revision, document: stored.document }));
-  const index = await readIndex();
-  const entry: ShelfEntry = { id: stored.id, name: nameOf(stored.document.text), changed: stored.document.changed };
-  const at = index.toys.findIndex((toy) => toy.id === stored.id);
-  if (at >= 0) index.toys[at] = entry;
-  else index.toys.unshift(entry);
-  await storage.setItem(indexKey, JSON.stringify(index));
+/** The toy kept under a key, or in a maker's words why it can't be read. */
+function parseStored(id: string, kept: string): StoredToy | string {
+  const stored = parsed(kept);
+  if (!isRecord(stored) || typeof stored.revision !== 'number') return 'What is kept of this toy is damaged.';
+  const read = readDocument(JSON.stringify(stored.document ?? null));
+  if (!read.ok) return read.message;
+  return { id, revision: stored.revision, document: read.document, savedBy: typeof stored.savedBy === 'string' ? stored.savedBy : null };
+}
+
+/** The toy kept under a key; throws where it can't be read. */
+function storedToy(id: string, kept: string): StoredToy {
+  const stored = parseStored(id, kept);
+  if (typeof stored === 'string') throw new DamagedError(stored, kept);
   return stored;
+}
+
+/** Refuses what could not be read again, before it is written. */
+function refuseTooLong(document: ToyDocument): void {
+  const over = document.text.length - limits.textSigns;
+  if (over > 0) throw new TooLongError(`This text is ${over} signs too long for one toy (up to ${limits.textSigns / 1000} thousand). Give the end of it to a toy of its own.`);
+  if (writeDocument(document).length > longestDocument) throw new TooLongError('This text has too many odd signs to be kept. Take them out, or give a part of it to a toy of its own.');
+}
+
+const cardVersion = 1;
+
+/** What the shelf will show of a text. A text that can't be worked out still has a card, and can be opened. */
+function cardOf(text: string): ToyCard {
+  try {
+    return toyCard(analyseToy(text, { searches: false }));
+  } catch {
+    return { name: text.trim().split('\n')[0]?.slice(0, 60) || 'Toy without a name', next: 'Open it to see its text', parts: 0, picture: null };
+  }
+}
+
+/** The card kept of a toy, where it is of that very revision. */
+function parseCard(kept: string | null | undefined, revision: number): ToyCard | null {
+  const card = parsed(kept ?? '');
+  const isCurrent = isRecord(card) && card.version === cardVersion && card.revision === revision && isRecord(card.card);
+  return isCurrent ? (card.card as unknown as ToyCard) : null;
+}
+
+const toyEntry = ({ id, revision, document, savedBy }: StoredToy): Record<string, string> => ({ [toyKey(id)]: JSON.stringify({ revision, savedBy, document }) });
+const cardEntry = ({ id, revision }: StoredToy, card: ToyCard): Record<string, string> => ({ [cardKey(id)]: JSON.stringify({ version: cardVersion, revision, card }) });
+
+/** The keys of a new toy, with its card. */
+const newEntries = (stored: StoredToy): Record<string, string> => ({ ...toyEntry(stored), ...cardEntry(stored, cardOf(stored.document.text)) });
+
+function parseHistory(kept: string | undefined): TextHistory {
+  const found = parsed(kept ?? '');
+  // Histories kept by the first Hoppla lie one deeper.
+  const history = isRecord(found) && isRecord(found.state) ? found.state : found;
+  const texts = (list: unknown) => (Array.isArray(list) ? list.filter((text): text is string => typeof text === 'string') : []);
+  return isRecord(history) ? { past: texts(history.past), future: texts(history.future) } : { past: [], future: [] };
 }
 
 const now = () => new Date().toISOString();
 
-/** The shelf in the browser's own storage: one small key a toy, an index beside them. */
+const newDocument = (text: string, made = now()): ToyDocument => ({ format: 'hoppla-toy', version: documentVersion, text, made, changed: made });
+
+/** Puts a new toy on the shelf. */
+async function put(document: ToyDocument): Promise<StoredToy> {
+  refuseTooLong(document);
+  const stored: StoredToy = { id: newId(), revision: 1, document, savedBy: null };
+  await storage.setMany(newEntries(stored));
+  return stored;
+}
+
+/** What a broken toy still says of when it was made and what it is called. */
+function rememberedOf(kept: string): { made: string; name: string | null } {
+  const made = /"made":"(\d{4}-[^"]{4,30})"/.exec(kept)?.[1] ?? '';
+  const name = /(?:"|\\n)Toy: ([^"\\]{1,60})/.exec(kept)?.[1] ?? null;
+  return { made, name };
+}
+
+/**
+ * The shelf in the browser's own storage: a key for each toy, one for what its card shows, one for its history. There is no list beside
+ * them that could say something else than they do. A text and its history are written in one go; its card follows, and says of which
+ * revision it is.
+ */
 export const shelf = {
-  async list(): Promise<StoredToy[]> {
-    const { toys } = await readIndex();
-    const stored = await Promise.all(toys.map((toy) => storage.getItem(toyKey(toy.id)).then((kept) => parseStored(toy.id, kept))));
-    return stored.filter((toy) => toy !== null);
+  /** All toys, the newest first. Reads no pattern: cards are kept; one that is missing is made and kept. */
+  async list(): Promise<ShelfToy[]> {
+    const ids = (await storage.getAllKeys()).filter((key) => key.startsWith(toyPrefix)).map((key) => key.slice(toyPrefix.length));
+    const kept = await storage.getMany(ids.flatMap((id) => [toyKey(id), cardKey(id)]));
+    const toys: ShelfToy[] = [];
+    for (const id of ids) {
+      const text = kept[toyKey(id)];
+      // Taken off by another tab meanwhile.
+      if (typeof text !== 'string') continue;
+      const stored = parseStored(id, text);
+      if (typeof stored === 'string') {
+        toys.push({ id, kind: 'damaged', why: stored, ...rememberedOf(text) });
+        continue;
+      }
+      const card = parseCard(kept[cardKey(id)], stored.revision) ?? (await shelf.renewCard(stored));
+      toys.push({ id, kind: 'kept', made: stored.document.made, card });
+    }
+    return toys.sort((a, b) => (a.made < b.made ? 1 : a.made > b.made ? -1 : 0));
+  },
+
+  /** Makes the card of a toy anew and keeps it while the toy is there; that it can't be kept does no harm. */
+  async renewCard(stored: StoredToy): Promise<ToyCard> {
+    const card = cardOf(stored.document.text);
+    await transact([toyKey(stored.id)], (kept) => ({ changes: kept.has(toyKey(stored.id)) ? cardEntry(stored, card) : {}, result: undefined })).catch(() => undefined);
+    return card;
+  },
+
+  /** Every toy that can be read, whole. */
+  async all(): Promise<StoredToy[]> {
+    const keys = (await storage.getAllKeys()).filter((key) => key.startsWith(toyPrefix));
+    const kept = await storage.getMany(keys);
+    return keys.flatMap((key) => {
+      const stored = parseStored(key.slice(toyPrefix.length), kept[key] ?? '');
+      return typeof stored === 'string' ? [] : [stored];
+    });
   },
 
   async read(id: string): Promise<StoredToy | null> {
     const kept = await storage.getItem(toyKey(id));
-    const stored = parseStored(id, kept);
-    if (kept !== null && !stored) throw new DamagedError('What is kept of this toy can’t be read. Import an exported copy of it.');
-    return stored;
+    return kept === null ? null : storedToy(id, kept);
   },
 
-  async create(text: string): Promise<StoredToy> {
-    const made = now();
-    return write({ id: newId(), revision: 1, document: { format: 'hoppla-toy', version: documentVersion, text, made, changed: made } });
+  async history(id: string): Promise<TextHistory> {
+    return parseHistory((await storage.getItem(historyKey(id))) ?? undefined);
   },
 
-  async add(document: ToyDocument): Promise<StoredToy> {
-    return write({ id: newId(), revision: 1, document });
+  /** What is kept of a toy as it is, readable or not; null where there is none. */
+  kept: (id: string): Promise<string | null> => storage.getItem(toyKey(id)),
+
+  create: (text: string): Promise<StoredToy> => put(newDocument(text)),
+
+  add: (document: ToyDocument): Promise<StoredToy> => put(document),
+
+  /**
+   * Saves a text over the revision it was made from; refuses where another tab was faster, or took the toy off.
+   *
+   * @param savedBy the opening that saves, so that its drafts know their own
+   */
+  async save(base: StoredToy, text: string, savedBy: string | null = null, history?: TextHistory): Promise<StoredToy> {
+    const next: StoredToy = { id: base.id, revision: base.revision + 1, document: { ...base.document, text, changed: now() }, savedBy };
+    refuseTooLong(next.document);
+    return transact([toyKey(base.id)], (kept) => {
+      const current = kept.get(toyKey(base.id));
+      if (current === undefined) throw new GoneError();
+      const stored = storedToy(base.id, current);
+      if (stored.revision !== base.revision) throw new ConflictError(stored);
+      return { changes: { ...toyEntry(next), ...(history ? { [historyKey(base.id)]: JSON.stringify(history) } : {}) }, result: next };
+    });
   },
 
-  /** Saves a text over the revision it was made from; refuses where another tab was faster. */
-  async save(base: StoredToy, text: string): Promise<StoredToy> {
-    const stored = await shelf.read(base.id);
-    if (stored && stored.revision !== base.revision) throw new ConflictError(stored);
-    return write({ id: base.id, revision: base.revision + 1, document: { ...base.document, text, changed: now() } });
+  /** Keeps the history of a toy that is still there. */
+  keepHistory: (id: string, history: TextHistory): Promise<void> =>
+    transact([toyKey(id)], (kept) => ({ changes: kept.has(toyKey(id)) ? { [historyKey(id)]: JSON.stringify(history) } : {}, result: undefined })),
+
+  /** Takes a toy off the shelf with all that belongs to it. */
+  async remove(id: string): Promise<RemovedToy> {
+    const keys = keysOf(id);
+    const removed = await transact(keys, (kept) => ({
+      changes: Object.fromEntries(keys.map((key) => [key, null])),
+      result: { id, entries: Object.fromEntries(kept) },
+    }));
+    forgetDrafts(id);
+    return removed;
   },
 
-  async remove(id: string): Promise<void> {
-    const index = await readIndex();
-    index.toys = index.toys.filter((toy) => toy.id !== id);
-    await storage.setItem(indexKey, JSON.stringify(index));
-    await storage.removeItem(toyKey(id));
-  },
+  /** Puts a removed toy back as it was; one that is there again stays as it is. */
+  restore: ({ id, entries }: RemovedToy): Promise<void> =>
+    transact([toyKey(id)], (kept) => ({ changes: kept.has(toyKey(id)) ? {} : entries, result: undefined })),
 
-  /** Puts a removed toy back as it was. */
-  restore: (stored: StoredToy): Promise<StoredToy> => write(stored),
+  /** Puts an open toy back that another tab took off, with the text it has here. */
+  async putBack(base: StoredToy, text: string): Promise<StoredToy> {
+    const next: StoredToy = { ...base, revision: base.revision + 1, document: { ...base.document, text, changed: now() } };
+    refuseTooLong(next.document);
+    return transact([toyKey(base.id)], (kept) => {
+      const current = kept.get(toyKey(base.id));
+      if (current !== undefined) throw new ConflictError(storedToy(base.id, current));
+      return { changes: toyEntry(next), result: next };
+    });
+  },
 
   exportText: (stored: StoredToy): string => writeDocument(stored.document),
 
@@ -135,7 +260,11 @@ export const shelf = {
     return (await storage.getItem(seededKey)) !== null;
   },
 
-  async markSeeded(): Promise<void> {
-    await storage.setItem(seededKey, 'yes');
+  /** Begins a new shelf with toys, the first on top: all of them or, where another tab was faster or the page is closed, none. */
+  async seed(texts: readonly string[]): Promise<void> {
+    const begun = Date.now();
+    const toys = texts.map((text, index): StoredToy => ({ id: newId(), revision: 1, document: newDocument(text, new Date(begun - index).toISOString()), savedBy: null }));
+    const entries = Object.assign({}, ...toys.map(newEntries)) as Changes;
+    await transact([seededKey], (kept) => ({ changes: kept.has(seededKey) ? {} : { ...entries, [seededKey]: 'yes' }, result: undefined }));
   },
 };

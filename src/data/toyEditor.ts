@@ -1,41 +1,66 @@
 import { temporal } from 'zundo';
 import { createStore } from 'zustand/vanilla';
-import { persist, createJSONStorage } from 'zustand/middleware';
+import { removeDraft, writeDraft, type Draft } from './drafts';
 import { announceChange } from './otherTabs';
-import { ConflictError, shelf, type StoredToy } from './shelf';
-import { storage } from './storage';
+import { ConflictError, GoneError, newId, shelf, TooLongError, type StoredToy, type TextHistory } from './shelf';
 
 export type SaveState =
   | { kind: 'saved' }
   | { kind: 'saving' }
   /** storage said no; it is tried again by itself */
   | { kind: 'failed'; message: string }
+  /** it could not be read again; what was saved before stays until it is shorter */
+  | { kind: 'refused'; message: string }
   /** another tab saved something else meanwhile */
-  | { kind: 'conflict'; theirs: StoredToy };
+  | { kind: 'conflict'; theirs: StoredToy }
+  /** another tab took the toy off the shelf */
+  | { kind: 'gone' };
 
 interface EditorState {
   text: string;
 }
 
-const saveAfterMs = 350;
+/** However steadily one types, what is typed is saved this long after it. */
+const saveAfterMs = 400;
 const retryAfterMs = 4000;
+const cardAfterMs = 800;
 /** Keystrokes closer than this make one step of undo. */
 const oneStepMs = 600;
+/** How much of the history is kept over a reload. */
+const stepsKept = 40;
+const signsKept = 600_000;
+
+/** What a toy is opened with besides itself. */
+export interface OpenedWith {
+  history: TextHistory;
+  /** what an earlier opening typed and could not save */
+  drafts: readonly Draft[];
+}
+
+/** The newest texts that fit into what is kept. */
+function newest(texts: readonly string[]): string[] {
+  let signs = 0;
+  const from = texts.findLastIndex((text, index) => {
+    signs += text.length;
+    return signs > signsKept || index < texts.length - stepsKept;
+  });
+  return texts.slice(from + 1);
+}
 
 /** The text of one toy while it is worked on: its history, and the saving of it. */
 export type ToyEditor = ReturnType<typeof createToyEditor>;
 
-export function createToyEditor(toy: StoredToy) {
+export function createToyEditor(toy: StoredToy, { history, drafts }: OpenedWith = { history: { past: [], future: [] }, drafts: [] }) {
+  const opening = newId();
   let base = toy;
+  /** revision that what is unsaved was typed over; null where that is the one it will be saved over */
+  let typedOver: number | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
+  let cardTimer: ReturnType<typeof setTimeout> | undefined;
   let lastStep = 0;
+  let historyChanged = false;
   let pending: Promise<void> = Promise.resolve();
   const status = createStore<{ save: SaveState }>(() => ({ save: { kind: 'saved' } }));
-
-  // The history outlives a reload of the tab, so that yesterday's slip can still be undone.
-  const history = createStore<{ past: string[]; future: string[] }>()(
-    persist(() => ({ past: [] as string[], future: [] as string[] }), { name: `hoppla/history/${toy.id}`, storage: createJSONStorage(() => storage) }),
-  );
   const store = createStore<EditorState>()(
     temporal(() => ({ text: toy.document.text }), {
       limit: 100,
@@ -47,57 +72,101 @@ export function createToyEditor(toy: StoredToy) {
       },
     }),
   );
-  const keepHistory = () => {
-    const { pastStates, futureStates } = store.temporal.getState();
-    const texts = (states: Partial<EditorState>[]) => states.map((state) => state.text ?? '').slice(-40);
-    history.setState({ past: texts(pastStates), future: texts(futureStates) });
-  };
-  store.temporal.subscribe(keepHistory);
-  const recall = () => {
-    const { past, future } = history.getState();
-    const states = (texts: string[]) => texts.map((text) => ({ text }));
-    if (store.temporal.getState().pastStates.length === 0) store.temporal.setState({ pastStates: states(past), futureStates: states(future) });
-  };
-  (history as unknown as { persist: { onFinishHydration: (done: () => void) => void; hasHydrated: () => boolean } }).persist.onFinishHydration(recall);
+  const states = (texts: readonly string[]) => texts.map((text) => ({ text }));
+  store.temporal.setState({ pastStates: states(history.past), futureStates: states(history.future) });
 
+  const historyNow = (): TextHistory => {
+    const { pastStates, futureStates } = store.temporal.getState();
+    const texts = (list: Partial<EditorState>[]) => newest(list.map((state) => state.text ?? ''));
+    return { past: texts(pastStates), future: texts(futureStates) };
+  };
+  const schedule = (after: number) => {
+    timer ??= setTimeout(() => void flush(), after);
+  };
+  const reschedule = (after: number) => {
+    clearTimeout(timer);
+    timer = undefined;
+    schedule(after);
+  };
+
+  /** Saves what there is to save. What another tab did is asked about, what storage refuses is tried again. */
   const write = async (): Promise<void> => {
     const { text } = store.getState();
-    if (text === base.document.text || status.getState().save.kind === 'conflict') return;
+    const { kind } = status.getState().save;
+    if (kind === 'conflict' || kind === 'gone') return;
+    if (text === base.document.text) {
+      status.setState({ save: { kind: 'saved' } });
+      if (!historyChanged) return;
+      historyChanged = false;
+      await shelf.keepHistory(base.id, historyNow()).catch(() => { historyChanged = true; });
+      return;
+    }
     status.setState({ save: { kind: 'saving' } });
     try {
-      base = await shelf.save(base, text);
-      status.setState({ save: { kind: 'saved' } });
+      base = await shelf.save(base, text, opening, historyNow());
+      historyChanged = false;
+      const typedMeanwhile = store.getState().text !== text;
+      if (typedMeanwhile) keepDraft();
+      else removeDraft(toy.id, opening);
+      status.setState({ save: { kind: typedMeanwhile ? 'saving' : 'saved' } });
+      renewCard(cardAfterMs);
+      if (typedMeanwhile) schedule(saveAfterMs);
       announceChange(base.id);
     } catch (error) {
-      if (error instanceof ConflictError) {
-        status.setState({ save: { kind: 'conflict', theirs: error.stored } });
-        return;
+      if (error instanceof ConflictError && error.stored.savedBy === opening) {
+        // It was saved, and only the answer was lost.
+        base = error.stored;
+        schedule(saveAfterMs);
+      } else if (error instanceof ConflictError) status.setState({ save: { kind: 'conflict', theirs: error.stored } });
+      else if (error instanceof GoneError) status.setState({ save: { kind: 'gone' } });
+      else if (error instanceof TooLongError) status.setState({ save: { kind: 'refused', message: error.message } });
+      else {
+        status.setState({ save: { kind: 'failed', message: 'The browser would not save this. It is tried again; export the toy to be safe.' } });
+        reschedule(retryAfterMs);
       }
-      status.setState({ save: { kind: 'failed', message: 'The browser would not save this. It is tried again; export the toy to be safe.' } });
-      schedule(retryAfterMs);
     }
   };
-  const flush = () => {
+  const flush = (): Promise<void> => {
     clearTimeout(timer);
+    timer = undefined;
     pending = pending.then(write);
     return pending;
   };
-  const schedule = (after: number) => {
-    clearTimeout(timer);
-    timer = setTimeout(() => void flush(), after);
+  // What the shelf shows of the toy is computed: it waits until the typing rests.
+  const renewCard = (after: number) => {
+    clearTimeout(cardTimer);
+    cardTimer = setTimeout(() => void shelf.renewCard(base), after);
   };
+  const keepDraft = () => writeDraft(toy.id, { opening, revision: typedOver ?? base.revision, text: store.getState().text, at: Date.now() });
+
   store.subscribe(() => {
-    if (store.getState().text === base.document.text) return;
-    if (status.getState().save.kind === 'saved') status.setState({ save: { kind: 'saving' } });
+    if (store.getState().text === base.document.text) removeDraft(toy.id, opening);
+    else {
+      keepDraft();
+      if (status.getState().save.kind === 'saved') status.setState({ save: { kind: 'saving' } });
+    }
+    schedule(saveAfterMs);
+  });
+  store.temporal.subscribe(() => {
+    historyChanged = true;
     schedule(saveAfterMs);
   });
 
-  return {
+  const editor = {
     id: toy.id,
+    opening,
     store,
     status,
     flush,
     stored: () => base,
+    /** Saves what there is to save and leaves the shelf as it should be found. */
+    async close(): Promise<void> {
+      await flush();
+      clearTimeout(timer);
+      if (cardTimer === undefined) return;
+      clearTimeout(cardTimer);
+      await shelf.renewCard(base);
+    },
     setText: (text: string) => store.setState({ text }),
     /** A change that is a step of its own however fast it follows: a tap, not typing. */
     step(text: string) {
@@ -126,24 +195,52 @@ export function createToyEditor(toy: StoredToy) {
       if (save.kind !== 'conflict') return;
       await shelf.create(store.getState().text);
       announceChange('');
-      this.takeTheirs();
+      editor.takeTheirs();
     },
     takeTheirs() {
       const { save } = status.getState();
       if (save.kind !== 'conflict') return;
       base = save.theirs;
+      typedOver = null;
       status.setState({ save: { kind: 'saved' } });
-      store.setState({ text: base.document.text });
+      editor.step(base.document.text);
+      removeDraft(toy.id, opening);
     },
-    /** Another tab saved this toy: follow it where nothing is unsaved here, else say so. */
+    /** Puts the toy back that another tab took off the shelf, as it stands here. */
+    async putBack(): Promise<void> {
+      base = await shelf.putBack(base, store.getState().text);
+      removeDraft(toy.id, opening);
+      status.setState({ save: { kind: 'saved' } });
+      announceChange(toy.id);
+    },
+    /** Another tab changed this toy: follow it where nothing is unsaved here, else say so. */
     async elsewhere(): Promise<void> {
-      const stored = await shelf.read(toy.id);
-      if (!stored || stored.revision === base.revision) return;
-      const clean = store.getState().text === base.document.text;
-      if (clean) {
+      const stored = await shelf.read(toy.id).catch(() => undefined);
+      if (stored === undefined || stored?.revision === base.revision) return;
+      if (stored === null) {
+        status.setState({ save: { kind: 'gone' } });
+        return;
+      }
+      if (store.getState().text === base.document.text) {
         base = stored;
+        status.setState({ save: { kind: 'saved' } });
         store.setState({ text: stored.document.text });
       } else status.setState({ save: { kind: 'conflict', theirs: stored } });
     },
   };
+
+  // What an earlier opening typed goes on here. Over another revision than it was typed on it is a question, unless it saved that itself.
+  for (const draft of drafts) {
+    const lost = draft.text !== base.document.text;
+    const own = draft.revision === base.revision || base.savedBy === draft.opening;
+    if (lost) {
+      if (!own) {
+        typedOver = draft.revision;
+        status.setState({ save: { kind: 'conflict', theirs: base } });
+      }
+      editor.step(draft.text);
+    }
+    removeDraft(toy.id, draft.opening);
+  }
+  return editor;
 }

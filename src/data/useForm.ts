@@ -3,13 +3,14 @@ import { useMemo } from 'react';
 import type { PartAnalysis } from '../core/toy/analyse';
 import { formInputOf, formKey } from '../core/toy/formOfPart';
 import type { RelaxedForm } from '../core/shape/form/relaxForm';
-import { relaxInWorker } from '../workers/relaxer';
+import { RelaxError, relaxInWorker } from '../workers/relaxer';
 
 export interface PartForm3d {
   /** the newest form there is; null before the first */
   form: RelaxedForm | null;
   settling: boolean;
-  failed: boolean;
+  /** why it was not worked out to its end; null where nothing is wrong */
+  trouble: RelaxError['why'] | null;
   retry: () => void;
 }
 
@@ -18,7 +19,7 @@ export function useForm(part: PartAnalysis | undefined): PartForm3d {
   const client = useQueryClient();
   const input = useMemo(() => (part && part.fabric.rounds > 0 ? formInputOf(part) : null), [part]);
   const key = useMemo(() => ['form', input ? formKey(input) : 'none'], [input]);
-  const { data, isFetching, isError, refetch } = useQuery<RelaxedForm | null>({
+  const { data, isFetching, error, refetch } = useQuery<RelaxedForm | null>({
     queryKey: key,
     enabled: input !== null,
     // What was left half settled is taken up again.
@@ -32,5 +33,5 @@ export function useForm(part: PartAnalysis | undefined): PartForm3d {
       return form ?? client.getQueryData<RelaxedForm>(key) ?? null;
     },
   });
-  return { form: data ?? null, settling: isFetching, failed: isError, retry: () => void refetch() };
+  return { form: data ?? null, settling: isFetching, trouble: error && (error instanceof RelaxError ? error.why : 'broke'), retry: () => void refetch() };
 }

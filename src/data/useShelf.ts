@@ -2,13 +2,21 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { ToyDocument } from '../core/toy/document';
 import { setToyHeader } from '../core/toy/editText';
 import { announceChange } from './otherTabs';
-import { shelf, type StoredToy } from './shelf';
+import { GoneError, shelf, type RemovedToy, type StoredToy } from './shelf';
 
 export const shelfKey = ['shelf'] as const;
 export const toyQueryKey = (id: string) => ['toy', id] as const;
 
+/** The toys on the shelf. Looked at again whenever this tab comes to the front: another may have changed them. */
 export function useShelf() {
-  return useQuery({ queryKey: shelfKey, queryFn: () => shelf.list() });
+  return useQuery({ queryKey: shelfKey, queryFn: () => shelf.list(), refetchOnWindowFocus: 'always' });
+}
+
+/** A toy as it is kept now. */
+async function current(id: string): Promise<StoredToy> {
+  const stored = await shelf.read(id);
+  if (!stored) throw new GoneError();
+  return stored;
 }
 
 /** What can be done to whole toys. Each returns a promise, so that a screen can say when it is done. */
@@ -21,14 +29,17 @@ export function useShelfActions() {
   };
   const create = useMutation({ mutationFn: (text: string) => shelf.create(text), onSuccess: () => refresh() });
   const add = useMutation({ mutationFn: (document: ToyDocument) => shelf.add(document), onSuccess: () => refresh() });
-  const remove = useMutation({ mutationFn: (toy: StoredToy) => shelf.remove(toy.id), onSuccess: (_, toy) => refresh(toy.id) });
-  const restore = useMutation({ mutationFn: (toy: StoredToy) => shelf.restore(toy), onSuccess: (toy) => refresh(toy.id) });
+  const remove = useMutation({ mutationFn: (id: string) => shelf.remove(id), onSuccess: (removed) => refresh(removed.id) });
+  const restore = useMutation({ mutationFn: (removed: RemovedToy) => shelf.restore(removed), onSuccess: (_, removed) => refresh(removed.id) });
   const rename = useMutation({
-    mutationFn: ({ toy, name }: { toy: StoredToy; name: string }) => shelf.save(toy, setToyHeader(toy.document.text, 'Toy', name)),
+    mutationFn: async ({ id, name }: { id: string; name: string }) => {
+      const stored = await current(id);
+      return shelf.save(stored, setToyHeader(stored.document.text, 'Toy', name));
+    },
     onSuccess: (toy) => refresh(toy.id),
   });
   const duplicate = useMutation({
-    mutationFn: ({ toy, name }: { toy: StoredToy; name: string }) => shelf.create(setToyHeader(toy.document.text, 'Toy', `${name}, copy`)),
+    mutationFn: async ({ id, name }: { id: string; name: string }) => shelf.create(setToyHeader((await current(id)).document.text, 'Toy', `${name}, copy`)),
     onSuccess: () => refresh(),
   });
   return { create, add, remove, restore, rename, duplicate };

@@ -1,10 +1,12 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { createContext, useContext, useDeferredValue, useEffect, useMemo, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, useMemo, type ReactNode } from 'react';
 import { useStore } from 'zustand';
-import { analyseToy, type ToyAnalysis } from '../core/toy/analyse';
+import type { ToyAnalysis } from '../core/toy/analyse';
+import { abandonedDrafts, holdOpening } from './drafts';
 import { onChangeElsewhere } from './otherTabs';
 import { shelf } from './shelf';
 import { createToyEditor, type SaveState, type ToyEditor } from './toyEditor';
+import { useAnalysis } from './useAnalysis';
 import { shelfKey, toyQueryKey } from './useShelf';
 
 interface OpenToy {
@@ -16,46 +18,77 @@ interface OpenToy {
   canRedo: boolean;
 }
 
-const ToyContext = createContext<ToyEditor | null>(null);
+const EditorContext = createContext<ToyEditor | null>(null);
+const AnalysisContext = createContext<ToyAnalysis | null>(null);
+
+interface ToyProviderProps {
+  id: string;
+  children: ReactNode;
+  missing: ReactNode;
+  failed: (reason: Error, retry: () => void) => ReactNode;
+}
+
+async function openToy(id: string) {
+  const [stored, history, drafts] = await Promise.all([shelf.read(id), shelf.history(id), abandonedDrafts(id)]);
+  return stored && { stored, history, drafts };
+}
 
 /** Opens a toy for all screens below it. */
-export function ToyProvider({ id, children, missing, failed }: { id: string; children: ReactNode; missing: ReactNode; failed: (message: string, retry: () => void) => ReactNode }) {
+export function ToyProvider({ id, children, missing, failed }: ToyProviderProps) {
   const client = useQueryClient();
-  const { data, error, refetch, isPending } = useQuery({ queryKey: toyQueryKey(id), queryFn: () => shelf.read(id), staleTime: Infinity, gcTime: 0 });
-  const editor = useMemo(() => (data ? createToyEditor(data) : null), [data]);
+  const { data, error, refetch, isPending } = useQuery({ queryKey: toyQueryKey(id), queryFn: () => openToy(id), staleTime: Infinity, gcTime: 0, retry: false });
+  const editor = useMemo(() => (data ? createToyEditor(data.stored, data) : null), [data]);
   useEffect(() => {
     if (!editor) return undefined;
+    const release = holdOpening(editor.opening);
     const stop = onChangeElsewhere((changed) => { if (changed === id) void editor.elsewhere(); });
     // Leaving the page must not lose the last word.
     const leave = () => void editor.flush();
+    const comeBack = () => { if (document.visibilityState === 'visible') void editor.elsewhere(); };
     window.addEventListener('pagehide', leave);
     document.addEventListener('visibilitychange', leave);
+    document.addEventListener('visibilitychange', comeBack);
     return () => {
       stop();
       window.removeEventListener('pagehide', leave);
       document.removeEventListener('visibilitychange', leave);
-      void editor.flush().then(() => {
+      document.removeEventListener('visibilitychange', comeBack);
+      void editor.close().then(() => {
+        release();
         client.removeQueries({ queryKey: toyQueryKey(id) });
         return client.invalidateQueries({ queryKey: shelfKey });
       });
     };
   }, [editor, id, client]);
-  if (error) return failed(error.message, () => void refetch());
+  if (error) return failed(error, () => void refetch());
   if (isPending) return null;
   if (data === null) return missing;
   if (!editor || editor.id !== id) return null;
-  return <ToyContext.Provider value={editor}>{children}</ToyContext.Provider>;
+  return <EditorContext.Provider value={editor}><Analysed editor={editor}>{children}</Analysed></EditorContext.Provider>;
 }
 
-/** The toy opened above, analysed. The analysis follows the typing without holding it up. */
-export function useToy(): OpenToy {
-  const editor = useContext(ToyContext);
-  if (!editor) throw new Error('useToy needs a ToyProvider above it.');
+/** Analyses the open toy once for all that look at it. */
+function Analysed({ editor, children }: { editor: ToyEditor; children: ReactNode }) {
+  const text = useStore(editor.store, (state) => state.text);
+  const analysis = useAnalysis(text);
+  return <AnalysisContext.Provider value={analysis}>{children}</AnalysisContext.Provider>;
+}
+
+/** The open toy without what is computed of it: for where that may be what is broken. */
+export function useToyText(): Omit<OpenToy, 'analysis'> {
+  const editor = useContext(EditorContext);
+  if (!editor) throw new Error('useToyText needs a ToyProvider above it.');
   const text = useStore(editor.store, (state) => state.text);
   const save = useStore(editor.status, (state) => state.save);
   const canUndo = useStore(editor.store.temporal, (state) => state.pastStates.length > 0);
   const canRedo = useStore(editor.store.temporal, (state) => state.futureStates.length > 0);
-  const settled = useDeferredValue(text);
-  const analysis = useMemo(() => analyseToy(settled), [settled]);
-  return { editor, text, analysis, save, canUndo, canRedo };
+  return { editor, text, save, canUndo, canRedo };
+}
+
+/** The toy opened above, analysed. The analysis follows the typing without holding it up. */
+export function useToy(): OpenToy {
+  const open = useToyText();
+  const analysis = useContext(AnalysisContext);
+  if (!analysis) throw new Error('useToy needs a ToyProvider above it.');
+  return { ...open, analysis };
 }

@@ -1,18 +1,10 @@
+/** @jest-environment node */
+import 'fake-indexeddb/auto';
 import { shelf } from './shelf';
 import { newYarn, stuffing, yarnShelf } from './yarns';
+import { storage } from './storage';
 
-const mockKept = new Map<string, string>();
-
-jest.mock('./storage', () => ({
-  storage: {
-    getItem: async (key: string) => mockKept.get(key) ?? null,
-    setItem: async (key: string, value: string) => { mockKept.set(key, value); },
-    removeItem: async (key: string) => { mockKept.delete(key); },
-    getAllKeys: async () => [...mockKept.keys()],
-  },
-}));
-
-beforeEach(() => mockKept.clear());
+beforeEach(() => storage.clear());
 
 const river = () => ({ ...newYarn(), name: 'River cotton', swatch: { tenStitchesMm: 60, tenRoundsMm: 57 } });
 
@@ -33,8 +25,8 @@ test('two yarns never share a name; what can’t be a yarn is refused and nothin
 
 test('a damaged yarn is passed over, the others are there', async () => {
   await yarnShelf.save(river());
-  mockKept.set('hoppla/yarn/broken', '{');
-  mockKept.set('hoppla/yarn/odd', '{"name":3}');
+  await storage.setItem('hoppla/yarn/broken', '{');
+  await storage.setItem('hoppla/yarn/odd', '{"name":3}');
   expect((await yarnShelf.list()).map((yarn) => yarn.name)).toEqual(['River cotton']);
 });
 
@@ -52,7 +44,7 @@ test('weighed stuffing is kept, forgotten on request, and never read from a dama
   expect(await stuffing.read()).toBeNull();
   await stuffing.write({ light: 22, medium: 38, firm: 55 });
   expect(await stuffing.read()).toEqual({ light: 22, medium: 38, firm: 55 });
-  mockKept.set('hoppla/stuffing', '{"light":-1,"medium":38,"firm":55}');
+  await storage.setItem('hoppla/stuffing', '{"light":-1,"medium":38,"firm":55}');
   expect(await stuffing.read()).toBeNull();
   await stuffing.write(null);
   expect(await stuffing.read()).toBeNull();

@@ -38,7 +38,7 @@ export const yarnShelf = {
 
   /** Toys worked in a yarn, by its name in their text. */
   async toysIn(name: string): Promise<StoredToy[]> {
-    return (await shelf.list()).filter((toy) => analyseToy(toy.document.text).pattern.header.gauge?.yarn === name);
+    return (await shelf.all()).filter((toy) => analyseToy(toy.document.text).pattern.header.gauge?.yarn === name);
   },
 
   /** Brings the toys worked in a yarn to its newest figures. */

@@ -1,5 +1,8 @@
 import { Slot, useLocalSearchParams, useRouter } from 'expo-router';
 import { ToyProvider } from '../../../src/data/useToy';
+import { DamagedToy } from '../../../src/features/toy/DamagedToy';
+import { PlainText } from '../../../src/features/toy/PlainText';
+import { Guard } from '../../../src/ui/Guard';
 import { Notice } from '../../../src/ui/Notice';
 import { Page } from '../../../src/ui/Page';
 import { Press } from '../../../src/ui/Press';
@@ -12,9 +15,9 @@ export default function ToyLayout() {
     <ToyProvider
       id={id}
       missing={<Page title="Not here"><Notice tone="look" actions={toShelf}>This toy is not on the shelf of this browser. Perhaps it was deleted, or it lives in another browser: export it there and open the file here.</Notice></Page>}
-      failed={(message, retry) => <Page title="Not readable"><Notice tone="wrong" actions={<><Press label="Try again" onPress={retry} />{toShelf}</>}>{message}</Notice></Page>}
+      failed={(reason, retry) => <DamagedToy reason={reason} retry={retry} />}
     >
-      <Slot />
+      <Guard what="This page" actions={toShelf} instead={<PlainText />}><Slot /></Guard>
     </ToyProvider>
   );
 }

@@ -80,6 +80,22 @@ function readLine(raw: string): LineRead {
   return read;
 }
 
+/**
+ * Reads a text line by line ahead of its analysis, which then finds every line read: for reading in slices.
+ *
+ * @param count only counts what is not read yet
+ * @returns after each line not read so far the number of its signs
+ */
+export function* readAhead(text: string, count = false): Generator<number> {
+  if (text.length > limits.textSigns) return;
+  const lines = text.split(/\r\n|\n|\r/);
+  for (const line of lines.slice(0, linesRead(lines))) {
+    if (lineCache.has(line)) continue;
+    if (!count) readLine(line);
+    yield line.length;
+  }
+}
+
 /** How many lines are read before the text holds too much for one toy. */
 function linesRead(lines: readonly string[]): number {
   let signs = 0;

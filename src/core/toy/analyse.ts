@@ -12,7 +12,7 @@ import { direction } from '../place/direction';
 import type { PartForm } from '../place/partForm';
 import { planStops, type StopPlan } from '../plan/stops';
 import { roundStarts } from '../shape/azimuth';
-import { gaugeOf, type Gauge } from '../shape/gauge';
+import { assumedGauge, gaugeOf, type Gauge } from '../shape/gauge';
 import type { MapView } from '../shape/map';
 import { profileOf, sizeOf, type Profile } from '../shape/profile';
 import { apartReadings, undefinedColours, unplacedParts } from './checkParts';
@@ -155,8 +155,13 @@ function tooManyStitches(part: PartSource): Problem {
 }
 
 /** The last texts analysed, newest last: a screen, the saving and a tap all ask about the same one. */
-const kept: ToyAnalysis[] = [];
+const kept: { searches: boolean; toy: ToyAnalysis }[] = [];
 const mostKept = 4;
+
+interface AnalyseOptions {
+  /** searches for what mends each slip; while a line is typed it is not worth the time */
+  searches?: boolean;
+}
 
 /**
  * The whole chain: text → parts → fabric → shape → placements → stops. Never throws; what is wrong comes back as problems. Where a step
@@ -164,20 +169,27 @@ const mostKept = 4;
  *
  * @param text the pattern text of one toy
  */
-export function analyseToy(text: string): ToyAnalysis {
-  const known = kept.findIndex((toy) => toy.text === text);
+export function analyseToy(text: string, { searches = true }: AnalyseOptions = {}): ToyAnalysis {
+  const known = kept.findIndex((one) => one.toy.text === text && (one.searches || !searches));
   const [found] = known >= 0 ? kept.splice(known, 1) : [];
-  const toy = found ?? analyse(text);
-  kept.push(toy);
+  const one = found ?? { searches, toy: attempt(() => analyse(text, searches), null, 'this toy', (problem) => nothingBut(text, problem)) };
+  kept.push(one);
   if (kept.length > mostKept) kept.shift();
-  return toy;
+  return one.toy;
 }
 
-function analyse(text: string): ToyAnalysis {
+/** A toy of which only the text is known. */
+function nothingBut(text: string, problem: Problem): ToyAnalysis {
+  const header: Pattern['header'] = { name: null, hand: 'right', gauge: null, lean: null, apart: null, hook: null, audience: null, yarns: [] };
+  const pattern: Pattern = { header, parts: [], notes: [], terms: { value: 'us', source: 'either' }, problems: [], lineKinds: [] };
+  return { text, pattern, gauge: assumedGauge, lean: null, parts: [], problems: [problem] };
+}
+
+function analyse(text: string, searches: boolean): ToyAnalysis {
   const pattern = readPattern(text);
   const gauge = gaugeOf(pattern.header);
   const lines = text.length > limits.textSigns ? [] : text.split(/\r\n|\n|\r/);
-  const left: Left = { stitches: limits.toyStitches, search: limits.searchOfToy };
+  const left: Left = { stitches: limits.toyStitches, search: searches ? limits.searchOfToy : 0 };
   const parts = pattern.parts.map((part) => {
     if (left.stitches <= 0 && part.rounds.length > 0) return unworked(part, pattern, gauge, lines, tooManyStitches(part));
     return attempt(() => analysePart(part, pattern, gauge, lines, left), part, part.name, (problem) => unworked(part, pattern, gauge, lines, problem));

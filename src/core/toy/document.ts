@@ -12,7 +12,8 @@ export interface ToyDocument {
 }
 
 export const documentVersion = 1;
-export const longestDocument = 400_000;
+/** Signs of a file: the longest text with every sign written as two, and the words around it. */
+export const longestDocument = 450_000;
 
 const schema = Joi.object<ToyDocument>({
   format: Joi.string().valid('hoppla-toy').required(),
@@ -55,7 +56,7 @@ const fieldMessages: Record<string, string> = {
  * @returns the toy, or what is wrong with the file in one sentence and what to do
  */
 export function readDocument(contents: string): ImportResult {
-  if (contents.length > longestDocument) return { ok: false, message: 'This file is too large to be a toy. A toy is one .hoppla.json file of less than 400 kB.' };
+  if (contents.length > longestDocument) return { ok: false, message: 'This file is too large to be a toy. A toy is one .hoppla.json file of less than 450 kB.' };
   let parsed: unknown;
   try {
     parsed = JSON.parse(contents);

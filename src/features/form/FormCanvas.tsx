@@ -21,8 +21,8 @@ interface FormCanvasProps {
   handleRef: RefObject<FormCanvasHandle | null>;
   onPick: (stitch: number | null) => void;
   onTurn?: (from: ViewFrom) => void;
-  /** the machine can't draw it after all */
-  onFail: () => void;
+  /** the machine can't draw it after all, or lost its drawing meanwhile */
+  onFail: (lost: boolean) => void;
 }
 
 const turns: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
@@ -45,9 +45,9 @@ export function FormCanvas({ label, drawn, cut, still, handleRef, onPick, onTurn
     import('./scene').then((loaded) => {
       if (gone || !canvas.current) return;
       drawing.current = loaded;
-      made = new loaded.FormScene(canvas.current, { still, onPick: (stitch) => calls.current.onPick(stitch), onTurn: (from) => calls.current.onTurn?.(from) });
+      made = new loaded.FormScene(canvas.current, { still, onPick: (stitch) => calls.current.onPick(stitch), onTurn: (from) => calls.current.onTurn?.(from), onLost: () => calls.current.onFail(true) });
       setScene(made);
-    }).catch(() => { if (!gone) calls.current.onFail(); });
+    }).catch(() => { if (!gone) calls.current.onFail(false); });
     return () => {
       gone = true;
       made?.dispose();

@@ -17,6 +17,12 @@ import { FormDrawing, sideAngles } from './FormDrawing';
 import { MeasureLine } from './MeasureLine';
 import { SaveMenu } from './SaveMenu';
 
+const troubleWords = {
+  'not-started': 'The form could not be started on.',
+  broke: 'The form could not be worked out just now.',
+  'too-long': 'The form takes too long to settle; this is how far it came.',
+} as const;
+
 const sideNames: Record<Side, string> = { front: 'Front', left: 'Left', right: 'Right', back: 'Back', top: 'Top', underneath: 'Under' };
 
 interface FormPanelProps {
@@ -29,11 +35,12 @@ interface FormPanelProps {
 /** The part in three dimensions on the mat: turn it, look from a side, cut it open, lay a tape on it. */
 export function FormPanel({ part, form3d, selected, onSelect }: FormPanelProps) {
   const { analysis } = useToy();
-  const { form, settling, failed, retry } = form3d;
+  const { form, settling, trouble, retry } = form3d;
   const [cut, setCut] = useState(false);
   const [measuring, setMeasuring] = useState(false);
   const [ends, setEnds] = useState<number[]>([]);
   const [drawable, setDrawable] = useState(canDraw);
+  const [lost, setLost] = useState(false);
   const [still, setStill] = useState<boolean | null>(null);
   const [angles, setAngles] = useState(sideAngles.front);
   const handle = useRef<FormCanvasHandle | null>(null);
@@ -63,19 +70,25 @@ export function FormPanel({ part, form3d, selected, onSelect }: FormPanelProps) 
       <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0} position="relative">
         {shown && still !== null ? (
           drawable
-            ? <FormCanvas label={label} drawn={shown} cut={cut} still={still} handleRef={handle} onPick={pick} onFail={() => setDrawable(false)} />
+            ? <FormCanvas label={label} drawn={shown} cut={cut} still={still} handleRef={handle} onPick={pick} onFail={(isLost) => { setDrawable(false); setLost(isLost); }} />
             : <FormDrawing label={label} drawn={shown} angles={angles} onTurn={setAngles} onPick={pick} />
         ) : null}
         <View position="absolute" left={8} top={8} pointerEvents="none">
           {settling ? <View backgroundColor="$sheet" borderRadius="$2" paddingHorizontal="$2"><Body role="status">Settling …</Body></View> : null}
         </View>
-        {failed ? (
+        {trouble ? (
           <View position="absolute" left={8} right={8} top={8} gap="$2" alignItems="flex-start">
-            <View backgroundColor="$sheet" borderRadius="$2" padding="$2"><Body role="alert">The form could not be worked out just now. Everything else still counts.</Body></View>
+            <View backgroundColor="$sheet" borderRadius="$2" padding="$2"><Body role="alert">{troubleWords[trouble]} Everything else still counts.</Body></View>
             <Press label="Try again" onPress={retry} />
           </View>
         ) : null}
-        <View position="absolute" right={8} top={8} gap="$2">
+        {lost ? (
+          <View position="absolute" left={8} right={72} bottom={8} gap="$2" alignItems="flex-start">
+            <View backgroundColor="$sheet" borderRadius="$2" padding="$2"><Body role="status">This machine stopped drawing in three dimensions. The same stitches are drawn in strokes.</Body></View>
+            <Press label="Try again" onPress={() => { setLost(false); setDrawable(canDraw()); }} />
+          </View>
+        ) : null}
+        <View position="absolute" right={8} top={8} bottom={8} gap="$2" flexDirection="column" flexWrap="wrap-reverse" alignContent="flex-start" pointerEvents="box-none">
           {drawable ? <Press name="Cut open" icon={<Icon name="cut" color={cut ? '#FBFCFA' : undefined} />} role="switch" chosen={cut} onPress={() => setCut(!cut)} /> : null}
           <Press name="Measuring tape" icon={<Icon name="tape" color={measuring ? '#FBFCFA' : undefined} />} role="switch" chosen={measuring} onPress={() => { setMeasuring(!measuring); setEnds([]); }} />
           {drawable ? <SaveMenu name={`${analysis.pattern.header.name ?? 'toy'} ${part.source.name}`} handleRef={handle} /> : null}

@@ -1,11 +1,15 @@
-import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
 import { applyEdits } from '../../core/notation/applyEdits';
 import { analyseToy } from '../../core/toy/analyse';
+import { limits } from '../../core/notation/limits';
+import { bringing } from '../../data/bring';
 import { habitIn, useApartHabit, withHabit } from '../../data/habits';
+import { useAnalysis } from '../../data/useAnalysis';
 import { useShelfActions } from '../../data/useShelf';
 import { Field } from '../../ui/Field';
+import { Guard } from '../../ui/Guard';
 import { Icon } from '../../ui/Icon';
 import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';
@@ -16,15 +20,22 @@ import { Problems } from '../part/Problems';
 /** A pattern pasted or opened: what was found in it, what was not understood, what needs an answer; then onto the shelf. */
 export function NewToyScreen() {
   const router = useRouter();
-  const params = useLocalSearchParams<{ text?: string }>();
-  const [text, setText] = useState(params.text ?? '');
+  const [text, setOwnText] = useState(() => bringing.read());
+  const setText = (next: string) => {
+    bringing.write(next);
+    setOwnText(next);
+  };
   const [failed, setFailed] = useState(false);
   // Taps that changed the text can be taken back here too; the toy's own history begins on the shelf.
   const [before, setBefore] = useState<string[]>([]);
   const { create } = useShelfActions();
   const { habit, keep: keepHabit } = useApartHabit();
-  const settled = useDeferredValue(text);
-  const toy = useMemo(() => analyseToy(withHabit(settled, habit)), [settled, habit]);
+  const written = useAnalysis(text);
+  const toy = useMemo(() => {
+    const meant = withHabit(written.text, habit, written);
+    return meant === written.text ? written : analyseToy(meant);
+  }, [written, habit]);
+  const tooLong = text.length > limits.textSigns;
   const worked = toy.parts.filter((part) => part.checks.length > 0);
   const { notes } = toy.pattern;
   const rounds = worked.flatMap((part) => part.checks);
@@ -33,6 +44,7 @@ export function NewToyScreen() {
     setFailed(false);
     try {
       const stored = await create.mutateAsync(withHabit(text, habit));
+      bringing.write('');
       router.replace(toy.parts.length === 1 ? `/toy/${stored.id}/0` : `/toy/${stored.id}`);
     } catch {
       setFailed(true);
@@ -44,13 +56,14 @@ export function NewToyScreen() {
       aside="Paste it as it is"
       back={{ name: 'Back to the shelf', go: () => (router.canGoBack() ? router.back() : router.replace('/')) }}
       actions={before.length > 0 ? <Press tone="quiet" name="Undo" icon={<Icon name="undo" />} onPress={() => { setText(before.at(-1) ?? text); setBefore(before.slice(0, -1)); }} /> : undefined}
-      foot={<Press tone="primary" label="Put it on the shelf" disabled={!text.trim()} onPress={() => void keep()} />}
+      foot={<Press tone="primary" label="Put it on the shelf" disabled={!text.trim() || tooLong} onPress={() => void keep()} />}
     >
       <Field label="The pattern" multiline value={text} onChange={setText} placeholder={'Head\nR1: 6 sc in magic ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]'} />
       <Press tone="quiet" role="link" label="What can be read?" onPress={() => router.push('/notation')} />
+      {tooLong ? <Notice tone="wrong" live>This text has {text.length - limits.textSigns} signs too many for one toy. Give the end of it to a toy of its own.</Notice> : null}
       {failed ? <Notice tone="wrong" live>The browser would not save the toy. Your text is still here: try again, or copy it somewhere safe.</Notice> : null}
-      {settled.trim() ? (
-        <View gap="$3">
+      {text.trim() ? (
+        <Guard what="What was found" resetKeys={[toy]}><View gap="$3">
           <Title render="h2" margin={0}>{worked.length === 0 ? 'No rounds found yet' : worked.length === 1 ? 'One part found' : `${worked.length} parts found`}</Title>
           {worked.map((part) => (
             <Body key={part.source.id}>
@@ -62,7 +75,7 @@ export function NewToyScreen() {
           {worked.length > 0 && silent === rounds.length ? <Notice tone="look">no round says how many stitches it should have, so only the rounds themselves can be checked. Totals such as [24] help.</Notice> : null}
           {worked.length > 0 && toy.problems.length === 0 ? <Notice tone="good">every round adds up.</Notice> : null}
           {notes.length > 0 ? <Notice tone="plain">Kept as notes, not counted: {notes.slice(0, 12).map((note) => `line ${note.line}, “${note.text.slice(0, 80)}”`).join('; ')}{notes.length > 12 ? `; and ${notes.length - 12} more` : ''}</Notice> : null}
-        </View>
+        </View></Guard>
       ) : null}
     </Page>
   );

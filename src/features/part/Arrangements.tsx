@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
 import { arrangementIn, arrangementWords, nearestArrangements, type Arrangement } from '../../core/toy/arrangements';
+import { partPicture } from '../../core/toy/toyCard';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
 import { Press } from '../../ui/Press';
@@ -36,7 +37,10 @@ export function Arrangements({ part, comparing, onComparing }: { part: PartAnaly
   const edits = usePartEdits(part);
   const others = useOthers(part, comparing.remembered);
   if (!part.eyes || others.length === 0) return null;
-  const cards = [{ text: null, toy: { ...analysis, parts: [part] }, eyes: part.eyes }, ...others.map((one) => ({ text: one.text, toy: { ...one.toy, parts: [one.part] }, eyes: one.eyes }))];
+  const cards = [
+    { text: null, picture: partPicture(part, analysis.pattern.header), eyes: part.eyes },
+    ...others.map((one) => ({ text: one.text, picture: partPicture(one.part, one.toy.pattern.header), eyes: one.eyes })),
+  ];
   const known = comparing.remembered.includes(text);
   return (
     <View gap="$2">
@@ -49,7 +53,7 @@ export function Arrangements({ part, comparing, onComparing }: { part: PartAnaly
           return (
             <Pressable key={`${i}${words}`} style={{ flexGrow: 1, flexShrink: 1, flexBasis: 0 }} role="radio" aria-checked={own} aria-label={`${words}, ${off}${own ? ', as it is' : ''}`} onPress={() => { if (card.text !== null) edits.take(card.text); }}>
               <View alignItems="center" gap="$1" padding="$1" borderRadius="$3" borderWidth={2} borderColor={own ? '$color' : '$line'}>
-                <ToyPicture toy={card.toy} size={96} />
+                <ToyPicture picture={card.picture} name={words} size={96} />
                 <Body fontSize="$2" lineHeight="$2" fontWeight="700">{words}</Body>
                 <Quiet>{off}</Quiet>
               </View>

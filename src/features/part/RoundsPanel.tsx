@@ -14,6 +14,10 @@ import { RoundCardRow } from './RoundCardRow';
 import { besideFace } from '../../core/toy/toSettle';
 import { usePartEdits } from './usePartEdits';
 
+const mostNotes = 20;
+/** Cards drawn at once; a part of a thousand rounds is looked at a piece at a time. */
+const cardsAtOnce = 120;
+
 /** Every round as a card: read, counted, and to be changed with the thumb. The text says the same. */
 export function RoundsPanel({ part, index }: { part: PartAnalysis; index: number }) {
   const { analysis, editor, text } = useToy();
@@ -22,6 +26,7 @@ export function RoundsPanel({ part, index }: { part: PartAnalysis; index: number
   const [adding, setAdding] = useState<number | 'end' | null>(null);
   const { source, checks } = part;
   const cards = roundCards(source);
+  const [shown, setShown] = useState(cardsAtOnce);
   const { notes, problems: general, terms } = analysis.pattern;
   const about = besideFace(part).filter(({ round }) => round === undefined);
   const others = analysis.problems.filter((problem) => (problem.code === 'colour-undefined' || problem.code.startsWith('part-')) && problem.part === source.name);
@@ -53,7 +58,7 @@ export function RoundsPanel({ part, index }: { part: PartAnalysis; index: number
       <Problems problems={general} onApply={edits.apply} showLine />
       {cards.length === 0 && adding === null ? <Empty>No rounds yet. Add the first one here, or write it in the text.</Empty> : null}
       <View render="ol" margin={0} padding={0} aria-label={`Rounds of ${source.name}`}>
-        {cards.map((card, at) => {
+        {cards.slice(0, shown).map((card, at) => {
           const own = checks.slice(card.index, card.index + card.last - card.first + 1);
           return [
             <RoundCardRow
@@ -73,11 +78,12 @@ export function RoundsPanel({ part, index }: { part: PartAnalysis; index: number
           ];
         })}
       </View>
+      {cards.length > shown ? <Press label={`Show the next of ${cards.length - shown} more lines`} onPress={() => setShown(shown + cardsAtOnce)} /> : null}
       {adding === 'end' ? composer(cards.at(-1) ?? null) : <Press tone={cards.length === 0 ? 'primary' : 'plain'} label="Add a round" onPress={() => { setAdding('end'); setOpen(null); }} />}
       <Problems problems={[...others, ...about]} onApply={edits.apply} showLine />
       {free.length > 0 ? <Notice tone="plain">Loops left free: {free.map((edge) => `R${edge.round}, ${edge.loop} loops, ${edge.count}`).join('; ')}.</Notice> : null}
       {notes.length > 0 ? (
-        <Notice tone="plain">Kept as notes, not counted: {notes.map((note) => `line ${note.line}, “${note.text}”`).join('; ')}</Notice>
+        <Notice tone="plain">Kept as notes, not counted: {notes.slice(0, mostNotes).map((note) => `line ${note.line}, “${note.text.slice(0, 200)}”`).join('; ')}{notes.length > mostNotes ? `; and ${notes.length - mostNotes} more` : ''}</Notice>
       ) : null}
       {checks.length > 0 && part.problems.every((problem) => problem.round === undefined) ? <Notice tone="good">every round adds up.</Notice> : null}
     </View>

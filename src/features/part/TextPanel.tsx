@@ -2,11 +2,14 @@ import { useTheme, View } from '@tamagui/core';
 import { Text as Words, TextInput, View as Box } from 'react-native';
 import type { Problem } from '../../core/notation/problem';
 import { useToy } from '../../data/useToy';
+import { Field } from '../../ui/Field';
 import { Press } from '../../ui/Press';
 import { Scroll } from '../../ui/Scroll';
 
 const type = { fontFamily: 'AtkinsonHyperlegibleNext_400Regular', fontSize: 17, lineHeight: 26 } as const;
 const gutter = 34;
+/** Marks are drawn on a copy of each line: of more lines than this only the text itself is drawn. */
+const mostMarked = 1500;
 
 /** The pattern as the maker writes it, with what is wrong marked where it stands. Everything else follows from it. */
 export function TextPanel({ onLook }: { onLook?: () => void }) {
@@ -20,6 +23,7 @@ export function TextPanel({ onLook }: { onLook?: () => void }) {
     }
   }
   const lines = text.split('\n');
+  if (lines.length > mostMarked) return <Field label="Pattern text" multiline value={text} onChange={editor.setText} />;
   return (
     <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={220} gap="$2">
       <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0} borderWidth={1} borderColor="$edge" borderRadius="$2" overflow="hidden" backgroundColor="$sheet">

@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { forms, formText, type FormKind } from '../../core/shape/forms/formText';
 import { assumedGauge, type Gauge } from '../../core/shape/gauge';
 import type { Terms } from '../../core/notation/terms';
+import { partPicture } from '../../core/toy/toyCard';
 import { analyseToy } from '../../core/toy/analyse';
 import { Icon } from '../../ui/Icon';
 import { Page } from '../../ui/Page';
@@ -31,6 +32,7 @@ export function ShapeScreen({ gauge = assumedGauge, terms = 'us', back, onTake }
   const text = useMemo(() => formText({ kind, widthMm: width, heightMm: height }, form.name, gauge, terms), [kind, width, height, form.name, gauge, terms]);
   const toy = useMemo(() => analyseToy(`Toy: ${form.name}\nTerms: ${terms.toUpperCase()}\nGauge: ${gauge.widthMm} mm x ${gauge.heightMm} mm\n${text}`), [text, form.name, gauge, terms]);
   const [part] = toy.parts;
+  const picture = useMemo(() => (part ? partPicture(part, toy.pattern.header) : null), [part, toy]);
   const widest = Math.max(0, ...(part?.checks.map((check) => check.worked) ?? []));
   const choose = (next: FormKind) => {
     setKind(next);
@@ -43,7 +45,7 @@ export function ShapeScreen({ gauge = assumedGauge, terms = 'us', back, onTake }
         {kinds.map((key) => <Press key={key} role="radio" label={forms[key].name} chosen={key === kind} onPress={() => choose(key)} />)}
       </View>
       <View flexDirection="row" gap="$4" alignItems="center">
-        <ToyPicture toy={toy} size={148} />
+        <ToyPicture picture={picture} name={form.name} size={148} />
         <View flexGrow={1} flexShrink={1} flexBasis={0} gap="$1" role="status">
           <Answer>{part?.checks.length ?? 0} rounds</Answer>
           <Body>{widest} stitches at the widest</Body>

@@ -1,27 +1,29 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from '@tamagui/core';
-import { analyseToy } from '../../core/toy/analyse';
+import { limits } from '../../core/notation/limits';
 import { readDocument } from '../../core/toy/document';
+import { bringing } from '../../data/bring';
 import { demoNames, demoText, wantsDemo } from '../../data/demoToys';
 import { onChangeElsewhere } from '../../data/otherTabs';
-import { shelf, type StoredToy } from '../../data/shelf';
+import { shelf, type RemovedToy, type StoredToy } from '../../data/shelf';
 import { useShelf, useShelfActions } from '../../data/useShelf';
 import { openFile } from '../../ui/files';
+import { Guard } from '../../ui/Guard';
 import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { Body, Title } from '../../ui/text';
-import { ToyCard } from './ToyCard';
+import { DamagedCard, ToyCard } from './ToyCard';
 
 /** The maker's toys, and the ways to begin one. */
 export function ShelfScreen() {
   const router = useRouter();
   const { data: toys, error, refetch, isPending } = useShelf();
   const { create, add, restore } = useShelfActions();
-  const [said, setSaid] = useState<{ tone: 'wrong' | 'good'; words: string } | null>(null);
-  const [removed, setRemoved] = useState<{ toy: StoredToy; name: string } | null>(null);
-  useSeeding(toys, refetch);
+  const [said, setSaid] = useState<string | null>(null);
+  const [removed, setRemoved] = useState<{ toy: RemovedToy; name: string } | null>(null);
+  const seeding = useSeeding(toys?.length === 0, refetch);
   useEffect(() => onChangeElsewhere(() => void refetch()), [refetch]);
 
   const attempt = async (act: () => Promise<void>) => {
@@ -29,27 +31,42 @@ export function ShelfScreen() {
     try {
       await act();
     } catch (reason) {
-      setSaid({ tone: 'wrong', words: reason instanceof Error && reason.message ? reason.message : 'That did not work. Try again.' });
+      setSaid(reason instanceof Error && reason.message ? reason.message : 'That did not work. Try again.');
     }
   };
-  const open = (toy: StoredToy) => router.push(`/toy/${toy.id}`);
+  const open = (id: string) => router.push(`/toy/${id}`);
+  const bring = (text: string) => {
+    bringing.write(text);
+    router.push('/new');
+  };
   const importFile = () => attempt(async () => {
     const file = await openFile();
     if (!file) return;
     if (file.name.endsWith('.json') || file.text.trimStart().startsWith('{')) {
       const read = readDocument(file.text);
       if (!read.ok) throw new Error(read.message);
-      open(await add.mutateAsync(read.document));
+      open((await add.mutateAsync(read.document)).id);
       return;
     }
-    router.push({ pathname: '/new', params: { text: file.text.slice(0, 200_000) } });
+    if (file.text.length > limits.textSigns) throw new Error(`This file has ${Math.ceil(file.text.length / 1000)} thousand signs: too long for one toy (up to ${limits.textSigns / 1000}). Divide it and open one toy at a time.`);
+    bring(file.text);
   });
-  const blank = () => attempt(async () => open(await create.mutateAsync('Toy: New toy\n\nHead\n')));
+  const blank = () => attempt(async () => open((await create.mutateAsync('Toy: New toy\n\nHead\n')).id));
   const demo = () => attempt(async () => {
     const made: StoredToy[] = [];
     for (const name of demoNames) made.push(await create.mutateAsync(await demoText(name)));
-    const otter = made[0];
-    if (otter) open(otter);
+    const [otter] = made;
+    if (otter) open(otter.id);
+  });
+  // What was taken off stays in hand until it is back: the browser may refuse it the first time.
+  const putBack = () => attempt(async () => {
+    if (!removed) return;
+    try {
+      await restore.mutateAsync(removed.toy);
+    } catch {
+      throw new Error(`The browser would not take ${removed.name} back. It is not lost while this page stays open: try again.`);
+    }
+    setRemoved(null);
   });
   const ways = (
     <View gap="$2">
@@ -65,11 +82,10 @@ export function ShelfScreen() {
 
   return (
     <Page title="Hoppla" aside="Your shelf" actions={<Press tight label="Yarns" name="Yarn shelf" onPress={() => router.push('/yarns')} />} foot={(toys && !empty) || error ? ways : undefined}>
-      {error ? <Notice tone="wrong" live actions={<Press label="Try again" onPress={() => void refetch()} />}>The shelf could not be read from this browser.</Notice> : null}
-      {said ? <Notice tone={said.tone} live>{said.words}</Notice> : null}
-      {removed ? (
-        <Notice tone="plain" live actions={<Press label="Put it back" onPress={() => { void restore.mutateAsync(removed.toy); setRemoved(null); }} />}>{removed.name} is off the shelf.</Notice>
-      ) : null}
+      {error ? <Notice tone="wrong" live actions={<Press label="Try again" onPress={() => void refetch()} />}>The shelf could not be read from this browser. Nothing was changed.</Notice> : null}
+      {seeding.failed ? <Notice tone="wrong" live actions={<Press label="Try again" onPress={seeding.retry} />}>The demo toys could not be put on the shelf. None of them is there yet.</Notice> : null}
+      {said ? <Notice tone="wrong" live>{said}</Notice> : null}
+      {removed ? <Notice tone="plain" live actions={<Press label="Put it back" onPress={() => void putBack()} />}>{removed.name} is off the shelf.</Notice> : null}
       {isPending ? <Body color="$quiet">Looking at the shelf …</Body> : null}
       {empty ? (
         <View gap="$4" paddingVertical="$5">
@@ -82,31 +98,35 @@ export function ShelfScreen() {
         </View>
       ) : null}
       <View render="ul" margin={0} padding={0} gap="$3" aria-label="Toys">
-        {toys?.map((toy) => (
-          <ToyCard
-            key={toy.id}
-            toy={toy}
-            analysis={analyseToy(toy.document.text)}
-            onOpen={() => open(toy)}
-            onRemoved={(name) => setRemoved({ toy, name })}
-            onTrouble={(words) => setSaid({ tone: 'wrong', words })}
-          />
-        ))}
+        {toys?.map((toy) => {
+          const calls = { onOpen: () => open(toy.id), onRemoved: (taken: RemovedToy, name: string) => setRemoved({ toy: taken, name }), onTrouble: setSaid };
+          return (
+            <Guard key={toy.id} what={toy.kind === 'kept' ? `The card of ${toy.card.name}` : 'A card'} actions={<Press label="Open it" onPress={calls.onOpen} />} resetKeys={[toy]}>
+              {toy.kind === 'kept' ? <ToyCard toy={toy} {...calls} /> : <DamagedCard toy={toy} {...calls} />}
+            </Guard>
+          );
+        })}
       </View>
     </Page>
   );
 }
 
-/** A new shelf on the demo server begins with the demo toys, once. */
-function useSeeding(toys: StoredToy[] | undefined, readAgain: () => Promise<unknown>): void {
-  const empty = toys?.length === 0;
+/** A new shelf on the demo server begins with the demo toys, once: all of them or none. */
+function useSeeding(empty: boolean, readAgain: () => Promise<unknown>): { failed: boolean; retry: () => void } {
+  const [failed, setFailed] = useState(false);
+  const [tries, setTries] = useState(0);
   useEffect(() => {
     if (!empty) return;
     void (async () => {
-      if ((await shelf.wasSeeded()) || !(await wantsDemo())) return;
-      await shelf.markSeeded();
-      for (const name of [...demoNames].reverse()) await shelf.create(await demoText(name));
-      await readAgain();
+      try {
+        if ((await shelf.wasSeeded()) || !(await wantsDemo())) return;
+        await shelf.seed(await Promise.all(demoNames.map(demoText)));
+        setFailed(false);
+        await readAgain();
+      } catch {
+        setFailed(true);
+      }
     })();
-  }, [empty, readAgain]);
+  }, [empty, readAgain, tries]);
+  return { failed, retry: () => setTries((before) => before + 1) };
 }

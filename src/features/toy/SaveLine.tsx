@@ -1,34 +1,42 @@
+import { useState } from 'react';
 import { View } from '@tamagui/core';
-import { useToy } from '../../data/useToy';
+import { useToyText } from '../../data/useToy';
 import { Notice } from '../../ui/Notice';
 import { Press } from '../../ui/Press';
 import { Quiet } from '../../ui/text';
 
+const words = { saved: 'saved', saving: 'saving', failed: 'not saved', refused: 'not saved', conflict: 'not saved', gone: 'off the shelf' } as const;
+
 /** `Otter · saved`, quietly beside the title. */
 export function SaveLine({ name }: { name: string }) {
-  const { save } = useToy();
-  const words = { saved: 'saved', saving: 'saving', failed: 'not saved', conflict: 'not saved' }[save.kind];
-  return <Quiet numberOfLines={1}>{name} · <Quiet role="status">{words}</Quiet></Quiet>;
+  const { save } = useToyText();
+  return <Quiet numberOfLines={1}>{name} · <Quiet role="status">{words[save.kind]}</Quiet></Quiet>;
 }
 
-/** What went wrong with the saving, where something did. */
+/** What went wrong with the saving, where something did, and what can be done. */
 export function SaveTrouble() {
-  const { editor, save } = useToy();
-  if (save.kind === 'failed') {
-    return <View padding="$2"><Notice tone="wrong" live actions={<Press label="Try again now" onPress={() => void editor.flush()} />}>{save.message}</Notice></View>;
-  }
-  if (save.kind === 'conflict') {
-    return (
-      <View padding="$2">
-        <Notice
-          tone="wrong"
-          live
-          actions={<><Press label="Keep both" onPress={() => void editor.keepBoth()} /><Press label="Use the other tab’s" onPress={() => editor.takeTheirs()} /></>}
-        >
+  const { editor, save } = useToyText();
+  const [refused, setRefused] = useState(false);
+  const attempt = (act: () => Promise<void>) => {
+    setRefused(false);
+    act().catch(() => setRefused(true));
+  };
+  if (save.kind === 'saved' || save.kind === 'saving') return null;
+  return (
+    <View padding="$2" gap="$2">
+      {save.kind === 'failed' ? <Notice tone="wrong" live actions={<Press label="Try again now" onPress={() => void editor.flush()} />}>{save.message}</Notice> : null}
+      {save.kind === 'refused' ? <Notice tone="wrong" live>{save.message} Until then the toy stays as it was last saved.</Notice> : null}
+      {save.kind === 'conflict' ? (
+        <Notice tone="wrong" live actions={<><Press label="Keep both" onPress={() => attempt(editor.keepBoth)} /><Press label="Use the other tab’s" onPress={() => editor.takeTheirs()} /></>}>
           This toy was changed in another tab meanwhile. Keep both, and what you have here becomes a toy of its own.
         </Notice>
-      </View>
-    );
-  }
-  return null;
+      ) : null}
+      {save.kind === 'gone' ? (
+        <Notice tone="wrong" live actions={<Press label="Put it back" onPress={() => attempt(editor.putBack)} />}>
+          This toy was deleted in another tab. What you have here is not on the shelf until you put it back.
+        </Notice>
+      ) : null}
+      {refused ? <Notice tone="wrong" live>The browser would not save this. Try again.</Notice> : null}
+    </View>
+  );
 }

@@ -8,6 +8,11 @@ import { Press } from '../../ui/Press';
 import { Body, Quiet, Title } from '../../ui/text';
 import { Tabs } from '../../ui/Tabs';
 import { ToyPicture } from '../../ui/ToyPicture';
+import { nameOfToy, partPicture } from '../../core/toy/toyCard';
+import { applyEdits } from '../../core/notation/applyEdits';
+import { Guard } from '../../ui/Guard';
+import { Problems } from '../part/Problems';
+import { PlainText } from './PlainText';
 import { besideFace, toSettle } from '../../core/toy/toSettle';
 import { SaveLine, SaveTrouble } from './SaveLine';
 import { UndoButtons } from './UndoButtons';
@@ -16,7 +21,7 @@ import { UndoButtons } from './UndoButtons';
 export function ToyScreen() {
   const router = useRouter();
   const { analysis, editor, text } = useToy();
-  const name = analysis.pattern.header.name ?? analysis.parts[0]?.source.name ?? 'Toy';
+  const name = nameOfToy(analysis);
   const addPart = () => {
     editor.step(`${text.replace(/\s*$/, '')}\n\nPart ${analysis.parts.length + 1}:\nR1: 6 sc in magic ring [6]\n`);
     router.push(`/toy/${editor.id}/${analysis.parts.length}?view=text`);
@@ -25,7 +30,8 @@ export function ToyScreen() {
     <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0}>
       <Page title={name} aside={<SaveLine name="Parts" />} back={{ name: 'Back to the shelf', go: () => router.replace('/') }} actions={<UndoButtons />}>
         <SaveTrouble />
-        {analysis.parts.length === 0 ? <Empty>No parts yet. Add one and write its rounds.</Empty> : null}
+        <Problems problems={analysis.problems.filter(({ part, severity }) => part === undefined && severity === 'error')} onApply={({ edits }) => editor.step(applyEdits(text, edits))} showLine />
+        {analysis.parts.length === 0 ? <><Empty>No parts yet. Add one and write its rounds, or look at the text.</Empty><PlainText /></> : null}
         <View render="ul" margin={0} padding={0} gap="$3" aria-label="Parts">
           {analysis.parts.map((part, index) => {
             const wrong = new Set(besideFace(part).filter(({ severity }) => severity === 'error').map(({ line }) => line)).size;
@@ -33,9 +39,10 @@ export function ToyScreen() {
             const stop = part.stops.stops[0];
             return (
               <View render="li" key={part.source.id} style={{ listStyleType: 'none' }}>
+                <Guard what={`The card of ${part.source.name}`} actions={<Press label="Open it" onPress={() => router.push(`/toy/${editor.id}/${index}`)} />} resetKeys={[part]}>
                 <Pressable role="link" aria-label={`Open ${part.source.name}`} onPress={() => router.push(`/toy/${editor.id}/${index}`)}>
                   <View backgroundColor="$sheet" borderRadius="$3" borderWidth={1} borderColor="$line" padding="$3" flexDirection="row" gap="$3" alignItems="center">
-                    <ToyPicture toy={{ ...analysis, parts: [part] }} size={72} />
+                    <ToyPicture picture={partPicture(part, analysis.pattern.header)} name={part.source.name} size={72} />
                     <View flexGrow={1} flexShrink={1} flexBasis={0} minWidth={0}>
                       <Title render="h2" margin={0}>{part.source.name}{part.source.make > 1 ? ` × ${part.source.make}` : ''}</Title>
                       <Body>
@@ -46,6 +53,7 @@ export function ToyScreen() {
                     </View>
                   </View>
                 </Pressable>
+                </Guard>
               </View>
             );
           })}

@@ -1,9 +1,9 @@
-import { useToy } from '../../data/useToy';
+import { useToyText } from '../../data/useToy';
 import { Icon } from '../../ui/Icon';
 import { Press } from '../../ui/Press';
 
 export function UndoButtons() {
-  const { editor, canUndo, canRedo } = useToy();
+  const { editor, canUndo, canRedo } = useToyText();
   return (
     <>
       <Press tone="quiet" name="Undo" icon={<Icon name="undo" />} disabled={!canUndo} onPress={() => editor.undo()} />

@@ -6,7 +6,7 @@ import { yarnLimits, type Yarn } from '../../core/supplies/yarn';
 import { analyseToy } from '../../core/toy/analyse';
 import { compareToys } from '../../core/toy/compareToys';
 import { putYarn } from '../../core/toy/yarnInText';
-import { nameOf } from '../../data/shelf';
+import { nameOfToy } from '../../core/toy/toyCard';
 import { useToysIn, useYarnActions, useYarns } from '../../data/useYarns';
 import { newYarn } from '../../data/yarns';
 import { Field } from '../../ui/Field';
@@ -39,7 +39,7 @@ function YarnForm({ kept, back }: { kept: Yarn | null; back: { name: string; go:
   const table = gaugeFromTable(yarn.weight, yarn.hookMm);
   const { swatch, wandered } = yarn;
   const effects = useMemo(
-    () => (toys ?? []).map((toy) => ({ name: nameOf(toy.document.text), changes: compareToys(analyseToy(toy.document.text), analyseToy(putYarn(toy.document.text, yarn))) })),
+    () => (toys ?? []).map((toy) => ({ name: nameOfToy(analyseToy(toy.document.text)), changes: compareToys(analyseToy(toy.document.text), analyseToy(putYarn(toy.document.text, yarn))) })),
     [toys, yarn],
   );
   const keep = async () => {

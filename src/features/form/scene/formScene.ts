@@ -26,6 +26,8 @@ interface SceneOptions {
   still: boolean;
   /** the view was turned by hand */
   onTurn?: (from: ViewFrom) => void;
+  /** the machine took the drawing away */
+  onLost?: () => void;
 }
 
 /** The form on a canvas: stitches one by one, turned by thumb, drawn only when something changes. */
@@ -68,6 +70,7 @@ export class FormScene {
     this.camera.position.set(0, 0, 200);
     canvas.addEventListener('pointerdown', this.press);
     canvas.addEventListener('pointerup', this.release);
+    canvas.addEventListener('webglcontextlost', this.lost);
   }
 
   /** Shows a form; the view stays where it was turned to, unless `frame` brings all of it into sight. */
@@ -75,7 +78,7 @@ export class FormScene {
     this.drawn = drawn;
     this.setDetail(false);
     this.clear(this.body);
-    const bounds = Math.max(10, ...drawn.placed.map(Math.abs));
+    const bounds = drawn.placed.reduce((most, value) => Math.max(most, Math.abs(value)), 10);
     this.surface = fabricMesh(drawn);
     this.body.add(this.surface);
     for (const mesh of stitchMeshes(drawn)) this.body.add(mesh);
@@ -193,6 +196,7 @@ export class FormScene {
     for (const shape of this.coarseShapes.values()) shape.dispose();
     this.canvas.removeEventListener('pointerdown', this.press);
     this.canvas.removeEventListener('pointerup', this.release);
+    this.canvas.removeEventListener('webglcontextlost', this.lost);
     this.controls.dispose();
     this.clear(this.body);
     this.clear(this.marks);
@@ -283,6 +287,8 @@ export class FormScene {
     const { outward } = this.drawn ?? {};
     return outward ? new Vector3(...outward(stitch)) : new Vector3(0, 0, 1);
   }
+
+  private readonly lost = (): void => { this.options.onLost?.(); };
 
   private readonly press = (event: PointerEvent): void => { this.pressedAt = { x: event.clientX, y: event.clientY }; };
 

@@ -1,5 +1,5 @@
-import { stopTitle } from '../../core/toy/sheet/stopWords';
-import type { ToyAnalysis } from '../../core/toy/analyse';
+import { stopTitle } from './sheet/stopWords';
+import type { ToyAnalysis } from './analyse';
 
 /** What comes next on a toy, in one line. */
 export function nextStep(toy: ToyAnalysis): string {

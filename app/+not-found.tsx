@@ -1,0 +1,13 @@
+import { useRouter } from 'expo-router';
+import { Notice } from '../src/ui/Notice';
+import { Page } from '../src/ui/Page';
+import { Press } from '../src/ui/Press';
+
+export default function NotFound() {
+  const router = useRouter();
+  return (
+    <Page title="Nothing here">
+      <Notice tone="look" actions={<Press label="To the shelf" onPress={() => router.replace('/')} />}>There is no page at this address. Your toys are on the shelf.</Notice>
+    </Page>
+  );
+}
