@@ -3,7 +3,7 @@ import { AtkinsonHyperlegibleNext_700Bold } from '@expo-google-fonts/atkinson-hy
 import { BricolageGrotesque_700Bold } from '@expo-google-fonts/bricolage-grotesque/700Bold';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
-import { Slot, usePathname, useRouter } from 'expo-router';
+import { Slot } from 'expo-router';
 import { useColorScheme } from 'react-native';
 import { GestureHandlerRootView } from 'react-native-gesture-handler';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
@@ -31,9 +31,7 @@ export default function RootLayout() {
   );
 }
 
-/** Every page, each kept from taking the others with it. */
+/** Each page keeps what goes wrong in it to itself; this is for what goes wrong around them, where only loading anew helps. */
 function Pages() {
-  const router = useRouter();
-  const path = usePathname();
-  return <Guard what="This page" actions={path === '/' ? null : <Press label="To the shelf" onPress={() => router.replace('/')} />} resetKeys={[path]}><Slot /></Guard>;
+  return <Guard what="Hoppla" actions={<Press label="To the shelf" onPress={() => window.location.assign('/')} />}><Slot /></Guard>;
 }

@@ -1,1 +1,2 @@
 export { NewToyScreen as default } from '../src/features/newToy/NewToyScreen';
+export { BrokenPage as ErrorBoundary } from '../src/features/BrokenPage';

@@ -141,6 +141,13 @@ async function put(document: ToyDocument): Promise<StoredToy> {
   return stored;
 }
 
+/** The keys of several new toys, the first on top. */
+function entriesOf(texts: readonly string[]): Changes {
+  const begun = Date.now();
+  const toys = texts.map((text, index): StoredToy => ({ id: newId(), revision: 1, document: newDocument(text, new Date(begun - index).toISOString()), savedBy: null }));
+  return Object.assign({}, ...toys.map(newEntries)) as Changes;
+}
+
 /** What a broken toy still says of when it was made and what it is called. */
 function rememberedOf(kept: string): { made: string; name: string | null } {
   const made = /"made":"(\d{4}-[^"]{4,30})"/.exec(kept)?.[1] ?? '';
@@ -260,11 +267,12 @@ export const shelf = {
     return (await storage.getItem(seededKey)) !== null;
   },
 
+  /** Puts several new toys on the shelf, the first on top: all of them or none. */
+  addAll: (texts: readonly string[]): Promise<void> => transact([], () => ({ changes: entriesOf(texts), result: undefined })),
+
   /** Begins a new shelf with toys, the first on top: all of them or, where another tab was faster or the page is closed, none. */
   async seed(texts: readonly string[]): Promise<void> {
-    const begun = Date.now();
-    const toys = texts.map((text, index): StoredToy => ({ id: newId(), revision: 1, document: newDocument(text, new Date(begun - index).toISOString()), savedBy: null }));
-    const entries = Object.assign({}, ...toys.map(newEntries)) as Changes;
+    const entries = entriesOf(texts);
     await transact([seededKey], (kept) => ({ changes: kept.has(seededKey) ? {} : { ...entries, [seededKey]: 'yes' }, result: undefined }));
   },
 };

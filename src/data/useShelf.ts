@@ -29,6 +29,7 @@ export function useShelfActions() {
   };
   const create = useMutation({ mutationFn: (text: string) => shelf.create(text), onSuccess: () => refresh() });
   const add = useMutation({ mutationFn: (document: ToyDocument) => shelf.add(document), onSuccess: () => refresh() });
+  const addAll = useMutation({ mutationFn: (texts: readonly string[]) => shelf.addAll(texts), onSuccess: () => refresh() });
   const remove = useMutation({ mutationFn: (id: string) => shelf.remove(id), onSuccess: (removed) => refresh(removed.id) });
   const restore = useMutation({ mutationFn: (removed: RemovedToy) => shelf.restore(removed), onSuccess: (_, removed) => refresh(removed.id) });
   const rename = useMutation({
@@ -42,5 +43,5 @@ export function useShelfActions() {
     mutationFn: async ({ id, name }: { id: string; name: string }) => shelf.create(setToyHeader((await current(id)).document.text, 'Toy', `${name}, copy`)),
     onSuccess: () => refresh(),
   });
-  return { create, add, remove, restore, rename, duplicate };
+  return { create, add, addAll, remove, restore, rename, duplicate };
 }

@@ -18,21 +18,28 @@ interface GuardProps {
   children: ReactNode;
 }
 
-/** Keeps what goes wrong inside to itself: everything around it stays, and says what can be done. */
-export function Guard({ what, actions, instead, resetKeys, children }: GuardProps) {
+interface BrokenProps extends Pick<GuardProps, 'what' | 'actions' | 'instead'> {
+  error: unknown;
+  retry: () => void;
+}
+
+/** What stands in the place of something that broke: that nothing is lost, and what can be done. */
+export function Broken({ what, actions, instead, error, retry }: BrokenProps) {
   return (
-    <ErrorBoundary
-      resetKeys={resetKeys}
-      fallbackRender={({ error, resetErrorBoundary }) => (
-        <View padding="$3" gap="$3" flexGrow={1} flexShrink={1} minHeight={0} backgroundColor="$background">
-          <View role="alert">
-            <Notice tone="wrong" actions={<><Press label="Try again" onPress={resetErrorBoundary} />{actions}</>}>{what} could not be shown. Nothing is lost: your text is kept as it was.</Notice>
-          </View>
-          <Quiet>For a report: {failureOf(error)}</Quiet>
-          {instead}
-        </View>
-      )}
-    >
+    <View padding="$3" gap="$3" flexGrow={1} flexShrink={1} minHeight={0} backgroundColor="$background">
+      <View role="alert">
+        <Notice tone="wrong" actions={<><Press label="Try again" onPress={retry} />{actions}</>}>{what} could not be shown. Nothing is lost: your text is kept as it was.</Notice>
+      </View>
+      <Quiet>For a report: {failureOf(error)}</Quiet>
+      {instead}
+    </View>
+  );
+}
+
+/** Keeps what goes wrong inside to itself: everything around it stays, and says what can be done. */
+export function Guard({ resetKeys, children, ...broken }: GuardProps) {
+  return (
+    <ErrorBoundary resetKeys={resetKeys} fallbackRender={({ error, resetErrorBoundary }) => <Broken {...broken} error={error} retry={resetErrorBoundary} />}>
       {children}
     </ErrorBoundary>
   );

@@ -6,3 +6,4 @@ export default function PartRoute() {
   const index = Number.parseInt(part, 10) || 0;
   return <PartScreen key={index} index={index} first={view} />;
 }
+export { BrokenToyPage as ErrorBoundary } from '../../../src/features/BrokenPage';

@@ -1,8 +1,6 @@
 import { Slot, useLocalSearchParams, useRouter } from 'expo-router';
 import { ToyProvider } from '../../../src/data/useToy';
 import { DamagedToy } from '../../../src/features/toy/DamagedToy';
-import { PlainText } from '../../../src/features/toy/PlainText';
-import { Guard } from '../../../src/ui/Guard';
 import { Notice } from '../../../src/ui/Notice';
 import { Page } from '../../../src/ui/Page';
 import { Press } from '../../../src/ui/Press';
@@ -17,7 +15,7 @@ export default function ToyLayout() {
       missing={<Page title="Not here"><Notice tone="look" actions={toShelf}>This toy is not on the shelf of this browser. Perhaps it was deleted, or it lives in another browser: export it there and open the file here.</Notice></Page>}
       failed={(reason, retry) => <DamagedToy reason={reason} retry={retry} />}
     >
-      <Guard what="This page" actions={toShelf} instead={<PlainText />}><Slot /></Guard>
+      <Slot />
     </ToyProvider>
   );
 }

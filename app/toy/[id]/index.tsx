@@ -1,1 +1,2 @@
 export { ToyScreen as default } from '../../../src/features/toy/ToyScreen';
+export { BrokenToyPage as ErrorBoundary } from '../../../src/features/BrokenPage';

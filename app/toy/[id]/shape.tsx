@@ -1,1 +1,2 @@
 export { PartShapeScreen as default } from '../../../src/features/shape/PartShapeScreen';
+export { BrokenToyPage as ErrorBoundary } from '../../../src/features/BrokenPage';

@@ -22,17 +22,18 @@ export function SaveMenu({ name, handleRef }: { name: string; handleRef: RefObje
     }
   };
   return (
-    <View gap="$2" alignItems="flex-end">
+    <View position="relative">
       <Press name="Save the form" icon={<Icon name="download" />} onPress={() => setOpen(!open)} />
       {open ? (
-        <View gap="$2" role="group" aria-label="Save as">
-          <Press label="Picture" onPress={() => void keep('png')} />
-          <Press label="Form, GLB" onPress={() => void keep('glb')} />
-          <Press label="Form, OBJ" onPress={() => void keep('obj')} />
+        // Beside its button: below it there is no room on a small phone.
+        <View position="absolute" right={56} top={0} flexDirection="row" gap="$2" role="group" aria-label="Save as">
+          <Press tight label="Picture" onPress={() => void keep('png')} />
+          <Press tight label="GLB" name="Form, GLB" onPress={() => void keep('glb')} />
+          <Press tight label="OBJ" name="Form, OBJ" onPress={() => void keep('obj')} />
         </View>
       ) : null}
-      {state === 'waiting' ? <View backgroundColor="$sheet" padding="$2" borderRadius="$2"><Body role="status">The form is still being drawn …</Body></View> : null}
-      {state === 'trouble' ? <View backgroundColor="$sheet" padding="$2" borderRadius="$2"><Body role="alert">That could not be saved. Try again.</Body></View> : null}
+      {state === 'waiting' ? <View position="absolute" right={56} top={0} width={180} backgroundColor="$sheet" padding="$2" borderRadius="$2"><Body role="status">The form is still being drawn …</Body></View> : null}
+      {state === 'trouble' ? <View position="absolute" right={56} top={0} width={180} backgroundColor="$sheet" padding="$2" borderRadius="$2"><Body role="alert">That could not be saved. Try again.</Body></View> : null}
     </View>
   );
 }

@@ -75,7 +75,8 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
   // A panel that breaks leaves the others as they are; from it the text is a tap away.
   const toText = wide ? undefined : <Press label="To the text" onPress={() => choose('text')} />;
   const guarded = (what: string, panel: ReactNode) => <Guard what={what} actions={toText} resetKeys={[part]}>{panel}</Guard>;
-  const textPanel = <Guard what="The marked text" instead={<PlainText />} resetKeys={[part]}><TextPanel onLook={wide ? undefined : () => choose('rounds')} /></Guard>;
+  // Not tried again by itself: that would take the plain text away from under the typing.
+  const textPanel = <Guard what="The marked text" instead={<PlainText />}><TextPanel onLook={wide ? undefined : () => choose('rounds')} /></Guard>;
   const missing = <Empty>This part has no rounds yet. Write them in the text.</Empty>;
   if (wide) {
     return (

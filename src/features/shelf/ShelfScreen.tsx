@@ -6,7 +6,7 @@ import { readDocument } from '../../core/toy/document';
 import { bringing } from '../../data/bring';
 import { demoNames, demoText, wantsDemo } from '../../data/demoToys';
 import { onChangeElsewhere } from '../../data/otherTabs';
-import { shelf, type RemovedToy, type StoredToy } from '../../data/shelf';
+import { shelf, type RemovedToy } from '../../data/shelf';
 import { useShelf, useShelfActions } from '../../data/useShelf';
 import { openFile } from '../../ui/files';
 import { Guard } from '../../ui/Guard';
@@ -20,7 +20,7 @@ import { DamagedCard, ToyCard } from './ToyCard';
 export function ShelfScreen() {
   const router = useRouter();
   const { data: toys, error, refetch, isPending } = useShelf();
-  const { create, add, restore } = useShelfActions();
+  const { create, add, addAll, restore } = useShelfActions();
   const [said, setSaid] = useState<string | null>(null);
   const [removed, setRemoved] = useState<{ toy: RemovedToy; name: string } | null>(null);
   const seeding = useSeeding(toys?.length === 0, refetch);
@@ -52,12 +52,7 @@ export function ShelfScreen() {
     bring(file.text);
   });
   const blank = () => attempt(async () => open((await create.mutateAsync('Toy: New toy\n\nHead\n')).id));
-  const demo = () => attempt(async () => {
-    const made: StoredToy[] = [];
-    for (const name of demoNames) made.push(await create.mutateAsync(await demoText(name)));
-    const [otter] = made;
-    if (otter) open(otter.id);
-  });
+  const demo = () => attempt(async () => addAll.mutateAsync(await Promise.all(demoNames.map(demoText))));
   // What was taken off stays in hand until it is back: the browser may refuse it the first time.
   const putBack = () => attempt(async () => {
     if (!removed) return;
