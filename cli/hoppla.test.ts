@@ -1,15 +1,20 @@
+/** @jest-environment node */
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
+import { buildSync } from 'esbuild';
 
 const folder = mkdtempSync(join(tmpdir(), 'hoppla-cli-'));
 const root = resolve(__dirname, '..');
+// Built once: reading its sources anew for each of these tests takes seconds each time.
+const program = join(folder, 'hoppla.cjs');
+buildSync({ entryPoints: [join(root, 'cli/hoppla.ts')], outfile: program, bundle: true, platform: 'node', format: 'cjs', logLevel: 'error' });
 
 function hoppla(verb: string, name: string, contents: string | Buffer, ...options: string[]) {
   const file = join(folder, name);
   writeFileSync(file, contents);
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'cli/hoppla.ts', verb, file, ...options], { cwd: root, encoding: 'utf8' });
+  const { status, stdout, stderr } = spawnSync(process.execPath, [program, verb, file, ...options], { cwd: root, encoding: 'utf8' });
   return { status, stdout, stderr };
 }
 
@@ -59,7 +64,7 @@ test('sheet: three formats; a toy document reads as its text, also where its fac
 
 test('no verb, or a file that is not there: exit 2', () => {
   expect(hoppla('guess', 'head.txt', head).status).toBe(2);
-  const { status, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'cli/hoppla.ts', 'check', '/nowhere.txt'], { cwd: root, encoding: 'utf8' });
+  const { status, stderr } = spawnSync(process.execPath, [program, 'check', '/nowhere.txt'], { cwd: root, encoding: 'utf8' });
   expect(status).toBe(2);
   expect(stderr).toMatch(/can't be opened/);
 });
@@ -97,4 +102,54 @@ test('place: on a head worked from the side each post names its own line of hole
   ]);
   expect(markers.map(({ round }: { round: number }) => round)).toEqual([5, 5, 8, 8]);
   expect(hoppla('place', 'side.txt', side, '--text').stdout).toContain('eyes between 4 and 5 and between 7 and 8, left ');
+});
+
+describe('what is asked for wrongly is refused in one line', () => {
+  const run = (...args: string[]) => {
+    const { status, stdout, stderr } = spawnSync(process.execPath, [program, ...args], { cwd: root, encoding: 'utf8', timeout: 30_000 });
+    return { status, stdout, lines: stderr.trim().split('\n'), stderr };
+  };
+  const file = join(folder, 'asked.txt');
+  const fifo = join(folder, 'fifo');
+  beforeAll(() => {
+    writeFileSync(file, head);
+    spawnSync('mkfifo', [fifo]);
+  });
+
+  test.each([
+    ['a verb every object has', ['__proto__', file], /^Use: /],
+    ['another of those', ['constructor', file], /^Use: /],
+    ['an option there is none of', ['check', file, '--frmat', 'md'], /--frmat/],
+    ['an option without its word', ['sheet', file, '--format'], /--format/],
+    ['a format there is none of', ['sheet', file, '--format', 'pdf'], /--format pdf: say md, html or txt/],
+    ['a folder', ['check', folder], /this is no file/],
+    ['a pipe that nobody writes to', ['check', fifo], /this is no file/],
+    ['a device without end', ['check', '/dev/zero'], /this is no file/],
+    ['a name with signs that steer a terminal', ['check', '/no\u001b[31m/where\nat all'], /can't be opened/],
+  ])('%s', (_, args, why) => {
+    const { status, stdout, lines, stderr } = run(...args);
+    expect({ status, stdout, lines: lines.length }).toEqual({ status: 2, stdout: '', lines: 1 });
+    expect(stderr).toMatch(why);
+    expect(stderr).not.toMatch(/\u001b|\s+at .*\(/);
+  });
+
+  test('several files: an object a line with its file; one that can’t be read takes nothing from the others', () => {
+    const { status, stdout, lines } = run('check', file, '/nowhere.txt', file);
+    expect([status, lines.length]).toEqual([2, 1]);
+    const answers = stdout.trim().split('\n').map((line) => JSON.parse(line) as { file: string; parts: unknown[] });
+    expect(answers.map((answer) => [answer.file, answer.parts.length])).toEqual([[file, 1], [file, 1]]);
+  });
+});
+
+test('signs that steer a terminal are not handed on to it with --text', () => {
+  const { stdout } = hoppla('check', 'steer.txt', 'Head\u009b31m \u202e\nR1: 6 sc in ring [7]\u007f\n', '--text');
+  expect(stdout).toContain('Round 1 says 7');
+  expect(stdout).not.toMatch(/[\u0000-\u0008\u000b-\u001f\u007f-\u009f\u202e]/);
+});
+
+test('a reader who goes away early is no failure', () => {
+  const file = join(folder, 'long.txt');
+  writeFileSync(file, `Head\nR1: 60 sc in ring\n${Array.from({ length: 900 }, (_, i) => `R${i + 2}: sc around [61]`).join('\n')}`);
+  const { stderr, stdout } = spawnSync('bash', ['-c', `'${process.execPath}' '${program}' check '${file}' | head -c 20`], { cwd: root, encoding: 'utf8' });
+  expect([stdout.length, stderr]).toEqual([20, '']);
 });

@@ -14,6 +14,9 @@ export const featureHead = [
   'R27: (sc 2, dec) x 6 [18]', 'R28: (sc, dec) x 6 [12]', 'R29: dec x 6 [6]', 'Eyes: 8 mm, between R15 and R16, 7 apart (6 showing), in the holes.', '',
 ].join('\n');
 
+/** A head with all that a head may have on it. */
+export const fullHead = `Head\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (sc 2, inc) x 6\nR5-R9: sc around [24]\nR10: (sc 2, dec) x 6\nR11: (sc, dec) x 6\nR12: dec x 6\n10 mm eyes between R6 and R7, 5 showing\nFelt cheeks, 8 mm\nNose: satin triangle, 1 round below the eyes, 3 wide\nMouth: smile 3 rounds below the eyes\nBrows 2 rounds above the eyes\nWhiskers\nSew a 10 mm button at the back between R5 and R6\nHair line from R2 to R5\nSculpt the eyes\nStuff firmly. Close.\n`;
+
 type Holes = [from: number, to: number][];
 
 /** A sentence and where it leads, worked out by hand. */

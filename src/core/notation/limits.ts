@@ -6,7 +6,7 @@ export const limits = {
   /** signs of a whole text; a longer one is not kept */
   textSigns: 200_000,
   /** signs of all lines that are read; the lines after that are kept as notes */
-  readSigns: 60_000,
+  readSigns: 30_000,
   /** signs of one line that are read */
   lineSigns: 2_000,
   /** words and signs of one line that are read */
@@ -15,7 +15,7 @@ export const limits = {
   bracketDepth: 20,
   parts: 120,
   /** rounds of all parts together */
-  rounds: 2_000,
+  rounds: 1_200,
   /** the highest number a round can have */
   roundNumber: 9_999,
   /** any other number in a text */
@@ -31,8 +31,8 @@ export const limits = {
   /** sentences about features on one part */
   features: 40,
   /** work that goes into searching for what mends the slips of one part, and of a whole toy: steps of rounds, and signs of lines read */
-  searchOfPart: 1_200_000,
-  searchOfToy: 1_600_000,
+  searchOfPart: 800_000,
+  searchOfToy: 1_000_000,
 } as const;
 
 /** A number read from a text, within bounds in which sums stay exact. */

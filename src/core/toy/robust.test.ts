@@ -1,7 +1,7 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { brokenCorpus } from '../__tests__/brokenCorpus';
-import { featureHead } from '../__tests__/featureCorpus';
+import { featureHead, fullHead } from '../__tests__/featureCorpus';
 import { chance, mutated, retypings } from '../__tests__/mutate';
 import { unsound } from '../__tests__/unsound';
 import { buildFabric } from '../fabric/buildFabric';
@@ -15,8 +15,6 @@ import { analyseToy } from './analyse';
 const demo = readdirSync(join(__dirname, '../../../demo')).filter((name) => name.endsWith('.txt')).map((name) => readFileSync(join(__dirname, '../../../demo', name), 'utf8'));
 const codes = (text: string) => analyseToy(text).problems.map(({ code }) => code);
 const repeated = (text: string, times: number) => Array.from({ length: times }, () => text).join('');
-
-const fullHead = `Head\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (sc 2, inc) x 6\nR5-R9: sc around [24]\nR10: (sc 2, dec) x 6\nR11: (sc, dec) x 6\nR12: dec x 6\n10 mm eyes between R6 and R7, 5 showing\nFelt cheeks, 8 mm\nNose: satin triangle, 1 round below the eyes, 3 wide\nMouth: smile 3 rounds below the eyes\nBrows 2 rounds above the eyes\nWhiskers\nSew a 10 mm button at the back between R5 and R6\nHair line from R2 to R5\nSculpt the eyes\nStuff firmly. Close.\n`;
 
 describe('texts that once took the page, the memory or the minute', () => {
   const start = 'Head\nR1: 6 sc in ring\n';

@@ -2,12 +2,12 @@ import { useMemo } from 'react';
 import { View } from '@tamagui/core';
 import { finishOf } from '../../core/shape/form/finish';
 import { measureForm } from '../../core/shape/form/measures';
-import type { RelaxedForm } from '../../core/shape/form/relaxForm';
 import { coverOfStrand, showThrough } from '../../core/shape/form/showThrough';
 import { stuffingGrams } from '../../core/supplies/stuffing';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { standOf } from '../../core/toy/formOfPart';
 import { yarnOf } from '../../core/toy/yarnOf';
+import type { PartForm3d } from '../../data/useForm';
 import { useStuffing } from '../../data/useYarns';
 import { useToy } from '../../data/useToy';
 import { Figure } from '../../ui/Figure';
@@ -17,11 +17,11 @@ import { Weighing } from './Weighing';
 import { Quiet } from '../../ui/text';
 
 /** What the form measures, what fills it, and where the chosen stitch is. */
-export function FormFacts({ part, form, selected }: { part: PartAnalysis; form: RelaxedForm | null; selected: number | null }) {
+export function FormFacts({ part, form3d: { form, trouble }, selected }: { part: PartAnalysis; form3d: PartForm3d; selected: number | null }) {
   const { analysis } = useToy();
   const { densities, weighed } = useStuffing();
   const measures = useMemo(() => (form ? measureForm(part.fabric, form, standOf(part)) : null), [form, part]);
-  if (!form || !measures) return <Quiet>The form is being worked out.</Quiet>;
+  if (!form || !measures) return <Quiet>{trouble ? 'Sizes and stuffing come with the form.' : 'The form is being worked out.'}</Quiet>;
   const { firmness } = finishOf(part.source, part.fabric, part.profile, part.map.front);
   const grams = stuffingGrams(measures.volumeMl, firmness, densities);
   const weight = yarnOf(analysis);

@@ -77,7 +77,7 @@ export function FormPanel({ part, form3d, selected, onSelect }: FormPanelProps) 
           {settling ? <View backgroundColor="$sheet" borderRadius="$2" paddingHorizontal="$2"><Body role="status">Settling …</Body></View> : null}
         </View>
         {trouble ? (
-          <View position="absolute" left={8} right={8} top={8} gap="$2" alignItems="flex-start">
+          <View position="absolute" left={8} right={72} top={8} gap="$2" alignItems="flex-start">
             <View backgroundColor="$sheet" borderRadius="$2" padding="$2"><Body role="alert">{troubleWords[trouble]} Everything else still counts.</Body></View>
             <Press label="Try again" onPress={retry} />
           </View>

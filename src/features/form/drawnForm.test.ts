@@ -1,6 +1,7 @@
 import { analyseToy } from '../../core/toy/analyse';
 import { formInputOf } from '../../core/toy/formOfPart';
-import { relaxForm } from '../../core/shape/form/relaxForm';
+import { formSoFar, relaxForm } from '../../core/shape/form/relaxForm';
+import { Relaxation } from '../../core/shape/form/relaxation';
 import { drawnForm } from './drawnForm';
 import { bakeInstances } from './scene/bakeInstances';
 import { eyeGroup, fabricMesh, stitchMeshes } from './scene/meshes';
@@ -119,4 +120,14 @@ describe('meshes', () => {
     expect(group.children.length).toBeGreaterThanOrEqual(3);
     expect(group.children.some((child) => child.userData.inside)).toBe(true);
   });
+});
+
+test('a part of 40,000 stitches is drawn before it has settled', () => {
+  const toy = analyseToy('Part\nR1: 200 sc in ring\nR2-R200: sc around');
+  const part = toy.parts[0]!;
+  const input = formInputOf(part);
+  const form = drawnForm(part, formSoFar(new Relaxation(input), input.gauge.widthMm), toy.pattern.header);
+  expect(form.colours).toHaveLength(40_000);
+  expect(form.placed.every(Number.isFinite)).toBe(true);
+  expect(stitchMeshes(form).reduce((sum, mesh) => sum + mesh.count, 0)).toBe(40_000);
 });

@@ -99,7 +99,7 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
                   <Title render="h2" margin={0}>Stops</Title>
                   <StopsPanel part={part} />
                   <Title render="h2" margin={0}>Form</Title>
-                  <FormFacts part={part} form={form3d.form} selected={selected} />
+                  <FormFacts part={part} form3d={form3d} selected={selected} />
                 </View>
               ))
               : missing}</Scroll>
@@ -122,7 +122,7 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
             ? (
               <>
                 <View {...fill} flexGrow={1.7}>{guarded('The form', <FormPanel part={part} form3d={form3d} selected={selected} onSelect={setSelected} />)}</View>
-                <View {...fill}><Scroll label="Size and stuffing">{guarded('Size and stuffing', <FormFacts part={part} form={form3d.form} selected={selected} />)}</Scroll></View>
+                <View {...fill}><Scroll label="Size and stuffing">{guarded('Size and stuffing', <FormFacts part={part} form3d={form3d} selected={selected} />)}</Scroll></View>
               </>
             )
             : missing
