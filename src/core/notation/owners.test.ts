@@ -38,10 +38,10 @@ test('what is written over goes on naming its part; what is new stands with its 
   const text = `${toy}\nAssembly\nSew a 10 mm button on the body between rounds 5 and 6.\n`;
   const body = analyseToy(text).parts[1]!;
   const [button] = body.features;
-  const after = applyEdits(text, [writeFeature(body.source, text.split('\n'), 'button', raised(button!, 1, upOf(body.form), body.fabric.label)!)]);
+  const after = applyEdits(text, [writeFeature(body.source, 'button', raised(button!, 1, upOf(body.form), body.fabric.label)!)]);
   expect(after).toContain('Button: 10 mm, between R4 and R5, on the body.');
   expect(analyseToy(after).parts.map(({ features }) => features.map(({ id, line }) => `${id} ${line}`))).toEqual([[], ['button 4'], []]);
   const arm = analyseToy(text).parts[2]!;
-  const added = applyEdits(text, [writeFeature(arm.source, text.split('\n'), null, proposedRule('spots', arm.form, 0, arm.map.front))]);
+  const added = applyEdits(text, [writeFeature(arm.source, null, proposedRule('spots', arm.form, 0, arm.map.front))]);
   expect(analyseToy(added).parts.map(({ features }) => features.map(({ id }) => id))).toEqual([[], ['button'], ['spots']]);
 });

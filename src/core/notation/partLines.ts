@@ -9,7 +9,7 @@ import type { Terms } from './terms';
 /** Sentences belong to the part they stand in. */
 export function addSteps(part: PartSource | null, steps: readonly Step[], line: number, text: string): void {
   if (!part) return;
-  part.steps.push(...steps.map((step) => ({ ...step, line })));
+  part.steps.push(...steps.map((step) => ({ ...step, line, whole: text })));
   part.lastLine = line;
   // A bare ending such as `Fasten off` closes nothing by itself but still belongs to the part.
   if (steps.length === 0 && text.trim()) part.lastLine = line;

@@ -80,6 +80,11 @@ function readLine(raw: string): LineRead {
   return read;
 }
 
+/** Forgets every line read. For tests and measuring. */
+export function forgetLines(): void {
+  lineCache.clear();
+}
+
 /**
  * Reads a text line by line ahead of its analysis, which then finds every line read: for reading in slices.
  *
@@ -244,7 +249,7 @@ export function readPattern(text: string): Pattern {
 
   const keep = (steps: readonly Step[], number: number, line: string) => {
     const after = part;
-    if (aside && after) loose.push(...steps.map((step) => ({ step: { ...step, line: number }, after })));
+    if (aside && after) loose.push(...steps.map((step) => ({ step: { ...step, line: number, whole: line }, after })));
     else addSteps(part, steps, number, line);
   };
 

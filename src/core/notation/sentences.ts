@@ -51,7 +51,7 @@ export function readSteps(text: string, line: number): Step[] {
     const kind = kindOf(phrases);
     if (!kind) continue;
     const span = { from: first.startOffset, to: last.startOffset + last.image.length };
-    const step: Step = { ...phrases.step, kind, text: text.slice(span.from, span.to), line, span };
+    const step: Step = { ...phrases.step, kind, text: text.slice(span.from, span.to), line, whole: text, span };
     if (kind === 'feature' && phrases.features[0]) readFeature(step, phrases.features[0], phrases, text);
     steps.push(step);
   }

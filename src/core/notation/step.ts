@@ -97,6 +97,8 @@ export interface Step {
   on?: string;
   text: string;
   line: number;
+  /** the whole line it stands in */
+  whole: string;
   span: Span;
 }
 

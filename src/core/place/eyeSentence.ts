@@ -47,24 +47,24 @@ export function eyeStep(part: PartSource): Step | undefined {
 }
 
 /** The edit that puts a rule into the text: over the sentence that is there, or as a new line at the end of the part. */
-export function writeEyes(part: PartSource, lines: readonly string[], rule: EyeRule): LineEdit {
-  return overEyes(part, lines, eyeSentence(rule));
+export function writeEyes(part: PartSource, rule: EyeRule): LineEdit {
+  return overEyes(part, eyeSentence(rule));
 }
 
 /** The edit that puts a sentence in the place of the one about the eyes. */
-export function overEyes(part: PartSource, lines: readonly string[], said: string): LineEdit {
+export function overEyes(part: PartSource, said: string): LineEdit {
   const step = eyeStep(part);
   const sentence = onPart(said, step);
   if (!step) return { line: part.lastLine, text: sentence, insertAfter: true };
-  const line = lines[step.line - 1] ?? '';
+  const line = step.whole;
   const after = line.slice(step.span.to).replace(/^\s*[.;]/, '');
   return { line: step.line, text: line.slice(0, step.span.from) + sentence + after };
 }
 
 /** The edit that takes the eyes out again. */
-export function removeEyes(part: PartSource, lines: readonly string[]): LineEdit | null {
+export function removeEyes(part: PartSource): LineEdit | null {
   const step = eyeStep(part);
   if (!step) return null;
-  const line = lines[step.line - 1] ?? '';
+  const line = step.whole;
   return { line: step.line, text: (line.slice(0, step.span.from) + line.slice(step.span.to).replace(/^\s*[.;]/, '')).trim() };
 }

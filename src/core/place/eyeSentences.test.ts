@@ -42,6 +42,6 @@ test.each([
   const part = analyseToy(text).parts[0]!;
   expect(part.eyes!.rule.style).toBe(style);
   expect(part.eyes!.rule.ring).toEqual(ring);
-  const moved = applyEdits(text, [writeEyes(part.source, text.split('\n'), { ...part.eyes!.rule, gap: [7, 8] })]);
+  const moved = applyEdits(text, [writeEyes(part.source, { ...part.eyes!.rule, gap: [7, 8] })]);
   expect(analyseToy(moved).parts[0]!.eyes!.rule).toEqual({ ...part.eyes!.rule, gap: [7, 8] });
 });

@@ -19,13 +19,13 @@ export function frontMoved(form: PartForm, eyes: EyePlacement, opposite: number)
   if (!holes || part.front || stitches < frontToldFrom) return [];
   const step = eyeStep(part);
   const message = `Stitches ${holes.join(' and ')} put the front ${stitches} stitches beside the place opposite the round start. Everything else on this part goes by the eyes.`;
-  return [{ code: 'front-by-eyes', severity: 'info', part: part.name, line: step?.line, column: (step?.span.from ?? 0) + 1, message, suggestions: [{ title: 'Put it opposite the round start', edits: [writeEyes(part, form.lines, withEyes(eyes.rule, { apart }))] }] }];
+  return [{ code: 'front-by-eyes', severity: 'info', part: part.name, line: step?.line, column: (step?.span.from ?? 0) + 1, message, suggestions: [{ title: 'Put it opposite the round start', edits: [writeEyes(part, withEyes(eyes.rule, { apart }))] }] }];
 }
 
 /** The edits that put another rule into the text. The front that named stitches brought along stays when those are given up. */
 export function eyeEdits(form: PartForm, eyes: EyePlacement, rule: EyeRule): LineEdit[] {
   const keeps = eyes.rule.holes && !rule.holes && !form.part.front;
-  return [writeEyes(form.part, form.lines, rule), ...(keeps ? moveFront(form, eyes).edits : [])];
+  return [writeEyes(form.part, rule), ...(keeps ? moveFront(form, eyes).edits : [])];
 }
 
 /** Moves the front line to the pair's own middle; all else on the part follows. */

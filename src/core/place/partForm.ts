@@ -16,8 +16,6 @@ export interface PartForm {
   gauge: Gauge;
   lean: number | null;
   orientation: Orientation;
-  /** lines of the whole text, so that remedies can edit them */
-  lines: readonly string[];
 }
 
 /** The holes of a gap for a kind of seat. */

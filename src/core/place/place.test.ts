@@ -144,7 +144,7 @@ describe('eyes', () => {
         expect(eyesOf(eyeSentence(rule)).rule).toEqual(rule);
       },
     ), { numRuns: 60 });
-    expect(writeEyes(part.source, part.form.lines, proposeEyes(part.form)).insertAfter).toBe(true);
+    expect(writeEyes(part.source, proposeEyes(part.form)).insertAfter).toBe(true);
   });
 
   test('resolving is idempotent: the pair of the pair’s own rule is the pair', () => {

@@ -74,7 +74,7 @@ describe('proportion', () => {
     fc.assert(fc.property(fc.double({ min: 0.15, max: 0.85, noNaN: true }), fc.double({ min: 0.1, max: 0.9, noNaN: true }), (down, apart) => {
       const { form, eyes, source } = part();
       const { rule, real } = eyesForProportion(form, { down, apart }, eyes!.rule);
-      const text = applyEdits(featureHead, [writeEyes(source, featureHead.split('\n'), rule)]);
+      const text = applyEdits(featureHead, [writeEyes(source, rule)]);
       const set = analyseToy(text).parts[0]!;
       expect(proportionOf(set.form, set.eyes!)).toEqual(real);
       for (const other of [-1, 1]) {

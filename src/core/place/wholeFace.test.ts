@@ -136,7 +136,7 @@ test('dragging a feature to a line and a distance puts it there, by the rule it 
     const before = analyseToy(text).parts[0]!;
     const [cheeks] = before.features;
     const rule = movedTo(cheeks!, line, apart, upOf(before.form), before.fabric.label);
-    const after = analyseToy(applyEdits(text, [writeFeature(before.source, text.split('\n'), 'cheeks', rule)])).parts[0]!.features[0]!;
+    const after = analyseToy(applyEdits(text, [writeFeature(before.source, 'cheeks', rule)])).parts[0]!.features[0]!;
     expect(after.line).toBe(line);
     // On their own line that is “on the same round”.
     expect(after.rule.vertical).toMatchObject({ by: line === before.eyes!.round ? 'level' : 'relation', to: 'eyes' });

@@ -3,9 +3,10 @@ import { checkRounds, type RoundCheck } from '../fabric/checkRounds';
 import { stitchCount, type Fabric } from '../fabric/fabric';
 import { suggest } from '../fabric/suggest';
 import type { Problem } from '../notation/problem';
-import type { PartSource, Pattern } from '../notation/pattern';
+import type { PartSource, Pattern, ToyHeader } from '../notation/pattern';
+import type { Terms } from '../notation/terms';
 import { limits } from '../notation/limits';
-import { readPattern } from '../notation/readPattern';
+import { forgetLines, readPattern } from '../notation/readPattern';
 import type { EyePlacement } from '../place/eyes';
 import type { FeaturePlacement } from '../place/features/featurePlacement';
 import { direction } from '../place/direction';
@@ -17,7 +18,8 @@ import type { MapView } from '../shape/map';
 import { profileOf, sizeOf, type Profile } from '../shape/profile';
 import { apartReadings, undefinedColours, unplacedParts } from './checkParts';
 import { attempt } from './attempt';
-import { memoise } from './memoise';
+import { forgetParts, interned } from './intern';
+import { memoise, type Plain } from './memoise';
 import { placeAll } from './placeAll';
 
 /** A part with everything computed from it. */
@@ -49,30 +51,56 @@ export interface ToyAnalysis {
   problems: Problem[];
 }
 
-const roundsKey = (part: PartSource, withLines: boolean) => {
-  let key = `${part.name}|${part.colour}|${part.joined}`;
-  let line = -1;
-  for (const round of part.rounds) {
-    key += round.line === line ? `,${round.number}` : `\n${withLines ? round.line : ''}|${round.number}|${round.row}|${round.text}|${round.foundation.length}`;
-    line = round.line;
-  }
-  return key;
-};
+/** What a part is worked out with beside what it says itself. */
+interface Circumstances {
+  readonly terms: Terms;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly assumed: boolean;
+  readonly lean: number | null;
+  readonly hand: ToyHeader['hand'];
+  readonly audience: string | null;
+  [key: string]: Plain;
+}
 
-// Each step is kept by its input, so that an edit re-runs what depends on it and nothing else.
-const fabrics = memoise(64, (part: PartSource, terms: 'us' | 'uk') => buildFabric(part, terms), (part, terms) => `${terms}|${roundsKey(part, true)}`);
-const checked = memoise(64, (part: PartSource, terms: 'us' | 'uk', searches: boolean) => {
+// Each step is kept by the part it is of, so that an edit re-runs what depends on it and nothing else.
+const fabricOf = memoise((part: PartSource, terms: Terms) => buildFabric(part, terms));
+const checkedOf = memoise((part: PartSource, terms: Terms, searches: boolean) => {
   const { checks, problems } = checkRounds(part, terms);
   return searches ? { checks, ...suggest(part, terms, checks, problems) } : { checks, problems, spent: 0 };
-}, (part, terms, searches) => `${searches}|${terms}|${roundsKey(part, true)}`);
+});
 
-/** All that placing depends on: the fabric by its rounds, how it is worked, and each sentence with its place in the text, for remedies to edit. */
-const faceKey = (form: PartForm, fabricKey: string) => {
-  const { part, gauge, lean, orientation, lines } = form;
-  const said = part.steps.map(({ line, span, kind, apart, showing }) => `${line},${span.from},${kind},${apart},${showing},${lines[line - 1] ?? ''}`).join('\n');
-  return [fabricKey, gauge.widthMm, gauge.heightMm, lean, orientation.hand, orientation.start, orientation.lying, orientation.side, part.line, part.lastLine, JSON.stringify(part.front), said].join('|');
-};
-const faces = memoise(64, (form: PartForm, _fabricKey: string) => placeAll(form), faceKey);
+interface Worked {
+  analysis: PartAnalysis;
+  /** work that went into searching for what mends its slips */
+  spent: number;
+}
+
+const worked = memoise((part: PartSource, amid: Circumstances, searches: boolean): Worked => {
+  const { terms, lean, hand, audience } = amid;
+  const gauge: Gauge = { widthMm: amid.widthMm, heightMm: amid.heightMm, assumed: amid.assumed };
+  const { checks, problems, spent } = checkedOf(part, terms, searches);
+  const built = fabricOf(part, terms);
+  const { fabric } = built;
+  const starts = roundStarts(fabric, lean);
+  const profile = profileOf(fabric, gauge);
+  const orientation = { hand, start: part.start, lying: part.lying, side: part.side };
+  const form: PartForm = { part, fabric, starts, profile, gauge, lean, orientation };
+  const flat = fabric.row[0] === 1;
+  const placed = placeAll(form);
+  const { front, features } = placed;
+  const eyes = placed.eyes && { ...placed.eyes, problems: [...placed.eyes.problems, ...audienceProblems(part, audience)] };
+  const stuffed = !part.steps.some((step) => step.kind === 'stuff' && step.firmness === 'none') && !flat;
+  const said = (kind: string) => part.steps.some((step) => step.kind === kind);
+  const sewnOn = !said('close') && (said('sew') || said('pin') || said('cut') || said('nosew'));
+  const stops = planStops({ part: part.name, fabric, gauge, eyeRounds: eyes && !flat ? [Math.max(...eyes.posts.map((post) => post.line))] : [], noseRounds: flat ? [] : features.filter(({ kind, rule }) => kind === 'nose' && !rule.embroidered).map(({ line }) => line), stuffed, sewnOn });
+  const all = [...problems, ...built.problems, ...(eyes?.problems ?? []), ...features.flatMap((feature) => feature.problems), ...placed.problems, ...closingProblems(part, stops), ...stopProblems(part, stops)];
+  const analysis: PartAnalysis = {
+    source: part, checks, fabric, starts, profile, form, eyes, features, stops, size: lying(part, sizeOf(profile, fabric)), problems: all,
+    map: { fabric, starts, profile, gauge, lean, front, dir: direction(orientation), start: part.start, lying: part.lying },
+  };
+  return { analysis, spent };
+});
 
 /** What is left for the parts that come after: a text that is all slips, or all stitches, takes no more work than one toy may. */
 interface Left {
@@ -80,31 +108,11 @@ interface Left {
   search: number;
 }
 
-function analysePart(part: PartSource, pattern: Pattern, gauge: Gauge, lines: readonly string[], left: Left): PartAnalysis {
-  const terms = pattern.terms.value;
-  const { checks, problems, spent } = checked(part, terms, left.search > 0);
-  const built = fabrics(part, terms);
-  const { fabric } = built;
+function analysePart(part: PartSource, circumstances: Circumstances, left: Left): PartAnalysis {
+  const { analysis, spent } = worked(part, circumstances, left.search > 0);
   left.search -= spent;
-  left.stitches -= stitchCount(fabric);
-  const { lean } = pattern.header;
-  const starts = roundStarts(fabric, lean);
-  const profile = profileOf(fabric, gauge);
-  const orientation = { hand: pattern.header.hand, start: part.start, lying: part.lying, side: part.side };
-  const form: PartForm = { part, fabric, starts, profile, gauge, lean, orientation, lines };
-  const flat = fabric.row[0] === 1;
-  const placed = faces(form, `${terms}|${roundsKey(part, true)}`);
-  const { front, features } = placed;
-  const eyes = placed.eyes && { ...placed.eyes, problems: [...placed.eyes.problems, ...audienceProblems(part, pattern.header.audience)] };
-  const stuffed = !part.steps.some((step) => step.kind === 'stuff' && step.firmness === 'none') && !flat;
-  const said = (kind: string) => part.steps.some((step) => step.kind === kind);
-  const sewnOn = !said('close') && (said('sew') || said('pin') || said('cut') || said('nosew'));
-  const stops = planStops({ part: part.name, fabric, gauge, eyeRounds: eyes && !flat ? [Math.max(...eyes.posts.map((post) => post.line))] : [], noseRounds: flat ? [] : features.filter(({ kind, rule }) => kind === 'nose' && !rule.embroidered).map(({ line }) => line), stuffed, sewnOn });
-  const all = [...problems, ...built.problems, ...(eyes?.problems ?? []), ...features.flatMap((feature) => feature.problems), ...placed.problems, ...closingProblems(part, stops), ...stopProblems(part, stops)];
-  return {
-    source: part, checks, fabric, starts, profile, form, eyes, features, stops, size: lying(part, sizeOf(profile, fabric)), problems: all,
-    map: { fabric, starts, profile, gauge, lean, front, dir: direction(orientation), start: part.start, lying: part.lying },
-  };
+  left.stitches -= stitchCount(analysis.fabric);
+  return analysis;
 }
 
 /** A part that lies on its side is as wide as it is long. */
@@ -141,9 +149,9 @@ function stopProblems(part: PartSource, { impossible }: StopPlan): Problem[] {
 }
 
 /** A part whose rounds are not worked, with what is said about it. */
-function unworked(part: PartSource, pattern: Pattern, gauge: Gauge, lines: readonly string[], problem: Problem): PartAnalysis {
+function unworked(part: PartSource, circumstances: Circumstances, problem: Problem): PartAnalysis {
   const bare: PartSource = { ...part, rounds: [], steps: [] };
-  const analysed = analysePart(bare, pattern, gauge, lines, { stitches: 0, search: 0 });
+  const analysed = analysePart(bare, circumstances, { stitches: 0, search: 0 });
   return { ...analysed, source: part, problems: [problem] };
 }
 
@@ -178,6 +186,13 @@ export function analyseToy(text: string, { searches = true }: AnalyseOptions = {
   return one.toy;
 }
 
+/** Forgets all that was worked out before. For tests and measuring. */
+export function forgetToys(): void {
+  kept.length = 0;
+  forgetParts();
+  forgetLines();
+}
+
 /** A toy of which only the text is known. */
 function nothingBut(text: string, problem: Problem): ToyAnalysis {
   const header: Pattern['header'] = { name: null, hand: 'right', gauge: null, lean: null, apart: null, hook: null, audience: null, yarns: [] };
@@ -186,13 +201,15 @@ function nothingBut(text: string, problem: Problem): ToyAnalysis {
 }
 
 function analyse(text: string, searches: boolean): ToyAnalysis {
-  const pattern = readPattern(text);
+  const read = readPattern(text);
+  const pattern: Pattern = { ...read, parts: read.parts.map(interned) };
   const gauge = gaugeOf(pattern.header);
-  const lines = text.length > limits.textSigns ? [] : text.split(/\r\n|\n|\r/);
+  const { lean, hand, audience } = pattern.header;
+  const circumstances: Circumstances = { ...gauge, terms: pattern.terms.value, lean, hand, audience };
   const left: Left = { stitches: limits.toyStitches, search: searches ? limits.searchOfToy : 0 };
   const parts = pattern.parts.map((part) => {
-    if (left.stitches <= 0 && part.rounds.length > 0) return unworked(part, pattern, gauge, lines, tooManyStitches(part));
-    return attempt(() => analysePart(part, pattern, gauge, lines, left), part, part.name, (problem) => unworked(part, pattern, gauge, lines, problem));
+    if (left.stitches <= 0 && part.rounds.length > 0) return unworked(part, circumstances, tooManyStitches(part));
+    return attempt(() => analysePart(part, circumstances, left), part, part.name, (problem) => unworked(part, circumstances, problem));
   });
   const overall = [undefinedColours, apartReadings, unplacedParts].flatMap((check) => attempt(() => check(pattern, text), null, 'the whole toy', (problem) => [problem]));
   const problems = [...pattern.problems, ...overall, ...parts.flatMap((part) => part.problems)];

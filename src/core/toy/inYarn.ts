@@ -16,6 +16,6 @@ export function scaleEyes(text: string, ratio: number): string {
     if (!part?.eyes) return current;
     const sizeMm = eyeForScale(part.eyes.rule.sizeMm, ratio);
     if (sizeMm === part.eyes.rule.sizeMm) return current;
-    return applyEdits(current, [writeEyes(part.source, current.split(/\r\n|\n|\r/), { ...part.eyes.rule, sizeMm })]);
+    return applyEdits(current, [writeEyes(part.source, { ...part.eyes.rule, sizeMm })]);
   }, text);
 }

@@ -1,23 +1,28 @@
+/** What a step may take beside the object it is about: plain data, all of which it is kept by. */
+export type Plain = string | number | boolean | null | undefined | { readonly [key: string]: Plain };
+
+/** Of each object so many results are kept. */
+const resultsKept = 4;
+
 /**
- * Keeps the last results of a pure function by a key of its input.
+ * Keeps the results of a pure function for as long as the object it is about lives. The result is kept by that object itself and by all
+ * that is handed over beside it: an input that is not handed over can't be used, and one that is can't be left out.
  *
- * @param most how many results to keep; the one unused longest goes first
+ * @param compute of an object that is never changed, and of plain data
  */
-export function memoise<A extends unknown[], R>(most: number, compute: (...input: A) => R, keyOf: (...input: A) => string): (...input: A) => R {
-  const kept = new Map<string, R>();
-  return (...input) => {
-    const key = keyOf(...input);
-    const known = kept.get(key);
-    if (known !== undefined) {
-      kept.delete(key);
-      kept.set(key, known);
-      return known;
-    }
-    const result = compute(...input);
-    kept.set(key, result);
-    if (kept.size > most) {
-      const oldest = kept.keys().next();
-      if (!oldest.done) kept.delete(oldest.value);
+export function memoise<Of extends object, Rest extends readonly Plain[], R>(compute: (of: Of, ...rest: Rest) => R): (of: Of, ...rest: Rest) => R {
+  const kept = new WeakMap<Of, Map<string, R>>();
+  return (of, ...rest) => {
+    const results = kept.get(of) ?? new Map<string, R>();
+    kept.set(of, results);
+    const key = JSON.stringify(rest);
+    const found = results.get(key);
+    if (found !== undefined) return found;
+    const result = compute(of, ...rest);
+    results.set(key, result);
+    if (results.size > resultsKept) {
+      const [oldest] = results.keys();
+      if (oldest !== undefined) results.delete(oldest);
     }
     return result;
   };

@@ -92,9 +92,13 @@ test('analysing twice gives the same, and warnings are not added up', () => {
   expect(analyseToy(text).problems).toEqual(analyseToy(text).problems);
 });
 
-test('a memoised function computes once for each input and forgets the oldest', () => {
+test('a memoised function computes once for each object and all that is handed over beside it, and forgets the oldest', () => {
   let runs = 0;
-  const twice = memoise(2, (n: number) => { runs += 1; return n * 2; }, (n) => String(n));
-  expect([twice(1), twice(1), twice(2), twice(3), twice(1)]).toEqual([2, 2, 4, 6, 2]);
-  expect(runs).toBe(4);
+  const add = memoise((of: { n: number }, more: number, by?: { times: number }) => { runs += 1; return of.n + more * (by?.times ?? 1); });
+  const [one, other] = [{ n: 1 }, { n: 1 }];
+  expect([add(one, 1), add(one, 1), add(one, 2), add(other, 1), add(one, 1, { times: 3 }), add(one, 1, { times: 4 }), add(one, 1, { times: 3 })]).toEqual([2, 2, 3, 2, 4, 5, 4]);
+  expect(runs).toBe(5);
+  for (let more = 10; more < 14; more += 1) add(one, more);
+  add(one, 1);
+  expect(runs).toBe(10);
 });

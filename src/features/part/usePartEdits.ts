@@ -27,10 +27,10 @@ export function usePartEdits(part: PartAnalysis) {
   const put = (next: string, amend = false) => (amend ? editor.amend(next) : editor.step(next));
 
   /** The part as the text stands now. What is on the screen may be a tap behind; two quick taps must both count. */
-  const now = (): { text: string; lines: string[]; part: PartAnalysis } => {
+  const now = (): { text: string; part: PartAnalysis } => {
     const { text } = editor.store.getState();
     const current = text === analysis.text ? part : (analyseToy(text).parts.find((one) => one.source.id === part.source.id) ?? part);
-    return { text, lines: text.split(/\r\n|\n|\r/), part: current };
+    return { text, part: current };
   };
   const putEyes = (ruleOf: (eyes: EyePlacement, of: PartAnalysis) => EyeRule | null, amend = false) => {
     const { text, part: current } = now();
@@ -45,16 +45,16 @@ export function usePartEdits(part: PartAnalysis) {
   return {
     now: () => now().part,
     seat: () => {
-      const { text, lines, part: current } = now();
-      put(applyEdits(text, [writeEyes(current.source, lines, current.source.lying ? proposeLyingEyes(current.form, lyingFrame(current.form, current.map.front)) : proposeEyes(current.form))]));
+      const { text, part: current } = now();
+      put(applyEdits(text, [writeEyes(current.source, current.source.lying ? proposeLyingEyes(current.form, lyingFrame(current.form, current.map.front)) : proposeEyes(current.form))]));
     },
     stitchEyes: (style: 'satin' | 'sleeping') => {
-      const { text, lines, part: current } = now();
-      if (current.eyes) put(applyEdits(text, [stitchEyes(current.source, lines, current.eyes.rule, style)]));
+      const { text, part: current } = now();
+      if (current.eyes) put(applyEdits(text, [stitchEyes(current.source, current.eyes.rule, style)]));
     },
     unseat: () => {
-      const { text, lines, part: current } = now();
-      const edit = removeEyes(current.source, lines);
+      const { text, part: current } = now();
+      const edit = removeEyes(current.source);
       if (edit) put(applyEdits(text, [edit]));
     },
     change: (next: Partial<EyeRule> | ((rule: EyeRule) => Partial<EyeRule>), amend = false) => putEyes(({ rule }) => withEyes(rule, typeof next === 'function' ? next(rule) : next), amend),
@@ -62,19 +62,19 @@ export function usePartEdits(part: PartAnalysis) {
     putEyes,
     /** A feature's rule, made from how it is placed now and written over its sentence. */
     putFeature: (id: string, ruleOf: (placed: FeaturePlacement, of: PartAnalysis) => FeatureRule | null, amend = false) => {
-      const { text, lines, part: current } = now();
+      const { text, part: current } = now();
       const placed = current.features.find((feature) => feature.id === id);
       const rule = placed && ruleOf(placed, current);
-      if (rule) put(applyEdits(text, [writeFeature(current.source, lines, id, rule)]), amend);
+      if (rule) put(applyEdits(text, [writeFeature(current.source, id, rule)]), amend);
     },
     addFeature: (kind: FeatureKind) => {
-      const { text, lines, part: { source, form, eyes, features, map } } = now();
+      const { text, part: { source, form, eyes, features, map } } = now();
       const eyeLine = eyes?.round ?? features.find((feature) => feature.kind === 'eyes')?.line ?? 0;
-      put(applyEdits(text, [writeFeature(source, lines, null, source.lying ? proposedLyingRule(kind, form) : proposedRule(kind, form, eyeLine, map.front))]));
+      put(applyEdits(text, [writeFeature(source, null, source.lying ? proposedLyingRule(kind, form) : proposedRule(kind, form, eyeLine, map.front))]));
     },
     dropFeature: (id: string) => {
-      const { text, lines, part: { source } } = now();
-      const edit = removeFeature(source, lines, id);
+      const { text, part: { source } } = now();
+      const edit = removeFeature(source, id);
       if (edit) put(applyEdits(text, [edit]));
     },
     apply: (suggestion: Suggestion) => {
@@ -95,10 +95,10 @@ export function usePartEdits(part: PartAnalysis) {
     start: (start: 'top' | 'bottom' | 'left' | 'right') => putHeader('Start', start === 'top' ? '' : start),
     /** Turns the front by half stitches of the round above the eyes, as seen from the front. */
     turnFront: (halves: number) => {
-      const { text, lines, part: { eyes, form, map, starts, fabric, source } } = now();
+      const { text, part: { eyes, form, map, starts, fabric, source } } = now();
       if (!eyes) return;
       // Eyes at named stitches would stay where they are: from now on they go by the front.
-      const before = eyes.rule.holes ? applyEdits(text, [writeEyes(source, lines, withEyes(eyes.rule, { apart: eyes.rule.apart }))]) : text;
+      const before = eyes.rule.holes ? applyEdits(text, [writeEyes(source, withEyes(eyes.rule, { apart: eyes.rule.apart }))]) : text;
       const holes = seatHoles(form, eyes.round, 'foot');
       const { count } = holes;
       const wanted = Math.round((holeAt(holes, eyes.frontAzimuth) + map.dir * halves * 0.5) * 2) / 2;

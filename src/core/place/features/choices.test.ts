@@ -45,7 +45,7 @@ describe('what a height is counted from', () => {
       const choices = choicesOf(part, id);
       const { vertical } = choices[pick % choices.length]!;
       const placed = part.features.find((feature) => feature.id === id);
-      const edit = placed ? writeFeature(part.source, text.split('\n'), id, { ...placed.rule, vertical }) : writeEyes(part.source, text.split('\n'), { ...part.eyes!.rule, vertical });
+      const edit = placed ? writeFeature(part.source, id, { ...placed.rule, vertical }) : writeEyes(part.source, { ...part.eyes!.rule, vertical });
       const after = analyseToy(applyEdits(text, [edit])).parts[0]!;
       expect(after.features.map(({ line }) => line)).toEqual(part.features.map(({ line }) => line));
       expect(after.eyes!.round).toBe(part.eyes!.round);
@@ -65,7 +65,7 @@ describe('how far to the side', () => {
     expect(ways[1]!.sideways).toEqual({ by: 'outward', stitches: 3, from: 'eyes' });
     for (const { way, sideways } of ways) {
       const placed = part.features[0]!;
-      const after = analyseToy(applyEdits(text, [writeFeature(part.source, text.split('\n'), 'cheeks', { ...placed.rule, sideways })])).parts[0]!.features[0]!;
+      const after = analyseToy(applyEdits(text, [writeFeature(part.source, 'cheeks', { ...placed.rule, sideways })])).parts[0]!.features[0]!;
       expect(after.rule.sideways).toEqual(sideways);
       expect(Math.abs(after.apart! - 13)).toBeLessThanOrEqual(way === 'stitches' ? 0 : way === 'outward' ? 1 : 9);
     }
@@ -83,7 +83,7 @@ test.each(['', 'Start: bottom\n', 'Start: left\n'])('stitched eyes take the plac
   const { text, parts } = toy(sentences, header);
   const part = parts[0]!;
   for (const style of ['satin', 'sleeping'] as const) {
-    const after = analyseToy(applyEdits(text, [stitchEyes(part.source, text.split('\n'), part.eyes!.rule, style)])).parts[0]!;
+    const after = analyseToy(applyEdits(text, [stitchEyes(part.source, part.eyes!.rule, style)])).parts[0]!;
     const eyes = after.features.find(({ kind }) => kind === 'eyes')!;
     expect(eyes.rule).toMatchObject({ embroidered: true, style, sizeMm: null });
     expect(eyes.needle!.points.length).toBeGreaterThan(4);

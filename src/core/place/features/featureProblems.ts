@@ -29,11 +29,11 @@ const mm = (value: number) => `${value < 10 ? Math.round(value * 10) / 10 : Math
  * @param unitsAt where its places would be on another line of holes
  */
 export function featureProblems(form: PartForm, placed: FeaturePlacement, all: readonly FeaturePlacement[], eyes: EyePlacement | null, front: number, unitsAt: (line: number) => readonly FeatureUnit[]): Problem[] {
-  const { part, fabric, lines } = form;
+  const { part, fabric } = form;
   const { rule, line, kind, id } = placed;
   const step = featureStep(part, id);
   const problems: Problem[] = [];
-  const change = (title: string, next: Partial<FeatureRule>): Suggestion => ({ title, edits: [writeFeature(part, lines, id, { ...byDistance(placed), ...next })] });
+  const change = (title: string, next: Partial<FeatureRule>): Suggestion => ({ title, edits: [writeFeature(part, id, { ...byDistance(placed), ...next })] });
   const add = (code: string, severity: Problem['severity'], message: string, suggestions: Suggestion[] = []) =>
     problems.push({ code, severity, part: part.name, line: step?.line, column: (step?.span.from ?? 0) + 1, message, suggestions });
   const lineUp = (by: number): Suggestion[] => {

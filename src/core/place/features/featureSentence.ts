@@ -49,18 +49,18 @@ export function featureStep(part: PartSource, id: string) {
  *
  * @param id whose sentence is written over; null writes a new line at the end of the part
  */
-export function writeFeature(part: PartSource, lines: readonly string[], id: string | null, ...rules: FeatureRule[]): LineEdit {
+export function writeFeature(part: PartSource, id: string | null, ...rules: FeatureRule[]): LineEdit {
   const step = id === null ? undefined : featureStep(part, id);
   const sentence = rules.map((rule) => onPart(featureSentence(rule), step)).join(' ');
   if (!step) return { line: part.lastLine, text: sentence, insertAfter: true };
-  const line = lines[step.line - 1] ?? '';
+  const line = step.whole;
   return { line: step.line, text: line.slice(0, step.span.from) + sentence + line.slice(step.span.to).replace(/^\s*[.;]/, '') };
 }
 
 /** Takes a feature out of the text. */
-export function removeFeature(part: PartSource, lines: readonly string[], id: string): LineEdit | null {
+export function removeFeature(part: PartSource, id: string): LineEdit | null {
   const step = featureStep(part, id);
   if (!step) return null;
-  const line = lines[step.line - 1] ?? '';
+  const line = step.whole;
   return { line: step.line, text: (line.slice(0, step.span.from) + line.slice(step.span.to).replace(/^\s*[.;]/, '')).trim() };
 }

@@ -149,7 +149,7 @@ describe('properties', () => {
       const text = `${featureHead}${featureSentence(rule)}\n`;
       const first = analyseToy(text).parts[0]!;
       const placed = only(first);
-      const again = only(analyseToy(applyEdits(text, [writeFeature(first.source, text.split('\n'), placed.id, placed.rule)])).parts[0]!);
+      const again = only(analyseToy(applyEdits(text, [writeFeature(first.source, placed.id, placed.rule)])).parts[0]!);
       expect({ ...again, problems: again.problems.map(({ code }) => code) }).toEqual({ ...placed, problems: placed.problems.map(({ code }) => code) });
     }), { numRuns: 60 });
   });
@@ -208,7 +208,7 @@ describe('by thumb', () => {
   test.each(kinds.filter((kind) => kind !== 'eyes'))('%s: put on, moved round the compass, and taken off again', (kind) => {
     let current = text('').trimEnd() + '\n';
     const part = () => analyseToy(current).parts[0]!;
-    const put = (rule: FeatureRule | null, id: string | null = kind) => { current = applyEdits(current, [writeFeature(part().source, current.split('\n'), id, rule!)]); };
+    const put = (rule: FeatureRule | null, id: string | null = kind) => { current = applyEdits(current, [writeFeature(part().source, id, rule!)]); };
     put(proposedRule(kind, part().form, part().eyes!.round, part().map.front), null);
     const found = () => part().features.find((feature) => feature.kind === kind)!;
     const { line, apart, units, rule } = found();
@@ -223,7 +223,7 @@ describe('by thumb', () => {
     else expect(found().apart).toBeGreaterThan(apart);
     put(widened(found(), -1));
     expect(found().apart).toBe(apart);
-    current = applyEdits(current, [removeFeature(part().source, current.split('\n'), kind)!]);
+    current = applyEdits(current, [removeFeature(part().source, kind)!]);
     expect(part().features).toEqual([]);
   });
 

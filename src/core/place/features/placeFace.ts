@@ -37,7 +37,7 @@ export interface PlacedFace {
  */
 export function placeFace(form: PartForm): PlacedFace {
   if (form.orientation.lying && form.fabric.rounds > 2) return placeLyingFace(form);
-  const { part, fabric, lines: text } = form;
+  const { part, fabric } = form;
   const steps = fabric.rounds < 2 ? [] : featureSteps(part);
   const eyesSaid = fabric.rounds < 2 ? undefined : eyeStep(part);
   const rules = new Map(steps.map(({ id, step }) => [id, ruleOfStep(step)] as const));
@@ -71,20 +71,20 @@ export function placeFace(form: PartForm): PlacedFace {
     };
     if (id === pressedEyes) {
       if (!eyes) continue;
-      const settle = (title: string, vertical: Vertical): Suggestion => ({ title, edits: [writeEyes(part, text, withEyes(eyes.rule, vertical.by === 'gap' ? { gap: vertical.gap } : {}))] });
-      for (const { code, severity, message, suggestions } of unread(step!, name, 'round', (rounds) => writeEyes(part, text, withEyes(eyes.rule, { vertical: { by: 'relation', ...step!.relation!, rounds } })), () => writeEyes(part, text, withEyes(eyes.rule, eyesBy ? { vertical: eyesBy } : {})))) add(code, severity, message, suggestions);
+      const settle = (title: string, vertical: Vertical): Suggestion => ({ title, edits: [writeEyes(part, withEyes(eyes.rule, vertical.by === 'gap' ? { gap: vertical.gap } : {}))] });
+      for (const { code, severity, message, suggestions } of unread(step!, name, 'round', (rounds) => writeEyes(part, withEyes(eyes.rule, { vertical: { by: 'relation', ...step!.relation!, rounds } })), () => writeEyes(part, withEyes(eyes.rule, eyesBy ? { vertical: eyesBy } : {})))) add(code, severity, message, suggestions);
       found.set(id, eyesBy ? verticalLine(form, eyesBy, name, lineEdge, lineBy, add, settle) : lineAbove(fabric, eyes.rule.gap[0]) || roundIndex(fabric, eyes.rule.gap[0]));
     } else {
       const rule = rules.get(id)!;
-      const settle = (title: string, vertical: Vertical): Suggestion => ({ title, edits: [writeFeature(part, text, id, { ...rule, vertical })] });
+      const settle = (title: string, vertical: Vertical): Suggestion => ({ title, edits: [writeFeature(part, id, { ...rule, vertical })] });
       found.set(id, verticalLine(form, rule.vertical, name, reachOf(rule), lineBy, add, settle));
-      for (const { code, severity, message, suggestions } of unread(step!, name, 'round', (rounds) => writeFeature(part, text, id, { ...rule, vertical: { by: 'relation', ...step!.relation!, rounds } }), () => writeFeature(part, text, id, rule))) add(code, severity, message, suggestions);
+      for (const { code, severity, message, suggestions } of unread(step!, name, 'round', (rounds) => writeFeature(part, id, { ...rule, vertical: { by: 'relation', ...step!.relation!, rounds } }), () => writeFeature(part, id, rule))) add(code, severity, message, suggestions);
       const named = steps.find((one) => one.id === id);
-      if (named) for (const { code, severity, message, suggestions } of asUsual(named.step, rule, name, () => writeFeature(part, text, id, rule))) add(code, severity, message, suggestions);
-      if (step?.across === 'rounds') add('across-in-rounds', 'warning', `Rounds run level on this part, so across is counted in stitches, and that many stitches are taken for the ${name}.`, [{ title: 'Say it in stitches', edits: [writeFeature(part, text, id, rule)] }]);
+      if (named) for (const { code, severity, message, suggestions } of asUsual(named.step, rule, name, () => writeFeature(part, id, rule))) add(code, severity, message, suggestions);
+      if (step?.across === 'rounds') add('across-in-rounds', 'warning', `Rounds run level on this part, so across is counted in stitches, and that many stitches are taken for the ${name}.`, [{ title: 'Say it in stitches', edits: [writeFeature(part, id, rule)] }]);
       if (step?.otherGap && step.otherGap[0] !== step.gap?.[0]) {
         const other = { ...rule, vertical: { by: 'gap' as const, gap: step.otherGap } };
-        add('feature-two-places', 'warning', `One sentence names two lines of holes; the first is taken for the ${name}. Give each its own sentence.`, [{ title: 'A sentence each', edits: [writeFeature(part, text, id, rule, other)] }]);
+        add('feature-two-places', 'warning', `One sentence names two lines of holes; the first is taken for the ${name}. Give each its own sentence.`, [{ title: 'A sentence each', edits: [writeFeature(part, id, rule, other)] }]);
       }
     }
   }

@@ -17,6 +17,6 @@ export function stitchedRule({ gap, other, rise = 0, vertical, apart }: EyeRule,
 }
 
 /** Stitches the eyes instead of pressing them: what is safer for a small child. All that hangs on them goes by them as before. */
-export function stitchEyes(part: PartSource, lines: readonly string[], rule: EyeRule, style: 'satin' | 'sleeping'): LineEdit {
-  return overEyes(part, lines, featureSentence(stitchedRule(rule, style)));
+export function stitchEyes(part: PartSource, rule: EyeRule, style: 'satin' | 'sleeping'): LineEdit {
+  return overEyes(part, featureSentence(stitchedRule(rule, style)));
 }

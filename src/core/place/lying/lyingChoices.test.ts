@@ -33,7 +33,7 @@ test('whichever is chosen, it stays: within a stitch, for the stitches of two ro
     const part = partOf(before);
     const choices = heightsOf(part, id);
     const { vertical } = choices[pick % choices.length]!;
-    const after = partOf(applyEdits(before, [writeFeature(part.source, before.split('\n'), id, { ...placedIn(part, id).rule, vertical })]));
+    const after = partOf(applyEdits(before, [writeFeature(part.source, id, { ...placedIn(part, id).rule, vertical })]));
     expect(placedIn(after, id).rule.vertical).toEqual(vertical);
     placedIn(after, id).units.forEach((unit, i) => {
       const was = placedIn(part, id).units[i]!;
@@ -49,7 +49,7 @@ test('to the side in rounds: apart stays, outside the eyes comes within a round,
   expect(sidesOf(part, 'mouth').map(({ way }) => way)).toEqual(['stitches', 'inner', 'middle', 'outer']);
   expect(sidesOf(part, 'cheeks').map(({ way }) => way)).toEqual(['stitches', 'outward', 'inner', 'middle', 'outer']);
   for (const { way, sideways } of sidesOf(part, 'cheeks')) {
-    const after = placedIn(partOf(applyEdits(before, [writeFeature(part.source, before.split('\n'), 'cheeks', { ...placedIn(part, 'cheeks').rule, sideways })])), 'cheeks');
+    const after = placedIn(partOf(applyEdits(before, [writeFeature(part.source, 'cheeks', { ...placedIn(part, 'cheeks').rule, sideways })])), 'cheeks');
     expect(after.rule.sideways).toEqual(sideways);
     if (way === 'stitches') expect(after.units).toEqual(placedIn(part, 'cheeks').units);
     if (way === 'outward') expect(Math.abs(after.apart! - placedIn(part, 'cheeks').apart!)).toBeLessThanOrEqual(1);

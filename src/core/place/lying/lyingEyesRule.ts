@@ -48,7 +48,7 @@ export function lyingEyesRule(form: PartForm, frame: LyingFrame, step: Step): { 
   const { part, fabric } = form;
   const problems: Problem[] = [];
   const add = (code: string, severity: Problem['severity'], message: string, suggestions: Suggestion[] = []) => problems.push({ code, severity, part: part.name, line: step.line, column: step.span.from + 1, message, suggestions });
-  const settle = (next: EyeRule): Suggestion => ({ title: `${next.apart} rounds apart, about the middle`, edits: [writeEyes(part, form.lines, next)] });
+  const settle = (next: EyeRule): Suggestion => ({ title: `${next.apart} rounds apart, about the middle`, edits: [writeEyes(part, next)] });
   let rule = proposeLyingEyes(form, frame);
   rule.seat = step.seat ?? 'foot';
   const last = fabric.rounds - 1;
@@ -83,12 +83,12 @@ export function lyingEyesRule(form: PartForm, frame: LyingFrame, step: Step): { 
     if (rounds !== Math.round(apart)) add('apart-impossible', 'error', `This part has ${last} lines of holes; the eyes can't be ${Math.round(apart)} rounds apart on it.`);
     rule = withLines(form, rule, linesApart(form, frame, rounds));
   } else add('eyes-spacing', 'warning', `The sentence does not say how many rounds apart the eyes are. They are put ${rule.apart} apart until you say.`);
-  if (step.across === 'stitches') add('across-in-stitches', 'warning', `On a part that lies on its side across is counted in rounds: ${rule.apart} rounds are taken.`, [{ title: 'Say it in rounds', edits: [writeEyes(part, form.lines, rule)] }]);
+  if (step.across === 'stitches') add('across-in-stitches', 'warning', `On a part that lies on its side across is counted in rounds: ${rule.apart} rounds are taken.`, [{ title: 'Say it in rounds', edits: [writeEyes(part, rule)] }]);
   const { stitchesFrom } = step;
   if (stitchesFrom?.to === 'front') rule.rise = stitchesFrom.direction === 'above' ? stitchesFrom.stitches : -stitchesFrom.stitches;
   else if (step.relation || stitchesFrom) add('rounds-not-below', 'warning', 'On a part that lies on its side, up and down is counted in stitches from the front line: say “2 stitches above the front line”. The eyes are put on it until you say.');
   putSize(step, rule, add);
-  for (const { code, severity, message, suggestions } of unread(step, 'eyes', 'stitch', (by) => writeEyes(part, form.lines, { ...rule, rise: by }), () => writeEyes(part, form.lines, rule))) {
+  for (const { code, severity, message, suggestions } of unread(step, 'eyes', 'stitch', (by) => writeEyes(part, { ...rule, rise: by }), () => writeEyes(part, rule))) {
     if (code === 'words-unused') add(code, severity, message, suggestions);
   }
   return { rule, problems };

@@ -19,11 +19,11 @@ interface Area { id: string; x: number; y: number; z: number; halfWide: number; 
 
 /** Conflicts of a feature on a part that lies on its side; each with remedies that rewrite its sentence. */
 export function lyingProblems(form: PartForm, frame: LyingFrame, placed: FeaturePlacement, all: readonly FeaturePlacement[], eyes: EyePlacement | null): Problem[] {
-  const { part, fabric, lines } = form;
+  const { part, fabric } = form;
   const { rule, id, kind, units } = placed;
   const step = featureStep(part, id);
   const problems: Problem[] = [];
-  const change = (title: string, next: Partial<FeatureRule>): Suggestion => ({ title, edits: [writeFeature(part, lines, id, { ...rule, ...next })] });
+  const change = (title: string, next: Partial<FeatureRule>): Suggestion => ({ title, edits: [writeFeature(part, id, { ...rule, ...next })] });
   const add = (code: string, severity: Problem['severity'], message: string, suggestions: Suggestion[] = []) =>
     problems.push({ code, severity, part: part.name, line: step?.line, column: (step?.span.from ?? 0) + 1, message, suggestions });
   const moved = [-1, 1].map((by) => raisedByStitches(rule, by, placed.counted)).flatMap((next, i) => (next ? [change(i === 0 ? '1 stitch down' : '1 stitch up', next)] : []));

@@ -55,11 +55,11 @@ export function placeLyingEyes(form: PartForm, frame: LyingFrame, said: { rule: 
 }
 
 function lyingEyeProblems(form: PartForm, frame: LyingFrame, eyes: EyePlacement): Problem[] {
-  const { part, fabric, gauge, lines, profile } = form;
+  const { part, fabric, gauge, profile } = form;
   const { rule, posts } = eyes;
   const step = eyeStep(part);
   const problems: Problem[] = [];
-  const change = (title: string, next: EyeRule): Suggestion => ({ title, edits: [writeEyes(part, lines, next)] });
+  const change = (title: string, next: EyeRule): Suggestion => ({ title, edits: [writeEyes(part, next)] });
   const add = (code: string, severity: Problem['severity'], message: string, suggestions: Suggestion[] = []) =>
     problems.push({ code, severity, part: part.name, line: step?.line, column: (step?.span.from ?? 0) + 1, message, suggestions });
   const room = fabric.rounds - 2;

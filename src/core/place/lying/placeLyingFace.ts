@@ -33,7 +33,7 @@ function hangsBy({ vertical }: FeatureRule): FeatureKind | null {
  * then each feature's height, after what it hangs on, and last what goes sideways of something.
  */
 export function placeLyingFace(form: PartForm): PlacedFace {
-  const { part, fabric, lines: text } = form;
+  const { part, fabric } = form;
   const steps = featureSteps(part);
   const eyesSaid = eyeStep(part);
   const rules = new Map(steps.map(({ id, step }) => [id, lyingRule(step, fabric.label[fabric.rounds - 1] ?? fabric.rounds)] as const));
@@ -69,14 +69,14 @@ export function placeLyingFace(form: PartForm): PlacedFace {
     const { vertical } = rule;
     // “Just below” names no unit.
     if (relation && relation.direction !== 'from' && vertical?.by === 'stitches' && /\bro?u?n?ds?\b|\brows?\b/i.test(said)) {
-      add('rounds-not-below', 'info', `On a part that lies on its side, up and down is counted in stitches: ${vertical.stitches} ${vertical.stitches === 1 ? 'stitch is' : 'stitches are'} taken.`, [{ title: 'Say it in stitches', edits: [writeFeature(part, text, id, rule)] }]);
+      add('rounds-not-below', 'info', `On a part that lies on its side, up and down is counted in stitches: ${vertical.stitches} ${vertical.stitches === 1 ? 'stitch is' : 'stitches are'} taken.`, [{ title: 'Say it in stitches', edits: [writeFeature(part, id, rule)] }]);
     }
     if (source.across === 'stitches') {
-      add('across-in-stitches', 'warning', `On a part that lies on its side across is counted in rounds, and that many rounds are taken for the ${id}.`, [{ title: 'Say it in rounds', edits: [writeFeature(part, text, id, rule)] }]);
+      add('across-in-stitches', 'warning', `On a part that lies on its side across is counted in rounds, and that many rounds are taken for the ${id}.`, [{ title: 'Say it in rounds', edits: [writeFeature(part, id, rule)] }]);
     }
-    for (const { code, severity, message, suggestions } of asUsual(source, rule, id, () => writeFeature(part, text, id, rule))) add(code, severity, message, suggestions);
+    for (const { code, severity, message, suggestions } of asUsual(source, rule, id, () => writeFeature(part, id, rule))) add(code, severity, message, suggestions);
     const counted = countedOf(id);
-    const asked = unread(source, id, 'stitch', (by) => writeFeature(part, text, id, { ...rule, vertical: vertical?.by === 'stitches' ? { ...vertical, stitches: by } : vertical }), () => writeFeature(part, text, id, rule));
+    const asked = unread(source, id, 'stitch', (by) => writeFeature(part, id, { ...rule, vertical: vertical?.by === 'stitches' ? { ...vertical, stitches: by } : vertical }), () => writeFeature(part, id, rule));
     for (const { code, severity, message, suggestions } of asked) add(code, severity, message, suggestions);
     const stitches = vertical?.by === 'stitches' ? (vertical.direction === 'above' ? vertical.stitches + counted.up : -vertical.stitches - counted.down) : 0;
     const height = heightUp(form, isAtBack(rule.sideways) ? behind : frame, from ?? 0, stitches);
