@@ -4,19 +4,22 @@ import { bearHead, bringPattern, expectAccessible, saved } from './helpers';
 
 const withEyes = `${bearHead}\nEyes: 9 mm, between R9 and R10, 6 showing`;
 
+const scripts = /\/_expo\/static\/js\/web\/[^/]+\.js$/;
+
 /** The app as if one expression in it threw, known by its words: what a slip of ours would do. */
 async function breakAt(page: Page, words: string): Promise<void> {
+  let found = false;
   await mend(page);
-  await page.route(/\/entry-[0-9a-f]+\.js$/, async (route) => {
-    const script = await (await route.fetch()).text();
-    const pieces = script.split(new RegExp(`["']${words}["']`));
-    expect(pieces.length, `“${words}” is in the app`).toBeGreaterThan(1);
+  await page.route(scripts, async (route) => {
+    const pieces = (await (await route.fetch()).text()).split(new RegExp(`["']${words}["']`));
+    found ||= pieces.length > 1;
     await route.fulfill({ contentType: 'text/javascript', body: pieces.join('(()=>{throw new Error("broken on purpose")})()') });
   });
   await page.reload();
+  await expect.poll(() => found, `“${words}” is in the app`).toBe(true);
 }
 
-const mend = (page: Page) => page.unroute(/\/entry-[0-9a-f]+\.js$/);
+const mend = (page: Page) => page.unroute(scripts);
 
 /** Makes the browser refuse every write until `heal()` is called in the page. */
 const refuseWrites = (page: Page) => page.evaluate(() => {

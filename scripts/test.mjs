@@ -40,6 +40,7 @@ if (!unitsOk && !units?.numFailedTests) counted.failed += 1;
 process.stdout.write('\n== build\n');
 build();
 check(existsSync(join(root, 'dist', 'index.html')));
+check(stage('size', process.execPath, ['scripts/size.mjs']));
 const browserOk = stage('browser tests', 'npx', ['playwright', 'test', '--reporter=line,json'], { PLAYWRIGHT_JSON_OUTPUT_FILE: reports.browser });
 const browser = read(reports.browser);
 counted.passed += (browser?.stats.expected ?? 0) + (browser?.stats.flaky ?? 0);

@@ -97,7 +97,7 @@ function refuseTooLong(document: ToyDocument): void {
   if (writeDocument(document).length > longestDocument) throw new TooLongError('This text has too many odd signs to be kept. Take them out, or give a part of it to a toy of its own.');
 }
 
-const cardVersion = 1;
+const cardVersion = 2;
 
 /** What the shelf will show of a text. A text that can't be worked out still has a card, and can be opened. */
 function cardOf(text: string): ToyCard {

@@ -10,12 +10,14 @@ export function ToyPicture({ picture, name, size }: { picture: Picture | null; n
   const box = `0 0 ${pictureSize} ${pictureSize}`;
   const ground = <Rect width={pictureSize} height={pictureSize} rx={corner} fill={mat} />;
   if (!picture) return <Svg width={size} height={size} viewBox={box} role="img" aria-label={`${name}: no rounds yet`}>{ground}</Svg>;
-  const { fabric, stroke, on } = picture;
+  const { ground: under, fabric, stroke, on } = picture;
   return (
     <Svg width={size} height={size} viewBox={box} role="img" aria-label={`${name}, seen from the front`}>
       {ground}
       <G strokeLinecap="round" fill="none">
         {fabric.map(({ d, colour }) => needsOutline(colour) ? <Path key={`o${colour}`} d={d} stroke="#F7F4EA" strokeOpacity={0.45} strokeWidth={stroke * 1.35} /> : null)}
+        {under.map(({ d, colour }) => <Path key={`g${colour}`} d={d} fill={colour} stroke={colour} strokeWidth={1} />)}
+        <Path d={under.map(({ d }) => d).join('')} fill="#10302E" fillOpacity={0.38} />
         {fabric.map(({ d, colour }) => <Path key={`u${colour}`} d={d} stroke={colour} strokeWidth={stroke} />)}
         <Path d={fabric.map(({ d }) => d).join('')} stroke="#10302E" strokeOpacity={0.3} strokeWidth={stroke} />
         {fabric.map(({ d, colour }) => <Path key={colour} d={d} stroke={colour} strokeWidth={stroke * 0.68} />)}

@@ -6,6 +6,8 @@ export interface FrontView {
   /** x, y of the foot and of the top of each stitch seen */
   strokes: Float32Array;
   colour: Uint8Array;
+  /** x, y of the four corners of each round as far as it is seen, and the yarn most of that is in: what lies under the stitches */
+  bands: { corners: number[]; colour: number }[];
   width: number;
   height: number;
 }
@@ -34,7 +36,9 @@ export function frontView(view: MapView): FrontView {
   if (fabric.row[0] === 1) return flatView(view);
   const strokes: number[] = [];
   const colour: number[] = [];
+  const bands: FrontView['bands'] = [];
   for (let round = 1; round <= fabric.rounds; round += 1) {
+    const seen = colour.length;
     const from = fabric.offset[round - 1] ?? 0;
     const count = (fabric.offset[round] ?? 0) - from;
     for (let i = 0; i < count; i += 1) {
@@ -45,9 +49,18 @@ export function frontView(view: MapView): FrontView {
       strokes.push(foot.x, foot.y, top.x, top.y);
       colour.push(fabric.colour[from + i] ?? 0);
     }
+    const edges = [frontPoint(view, round - 1, view.front - Math.PI / 2), frontPoint(view, round - 1, view.front + Math.PI / 2), frontPoint(view, round, view.front + Math.PI / 2), frontPoint(view, round, view.front - Math.PI / 2)];
+    bands.push({ corners: edges.flatMap(({ x, y }) => [x, y]), colour: mostOften(colour.slice(seen)) });
   }
   const [around, along] = [widthOf(view), Math.max(1, ...profile.z)];
-  return { strokes: Float32Array.from(strokes), colour: Uint8Array.from(colour), width: view.lying ? along : around, height: view.lying ? around : along };
+  return { strokes: Float32Array.from(strokes), colour: Uint8Array.from(colour), bands, width: view.lying ? along : around, height: view.lying ? around : along };
+}
+
+/** The number that comes most often; 0 where there is none. */
+function mostOften(numbers: readonly number[]): number {
+  const times = new Map<number, number>();
+  for (const number of numbers) times.set(number, (times.get(number) ?? 0) + 1);
+  return [...times].sort((a, b) => b[1] - a[1])[0]?.[0] ?? 0;
 }
 
 /** A part in rows, laid out. */
@@ -66,7 +79,7 @@ function flatView({ fabric, gauge, profile, start, lying }: MapView): FrontView 
   }
   if (lying) {
     const turnedStrokes = strokes.map((value, i) => (i % 2 === 0 ? (strokes[i + 1] ?? 0) - height / 2 : width / 2 - (strokes[i - 1] ?? 0)));
-    return { strokes: Float32Array.from(turnedStrokes), colour: fabric.colour, width: height, height: width };
+    return { strokes: Float32Array.from(turnedStrokes), colour: fabric.colour, bands: [], width: height, height: width };
   }
-  return { strokes: Float32Array.from(strokes), colour: fabric.colour, width, height };
+  return { strokes: Float32Array.from(strokes), colour: fabric.colour, bands: [], width, height };
 }

@@ -26,7 +26,7 @@ export function TextPanel({ onLook }: { onLook?: () => void }) {
   if (lines.length > mostMarked) return <Field label="Pattern text" multiline value={text} onChange={editor.setText} />;
   return (
     <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={220} gap="$2">
-      <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0} borderWidth={1} borderColor="$edge" borderRadius="$2" overflow="hidden" backgroundColor="$sheet">
+      <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0} borderWidth={1} borderColor="$edge" borderRadius="$2" overflow="hidden" backgroundColor="$sheet" {...{ 'data-frame': 'yes' }}>
         <Scroll label="The text" bare>
           <Box style={{ position: 'relative', minHeight: '100%' }}>
             <Box aria-hidden style={{ paddingVertical: 12 }}>
