@@ -34,6 +34,7 @@ export interface Options {
 export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unknown> = {
   check: (toy) => ({
     parts: toy.parts.map((part) => ({
+      id: part.source.id,
       name: part.source.name,
       make: part.source.make,
       rounds: part.checks.map(({ round, worked, stated, ok, line }) => ({ round, worked, stated, ok, line })),

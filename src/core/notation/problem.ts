@@ -19,6 +19,8 @@ export interface Problem {
   code: string;
   severity: Severity;
   part?: string;
+  /** which part it is of: two parts may have one name */
+  partId?: string;
   round?: number;
   line?: number;
   column?: number;

@@ -96,7 +96,7 @@ const worked = memoise((part: PartSource, amid: Circumstances, searches: boolean
   const stops = planStops({ part: part.name, fabric, gauge, eyeRounds: eyes && !flat ? [Math.max(...eyes.posts.map((post) => post.line))] : [], noseRounds: flat ? [] : features.filter(({ kind, rule }) => kind === 'nose' && !rule.embroidered).map(({ line }) => line), stuffed, sewnOn });
   const all = [...problems, ...built.problems, ...(eyes?.problems ?? []), ...features.flatMap((feature) => feature.problems), ...placed.problems, ...closingProblems(part, stops), ...stopProblems(part, stops)];
   const analysis: PartAnalysis = {
-    source: part, checks, fabric, starts, profile, form, eyes, features, stops, size: lying(part, sizeOf(profile, fabric)), problems: all,
+    source: part, checks, fabric, starts, profile, form, eyes, features, stops, size: lying(part, sizeOf(profile, fabric)), problems: all.map((problem) => ({ ...problem, partId: part.id })),
     map: { fabric, starts, profile, gauge, lean, front, dir: direction(orientation), start: part.start, lying: part.lying },
   };
   return { analysis, spent };
@@ -152,7 +152,7 @@ function stopProblems(part: PartSource, { impossible }: StopPlan): Problem[] {
 function unworked(part: PartSource, circumstances: Circumstances, problem: Problem): PartAnalysis {
   const bare: PartSource = { ...part, rounds: [], steps: [] };
   const analysed = analysePart(bare, circumstances, { stitches: 0, search: 0 });
-  return { ...analysed, source: part, problems: [problem] };
+  return { ...analysed, source: part, problems: [{ ...problem, partId: part.id }] };
 }
 
 function tooManyStitches(part: PartSource): Problem {
@@ -193,6 +193,14 @@ export function forgetToys(): void {
   forgetLines();
 }
 
+/** Tells a problem found in the text of which part it is: of those with the name it gives, the one its line stands in. */
+function ofItsPart(problem: Problem, parts: readonly PartSource[]): Problem {
+  const { part: name, line = 0 } = problem;
+  const named = parts.filter((part) => part.name === name);
+  const owner = named.find(({ firstLine, lastLine }) => line >= firstLine && line <= lastLine) ?? named[0];
+  return owner ? { ...problem, partId: owner.id } : problem;
+}
+
 /** A toy of which only the text is known. */
 function nothingBut(text: string, problem: Problem): ToyAnalysis {
   const header: Pattern['header'] = { name: null, hand: 'right', gauge: null, lean: null, apart: null, hook: null, audience: null, yarns: [] };
@@ -212,7 +220,8 @@ function analyse(text: string, searches: boolean): ToyAnalysis {
     return attempt(() => analysePart(part, circumstances, left), part, part.name, (problem) => unworked(part, circumstances, problem));
   });
   const overall = [undefinedColours, apartReadings, unplacedParts].flatMap((check) => attempt(() => check(pattern, text), null, 'the whole toy', (problem) => [problem]));
-  const problems = [...pattern.problems, ...overall, ...parts.flatMap((part) => part.problems)];
+  const ofText = [...pattern.problems, ...overall].map((problem) => ofItsPart(problem, pattern.parts));
+  const problems = [...ofText, ...parts.flatMap((part) => part.problems)];
   problems.sort((a, b) => (a.line ?? 0) - (b.line ?? 0));
   return { text, pattern, gauge, lean: pattern.header.lean, parts, problems };
 }

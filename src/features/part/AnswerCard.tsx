@@ -41,7 +41,7 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
   // Both readings of “apart” stand here always; the maker's own comes first.
   const posts = <Figure key="posts" value={String(eyes.rule.apart)} words="post to post" />;
   const showing = <Figure key="showing" value={String(eyes.showing)} words={eyes.showing === 1 ? 'shows between' : 'show between'} />;
-  const reading = analysis.problems.filter((problem) => problem.code === 'apart-reading' && problem.part === part.source.name);
+  const reading = analysis.problems.filter((problem) => problem.code === 'apart-reading' && problem.partId === part.source.id);
   return (
     <View gap="$3">
       <View backgroundColor="$sheet" borderRadius="$3" borderWidth={1} borderColor="$line" padding="$4" gap="$3">

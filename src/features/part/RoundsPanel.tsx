@@ -29,7 +29,7 @@ export function RoundsPanel({ part, index }: { part: PartAnalysis; index: number
   const [shown, setShown] = useState(cardsAtOnce);
   const { notes, problems: general, terms } = analysis.pattern;
   const about = besideFace(part).filter(({ round }) => round === undefined);
-  const others = analysis.problems.filter((problem) => (problem.code === 'colour-undefined' || problem.code.startsWith('part-')) && problem.part === source.name);
+  const others = analysis.problems.filter((problem) => (problem.code === 'colour-undefined' || problem.code.startsWith('part-')) && problem.partId === source.id);
   const stops = new Set(part.stops.stops.map((stop) => stop.after));
   // The last round's own edge is no surprise; loops left below it are.
   const free = freeEdges(part.fabric).filter((edge) => edge.loop !== 'both');

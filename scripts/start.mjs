@@ -1,0 +1,53 @@
+import { spawn } from 'node:child_process';
+import { chromium } from '@playwright/test';
+import { build, install, installChromium, root } from './setup.mjs';
+
+// How long a phone waits for the shelf: the browser slowed down four times, from the address to the first toy that can be tapped, on a
+// first visit and on a reload. What it is compared with is a page of the same app that shows one sentence.
+install();
+installChromium();
+build();
+const port = 4394;
+const server = spawn(process.execPath, ['--import', 'tsx', 'server/serve.ts', '--demo'], { cwd: root, env: { ...process.env, PORT: String(port) }, stdio: ['ignore', 'pipe', 'inherit'] });
+await new Promise((ready) => { server.stdout.once('data', ready); });
+const slowdown = 4;
+const runs = 3;
+
+/** Seconds until something can be tapped on a page, in a browser that has never been here, and again after a reload. */
+async function measure(path, ready) {
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+  try {
+    const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+    const session = await page.context().newCDPSession(page);
+    await session.send('Emulation.setCPUThrottlingRate', { rate: slowdown });
+    const wait = async (go) => {
+      const began = Date.now();
+      await go();
+      await ready(page).click({ trial: true });
+      return (Date.now() - began) / 1000;
+    };
+    const first = await wait(() => page.goto(`http://127.0.0.1:${port}${path}`, { waitUntil: 'commit' }));
+    await page.waitForTimeout(1000);
+    const again = await wait(() => page.reload({ waitUntil: 'commit' }));
+    return { first, again };
+  } finally {
+    await browser.close();
+  }
+}
+
+const middle = (numbers) => [...numbers].sort((a, b) => a - b)[Math.floor(numbers.length / 2)];
+async function median(path, ready) {
+  const found = [];
+  for (let run = 0; run < runs; run += 1) found.push(await measure(path, ready));
+  return { first: middle(found.map(({ first }) => first)), again: middle(found.map(({ again }) => again)) };
+}
+
+try {
+  const empty = await median('/no/such/page', (page) => page.getByRole('button', { name: 'To the shelf' }));
+  const shelf = await median('/', (page) => page.getByRole('link', { name: 'Open Pondside otter' }));
+  for (const [name, key] of [['first visit', 'first'], ['reload', 'again']]) {
+    process.stdout.write(`${name}: the shelf of four toys can be tapped after ${shelf[key].toFixed(1)} s at ${slowdown} × slowdown; an empty page of the same app ${empty[key].toFixed(1)} s: ${(shelf[key] / empty[key]).toFixed(2)} ×\n`);
+  }
+} finally {
+  server.kill();
+}
