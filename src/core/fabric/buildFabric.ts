@@ -3,6 +3,7 @@ import type { Problem } from '../notation/problem';
 import type { PartSource } from '../notation/pattern';
 import { stitchKinds, type StitchKind, type Terms } from '../notation/terms';
 import { backLoop, bothLoops, frontLoop, type Fabric, type Outgrowth } from './fabric';
+import { asMeant } from './readings';
 import { isJoined, partStart, roundItems } from './roundItems';
 import { workOrPlain } from './workRound';
 import { limits } from '../notation/limits';
@@ -84,8 +85,8 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
     const index = built;
     const first = index === 0;
     const opening = source === part.rounds[0];
-    const items = opening && start ? start.items : roundItems(source, opening);
-    const onto = items.find((item) => item.type === 'base');
+    const said = opening && start ? start.items : roundItems(source, opening);
+    const onto = said.find((item) => item.type === 'base');
     let baseIndex = index - 1;
     let only = 0;
     if (onto?.type === 'base' && indexOfLabel.has(onto.round)) {
@@ -93,12 +94,13 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
       only = bits[onto.loops];
     }
     const from = baseIndex >= 0 ? (offset[baseIndex] ?? 0) : 0;
-    const folded = items.some((item) => item.type === 'layers');
+    const folded = said.some((item) => item.type === 'layers');
     const whole = baseIndex >= 0 ? (offset[baseIndex + 1] ?? 0) - from : (start?.places ?? Number.POSITIVE_INFINITY);
     const places = folded && Number.isFinite(whole) ? Math.floor(whole / 2) : whole;
     if (folded) foldedAt = index + 1;
     const backwards = row[baseIndex] === 1 && source.row;
     let clash = 0;
+    const items = opening ? said : asMeant(said, places, source.work.total?.value ?? null, terms);
     const work = workOrPlain(items, places, {
       terms,
       colour,

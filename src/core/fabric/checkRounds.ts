@@ -2,6 +2,7 @@ import type { Item } from '../notation/ast';
 import type { Problem } from '../notation/problem';
 import type { PartSource, RoundSource } from '../notation/pattern';
 import type { Terms } from '../notation/terms';
+import { asMeant } from './readings';
 import { partStart, roundItems } from './roundItems';
 import { limits } from '../notation/limits';
 import { workOrPlain, type RoundWork } from './workRound';
@@ -118,12 +119,12 @@ export function checkRounds(part: PartSource, terms: Terms): { checks: RoundChec
       break;
     }
     const first = index === 0;
-    const items = first && start ? start.items : roundItems(source, first);
+    const said = first && start ? start.items : roundItems(source, first);
     const restart = source.row !== beforeRow && source.number === 1;
     if (!restart) problems.push(...numbering(part, source, before));
     before = source.number;
     beforeRow = source.row;
-    const base = items.find((item) => item.type === 'base');
+    const base = said.find((item) => item.type === 'base');
     if (base?.type === 'base') {
       const found = counts.get(base.round);
       if (found === undefined) {
@@ -134,8 +135,9 @@ export function checkRounds(part: PartSource, terms: Terms): { checks: RoundChec
       }
     }
     // Folded, each stitch goes through two layers at once.
-    if (items.some((item) => item.type === 'layers') && Number.isFinite(below)) below = Math.floor(below / 2);
+    if (said.some((item) => item.type === 'layers') && Number.isFinite(below)) below = Math.floor(below / 2);
     const stated = source.work.total?.value ?? null;
+    const items = first ? said : asMeant(said, below, stated, terms);
     const options = { terms, colour, sink: nothing };
     let work = workOrPlain(items, below, options);
     steps += work.steps;

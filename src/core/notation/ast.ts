@@ -27,6 +27,10 @@ export interface WorkItem {
   colour?: string;
   /** no number and no place said: alone in a round, it is worked all around */
   bare?: boolean;
+  /** `around`, `to end` said after it: what stands before it may be meant to repeat too */
+  openEnded?: boolean;
+  /** a stitch and a decrease or increase without a comma between, `sc dec`: one stitch, or two */
+  pair?: boolean;
   span: Span;
 }
 

@@ -253,7 +253,7 @@ class WorkLineParser extends PhraseParser {
         }
         // `sc next 2 sts together`
         if (is(next, T.Next, T.St, T.Article)) return !read.tog && this.togetherAhead();
-        return is(next, T.Together) && Boolean(read.trail);
+        return is(next, T.Together) && !is(this.LA(2), T.With) && (Boolean(read.trail) || (read.lead !== undefined && read.core !== undefined && is(this.LA(0), T.Stitch) && numberOf(read.lead) >= 2 && numberOf(read.lead) <= 3));
       },
       DEF: () => {
         const token = this.SUBRULE(this.anyToken);

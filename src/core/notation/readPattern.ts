@@ -1,9 +1,11 @@
 import type { Item, StitchWord, WorkLine } from './ast';
 import { readWorkLine } from './grammar';
+import { isGlossary } from './glossary';
 import { readHeader, type Header } from './headers';
 import { readHeading, type Heading } from './heading';
 import { failureOf } from './failure';
 import { limits } from './limits';
+import { canonical, type Canonical } from './manners';
 import { addSteps, applyPartHeader, applyToyHeader, readSettings, repeatRounds } from './partLines';
 import { handOver, isFinishing, type LooseStep } from './owners';
 import type { LineKind, PartSource, Pattern, ToyHeader } from './pattern';
@@ -17,6 +19,9 @@ interface LineRead {
   header: Header | null;
   heading: Heading | null;
   steps: Step[];
+  /** sentences on the line of a round, after its work */
+  after: Step[];
+  rounds: Canonical['rounds'];
   termsSaid: Terms | null;
   saysMiss: boolean;
   /** what of the line was not read, from which sign on; the whole line where the reading failed */
@@ -37,7 +42,7 @@ const wordless: WorkLine = { label: null, items: [], total: null, brackets: [] }
 
 /** A line whose reading failed is kept as it is; the others are read all the same. */
 function unreadable(report: string): LineRead {
-  return { work: wordless, header: null, heading: null, steps: [], termsSaid: null, saysMiss: false, unread: { from: 0, report } };
+  return { work: wordless, header: null, heading: null, steps: [], after: [], rounds: null, termsSaid: null, saysMiss: false, unread: { from: 0, report } };
 }
 
 /** How much of a line is read: so many signs, and so many words. */
@@ -50,13 +55,35 @@ function readableLength(line: string): number {
   return limits.lineSigns;
 }
 
+const isWork = (item: Item): boolean => item.type === 'work' || (item.type === 'group' && item.items.some(isWork));
+/** Where another sentence may begin on the line of a round. */
+const sentenceStart = /(?<=[.!;)\]])\s+(?=[A-Z])/g;
+
+/** The work of a line, and the sentences that stand after it: `R5-R9: sc around (24). Stuff firmly.` */
+function readWork(line: string): { work: WorkLine; after: Step[] } {
+  const whole = readWorkLine(canonical(line).line);
+  if (!whole.label) return { work: whole, after: [] };
+  for (const { index } of line.matchAll(sentenceStart)) {
+    const head = readWorkLine(canonical(line.slice(0, index)).line);
+    if (!head.label || !head.items.some(isWork)) continue;
+    const after = readSteps(' '.repeat(index) + line.slice(index), 0);
+    const goesOn = readWorkLine(line.slice(index)).items.some(isWork) && after.every(({ kind }) => kind !== 'feature' && kind !== 'stuff');
+    if (after.length > 0 && !goesOn) return { work: head, after };
+  }
+  return { work: whole, after: [] };
+}
+
 function readWords(raw: string): LineRead {
   const whole = withoutBullet(raw);
   const length = readableLength(whole);
   const line = whole.slice(0, length);
   const terms = /\b(us|uk|american|british)\b[^.]{0,24}\b(terms?|terminology|notation)\b/i.exec(line) ?? /\b(?:terms?|terminology)\b[^.]{0,12}\b(us|uk)\b/i.exec(line);
+  const { work, after } = readWork(line);
+  const { rounds } = canonical(line);
   return {
-    work: readWorkLine(line),
+    work,
+    after,
+    rounds,
     header: readHeader(line),
     heading: readHeading(line),
     steps: readSteps(line, 0),
@@ -111,7 +138,6 @@ function linesRead(lines: readonly string[]): number {
   return lines.length;
 }
 
-const isWork = (item: Item): boolean => item.type === 'work' || (item.type === 'group' && item.items.some(isWork));
 const isUnknown = (item: Item): boolean => item.type === 'unknown' || (item.type === 'group' && item.items.some(isUnknown));
 
 /** Is this labelled line a round, and not a numbered sentence such as `4. Sew the ears on`? */
@@ -267,6 +293,7 @@ export function readPattern(text: string): Pattern {
       note();
       return;
     }
+    if (isGlossary(line) && (part === null || part.rounds.length === 0) && !read.work.total) { note(); return; }
     if (read.termsSaid && !read.work.label) { declared ??= read.termsSaid; lineKinds.push('header'); return; }
     const { header: head } = read;
     if (head && !isRound(read, line)) {
@@ -285,8 +312,17 @@ export function readPattern(text: string): Pattern {
       part ??= open('Part', number);
       const [repeated] = read.work.items;
       if (repeated?.type === 'repeatRounds') repeatRounds(part, repeated, number, problems, () => room(number), label);
-      else addRounds(part, label.first, label.last, label.row, index, read);
+      else addRounds(part, label.first, Math.max(label.last, label.first + (read.rounds?.times ?? 1) - 1), label.row, index, read);
+      if (read.after.length > 0) keep(read.after, number, line);
       part.lastLine = number;
+      lineKinds.push('round');
+      return;
+    }
+    const before = part?.rounds.at(-1);
+    if (read.rounds && part && before && (read.rounds.again || read.work.items.some(isWork))) {
+      const { times, again } = read.rounds;
+      if (again) repeatRounds(part, { type: 'repeatRounds', first: before.number, last: before.number, times, span: { from: 0, to: line.length } }, number, problems, () => room(number));
+      else addRounds(part, before.number + 1, before.number + times, before.row, index, read);
       lineKinds.push('round');
       return;
     }

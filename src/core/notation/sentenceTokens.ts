@@ -7,9 +7,12 @@ export const Any = createToken({ name: 'Any', pattern: Lexer.NA });
 export const Word = createToken({ name: 'Word', pattern: /[A-Za-z\u00c0-\u00d6\u00d8-\u00f6\u00f8-\u024f][A-Za-z\u00c0-\u00d6\u00d8-\u00f6\u00f8-\u024f'’]*/, categories: [Any] });
 const kw = (name: string, source: string) => createToken({ name, pattern: new RegExp(`(?:${source})(?![A-Za-z'’])`, 'i'), longer_alt: Word, categories: [Any] });
 
+// `Don't stuff the last 4 rounds`, `do not stuff too firmly`: the part is stuffed all the same.
+const partly = String.raw`(?!\s+(?:it\s+|them\s+)?(?:too|so|very|yet|until|before|firmly|hard|(?:the\s+)?(?:last|first|top|upper|lower|bottom|end|tip|opening|edge)\b))`;
+
 /** The words assembly sentences are read by. */
 export const S = {
-  NotStuff: kw('NotStuff', '(?:do\\s+not|don[\'’]?t|no)\\s+(?:stuff\\w*|fill\\w*)|unstuffed|without\\s+stuffing'),
+  NotStuff: kw('NotStuff', `(?:(?:do|does|is|are|need|must|should)\\s+not|(?:do|does|is|are)n['’]?t|dont|not|never|no|no\\s+need\\s+(?:to|for|of)|not\\s+to|skip(?:\\s+the)?|avoid|without)\\s+(?:be\\s+)?(?:stuff\\w*|fill\\w*)${partly}|unstuffed|stuffing\\s+(?:is\\s+not|isn['’]?t|not)\\s+(?:needed|necessary|required)|(?:stays?|left|remains?)\\s+(?:empty|unstuffed|hollow)|(?:are|is)\\s+left\\s+flat`),
   Stuff: kw('Stuff', 'stuff(?:ing)?|fibre\\s*fill|fiber\\s*fill|fill(?:ing)?|top\\s+up'),
   Lightly: kw('Lightly', 'lightly|light|loosely|softly'),
   Firmly: kw('Firmly', 'firmly|firm|hard|tightly|well'),
@@ -42,8 +45,8 @@ export const S = {
   Safety: kw('Safety', 'safety'),
   HoleOf: kw('HoleOf', '(?:in|into|through|at)?\\s*(?:the\\s+)?(?:holes?|foot|feet)\\s+(?:at\\s+the\\s+(?:foot|feet)\\s+of|below|under|beneath|of)'),
   Split: kw('Split', '(?:in|through)\\s+the\\s+splits?|split(?:\\s+seats?)?|between\\s+(?:the\\s+)?(?:two\\s+)?stitches'),
-  InBetween: kw('InBetween', '(?:in\\s+)?between\\s+(?:them|each(?:\\s+other)?|the\\s+(?:two\\s+)?(?:eyes|posts)(?!\\s+and\\s+the))'),
-  Between: kw('Between', '(?:in\\s+)?between|btw'),
+  InBetween: kw('InBetween', '(?:in\\s+)?(?:between|b/w)\\s+(?:them|each(?:\\s+other)?|the\\s+(?:two\\s+)?(?:eyes|posts)(?!\\s+and\\s+the))'),
+  Between: kw('Between', '(?:in\\s+)?between|btw|b/w'),
   Apart: kw('Apart', 'apart|from\\s+each\\s+other|(?:from\\s+)?post\\s+to\\s+post'),
   Showing: kw('Showing', 'show(?:ing|s)?|visible|seen|free|(?:gap|interspace|space)(?!\\s+(?:of|between|\\d))'),
   SpacingOf: kw('SpacingOf', '(?:interspace|gap|space|spacing|distance)\\s+of'),

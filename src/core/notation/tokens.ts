@@ -162,7 +162,7 @@ export function tokenise(line: string): IToken[] {
   return lexer.tokenize(line).tokens;
 }
 
-const numberWords: Record<string, number> = {
+export const numberWords: Readonly<Record<string, number>> = {
   one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, eleven: 11, twelve: 12,
   thirteen: 13, fourteen: 14, fifteen: 15, sixteen: 16, seventeen: 17, eighteen: 18, nineteen: 19, twenty: 20,
   thirty: 30, forty: 40, fifty: 50, once: 1, twice: 2, thrice: 3, second: 2, third: 3, fourth: 4, fifth: 5, sixth: 6,

@@ -60,6 +60,8 @@ export function workItem(
   const item: WorkItem = { type: 'work', word, make: 1, together: 1, extent: count(1), target: 'next', fromHook: 0, span };
   if (loops) item.loops = loops;
   if (bare) item.bare = true;
+  if ((shape !== undefined || is(core, T.Increase, T.Decrease, T.InvisibleDecrease)) && (clause ?? place)?.extent?.kind === 'around' && !each && !has(T.Remain, T.Hook, T.Chain)) item.openEnded = true;
+  if (shape && core && !trail && is(core, T.Stitch) && endOf(core) < shape.startOffset && !tog) item.pair = true;
   if (has(T.Ring)) item.target = 'ring';
   else if (has(T.Hook)) {
     item.target = 'hook';

@@ -12,7 +12,7 @@ import { convertTerms, writePattern } from './writePattern';
 /** What an item means, without where it stands. */
 function meaning(item: Item, terms: Terms = 'us'): unknown {
   if (item.type === 'group') return { ...item, span: 0, items: item.items.map((inner) => meaning(inner, terms)) };
-  if (item.type === 'work') return { ...item, span: 0, word: stitchKind(item.word, terms), bare: Boolean(item.bare), colour: item.colour, loops: item.loops };
+  if (item.type === 'work') return { ...item, span: 0, word: stitchKind(item.word, terms), bare: Boolean(item.bare), openEnded: false, pair: false, colour: item.colour, loops: item.loops };
   return { ...item, span: 0 };
 }
 const meanings = (items: readonly Item[]) => items.map((item) => meaning(item));

@@ -4,8 +4,8 @@ import { stitchKind, stitchWord, type Terms } from './terms';
 const ordinal = (n: number) => `${n}${n % 10 === 1 && n !== 11 ? 'st' : n % 10 === 2 && n !== 12 ? 'nd' : n % 10 === 3 && n !== 13 ? 'rd' : 'th'}`;
 
 /** How often, behind a word that stands for one stitch: `inc 6`, `inc around`. */
-function often(word: string, extent: Extent, bare: boolean, sign = ''): string {
-  if (extent.kind === 'around') return `${word} around`;
+function often(word: string, extent: Extent, bare: boolean, sign = '', openEnded = true): string {
+  if (extent.kind === 'around') return openEnded ? `${word} around` : `${word} in each st around`;
   if (extent.kind === 'leave') return `${word} until ${extent.n} stitches remain`;
   return extent.n === 1 && (bare || sign) ? word : `${word} ${sign}${extent.n}`;
 }
@@ -26,11 +26,11 @@ function writeWork(item: WorkItem, from: Terms, to: Terms): string {
   if (together > 1) {
     const glued = plain ? (together === 2 ? 'dec' : `dec${together}`) : `${word}${together}tog`;
     const sign = glued === 'dec' ? '' : 'x ';
-    return loops + (plain && together > 3 ? often(`${word}${together}tog`, extent, bare, 'x ') : often(glued, extent, bare, sign)) + colour;
+    return loops + (plain && together > 3 ? often(`${word}${together}tog`, extent, bare, 'x ') : often(glued, extent, bare, sign, item.openEnded === true)) + colour;
   }
   if (make > 1) {
-    if (make === 2) return loops + (plain ? often('inc', extent, bare) : often(`${word} inc`, extent, bare)) + colour;
-    if (make === 3 && plain) return loops + often('inc3', extent, bare, 'x ') + colour;
+    if (make === 2) return loops + (plain ? often('inc', extent, bare, '', item.openEnded === true) : often(`${word} inc`, extent, bare, '', item.openEnded === true)) + colour;
+    if (make === 3 && plain) return loops + often('inc3', extent, bare, 'x ', item.openEnded === true) + colour;
     const each = extent.kind === 'around' ? 'in each st around' : extent.kind === 'leave' ? `in each st until ${extent.n} stitches remain` : extent.n === 1 ? 'in next st' : `in each of next ${extent.n} sts`;
     return `${loops}${make} ${word} ${each}${colour}`;
   }
@@ -54,9 +54,10 @@ function writeGroup(item: GroupItem, from: Terms, to: Terms): string {
  * @param to the terms to write
  */
 export function writeItems(items: readonly Item[], from: Terms, to: Terms = from): string {
-  return items.map((item) => {
+  return items.map((item, index) => {
     switch (item.type) {
-      case 'work': return writeWork(item, from, to);
+      // Alone, *around* can't be taken for a repeat of what stands before it.
+      case 'work': return writeWork(index === 0 ? { ...item, openEnded: true } : item, from, to);
       case 'group': return writeGroup(item, from, to);
       case 'skip': return `skip ${item.n}`;
       case 'colour': return `change to ${item.name}`;

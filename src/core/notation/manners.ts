@@ -1,0 +1,183 @@
+import { numberWords } from './tokens';
+
+/**
+ * Manners of saying things that the grammar does not know, brought to ones it does. What is put in the place of words is as long as they
+ * were: every place in the line stays what it was, for messages and for remedies.
+ */
+export interface Canonical {
+  line: string;
+  /** for how many rounds the line goes, where it says so; `again`: it only says that the last one comes again */
+  rounds: { times: number; again: boolean } | null;
+}
+
+const roundWord = String.raw`(?:rounds?|rnds?|rows?|rds?|r)`;
+const number = String.raw`(\d{1,3}|${Object.keys(numberWords).filter((word) => !/^(?:one|once|twice|thrice|second|third|fourth|fifth|sixth)$/.test(word)).join('|')})`;
+const numberOf = (said: string): number => numberWords[said.toLowerCase()] ?? Number(said);
+
+/** Words in the place of others, made as long as those; null where there is no room. */
+function inPlace(line: string, from: number, to: number, words: string): string | null {
+  return words.length > to - from ? null : line.slice(0, from) + words.padEnd(to - from) + line.slice(to);
+}
+
+const rangePattern = new RegExp(
+  String.raw`^(\s*(?:(?:from|for|on)\s+)?)(${roundWord})\.?\s*(\d{1,4})((?:\s*(?:,\s*and|,|and|&|\+|/|to|through|thru|till|until|\.{2,3}|…|>|[-‐‑‒–—−~])\s*(?:${roundWord}\.?\s*)?\d{1,4})+)(?![\d\w])(?:\s*[([]\s*\d+\s*(?:rounds|rnds|rows)\s*[)\]])?`, 'i',
+);
+const stopSign = /^\s*[:.|)\]=]/;
+const stitchFirst = /^\s*(?:\d+\s*)?(?:sc|hdc|dc|tr|htr|sl|ss|inc|dec|blo|flo|single|double|half|increase|decrease)\b/i;
+
+/** `R3-5 sc around`, `Rounds 5 to 8 sc in each st`, `Rnds 3, 4 and 5:`: several rounds, with or without a colon after them. */
+function rangeLabel(line: string): string {
+  const found = rangePattern.exec(line);
+  if (!found) return line;
+  const [whole, space = '', word = '', one = '', others = ''] = found;
+  const numbers = [one, ...(others.match(/\d+/g) ?? [])].map(Number);
+  const [first = 0] = numbers;
+  const last = numbers.at(-1) ?? 0;
+  if (last <= first || last - first > 400) return line;
+  const rest = line.slice(whole.length);
+  const lists = /,|and|&|\+|\//i.test(others);
+  const consecutive = numbers.every((at, index) => at === first + index);
+  if (lists && !consecutive) return line;
+  const stopped = stopSign.test(rest);
+  const plural = /s$/i.test(word);
+  const spoken = /to|through|thru|till|until|\.\.|…|>/i.test(others);
+  const workFollows = /^\s*(?:[[(]|\d+\s*(?:sc|hdc|dc)\b|even|work|plain|straight|no\s|continue|repeat|rep\b|as\s|same\s)/i.test(rest);
+  // `R1-6 sc in ring` and `R2-12 sc (12)` name one round, with a dash after it.
+  const glued = !/\s/.test(others) && stitchFirst.test(rest) && !/\b(?:ring|mr|mc|circle)\b/i.test(rest) && !new RegExp(String.raw`^\s*sc\s*[[(=]\s*${last}\b`, 'i').test(rest);
+  const isRange = stopped || plural || (!lists && (spoken || workFollows || glued));
+  if (!isRange) return line;
+  // These the grammar reads itself.
+  if (stopped && numbers.length === 2 && !space.trim() && /^\s*(?:to|and|&|\+|[-‐‑‒–—−~])/i.test(others) && /^\s*[:.)]/.test(rest)) return line;
+  const end = stopped ? whole.length + (/^\s*[:.|)\]=]/.exec(rest)?.[0].length ?? 0) : whole.length + (/^\s/.test(rest) ? 1 : 0);
+  const begin = space.trim() ? 0 : space.length;
+  // The colon stands last, so that the label ends where the work begins.
+  const label = `${/^row/i.test(word) ? 'row' : 'R'}${first}-${last}`;
+  return inPlace(line, begin, end, `${label.padEnd(end - begin - 1)}:`) ?? line;
+}
+
+const decorated = new RegExp(String.raw`^\s*(?:(\*+|_+)(?=\s*${roundWord}\.?\s*\d[^*_]*\1)|#(?=\d)|\((?=\s*\d{1,3}\s*[-–]\s*\d{1,3}\s*\)\s*[a-z]))`, 'i');
+
+/** `*Rnd 3:* …`, `#3: …`, `(3-5) …`: signs around a label. */
+function undecorated(line: string): string {
+  const found = decorated.exec(line);
+  if (!found) return line;
+  const [opening, mark] = found;
+  const rest = line.slice(opening.length);
+  return ' '.repeat(opening.length) + (mark ? rest.replace(mark, (signs) => ' '.repeat(signs.length)) : rest);
+}
+
+const tableRow = new RegExp(String.raw`^(\s*\|?\s*(?:${roundWord}\.?\s*)?\d{1,4}(?:\s*-\s*\d{1,4})?)\s*([|\t,])(?=.*[a-z])(.*?)\s*\2\s*(\d{1,4})\s*\|?\s*$`, 'i');
+
+/** `1 | 6 sc in ring | 6`, with tabs or commas too: the round, what to do, how many there are then. */
+function fromTable(line: string): string {
+  const found = tableRow.exec(line);
+  if (!found) return line;
+  const [, label = '', sign = '', work = '', total = ''] = found;
+  if (sign === ',' && /^\s*[a-z]/i.test(label)) return line;
+  const open = label.replace('|', ' ');
+  const rest = line.length - open.length - 1 - work.length;
+  return `${open}:${work}${`=${total}`.padEnd(rest)}`;
+}
+
+const labelled = new RegExp(String.raw`^\s*${roundWord}\.?\s*\d{1,4}(?:\s*-\s*\d{1,4})?`, 'i');
+
+/** `Rnd 5 (increase round): …`, `Rnd 5, decrease: …`: what kind of round it is says nothing more. */
+function nakedLabel(line: string): string {
+  const label = labelled.exec(line)?.[0];
+  if (!label) return line;
+  const kind = /^\s*[-–—,(]?\s*(?:(?:increase|inc|decrease|dec|plain|even|the)\.?\s*)+(?:rounds?|rnds?|rows?)?\s*\)?\s*(?=:)/i.exec(line.slice(label.length))?.[0];
+  return kind ? line.slice(0, label.length) + ' '.repeat(kind.length) + line.slice(label.length + kind.length) : line;
+}
+
+const plainly = String.raw`(?:even(?:ly)?|plain|straight)`;
+const plainPattern = new RegExp(String.raw`^(\s*[:.)|-]?\s*)((?:(?:work|continue|crochet|go)\s+(?:on\s+)?)?${plainly}|no\s+(?:inc\w*|dec\w*))(?=\s*(?:[[(.,;=–—-]|around|$))`, 'i');
+const withoutChange = /[,(]?\s*(?:without\s+(?:any\s+)?|no\s+)(?:inc|dec)\w*(?:\s+(?:or|and|nor)\s+(?:inc|dec)\w*)?\)?/i;
+
+/** `R5-7 even`, `work straight`, `sc around, no increases`: a stitch in each stitch. */
+function plainRounds(line: string): string {
+  const label = labelled.exec(line)?.[0];
+  if (!label) return line;
+  const plain = plainPattern.exec(line.slice(label.length));
+  if (plain) {
+    const from = label.length + (plain[1] ?? '').length;
+    return inPlace(line, from, from + (plain[2] ?? '').length, 'sc') ?? line;
+  }
+  const unchanged = withoutChange.exec(line);
+  if (!unchanged) return line;
+  const rest = line.slice(0, unchanged.index) + ' '.repeat(unchanged[0].length) + line.slice(unchanged.index + unchanged[0].length);
+  return rest;
+}
+
+const totalPatterns = [
+  // `=> 18`, `→ 19`, `>> 18`, `... 18`, `: 18`, at the end of the line
+  /(?:=>|->|>>|→|⇒|\.{3}|…)\s*(\d{1,4})\s*(?:sts?|stitches|sc)?\s*\.?\s*$/i,
+  /(?<=[)\]\d])\s*:\s*(\d{1,4})\s*(?:sts?|stitches)?\s*\.?\s*$/i,
+  // `(now 18 sts)`, `(sts: 18)`, `You now have 12 sts.`, `(you should have 19 sts)`
+  /[[(]\s*(?:now|sts?:|stitches:|you\s+(?:should\s+|will\s+)?(?:now\s+)?have)\s*(\d{1,4})\s*(?:sts?|stitches|sc)?\s*[\])]/i,
+  /(?:you\s+(?:should\s+|will\s+|['’]ll\s+)?(?:now\s+)?have)\s+(\d{1,4})\s*(?:sts?|stitches|sc)?\s*(?:now)?\s*\.?\s*$/i,
+  // `around – 30 sc`
+  /(?<=around|[)\]]|times|x\s*\d{1,3})\s*[–—-]\s*(\d{1,4})\s*(?:sts?|stitches|sc)\s*\.?\s*$/i,
+];
+
+function totalBrackets(line: string): string {
+  for (const pattern of totalPatterns) {
+    const found = pattern.exec(line);
+    const said = found && inPlace(line, found.index, found.index + found[0].length, `[${found[1]}]`.padStart(found[0].length - found[0].trimStart().length + `[${found[1]}]`.length));
+    if (said) return said;
+  }
+  return line;
+}
+
+const nth: Readonly<Record<string, number>> = { other: 2, second: 2, third: 3, fourth: 4, fifth: 5, sixth: 6 };
+const everyPattern = /(?:(inc(?:rease)?|dec(?:rease)?|2\s*sc|two\s+sc)\s+(?:in\s+|into\s+)?)every\s+(other|second|third|fourth|fifth|sixth|(\d)(?:nd|rd|th))(?:\s+and\s+(?:\d(?:nd|rd|th)|third|fourth|fifth|sixth))?\s+(?:st|stitch|sc)(?:\s+around)?(?![a-z])/i;
+
+/** `inc in every other st`, `2 sc in every 4th st`, `dec every 3rd and 4th st`. */
+function everyNth(line: string): string {
+  const found = everyPattern.exec(line);
+  if (!found) return line;
+  const [whole, change = '', which = '', digit] = found;
+  const place = digit ? Number(digit) : (nth[which.toLowerCase()] ?? 0);
+  const isDecrease = /^dec/i.test(change);
+  const plain = place - 1;
+  const once = `(${plain === 1 ? 'sc' : `${plain} sc`},${isDecrease ? 'dec' : 'inc'}) around`;
+  return inPlace(line, found.index, found.index + whole.length, once) ?? line;
+}
+
+/** `Sc in ea st`, `sc in every st`. */
+const abbreviated = (line: string): string => line.replace(/\bea\b\.?/gi, (word) => 'all'.slice(0, Math.max(3, word.length)).padEnd(word.length));
+
+const nextRounds = new RegExp(String.raw`^\s*(?:for\s+)?(?:the\s+)?(?:next|following)\s+${number}\s+(?:rounds|rnds|rows)\s*[:.,–-]?`, 'i');
+const andFollowing = new RegExp(String.raw`^(\s*${roundWord}\.?\s*\d{1,4})(\s+and\s+(?:the\s+)?(?:following|next)\s+${number}\s+(?:rounds|rnds|rows))`, 'i');
+const tailRounds = new RegExp(String.raw`[,;]?\s*(?:(?:for|over|x|×)\s+)?(?:the\s+next\s+)?(?<!\b(?:last|previous|these|those|first|from|within|between|every|below|above)\s)${number}\s+(?:more\s+)?(?:rounds|rnds|rows)(?:\s+(?:more|even|straight|evenly|in\s+total))?\s*\.?\s*$`, 'i');
+const lastAgain = new RegExp(String.raw`^\s*(?:repeat|rep)\s+(?:the\s+)?(?:last|previous)\s+(?:round|rnd|row)\s+(?:for\s+)?${number}\s*(?:more\s+)?(?:times|x|rounds|rnds|rows)?(?:\s+more)?\s*\.?\s*$`, 'i');
+const goingOn = /^\s*(?:then\s+)?(?:(?:continue|work|crochet|keep|go|sc|single|in|on|around|even|evenly|straight|plain|for|with|each|st|stitch|every|working|going|the|round)[\s,]*)+$/i;
+const blank = (line: string, from: number, to: number) => line.slice(0, from) + ' '.repeat(to - from) + line.slice(to);
+
+/** Rounds a line goes for: `Next 3 rounds: …`, `R3: sc around, 3 rounds`, `Work 4 more rounds even`, `Repeat last round 2 more times`. */
+function spannedRounds(line: string): Canonical {
+  const again = lastAgain.exec(line);
+  if (again) return { line: ' '.repeat(line.length), rounds: { times: numberOf(again[1] ?? ''), again: true } };
+  const next = nextRounds.exec(line);
+  if (next && /\w/.test(line.slice(next[0].length))) return { line: blank(line, 0, next[0].length), rounds: { times: numberOf(next[1] ?? ''), again: false } };
+  const following = andFollowing.exec(line);
+  if (following) {
+    const from = (following[1] ?? '').length;
+    return { line: blank(line, from, from + (following[2] ?? '').length), rounds: { times: numberOf(following[3] ?? '') + 1, again: false } };
+  }
+  const tail = tailRounds.exec(line);
+  if (!tail || tail.index === 0) return { line, rounds: null };
+  const before = line.slice(0, tail.index);
+  const hasLabel = labelled.test(before);
+  if (!hasLabel && !goingOn.test(before)) return { line, rounds: null };
+  const rounds = { times: numberOf(tail[1] ?? ''), again: false };
+  const kept = blank(line, tail.index, line.length);
+  // `Work 4 more rounds even` names no stitch: plain ones.
+  return { line: hasLabel || /\bsc\b/i.test(before) ? kept : (inPlace(line, 0, line.length, 'sc around') ?? kept), rounds };
+}
+
+/** Brings a line to the manner the grammar reads. */
+export function canonical(given: string): Canonical {
+  const { line, rounds } = spannedRounds(given);
+  const said = [fromTable, undecorated, rangeLabel, nakedLabel, plainRounds, everyNth, abbreviated, totalBrackets].reduce((words, manner) => manner(words), line);
+  return { line: said, rounds };
+}
