@@ -287,7 +287,7 @@ test('the controls of the form stay within it on small and on lying phones', asy
 test('a drawing context that is lost is said, and the form stays as strokes', async ({ page }) => {
   await bringPattern(page, withEyes);
   await page.getByRole('tab', { name: 'Form' }).click();
-  const canvas = page.locator('canvas');
+  const canvas = page.locator('canvas[data-ready=yes]');
   await expect(canvas).toBeVisible();
   await canvas.evaluate((element: HTMLCanvasElement) => (element.getContext('webgl2') ?? element.getContext('webgl'))?.getExtension('WEBGL_lose_context')?.loseContext());
   await expect(page.getByText(/stopped drawing in three dimensions/)).toBeVisible();

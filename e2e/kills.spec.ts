@@ -82,7 +82,7 @@ test('killed at any moment of typing, at most the last second is lost', async ({
     losses.push(before.length + typed.length - found.length);
     typedLast.push(times.filter((time) => time > killedAt - 1000).length);
   }
-  console.log(`${runs} kills while typing: signs lost ${losses.join(' ')}; typed in the last second ${typedLast.join(' ')}`);
+  process.stdout.write(`${runs} kills while typing: signs lost ${losses.join(' ')}; typed in the last second ${typedLast.join(' ')}\n`);
   info.annotations.push({ type: 'lost', description: losses.join(' ') });
   losses.forEach((lost, run) => expect(lost, `run ${run}`).toBeLessThanOrEqual(typedLast[run] ?? 0));
 });
@@ -147,6 +147,6 @@ test('a first visit killed at any moment ends with all demo toys or none', async
     await last.close();
     machine.gone();
   }
-  console.log(`${runs} first visits killed: toys found ${found.join(' ')}`);
+  process.stdout.write(`${runs} first visits killed: toys found ${found.join(' ')}\n`);
   for (const toys of found) expect([0, 4]).toContain(toys);
 });

@@ -83,7 +83,7 @@ test('two tabs on one toy, a third that brings and deletes toys: nothing lost, n
     }
     await context.close();
   }
-  console.log(`${runs} runs of two tabs: ${asked} conflicts left to the end and asked about, nothing lost`);
+  process.stdout.write(`${runs} runs of two tabs: ${asked} conflicts left to the end and asked about, nothing lost\n`);
 });
 
 test('a toy that is deleted in one tab does not come back from another, unless it is wanted', async ({ context, page }) => {
