@@ -4,6 +4,36 @@ import { workRound } from './workRound';
 
 const nothing = { stitch: () => undefined };
 
+/** Increases or decreases said to be spread evenly, with the plain stitches between them; null where they don't fit into the round. */
+function spread(items: readonly Item[], below: number): Item[] | null {
+  const at = items.findIndex((item) => item.type === 'work' && item.evenly);
+  const change = items[at];
+  const others = items.filter((item, index) => index !== at && (item.type === 'work' || item.type === 'group' || item.type === 'skip'));
+  if (change?.type !== 'work' || change.extent.kind !== 'count' || others.length > 0) return null;
+  const { n } = change.extent;
+  const plain = below - n * change.together;
+  if (n < 1 || n > below || plain < 0) return null;
+  const each = Array.from({ length: n }, (_, i): Item[] => {
+    const before = Math.floor(((i + 1) * plain) / n) - Math.floor((i * plain) / n);
+    const one: WorkItem = { ...change, extent: { kind: 'count', n: 1 }, evenly: false };
+    return before > 0 ? [{ ...one, word: 'plain', make: 1, together: 1, extent: { kind: 'count', n: before } }, one] : [one];
+  });
+  return [...items.slice(0, at), ...each.flat(), ...items.slice(at + 1)];
+}
+
+/** *2 sc in same st* after other stitches as an increase in the next one; null where there is none. */
+function increasesAhead(items: readonly Item[]): Item[] | null {
+  let found = false;
+  const ahead = (list: readonly Item[]): Item[] => list.map((item): Item => {
+    if (item.type === 'group') return { ...item, items: ahead(item.items) };
+    if (item.type !== 'work' || item.target !== 'same' || item.make < 2) return item;
+    found = true;
+    return { ...item, target: 'next' };
+  });
+  const all = ahead(items);
+  return found ? all : null;
+}
+
 /** Does what is said come out even over the round below, and at what the line says it comes to? */
 function fits(items: readonly Item[], below: number, total: number | null, terms: Terms): boolean {
   const { made, used, left, tooLarge } = workRound(items, below, { terms, colour: null, sink: nothing });
@@ -59,9 +89,13 @@ function parted(items: readonly Item[]): Parted | null {
  */
 export function asMeant(items: Item[], below: number, total: number | null, terms: Terms): Item[] {
   if (!Number.isFinite(below)) return items;
+  const even = spread(items, below);
+  if (even) return even;
   const whole = repeatedWhole(items);
   if (whole && fits(whole, below, total, terms) && (total === null || !fits(items, below, total, terms))) return whole;
   const apart = parted(items);
   if (apart && fits(apart.items, below, total, terms) && ((apart.usual && total === null) || !fits(items, below, total, terms))) return apart.items;
+  const ahead = increasesAhead(items);
+  if (ahead && fits(ahead, below, total, terms) && !fits(items, below, total, terms)) return ahead;
   return items;
 }

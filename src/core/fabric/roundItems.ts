@@ -8,7 +8,12 @@ const isChain = (item: Item | undefined) =>
 /** The items of a round that make stitches: turning chains and the chain that opens a joined round do not count. */
 export function roundItems(source: RoundSource, first: boolean): Item[] {
   let items: Item[] = [...source.foundation, ...source.work.items];
-  if (first) return items;
+  // A chain that opens a ring, and one after the slip stitch that joins a round, only lift the yarn.
+  const opensRing = isChain(items[0]) && items.slice(1).some((item) => item.type === 'work' && item.target === 'ring');
+  if (first && opensRing) items = items.slice(1);
+  const joined = items.findLastIndex((item) => item.type === 'join');
+  if (joined > 0 && isChain(items[joined + 1])) items = items.filter((_, index) => index !== joined + 1);
+  if (first) return withoutTurningChains(items);
   const works = items.filter((item) => item.type === 'work' || item.type === 'group');
   const [only] = works;
   if (works.length === 1 && only?.type === 'work' && only.bare) {
@@ -16,10 +21,14 @@ export function roundItems(source: RoundSource, first: boolean): Item[] {
   }
   const next = items[1];
   if (isChain(items[0]) && !(next?.type === 'work' && next.target === 'hook')) items = items.slice(1);
+  return withoutTurningChains(items);
+}
+
+function withoutTurningChains(items: Item[]): Item[] {
   const turn = items.findLastIndex((item) => item.type === 'turn');
-  if (turn > 0 && isChain(items[turn - 1])) items = items.filter((_, index) => index !== turn - 1);
-  if (turn >= 0 && isChain(items[turn + 1])) items = items.filter((_, index) => index !== turn + 1);
-  return items;
+  // In a first row the chain that everything is worked along stands before, never right at the turn.
+  const [before, after] = [turn > 1 && isChain(items[turn - 1]), turn >= 0 && isChain(items[turn + 1])];
+  return items.filter((_, index) => !(before && index === turn - 1) && !(after && index === turn + 1));
 }
 
 /** How the part begins and what its first round works. */

@@ -58,14 +58,15 @@ export function readHeading(line: string): Heading | null {
   }
   // `Body, worked from the nose up`: what stands after the name of a usual part only describes it.
   // So does what stands in brackets: `Head and body (in one piece, from the feet up)`.
-  const [before = '', described] = text.split(/[,;–—(]|\s-\s/, 2);
+  const [before = '', described] = text.split(/[,;–—(]|\s-\s|[.:]\s+/, 2);
   if (described !== undefined && before.trim().split(/\s+/).length <= 3 && before.split(/\s+/).some((word) => partWords.has(word.toLowerCase()))) text = before.trim();
   const colon = /[:]\s*$/.test(text);
   const name = text.replace(/[\s:.,;(–—-]+$/, '').trim();
   const words = name.split(/\s+/);
   if (!name || name.length > 48 || words.length > (marked ? 8 : 4) || !/\p{L}/u.test(name)) return null;
-  if (!marked && (/[.!?]$/.test(line.trim()) || /[,;]/.test(name))) return null;
   const known = words.length <= 3 && words.some((word) => partWords.has(word.toLowerCase()));
+  const saysMore = described !== undefined || make > 1;
+  if (!marked && ((/[.!?]$/.test(line.trim()) && !(known && saysMore)) || /[,;]/.test(name))) return null;
   const heading: Heading = { name, make, sure: marked || (known && (colon || make > 1 || words.length <= 2)) };
   if (colour) heading.colour = colour;
   return heading;

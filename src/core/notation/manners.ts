@@ -8,6 +8,8 @@ export interface Canonical {
   line: string;
   /** for how many rounds the line goes, where it says so; `again`: it only says that the last one comes again */
   rounds: { times: number; again: boolean } | null;
+  /** so many increases or decreases are to be spread evenly over the round */
+  evenly: boolean;
 }
 
 const roundWord = String.raw`(?:rounds?|rnds?|rows?|rds?|r)`;
@@ -154,7 +156,7 @@ const goingOn = /^\s*(?:then\s+)?(?:(?:continue|work|crochet|keep|go|sc|single|i
 const blank = (line: string, from: number, to: number) => line.slice(0, from) + ' '.repeat(to - from) + line.slice(to);
 
 /** Rounds a line goes for: `Next 3 rounds: …`, `R3: sc around, 3 rounds`, `Work 4 more rounds even`, `Repeat last round 2 more times`. */
-function spannedRounds(line: string): Canonical {
+function spannedRounds(line: string): Omit<Canonical, 'evenly'> {
   const again = lastAgain.exec(line);
   if (again) return { line: ' '.repeat(line.length), rounds: { times: numberOf(again[1] ?? ''), again: true } };
   const next = nextRounds.exec(line);
@@ -175,9 +177,36 @@ function spannedRounds(line: string): Canonical {
   return { line: hasLabel || /\bsc\b/i.test(before) ? kept : (inPlace(line, 0, line.length, 'sc around') ?? kept), rounds };
 }
 
+const evenPatterns = [
+  /\b(inc|dec)(?:rease|s|reases)?\s+(?:in\s+)?(\d{1,3})\s*(?:times|sts?|stitches|x)?\s+evenly(?:\s+(?:spaced|around|across))*/i,
+  /\b(inc|dec)(?:rease|s|reases)?\s+evenly\s+(?:spaced\s+)?(\d{1,3})\s*(?:times|sts?|stitches|x)?(?:\s+(?:around|across))?/i,
+];
+
+/** `increase 6 times evenly`, `dec evenly 6 times`: so many, with plain stitches between. */
+function spreadEvenly(line: string): string | null {
+  for (const pattern of evenPatterns) {
+    const found = pattern.exec(line);
+    if (found) return inPlace(line, found.index, found.index + found[0].length, `${(found[1] ?? '').toLowerCase()} ${found[2]}`);
+  }
+  return null;
+}
+
+/** Signs and asides that say nothing more: `inc*6`, `6x inc`, `6 times (…)`, `5-dc bobble`, `(ch 1 does not count)`. */
+function tidied(line: string): string {
+  const asLong = (words: string) => (whole: string, ...groups: string[]) => words.replace('$1', groups[0] ?? '').padEnd(whole.length);
+  return line
+    .replace(/(?<=[a-z])\*(?=\d)/gi, ' ')
+    .replace(/(?<![)\]\w])(\d{1,3})\s*[x×]\s*(?=(?:sc|inc|dec|hdc)\b)/gi, asLong('$1'))
+    .replace(/(\d{1,3})\s*times\s*:?\s*(?=[([])/gi, (whole, n: string, at: number) => (/[)\]a-z]\s*$/i.test(line.slice(0, at)) ? whole : `${n} x`.padEnd(whole.length)))
+    .replace(/\b\d{1,2}[-\s](?:dc|tr|hdc)[-\s](?=bobble|popcorn|puff|cluster)/gi, (whole) => ' '.repeat(whole.length))
+    .replace(/\(?\s*(?:the\s+)?(?:beginning\s+|turning\s+)?ch(?:ain)?(?:\s*-?\s*\d)?\s+(?:does|do)(?:\s+not|n['’]t)\s+count[^),.;]*\)?/gi, (whole) => ' '.repeat(whole.length));
+}
+
 /** Brings a line to the manner the grammar reads. */
 export function canonical(given: string): Canonical {
-  const { line, rounds } = spannedRounds(given);
-  const said = [fromTable, undecorated, rangeLabel, nakedLabel, plainRounds, everyNth, abbreviated, totalBrackets].reduce((words, manner) => manner(words), line);
-  return { line: said, rounds };
+  const { line: spanned, rounds } = spannedRounds(given);
+  const even = spreadEvenly(spanned);
+  const line = even ?? spanned;
+  const said = [fromTable, undecorated, rangeLabel, nakedLabel, plainRounds, everyNth, abbreviated, tidied, totalBrackets].reduce((words, manner) => manner(words), line);
+  return { line: said, rounds, evenly: even !== null };
 }

@@ -59,12 +59,21 @@ const isWork = (item: Item): boolean => item.type === 'work' || (item.type === '
 /** Where another sentence may begin on the line of a round. */
 const sentenceStart = /(?<=[.!;)\]])\s+(?=[A-Z])/g;
 
+/** The work of a line, in whatever manner it is said. */
+function workOf(line: string): WorkLine {
+  const { line: said, evenly } = canonical(line);
+  const read = readWorkLine(said);
+  if (!evenly) return read;
+  const items = read.items.map((item) => (item.type === 'work' && (item.make > 1 || item.together > 1) ? { ...item, evenly: true } : item));
+  return { ...read, items };
+}
+
 /** The work of a line, and the sentences that stand after it: `R5-R9: sc around (24). Stuff firmly.` */
 function readWork(line: string): { work: WorkLine; after: Step[] } {
-  const whole = readWorkLine(canonical(line).line);
+  const whole = workOf(line);
   if (!whole.label) return { work: whole, after: [] };
   for (const { index } of line.matchAll(sentenceStart)) {
-    const head = readWorkLine(canonical(line.slice(0, index)).line);
+    const head = workOf(line.slice(0, index));
     if (!head.label || !head.items.some(isWork)) continue;
     const after = readSteps(' '.repeat(index) + line.slice(index), 0);
     const goesOn = readWorkLine(line.slice(index)).items.some(isWork) && after.every(({ kind }) => kind !== 'feature' && kind !== 'stuff');

@@ -72,6 +72,8 @@ const TripleTreble = keyword('TripleTreble', 'ttr|triple[\\s-]+treble(?:\\s+croc
 const Single = keyword('Single', 'scs?|single\\s+crochets?', [Stitch]);
 const Double = keyword('Double', 'dcs?|double\\s+crochets?', [Stitch]);
 const Treble = keyword('Treble', 'trs?|treble(?:\\s+crochets?)?', [Stitch]);
+/** Several loops drawn together into what is one stitch of the round. */
+const Cluster = keyword('Cluster', '(?:bobble|popcorn|puff|cluster|crab|loop)(?:[\\s-]+st(?:itch)?(?:es)?|s)?(?<!loop|loops)|reverse\\s+sc|fp(?:sc|hdc|dc)|bp(?:sc|hdc|dc)', [Stitch]);
 const Increase = keyword('Increase', 'incs?|increases?|increasing');
 const Decrease = keyword('Decrease', 'decs?|decreases?|decreasing');
 const Together = keyword('Together', 'tog|together');
@@ -148,7 +150,7 @@ export const allTokens: TokenType[] = [
 
 export const T = {
   Any, Word, Stitch, Filler, Prep, SlipStitch, Ring, InvisibleDecrease, FrontLoops, BackLoops, BothLoops, BothLayers,
-  OtherSide, FastenOff, HalfDouble, HalfTreble, DoubleTreble, TripleTreble, Single, Double, Treble, Increase, Decrease,
+  OtherSide, FastenOff, Cluster, HalfDouble, HalfTreble, DoubleTreble, TripleTreble, Single, Double, Treble, Increase, Decrease,
   Together, Chain, Skip, Turn, Join, Fold, Times, OnceTwice, By, Repeat, From, Around, Until, To, Remain, Total, Each,
   Next, Last, First, Same, Hook, Loop, Space, St, RoundWord, Change, ColourWord, Leave, More, Make, In, Over, With,
   And, Article, Work, NumberWord, Ordinal, Decimal, Num, LRound, RRound, LSquare, RSquare, LCurly, RCurly, Star,

@@ -88,15 +88,17 @@ const worked = memoise((part: PartSource, amid: Circumstances, searches: boolean
   const form: PartForm = { part, fabric, starts, profile, gauge, lean, orientation };
   const flat = fabric.row[0] === 1;
   const placed = placeAll(form);
-  const { front, features } = placed;
-  const eyes = placed.eyes && { ...placed.eyes, problems: [...placed.eyes.problems, ...audienceProblems(part, audience)] };
+  const { front } = placed;
+  const own = (found: readonly Problem[]): Problem[] => found.map((problem) => ({ ...problem, partId: part.id }));
+  const features = placed.features.map((feature) => ({ ...feature, problems: own(feature.problems) }));
+  const eyes = placed.eyes && { ...placed.eyes, problems: own([...placed.eyes.problems, ...audienceProblems(part, audience)]) };
   const stuffed = !part.steps.some((step) => step.kind === 'stuff' && step.firmness === 'none') && !flat;
   const said = (kind: string) => part.steps.some((step) => step.kind === kind);
   const sewnOn = !said('close') && (said('sew') || said('pin') || said('cut') || said('nosew'));
   const stops = planStops({ part: part.name, fabric, gauge, eyeRounds: eyes && !flat ? [Math.max(...eyes.posts.map((post) => post.line))] : [], noseRounds: flat ? [] : features.filter(({ kind, rule }) => kind === 'nose' && !rule.embroidered).map(({ line }) => line), stuffed, sewnOn });
-  const all = [...problems, ...built.problems, ...(eyes?.problems ?? []), ...features.flatMap((feature) => feature.problems), ...placed.problems, ...closingProblems(part, stops), ...stopProblems(part, stops)];
+  const all = [...own(problems), ...own(built.problems), ...(eyes?.problems ?? []), ...features.flatMap((feature) => feature.problems), ...own(placed.problems), ...own(closingProblems(part, stops)), ...own(stopProblems(part, stops))];
   const analysis: PartAnalysis = {
-    source: part, checks, fabric, starts, profile, form, eyes, features, stops, size: lying(part, sizeOf(profile, fabric)), problems: all.map((problem) => ({ ...problem, partId: part.id })),
+    source: part, checks, fabric, starts, profile, form, eyes, features, stops, size: lying(part, sizeOf(profile, fabric)), problems: all,
     map: { fabric, starts, profile, gauge, lean, front, dir: direction(orientation), start: part.start, lying: part.lying },
   };
   return { analysis, spent };

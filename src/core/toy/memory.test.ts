@@ -38,7 +38,7 @@ describe('numbers that once stayed behind an edit', () => {
     expect(counts(analyseToy(ears('6 sc in ring', '8 sc in ring')))).toEqual([[6, 6], [8, 8]]);
     expect(counts(analyseToy(ears('8 sc in ring', '6 sc in ring')))).toEqual([[8, 8], [6, 6]]);
     expect(counts(analyseToy(ears('6 sc in ring', '6 sc in ring')))).toEqual([[6, 6], [6, 6]]);
-    const [first, second] = analyseToy(ears('6 sc in ring [7]', '8 sc in ring [9]')).problems;
+    const [first, second] = analyseToy(ears('6 sc in ring [7]', '8 sc in ring [9]')).problems.filter(({ code }) => code === 'count-mismatch');
     expect([[first!.part, first!.partId], [second!.part, second!.partId]]).toEqual([['Ear', 'ear'], ['Ear', 'ear-2']]);
     expect(new Set(analyseToy(ears('6 sc in ring', '8 sc in ring')).parts.map(({ source }) => source.id)).size).toBe(2);
   });
