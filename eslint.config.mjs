@@ -8,9 +8,30 @@ const zones = [
     from: core.slice(index + 1).map((later) => `./src/core/${later}`),
     message: 'The core imports downward only: notation and fabric at the bottom, toy at the top.',
   })),
-  { target: './src/core', from: ['./app', './src/features', './src/data', './src/ui', './src/workers', './server', './cli', './demo'], message: 'The core knows nothing of what is built on it.' },
-  { target: './src/workers', from: ['./app', './src/features', './src/data', './src/ui'], message: 'Workers use the core only.' },
-  { target: './src/ui', from: ['./app', './src/features', './src/data', './src/workers'], message: 'Controls know no data.' },
+  {
+    target: './src/core',
+    from: [
+      './app',
+      './src/features',
+      './src/data',
+      './src/ui',
+      './src/workers',
+      './server',
+      './cli',
+      './demo',
+    ],
+    message: 'The core knows nothing of what is built on it.',
+  },
+  {
+    target: './src/workers',
+    from: ['./app', './src/features', './src/data', './src/ui'],
+    message: 'Workers use the core only.',
+  },
+  {
+    target: './src/ui',
+    from: ['./app', './src/features', './src/data', './src/workers'],
+    message: 'Controls know no data.',
+  },
   { target: './src/data', from: ['./app', './src/features'], message: 'Data knows no screens.' },
   { target: './src/features', from: './app', message: 'Features know no routes.' },
   { target: './app', from: ['./src/core'], message: 'Routes are thin: they compose features.' },
@@ -30,17 +51,44 @@ export default [
   {
     files: ['**/*.ts', '**/*.tsx'],
     // A library takes the app's types by an interface that only extends them.
-    rules: { '@typescript-eslint/no-empty-object-type': ['error', { allowInterfaces: 'with-single-extends' }] },
+    rules: {
+      '@typescript-eslint/no-empty-object-type': ['error', { allowInterfaces: 'with-single-extends' }],
+    },
   },
-  { files: ['**/*.cjs'], languageOptions: { globals: { module: 'writable', require: 'readonly', __dirname: 'readonly' } } },
+  {
+    files: ['**/*.cjs'],
+    languageOptions: { globals: { module: 'writable', require: 'readonly', __dirname: 'readonly' } },
+  },
   {
     files: ['src/core/**/*.ts'],
     rules: {
-      'no-restricted-imports': ['error', {
-        patterns: [{ regex: '^(react|react-native.*|expo.*|@expo.*|@tamagui/.*|tamagui|@tanstack/.*|zustand.*|node:.*|fs|path|os)(/.*)?$', message: 'The core is plain TypeScript: no interface, browser or Node code.' }],
-      }],
-      'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'navigator', 'fetch', 'process', 'performance'],
-      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'The core is deterministic.' }, { object: 'Date', property: 'now', message: 'The core has no clock.' }],
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              regex:
+                '^(react|react-native.*|expo.*|@expo.*|@tamagui/.*|tamagui|@tanstack/.*|zustand.*|node:.*|fs|path|os)(/.*)?$',
+              message: 'The core is plain TypeScript: no interface, browser or Node code.',
+            },
+          ],
+        },
+      ],
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'localStorage',
+        'navigator',
+        'fetch',
+        'process',
+        'performance',
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'The core is deterministic.' },
+        { object: 'Date', property: 'now', message: 'The core has no clock.' },
+      ],
     },
   },
   {

@@ -1,12 +1,21 @@
 // Chevrotain offers its files to `import` only; Jest asks as `require`.
-const chevrotain = { '^@chevrotain/(utils|gast|regexp-to-ast|cst-dts-gen)$': '<rootDir>/node_modules/@chevrotain/$1/lib/src/api.js', '^chevrotain$': '<rootDir>/node_modules/chevrotain/lib/src/api.js' };
+const chevrotain = {
+  '^@chevrotain/(utils|gast|regexp-to-ast|cst-dts-gen)$':
+    '<rootDir>/node_modules/@chevrotain/$1/lib/src/api.js',
+  '^chevrotain$': '<rootDir>/node_modules/chevrotain/lib/src/api.js',
+};
 
 module.exports = {
   projects: [
     {
       displayName: 'core',
       testEnvironment: 'node',
-      testMatch: ['<rootDir>/src/core/**/*.test.ts', '<rootDir>/server/**/*.test.ts', '<rootDir>/cli/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
+      testMatch: [
+        '<rootDir>/src/core/**/*.test.ts',
+        '<rootDir>/server/**/*.test.ts',
+        '<rootDir>/cli/**/*.test.ts',
+        '<rootDir>/demo/**/*.test.ts',
+      ],
       transform: { '\\.[jt]sx?$': ['babel-jest', { configFile: './babel.config.cjs' }] },
       // Chevrotain and the functions it takes from lodash come as ES modules only.
       moduleNameMapper: chevrotain,
@@ -16,7 +25,9 @@ module.exports = {
       displayName: 'app',
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/{data,ui,features}/**/*.test.{ts,tsx}'],
-      transformIgnorePatterns: ['/node_modules/(?!((jest-)?react-native.*|@react-native.*|@react-native/.*|expo.*|@expo.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|@?chevrotain|lodash-es|@tamagui/.*|lucide-react-native|three)/)'],
+      transformIgnorePatterns: [
+        '/node_modules/(?!((jest-)?react-native.*|@react-native.*|@react-native/.*|expo.*|@expo.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|@?chevrotain|lodash-es|@tamagui/.*|lucide-react-native|three)/)',
+      ],
       moduleNameMapper: { ...chevrotain, '\\.(txt|md)$': '<rootDir>/demo/textFile.cjs' },
     },
   ],

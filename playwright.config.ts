@@ -1,7 +1,15 @@
 import { defineConfig, devices } from '@playwright/test';
 
 const port = 4390;
-const args = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+const args = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
 
 export default defineConfig({
   testDir: 'e2e',
@@ -10,10 +18,32 @@ export default defineConfig({
   expect: { timeout: 15_000 },
   workers: 2,
   forbidOnly: Boolean(process.env.CI),
-  use: { baseURL: `http://127.0.0.1:${port}`, launchOptions: { executablePath: '/usr/bin/chromium', args }, reducedMotion: 'reduce' },
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    launchOptions: { executablePath: '/usr/bin/chromium', args },
+    reducedMotion: 'reduce',
+  },
   projects: [
-    { name: 'phone', testIgnore: /wide\.spec\.ts/, use: { ...devices['Desktop Chrome'], channel: undefined, viewport: { width: 390, height: 844 }, hasTouch: true } },
-    { name: 'wide', testMatch: /wide\.spec\.ts/, use: { ...devices['Desktop Chrome'], channel: undefined, viewport: { width: 1280, height: 800 } } },
+    {
+      name: 'phone',
+      testIgnore: /wide\.spec\.ts/,
+      use: {
+        ...devices['Desktop Chrome'],
+        channel: undefined,
+        viewport: { width: 390, height: 844 },
+        hasTouch: true,
+      },
+    },
+    {
+      name: 'wide',
+      testMatch: /wide\.spec\.ts/,
+      use: { ...devices['Desktop Chrome'], channel: undefined, viewport: { width: 1280, height: 800 } },
+    },
   ],
-  webServer: { command: 'node --import tsx server/serve.ts', url: `http://127.0.0.1:${port}/boot.json`, env: { PORT: String(port) }, reuseExistingServer: !process.env.CI },
+  webServer: {
+    command: 'node --import tsx server/serve.ts',
+    url: `http://127.0.0.1:${port}/boot.json`,
+    env: { PORT: String(port) },
+    reuseExistingServer: !process.env.CI,
+  },
 });

@@ -7,7 +7,9 @@ export default function NotFound() {
   const router = useRouter();
   return (
     <Page title="Nothing here">
-      <Notice tone="look" actions={<Press label="To the shelf" onPress={() => router.replace('/')} />}>There is no page at this address. Your toys are on the shelf.</Notice>
+      <Notice tone="look" actions={<Press label="To the shelf" onPress={() => router.replace('/')} />}>
+        There is no page at this address. Your toys are on the shelf.
+      </Notice>
     </Page>
   );
 }

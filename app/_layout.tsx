@@ -12,18 +12,29 @@ import { Guard } from '../src/ui/Guard';
 import { Press } from '../src/ui/Press';
 import { config } from '../src/ui/tamagui.config';
 
-const client = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false, networkMode: 'always' }, mutations: { networkMode: 'always' } } });
+const client = new QueryClient({
+  defaultOptions: {
+    queries: { retry: 1, refetchOnWindowFocus: false, networkMode: 'always' },
+    mutations: { networkMode: 'always' },
+  },
+});
 
 export default function RootLayout() {
   const scheme = useColorScheme() === 'dark' ? 'dark' : 'light';
   // The text stands in the fallback face until the fonts are there; a font that fails to load must not hold up the maker.
-  useFonts({ AtkinsonHyperlegibleNext_400Regular, AtkinsonHyperlegibleNext_700Bold, BricolageGrotesque_700Bold });
+  useFonts({
+    AtkinsonHyperlegibleNext_400Regular,
+    AtkinsonHyperlegibleNext_700Bold,
+    BricolageGrotesque_700Bold,
+  });
   return (
     <GestureHandlerRootView style={{ flex: 1 }}>
       <SafeAreaProvider>
         <TamaguiProvider config={config} defaultTheme={scheme}>
           <QueryClientProvider client={client}>
-            <View flex={1} minHeight={0} backgroundColor="$background"><Pages /></View>
+            <View flex={1} minHeight={0} backgroundColor="$background">
+              <Pages />
+            </View>
           </QueryClientProvider>
         </TamaguiProvider>
       </SafeAreaProvider>
@@ -33,5 +44,9 @@ export default function RootLayout() {
 
 /** Each page keeps what goes wrong in it to itself; this is for what goes wrong around them, where only loading anew helps. */
 function Pages() {
-  return <Guard what="Hoppla" actions={<Press label="To the shelf" onPress={() => window.location.assign('/')} />}><Slot /></Guard>;
+  return (
+    <Guard what="Hoppla" actions={<Press label="To the shelf" onPress={() => window.location.assign('/')} />}>
+      <Slot />
+    </Guard>
+  );
 }

@@ -16,18 +16,67 @@ export interface Bench {
   against?: { name: string; run: () => void };
 }
 
-const cone = ['R1: 6 sc in magic ring', 'R2: inc x 6', 'R3: (sc, inc) x 6', 'R4: (2 sc, inc) x 6', 'R5: (3 sc, inc) x 6', 'R6: (4 sc, inc) x 6', 'R7: (5 sc, inc) x 6', 'R8: (6 sc, inc) x 6'];
-const toyOf = (stitches: number) => `Part\n${cone.join('\n')}\nR9-R${8 + Math.round((stitches - 216) / 48)}: sc around\n`;
+const cone = [
+  'R1: 6 sc in magic ring',
+  'R2: inc x 6',
+  'R3: (sc, inc) x 6',
+  'R4: (2 sc, inc) x 6',
+  'R5: (3 sc, inc) x 6',
+  'R6: (4 sc, inc) x 6',
+  'R7: (5 sc, inc) x 6',
+  'R8: (6 sc, inc) x 6',
+];
+const toyOf = (stitches: number) =>
+  `Part\n${cone.join('\n')}\nR9-R${8 + Math.round((stitches - 216) / 48)}: sc around\n`;
 
 const large = readPattern(toyOf(20_000)).parts[0];
-const long = Array.from({ length: 1000 }, (_, i) => (i % 25 === 0 ? `Part ${i / 25}:` : i % 25 === 1 ? 'R1: 6 sc in magic ring [6]' : `R${i % 25}: *sc in next ${i % 7} sts, sc in next st; repeat from * around (6 sts)`));
+const long = Array.from({ length: 1000 }, (_, i) =>
+  i % 25 === 0
+    ? `Part ${i / 25}:`
+    : i % 25 === 1
+      ? 'R1: 6 sc in magic ring [6]'
+      : `R${i % 25}: *sc in next ${i % 7} sts, sc in next st; repeat from * around (6 sts)`,
+);
 let turn = 0;
 
-const words = ['R4:', 'sc', 'inc', 'dec', '(', ')', '[24]', '*', 'x', '6', '12', 'around', 'repeat from *', 'ch 3', 'in ring', 'next', 'until', 'each st', '\n', ',', 'BLO', 'change to B', 'Head', 'join', '99999999', 'twice', 'between R3 and R4', '9 mm eyes', 'stuff'];
+const words = [
+  'R4:',
+  'sc',
+  'inc',
+  'dec',
+  '(',
+  ')',
+  '[24]',
+  '*',
+  'x',
+  '6',
+  '12',
+  'around',
+  'repeat from *',
+  'ch 3',
+  'in ring',
+  'next',
+  'until',
+  'each st',
+  '\n',
+  ',',
+  'BLO',
+  'change to B',
+  'Head',
+  'join',
+  '99999999',
+  'twice',
+  'between R3 and R4',
+  '9 mm eyes',
+  'stuff',
+];
 /** Word soup from a seed: the same texts in every run. */
 function soup(seed: number): string {
   let state = seed * 2654435761 + 1;
-  const next = (below: number) => { state = (state * 1103515245 + 12345) % 2147483648; return state % below; };
+  const next = (below: number) => {
+    state = (state * 1103515245 + 12345) % 2147483648;
+    return state % below;
+  };
   return Array.from({ length: 5 + next(30) }, () => words[next(words.length)]).join(' ');
 }
 const noise = 'x9 (sc '.repeat(150_000);
@@ -45,33 +94,117 @@ const relaxed = (text: string) => {
   // As many sweeps of the springs as relaxing takes, and nothing else.
   const sweeps = once.steps * 4;
   const places = once.places.slice();
-  return { relax: () => new Relaxation(input).run(Infinity), bare: () => { for (let i = 0; i < sweeps; i += 1) projectSprings(once.springs, places); } };
+  return {
+    relax: () => new Relaxation(input).run(Infinity),
+    bare: () => {
+      for (let i = 0; i < sweeps; i += 1) projectSprings(once.springs, places);
+    },
+  };
 };
 const tube3000 = relaxed(toyOf(3000));
-const ball5000 = relaxed(formText({ kind: 'ball', widthMm: 198, heightMm: 198 }, 'Ball', { widthMm: 5, heightMm: 4.8, assumed: false }, 'us'));
+const ball5000 = relaxed(
+  formText(
+    { kind: 'ball', widthMm: 198, heightMm: 198 },
+    'Ball',
+    { widthMm: 5, heightMm: 4.8, assumed: false },
+    'us',
+  ),
+);
 const keystroke = (round: number) => `${typed.trimEnd()}\nR${round}: sc around`;
 
 // Ten heads of four features each, the eyes of one moved at every run.
-const face = (gap: number) => `Eyes: 8 mm, between R${gap} and R${gap + 1}, 7 apart.\nNose: satin triangle, 1 round below the eyes, 3 wide, 2 rounds high.\nMouth: embroidered smile, 4 rounds below the eyes, 3 wide.\nCheeks: felt, 8 mm, 2 rounds below the eyes, 1 stitch outside the eyes.`;
-const heads = (gap: number) => Array.from({ length: 10 }, (_, i) => `Head ${i + 1}:\n${cone.slice(0, 6).join('\n')}\nR7-R20: sc around\n${face(i === 0 ? gap : 9)}\n`).join('\n');
+const face = (gap: number) =>
+  `Eyes: 8 mm, between R${gap} and R${gap + 1}, 7 apart.\nNose: satin triangle, 1 round below the eyes, 3 wide, 2 rounds high.\nMouth: embroidered smile, 4 rounds below the eyes, 3 wide.\nCheeks: felt, 8 mm, 2 rounds below the eyes, 1 stitch outside the eyes.`;
+const heads = (gap: number) =>
+  Array.from(
+    { length: 10 },
+    (_, i) =>
+      `Head ${i + 1}:\n${cone.slice(0, 6).join('\n')}\nR7-R20: sc around\n${face(i === 0 ? gap : 9)}\n`,
+  ).join('\n');
 analyseToy(heads(9));
 
 /** Every figure a release note quotes comes from here. */
 export const benches: Bench[] = [
-  { name: 'build the fabric of a 20,000-stitch part', run: () => { if (large) buildFabric(large, 'us'); } },
-  // Each run reads lines no run has read before, so that nothing is remembered.
-  { name: 'read a text of 1,000 lines, all new', runs: 5, run: () => { turn += 1; for (const line of long) readWorkLine(`${line} ${turn}`); } },
   {
-    name: 'read it again with one line changed', runs: 9,
-    run: () => { turn += 1; readPattern(long.map((line, i) => (i === 500 ? `R20: sc in next ${turn + 900} sts` : line)).join('\n')); },
+    name: 'build the fabric of a 20,000-stitch part',
+    run: () => {
+      if (large) buildFabric(large, 'us');
+    },
   },
-  { name: 'one more edit of a 4,000-stitch toy, eyes to stops', run: () => { turn += 1; analyseToy(eyes(20 + (turn % 30))); } },
-  { name: 'analyse 10,000 texts of word soup; none may throw', runs: 1, run: () => { for (let seed = 0; seed < 10_000; seed += 1) analyseToy(soup(seed)); } },
-  { name: 'refuse a megabyte of noise', run: () => { analyseToy(noise); } },
-  { name: 'azimuths of 4,000 stitches', run: () => { if (typedAnalysis) roundStarts(typedAnalysis.fabric, 0.25); } },
-  { name: 'relax a part of 3,000 stitches to rest', runs: 7, run: tube3000.relax, against: { name: 'the same spring projections alone', run: tube3000.bare } },
-  { name: 'relax a ball of 5,000 stitches to rest', runs: 5, run: ball5000.relax, against: { name: 'the same spring projections alone', run: ball5000.bare } },
-  { name: 'keystroke to profile and map, 4,000 stitches', run: () => { turn += 1; const part = analyseToy(keystroke(200 + turn)).parts[0]; if (part) fabricMap(part.map); } },
-  { name: 'place all 40 features of a toy after an edit', run: () => { turn += 1; analyseToy(heads(8 + (turn % 8))); } },
-  { name: 'map of 4,000 stitches', run: () => { if (typedAnalysis) fabricMap(typedAnalysis.map); } },
+  // Each run reads lines no run has read before, so that nothing is remembered.
+  {
+    name: 'read a text of 1,000 lines, all new',
+    runs: 5,
+    run: () => {
+      turn += 1;
+      for (const line of long) readWorkLine(`${line} ${turn}`);
+    },
+  },
+  {
+    name: 'read it again with one line changed',
+    runs: 9,
+    run: () => {
+      turn += 1;
+      readPattern(long.map((line, i) => (i === 500 ? `R20: sc in next ${turn + 900} sts` : line)).join('\n'));
+    },
+  },
+  {
+    name: 'one more edit of a 4,000-stitch toy, eyes to stops',
+    run: () => {
+      turn += 1;
+      analyseToy(eyes(20 + (turn % 30)));
+    },
+  },
+  {
+    name: 'analyse 10,000 texts of word soup; none may throw',
+    runs: 1,
+    run: () => {
+      for (let seed = 0; seed < 10_000; seed += 1) analyseToy(soup(seed));
+    },
+  },
+  {
+    name: 'refuse a megabyte of noise',
+    run: () => {
+      analyseToy(noise);
+    },
+  },
+  {
+    name: 'azimuths of 4,000 stitches',
+    run: () => {
+      if (typedAnalysis) roundStarts(typedAnalysis.fabric, 0.25);
+    },
+  },
+  {
+    name: 'relax a part of 3,000 stitches to rest',
+    runs: 7,
+    run: tube3000.relax,
+    against: { name: 'the same spring projections alone', run: tube3000.bare },
+  },
+  {
+    name: 'relax a ball of 5,000 stitches to rest',
+    runs: 5,
+    run: ball5000.relax,
+    against: { name: 'the same spring projections alone', run: ball5000.bare },
+  },
+  {
+    name: 'keystroke to profile and map, 4,000 stitches',
+    run: () => {
+      turn += 1;
+      const part = analyseToy(keystroke(200 + turn)).parts[0];
+      if (part) fabricMap(part.map);
+    },
+  },
+  {
+    name: 'place all 40 features of a toy after an edit',
+    run: () => {
+      turn += 1;
+      analyseToy(heads(8 + (turn % 8)));
+    },
+  },
+  {
+    name: 'map of 4,000 stitches',
+    run: () => {
+      if (typedAnalysis) fabricMap(typedAnalysis.map);
+    },
+  },
 ];

@@ -20,7 +20,10 @@ function readBytes(file: string): Buffer {
   } catch (reason) {
     throw reason instanceof Refusal ? reason : new Refusal(`${file}: this file can't be opened.`);
   }
-  if (size > longestDocument) throw new Refusal(`${file}: too long for a pattern (${Math.ceil(size / 1000)} kB; up to ${limits.textSigns / 1000} thousand signs).`);
+  if (size > longestDocument)
+    throw new Refusal(
+      `${file}: too long for a pattern (${Math.ceil(size / 1000)} kB; up to ${limits.textSigns / 1000} thousand signs).`,
+    );
   try {
     return readFileSync(file);
   } catch {
@@ -28,7 +31,8 @@ function readBytes(file: string): Buffer {
   }
 }
 
-const notText = (file: string) => new Refusal(`${file}: this is not text. Save the pattern as plain text (UTF-8) and try again.`);
+const notText = (file: string) =>
+  new Refusal(`${file}: this is not text. Save the pattern as plain text (UTF-8) and try again.`);
 
 /** The pattern text of a file: of a toy document its text, else the text as it is. */
 export function readText(file: string): string {
@@ -46,6 +50,9 @@ export function readText(file: string): string {
     if (!read.ok) throw new Refusal(`${file}: ${read.message}`);
     return read.document.text;
   }
-  if (text.length > limits.textSigns) throw new Refusal(`${file}: too long for a pattern (${Math.ceil(text.length / 1000)} thousand signs; up to ${limits.textSigns / 1000}).`);
+  if (text.length > limits.textSigns)
+    throw new Refusal(
+      `${file}: too long for a pattern (${Math.ceil(text.length / 1000)} thousand signs; up to ${limits.textSigns / 1000}).`,
+    );
   return text;
 }

@@ -9,23 +9,41 @@ const folder = mkdtempSync(join(tmpdir(), 'hoppla-cli-'));
 const root = resolve(__dirname, '..');
 // Built once: reading its sources anew for each of these tests takes seconds each time.
 const program = join(folder, 'hoppla.cjs');
-buildSync({ entryPoints: [join(root, 'cli/hoppla.ts')], outfile: program, bundle: true, platform: 'node', format: 'cjs', logLevel: 'error' });
+buildSync({
+  entryPoints: [join(root, 'cli/hoppla.ts')],
+  outfile: program,
+  bundle: true,
+  platform: 'node',
+  format: 'cjs',
+  logLevel: 'error',
+});
 
 function hoppla(verb: string, name: string, contents: string | Buffer, ...options: string[]) {
   const file = join(folder, name);
   writeFileSync(file, contents);
-  const { status, stdout, stderr } = spawnSync(process.execPath, [program, verb, file, ...options], { cwd: root, encoding: 'utf8' });
+  const { status, stdout, stderr } = spawnSync(process.execPath, [program, verb, file, ...options], {
+    cwd: root,
+    encoding: 'utf8',
+  });
   return { status, stdout, stderr };
 }
 
-const head = 'Head\nR1: 6 sc in ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]\nR4-R8: sc around [18]\nR9: (sc, dec) x 6 [12]\nR10: dec x 6 [6]\nInsert 7 mm safety eyes between R5 and R6, 4 stitches showing\n';
+const head =
+  'Head\nR1: 6 sc in ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]\nR4-R8: sc around [18]\nR9: (sc, dec) x 6 [12]\nR10: dec x 6 [6]\nInsert 7 mm safety eyes between R5 and R6, 4 stitches showing\n';
 
 test('check: a clean head, exit 0', () => {
   const { status, stdout } = hoppla('check', 'head.txt', head);
   expect(status).toBe(0);
   const answer = JSON.parse(stdout);
-  expect(answer.parts[0].rounds.map((round: { worked: number }) => round.worked)).toEqual([6, 12, 18, 18, 18, 18, 18, 18, 12, 6]);
-  expect(answer.parts[0]).toMatchObject({ name: 'Head', make: 1, stitches: 144, freeEdges: [{ round: 10, loop: 'both', count: 6 }] });
+  expect(answer.parts[0].rounds.map((round: { worked: number }) => round.worked)).toEqual([
+    6, 12, 18, 18, 18, 18, 18, 18, 12, 6,
+  ]);
+  expect(answer.parts[0]).toMatchObject({
+    name: 'Head',
+    make: 1,
+    stitches: 144,
+    freeEdges: [{ round: 10, loop: 'both', count: 6 }],
+  });
   expect(answer.terms).toEqual({ value: 'us', source: 'words' });
 });
 
@@ -38,7 +56,11 @@ test('check: one wrong total, exit 1, with its place and a suggestion', () => {
 });
 
 test('a binary file: exit 2, one clear line', () => {
-  const { status, stdout, stderr } = hoppla('check', 'photo.jpg', Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0, 16, 74, 70]));
+  const { status, stdout, stderr } = hoppla(
+    'check',
+    'photo.jpg',
+    Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0, 16, 74, 70]),
+  );
   expect({ status, stdout }).toEqual({ status: 2, stdout: '' });
   expect(stderr.trim().split('\n')).toHaveLength(1);
   expect(stderr).toMatch(/not text/);
@@ -46,14 +68,24 @@ test('a binary file: exit 2, one clear line', () => {
 
 test('place and stops: the contract’s fields', () => {
   const { placements } = JSON.parse(hoppla('place', 'head.txt', head).stdout);
-  expect(placements).toMatchObject([{ part: 'Head', feature: 'eyes', unit: 1, gap: [5, 6], round: null, seat: 'foot', apart: 5, showing: 4 }]);
+  expect(placements).toMatchObject([
+    { part: 'Head', feature: 'eyes', unit: 1, gap: [5, 6], round: null, seat: 'foot', apart: 5, showing: 4 },
+  ]);
   expect(placements[0].posts).toHaveLength(2);
   const { stops } = JSON.parse(hoppla('stops', 'head.txt', head).stdout);
-  expect(stops.flatMap((stop: { acts: { act: string }[] }) => stop.acts.map((act) => act.act))).toContain('seat-eyes');
+  expect(stops.flatMap((stop: { acts: { act: string }[] }) => stop.acts.map((act) => act.act))).toContain(
+    'seat-eyes',
+  );
 });
 
 test('sheet: three formats; a toy document reads as its text, also where its face is placed', () => {
-  const document = JSON.stringify({ format: 'hoppla-toy', version: 1, text: head, made: '2026-01-01T00:00:00.000Z', changed: '2026-01-01T00:00:00.000Z' });
+  const document = JSON.stringify({
+    format: 'hoppla-toy',
+    version: 1,
+    text: head,
+    made: '2026-01-01T00:00:00.000Z',
+    changed: '2026-01-01T00:00:00.000Z',
+  });
   expect(hoppla('sheet', 'head.hoppla.json', document).stdout).toContain('## Head');
   const placed = hoppla('place', 'head.hoppla.json', document).stdout;
   expect(JSON.parse(placed).placements).toHaveLength(1);
@@ -64,7 +96,10 @@ test('sheet: three formats; a toy document reads as its text, also where its fac
 
 test('no verb, or a file that is not there: exit 2', () => {
   expect(hoppla('guess', 'head.txt', head).status).toBe(2);
-  const { status, stderr } = spawnSync(process.execPath, [program, 'check', '/nowhere.txt'], { cwd: root, encoding: 'utf8' });
+  const { status, stderr } = spawnSync(process.execPath, [program, 'check', '/nowhere.txt'], {
+    cwd: root,
+    encoding: 'utf8',
+  });
   expect(status).toBe(2);
   expect(stderr).toMatch(/can't be opened/);
 });
@@ -74,39 +109,93 @@ test('shape: the relaxed form in mm and ml, by the gauge and the firmness asked 
   expect(status).toBe(0);
   const [part] = JSON.parse(stdout).parts;
   expect(part).toMatchObject({ name: 'Head' });
-  expect(part.rounds.map((round: { round: number; count: number }) => [round.round, round.count])).toEqual([[1, 6], [2, 12], [3, 18], [4, 18], [5, 18], [6, 18], [7, 18], [8, 18], [9, 12], [10, 6]]);
+  expect(part.rounds.map((round: { round: number; count: number }) => [round.round, round.count])).toEqual([
+    [1, 6],
+    [2, 12],
+    [3, 18],
+    [4, 18],
+    [5, 18],
+    [6, 18],
+    [7, 18],
+    [8, 18],
+    [9, 12],
+    [10, 6],
+  ]);
   // Eighteen stitches of 5 mm go around a part 28.6 mm wide; stuffing stretches its middle a little.
   expect(part.widthMm).toBeGreaterThan(28);
   expect(part.widthMm).toBeLessThan(31.5);
   expect(part.rounds[9].heightMm).toBeGreaterThan(part.rounds[4].heightMm);
-  const twice = JSON.parse(hoppla('shape', 'head.txt', head, '--gauge', '10,9.6', '--firmness', 'medium').stdout).parts[0];
+  const twice = JSON.parse(
+    hoppla('shape', 'head.txt', head, '--gauge', '10,9.6', '--firmness', 'medium').stdout,
+  ).parts[0];
   const medium = JSON.parse(hoppla('shape', 'head.txt', head, '--firmness', 'medium').stdout).parts[0];
   expect(Math.abs(twice.volumeMl / medium.volumeMl / 8 - 1)).toBeLessThan(0.02);
   expect(hoppla('shape', 'head.txt', head, '--text').stdout).toMatch(/^Head: \d+ mm wide, \d+ high/);
 });
 
-test.each([['--gauge', 'thick'], ['--gauge', '5'], ['--firmness', 'hard']])('shape refuses %s %s in one line, exit 2', (option, value) => {
+test.each([
+  ['--gauge', 'thick'],
+  ['--gauge', '5'],
+  ['--firmness', 'hard'],
+])('shape refuses %s %s in one line, exit 2', (option, value) => {
   const { status, stderr } = hoppla('shape', 'head.txt', head, option, value);
   expect(status).toBe(2);
   expect(stderr.trim().split('\n')).toHaveLength(1);
 });
 
 test('place: on a head worked from the side each post names its own line of holes', () => {
-  const side = head.replace('Head\n', 'Head\nStart: left\n').replace('Insert 7 mm safety eyes between R5 and R6, 4 stitches showing', 'Eyes: 7 mm, between R4 and R5 and between R7 and R8. Mouth: 2 stitches below the eyes, 3 rounds wide.');
+  const side = head
+    .replace('Head\n', 'Head\nStart: left\n')
+    .replace(
+      'Insert 7 mm safety eyes between R5 and R6, 4 stitches showing',
+      'Eyes: 7 mm, between R4 and R5 and between R7 and R8. Mouth: 2 stitches below the eyes, 3 rounds wide.',
+    );
   const { stdout } = hoppla('place', 'side.txt', side);
   const { placements, markers } = JSON.parse(stdout);
   // Half the length lies on line 5.9, so a mouth of three rounds goes from line 4 to line 7, as the eyes do.
-  expect(placements.map(({ feature, apart, posts }: { feature: string; apart: number | null; posts: { side: string; gap: number[]; of: number }[] }) => [feature, apart, posts.map(({ side: at, gap, of }) => [at, gap, of])])).toEqual([
-    ['eyes', 3, [['left', [4, 5], 18], ['right', [7, 8], 18]]],
-    ['mouth', null, [['middle', [4, 5], 18], ['middle', [7, 8], 18]]],
+  expect(
+    placements.map(
+      ({
+        feature,
+        apart,
+        posts,
+      }: {
+        feature: string;
+        apart: number | null;
+        posts: { side: string; gap: number[]; of: number }[];
+      }) => [feature, apart, posts.map(({ side: at, gap, of }) => [at, gap, of])],
+    ),
+  ).toEqual([
+    [
+      'eyes',
+      3,
+      [
+        ['left', [4, 5], 18],
+        ['right', [7, 8], 18],
+      ],
+    ],
+    [
+      'mouth',
+      null,
+      [
+        ['middle', [4, 5], 18],
+        ['middle', [7, 8], 18],
+      ],
+    ],
   ]);
   expect(markers.map(({ round }: { round: number }) => round)).toEqual([5, 5, 8, 8]);
-  expect(hoppla('place', 'side.txt', side, '--text').stdout).toContain('eyes between 4 and 5 and between 7 and 8, left ');
+  expect(hoppla('place', 'side.txt', side, '--text').stdout).toContain(
+    'eyes between 4 and 5 and between 7 and 8, left ',
+  );
 });
 
 describe('what is asked for wrongly is refused in one line', () => {
   const run = (...args: string[]) => {
-    const { status, stdout, stderr } = spawnSync(process.execPath, [program, ...args], { cwd: root, encoding: 'utf8', timeout: 30_000 });
+    const { status, stdout, stderr } = spawnSync(process.execPath, [program, ...args], {
+      cwd: root,
+      encoding: 'utf8',
+      timeout: 30_000,
+    });
     return { status, stdout, lines: stderr.trim().split('\n'), stderr };
   };
   const file = join(folder, 'asked.txt');
@@ -136,20 +225,38 @@ describe('what is asked for wrongly is refused in one line', () => {
   test('several files: an object a line with its file; one that can’t be read takes nothing from the others', () => {
     const { status, stdout, lines } = run('check', file, '/nowhere.txt', file);
     expect([status, lines.length]).toEqual([2, 1]);
-    const answers = stdout.trim().split('\n').map((line) => JSON.parse(line) as { file: string; parts: unknown[] });
-    expect(answers.map((answer) => [answer.file, answer.parts.length])).toEqual([[file, 1], [file, 1]]);
+    const answers = stdout
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line) as { file: string; parts: unknown[] });
+    expect(answers.map((answer) => [answer.file, answer.parts.length])).toEqual([
+      [file, 1],
+      [file, 1],
+    ]);
   });
 });
 
 test('signs that steer a terminal are not handed on to it with --text', () => {
-  const { stdout } = hoppla('check', 'steer.txt', 'Head\u009b31m \u202e\nR1: 6 sc in ring [7]\u007f\n', '--text');
+  const { stdout } = hoppla(
+    'check',
+    'steer.txt',
+    'Head\u009b31m \u202e\nR1: 6 sc in ring [7]\u007f\n',
+    '--text',
+  );
   expect(stdout).toContain('Round 1 says 7');
   expect(stdout).not.toMatch(/[\u0000-\u0008\u000b-\u001f\u007f-\u009f\u202e]/);
 });
 
 test('a reader who goes away early is no failure', () => {
   const file = join(folder, 'long.txt');
-  writeFileSync(file, `Head\nR1: 60 sc in ring\n${Array.from({ length: 900 }, (_, i) => `R${i + 2}: sc around [61]`).join('\n')}`);
-  const { stderr, stdout } = spawnSync('bash', ['-c', `'${process.execPath}' '${program}' check '${file}' | head -c 20`], { cwd: root, encoding: 'utf8' });
+  writeFileSync(
+    file,
+    `Head\nR1: 60 sc in ring\n${Array.from({ length: 900 }, (_, i) => `R${i + 2}: sc around [61]`).join('\n')}`,
+  );
+  const { stderr, stdout } = spawnSync(
+    'bash',
+    ['-c', `'${process.execPath}' '${program}' check '${file}' | head -c 20`],
+    { cwd: root, encoding: 'utf8' },
+  );
   expect([stdout.length, stderr]).toEqual([20, '']);
 });

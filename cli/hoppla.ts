@@ -9,10 +9,15 @@ function withGauge(text: string, gauge: string | undefined): string {
   if (gauge === undefined) return text;
   const [width, height] = gauge.split(/[,x]/).map(Number);
   const isStitch = (mm: number | undefined): mm is number => mm !== undefined && mm >= 0.5 && mm <= 60;
-  if (!isStitch(width) || !isStitch(height)) throw new Refusal(`--gauge ${gauge}: give the stitch width and the round height in mm, each from 0.5 to 60, for example --gauge 5,4.8.`);
+  if (!isStitch(width) || !isStitch(height))
+    throw new Refusal(
+      `--gauge ${gauge}: give the stitch width and the round height in mm, each from 0.5 to 60, for example --gauge 5,4.8.`,
+    );
   const line = `Gauge: ${width} mm x ${height} mm`;
   // At the end where there was none, so that every line keeps its number.
-  return analyseToy(text).pattern.header.gauge ? setToyHeader(text, 'Gauge', line.slice('Gauge: '.length)) : `${text.trimEnd()}\n${line}\n`;
+  return analyseToy(text).pattern.header.gauge
+    ? setToyHeader(text, 'Gauge', line.slice('Gauge: '.length))
+    : `${text.trimEnd()}\n${line}\n`;
 }
 
 const firmnesses: readonly Firmness[] = ['light', 'medium', 'firm', 'none'];
@@ -21,7 +26,8 @@ const formats = ['md', 'html', 'txt'] as const;
 /** One of the words an option may have. */
 function oneOf<W extends string>(option: string, said: string, words: readonly W[]): W {
   const found = words.find((word) => word === said);
-  if (!found) throw new Refusal(`--${option} ${said}: say ${words.slice(0, -1).join(', ')} or ${words.at(-1)}.`);
+  if (!found)
+    throw new Refusal(`--${option} ${said}: say ${words.slice(0, -1).join(', ')} or ${words.at(-1)}.`);
   return found;
 }
 
@@ -29,16 +35,31 @@ const usage = `Use: npm run -s hoppla -- <${Object.keys(verbs).join('|')}> FILEâ
 
 function readArguments() {
   try {
-    return parseArgs({ allowPositionals: true, options: { text: { type: 'boolean', default: false }, format: { type: 'string', default: 'md' }, gauge: { type: 'string' }, firmness: { type: 'string' } } });
+    return parseArgs({
+      allowPositionals: true,
+      options: {
+        text: { type: 'boolean', default: false },
+        format: { type: 'string', default: 'md' },
+        gauge: { type: 'string' },
+        firmness: { type: 'string' },
+      },
+    });
   } catch (reason) {
     // `Unknown option '--frmat'. To specify â€¦`: its first sentence is what helps.
-    const why = reason instanceof Error ? reason.message.split(/\.\s|\n/)[0] : 'The command could not be read';
+    const why =
+      reason instanceof Error ? reason.message.split(/\.\s|\n/)[0] : 'The command could not be read';
     throw new Refusal(`${why}. ${usage}`);
   }
 }
 
 /** What a verb prints for one file; with several files each answer is an object on a line of its own that names its file. */
-function answer(verb: string, file: string, several: boolean, gauge: string | undefined, options: Options): { output: string; wrong: boolean } {
+function answer(
+  verb: string,
+  file: string,
+  several: boolean,
+  gauge: string | undefined,
+  options: Options,
+): { output: string; wrong: boolean } {
   const toy = analyseToy(withGauge(readText(file), gauge));
   const wrong = toy.problems.some((problem) => problem.severity === 'error');
   if (options.text) {
@@ -46,7 +67,14 @@ function answer(verb: string, file: string, several: boolean, gauge: string | un
     return { output: printable(several ? `${file}\n${words.trimEnd()}\n` : `${words.trimEnd()}`), wrong };
   }
   const found = verbs[verb]?.(toy, options);
-  if (several) return { output: JSON.stringify({ file, ...(typeof found === 'string' ? { [verb]: found } : (found as object)) }), wrong };
+  if (several)
+    return {
+      output: JSON.stringify({
+        file,
+        ...(typeof found === 'string' ? { [verb]: found } : (found as object)),
+      }),
+      wrong,
+    };
   return { output: typeof found === 'string' ? found.trimEnd() : JSON.stringify(found, null, 2), wrong };
 }
 
@@ -57,7 +85,8 @@ function run(): number {
   const [verb = '', ...files] = positionals;
   if (!Object.hasOwn(verbs, verb) || files.length === 0) throw new Refusal(usage);
   const options: Options = {
-    text: values.text, format: oneOf('format', values.format, formats),
+    text: values.text,
+    format: oneOf('format', values.format, formats),
     firmness: values.firmness === undefined ? undefined : oneOf('firmness', values.firmness, firmnesses),
   };
   let code = 0;

@@ -21,7 +21,10 @@ import { sheetMarkdown } from '../src/core/toy/sheet/sheetMarkdown';
 import { sheetText } from '../src/core/toy/sheet/sheetText';
 
 /** The rounds a line of holes lies between, as the maker numbers them. */
-const gapAt = ({ label }: Fabric, line: number): [number, number] => [label[line - 1] ?? line, label[line] ?? line + 1];
+const gapAt = ({ label }: Fabric, line: number): [number, number] => [
+  label[line - 1] ?? line,
+  label[line] ?? line + 1,
+];
 const round2 = (value: number) => Math.round(value * 100) / 100;
 
 export interface Options {
@@ -50,37 +53,108 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
     parts: toy.parts.map((part) => {
       const { measures } = measurePart(part, firmness);
       return {
-        name: part.source.name, widthMm: round2(measures.widthMm), depthMm: round2(measures.depthMm), heightMm: round2(measures.heightMm), volumeMl: round2(measures.volumeMl),
-        rounds: measures.rounds.map(({ count, radiusMm, heightMm }, i) => ({ round: part.fabric.label[i], count, radiusMm: round2(radiusMm), heightMm: round2(heightMm) })),
+        name: part.source.name,
+        widthMm: round2(measures.widthMm),
+        depthMm: round2(measures.depthMm),
+        heightMm: round2(measures.heightMm),
+        volumeMl: round2(measures.volumeMl),
+        rounds: measures.rounds.map(({ count, radiusMm, heightMm }, i) => ({
+          round: part.fabric.label[i],
+          count,
+          radiusMm: round2(radiusMm),
+          heightMm: round2(heightMm),
+        })),
       };
     }),
   }),
 
   place: (toy) => ({
-    markers: toy.parts.flatMap(({ fabric, eyes, features, source }) => markerPlan(fabric, eyes, features).flatMap(({ label, marks }) => marks.map(({ stitch, seat, what }) => ({ part: source.name, round: label, stitch, seat, for: what })))),
+    markers: toy.parts.flatMap(({ fabric, eyes, features, source }) =>
+      markerPlan(fabric, eyes, features).flatMap(({ label, marks }) =>
+        marks.map(({ stitch, seat, what }) => ({ part: source.name, round: label, stitch, seat, for: what })),
+      ),
+    ),
     placements: toy.parts.flatMap(({ eyes, features, source, fabric }) => [
       ...(eyes
-        ? [{
-            part: eyes.part, feature: eyes.feature as string, unit: 1, gap: eyes.rule.gap, round: null, seat: eyes.rule.seat,
-            posts: eyes.posts.map(({ side, stitch, of, line }) => ({ side: side as string, gap: gapAt(fabric, line), stitch, of })),
-            apart: eyes.rule.apart as number | null, showing: eyes.showing as number | null,
-            surfaceMm: round2(eyes.surfaceMm), straightMm: round2(eyes.straightMm), missStitches: round2(eyes.missStitches), needle: null as unknown, problems: eyes.problems,
-          }]
+        ? [
+            {
+              part: eyes.part,
+              feature: eyes.feature as string,
+              unit: 1,
+              gap: eyes.rule.gap,
+              round: null,
+              seat: eyes.rule.seat,
+              posts: eyes.posts.map(({ side, stitch, of, line }) => ({
+                side: side as string,
+                gap: gapAt(fabric, line),
+                stitch,
+                of,
+              })),
+              apart: eyes.rule.apart as number | null,
+              showing: eyes.showing as number | null,
+              surfaceMm: round2(eyes.surfaceMm),
+              straightMm: round2(eyes.straightMm),
+              missStitches: round2(eyes.missStitches),
+              needle: null as unknown,
+              problems: eyes.problems,
+            },
+          ]
         : []),
-      ...features.map(({ id, gap, units, seat, apart, showing, surfaceMm, straightMm, missStitches, needle, problems }) => ({
-        part: source.name, feature: id, unit: 1, gap, round: null, seat,
-        posts: units.flatMap(({ side, from, to, of, fromLine, toLine, toOf }) => {
-          const [first, last] = [{ side, gap: gapAt(fabric, fromLine), stitch: from, of }, { side, gap: gapAt(fabric, toLine), stitch: to, of: toOf }];
-          return from === to && fromLine === toLine ? [first] : [first, last];
+      ...features.map(
+        ({
+          id,
+          gap,
+          units,
+          seat,
+          apart,
+          showing,
+          surfaceMm,
+          straightMm,
+          missStitches,
+          needle,
+          problems,
+        }) => ({
+          part: source.name,
+          feature: id,
+          unit: 1,
+          gap,
+          round: null,
+          seat,
+          posts: units.flatMap(({ side, from, to, of, fromLine, toLine, toOf }) => {
+            const [first, last] = [
+              { side, gap: gapAt(fabric, fromLine), stitch: from, of },
+              { side, gap: gapAt(fabric, toLine), stitch: to, of: toOf },
+            ];
+            return from === to && fromLine === toLine ? [first] : [first, last];
+          }),
+          apart,
+          showing,
+          surfaceMm: round2(surfaceMm),
+          straightMm: round2(straightMm),
+          missStitches: round2(missStitches),
+          needle: needle && {
+            points: needle.points.map(({ act, gap: between, hole }) => ({ act, gap: between, hole })),
+            knot: needle.knot,
+            strands: needle.strands,
+            threadMm: needle.threadMm,
+          },
+          problems,
         }),
-        apart, showing, surfaceMm: round2(surfaceMm), straightMm: round2(straightMm), missStitches: round2(missStitches),
-        needle: needle && { points: needle.points.map(({ act, gap: between, hole }) => ({ act, gap: between, hole })), knot: needle.knot, strands: needle.strands, threadMm: needle.threadMm }, problems,
-      })),
+      ),
     ]),
   }),
 
   stops: (toy) => ({
-    stops: toy.parts.flatMap((part) => part.stops.stops.map(({ part: name, after, earliest, latest, openingMm, acts }) => ({ part: name, after, earliest, latest, openingMm: round2(openingMm), acts }))),
+    stops: toy.parts.flatMap((part) =>
+      part.stops.stops.map(({ part: name, after, earliest, latest, openingMm, acts }) => ({
+        part: name,
+        after,
+        earliest,
+        latest,
+        openingMm: round2(openingMm),
+        acts,
+      })),
+    ),
     order: toy.parts.map((part) => part.source.name),
   }),
 
@@ -90,42 +164,89 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
   },
 };
 
-const problemLines = (problems: readonly Problem[]) => problems.flatMap(({ line, message, suggestions }) => [`  Line ${line ?? '-'}: ${message}`, ...suggestions.map(({ title, edits }) => `      ${title}: ${edits.map(({ text }) => text).join(' / ')}`)]);
+const problemLines = (problems: readonly Problem[]) =>
+  problems.flatMap(({ line, message, suggestions }) => [
+    `  Line ${line ?? '-'}: ${message}`,
+    ...suggestions.map(({ title, edits }) => `      ${title}: ${edits.map(({ text }) => text).join(' / ')}`),
+  ]);
 
 function eyeLines(eyes: EyePlacement, form: PartForm): string[] {
   const { count, check } = eyeDirections(eyes);
-  return [...[count, ...eyeLandmarks(form, eyes), check, eyeColourCheck(form, eyes)].filter((line) => line !== null).map((line) => `  ${line}`), ...problemLines(eyes.problems)];
+  return [
+    ...[count, ...eyeLandmarks(form, eyes), check, eyeColourCheck(form, eyes)]
+      .filter((line) => line !== null)
+      .map((line) => `  ${line}`),
+    ...problemLines(eyes.problems),
+  ];
 }
 
 /** The same answers for people. */
 export const plainVerbs: Record<string, (toy: ToyAnalysis, options: Options) => string> = {
-  shape: (toy, { firmness }) => toy.parts.map((part) => {
-    const { measures, form } = measurePart(part, firmness);
-    const said = finishOf(part.source, part.fabric, part.profile, part.map.front, firmness).firmness;
-    const grams = stuffingGrams(measures.volumeMl, said);
-    const shows = said === 'none' ? [] : showThrough(part.fabric, form, part.form.gauge.widthMm, yarnOf(toy).thicknessMm).rounds;
-    return [
-      `${part.source.name}: ${Math.round(measures.widthMm)} mm wide, ${Math.round(measures.heightMm)} high, ${Math.round(measures.depthMm)} deep${grams > 0 ? `; ${Math.round(measures.volumeMl)} ml, about ${grams.toFixed(1)} g of stuffing (${said})` : ''}`,
-      ...(shows.length > 0 ? [`  Stuffing may show in round ${shows.join(', ')}.`] : []),
-    ].join('\n');
-  }).join('\n'),
-  check: (toy) => [
-    ...toy.parts.flatMap((part) => [
-      `${part.source.name}${part.source.make > 1 ? ` (make ${part.source.make})` : ''}`,
-      ...part.checks.map((check) => `  ${String(check.round).padStart(3)}  ${String(check.worked).padStart(4)}${check.stated !== null && check.stated !== check.worked ? `  says ${check.stated}` : ''}${check.ok ? '' : '  look here'}`),
-    ]),
-    ...toy.problems.flatMap((problem) => [`Line ${problem.line ?? '-'}: ${problem.message}`, ...problem.suggestions.map((suggestion) => `    ${suggestion.title}: ${suggestion.edits.map((edit) => edit.text).join(' / ')}`)]),
-    ...toy.pattern.notes.map((note) => `Kept as a note, line ${note.line}: ${note.text}`),
-  ].join('\n'),
-  place: (toy) => toy.parts.flatMap(({ eyes, features, source, form, fabric }) => [
-    ...(eyes ? [`${eyes.part}: eyes ${eyeAddress(eyes).gap.replaceAll(/rounds? /g, '')}, ${eyes.posts.map((post) => `${post.side} ${post.stitch}`).join(', ')} of ${eyes.posts[0].of}; ${eyeAddress(eyes).showing}`, ...eyeLines(eyes, form)] : []),
-    ...features.flatMap((feature) => {
-      const { address, count, there, check, needle } = featureWords(feature, form, eyes);
-      return [`${source.name}: ${address}`, ...[count, there, check, ...needle].filter(Boolean).map((line) => `  ${line}`), ...problemLines(feature.problems)];
-    }),
-    ...markerPlan(fabric, eyes, features).map(({ label, marks }) => `${source.name}: while working round ${label}, a marker into ${markWords(marks)}`),
-  ]).join('\n') || 'Nothing is placed in this text.',
-  stops: (toy) => toy.parts.flatMap((part) => part.stops.stops.map((stop) => `${stop.part}, after round ${stop.after}: ${stop.acts.map((act) => act.act).join(', ')} (last call ${stop.latest})`)).join('\n') || 'No stops.',
+  shape: (toy, { firmness }) =>
+    toy.parts
+      .map((part) => {
+        const { measures, form } = measurePart(part, firmness);
+        const said = finishOf(part.source, part.fabric, part.profile, part.map.front, firmness).firmness;
+        const grams = stuffingGrams(measures.volumeMl, said);
+        const shows =
+          said === 'none'
+            ? []
+            : showThrough(part.fabric, form, part.form.gauge.widthMm, yarnOf(toy).thicknessMm).rounds;
+        return [
+          `${part.source.name}: ${Math.round(measures.widthMm)} mm wide, ${Math.round(measures.heightMm)} high, ${Math.round(measures.depthMm)} deep${grams > 0 ? `; ${Math.round(measures.volumeMl)} ml, about ${grams.toFixed(1)} g of stuffing (${said})` : ''}`,
+          ...(shows.length > 0 ? [`  Stuffing may show in round ${shows.join(', ')}.`] : []),
+        ].join('\n');
+      })
+      .join('\n'),
+  check: (toy) =>
+    [
+      ...toy.parts.flatMap((part) => [
+        `${part.source.name}${part.source.make > 1 ? ` (make ${part.source.make})` : ''}`,
+        ...part.checks.map(
+          (check) =>
+            `  ${String(check.round).padStart(3)}  ${String(check.worked).padStart(4)}${check.stated !== null && check.stated !== check.worked ? `  says ${check.stated}` : ''}${check.ok ? '' : '  look here'}`,
+        ),
+      ]),
+      ...toy.problems.flatMap((problem) => [
+        `Line ${problem.line ?? '-'}: ${problem.message}`,
+        ...problem.suggestions.map(
+          (suggestion) => `    ${suggestion.title}: ${suggestion.edits.map((edit) => edit.text).join(' / ')}`,
+        ),
+      ]),
+      ...toy.pattern.notes.map((note) => `Kept as a note, line ${note.line}: ${note.text}`),
+    ].join('\n'),
+  place: (toy) =>
+    toy.parts
+      .flatMap(({ eyes, features, source, form, fabric }) => [
+        ...(eyes
+          ? [
+              `${eyes.part}: eyes ${eyeAddress(eyes).gap.replaceAll(/rounds? /g, '')}, ${eyes.posts.map((post) => `${post.side} ${post.stitch}`).join(', ')} of ${eyes.posts[0].of}; ${eyeAddress(eyes).showing}`,
+              ...eyeLines(eyes, form),
+            ]
+          : []),
+        ...features.flatMap((feature) => {
+          const { address, count, there, check, needle } = featureWords(feature, form, eyes);
+          return [
+            `${source.name}: ${address}`,
+            ...[count, there, check, ...needle].filter(Boolean).map((line) => `  ${line}`),
+            ...problemLines(feature.problems),
+          ];
+        }),
+        ...markerPlan(fabric, eyes, features).map(
+          ({ label, marks }) =>
+            `${source.name}: while working round ${label}, a marker into ${markWords(marks)}`,
+        ),
+      ])
+      .join('\n') || 'Nothing is placed in this text.',
+  stops: (toy) =>
+    toy.parts
+      .flatMap((part) =>
+        part.stops.stops.map(
+          (stop) =>
+            `${stop.part}, after round ${stop.after}: ${stop.acts.map((act) => act.act).join(', ')} (last call ${stop.latest})`,
+        ),
+      )
+      .join('\n') || 'No stops.',
   sheet: (toy) => sheetText(buildSheet(toy)),
 };
 

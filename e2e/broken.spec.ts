@@ -13,7 +13,10 @@ async function breakAt(page: Page, words: string): Promise<void> {
   await page.route(scripts, async (route) => {
     const pieces = (await (await route.fetch()).text()).split(new RegExp(`["']${words}["']`));
     found ||= pieces.length > 1;
-    await route.fulfill({ contentType: 'text/javascript', body: pieces.join('(()=>{throw new Error("broken on purpose")})()') });
+    await route.fulfill({
+      contentType: 'text/javascript',
+      body: pieces.join('(()=>{throw new Error("broken on purpose")})()'),
+    });
   });
   await page.reload();
   await expect.poll(() => found, `“${words}” is in the app`).toBe(true);
@@ -22,11 +25,16 @@ async function breakAt(page: Page, words: string): Promise<void> {
 const mend = (page: Page) => page.unroute(scripts);
 
 /** Makes the browser refuse every write until `heal()` is called in the page. */
-const refuseWrites = (page: Page) => page.evaluate(() => {
-  const real = IDBObjectStore.prototype.put;
-  (window as unknown as { heal: () => void }).heal = () => { IDBObjectStore.prototype.put = real; };
-  IDBObjectStore.prototype.put = () => { throw new DOMException('full', 'QuotaExceededError'); };
-});
+const refuseWrites = (page: Page) =>
+  page.evaluate(() => {
+    const real = IDBObjectStore.prototype.put;
+    (window as unknown as { heal: () => void }).heal = () => {
+      IDBObjectStore.prototype.put = real;
+    };
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+  });
 
 const typedText = (page: Page) => page.getByRole('textbox', { name: 'Pattern text' });
 
@@ -72,12 +80,16 @@ test('a panel that breaks leaves everything beside it, and the text is a tap awa
   }
 });
 
-test('where the marked text breaks, the plain text can still be changed, undone and saved to a file', async ({ page }) => {
+test('where the marked text breaks, the plain text can still be changed, undone and saved to a file', async ({
+  page,
+}) => {
   await bringPattern(page, withEyes);
   await saved(page);
   await breakAt(page, 'The text');
   await page.getByRole('tab', { name: 'Text' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'The marked text could not be shown' })).toBeVisible();
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'The marked text could not be shown' }),
+  ).toBeVisible();
   await typedText(page).press('Control+End');
   await typedText(page).pressSequentially('\nAnd on.');
   await saved(page);
@@ -110,23 +122,36 @@ test('each other page that breaks says so and leads back', async ({ page }) => {
   const toy = page.url().replace(/\/0.*$/, '');
   await saved(page);
   const pages = [
-    [`${toy}/sheet`, 'Download as Markdown'], [`${toy}/yarn`, 'From your yarn shelf'], [`${toy}/shape`, 'Take these rounds'], ['/shape', 'Take these rounds'],
-    ['/notation', 'What Hoppla reads'], ['/yarns', 'Measured once, used by every toy'], ['/yarns/new', 'What you call it'], ['/new', 'Paste it as it is'],
+    [`${toy}/sheet`, 'Download as Markdown'],
+    [`${toy}/yarn`, 'From your yarn shelf'],
+    [`${toy}/shape`, 'Take these rounds'],
+    ['/shape', 'Take these rounds'],
+    ['/notation', 'What Hoppla reads'],
+    ['/yarns', 'Measured once, used by every toy'],
+    ['/yarns/new', 'What you call it'],
+    ['/new', 'Paste it as it is'],
   ] as const;
   for (const [address, at] of pages) {
     await mend(page);
     await page.goto(address);
     await breakAt(page, at);
-    await expect(page.getByText(/could not be shown\. Nothing is lost/), `${address} broken at “${at}”`).toBeVisible();
+    await expect(
+      page.getByText(/could not be shown\. Nothing is lost/),
+      `${address} broken at “${at}”`,
+    ).toBeVisible();
     await page.getByRole('button', { name: 'To the shelf' }).click();
     await expect(page.getByRole('link', { name: /^Open Bear/ })).toBeVisible();
   }
 });
 
-test('where the core itself breaks, the rest of the toy counts, and the shelf shows its name', async ({ page }) => {
+test('where the core itself breaks, the rest of the toy counts, and the shelf shows its name', async ({
+  page,
+}) => {
   await bringPattern(page, withEyes);
   await page.getByRole('tab', { name: 'Text' }).click();
-  await typedText(page).fill(`Toy: Two\n\n${withEyes}\n\nTail\nR1: 6 sc in ring [6]\nR2: sc around [7]\nR3: sc around [6]`);
+  await typedText(page).fill(
+    `Toy: Two\n\n${withEyes}\n\nTail\nR1: 6 sc in ring [6]\nR2: sc around [7]\nR3: sc around [6]`,
+  );
   await saved(page);
   await page.goto('/');
   await page.getByRole('link', { name: 'Open Two' }).click();
@@ -153,17 +178,25 @@ test('a form that can’t be worked out says so, and comes when it can', async (
   await expect(page.getByText(/mm wide/).first()).toBeVisible({ timeout: 60_000 });
 });
 
-test('a browser whose storage can’t be read says so, on the shelf and in a toy, and goes on when it can', async ({ page }) => {
+test('a browser whose storage can’t be read says so, on the shelf and in a toy, and goes on when it can', async ({
+  page,
+}) => {
   await bringPattern(page, withEyes);
   const toy = page.url();
   await saved(page);
   await page.addInitScript(() => {
     const real = IDBFactory.prototype.open;
-    (window as unknown as { heal: () => void }).heal = () => { IDBFactory.prototype.open = real; };
-    IDBFactory.prototype.open = () => { throw new DOMException('broken on purpose', 'UnknownError'); };
+    (window as unknown as { heal: () => void }).heal = () => {
+      IDBFactory.prototype.open = real;
+    };
+    IDBFactory.prototype.open = () => {
+      throw new DOMException('broken on purpose', 'UnknownError');
+    };
   });
   await page.goto('/');
-  await expect(page.getByText('The shelf could not be read from this browser. Nothing was changed.')).toBeVisible();
+  await expect(
+    page.getByText('The shelf could not be read from this browser. Nothing was changed.'),
+  ).toBeVisible();
   await expectAccessible(page);
   await page.evaluate(() => (window as unknown as { heal: () => void }).heal());
   await page.getByRole('button', { name: 'Try again' }).click();
@@ -191,26 +224,35 @@ test('a deleted toy comes back also when the storage refuses at first', async ({
   await expect(page.getByRole('link', { name: /^Open Bear/ })).toBeVisible();
 });
 
-test('a toy whose document is damaged stays on the shelf, is saved as it is, mended, deleted and put back', async ({ page }) => {
+test('a toy whose document is damaged stays on the shelf, is saved as it is, mended, deleted and put back', async ({
+  page,
+}) => {
   await bringPattern(page, `Toy: Cracked\n${withEyes}`);
   await saved(page);
   await page.goto('/');
   await expect(page.getByRole('link', { name: 'Open Cracked' })).toBeVisible();
-  await page.evaluate(() => new Promise<void>((resolve, reject) => {
-    const opening = indexedDB.open('hoppla');
-    opening.onerror = () => reject(opening.error);
-    opening.onsuccess = () => {
-      const store = opening.result.transaction('entries', 'readwrite').objectStore('entries');
-      const cursor = store.openCursor();
-      cursor.onsuccess = () => {
-        const at = cursor.result;
-        if (!at) { opening.result.close(); resolve(); return; }
-        // Cut off in the middle of the pattern.
-        if (String(at.key).startsWith('hoppla/toy/')) at.update(String(at.value).slice(0, 260));
-        at.continue();
-      };
-    };
-  }));
+  await page.evaluate(
+    () =>
+      new Promise<void>((resolve, reject) => {
+        const opening = indexedDB.open('hoppla');
+        opening.onerror = () => reject(opening.error);
+        opening.onsuccess = () => {
+          const store = opening.result.transaction('entries', 'readwrite').objectStore('entries');
+          const cursor = store.openCursor();
+          cursor.onsuccess = () => {
+            const at = cursor.result;
+            if (!at) {
+              opening.result.close();
+              resolve();
+              return;
+            }
+            // Cut off in the middle of the pattern.
+            if (String(at.key).startsWith('hoppla/toy/')) at.update(String(at.value).slice(0, 260));
+            at.continue();
+          };
+        };
+      }),
+  );
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Cracked' })).toBeVisible();
   await expect(page.getByText('Can’t be read')).toBeVisible();
@@ -246,11 +288,19 @@ test('a text too long for one toy is refused before it is saved, and nothing is 
   await expect(typedText(page)).toHaveValue(/Cut shorter\.$/);
 });
 
-test('an opened file stands on its page and not in the address, with its changes, over a reload', async ({ page }) => {
+test('an opened file stands on its page and not in the address, with its changes, over a reload', async ({
+  page,
+}) => {
   await page.goto('/');
   const chooser = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: 'Open a file' }).click();
-  await (await chooser).setFiles({ name: 'head.txt', mimeType: 'text/plain', buffer: Buffer.from(`${withEyes}\n${'A note. '.repeat(2000)}`) });
+  await (
+    await chooser
+  ).setFiles({
+    name: 'head.txt',
+    mimeType: 'text/plain',
+    buffer: Buffer.from(`${withEyes}\n${'A note. '.repeat(2000)}`),
+  });
   const text = page.getByRole('textbox', { name: 'The pattern' });
   await expect(text).toHaveValue(/Rnds 6 to 13/);
   expect(page.url().length).toBeLessThan(60);
@@ -271,10 +321,15 @@ test('an address that is none has a page of ours', async ({ page }) => {
 test('the controls of the form stay within it on small and on lying phones', async ({ page }) => {
   await bringPattern(page, withEyes);
   await page.getByRole('tab', { name: 'Form' }).click();
-  for (const size of [{ width: 320, height: 568 }, { width: 740, height: 360 }]) {
+  for (const size of [
+    { width: 320, height: 568 },
+    { width: 740, height: 360 },
+  ]) {
     await page.setViewportSize(size);
     await page.getByRole('button', { name: 'Save the form' }).click();
-    await expect(page.getByRole('group', { name: 'Save as' }).getByRole('button', { name: 'Form, OBJ' })).toBeInViewport({ ratio: 1 });
+    await expect(
+      page.getByRole('group', { name: 'Save as' }).getByRole('button', { name: 'Form, OBJ' }),
+    ).toBeInViewport({ ratio: 1 });
     await page.getByRole('button', { name: 'Save the form' }).click();
     for (const name of ['Cut open', 'Measuring tape']) {
       const control = page.getByRole('switch', { name });
@@ -289,7 +344,11 @@ test('a drawing context that is lost is said, and the form stays as strokes', as
   await page.getByRole('tab', { name: 'Form' }).click();
   const canvas = page.locator('canvas[data-ready=yes]');
   await expect(canvas).toBeVisible();
-  await canvas.evaluate((element: HTMLCanvasElement) => (element.getContext('webgl2') ?? element.getContext('webgl'))?.getExtension('WEBGL_lose_context')?.loseContext());
+  await canvas.evaluate((element: HTMLCanvasElement) =>
+    (element.getContext('webgl2') ?? element.getContext('webgl'))
+      ?.getExtension('WEBGL_lose_context')
+      ?.loseContext(),
+  );
   await expect(page.getByText(/stopped drawing in three dimensions/)).toBeVisible();
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.locator('canvas')).toBeVisible();

@@ -8,7 +8,10 @@ test('a whole face on a new head, by thumb alone', async ({ page }) => {
   await page.getByRole('tab', { name: 'Map' }).click();
   const began = Date.now();
   let taps = 0;
-  const tap = async (role: 'button' | 'radio', name: string | RegExp) => { taps += 1; await page.getByRole(role, { name }).first().click(); };
+  const tap = async (role: 'button' | 'radio', name: string | RegExp) => {
+    taps += 1;
+    await page.getByRole(role, { name }).first().click();
+  };
   await tap('button', 'Add eyes');
   await tap('button', 'One stitch wider');
   await tap('button', 'Add nose');
@@ -31,18 +34,31 @@ test('a whole face on a new head, by thumb alone', async ({ page }) => {
   await saved(page);
   await page.getByRole('tab', { name: 'Text' }).click();
   const text = await page.getByRole('textbox', { name: /pattern/i }).inputValue();
-  for (const sentence of [/^Eyes: \d/m, /^Nose: satin triangle, 2 rounds below the eyes/m, /^Mouth: embroidered smile, \d rounds below the eyes/m, /^Cheeks: felt, .* 2 stitches outside the eyes/m, /^Brows: .* 4 rounds above the eyes/m]) expect(text).toMatch(sentence);
+  for (const sentence of [
+    /^Eyes: \d/m,
+    /^Nose: satin triangle, 2 rounds below the eyes/m,
+    /^Mouth: embroidered smile, \d rounds below the eyes/m,
+    /^Cheeks: felt, .* 2 stitches outside the eyes/m,
+    /^Brows: .* 4 rounds above the eyes/m,
+  ])
+    expect(text).toMatch(sentence);
 });
 
 test('moving the eyes moves what hangs on them; a conflict names its remedy', async ({ page }) => {
-  await bringPattern(page, `${bearHead}\nEyes: 8 mm, between R8 and R9, 8 apart.\nMouth: embroidered smile, 2 rounds below the eyes, 4 stitches wide.`);
+  await bringPattern(
+    page,
+    `${bearHead}\nEyes: 8 mm, between R8 and R9, 8 apart.\nMouth: embroidered smile, 2 rounds below the eyes, 4 stitches wide.`,
+  );
   await page.getByRole('tab', { name: 'Map' }).click();
   await feature(page, 'Mouth').click();
   const mouth = page.getByRole('status').filter({ hasText: answer('Mouth') });
   await expect(mouth).toContainText('round 10|11');
   await expect(page.getByText(/The middle of the mouth falls .* of the middle line/)).toBeVisible();
   await expect(page.getByRole('radio', { name: 'Mouth, to settle' })).toBeVisible();
-  await page.getByRole('button', { name: /^[35] wide$/ }).first().click();
+  await page
+    .getByRole('button', { name: /^[35] wide$/ })
+    .first()
+    .click();
   await expect(page.getByText(/in the middle of the front, within/)).toBeVisible();
   await expect(page.getByRole('radio', { name: 'Mouth, to settle' })).toBeHidden();
   await feature(page, 'Eyes').click();
@@ -83,7 +99,9 @@ test('faces side by side on the form: one is kept', async ({ page }) => {
   await expectAccessible(page);
   await keep.click();
   await expect(side).toBeHidden();
-  await expect(page.getByRole('radiogroup', { name: 'Arrangements' }).getByRole('radio').first()).toHaveAttribute('aria-label', new RegExp(`^${name.replace('|', '\\|')}.*as it is`));
+  await expect(
+    page.getByRole('radiogroup', { name: 'Arrangements' }).getByRole('radio').first(),
+  ).toHaveAttribute('aria-label', new RegExp(`^${name.replace('|', '\\|')}.*as it is`));
 });
 
 test('what “8 apart” means is asked once, and kept for the next pattern', async ({ page }) => {
@@ -112,27 +130,48 @@ test('several buttons, moved on the map by keys, each with its own sentence', as
   await expect(second).not.toHaveAttribute('aria-label', before);
   await expect(page.getByRole('status').filter({ hasText: answer('Button 2') })).toBeVisible();
   await page.getByRole('tab', { name: 'Text' }).click();
-  await expect(page.getByRole('textbox', { name: /pattern/i })).toHaveValue(/Button: 10 mm, 5 rounds below the eyes\.\nButton: 10 mm, 4 rounds below the eyes\./);
+  await expect(page.getByRole('textbox', { name: /pattern/i })).toHaveValue(
+    /Button: 10 mm, 5 rounds below the eyes\.\nButton: 10 mm, 4 rounds below the eyes\./,
+  );
 });
 
 test('taps faster than the screen all count', async ({ page }) => {
-  await bringPattern(page, `${bearHead}\nEyes: 8 mm, between R7 and R8, 7 post to post.\nMouth: embroidered smile, 3 rounds below the eyes, 3 stitches wide.`);
+  await bringPattern(
+    page,
+    `${bearHead}\nEyes: 8 mm, between R7 and R8, 7 post to post.\nMouth: embroidered smile, 3 rounds below the eyes, 3 stitches wide.`,
+  );
   await page.getByRole('tab', { name: 'Map' }).click();
-  const thrice = (name: string) => page.getByRole('button', { name }).evaluate((button: HTMLElement) => { for (let tap = 0; tap < 3; tap += 1) button.click(); });
+  const thrice = (name: string) =>
+    page.getByRole('button', { name }).evaluate((button: HTMLElement) => {
+      for (let tap = 0; tap < 3; tap += 1) button.click();
+    });
   await thrice('One stitch wider');
-  await expect(page.getByRole('radiogroup', { name: 'Arrangements' }).getByRole('radio').first()).toHaveAttribute('aria-label', /7\|8, 10 apart/);
+  await expect(
+    page.getByRole('radiogroup', { name: 'Arrangements' }).getByRole('radio').first(),
+  ).toHaveAttribute('aria-label', /7\|8, 10 apart/);
   await feature(page, 'Mouth').click();
   await thrice('One stitch wider');
   await page.getByRole('tab', { name: 'Text' }).click();
-  await expect(page.getByRole('textbox', { name: /pattern/i })).toHaveValue(/3 rounds below the eyes, 6 stitches wide/);
+  await expect(page.getByRole('textbox', { name: /pattern/i })).toHaveValue(
+    /3 rounds below the eyes, 6 stitches wide/,
+  );
 });
 
-test('a face told under Assembly, by the numbers of stitches: what is left open is asked, one tap answers', async ({ page }) => {
-  await bringPattern(page, `${bearHead}\n\nAssembly\nInsert 8 mm safety eyes between rounds 8 and 9 of the head at stitches 12 and 19.\nEmbroider a satin nose under the eyes, 3 stitches wide, a bit crooked, slanting to one side.`);
+test('a face told under Assembly, by the numbers of stitches: what is left open is asked, one tap answers', async ({
+  page,
+}) => {
+  await bringPattern(
+    page,
+    `${bearHead}\n\nAssembly\nInsert 8 mm safety eyes between rounds 8 and 9 of the head at stitches 12 and 19.\nEmbroider a satin nose under the eyes, 3 stitches wide, a bit crooked, slanting to one side.`,
+  );
   await page.getByRole('tab', { name: 'Map' }).click();
   expect(await holes(page)).toEqual([12, 19]);
   await feature(page, 'Nose').click();
-  await expect(page.getByText('“slanting to one side” could not be read and is left out for the nose.', { exact: false })).toBeVisible();
+  await expect(
+    page.getByText('“slanting to one side” could not be read and is left out for the nose.', {
+      exact: false,
+    }),
+  ).toBeVisible();
   await expect(page.getByText('“under the eyes” does not say how far', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: '2 rounds below' }).click();
   await expect(page.getByText('“under the eyes” does not say how far', { exact: false })).toBeHidden();
@@ -143,11 +182,18 @@ test('a face told under Assembly, by the numbers of stitches: what is left open 
   await page.getByRole('button', { name: 'One stitch wider' }).click();
   await expect.poll(() => holes(page)).toEqual([11, 20]);
   await page.getByRole('tab', { name: 'Text' }).click();
-  await expect(page.getByRole('textbox', { name: /pattern/i })).toHaveValue(/Eyes: 8 mm, between R8 and R9, 9 apart \(8 showing\), in the holes, on the bear's head\.\nNose: satin stitch, 2 rounds below the eyes/);
+  await expect(page.getByRole('textbox', { name: /pattern/i })).toHaveValue(
+    /Eyes: 8 mm, between R8 and R9, 9 apart \(8 showing\), in the holes, on the bear's head\.\nNose: satin stitch, 2 rounds below the eyes/,
+  );
 });
 
-test('what a feature goes by is chosen by thumb: it stays, and from then on follows that', async ({ page }) => {
-  await bringPattern(page, `${bearHead}\nEyes: 8 mm, between R8 and R9, 7 post to post.\nMouth: embroidered smile, 4 rounds below the eyes, 3 stitches wide, 1 round high.`);
+test('what a feature goes by is chosen by thumb: it stays, and from then on follows that', async ({
+  page,
+}) => {
+  await bringPattern(
+    page,
+    `${bearHead}\nEyes: 8 mm, between R8 and R9, 7 post to post.\nMouth: embroidered smile, 4 rounds below the eyes, 3 stitches wide, 1 round high.`,
+  );
   await page.getByRole('tab', { name: 'Map' }).click();
   await feature(page, 'Mouth').click();
   const mouth = page.getByRole('status').filter({ hasText: answer('Mouth') });
@@ -157,7 +203,10 @@ test('what a feature goes by is chosen by thumb: it stays, and from then on foll
   await from.getByRole('radio', { name: 'The last round' }).click();
   await expect(from.getByRole('radio', { name: 'The last round' })).toHaveAttribute('aria-checked', 'true');
   await expect(mouth).toContainText('round 12|13');
-  await page.getByRole('radiogroup', { name: 'How wide' }).getByRole('radio', { name: 'As the eyes, middle' }).click();
+  await page
+    .getByRole('radiogroup', { name: 'How wide' })
+    .getByRole('radio', { name: 'As the eyes, middle' })
+    .click();
   await page.getByRole('radio', { name: 'Straight line' }).click();
   await feature(page, 'Eyes').click();
   await page.getByRole('button', { name: 'One round up' }).click();
@@ -165,11 +214,16 @@ test('what a feature goes by is chosen by thumb: it stays, and from then on foll
   // Seventeen rounds: five from the last is where it stays now, as wide as the eyes.
   await expect(mouth).toContainText('round 12|13');
   await page.getByRole('tab', { name: 'Text' }).click();
-  await expect(page.getByRole('textbox', { name: /pattern/i })).toHaveValue(/Mouth: one straight stitch, 5 rounds from the live edge, as wide as the middle of the eyes, \d+ stitches wide/);
+  await expect(page.getByRole('textbox', { name: /pattern/i })).toHaveValue(
+    /Mouth: one straight stitch, 5 rounds from the live edge, as wide as the middle of the eyes, \d+ stitches wide/,
+  );
 });
 
 test('the eyes in other sizes and looks, with rings, and stitched for a small child', async ({ page }) => {
-  await bringPattern(page, `${bearHead}\nEyes: 10 mm, between R8 and R9, 7 post to post.\nMouth: embroidered smile, 4 rounds below the eyes, 3 stitches wide, 1 round high.`);
+  await bringPattern(
+    page,
+    `${bearHead}\nEyes: 10 mm, between R8 and R9, 7 post to post.\nMouth: embroidered smile, 4 rounds below the eyes, 3 stitches wide, 1 round high.`,
+  );
   await page.getByRole('tab', { name: 'Map' }).click();
   await page.getByRole('button', { name: 'Larger eyes' }).click();
   await expect(page.getByText('12 mm, washer about 18 mm')).toBeVisible();
@@ -201,7 +255,13 @@ test('a miscount on the real piece is found before anything is moved', async ({ 
   await check.getByRole('button', { name: 'Count on to the marker too' }).click();
   await expect(check.getByText(/they are level and centred/)).toBeVisible();
   await check.getByRole('button', { name: /^Stitches from the marker to the left eye: more/ }).click();
-  await expect(check.getByText(/The round has 35 stitches, and what you counted comes to 36, with the two over the holes\. Count once more/)).toBeVisible();
+  await expect(
+    check.getByText(
+      /The round has 35 stitches, and what you counted comes to 36, with the two over the holes\. Count once more/,
+    ),
+  ).toBeVisible();
   await check.getByRole('button', { name: /^Stitches from the right eye on to the marker: less/ }).click();
-  await expect(check.getByText(/Move the left eye 1 stitch to the left\. Move the right eye 1 stitch to the left\./)).toBeVisible();
+  await expect(
+    check.getByText(/Move the left eye 1 stitch to the left\. Move the right eye 1 stitch to the left\./),
+  ).toBeVisible();
 });

@@ -11,7 +11,9 @@ async function openForm(page: Page, text = bearHead): Promise<void> {
   await expect(page.getByText('Settling …')).toHaveCount(0);
 }
 
-test('the form settles, says its size, and a tapped stitch is the same stitch on the map', async ({ page }) => {
+test('the form settles, says its size, and a tapped stitch is the same stitch on the map', async ({
+  page,
+}) => {
   await openForm(page);
   await expect(canvas(page)).toHaveAttribute('data-ready', 'yes');
   await expect(page.getByText('wide', { exact: true })).toBeVisible();
@@ -23,7 +25,9 @@ test('the form settles, says its size, and a tapped stitch is the same stitch on
   await expect(chosen).toContainText('facing forward');
   const said = await chosen.innerText();
   await page.getByRole('tab', { name: 'Map' }).click();
-  await expect(page.getByRole('status').filter({ hasText: /stitch \d+ of/ })).toHaveText(said.replace(/\n/g, ''));
+  await expect(page.getByRole('status').filter({ hasText: /stitch \d+ of/ })).toHaveText(
+    said.replace(/\n/g, ''),
+  );
 });
 
 test('a tape between two stitches, by thumb', async ({ page }) => {
@@ -63,7 +67,9 @@ test('picture and form can be kept', async ({ page }) => {
 
 test('a picture asked for before the form is drawn waits for it', async ({ page }) => {
   let release = () => {};
-  const held = new Promise<void>((resolve) => { release = resolve; });
+  const held = new Promise<void>((resolve) => {
+    release = resolve;
+  });
   await page.route(/static\/js\/web\/index-.*\.js/, async (route) => {
     const script = await (await route.fetch()).text();
     // What draws in three dimensions; pages are named so too.
@@ -83,8 +89,14 @@ test('a picture asked for before the form is drawn waits for it', async ({ page 
 test('without three dimensions the same form is drawn in strokes, turned and tapped', async ({ page }) => {
   await page.addInitScript(() => {
     const original = HTMLCanvasElement.prototype.getContext;
-    HTMLCanvasElement.prototype.getContext = function getContext(this: HTMLCanvasElement, kind: string, ...rest: unknown[]) {
-      return kind.startsWith('webgl') ? null : (original as (...all: unknown[]) => unknown).call(this, kind, ...rest);
+    HTMLCanvasElement.prototype.getContext = function getContext(
+      this: HTMLCanvasElement,
+      kind: string,
+      ...rest: unknown[]
+    ) {
+      return kind.startsWith('webgl')
+        ? null
+        : (original as (...all: unknown[]) => unknown).call(this, kind, ...rest);
     } as typeof original;
   });
   await openForm(page);
@@ -102,7 +114,11 @@ test('typing goes on while the form settles anew', async ({ page }) => {
   await openForm(page);
   await page.getByRole('tab', { name: 'Text' }).click();
   const text = page.getByRole('textbox', { name: /pattern/i });
-  await text.fill(bearHead.replace('Rnds 6 to 13', 'Rnds 6 to 23').replace(/Rnd (1[4-7])/g, (_, n: string) => `Rnd ${Number(n) + 10}`));
+  await text.fill(
+    bearHead
+      .replace('Rnds 6 to 13', 'Rnds 6 to 23')
+      .replace(/Rnd (1[4-7])/g, (_, n: string) => `Rnd ${Number(n) + 10}`),
+  );
   await page.getByRole('tab', { name: 'Form' }).click();
   await expect(page.getByText(/^1[01]\d mm$/)).toBeVisible({ timeout: 15_000 });
 });
@@ -110,7 +126,8 @@ test('typing goes on while the form settles anew', async ({ page }) => {
 test('the keyboard turns the form', async ({ page }) => {
   await openForm(page);
   await canvas(page).focus();
-  const picture = () => canvas(page).evaluate((element) => (element as HTMLCanvasElement).toDataURL().slice(2000, 6000));
+  const picture = () =>
+    canvas(page).evaluate((element) => (element as HTMLCanvasElement).toDataURL().slice(2000, 6000));
   const before = await picture();
   await page.keyboard.press('ArrowLeft');
   await expect.poll(picture).not.toBe(before);

@@ -70,14 +70,20 @@ test('edits take effect while she types', async ({ page }) => {
   await text.press('Control+End');
   await text.pressSequentially('\nRnd 18. 9 sc');
   await page.getByRole('tab', { name: /Rounds/ }).click();
-  await expect(page.getByText('Round 18 works into 9 stitches, but round 17 has only 7: 2 too few.')).toBeVisible();
+  await expect(
+    page.getByText('Round 18 works into 9 stitches, but round 17 has only 7: 2 too few.'),
+  ).toBeVisible();
 });
 
 test('left-handed and start at the bottom mirror the numbers', async ({ page }) => {
-  await bringPattern(page, `${bearHead}\nInsert 10 mm eyes between rounds 9 and 10 with 6 stitches between them.`);
+  await bringPattern(
+    page,
+    `${bearHead}\nInsert 10 mm eyes between rounds 9 and 10 with 6 stitches between them.`,
+  );
   await page.getByRole('tab', { name: 'Map' }).click();
   const sides = page.getByText(/Left eye hole \d+, right eye hole \d+/);
-  const read = async () => (/hole (\d+), right eye hole (\d+)/.exec(await sides.innerText()) ?? []).slice(1).map(Number);
+  const read = async () =>
+    (/hole (\d+), right eye hole (\d+)/.exec(await sides.innerText()) ?? []).slice(1).map(Number);
   const right = await read();
   await page.getByRole('radio', { name: 'Left-handed' }).click();
   await expect.poll(read).toEqual([...right].reverse());
@@ -87,7 +93,9 @@ test('left-handed and start at the bottom mirror the numbers', async ({ page }) 
   await expect.poll(read).toEqual([...right].reverse());
 });
 
-test('an eye is dragged and snaps to holes; the arrow keys do the same; the other eye mirrors', async ({ page }) => {
+test('an eye is dragged and snaps to holes; the arrow keys do the same; the other eye mirrors', async ({
+  page,
+}) => {
   await bringPattern(page, `${bearHead}\nEyes: 9 mm, between R9 and R10, 6 showing`);
   await page.getByRole('tab', { name: 'Map' }).click();
   const eye = page.getByRole('button', { name: /^Right eye/ });
@@ -98,7 +106,12 @@ test('an eye is dragged and snaps to holes; the arrow keys do the same; the othe
   await page.mouse.move(box.x + box.width / 2 + 22, box.y + box.height / 2 + 4, { steps: 6 });
   await page.mouse.move(box.x + box.width / 2 + 34, box.y + box.height / 2 + 4, { steps: 6 });
   await page.mouse.up();
-  await expect.poll(async () => { const [c = 0, d = 0] = await holes(page); return d - c; }).toBeGreaterThan(b - a);
+  await expect
+    .poll(async () => {
+      const [c = 0, d = 0] = await holes(page);
+      return d - c;
+    })
+    .toBeGreaterThan(b - a);
   // The answer follows the drag a moment later on a busy machine: read it once it no longer changes.
   await saved(page);
   const wide = await settled(page);
@@ -110,7 +123,12 @@ test('an eye is dragged and snaps to holes; the arrow keys do the same; the othe
   await page.keyboard.press('ArrowDown');
   await expect(page.getByRole('status').filter({ hasText: 'Round 10|11' })).toBeVisible();
   await page.keyboard.press('ArrowLeft');
-  await expect.poll(async () => { const [c = 0, d = 0] = await holes(page); return d - c; }).toBe((wide[1] ?? 0) - (wide[0] ?? 0) - 1);
+  await expect
+    .poll(async () => {
+      const [c = 0, d = 0] = await holes(page);
+      return d - c;
+    })
+    .toBe((wide[1] ?? 0) - (wide[0] ?? 0) - 1);
 });
 
 test('a pair off the middle says by how much, and the remedy evens it out', async ({ page }) => {

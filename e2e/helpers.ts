@@ -20,7 +20,15 @@ Stuff it well and gather the hole.`;
 export async function expectAccessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze();
   const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
-  expect(serious.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).slice(0, 3).join(' ')}`)).toEqual([]);
+  expect(
+    serious.map(
+      ({ id, nodes }) =>
+        `${id}: ${nodes
+          .map((node) => node.html)
+          .slice(0, 3)
+          .join(' ')}`,
+    ),
+  ).toEqual([]);
 }
 
 /** Brings a pattern from the shelf to its first part. */
@@ -41,14 +49,22 @@ export async function holes(page: Page): Promise<number[]> {
 /** The holes in the answer once they no longer change: a busy machine works the last of a drag out a moment later. */
 export async function settled(page: Page): Promise<number[]> {
   const seen: string[] = [];
-  await expect.poll(async () => {
-    seen.push(String(await holes(page)));
-    return seen.length > 4 && new Set(seen.slice(-5)).size === 1;
-  }, { intervals: [400] }).toBe(true);
+  await expect
+    .poll(
+      async () => {
+        seen.push(String(await holes(page)));
+        return seen.length > 4 && new Set(seen.slice(-5)).size === 1;
+      },
+      { intervals: [400] },
+    )
+    .toBe(true);
   return holes(page);
 }
 
 export const saved = (page: Page) => expect(page.getByText(/· saved$/)).toBeVisible();
 
 /** A feature in the line below the map, whether or not it has something to settle. */
-export const feature = (page: Page, name: string) => page.getByRole('group', { name: 'Features' }).getByRole('radio', { name: new RegExp(`^${name}(, to settle)?$`) });
+export const feature = (page: Page, name: string) =>
+  page
+    .getByRole('group', { name: 'Features' })
+    .getByRole('radio', { name: new RegExp(`^${name}(, to settle)?$`) });

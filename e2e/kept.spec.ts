@@ -27,8 +27,12 @@ test('toys are renamed, duplicated, deleted and put back', async ({ page }) => {
   await expect(page.getByRole('link', { name: 'Open Honey bear' })).toBeVisible();
   await page.getByRole('button', { name: 'Duplicate' }).click();
   await expect(toys).toHaveCount(2);
-  await page.getByRole('button', { name: /^(More|Less) for Honey bear$/ }).first().click();
-  if (!(await page.getByRole('button', { name: 'Delete' }).isVisible())) await page.getByRole('button', { name: 'More for Honey bear', exact: true }).click();
+  await page
+    .getByRole('button', { name: /^(More|Less) for Honey bear$/ })
+    .first()
+    .click();
+  if (!(await page.getByRole('button', { name: 'Delete' }).isVisible()))
+    await page.getByRole('button', { name: 'More for Honey bear', exact: true }).click();
   await page.getByRole('button', { name: 'Delete' }).first().click();
   await expect(toys).toHaveCount(1);
   await page.getByRole('button', { name: 'Put it back' }).click();
@@ -85,8 +89,15 @@ test('two tabs do not overwrite each other silently', async ({ context, page }) 
   await saved(other);
   await expect(mine).toHaveValue(/First from the other\./);
   // Two tabs that both typed: the later one is asked.
-  await Promise.all([theirs.pressSequentially(' Theirs.'), mine.press('Control+End').then(() => mine.pressSequentially('\nMine.'))]);
-  const asked = (tab: Page) => tab.getByText(/changed in another tab/).waitFor().then(() => tab);
+  await Promise.all([
+    theirs.pressSequentially(' Theirs.'),
+    mine.press('Control+End').then(() => mine.pressSequentially('\nMine.')),
+  ]);
+  const asked = (tab: Page) =>
+    tab
+      .getByText(/changed in another tab/)
+      .waitFor()
+      .then(() => tab);
   const either = await Promise.any([asked(page), asked(other)]);
   await either.getByRole('button', { name: 'Keep both' }).click();
   await expect(either.getByText(/changed in another tab/)).toBeHidden();
@@ -99,8 +110,12 @@ test('storage that says no is shown, and tried again', async ({ page }) => {
   await saved(page);
   await page.evaluate(() => {
     const real = IDBObjectStore.prototype.put;
-    (window as unknown as { heal: () => void }).heal = () => { IDBObjectStore.prototype.put = real; };
-    IDBObjectStore.prototype.put = () => { throw new DOMException('full', 'QuotaExceededError'); };
+    (window as unknown as { heal: () => void }).heal = () => {
+      IDBObjectStore.prototype.put = real;
+    };
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
   });
   await page.getByRole('tab', { name: 'Text' }).click();
   const text = page.getByRole('textbox', { name: 'Pattern text' });

@@ -9,7 +9,8 @@ import { keptTexts } from './storage';
 /** How often each thing is tried. `RUNS=50 npx playwright test kills` shows it at length. */
 const runs = Number(process.env.RUNS ?? 3);
 
-const words = 'and the ears are sewn on before the head is stuffed, two rounds below the crown, with the tail of the ear itself ';
+const words =
+  'and the ears are sewn on before the head is stuffed, two rounds below the crown, with the tail of the ear itself ';
 
 /** Numbers from a seed, 0 to below 1: the same moments in every run. */
 function chance(seed: number): () => number {
@@ -24,10 +25,19 @@ function chance(seed: number): () => number {
 class Machine {
   readonly folder = mkdtempSync(join(tmpdir(), 'hoppla-kill-'));
 
-  constructor(private readonly base: string, private readonly args: string[]) {}
+  constructor(
+    private readonly base: string,
+    private readonly args: string[],
+  ) {}
 
   open(): Promise<BrowserContext> {
-    return chromium.launchPersistentContext(this.folder, { executablePath: '/usr/bin/chromium', args: this.args, baseURL: this.base, reducedMotion: 'reduce', viewport: { width: 390, height: 844 } });
+    return chromium.launchPersistentContext(this.folder, {
+      executablePath: '/usr/bin/chromium',
+      args: this.args,
+      baseURL: this.base,
+      reducedMotion: 'reduce',
+      viewport: { width: 390, height: 844 },
+    });
   }
 
   /** Ends the browser as a flat battery would: nothing in it is told. */
@@ -42,7 +52,10 @@ class Machine {
 
 const typedText = (page: Page) => page.getByRole('textbox', { name: 'Pattern text' });
 
-test('killed at any moment of typing, at most the last second is lost', async ({ baseURL, launchOptions }, info) => {
+test('killed at any moment of typing, at most the last second is lost', async ({
+  baseURL,
+  launchOptions,
+}, info) => {
   test.setTimeout(runs * 60_000);
   const losses: number[] = [];
   const typedLast: number[] = [];
@@ -78,11 +91,16 @@ test('killed at any moment of typing, at most the last second is lost', async ({
     const found = await typedText(reopened).inputValue();
     await again.close();
     machine.gone();
-    expect(`${before}${typed}`.startsWith(found), `run ${run}: what is there is what was typed, from its beginning`).toBe(true);
+    expect(
+      `${before}${typed}`.startsWith(found),
+      `run ${run}: what is there is what was typed, from its beginning`,
+    ).toBe(true);
     losses.push(before.length + typed.length - found.length);
     typedLast.push(times.filter((time) => time > killedAt - 1000).length);
   }
-  process.stdout.write(`${runs} kills while typing: signs lost ${losses.join(' ')}; typed in the last second ${typedLast.join(' ')}\n`);
+  process.stdout.write(
+    `${runs} kills while typing: signs lost ${losses.join(' ')}; typed in the last second ${typedLast.join(' ')}\n`,
+  );
   info.annotations.push({ type: 'lost', description: losses.join(' ') });
   losses.forEach((lost, run) => expect(lost, `run ${run}`).toBeLessThanOrEqual(typedLast[run] ?? 0));
 });
@@ -97,8 +115,12 @@ test('left or reloaded in the middle of a word, nothing is lost', async ({ page 
     () => page.reload(),
     () => page.goto('/'),
     () => page.goto('about:blank'),
-    async () => { await page.getByRole('button', { name: /^Back to/ }).click(); },
-    async () => { await page.goBack(); },
+    async () => {
+      await page.getByRole('button', { name: /^Back to/ }).click();
+    },
+    async () => {
+      await page.goBack();
+    },
   ];
   let expected = await typedText(page).inputValue();
   for (let run = 0; run < Math.max(runs, leave.length); run += 1) {
@@ -116,17 +138,23 @@ test('left or reloaded in the middle of a word, nothing is lost', async ({ page 
   }
 });
 
-test('a first visit killed at any moment ends with all demo toys or none', async ({ baseURL, launchOptions }) => {
+test('a first visit killed at any moment ends with all demo toys or none', async ({
+  baseURL,
+  launchOptions,
+}) => {
   test.setTimeout(runs * 60_000);
   const found: number[] = [];
   for (let run = 0; run < runs; run += 1) {
     const machine = new Machine(baseURL ?? '', launchOptions.args ?? []);
-    const boot = (context: BrowserContext, demo: boolean) => context.route('**/boot.json', (route) => route.fulfill({ json: { demo } }));
+    const boot = (context: BrowserContext, demo: boolean) =>
+      context.route('**/boot.json', (route) => route.fulfill({ json: { demo } }));
     const context = await machine.open();
     await boot(context, true);
     const page = context.pages()[0] ?? (await context.newPage());
     void page.goto('/').catch(() => undefined);
-    await new Promise((resolve) => { setTimeout(resolve, 300 + chance(run + 7)() * 7000); });
+    await new Promise((resolve) => {
+      setTimeout(resolve, 300 + chance(run + 7)() * 7000);
+    });
     machine.kill();
     await context.close().catch(() => undefined);
 

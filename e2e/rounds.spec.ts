@@ -31,7 +31,9 @@ test('a part is composed by thumb alone: ring, increase, plain, decrease', async
   await expect(page.getByText('every round adds up')).toBeVisible();
   await saved(page);
   await page.getByRole('tab', { name: 'Text' }).click();
-  await expect(page.getByRole('textbox', { name: 'Pattern text' })).toHaveValue(/R1: 7 sc in magic ring \[7\]\nR2: inc around \[14\]\nR3: \(sc, inc\) x 7 \[21\]\nR4: sc around \[21\]\nR5: \(sc, dec\) x 7 \[14\]/);
+  await expect(page.getByRole('textbox', { name: 'Pattern text' })).toHaveValue(
+    /R1: 7 sc in magic ring \[7\]\nR2: inc around \[14\]\nR3: \(sc, inc\) x 7 \[21\]\nR4: sc around \[21\]\nR5: \(sc, dec\) x 7 \[14\]/,
+  );
 });
 
 test('cards are changed, duplicated, moved and deleted, and the text follows', async ({ page }) => {

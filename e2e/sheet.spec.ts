@@ -8,7 +8,9 @@ test('the sheet prints on white', async ({ page }) => {
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('tablist')).toBeHidden();
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
-  const height = await page.getByRole('article').evaluate((element) => element.getBoundingClientRect().height);
+  const height = await page
+    .getByRole('article')
+    .evaluate((element) => element.getBoundingClientRect().height);
   const shown = await page.evaluate(() => document.documentElement.scrollHeight);
   expect(shown).toBeGreaterThanOrEqual(Math.floor(height));
 });

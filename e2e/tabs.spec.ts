@@ -38,12 +38,19 @@ async function keepBoth(page: Page): Promise<void> {
   }
 }
 
-test('two tabs on one toy, a third that brings and deletes toys: nothing lost, nothing back from the dead, nothing hidden', async ({ browser, baseURL }) => {
+test('two tabs on one toy, a third that brings and deletes toys: nothing lost, nothing back from the dead, nothing hidden', async ({
+  browser,
+  baseURL,
+}) => {
   test.setTimeout(60_000 * runs + 60_000);
   let asked = 0;
   for (let run = 0; run < runs; run += 1) {
     const random = chance(run + 1);
-    const context = await browser.newContext({ baseURL, viewport: { width: 390, height: 844 }, reducedMotion: 'reduce' });
+    const context = await browser.newContext({
+      baseURL,
+      viewport: { width: 390, height: 844 },
+      reducedMotion: 'reduce',
+    });
     const [mine, third] = [await context.newPage(), await context.newPage()];
     await bringPattern(third, 'Toy: Doomed\nDoomed\nR1: 6 sc in ring [6]');
     await bringPattern(mine, 'Toy: Shared\nBall\nR1: 6 sc in ring [6]\nR2: inc x 6 [12]');
@@ -75,18 +82,30 @@ test('two tabs on one toy, a third that brings and deletes toys: nothing lost, n
     }
     await Promise.all([mine.goto('/'), theirs.goto('/'), third.goto('/')]);
     const kept = await keptTexts(mine);
-    for (const word of [...a, ...b]) expect(kept.some((text) => text.includes(word)), `run ${run}: ${word} is kept`).toBe(true);
-    expect(kept.filter((text) => text.includes('Doomed')), `run ${run}: what was deleted stays so`).toEqual([]);
+    for (const word of [...a, ...b])
+      expect(
+        kept.some((text) => text.includes(word)),
+        `run ${run}: ${word} is kept`,
+      ).toBe(true);
+    expect(
+      kept.filter((text) => text.includes('Doomed')),
+      `run ${run}: what was deleted stays so`,
+    ).toEqual([]);
     for (const page of [mine, theirs, third]) {
       await expect(page.getByRole('list', { name: 'Toys' }).getByRole('listitem')).toHaveCount(kept.length);
       await expect(page.getByRole('link', { name: 'Open Newborn' })).toBeVisible();
     }
     await context.close();
   }
-  process.stdout.write(`${runs} runs of two tabs: ${asked} conflicts left to the end and asked about, nothing lost\n`);
+  process.stdout.write(
+    `${runs} runs of two tabs: ${asked} conflicts left to the end and asked about, nothing lost\n`,
+  );
 });
 
-test('a toy that is deleted in one tab does not come back from another, unless it is wanted', async ({ context, page }) => {
+test('a toy that is deleted in one tab does not come back from another, unless it is wanted', async ({
+  context,
+  page,
+}) => {
   await bringPattern(page, 'Toy: Shared\nBall\nR1: 6 sc in ring [6]');
   await saved(page);
   await page.getByRole('tab', { name: 'Text' }).click();

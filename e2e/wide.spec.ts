@@ -4,7 +4,9 @@ import { bearHead, expectAccessible, feature } from './helpers';
 test('text, map and answer stand side by side where there is room', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'Paste a pattern' }).click();
-  await page.getByRole('textbox', { name: 'The pattern' }).fill(`${bearHead}\nEyes: 9 mm, between R9 and R10, 6 showing`);
+  await page
+    .getByRole('textbox', { name: 'The pattern' })
+    .fill(`${bearHead}\nEyes: 9 mm, between R9 and R10, 6 showing`);
   await page.getByRole('button', { name: 'Put it on the shelf' }).click();
   const text = page.getByRole('textbox', { name: 'Pattern text' });
   await expect(text).toBeVisible();
@@ -18,17 +20,28 @@ test('text, map and answer stand side by side where there is room', async ({ pag
   await expectAccessible(page);
 });
 
-test('a conflict stands in the line of features beside the form, and its remedy clears text, map and line at once', async ({ page }) => {
+test('a conflict stands in the line of features beside the form, and its remedy clears text, map and line at once', async ({
+  page,
+}) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'Paste a pattern' }).click();
-  await page.getByRole('textbox', { name: 'The pattern' }).fill(`${bearHead}\nEyes: 8 mm, between R8 and R9, 8 post to post.\nMouth: embroidered smile, 3 rounds below the eyes, 5 stitches wide.\nSew a 10 mm button 3 rounds below the eyes.`);
+  await page
+    .getByRole('textbox', { name: 'The pattern' })
+    .fill(
+      `${bearHead}\nEyes: 8 mm, between R8 and R9, 8 post to post.\nMouth: embroidered smile, 3 rounds below the eyes, 5 stitches wide.\nSew a 10 mm button 3 rounds below the eyes.`,
+    );
   await page.getByRole('button', { name: 'Put it on the shelf' }).click();
   await expect(page.getByRole('radio', { name: 'Button, to settle' })).toBeVisible();
   await feature(page, 'Button').click();
   await expect(page.getByText('The button and the mouth lie over each other.')).toBeVisible();
   await expectAccessible(page);
-  await page.getByRole('button', { name: /^Between \d+ and \d+$/ }).first().click();
+  await page
+    .getByRole('button', { name: /^Between \d+ and \d+$/ })
+    .first()
+    .click();
   await expect(page.getByText('The button and the mouth lie over each other.')).toBeHidden();
   await expect(page.getByRole('radio', { name: 'Button', exact: true })).toBeVisible();
-  await expect(page.getByRole('textbox', { name: 'Pattern text' })).toHaveValue(/^Button: 10 mm, between R\d+ and R\d+\.$/m);
+  await expect(page.getByRole('textbox', { name: 'Pattern text' })).toHaveValue(
+    /^Button: 10 mm, between R\d+ and R\d+\.$/m,
+  );
 });

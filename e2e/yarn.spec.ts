@@ -1,7 +1,9 @@
 import { expect, test } from '@playwright/test';
 import { bearHead, bringPattern, expectAccessible, saved } from './helpers';
 
-test('a yarn is measured once, a toy is worked in it, and follows when it is measured again', async ({ page }) => {
+test('a yarn is measured once, a toy is worked in it, and follows when it is measured again', async ({
+  page,
+}) => {
   await bringPattern(page, bearHead);
   await page.getByRole('button', { name: /^Back to/ }).click();
   await page.getByRole('tab', { name: 'Yarn' }).click();
@@ -34,7 +36,11 @@ test('a yarn is measured once, a toy is worked in it, and follows when it is mea
   await expect(page.getByText(/67 mm → 56 mm/)).toBeVisible();
   await page.getByRole('button', { name: 'Keep this yarn' }).click();
   await page.getByRole('button', { name: 'Back to the toys' }).click();
-  await page.getByRole('link', { name: 'Open Bear’s head' }).or(page.getByRole('link', { name: /Open Bear/ })).first().click();
+  await page
+    .getByRole('link', { name: 'Open Bear’s head' })
+    .or(page.getByRole('link', { name: /Open Bear/ }))
+    .first()
+    .click();
   await page.getByRole('tab', { name: 'Yarn' }).click();
   await expect(page.getByText('5 × 4.9 mm a stitch', { exact: true })).toBeVisible();
 });

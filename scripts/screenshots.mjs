@@ -8,14 +8,35 @@ install();
 installChromium();
 build();
 const port = 4391;
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/serve.ts', '--demo'], { cwd: root, env: { ...process.env, PORT: String(port) }, stdio: ['ignore', 'pipe', 'inherit'] });
-await new Promise((ready) => { server.stdout.once('data', ready); });
+const server = spawn(process.execPath, ['--import', 'tsx', 'server/serve.ts', '--demo'], {
+  cwd: root,
+  env: { ...process.env, PORT: String(port) },
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+await new Promise((ready) => {
+  server.stdout.once('data', ready);
+});
 const folder = join(root, 'docs', 'screenshots');
 mkdirSync(folder, { recursive: true });
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
 
 async function open(width, height, colorScheme = 'light') {
-  const context = await browser.newContext({ viewport: { width, height }, colorScheme, reducedMotion: 'reduce' });
+  const context = await browser.newContext({
+    viewport: { width, height },
+    colorScheme,
+    reducedMotion: 'reduce',
+  });
   const page = await context.newPage();
   await page.goto(`http://127.0.0.1:${port}/`);
   await page.getByRole('link', { name: 'Open Pondside otter' }).waitFor();
@@ -39,7 +60,10 @@ await phone.getByRole('button', { name: 'Compare them on the form' }).click();
 await phone.getByRole('group', { name: 'Faces side by side' }).waitFor();
 await phone.waitForTimeout(4000);
 await shot(phone, 'compare');
-await phone.getByRole('button', { name: /as it is$/ }).first().click();
+await phone
+  .getByRole('button', { name: /as it is$/ })
+  .first()
+  .click();
 await phone.getByRole('radio', { name: /^Mouth/ }).click();
 await shot(phone, 'feature');
 await phone.getByRole('tab', { name: 'Form' }).click();
@@ -61,7 +85,11 @@ await phone.getByRole('link', { name: 'Open Head' }).click();
 await phone.getByRole('tab', { name: 'Map' }).click();
 await shot(phone, 'side');
 await phone.goto(`http://127.0.0.1:${port}/new`);
-await phone.getByRole('textbox').fill('Bear ear (make 2)\nRnd 1. 6 sc in mr (6)\nRnd 2. 2 sc in each st around (12)\nRnd 3. *sc, inc* repeat 6 times (19)\nFor the library fair');
+await phone
+  .getByRole('textbox')
+  .fill(
+    'Bear ear (make 2)\nRnd 1. 6 sc in mr (6)\nRnd 2. 2 sc in each st around (12)\nRnd 3. *sc, inc* repeat 6 times (19)\nFor the library fair',
+  );
 await shot(phone, 'bring');
 
 await phone.goto(`http://127.0.0.1:${port}/shape`);
@@ -69,7 +97,11 @@ await shot(phone, 'shape');
 await phone.goto(`http://127.0.0.1:${port}/`);
 await phone.getByRole('button', { name: 'Start a blank part' }).click();
 await phone.getByRole('link', { name: 'Open Head' }).click();
-await phone.getByRole('textbox', { name: 'Pattern text' }).fill('Toy: Pondside toad\n\nHead\nR1: 6 sc in magic ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]\nR4: (sc 2, inc) x 5 [24]\nR5-R7: sc around [24]\n');
+await phone
+  .getByRole('textbox', { name: 'Pattern text' })
+  .fill(
+    'Toy: Pondside toad\n\nHead\nR1: 6 sc in magic ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]\nR4: (sc 2, inc) x 5 [24]\nR5-R7: sc around [24]\n',
+  );
 await shot(phone, 'text');
 await phone.getByRole('tab', { name: /Rounds/ }).click();
 await phone.getByRole('button', { name: 'Add a round' }).click();

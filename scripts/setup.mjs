@@ -11,7 +11,9 @@ const kept = join(root, 'node_modules', '.cache', 'hoppla');
 export function run(command, args, options = {}) {
   const result = spawnSync(command, args, { cwd: root, stdio: 'inherit', ...options });
   if (result.status !== 0) {
-    process.stderr.write(`${command} ${args.join(' ')} ended with ${result.status ?? result.error?.message}\n`);
+    process.stderr.write(
+      `${command} ${args.join(' ')} ended with ${result.status ?? result.error?.message}\n`,
+    );
     process.exit(result.status ?? 1);
   }
 }
@@ -24,7 +26,8 @@ function stamp(name, value) {
   return value;
 }
 
-const hashOf = (...contents) => contents.reduce((hash, content) => hash.update(content), createHash('sha256')).digest('hex');
+const hashOf = (...contents) =>
+  contents.reduce((hash, content) => hash.update(content), createHash('sha256')).digest('hex');
 
 /** Installs the packages when they are missing or the lock file changed. */
 export function install() {
@@ -42,27 +45,45 @@ export function installChromium() {
   if (existsSync(chromium)) return;
   process.stdout.write('Installing Chromium …\n');
   const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
-  const apt = (...args) => { const [command, ...rest] = [...sudo, 'apt-get', ...args]; run(command, rest, { stdio: ['ignore', 'ignore', 'inherit'] }); };
+  const apt = (...args) => {
+    const [command, ...rest] = [...sudo, 'apt-get', ...args];
+    run(command, rest, { stdio: ['ignore', 'ignore', 'inherit'] });
+  };
   apt('update', '-qq');
   apt('install', '-y', '-qq', '--no-install-recommends', 'chromium');
 }
 
 function filesBelow(folder) {
   if (!existsSync(folder)) return [];
-  return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
-    const path = join(folder, entry.name);
-    return entry.isDirectory() ? filesBelow(path) : [path];
-  }).sort();
+  return readdirSync(folder, { withFileTypes: true })
+    .flatMap((entry) => {
+      const path = join(folder, entry.name);
+      return entry.isDirectory() ? filesBelow(path) : [path];
+    })
+    .sort();
 }
 
 /** Builds the app when anything it is made of changed. */
 export function build() {
-  const sources = ['app', 'src', 'demo', 'docs', 'public'].flatMap((folder) => filesBelow(join(root, folder))).filter((file) => !/\.test\.tsx?$|\.png$/.test(file));
-  const configs = ['app.json', 'babel.config.cjs', 'metro.config.cjs', 'package-lock.json', 'tsconfig.json'].map((file) => join(root, file));
-  const wanted = hashOf(...[...sources, ...configs].flatMap((file) => [file.slice(root.length), readFileSync(file)]));
+  const sources = ['app', 'src', 'demo', 'docs', 'public']
+    .flatMap((folder) => filesBelow(join(root, folder)))
+    .filter((file) => !/\.test\.tsx?$|\.png$/.test(file));
+  const configs = [
+    'app.json',
+    'babel.config.cjs',
+    'metro.config.cjs',
+    'package-lock.json',
+    'tsconfig.json',
+  ].map((file) => join(root, file));
+  const wanted = hashOf(
+    ...[...sources, ...configs].flatMap((file) => [file.slice(root.length), readFileSync(file)]),
+  );
   const page = join(root, 'dist', 'index.html');
   if (existsSync(page) && statSync(page).size > 0 && stamp('built') === wanted) return;
   process.stdout.write('Building the app, a few minutes the first time …\n');
-  run('npx', ['expo', 'export', '-p', 'web', '--output-dir', 'dist'], { env: { ...process.env, CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1' }, stdio: ['ignore', 'ignore', 'inherit'] });
+  run('npx', ['expo', 'export', '-p', 'web', '--output-dir', 'dist'], {
+    env: { ...process.env, CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1' },
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
   stamp('built', wanted);
 }

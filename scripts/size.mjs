@@ -11,5 +11,7 @@ const page = readFileSync(join(dist, 'index.html'), 'utf8');
 const scripts = [...page.matchAll(/<script[^>]+src="([^"]+)"/g)].map(([, src]) => src);
 const sizes = scripts.map((src) => gzipSync(readFileSync(join(dist, src))).length / 1000);
 const total = sizes.reduce((sum, size) => sum + size, 0);
-process.stdout.write(`${scripts.length} scripts to begin with, ${total.toFixed(0)} kB gzipped (at most ${mostKb})\n`);
+process.stdout.write(
+  `${scripts.length} scripts to begin with, ${total.toFixed(0)} kB gzipped (at most ${mostKb})\n`,
+);
 if (scripts.length === 0 || total > mostKb) process.exitCode = 1;

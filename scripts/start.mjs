@@ -8,14 +8,23 @@ install();
 installChromium();
 build();
 const port = 4394;
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/serve.ts', '--demo'], { cwd: root, env: { ...process.env, PORT: String(port) }, stdio: ['ignore', 'pipe', 'inherit'] });
-await new Promise((ready) => { server.stdout.once('data', ready); });
+const server = spawn(process.execPath, ['--import', 'tsx', 'server/serve.ts', '--demo'], {
+  cwd: root,
+  env: { ...process.env, PORT: String(port) },
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+await new Promise((ready) => {
+  server.stdout.once('data', ready);
+});
 const slowdown = 4;
 const runs = 3;
 
 /** Seconds until something can be tapped on a page, in a browser that has never been here, and again after a reload. */
 async function measure(path, ready) {
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu'],
+  });
   try {
     const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
     const session = await page.context().newCDPSession(page);
@@ -45,8 +54,13 @@ async function median(path, ready) {
 try {
   const empty = await median('/no/such/page', (page) => page.getByRole('button', { name: 'To the shelf' }));
   const shelf = await median('/', (page) => page.getByRole('link', { name: 'Open Pondside otter' }));
-  for (const [name, key] of [['first visit', 'first'], ['reload', 'again']]) {
-    process.stdout.write(`${name}: the shelf of four toys can be tapped after ${shelf[key].toFixed(1)} s at ${slowdown} × slowdown; an empty page of the same app ${empty[key].toFixed(1)} s: ${(shelf[key] / empty[key]).toFixed(2)} ×\n`);
+  for (const [name, key] of [
+    ['first visit', 'first'],
+    ['reload', 'again'],
+  ]) {
+    process.stdout.write(
+      `${name}: the shelf of four toys can be tapped after ${shelf[key].toFixed(1)} s at ${slowdown} × slowdown; an empty page of the same app ${empty[key].toFixed(1)} s: ${(shelf[key] / empty[key]).toFixed(2)} ×\n`,
+    );
   }
 } finally {
   server.kill();

@@ -8,12 +8,19 @@ install();
 installChromium();
 
 const counted = { passed: 0, failed: 0 };
-const reports = { units: join(tmpdir(), `hoppla-units-${process.pid}.json`), browser: join(tmpdir(), `hoppla-browser-${process.pid}.json`) };
+const reports = {
+  units: join(tmpdir(), `hoppla-units-${process.pid}.json`),
+  browser: join(tmpdir(), `hoppla-browser-${process.pid}.json`),
+};
 
 /** Runs one stage; true where it ended well. Later stages still run, so that one look shows all that is wrong. */
 function stage(name, command, args, env = {}) {
   process.stdout.write(`\n== ${name}\n`);
-  const { status } = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
+  const { status } = spawnSync(command, args, {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, ...env },
+  });
   return status === 0;
 }
 
@@ -30,9 +37,15 @@ function read(file) {
   return report;
 }
 
-check(stage('lint', 'npx', ['eslint', '.', '--max-warnings', '0']));
+check(stage('lint', 'npm', ['run', '-s', 'lint']));
 check(stage('types', 'npx', ['tsc', '--noEmit']));
-const unitsOk = stage('unit tests', 'npx', ['jest', '--ci', '--json', `--outputFile=${reports.units}`, '--silent']);
+const unitsOk = stage('unit tests', 'npx', [
+  'jest',
+  '--ci',
+  '--json',
+  `--outputFile=${reports.units}`,
+  '--silent',
+]);
 const units = read(reports.units);
 counted.passed += units?.numPassedTests ?? 0;
 counted.failed += units?.numFailedTests ?? 0;
@@ -41,7 +54,9 @@ process.stdout.write('\n== build\n');
 build();
 check(existsSync(join(root, 'dist', 'index.html')));
 check(stage('size', process.execPath, ['scripts/size.mjs']));
-const browserOk = stage('browser tests', 'npx', ['playwright', 'test', '--reporter=line,json'], { PLAYWRIGHT_JSON_OUTPUT_FILE: reports.browser });
+const browserOk = stage('browser tests', 'npx', ['playwright', 'test', '--reporter=line,json'], {
+  PLAYWRIGHT_JSON_OUTPUT_FILE: reports.browser,
+});
 const browser = read(reports.browser);
 counted.passed += (browser?.stats.expected ?? 0) + (browser?.stats.flaky ?? 0);
 counted.failed += browser?.stats.unexpected ?? 0;

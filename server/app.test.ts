@@ -13,11 +13,19 @@ beforeAll(async () => {
   const dist = mkdtempSync(join(tmpdir(), 'hoppla-dist-'));
   writeFileSync(join(dist, 'index.html'), '<!doctype html><title>Hoppla</title>');
   writeFileSync(join(dist, `entry-${'a'.repeat(32)}.js`), 'void 0;'.repeat(400));
-  await new Promise<void>((ready) => { server = createApp(dist, true).listen(0, '127.0.0.1', () => ready()); });
+  await new Promise<void>((ready) => {
+    server = createApp(dist, true).listen(0, '127.0.0.1', () => ready());
+  });
   const address = server.address();
   at = `http://127.0.0.1:${typeof address === 'object' && address ? address.port : 0}`;
 });
-afterAll(() => new Promise((closed) => { server.close(closed); server.closeAllConnections(); }));
+afterAll(
+  () =>
+    new Promise((closed) => {
+      server.close(closed);
+      server.closeAllConnections();
+    }),
+);
 
 test('a deep link gets the app, with security headers', async () => {
   const response = await fetch(`${at}/toy/abc/0`);
@@ -28,7 +36,9 @@ test('a deep link gets the app, with security headers', async () => {
 });
 
 test('files with a hash are kept for a year, and compressed', async () => {
-  const response = await fetch(`${at}/entry-${'a'.repeat(32)}.js`, { headers: { 'accept-encoding': 'gzip' } });
+  const response = await fetch(`${at}/entry-${'a'.repeat(32)}.js`, {
+    headers: { 'accept-encoding': 'gzip' },
+  });
   expect(response.headers.get('cache-control')).toContain('immutable');
   expect(response.headers.get('content-encoding')).toBe('gzip');
 });
@@ -46,21 +56,31 @@ test('below a folder whose name begins with a dot every page is there', async ()
   mkdirSync(dist);
   writeFileSync(join(dist, 'index.html'), '<!doctype html><title>Hoppla</title>');
   const other = createApp(dist, false).listen(0, '127.0.0.1');
-  await new Promise((ready) => { other.once('listening', ready); });
+  await new Promise((ready) => {
+    other.once('listening', ready);
+  });
   const address = other.address();
-  const response = await fetch(`http://127.0.0.1:${typeof address === 'object' && address ? address.port : 0}/toy/abc`);
+  const response = await fetch(
+    `http://127.0.0.1:${typeof address === 'object' && address ? address.port : 0}/toy/abc`,
+  );
   expect([response.status, await response.text()]).toEqual([200, expect.stringContaining('Hoppla')]);
-  await new Promise((closed) => { other.close(closed); other.closeAllConnections(); });
+  await new Promise((closed) => {
+    other.close(closed);
+    other.closeAllConnections();
+  });
 });
 
-test.each(['/%E0%A4%A', '/%', '/toy/%C0%AF', '/a.b/%%', '/..%2f..%2fetc/passwd', '/x%00.js'])('an odd address, %s, gets the app or one line, never how the server is made', async (path) => {
-  const response = await fetch(`${at}${path}`);
-  expect(response.status).toBeLessThan(500);
-  const said = await response.text();
-  if (response.status === 200) expect(said).toContain('<title>Hoppla</title>');
-  else expect(said.split('\n')).toHaveLength(1);
-  expect(said).not.toMatch(/ at |node_modules|Error|root:/);
-});
+test.each(['/%E0%A4%A', '/%', '/toy/%C0%AF', '/a.b/%%', '/..%2f..%2fetc/passwd', '/x%00.js'])(
+  'an odd address, %s, gets the app or one line, never how the server is made',
+  async (path) => {
+    const response = await fetch(`${at}${path}`);
+    expect(response.status).toBeLessThan(500);
+    const said = await response.text();
+    if (response.status === 200) expect(said).toContain('<title>Hoppla</title>');
+    else expect(said.split('\n')).toHaveLength(1);
+    expect(said).not.toMatch(/ at |node_modules|Error|root:/);
+  },
+);
 
 test('a port is a whole number up to 65535, the usual one where none is said, any free one for 0', () => {
   expect([undefined, '', ' 8080 ', '0', '65535'].map(portWanted)).toEqual([4173, 4173, 8080, 0, 65535]);
@@ -73,7 +93,10 @@ test('a port is a whole number up to 65535, the usual one where none is said, an
 
 /** Starts the real server and collects what it says. */
 function started(port: string): Promise<{ said: string; child: ChildProcess }> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/serve.ts'], { cwd: resolve(__dirname, '..'), env: { ...process.env, PORT: port } });
+  const child = spawn(process.execPath, ['--import', 'tsx', 'server/serve.ts'], {
+    cwd: resolve(__dirname, '..'),
+    env: { ...process.env, PORT: port },
+  });
   let said = '';
   return new Promise((ready) => {
     const hear = (piece: Buffer) => {

@@ -10,34 +10,43 @@ import helmet from 'helmet';
  */
 export function createApp(dist: string, demo: boolean): Express {
   const app = express();
-  app.use(helmet({
-    contentSecurityPolicy: {
-      directives: {
-        defaultSrc: ["'self'"],
-        // Style sheets are written into the page while it runs.
-        styleSrc: ["'self'", "'unsafe-inline'"],
-        imgSrc: ["'self'", 'data:', 'blob:'],
-        workerSrc: ["'self'", 'blob:'],
-        // Served on plain http on the maker's own machine.
-        upgradeInsecureRequests: null,
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          defaultSrc: ["'self'"],
+          // Style sheets are written into the page while it runs.
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          workerSrc: ["'self'", 'blob:'],
+          // Served on plain http on the maker's own machine.
+          upgradeInsecureRequests: null,
+        },
       },
-    },
-    strictTransportSecurity: false,
-  }));
+      strictTransportSecurity: false,
+    }),
+  );
   app.use(compression());
-  app.get('/boot.json', (_request, response) => { response.set('Cache-Control', 'no-store').json({ demo }); });
+  app.get('/boot.json', (_request, response) => {
+    response.set('Cache-Control', 'no-store').json({ demo });
+  });
   // Names of these files carry a hash of their contents: they never change.
   const hashed = express.static(dist, {
     index: false,
     setHeaders: (response, path) => {
-      if (/[.-][0-9a-f]{32}\.\w+$/.test(path)) response.set('Cache-Control', 'public, max-age=31536000, immutable');
+      if (/[.-][0-9a-f]{32}\.\w+$/.test(path))
+        response.set('Cache-Control', 'public, max-age=31536000, immutable');
       else response.set('Cache-Control', 'no-cache');
     },
   });
   app.use(hashed);
   // Every page of the app is the same file: a deep link works on reload. A missing file is still missing.
-  app.get(/^[^.]*$/, (_request, response) => { response.set('Cache-Control', 'no-cache').sendFile('index.html', { root: dist }); });
-  app.use((_request, response) => { response.status(404).type('text').send('There is nothing here.'); });
+  app.get(/^[^.]*$/, (_request, response) => {
+    response.set('Cache-Control', 'no-cache').sendFile('index.html', { root: dist });
+  });
+  app.use((_request, response) => {
+    response.status(404).type('text').send('There is nothing here.');
+  });
   app.use(failed);
   return app;
 }
@@ -49,5 +58,8 @@ const failed: ErrorRequestHandler = (reason: { status?: number }, _request, resp
     return;
   }
   const theirs = reason.status !== undefined && reason.status >= 400 && reason.status < 500;
-  response.status(theirs ? (reason.status ?? 400) : 500).type('text').send(theirs ? 'This address can’t be read.' : 'This did not work. Try again.');
+  response
+    .status(theirs ? (reason.status ?? 400) : 500)
+    .type('text')
+    .send(theirs ? 'This address can’t be read.' : 'This did not work. Try again.');
 };

@@ -28,16 +28,24 @@ async function serve(): Promise<number> {
     server = await listen(wanted, process.argv.includes('--demo'));
   } catch (error) {
     const code = (error as NodeJS.ErrnoException).code ?? 'unknown';
-    process.stderr.write(`Hoppla can't listen on port ${wanted} (${code}). Choose another: PORT=8080 npm start\n`);
+    process.stderr.write(
+      `Hoppla can't listen on port ${wanted} (${code}). Choose another: PORT=8080 npm start\n`,
+    );
     return 2;
   }
   const address = server.address();
   const port = typeof address === 'object' && address ? address.port : wanted;
   if (wanted !== 0 && port !== wanted) {
-    process.stdout.write(`Port ${wanted} is taken, perhaps by a Hoppla that still runs. Browsers keep toys by address: those made at http://localhost:${wanted} are not on the shelf at the address below. To find them, use the other one, or stop it and start again.\n`);
+    process.stdout.write(
+      `Port ${wanted} is taken, perhaps by a Hoppla that still runs. Browsers keep toys by address: those made at http://localhost:${wanted} are not on the shelf at the address below. To find them, use the other one, or stop it and start again.\n`,
+    );
   }
   process.stdout.write(`Hoppla is ready: http://localhost:${port}\n`);
-  for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => { server.close(); server.closeAllConnections(); });
+  for (const signal of ['SIGINT', 'SIGTERM'] as const)
+    process.on(signal, () => {
+      server.close();
+      server.closeAllConnections();
+    });
   return 0;
 }
 

@@ -38,7 +38,8 @@ export function removeDraft(id: string, opening: string): void {
   store()?.removeItem(prefix(id) + opening);
 }
 
-const keysOf = (id: string): string[] => Object.keys(store() ?? {}).filter((key) => key.startsWith(prefix(id)));
+const keysOf = (id: string): string[] =>
+  Object.keys(store() ?? {}).filter((key) => key.startsWith(prefix(id)));
 
 export function forgetDrafts(id: string): void {
   for (const key of keysOf(id)) store()?.removeItem(key);
@@ -47,7 +48,11 @@ export function forgetDrafts(id: string): void {
 function readDraft(key: string): Draft | null {
   try {
     const draft = JSON.parse(store()?.getItem(key) ?? 'null') as Partial<Draft> | null;
-    const whole = typeof draft?.opening === 'string' && typeof draft.revision === 'number' && typeof draft.text === 'string' && typeof draft.at === 'number';
+    const whole =
+      typeof draft?.opening === 'string' &&
+      typeof draft.revision === 'number' &&
+      typeof draft.text === 'string' &&
+      typeof draft.at === 'number';
     return whole ? (draft as Draft) : null;
   } catch {
     return null;
@@ -60,8 +65,12 @@ const locks = (): LockManager | undefined => (typeof navigator === 'undefined' ?
 /** Says for as long as this page lives that an opening is at work, so that no other takes its draft for one left behind. */
 export function holdOpening(opening: string): () => void {
   let release = () => undefined as void;
-  const ended = new Promise<void>((resolve) => { release = resolve; });
-  void locks()?.request(lockOf(opening), () => ended).catch(() => undefined);
+  const ended = new Promise<void>((resolve) => {
+    release = resolve;
+  });
+  void locks()
+    ?.request(lockOf(opening), () => ended)
+    .catch(() => undefined);
   return release;
 }
 
@@ -69,7 +78,12 @@ export function holdOpening(opening: string): () => void {
 export async function abandonedDrafts(id: string): Promise<Draft[]> {
   const drafts = keysOf(id).flatMap((key) => readDraft(key) ?? []);
   if (drafts.length === 0) return [];
-  const held = await locks()?.query().then((state) => new Set(state.held?.map(({ name }) => name))).catch(() => undefined);
-  const left = drafts.filter(({ opening, at }) => (held ? !held.has(lockOf(opening)) : Date.now() - at > abandonedAfterMs));
+  const held = await locks()
+    ?.query()
+    .then((state) => new Set(state.held?.map(({ name }) => name)))
+    .catch(() => undefined);
+  const left = drafts.filter(({ opening, at }) =>
+    held ? !held.has(lockOf(opening)) : Date.now() - at > abandonedAfterMs,
+  );
   return left.sort((a, b) => a.at - b.at);
 }

@@ -32,7 +32,11 @@ export function useApartHabit() {
  *
  * @param toy the text analysed
  */
-export function withHabit(text: string, habit: Apart | null, toy: ToyAnalysis = analyseToy(text, { searches: false })): string {
+export function withHabit(
+  text: string,
+  habit: Apart | null,
+  toy: ToyAnalysis = analyseToy(text, { searches: false }),
+): string {
   if (!habit || !toy.problems.some((problem) => problem.code === 'apart-reading')) return text;
   return setToyHeader(text, 'Apart', apartValues[habit]);
 }

@@ -6,14 +6,19 @@ import { storage } from './storage';
 
 const text = 'Toy: Bee\nHead\nR1: 6 sc in ring';
 const putBefore = IDBObjectStore.prototype.put;
-const breakWrites = () => { IDBObjectStore.prototype.put = () => { throw new DOMException('full', 'QuotaExceededError'); }; };
+const breakWrites = () => {
+  IDBObjectStore.prototype.put = () => {
+    throw new DOMException('full', 'QuotaExceededError');
+  };
+};
 
 beforeEach(async () => {
   IDBObjectStore.prototype.put = putBefore;
   await storage.clear();
 });
 
-const names = async () => (await shelf.list()).map((toy) => (toy.kind === 'kept' ? toy.card.name : `damaged: ${toy.name}`));
+const names = async () =>
+  (await shelf.list()).map((toy) => (toy.kind === 'kept' ? toy.card.name : `damaged: ${toy.name}`));
 
 test('a toy is created, listed by its card, read and saved', async () => {
   const made = await shelf.create(text);
@@ -23,13 +28,23 @@ test('a toy is created, listed by its card, read and saved', async () => {
   expect((await shelf.read(made.id))?.document.text).toContain('Wasp');
   // The kept card was of the text before; the shelf makes it anew and keeps it.
   expect(await names()).toEqual(['Wasp']);
-  expect(JSON.parse((await storage.getItem(`hoppla/card/${made.id}`))!)).toMatchObject({ revision: 2, card: { name: 'Wasp', parts: 1, picture: { fabric: [{ d: expect.stringMatching(/^M\d/) }] } } });
+  expect(JSON.parse((await storage.getItem(`hoppla/card/${made.id}`))!)).toMatchObject({
+    revision: 2,
+    card: { name: 'Wasp', parts: 1, picture: { fabric: [{ d: expect.stringMatching(/^M\d/) }] } },
+  });
 });
 
 test('toys kept by the first Hoppla, with a list and without cards, are all there, with their history', async () => {
-  const document = { format: 'hoppla-toy', version: 1, text, made: '2026-01-02T03:04:05.000Z', changed: '2026-01-02T03:04:05.000Z' };
+  const document = {
+    format: 'hoppla-toy',
+    version: 1,
+    text,
+    made: '2026-01-02T03:04:05.000Z',
+    changed: '2026-01-02T03:04:05.000Z',
+  };
   await storage.setMany({
-    'hoppla/index': '{"version":1,"toys":[]}', 'hoppla/toy/old': JSON.stringify({ revision: 7, document }),
+    'hoppla/index': '{"version":1,"toys":[]}',
+    'hoppla/toy/old': JSON.stringify({ revision: 7, document }),
     'hoppla/history/old': JSON.stringify({ state: { past: ['Toy: Bee'], future: [] }, version: 0 }),
   });
   expect(await names()).toEqual(['Bee']);
@@ -48,9 +63,16 @@ test('saving over a newer revision is refused with what is there; of two at once
 });
 
 test('toys made, changed and removed by two tabs at once: all are there, none comes back', async () => {
-  const made = await Promise.all(Array.from({ length: 12 }, (_, i) => shelf.create(`Toy: Bee ${i}\nHead\nR1: 6 sc in ring`)));
+  const made = await Promise.all(
+    Array.from({ length: 12 }, (_, i) => shelf.create(`Toy: Bee ${i}\nHead\nR1: 6 sc in ring`)),
+  );
   const [first, second, ...others] = made;
-  await Promise.all([...others.map((toy) => shelf.save(toy, `${toy.document.text} [6]`)), shelf.remove(first!.id), shelf.create(text), shelf.remove(second!.id)]);
+  await Promise.all([
+    ...others.map((toy) => shelf.save(toy, `${toy.document.text} [6]`)),
+    shelf.remove(first!.id),
+    shelf.create(text),
+    shelf.remove(second!.id),
+  ]);
   expect((await names()).sort()).toEqual(['Bee', ...others.map((_, i) => `Bee ${i + 2}`)].sort());
   await expect(shelf.save(first!, 'from the tab that still has it open')).rejects.toThrow(GoneError);
   await shelf.keepHistory(first!.id, { past: ['x'], future: [] });
@@ -75,11 +97,22 @@ test('removing takes all that belongs to a toy; putting it back gives it all bac
 
 test('a toy that can’t be read stays on the shelf, says why, and is kept to the letter', async () => {
   const made = await shelf.create(text);
-  const broken = JSON.stringify({ revision: 1, document: { ...made.document, text: 5, made: '2026-01-02T03:04:05.000Z' } });
+  const broken = JSON.stringify({
+    revision: 1,
+    document: { ...made.document, text: 5, made: '2026-01-02T03:04:05.000Z' },
+  });
   await storage.setItem(`hoppla/toy/${made.id}`, broken);
-  await storage.setItem('hoppla/toy/cut', '{"revision":3,"document":{"format":"hoppla-toy","version":1,"text":"Toy: Wasp\\nHead\\nR1: 6 sc');
+  await storage.setItem(
+    'hoppla/toy/cut',
+    '{"revision":3,"document":{"format":"hoppla-toy","version":1,"text":"Toy: Wasp\\nHead\\nR1: 6 sc',
+  );
   expect(await shelf.list()).toEqual([
-    expect.objectContaining({ id: made.id, kind: 'damaged', why: expect.stringMatching(/pattern text/), made: '2026-01-02T03:04:05.000Z' }),
+    expect.objectContaining({
+      id: made.id,
+      kind: 'damaged',
+      why: expect.stringMatching(/pattern text/),
+      made: '2026-01-02T03:04:05.000Z',
+    }),
     expect.objectContaining({ id: 'cut', kind: 'damaged', name: 'Wasp' }),
   ]);
   await expect(shelf.read(made.id)).rejects.toMatchObject({ kept: broken });
@@ -91,7 +124,10 @@ test('a toy that can’t be read stays on the shelf, says why, and is kept to th
   expect(await shelf.kept(made.id)).toBe(broken);
 });
 
-test.each([['too many signs', 'x'.repeat(limits.textSigns + 1)], ['signs that grow when they are kept', '\u0001'.repeat(150_000)]])('%s: refused before it is written', async (_, long) => {
+test.each([
+  ['too many signs', 'x'.repeat(limits.textSigns + 1)],
+  ['signs that grow when they are kept', '\u0001'.repeat(150_000)],
+])('%s: refused before it is written', async (_, long) => {
   const made = await shelf.create(text);
   await expect(shelf.save(made, long)).rejects.toThrow(TooLongError);
   await expect(shelf.create(long)).rejects.toThrow(TooLongError);

@@ -1,6 +1,12 @@
 import { limits } from '../core/notation/limits';
 import { analyseToy } from '../core/toy/analyse';
-import { documentVersion, longestDocument, readDocument, writeDocument, type ToyDocument } from '../core/toy/document';
+import {
+  documentVersion,
+  longestDocument,
+  readDocument,
+  writeDocument,
+  type ToyDocument,
+} from '../core/toy/document';
 import { toyCard, type ToyCard } from '../core/toy/toyCard';
 import { forgetDrafts } from './drafts';
 import { storage, transact, type Changes } from './storage';
@@ -21,7 +27,9 @@ export interface TextHistory {
 }
 
 /** A toy on the shelf: what its card shows, or why it can't be read. */
-export type ShelfToy = { id: string; kind: 'kept'; made: string; card: ToyCard } | { id: string; kind: 'damaged'; made: string; why: string; name: string | null };
+export type ShelfToy =
+  | { id: string; kind: 'kept'; made: string; card: ToyCard }
+  | { id: string; kind: 'damaged'; made: string; why: string; name: string | null };
 
 /** What was taken off the shelf, as it was kept, readable or not. */
 export interface RemovedToy {
@@ -45,7 +53,10 @@ export class GoneError extends Error {
 
 /** What is kept under a toy's key can't be read. */
 export class DamagedError extends Error {
-  constructor(message: string, readonly kept: string) {
+  constructor(
+    message: string,
+    readonly kept: string,
+  ) {
     super(message);
   }
 }
@@ -64,7 +75,8 @@ export function newId(): string {
   return `${Date.now().toString(36)}${Math.random().toString(36).slice(2, 8)}`;
 }
 
-const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null && !Array.isArray(value);
+const isRecord = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 function parsed(text: string): unknown {
   try {
@@ -80,7 +92,12 @@ function parseStored(id: string, kept: string): StoredToy | string {
   if (!isRecord(stored) || typeof stored.revision !== 'number') return 'What is kept of this toy is damaged.';
   const read = readDocument(JSON.stringify(stored.document ?? null));
   if (!read.ok) return read.message;
-  return { id, revision: stored.revision, document: read.document, savedBy: typeof stored.savedBy === 'string' ? stored.savedBy : null };
+  return {
+    id,
+    revision: stored.revision,
+    document: read.document,
+    savedBy: typeof stored.savedBy === 'string' ? stored.savedBy : null,
+  };
 }
 
 /** The toy kept under a key; throws where it can't be read. */
@@ -93,8 +110,14 @@ function storedToy(id: string, kept: string): StoredToy {
 /** Refuses what could not be read again, before it is written. */
 function refuseTooLong(document: ToyDocument): void {
   const over = document.text.length - limits.textSigns;
-  if (over > 0) throw new TooLongError(`This text is ${over} signs too long for one toy (up to ${limits.textSigns / 1000} thousand). Give the end of it to a toy of its own.`);
-  if (writeDocument(document).length > longestDocument) throw new TooLongError('This text has too many odd signs to be kept. Take them out, or give a part of it to a toy of its own.');
+  if (over > 0)
+    throw new TooLongError(
+      `This text is ${over} signs too long for one toy (up to ${limits.textSigns / 1000} thousand). Give the end of it to a toy of its own.`,
+    );
+  if (writeDocument(document).length > longestDocument)
+    throw new TooLongError(
+      'This text has too many odd signs to be kept. Take them out, or give a part of it to a toy of its own.',
+    );
 }
 
 const cardVersion = 2;
@@ -104,34 +127,56 @@ function cardOf(text: string): ToyCard {
   try {
     return toyCard(analyseToy(text, { searches: false }));
   } catch {
-    return { name: text.trim().split('\n')[0]?.slice(0, 60) || 'Toy without a name', next: 'Open it to see its text', parts: 0, picture: null };
+    return {
+      name: text.trim().split('\n')[0]?.slice(0, 60) || 'Toy without a name',
+      next: 'Open it to see its text',
+      parts: 0,
+      picture: null,
+    };
   }
 }
 
 /** The card kept of a toy, where it is of that very revision. */
 function parseCard(kept: string | null | undefined, revision: number): ToyCard | null {
   const card = parsed(kept ?? '');
-  const isCurrent = isRecord(card) && card.version === cardVersion && card.revision === revision && isRecord(card.card);
+  const isCurrent =
+    isRecord(card) && card.version === cardVersion && card.revision === revision && isRecord(card.card);
   return isCurrent ? (card.card as unknown as ToyCard) : null;
 }
 
-const toyEntry = ({ id, revision, document, savedBy }: StoredToy): Record<string, string> => ({ [toyKey(id)]: JSON.stringify({ revision, savedBy, document }) });
-const cardEntry = ({ id, revision }: StoredToy, card: ToyCard): Record<string, string> => ({ [cardKey(id)]: JSON.stringify({ version: cardVersion, revision, card }) });
+const toyEntry = ({ id, revision, document, savedBy }: StoredToy): Record<string, string> => ({
+  [toyKey(id)]: JSON.stringify({ revision, savedBy, document }),
+});
+const cardEntry = ({ id, revision }: StoredToy, card: ToyCard): Record<string, string> => ({
+  [cardKey(id)]: JSON.stringify({ version: cardVersion, revision, card }),
+});
 
 /** The keys of a new toy, with its card. */
-const newEntries = (stored: StoredToy): Record<string, string> => ({ ...toyEntry(stored), ...cardEntry(stored, cardOf(stored.document.text)) });
+const newEntries = (stored: StoredToy): Record<string, string> => ({
+  ...toyEntry(stored),
+  ...cardEntry(stored, cardOf(stored.document.text)),
+});
 
 function parseHistory(kept: string | undefined): TextHistory {
   const found = parsed(kept ?? '');
   // Histories kept by the first Hoppla lie one deeper.
   const history = isRecord(found) && isRecord(found.state) ? found.state : found;
-  const texts = (list: unknown) => (Array.isArray(list) ? list.filter((text): text is string => typeof text === 'string') : []);
-  return isRecord(history) ? { past: texts(history.past), future: texts(history.future) } : { past: [], future: [] };
+  const texts = (list: unknown) =>
+    Array.isArray(list) ? list.filter((text): text is string => typeof text === 'string') : [];
+  return isRecord(history)
+    ? { past: texts(history.past), future: texts(history.future) }
+    : { past: [], future: [] };
 }
 
 const now = () => new Date().toISOString();
 
-const newDocument = (text: string, made = now()): ToyDocument => ({ format: 'hoppla-toy', version: documentVersion, text, made, changed: made });
+const newDocument = (text: string, made = now()): ToyDocument => ({
+  format: 'hoppla-toy',
+  version: documentVersion,
+  text,
+  made,
+  changed: made,
+});
 
 /** Puts a new toy on the shelf. */
 async function put(document: ToyDocument): Promise<StoredToy> {
@@ -144,7 +189,12 @@ async function put(document: ToyDocument): Promise<StoredToy> {
 /** The keys of several new toys, the first on top. */
 function entriesOf(texts: readonly string[]): Changes {
   const begun = Date.now();
-  const toys = texts.map((text, index): StoredToy => ({ id: newId(), revision: 1, document: newDocument(text, new Date(begun - index).toISOString()), savedBy: null }));
+  const toys = texts.map((text, index): StoredToy => ({
+    id: newId(),
+    revision: 1,
+    document: newDocument(text, new Date(begun - index).toISOString()),
+    savedBy: null,
+  }));
   return Object.assign({}, ...toys.map(newEntries)) as Changes;
 }
 
@@ -163,7 +213,9 @@ function rememberedOf(kept: string): { made: string; name: string | null } {
 export const shelf = {
   /** All toys, the newest first. Reads no pattern: cards are kept; one that is missing is made and kept. */
   async list(): Promise<ShelfToy[]> {
-    const ids = (await storage.getAllKeys()).filter((key) => key.startsWith(toyPrefix)).map((key) => key.slice(toyPrefix.length));
+    const ids = (await storage.getAllKeys())
+      .filter((key) => key.startsWith(toyPrefix))
+      .map((key) => key.slice(toyPrefix.length));
     const kept = await storage.getMany(ids.flatMap((id) => [toyKey(id), cardKey(id)]));
     const toys: ShelfToy[] = [];
     for (const id of ids) {
@@ -184,7 +236,10 @@ export const shelf = {
   /** Makes the card of a toy anew and keeps it while the toy is there; that it can't be kept does no harm. */
   async renewCard(stored: StoredToy): Promise<ToyCard> {
     const card = cardOf(stored.document.text);
-    await transact([toyKey(stored.id)], (kept) => ({ changes: kept.has(toyKey(stored.id)) ? cardEntry(stored, card) : {}, result: undefined })).catch(() => undefined);
+    await transact([toyKey(stored.id)], (kept) => ({
+      changes: kept.has(toyKey(stored.id)) ? cardEntry(stored, card) : {},
+      result: undefined,
+    })).catch(() => undefined);
     return card;
   },
 
@@ -219,21 +274,40 @@ export const shelf = {
    *
    * @param savedBy the opening that saves, so that its drafts know their own
    */
-  async save(base: StoredToy, text: string, savedBy: string | null = null, history?: TextHistory): Promise<StoredToy> {
-    const next: StoredToy = { id: base.id, revision: base.revision + 1, document: { ...base.document, text, changed: now() }, savedBy };
+  async save(
+    base: StoredToy,
+    text: string,
+    savedBy: string | null = null,
+    history?: TextHistory,
+  ): Promise<StoredToy> {
+    const next: StoredToy = {
+      id: base.id,
+      revision: base.revision + 1,
+      document: { ...base.document, text, changed: now() },
+      savedBy,
+    };
     refuseTooLong(next.document);
     return transact([toyKey(base.id)], (kept) => {
       const current = kept.get(toyKey(base.id));
       if (current === undefined) throw new GoneError();
       const stored = storedToy(base.id, current);
       if (stored.revision !== base.revision) throw new ConflictError(stored);
-      return { changes: { ...toyEntry(next), ...(history ? { [historyKey(base.id)]: JSON.stringify(history) } : {}) }, result: next };
+      return {
+        changes: {
+          ...toyEntry(next),
+          ...(history ? { [historyKey(base.id)]: JSON.stringify(history) } : {}),
+        },
+        result: next,
+      };
     });
   },
 
   /** Keeps the history of a toy that is still there. */
   keepHistory: (id: string, history: TextHistory): Promise<void> =>
-    transact([toyKey(id)], (kept) => ({ changes: kept.has(toyKey(id)) ? { [historyKey(id)]: JSON.stringify(history) } : {}, result: undefined })),
+    transact([toyKey(id)], (kept) => ({
+      changes: kept.has(toyKey(id)) ? { [historyKey(id)]: JSON.stringify(history) } : {},
+      result: undefined,
+    })),
 
   /** Takes a toy off the shelf with all that belongs to it. */
   async remove(id: string): Promise<RemovedToy> {
@@ -252,7 +326,11 @@ export const shelf = {
 
   /** Puts an open toy back that another tab took off, with the text it has here. */
   async putBack(base: StoredToy, text: string): Promise<StoredToy> {
-    const next: StoredToy = { ...base, revision: base.revision + 1, document: { ...base.document, text, changed: now() } };
+    const next: StoredToy = {
+      ...base,
+      revision: base.revision + 1,
+      document: { ...base.document, text, changed: now() },
+    };
     refuseTooLong(next.document);
     return transact([toyKey(base.id)], (kept) => {
       const current = kept.get(toyKey(base.id));
@@ -268,11 +346,15 @@ export const shelf = {
   },
 
   /** Puts several new toys on the shelf, the first on top: all of them or none. */
-  addAll: (texts: readonly string[]): Promise<void> => transact([], () => ({ changes: entriesOf(texts), result: undefined })),
+  addAll: (texts: readonly string[]): Promise<void> =>
+    transact([], () => ({ changes: entriesOf(texts), result: undefined })),
 
   /** Begins a new shelf with toys, the first on top: all of them or, where another tab was faster or the page is closed, none. */
   async seed(texts: readonly string[]): Promise<void> {
     const entries = entriesOf(texts);
-    await transact([seededKey], (kept) => ({ changes: kept.has(seededKey) ? {} : { ...entries, [seededKey]: 'yes' }, result: undefined }));
+    await transact([seededKey], (kept) => ({
+      changes: kept.has(seededKey) ? {} : { ...entries, [seededKey]: 'yes' },
+      result: undefined,
+    }));
   },
 };

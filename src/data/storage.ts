@@ -16,9 +16,13 @@ let connection: Promise<IDBPDatabase<Entries>> | null = null;
 
 /** A connection of our own to that database. One that broke is opened anew by the next who asks. */
 function database(): Promise<IDBPDatabase<Entries>> {
-  const forget = () => { connection = null; };
+  const forget = () => {
+    connection = null;
+  };
   connection ??= openDB<Entries>(databaseName, 1, {
-    upgrade: (made) => { if (!made.objectStoreNames.contains(table)) made.createObjectStore(table); },
+    upgrade: (made) => {
+      if (!made.objectStoreNames.contains(table)) made.createObjectStore(table);
+    },
     blocking: (_current, _wanted, event) => (event.target as unknown as IDBPDatabase).close(),
     terminated: forget,
   }).catch((reason: unknown) => {
@@ -44,11 +48,18 @@ export interface Change<T> {
  * @param keys what is read
  * @param change from what is kept to what is to be kept; what it throws is thrown, and nothing is changed
  */
-export async function transact<T>(keys: readonly string[], change: (kept: ReadonlyMap<string, string>) => Change<T>): Promise<T> {
+export async function transact<T>(
+  keys: readonly string[],
+  change: (kept: ReadonlyMap<string, string>) => Change<T>,
+): Promise<T> {
   const transaction = (await database()).transaction(table, 'readwrite');
   try {
     const values = await Promise.all(keys.map((key) => transaction.store.get(key)));
-    const kept = new Map(keys.flatMap((key, index): [string, string][] => (typeof values[index] === 'string' ? [[key, values[index]]] : [])));
+    const kept = new Map(
+      keys.flatMap((key, index): [string, string][] =>
+        typeof values[index] === 'string' ? [[key, values[index]]] : [],
+      ),
+    );
     const { changes, result } = change(kept);
     const writing = Object.entries(changes).map(async ([key, value]) => {
       if (value === null) await transaction.store.delete(key);

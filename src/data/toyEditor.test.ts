@@ -11,9 +11,15 @@ jest.mock('./otherTabs', () => ({ announceChange: jest.fn() }));
 /** The browser's store that needs no waiting, as an object. */
 function fakeLocalStorage(): Storage {
   const store = Object.create({
-    getItem(key: string) { return Object.hasOwn(this, key) ? (this as Record<string, string>)[key] : null; },
-    setItem(key: string, value: string) { (this as Record<string, string>)[key] = value; },
-    removeItem(key: string) { delete (this as Record<string, string>)[key]; },
+    getItem(key: string) {
+      return Object.hasOwn(this, key) ? (this as Record<string, string>)[key] : null;
+    },
+    setItem(key: string, value: string) {
+      (this as Record<string, string>)[key] = value;
+    },
+    removeItem(key: string) {
+      delete (this as Record<string, string>)[key];
+    },
   }) as Storage;
   return store;
 }
@@ -29,14 +35,23 @@ beforeEach(async () => {
 afterEach(() => jest.useRealTimers());
 
 /** Lets what the database has begun come to its end: its turns are real ones. */
-const settle = async () => { for (let i = 0; i < 30; i += 1) await new Promise((resolve) => { setImmediate(resolve); }); };
+const settle = async () => {
+  for (let i = 0; i < 30; i += 1)
+    await new Promise((resolve) => {
+      setImmediate(resolve);
+    });
+};
 const pass = async (ms: number) => {
   await jest.advanceTimersByTimeAsync(ms);
   await settle();
 };
 const text = (editor: ToyEditor) => editor.store.getState().text;
 const keptText = async (id: string) => (await shelf.read(id))?.document.text;
-const reopened = async (id: string) => createToyEditor((await shelf.read(id))!, { history: await shelf.history(id), drafts: await abandonedDrafts(id) });
+const reopened = async (id: string) =>
+  createToyEditor((await shelf.read(id))!, {
+    history: await shelf.history(id),
+    drafts: await abandonedDrafts(id),
+  });
 const texts = async () => (await shelf.all()).map((toy) => toy.document.text).sort();
 
 test('typing in one go is one step of undo, taps are steps of their own, a drag is one', async () => {
@@ -108,7 +123,10 @@ test('a draft whose opening had saved it already is no question', async () => {
   editor.setText('ab');
   await editor.flush();
   // It died between its saving and the word of it.
-  localStorage.setItem(`hoppla/draft/${made.id}/${editor.opening}`, JSON.stringify({ opening: editor.opening, revision: made.revision, text: 'abc', at: Date.now() }));
+  localStorage.setItem(
+    `hoppla/draft/${made.id}/${editor.opening}`,
+    JSON.stringify({ opening: editor.opening, revision: made.revision, text: 'abc', at: Date.now() }),
+  );
   jest.setSystemTime(Date.now() + 6000);
   const again = await reopened(made.id);
   expect([text(again), again.status.getState().save.kind]).toEqual(['abc', 'saving']);
@@ -132,7 +150,9 @@ test('a change is saved by itself, and a conflict is kept apart', async () => {
 test('storage that refuses is said, and tried again by itself', async () => {
   const made = await shelf.create('a');
   const editor = createToyEditor(made);
-  IDBObjectStore.prototype.put = () => { throw new DOMException('full', 'QuotaExceededError'); };
+  IDBObjectStore.prototype.put = () => {
+    throw new DOMException('full', 'QuotaExceededError');
+  };
   editor.setText('more');
   await pass(500);
   expect(editor.status.getState().save.kind).toBe('failed');
@@ -146,7 +166,10 @@ test('a text too long to be read again is refused and said; cut shorter it is sa
   const editor = createToyEditor(made);
   editor.setText('x'.repeat(204_517));
   await pass(500);
-  expect(editor.status.getState().save).toMatchObject({ kind: 'refused', message: expect.stringContaining('4517 signs too long') });
+  expect(editor.status.getState().save).toMatchObject({
+    kind: 'refused',
+    message: expect.stringContaining('4517 signs too long'),
+  });
   expect(await keptText(made.id)).toBe('a');
   editor.setText('x'.repeat(1000));
   await pass(500);

@@ -2,7 +2,15 @@ import { temporal } from 'zundo';
 import { createStore } from 'zustand/vanilla';
 import { removeDraft, writeDraft, type Draft } from './drafts';
 import { announceChange } from './otherTabs';
-import { ConflictError, GoneError, newId, shelf, TooLongError, type StoredToy, type TextHistory } from './shelf';
+import {
+  ConflictError,
+  GoneError,
+  newId,
+  shelf,
+  TooLongError,
+  type StoredToy,
+  type TextHistory,
+} from './shelf';
 
 export type SaveState =
   | { kind: 'saved' }
@@ -50,7 +58,10 @@ function newest(texts: readonly string[]): string[] {
 /** The text of one toy while it is worked on: its history, and the saving of it. */
 export type ToyEditor = ReturnType<typeof createToyEditor>;
 
-export function createToyEditor(toy: StoredToy, { history, drafts }: OpenedWith = { history: { past: [], future: [] }, drafts: [] }) {
+export function createToyEditor(
+  toy: StoredToy,
+  { history, drafts }: OpenedWith = { history: { past: [], future: [] }, drafts: [] },
+) {
   const opening = newId();
   let base = toy;
   /** revision that what is unsaved was typed over; null where that is the one it will be saved over */
@@ -98,7 +109,9 @@ export function createToyEditor(toy: StoredToy, { history, drafts }: OpenedWith 
       status.setState({ save: { kind: 'saved' } });
       if (!historyChanged) return;
       historyChanged = false;
-      await shelf.keepHistory(base.id, historyNow()).catch(() => { historyChanged = true; });
+      await shelf.keepHistory(base.id, historyNow()).catch(() => {
+        historyChanged = true;
+      });
       return;
     }
     status.setState({ save: { kind: 'saving' } });
@@ -117,11 +130,18 @@ export function createToyEditor(toy: StoredToy, { history, drafts }: OpenedWith 
         // It was saved, and only the answer was lost.
         base = error.stored;
         schedule(saveAfterMs);
-      } else if (error instanceof ConflictError) status.setState({ save: { kind: 'conflict', theirs: error.stored } });
+      } else if (error instanceof ConflictError)
+        status.setState({ save: { kind: 'conflict', theirs: error.stored } });
       else if (error instanceof GoneError) status.setState({ save: { kind: 'gone' } });
-      else if (error instanceof TooLongError) status.setState({ save: { kind: 'refused', message: error.message } });
+      else if (error instanceof TooLongError)
+        status.setState({ save: { kind: 'refused', message: error.message } });
       else {
-        status.setState({ save: { kind: 'failed', message: 'The browser would not save this. It is tried again; export the toy to be safe.' } });
+        status.setState({
+          save: {
+            kind: 'failed',
+            message: 'The browser would not save this. It is tried again; export the toy to be safe.',
+          },
+        });
         reschedule(retryAfterMs);
       }
     }
@@ -137,7 +157,13 @@ export function createToyEditor(toy: StoredToy, { history, drafts }: OpenedWith 
     clearTimeout(cardTimer);
     cardTimer = setTimeout(() => void shelf.renewCard(base), after);
   };
-  const keepDraft = () => writeDraft(toy.id, { opening, revision: typedOver ?? base.revision, text: store.getState().text, at: Date.now() });
+  const keepDraft = () =>
+    writeDraft(toy.id, {
+      opening,
+      revision: typedOver ?? base.revision,
+      text: store.getState().text,
+      at: Date.now(),
+    });
 
   store.subscribe(() => {
     if (store.getState().text === base.document.text) removeDraft(toy.id, opening);

@@ -15,7 +15,9 @@ async function readInSlices(text: string, signal: AbortSignal): Promise<boolean>
   let begun = Date.now();
   while (!reading.next().done) {
     if (Date.now() - begun < sliceMs) continue;
-    await new Promise((resolve) => { setTimeout(resolve, 0); });
+    await new Promise((resolve) => {
+      setTimeout(resolve, 0);
+    });
     if (signal.aborted) return false;
     begun = Date.now();
   }
@@ -48,7 +50,9 @@ export function useAnalysis(text: string): ToyAnalysis {
   useEffect(() => {
     if (quick) return undefined;
     const giveUp = new AbortController();
-    void readInSlices(settled, giveUp.signal).then((done) => { if (done) setRead(settled); });
+    void readInSlices(settled, giveUp.signal).then((done) => {
+      if (done) setRead(settled);
+    });
     return () => giveUp.abort();
   }, [settled, quick]);
 

@@ -28,10 +28,21 @@ export function useForm(part: PartAnalysis | undefined): PartForm3d {
     retry: false,
     queryFn: async ({ signal }) => {
       if (!input) return null;
-      const form = await relaxInWorker(input, (soFar) => { client.setQueryData(key, soFar); }, signal);
+      const form = await relaxInWorker(
+        input,
+        (soFar) => {
+          client.setQueryData(key, soFar);
+        },
+        signal,
+      );
       // Given up for a newer wish: what had settled so far stays.
       return form ?? client.getQueryData<RelaxedForm>(key) ?? null;
     },
   });
-  return { form: data ?? null, settling: isFetching, trouble: error && (error instanceof RelaxError ? error.why : 'broke'), retry: () => void refetch() };
+  return {
+    form: data ?? null,
+    settling: isFetching,
+    trouble: error && (error instanceof RelaxError ? error.why : 'broke'),
+    retry: () => void refetch(),
+  };
 }

@@ -27,11 +27,26 @@ export function useShelfActions() {
     if (id) client.removeQueries({ queryKey: toyQueryKey(id) });
     return client.invalidateQueries({ queryKey: shelfKey });
   };
-  const create = useMutation({ mutationFn: (text: string) => shelf.create(text), onSuccess: () => refresh() });
-  const add = useMutation({ mutationFn: (document: ToyDocument) => shelf.add(document), onSuccess: () => refresh() });
-  const addAll = useMutation({ mutationFn: (texts: readonly string[]) => shelf.addAll(texts), onSuccess: () => refresh() });
-  const remove = useMutation({ mutationFn: (id: string) => shelf.remove(id), onSuccess: (removed) => refresh(removed.id) });
-  const restore = useMutation({ mutationFn: (removed: RemovedToy) => shelf.restore(removed), onSuccess: (_, removed) => refresh(removed.id) });
+  const create = useMutation({
+    mutationFn: (text: string) => shelf.create(text),
+    onSuccess: () => refresh(),
+  });
+  const add = useMutation({
+    mutationFn: (document: ToyDocument) => shelf.add(document),
+    onSuccess: () => refresh(),
+  });
+  const addAll = useMutation({
+    mutationFn: (texts: readonly string[]) => shelf.addAll(texts),
+    onSuccess: () => refresh(),
+  });
+  const remove = useMutation({
+    mutationFn: (id: string) => shelf.remove(id),
+    onSuccess: (removed) => refresh(removed.id),
+  });
+  const restore = useMutation({
+    mutationFn: (removed: RemovedToy) => shelf.restore(removed),
+    onSuccess: (_, removed) => refresh(removed.id),
+  });
   const rename = useMutation({
     mutationFn: async ({ id, name }: { id: string; name: string }) => {
       const stored = await current(id);
@@ -40,7 +55,8 @@ export function useShelfActions() {
     onSuccess: (toy) => refresh(toy.id),
   });
   const duplicate = useMutation({
-    mutationFn: async ({ id, name }: { id: string; name: string }) => shelf.create(setToyHeader((await current(id)).document.text, 'Toy', `${name}, copy`)),
+    mutationFn: async ({ id, name }: { id: string; name: string }) =>
+      shelf.create(setToyHeader((await current(id)).document.text, 'Toy', `${name}, copy`)),
     onSuccess: () => refresh(),
   });
   return { create, add, addAll, remove, restore, rename, duplicate };

@@ -29,22 +29,36 @@ interface ToyProviderProps {
 }
 
 async function openToy(id: string) {
-  const [stored, history, drafts] = await Promise.all([shelf.read(id), shelf.history(id), abandonedDrafts(id)]);
+  const [stored, history, drafts] = await Promise.all([
+    shelf.read(id),
+    shelf.history(id),
+    abandonedDrafts(id),
+  ]);
   return stored && { stored, history, drafts };
 }
 
 /** Opens a toy for all screens below it. */
 export function ToyProvider({ id, children, missing, failed }: ToyProviderProps) {
   const client = useQueryClient();
-  const { data, error, refetch, isPending } = useQuery({ queryKey: toyQueryKey(id), queryFn: () => openToy(id), staleTime: Infinity, gcTime: 0, retry: false });
+  const { data, error, refetch, isPending } = useQuery({
+    queryKey: toyQueryKey(id),
+    queryFn: () => openToy(id),
+    staleTime: Infinity,
+    gcTime: 0,
+    retry: false,
+  });
   const editor = useMemo(() => (data ? createToyEditor(data.stored, data) : null), [data]);
   useEffect(() => {
     if (!editor) return undefined;
     const release = holdOpening(editor.opening);
-    const stop = onChangeElsewhere((changed) => { if (changed === id) void editor.elsewhere(); });
+    const stop = onChangeElsewhere((changed) => {
+      if (changed === id) void editor.elsewhere();
+    });
     // Leaving the page must not lose the last word.
     const leave = () => void editor.flush();
-    const comeBack = () => { if (document.visibilityState === 'visible') void editor.elsewhere(); };
+    const comeBack = () => {
+      if (document.visibilityState === 'visible') void editor.elsewhere();
+    };
     window.addEventListener('pagehide', leave);
     document.addEventListener('visibilitychange', leave);
     document.addEventListener('visibilitychange', comeBack);
@@ -64,7 +78,11 @@ export function ToyProvider({ id, children, missing, failed }: ToyProviderProps)
   if (isPending) return null;
   if (data === null) return missing;
   if (!editor || editor.id !== id) return null;
-  return <EditorContext.Provider value={editor}><Analysed editor={editor}>{children}</Analysed></EditorContext.Provider>;
+  return (
+    <EditorContext.Provider value={editor}>
+      <Analysed editor={editor}>{children}</Analysed>
+    </EditorContext.Provider>
+  );
 }
 
 /** Analyses the open toy once for all that look at it. */

@@ -13,7 +13,11 @@ export function useYarns() {
 }
 
 export function useToysIn(name: string) {
-  return useQuery({ queryKey: [...yarnsKey, 'toys', name], queryFn: () => yarnShelf.toysIn(name), enabled: name !== '' });
+  return useQuery({
+    queryKey: [...yarnsKey, 'toys', name],
+    queryFn: () => yarnShelf.toysIn(name),
+    enabled: name !== '',
+  });
 }
 
 /** Keeping and removing yarns; toys worked in a changed yarn follow. */
@@ -33,7 +37,10 @@ export function useYarnActions() {
       await client.invalidateQueries({ queryKey: shelfKey });
     },
   });
-  const remove = useMutation({ mutationFn: (id: string) => yarnShelf.remove(id), onSuccess: () => client.invalidateQueries({ queryKey: yarnsKey }) });
+  const remove = useMutation({
+    mutationFn: (id: string) => yarnShelf.remove(id),
+    onSuccess: () => client.invalidateQueries({ queryKey: yarnsKey }),
+  });
   return { save, remove };
 }
 
@@ -41,6 +48,9 @@ export function useYarnActions() {
 export function useStuffing() {
   const client = useQueryClient();
   const { data } = useQuery({ queryKey: stuffingKey, queryFn: () => stuffing.read() });
-  const weigh = useMutation({ mutationFn: (densities: StuffingDensities | null) => stuffing.write(densities), onSuccess: () => client.invalidateQueries({ queryKey: stuffingKey }) });
+  const weigh = useMutation({
+    mutationFn: (densities: StuffingDensities | null) => stuffing.write(densities),
+    onSuccess: () => client.invalidateQueries({ queryKey: stuffingKey }),
+  });
   return { densities: data ?? usualDensities, weighed: Boolean(data), weigh };
 }

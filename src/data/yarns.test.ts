@@ -18,7 +18,9 @@ test('yarns are kept one key each, by name in order, and taken off again', async
 
 test('two yarns never share a name; what can’t be a yarn is refused and nothing is lost', async () => {
   await yarnShelf.save(river());
-  await expect(yarnShelf.save({ ...river(), name: 'river COTTON' })).rejects.toThrow('Another yarn has this name');
+  await expect(yarnShelf.save({ ...river(), name: 'river COTTON' })).rejects.toThrow(
+    'Another yarn has this name',
+  );
   await expect(yarnShelf.save({ ...river(), name: '' })).rejects.toThrow('Give the yarn a name.');
   expect(await yarnShelf.list()).toHaveLength(1);
 });

@@ -28,8 +28,11 @@ export const yarnShelf = {
   async save(yarn: Yarn): Promise<Yarn> {
     const read = readYarn(yarn);
     if (!read.ok) throw new Error(read.message);
-    const taken = (await yarnShelf.list()).some((other) => other.id !== yarn.id && other.name.toLowerCase() === read.yarn.name.toLowerCase());
-    if (taken) throw new Error('Another yarn has this name already. Add the colour or the hook to tell them apart.');
+    const taken = (await yarnShelf.list()).some(
+      (other) => other.id !== yarn.id && other.name.toLowerCase() === read.yarn.name.toLowerCase(),
+    );
+    if (taken)
+      throw new Error('Another yarn has this name already. Add the colour or the hook to tell them apart.');
     await storage.setItem(prefix + yarn.id, JSON.stringify(read.yarn));
     return read.yarn;
   },
@@ -38,7 +41,9 @@ export const yarnShelf = {
 
   /** Toys worked in a yarn, by its name in their text. */
   async toysIn(name: string): Promise<StoredToy[]> {
-    return (await shelf.all()).filter((toy) => analyseToy(toy.document.text).pattern.header.gauge?.yarn === name);
+    return (await shelf.all()).filter(
+      (toy) => analyseToy(toy.document.text).pattern.header.gauge?.yarn === name,
+    );
   },
 
   /** Brings the toys worked in a yarn to its newest figures. */
@@ -52,17 +57,28 @@ export const yarnShelf = {
   },
 };
 
-export const newYarn = (): Yarn => ({ id: newId(), name: '', weight: 'medium', hookMm: 3.5, swatch: null, wandered: null });
+export const newYarn = (): Yarn => ({
+  id: newId(),
+  name: '',
+  weight: 'medium',
+  hookMm: 3.5,
+  swatch: null,
+  wandered: null,
+});
 
 /** The maker's own stuffing, once weighed; null before. */
 export const stuffing = {
   async read(): Promise<StuffingDensities | null> {
     try {
       const kept = JSON.parse((await storage.getItem(stuffingKey)) ?? 'null') as StuffingDensities | null;
-      return kept && [kept.light, kept.medium, kept.firm].every((value) => Number.isFinite(value) && value > 0) ? kept : null;
+      return kept &&
+        [kept.light, kept.medium, kept.firm].every((value) => Number.isFinite(value) && value > 0)
+        ? kept
+        : null;
     } catch {
       return null;
     }
   },
-  write: (densities: StuffingDensities | null): Promise<void> => (densities ? storage.setItem(stuffingKey, JSON.stringify(densities)) : storage.removeItem(stuffingKey)),
+  write: (densities: StuffingDensities | null): Promise<void> =>
+    densities ? storage.setItem(stuffingKey, JSON.stringify(densities)) : storage.removeItem(stuffingKey),
 };

@@ -6,11 +6,26 @@ import { PlainText } from './toy/PlainText';
 /** What stands in the place of a page that broke. */
 export function BrokenPage({ error, retry }: ErrorBoundaryProps) {
   const router = useRouter();
-  return <Broken what="This page" error={error} retry={() => void retry()} actions={<Press label="To the shelf" onPress={() => router.replace('/')} />} />;
+  return (
+    <Broken
+      what="This page"
+      error={error}
+      retry={() => void retry()}
+      actions={<Press label="To the shelf" onPress={() => router.replace('/')} />}
+    />
+  );
 }
 
 /** The same for a page of an open toy: its text can still be read, changed and saved. */
 export function BrokenToyPage({ error, retry }: ErrorBoundaryProps) {
   const router = useRouter();
-  return <Broken what="This page" error={error} retry={() => void retry()} actions={<Press label="To the shelf" onPress={() => router.replace('/')} />} instead={<PlainText />} />;
+  return (
+    <Broken
+      what="This page"
+      error={error}
+      retry={() => void retry()}
+      actions={<Press label="To the shelf" onPress={() => router.replace('/')} />}
+      instead={<PlainText />}
+    />
+  );
 }

@@ -13,7 +13,15 @@ interface FieldProps {
 }
 
 /** A labelled place to write. */
-export function Field({ label, value, onChange, multiline = false, placeholder, hideLabel = false, onDone }: FieldProps) {
+export function Field({
+  label,
+  value,
+  onChange,
+  multiline = false,
+  placeholder,
+  hideLabel = false,
+  onDone,
+}: FieldProps) {
   const theme = useTheme();
   const scheme = useColorScheme();
   return (
@@ -30,9 +38,19 @@ export function Field({ label, value, onChange, multiline = false, placeholder, 
         spellCheck={false}
         autoCorrect={false}
         style={{
-          fontFamily: 'AtkinsonHyperlegibleNext_400Regular', fontSize: 17, lineHeight: 26, color: theme.color.val, backgroundColor: theme.sheet.val,
-          borderColor: theme.edge.val, borderWidth: 1, borderRadius: 10, padding: 12, minHeight: 48,
-          ...(multiline ? { flexGrow: 1, flexShrink: 1, minHeight: 220, textAlignVertical: 'top' as const } : {}),
+          fontFamily: 'AtkinsonHyperlegibleNext_400Regular',
+          fontSize: 17,
+          lineHeight: 26,
+          color: theme.color.val,
+          backgroundColor: theme.sheet.val,
+          borderColor: theme.edge.val,
+          borderWidth: 1,
+          borderRadius: 10,
+          padding: 12,
+          minHeight: 48,
+          ...(multiline
+            ? { flexGrow: 1, flexShrink: 1, minHeight: 220, textAlignVertical: 'top' as const }
+            : {}),
           ...({ colorScheme: scheme ?? 'light' } as object),
         }}
       />

@@ -28,7 +28,17 @@ export function Broken({ what, actions, instead, error, retry }: BrokenProps) {
   return (
     <View padding="$3" gap="$3" flexGrow={1} flexShrink={1} minHeight={0} backgroundColor="$background">
       <View role="alert">
-        <Notice tone="wrong" actions={<><Press label="Try again" onPress={retry} />{actions}</>}>{what} could not be shown. Nothing is lost: your text is kept as it was.</Notice>
+        <Notice
+          tone="wrong"
+          actions={
+            <>
+              <Press label="Try again" onPress={retry} />
+              {actions}
+            </>
+          }
+        >
+          {what} could not be shown. Nothing is lost: your text is kept as it was.
+        </Notice>
       </View>
       <Quiet>For a report: {failureOf(error)}</Quiet>
       {instead}
@@ -39,7 +49,12 @@ export function Broken({ what, actions, instead, error, retry }: BrokenProps) {
 /** Keeps what goes wrong inside to itself: everything around it stays, and says what can be done. */
 export function Guard({ resetKeys, children, ...broken }: GuardProps) {
   return (
-    <ErrorBoundary resetKeys={resetKeys} fallbackRender={({ error, resetErrorBoundary }) => <Broken {...broken} error={error} retry={resetErrorBoundary} />}>
+    <ErrorBoundary
+      resetKeys={resetKeys}
+      fallbackRender={({ error, resetErrorBoundary }) => (
+        <Broken {...broken} error={error} retry={resetErrorBoundary} />
+      )}
+    >
       {children}
     </ErrorBoundary>
   );

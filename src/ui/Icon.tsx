@@ -16,12 +16,32 @@ import type { ColorValue } from 'react-native';
 import { useTheme } from '@tamagui/core';
 
 const icons = {
-  up: ArrowUp, down: ArrowDown, back: ChevronLeft, download: Download, more: Ellipsis, closer: FoldHorizontal, wider: UnfoldHorizontal, minus: Minus, plus: Plus,
-  print: Printer, undo: Undo, redo: Redo, cut: Scissors, tape: Ruler,
+  up: ArrowUp,
+  down: ArrowDown,
+  back: ChevronLeft,
+  download: Download,
+  more: Ellipsis,
+  closer: FoldHorizontal,
+  wider: UnfoldHorizontal,
+  minus: Minus,
+  plus: Plus,
+  print: Printer,
+  undo: Undo,
+  redo: Redo,
+  cut: Scissors,
+  tape: Ruler,
 };
 
 /** A sign beside or instead of a word; the control it stands on carries the name. */
-export function Icon({ name, size = 22, color }: { name: keyof typeof icons; size?: number; color?: ColorValue }) {
+export function Icon({
+  name,
+  size = 22,
+  color,
+}: {
+  name: keyof typeof icons;
+  size?: number;
+  color?: ColorValue;
+}) {
   const theme = useTheme();
   const Drawn = icons[name];
   return <Drawn size={size} color={String(color ?? theme.color.val)} aria-hidden />;

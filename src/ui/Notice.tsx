@@ -6,7 +6,17 @@ const tones = { look: '$marker', wrong: '$danger', good: '$good', plain: '$edge'
 const signs = { look: 'Look', wrong: 'Wrong', good: 'Good', plain: '' } as const;
 
 /** A message with its sign and, below it, what can be done. The colour is never the only sign. */
-export function Notice({ tone, children, actions, live = false }: { tone: keyof typeof tones; children: ReactNode; actions?: ReactNode; live?: boolean }) {
+export function Notice({
+  tone,
+  children,
+  actions,
+  live = false,
+}: {
+  tone: keyof typeof tones;
+  children: ReactNode;
+  actions?: ReactNode;
+  live?: boolean;
+}) {
   return (
     <View
       role={live ? 'status' : undefined}
@@ -22,7 +32,11 @@ export function Notice({ tone, children, actions, live = false }: { tone: keyof 
         {signs[tone] ? <Body fontWeight="700">{signs[tone]}: </Body> : null}
         {children}
       </Body>
-      {actions ? <View flexDirection="row" flexWrap="wrap" gap="$2">{actions}</View> : null}
+      {actions ? (
+        <View flexDirection="row" flexWrap="wrap" gap="$2">
+          {actions}
+        </View>
+      ) : null}
     </View>
   );
 }

@@ -35,7 +35,15 @@ export function NumberStep({ label, unit, value, step, steps = [], least, most, 
     <View gap="$1" role="group" aria-label={label}>
       <Body fontWeight="700">{label}</Body>
       <View flexDirection="row" alignItems="center" gap="$2">
-        <Press name={`${label}: less`} icon={<Icon name="minus" />} disabled={value <= least} onPress={() => { setWritten(null); put(less); }} />
+        <Press
+          name={`${label}: less`}
+          icon={<Icon name="minus" />}
+          disabled={value <= least}
+          onPress={() => {
+            setWritten(null);
+            put(less);
+          }}
+        />
         <TextInput
           aria-label={`${label}, in ${unit}`}
           inputMode="decimal"
@@ -43,12 +51,28 @@ export function NumberStep({ label, unit, value, step, steps = [], least, most, 
           onChangeText={take}
           onBlur={() => setWritten(null)}
           style={{
-            width: 84, minHeight: 48, textAlign: 'center', fontFamily: 'BricolageGrotesque_700Bold', fontSize: 22, color: theme.color.val, backgroundColor: theme.sheet.val,
-            borderColor: theme.edge.val, borderWidth: 1, borderRadius: 10,
+            width: 84,
+            minHeight: 48,
+            textAlign: 'center',
+            fontFamily: 'BricolageGrotesque_700Bold',
+            fontSize: 22,
+            color: theme.color.val,
+            backgroundColor: theme.sheet.val,
+            borderColor: theme.edge.val,
+            borderWidth: 1,
+            borderRadius: 10,
           }}
         />
         <Body>{unit}</Body>
-        <Press name={`${label}: more`} icon={<Icon name="plus" />} disabled={value >= most} onPress={() => { setWritten(null); put(more); }} />
+        <Press
+          name={`${label}: more`}
+          icon={<Icon name="plus" />}
+          disabled={value >= most}
+          onPress={() => {
+            setWritten(null);
+            put(more);
+          }}
+        />
       </View>
     </View>
   );

@@ -24,22 +24,65 @@ export function Page({ title, aside, back, actions, foot, scrolls = true, childr
   const insets = useSafeAreaInsets();
   const column = { width: '100%', maxWidth: 760, alignSelf: 'center' } as const;
   return (
-    <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0} backgroundColor="$background" paddingTop={insets.top}>
-      <View render="header" flexDirection="row" alignItems="center" gap="$2" paddingHorizontal="$2" minHeight={64} paddingVertical="$1">
-        {back ? <Press tone="quiet" name={back.name} icon={<Icon name="back" />} onPress={back.go} /> : <View width={8} />}
+    <View
+      flexGrow={1}
+      flexShrink={1}
+      flexBasis={0}
+      minHeight={0}
+      backgroundColor="$background"
+      paddingTop={insets.top}
+    >
+      <View
+        render="header"
+        flexDirection="row"
+        alignItems="center"
+        gap="$2"
+        paddingHorizontal="$2"
+        minHeight={64}
+        paddingVertical="$1"
+      >
+        {back ? (
+          <Press tone="quiet" name={back.name} icon={<Icon name="back" />} onPress={back.go} />
+        ) : (
+          <View width={8} />
+        )}
         <View flexGrow={1} flexShrink={1} flexBasis={0} minWidth={0}>
-          <Text render="h1" margin={0} fontFamily="$heading" fontWeight="700" fontSize="$5" lineHeight="$5" color="$color" numberOfLines={1}>{title}</Text>
+          <Text
+            render="h1"
+            margin={0}
+            fontFamily="$heading"
+            fontWeight="700"
+            fontSize="$5"
+            lineHeight="$5"
+            color="$color"
+            numberOfLines={1}
+          >
+            {title}
+          </Text>
           {typeof aside === 'string' ? <Quiet numberOfLines={1}>{aside}</Quiet> : aside}
         </View>
         {actions}
       </View>
       <View render="main" flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0}>
         {scrolls ? (
-          <Scroll label={title}><View {...column} gap="$4">{children}</View></Scroll>
-        ) : children}
+          <Scroll label={title}>
+            <View {...column} gap="$4">
+              {children}
+            </View>
+          </Scroll>
+        ) : (
+          children
+        )}
       </View>
       {foot ? (
-        <View borderTopWidth={1} borderColor="$line" backgroundColor="$sheet" paddingHorizontal="$4" paddingVertical="$2" paddingBottom={Math.max(8, insets.bottom)}>
+        <View
+          borderTopWidth={1}
+          borderColor="$line"
+          backgroundColor="$sheet"
+          paddingHorizontal="$4"
+          paddingVertical="$2"
+          paddingBottom={Math.max(8, insets.bottom)}
+        >
           <View {...column}>{foot}</View>
         </View>
       ) : null}
@@ -49,5 +92,9 @@ export function Page({ title, aside, back, actions, foot, scrolls = true, childr
 
 /** A quiet line with nothing to do but read, for empty places. */
 export function Empty({ children }: { children: ReactNode }) {
-  return <Body color="$quiet" textAlign="center" padding="$5">{children}</Body>;
+  return (
+    <Body color="$quiet" textAlign="center" padding="$5">
+      {children}
+    </Body>
+  );
 }

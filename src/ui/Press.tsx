@@ -4,8 +4,15 @@ import { styled, View } from '@tamagui/core';
 import { Body } from './text';
 
 const Face = styled(View, {
-  minHeight: 48, paddingHorizontal: '$4', paddingVertical: '$2', borderRadius: '$2', borderWidth: 1,
-  flexDirection: 'row', alignItems: 'center', justifyContent: 'center', gap: '$2',
+  minHeight: 48,
+  paddingHorizontal: '$4',
+  paddingVertical: '$2',
+  borderRadius: '$2',
+  borderWidth: 1,
+  flexDirection: 'row',
+  alignItems: 'center',
+  justifyContent: 'center',
+  gap: '$2',
   variants: {
     tone: {
       primary: { backgroundColor: '$primary', borderColor: '$primary' },
@@ -37,7 +44,19 @@ export interface PressProps {
 }
 
 /** A button a knuckle can hit. */
-export function Press({ label, name, icon, tone = 'plain', chosen = false, disabled = false, role = 'button', grow = false, stacked = false, tight = false, onPress }: PressProps) {
+export function Press({
+  label,
+  name,
+  icon,
+  tone = 'plain',
+  chosen = false,
+  disabled = false,
+  role = 'button',
+  grow = false,
+  stacked = false,
+  tight = false,
+  onPress,
+}: PressProps) {
   const style: StyleProp<ViewStyle> = grow ? { flexGrow: 1, flexShrink: 1, flexBasis: 0 } : undefined;
   const ink = chosen || tone === 'primary' ? '$onPrimary' : tone === 'danger' ? '$danger' : '$color';
   return (
@@ -51,9 +70,21 @@ export function Press({ label, name, icon, tone = 'plain', chosen = false, disab
       disabled={disabled}
       onPress={onPress}
     >
-      <Face tone={tone} chosen={chosen} faint={disabled} paddingHorizontal={label && !stacked && !tight ? '$4' : '$2'} flexDirection={stacked ? 'column' : 'row'} gap={stacked ? '$1' : '$2'} minWidth={48}>
+      <Face
+        tone={tone}
+        chosen={chosen}
+        faint={disabled}
+        paddingHorizontal={label && !stacked && !tight ? '$4' : '$2'}
+        flexDirection={stacked ? 'column' : 'row'}
+        gap={stacked ? '$1' : '$2'}
+        minWidth={48}
+      >
         {icon ? <View flexShrink={0}>{icon}</View> : null}
-        {label ? <Body color={ink} flexShrink={1} fontWeight={tone === 'primary' ? '700' : '400'} textAlign="center">{label}</Body> : null}
+        {label ? (
+          <Body color={ink} flexShrink={1} fontWeight={tone === 'primary' ? '700' : '400'} textAlign="center">
+            {label}
+          </Body>
+        ) : null}
       </Face>
     </Pressable>
   );

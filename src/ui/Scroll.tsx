@@ -2,7 +2,17 @@ import type { ReactNode } from 'react';
 import { ScrollView } from 'react-native';
 
 /** A part of the screen that scrolls, by thumb, wheel or keyboard. */
-export function Scroll({ label, children, paper = false, bare = false }: { label: string; children: ReactNode; paper?: boolean; bare?: boolean }) {
+export function Scroll({
+  label,
+  children,
+  paper = false,
+  bare = false,
+}: {
+  label: string;
+  children: ReactNode;
+  paper?: boolean;
+  bare?: boolean;
+}) {
   return (
     <ScrollView
       role="region"

@@ -3,14 +3,49 @@ import { View } from '@tamagui/core';
 import { Body } from './text';
 
 /** The pages of one thing, where the thumb rests. The chosen one carries a bar and bold type. */
-export function Tabs<K extends string>({ label, tabs, chosen, onChoose }: { label: string; tabs: readonly { key: K; label: string; mark?: { count: number; word: string } }[]; chosen: K; onChoose: (key: K) => void }) {
+export function Tabs<K extends string>({
+  label,
+  tabs,
+  chosen,
+  onChoose,
+}: {
+  label: string;
+  tabs: readonly { key: K; label: string; mark?: { count: number; word: string } }[];
+  chosen: K;
+  onChoose: (key: K) => void;
+}) {
   return (
-    <View role="tablist" aria-label={label} flexDirection="row" borderTopWidth={1} borderColor="$line" backgroundColor="$sheet">
+    <View
+      role="tablist"
+      aria-label={label}
+      flexDirection="row"
+      borderTopWidth={1}
+      borderColor="$line"
+      backgroundColor="$sheet"
+    >
       {tabs.map((tab) => (
-        <Pressable key={tab.key} role="tab" aria-label={tab.mark ? `${tab.label}, ${tab.mark.count} ${tab.mark.word}` : tab.label} aria-selected={tab.key === chosen} onPress={() => onChoose(tab.key)} style={{ flex: 1 }}>
-          <View minHeight={56} alignItems="center" justifyContent="center" borderTopWidth={3} borderColor={tab.key === chosen ? '$color' : 'transparent'}>
-            <Body fontSize="$2" color={tab.key === chosen ? '$color' : '$quiet'} fontWeight={tab.key === chosen ? '700' : '400'}>
-              {tab.label}{tab.mark ? ` · ${tab.mark.count}` : ''}
+        <Pressable
+          key={tab.key}
+          role="tab"
+          aria-label={tab.mark ? `${tab.label}, ${tab.mark.count} ${tab.mark.word}` : tab.label}
+          aria-selected={tab.key === chosen}
+          onPress={() => onChoose(tab.key)}
+          style={{ flex: 1 }}
+        >
+          <View
+            minHeight={56}
+            alignItems="center"
+            justifyContent="center"
+            borderTopWidth={3}
+            borderColor={tab.key === chosen ? '$color' : 'transparent'}
+          >
+            <Body
+              fontSize="$2"
+              color={tab.key === chosen ? '$color' : '$quiet'}
+              fontWeight={tab.key === chosen ? '700' : '400'}
+            >
+              {tab.label}
+              {tab.mark ? ` · ${tab.mark.count}` : ''}
             </Body>
           </View>
         </Pressable>

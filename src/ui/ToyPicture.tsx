@@ -9,22 +9,67 @@ const corner = pictureSize * 0.12;
 export function ToyPicture({ picture, name, size }: { picture: Picture | null; name: string; size: number }) {
   const box = `0 0 ${pictureSize} ${pictureSize}`;
   const ground = <Rect width={pictureSize} height={pictureSize} rx={corner} fill={mat} />;
-  if (!picture) return <Svg width={size} height={size} viewBox={box} role="img" aria-label={`${name}: no rounds yet`}>{ground}</Svg>;
+  if (!picture)
+    return (
+      <Svg width={size} height={size} viewBox={box} role="img" aria-label={`${name}: no rounds yet`}>
+        {ground}
+      </Svg>
+    );
   const { ground: under, fabric, stroke, on } = picture;
   return (
     <Svg width={size} height={size} viewBox={box} role="img" aria-label={`${name}, seen from the front`}>
       {ground}
       <G strokeLinecap="round" fill="none">
-        {fabric.map(({ d, colour }) => needsOutline(colour) ? <Path key={`o${colour}`} d={d} stroke="#F7F4EA" strokeOpacity={0.45} strokeWidth={stroke * 1.35} /> : null)}
-        {under.map(({ d, colour }) => <Path key={`g${colour}`} d={d} fill={colour} stroke={colour} strokeWidth={1} />)}
+        {fabric.map(({ d, colour }) =>
+          needsOutline(colour) ? (
+            <Path
+              key={`o${colour}`}
+              d={d}
+              stroke="#F7F4EA"
+              strokeOpacity={0.45}
+              strokeWidth={stroke * 1.35}
+            />
+          ) : null,
+        )}
+        {under.map(({ d, colour }) => (
+          <Path key={`g${colour}`} d={d} fill={colour} stroke={colour} strokeWidth={1} />
+        ))}
         <Path d={under.map(({ d }) => d).join('')} fill="#10302E" fillOpacity={0.38} />
-        {fabric.map(({ d, colour }) => <Path key={`u${colour}`} d={d} stroke={colour} strokeWidth={stroke} />)}
-        <Path d={fabric.map(({ d }) => d).join('')} stroke="#10302E" strokeOpacity={0.3} strokeWidth={stroke} />
-        {fabric.map(({ d, colour }) => <Path key={colour} d={d} stroke={colour} strokeWidth={stroke * 0.68} />)}
+        {fabric.map(({ d, colour }) => (
+          <Path key={`u${colour}`} d={d} stroke={colour} strokeWidth={stroke} />
+        ))}
+        <Path
+          d={fabric.map(({ d }) => d).join('')}
+          stroke="#10302E"
+          strokeOpacity={0.3}
+          strokeWidth={stroke}
+        />
+        {fabric.map(({ d, colour }) => (
+          <Path key={colour} d={d} stroke={colour} strokeWidth={stroke * 0.68} />
+        ))}
       </G>
-      {on.map((shape, index) => shape.kind === 'dot'
-        ? <Circle key={index} cx={shape.x} cy={shape.y} r={shape.radius} fill={shape.colour} stroke={shape.edge} strokeWidth={shape.edge ? 1.2 : 0} />
-        : <Path key={index} d={shape.d} stroke={shape.colour} strokeWidth={shape.width} strokeLinecap="round" fill="none" />)}
+      {on.map((shape, index) =>
+        shape.kind === 'dot' ? (
+          <Circle
+            key={index}
+            cx={shape.x}
+            cy={shape.y}
+            r={shape.radius}
+            fill={shape.colour}
+            stroke={shape.edge}
+            strokeWidth={shape.edge ? 1.2 : 0}
+          />
+        ) : (
+          <Path
+            key={index}
+            d={shape.d}
+            stroke={shape.colour}
+            strokeWidth={shape.width}
+            strokeLinecap="round"
+            fill="none"
+          />
+        ),
+      )}
     </Svg>
   );
 }

@@ -27,7 +27,9 @@ const largestFile = 3_000_000;
 
 /** Lets the maker choose a file and reads it as text; null where she chose none. */
 export async function openFile(): Promise<OpenedFile | null> {
-  const picked = await getDocumentAsync({ type: ['application/json', 'text/plain', 'text/markdown', '.hoppla.json', '.txt', '.md'] });
+  const picked = await getDocumentAsync({
+    type: ['application/json', 'text/plain', 'text/markdown', '.hoppla.json', '.txt', '.md'],
+  });
   const asset = picked.canceled ? undefined : picked.assets[0];
   if (!asset?.file) return null;
   if (asset.file.size > largestFile) throw new Error('This file is too large for a pattern or a toy.');
@@ -41,5 +43,11 @@ export async function openFile(): Promise<OpenedFile | null> {
 
 /** A name fit for a file: `pondside-otter`. */
 export function fileName(name: string): string {
-  return name.toLowerCase().normalize('NFKD').replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '') || 'toy';
+  return (
+    name
+      .toLowerCase()
+      .normalize('NFKD')
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '') || 'toy'
+  );
 }

@@ -6,7 +6,10 @@ const stepsAtOnce = 6;
 const showEveryMs = 90;
 const givenUp = new Set<number>();
 
-const breathe = () => new Promise((resolve) => { setTimeout(resolve, 0); });
+const breathe = () =>
+  new Promise((resolve) => {
+    setTimeout(resolve, 0);
+  });
 
 /** Relaxes parts a few steps at a time, so that wishes given up are heard in between. */
 const relaxer = {
@@ -15,7 +18,11 @@ const relaxer = {
    * @param show receives the form while it settles
    * @returns the form at rest, or null where it was given up
    */
-  async relax(wish: number, input: FormInput, show: (form: RelaxedForm) => void): Promise<RelaxedForm | null> {
+  async relax(
+    wish: number,
+    input: FormInput,
+    show: (form: RelaxedForm) => void,
+  ): Promise<RelaxedForm | null> {
     const relaxation = new Relaxation(input);
     let shown = Date.now();
     while (!relaxation.resting) {

@@ -50,24 +50,48 @@ function end(ended: Running): void {
  * @returns the form at rest; null where it was given up
  * @throws RelaxError where the worker can't be started, breaks, or takes too long; the next wish begins with a new one
  */
-export async function relaxInWorker(input: FormInput, show: (form: RelaxedForm) => void, signal: AbortSignal): Promise<RelaxedForm | null> {
+export async function relaxInWorker(
+  input: FormInput,
+  show: (form: RelaxedForm) => void,
+  signal: AbortSignal,
+): Promise<RelaxedForm | null> {
   running ??= start();
   const used = running;
   wishes += 1;
   const wish = wishes;
   let done = false;
   let alive = false;
-  signal.addEventListener('abort', () => { if (!done) void used.remote.giveUp(wish); }, { once: true });
+  signal.addEventListener(
+    'abort',
+    () => {
+      if (!done) void used.remote.giveUp(wish);
+    },
+    { once: true },
+  );
   const timers: ReturnType<typeof setTimeout>[] = [];
-  const after = (ms: number, why: RelaxError['why'], unless: () => boolean) => new Promise<never>((_, reject) => {
-    timers.push(setTimeout(() => { if (!unless()) reject(new RelaxError(why)); }, ms));
-  });
+  const after = (ms: number, why: RelaxError['why'], unless: () => boolean) =>
+    new Promise<never>((_, reject) => {
+      timers.push(
+        setTimeout(() => {
+          if (!unless()) reject(new RelaxError(why));
+        }, ms),
+      );
+    });
   try {
-    const work = used.remote.relax(wish, input, proxy((form: RelaxedForm) => {
-      alive = true;
-      if (!signal.aborted) show(form);
-    }));
-    return await Promise.race([work, used.broken, after(startWithinMs, 'not-started', () => alive), after(restWithinMs, 'too-long', () => false)]);
+    const work = used.remote.relax(
+      wish,
+      input,
+      proxy((form: RelaxedForm) => {
+        alive = true;
+        if (!signal.aborted) show(form);
+      }),
+    );
+    return await Promise.race([
+      work,
+      used.broken,
+      after(startWithinMs, 'not-started', () => alive),
+      after(restWithinMs, 'too-long', () => false),
+    ]);
   } catch (reason) {
     end(used);
     // What the worker itself threw comes back as a plain error.

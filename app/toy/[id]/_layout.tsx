@@ -12,7 +12,14 @@ export default function ToyLayout() {
   return (
     <ToyProvider
       id={id}
-      missing={<Page title="Not here"><Notice tone="look" actions={toShelf}>This toy is not on the shelf of this browser. Perhaps it was deleted, or it lives in another browser: export it there and open the file here.</Notice></Page>}
+      missing={
+        <Page title="Not here">
+          <Notice tone="look" actions={toShelf}>
+            This toy is not on the shelf of this browser. Perhaps it was deleted, or it lives in another
+            browser: export it there and open the file here.
+          </Notice>
+        </Page>
+      }
       failed={(reason, retry) => <DamagedToy reason={reason} retry={retry} />}
     >
       <Slot />

@@ -10,7 +10,11 @@ type Move = 'plain' | 'up' | 'down';
 
 /** Random parts that add up: a ring, then rounds that stay, grow evenly or shrink evenly. */
 export const arbitraryPart = fc
-  .record({ ring: fc.integer({ min: 4, max: 9 }), moves: fc.array(fc.constantFrom<Move>('plain', 'up', 'down'), { minLength: 1, maxLength: 24 }), style: fc.integer({ min: 0, max: 3 }) })
+  .record({
+    ring: fc.integer({ min: 4, max: 9 }),
+    moves: fc.array(fc.constantFrom<Move>('plain', 'up', 'down'), { minLength: 1, maxLength: 24 }),
+    style: fc.integer({ min: 0, max: 3 }),
+  })
   .map(({ ring, moves, style }): RoundText[] => {
     const rounds: RoundText[] = [{ line: `R1: ${ring} sc in magic ring [${ring}]`, count: ring }];
     let count = ring;
@@ -19,7 +23,10 @@ export const arbitraryPart = fc
       const each = count / ring;
       let body = 'sc around';
       if (move === 'up' && count < 120) {
-        body = style < 2 ? `(sc ${each - 1}, inc) x ${ring}` : `*${each - 1} sc, 2 sc in next st; repeat from * around`;
+        body =
+          style < 2
+            ? `(sc ${each - 1}, inc) x ${ring}`
+            : `*${each - 1} sc, 2 sc in next st; repeat from * around`;
         if (each === 1) body = `inc x ${ring}`;
         count += ring;
       } else if (move === 'down' && each > 1) {
@@ -31,4 +38,5 @@ export const arbitraryPart = fc
     return rounds;
   });
 
-export const textOf = (rounds: readonly RoundText[], header = ''): string => `${header}Part:\n${rounds.map((round) => round.line).join('\n')}\n`;
+export const textOf = (rounds: readonly RoundText[], header = ''): string =>
+  `${header}Part:\n${rounds.map((round) => round.line).join('\n')}\n`;

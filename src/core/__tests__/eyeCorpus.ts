@@ -7,14 +7,29 @@ import type { EyeRule } from '../place/eyeSentence';
 export type EyeCase = [sentence: string, rule: Partial<EyeRule>, asks?: string];
 
 export const eyeCorpus: EyeCase[] = [
-  ['Insert 9 mm safety eyes between R8 and R9, 6 stitches showing.', { sizeMm: 9, gap: [8, 9], apart: 7, seat: 'foot' }],
+  [
+    'Insert 9 mm safety eyes between R8 and R9, 6 stitches showing.',
+    { sizeMm: 9, gap: [8, 9], apart: 7, seat: 'foot' },
+  ],
   ['Insert 9mm safety eyes between rounds 8 and 9, 7 stitches apart', { sizeMm: 9, gap: [8, 9], apart: 7 }],
-  ['Place the 8 mm eyes between rnd 9 & 10, with 5 stitches between them', { sizeMm: 8, gap: [9, 10], apart: 6 }],
-  ['Place the eyes (10 mm) between the 9th and 10th round, leaving 5 stitches between', { sizeMm: 10, gap: [9, 10], apart: 6 }],
+  [
+    'Place the 8 mm eyes between rnd 9 & 10, with 5 stitches between them',
+    { sizeMm: 8, gap: [9, 10], apart: 6 },
+  ],
+  [
+    'Place the eyes (10 mm) between the 9th and 10th round, leaving 5 stitches between',
+    { sizeMm: 10, gap: [9, 10], apart: 6 },
+  ],
   ['Add 8mm eyes between R10 - R11, 6 st apart', { sizeMm: 8, gap: [10, 11], apart: 6 }],
   ['Put 8 mm eyes between rows 10 and 11, 6 stitches visible between the eyes', { gap: [10, 11], apart: 7 }],
-  ['Attach safety eyes, 7 mm, between rounds 7-8, eight stitches apart', { sizeMm: 7, gap: [7, 8], apart: 8 }],
-  ['Fix 12 mm eyes in between R9 and R10, 8 apart (so 7 show)', { sizeMm: 12, gap: [9, 10], apart: 8, seat: 'foot' }],
+  [
+    'Attach safety eyes, 7 mm, between rounds 7-8, eight stitches apart',
+    { sizeMm: 7, gap: [7, 8], apart: 8 },
+  ],
+  [
+    'Fix 12 mm eyes in between R9 and R10, 8 apart (so 7 show)',
+    { sizeMm: 12, gap: [9, 10], apart: 8, seat: 'foot' },
+  ],
   ['Eyes: 9 mm, between R9 and R10, 7 apart (7 showing)', { apart: 7, seat: 'split' }],
   ['Eyes: 9 mm, between R9 and R10, 6 showing, in the splits', { apart: 6, seat: 'split' }],
   ['Eyes: 9 mm, between R9 and R10, 6 showing, in the holes', { apart: 7, seat: 'foot' }],
@@ -59,9 +74,18 @@ export const eyeCorpus: EyeCase[] = [
   ['Eyes: 2 mm, between R8 and R9, 6 apart', { sizeMm: 4 }, 'eyes-size-odd'],
   ['Eyes: 50 mm, between R8 and R9, 12 apart', { sizeMm: 24 }, 'eyes-size-odd'],
   ['Sew on the eyes of 9 mm between R8 and R9, 6 apart', { sizeMm: 9, gap: [8, 9], apart: 6 }],
-  ['Pop the 8mm safety eyes in between rounds 9 and 10, leaving seven stitches showing between them', { sizeMm: 8, gap: [9, 10], apart: 8 }],
-  ['Add the safety eyes (size 9mm) between R9 and R10: 6 stitches showing', { sizeMm: 9, gap: [9, 10], apart: 7 }],
-  ['Insert the 8mm safety eyes between rounds 9 and 10 with six stitches showing between the eyes', { gap: [9, 10], apart: 7 }],
+  [
+    'Pop the 8mm safety eyes in between rounds 9 and 10, leaving seven stitches showing between them',
+    { sizeMm: 8, gap: [9, 10], apart: 8 },
+  ],
+  [
+    'Add the safety eyes (size 9mm) between R9 and R10: 6 stitches showing',
+    { sizeMm: 9, gap: [9, 10], apart: 7 },
+  ],
+  [
+    'Insert the 8mm safety eyes between rounds 9 and 10 with six stitches showing between the eyes',
+    { gap: [9, 10], apart: 7 },
+  ],
   ['Place eyes 9 mm between rounds 9–10, 7 sts apart', { gap: [9, 10], apart: 7 }],
   ['Place eyes 9 mm between rounds 9 — 10, 7 sts apart', { gap: [9, 10], apart: 7 }],
   ['Place eyes 9 mm between R9 and 10, 7 sts apart', { gap: [9, 10], apart: 7 }],
@@ -70,16 +94,35 @@ export const eyeCorpus: EyeCase[] = [
   ['Place eyes 9 millimetres wide between R9 and R10, 7 sc apart', { sizeMm: 9, apart: 7 }],
   ['Place eyes 9 mm between R9 and R10, through the holes, 7 dc apart', { apart: 7, seat: 'foot' }],
   ['Place eyes 9 mm between R9 and R10, between two stitches, 7 apart', { apart: 7, seat: 'split' }],
-  ['Eyes (10 mm): attach between round 8 and round 9; leave 6 stitches between.', { sizeMm: 10, gap: [8, 9], apart: 7 }],
+  [
+    'Eyes (10 mm): attach between round 8 and round 9; leave 6 stitches between.',
+    { sizeMm: 10, gap: [8, 9], apart: 7 },
+  ],
   ['Eyes: 8mm; R8-9; 7 showing', { sizeMm: 8, gap: [8, 9], apart: 8 }],
-  ['Using 8 mm safety eyes, insert them between R8 and R9 with an interspace of 6 sts', { gap: [8, 9], apart: 7 }],
+  [
+    'Using 8 mm safety eyes, insert them between R8 and R9 with an interspace of 6 sts',
+    { gap: [8, 9], apart: 7 },
+  ],
   ['Safety eyes 8mm, between R8 and R9, 6 st gap', { gap: [8, 9], apart: 7 }],
   ['Insert 8 mm eyes between R8 and R9, at a distance of 6 stitches', { apart: 6 }],
   ['Push 8 mm eyes through rounds 8/9, leaving 5 stitches in the middle', { gap: [8, 9], apart: 6 }],
-  ['Put the safety eyes (8 mm) into the gap between rounds eight and nine, seven stitches apart', { gap: [8, 9], apart: 7 }],
-  ['Left eye, 9 mm: between R8 and R9 at stitch 12. Right eye: between R8 and R9 at stitch 18.', { gap: [8, 9], apart: 6, holes: [12, 18] }],
+  [
+    'Put the safety eyes (8 mm) into the gap between rounds eight and nine, seven stitches apart',
+    { gap: [8, 9], apart: 7 },
+  ],
+  [
+    'Left eye, 9 mm: between R8 and R9 at stitch 12. Right eye: between R8 and R9 at stitch 18.',
+    { gap: [8, 9], apart: 6, holes: [12, 18] },
+  ],
   ['Insert the eyes between R8 and R9. The eyes are 7 mm, 5 apart.', { sizeMm: 7, gap: [8, 9], apart: 5 }],
-  ['Insert 9 mm eyes between R8 and R9, 6 apart. Trim the posts of the eyes to 4 mm.', { sizeMm: 9, gap: [8, 9], apart: 6 }],
-  ['Insert the left eye, 9 mm, between R8 and R9 and the right eye between R9 and R10, 6 apart', { gap: [8, 9] }, 'eyes-two-lines'],
+  [
+    'Insert 9 mm eyes between R8 and R9, 6 apart. Trim the posts of the eyes to 4 mm.',
+    { sizeMm: 9, gap: [8, 9], apart: 6 },
+  ],
+  [
+    'Insert the left eye, 9 mm, between R8 and R9 and the right eye between R9 and R10, 6 apart',
+    { gap: [8, 9] },
+    'eyes-two-lines',
+  ],
   ['Now add both 9 mm eyes between R9 and R10, 7 apart, before stuffing', { gap: [9, 10], apart: 7 }],
 ];

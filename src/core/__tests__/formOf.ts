@@ -13,12 +13,19 @@ export const usualGauge: Gauge = { widthMm: 5, heightMm: 4.8, assumed: false };
 export function formInput(text: string, finish: Partial<Finish> = {}, gauge = usualGauge): FormInput {
   const { fabric } = buildFabric(readPattern(text).parts[0]!, 'us');
   return {
-    fabric, starts: roundStarts(fabric, null), profile: profileOf(fabric, gauge), gauge,
+    fabric,
+    starts: roundStarts(fabric, null),
+    profile: profileOf(fabric, gauge),
+    gauge,
     finish: { firmness: 'medium', gathered: false, pressedAt: null, sole: 0, ...finish },
   };
 }
 
-export function formOf(text: string, finish: Partial<Finish> = {}, gauge = usualGauge): { input: FormInput; fabric: Fabric; form: RelaxedForm } {
+export function formOf(
+  text: string,
+  finish: Partial<Finish> = {},
+  gauge = usualGauge,
+): { input: FormInput; fabric: Fabric; form: RelaxedForm } {
   const input = formInput(text, finish, gauge);
   return { input, fabric: input.fabric, form: relaxForm(input) };
 }

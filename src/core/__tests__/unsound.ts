@@ -10,12 +10,14 @@ const badWords = /\bNaN\b|\bundefined\b|\bInfinity\b|\[object |function \w+\(/;
 /** The first place in a value that holds no number where there should be one, or words that no maker should see; null where all is well. */
 function firstBad(value: unknown, place: string, seen: Set<unknown>): string | null {
   if (typeof value === 'number') return Number.isFinite(value) ? null : `${place} is ${value}`;
-  if (typeof value === 'string') return badWords.test(value) ? `${place} says ${badWords.exec(value)?.[0]}: ${value.slice(0, 120)}` : null;
+  if (typeof value === 'string')
+    return badWords.test(value) ? `${place} says ${badWords.exec(value)?.[0]}: ${value.slice(0, 120)}` : null;
   if (typeof value !== 'object' || value === null || seen.has(value)) return null;
   seen.add(value);
   if (ArrayBuffer.isView(value)) {
     const list = value as Float64Array;
-    for (let i = 0; i < list.length; i += 1) if (!Number.isFinite(list[i])) return `${place}[${i}] is ${list[i]}`;
+    for (let i = 0; i < list.length; i += 1)
+      if (!Number.isFinite(list[i])) return `${place}[${i}] is ${list[i]}`;
     return null;
   }
   for (const [name, inner] of Object.entries(value)) {

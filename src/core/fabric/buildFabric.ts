@@ -9,7 +9,10 @@ import { workOrPlain } from './workRound';
 import { limits } from '../notation/limits';
 
 const bits: Record<LoopsWord, number> = { both: bothLoops, front: frontLoop, back: backLoop };
-const code = Object.fromEntries(stitchKinds.map((kind, index) => [kind, index])) as Record<StitchKind, number>;
+const code = Object.fromEntries(stitchKinds.map((kind, index) => [kind, index])) as Record<
+  StitchKind,
+  number
+>;
 
 /** Grows typed arrays by doubling: the number of stitches is known only when the last round is worked. */
 class Growing {
@@ -32,7 +35,10 @@ class Growing {
   }
 
   private grow(): void {
-    const wider = <A extends Uint8Array | Int32Array>(from: A, to: A): A => { to.set(from); return to; };
+    const wider = <A extends Uint8Array | Int32Array>(from: A, to: A): A => {
+      to.set(from);
+      return to;
+    };
     const size = this.kind.length * 2;
     this.kind = wider(this.kind, new Uint8Array(size));
     this.colour = wider(this.colour, new Uint8Array(size));
@@ -44,11 +50,14 @@ class Growing {
 
 /** The other loops, where the line names them. */
 function swapLoops(text: string, from: number): string {
-  return text.slice(0, from) + text.slice(from).replace(/\b(front|back)\b|\b[FB]LO\b/i, (word) => {
-    const lower = word.toLowerCase();
-    const other = lower === 'front' ? 'back' : lower === 'back' ? 'front' : lower === 'flo' ? 'blo' : 'flo';
-    return word === word.toUpperCase() ? other.toUpperCase() : other;
-  });
+  return (
+    text.slice(0, from) +
+    text.slice(from).replace(/\b(front|back)\b|\b[FB]LO\b/i, (word) => {
+      const lower = word.toLowerCase();
+      const other = lower === 'front' ? 'back' : lower === 'back' ? 'front' : lower === 'flo' ? 'blo' : 'flo';
+      return word === word.toUpperCase() ? other.toUpperCase() : other;
+    })
+  );
 }
 
 /**
@@ -95,7 +104,8 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
     }
     const from = baseIndex >= 0 ? (offset[baseIndex] ?? 0) : 0;
     const folded = said.some((item) => item.type === 'layers');
-    const whole = baseIndex >= 0 ? (offset[baseIndex + 1] ?? 0) - from : (start?.places ?? Number.POSITIVE_INFINITY);
+    const whole =
+      baseIndex >= 0 ? (offset[baseIndex + 1] ?? 0) - from : (start?.places ?? Number.POSITIVE_INFINITY);
     const places = folded && Number.isFinite(whole) ? Math.floor(whole / 2) : whole;
     if (folded) foldedAt = index + 1;
     const backwards = row[baseIndex] === 1 && source.row;
@@ -141,9 +151,23 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
     });
     if (clash > 0 && onto) {
       problems.push({
-        code: 'loops-used', severity: 'error', part: part.name, round: source.number, line: source.line, column: onto.span.from + 1,
+        code: 'loops-used',
+        severity: 'error',
+        part: part.name,
+        round: source.number,
+        line: source.line,
+        column: onto.span.from + 1,
         message: `Round ${source.number} goes into loops that are worked into already (${clash} of them). Check which loops of that round were left free.`,
-        suggestions: onto.loops === 'both' ? [] : [{ title: onto.loops === 'front' ? 'Into the back loops instead' : 'Into the front loops instead', edits: [{ line: source.line, text: swapLoops(source.text, onto.span.from) }] }],
+        suggestions:
+          onto.loops === 'both'
+            ? []
+            : [
+                {
+                  title:
+                    onto.loops === 'front' ? 'Into the back loops instead' : 'Into the front loops instead',
+                  edits: [{ line: source.line, text: swapLoops(source.text, onto.span.from) }],
+                },
+              ],
       });
     }
     // A first round that makes no stitch is none: what comes after it begins the piece.
@@ -160,11 +184,24 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
   const total = grown.length;
   return {
     fabric: {
-      start: start?.kind ?? 'ring', places: start && Number.isFinite(start.places) ? start.places : 0, startSlots: Uint32Array.from(startSlots), rounds: built, offset: offset.slice(0, built + 1),
-      kind: grown.kind.slice(0, total), colour: grown.colour.slice(0, total), palette,
-      parentFirst: grown.parentFirst.slice(0, total), parentCount: grown.parentCount.slice(0, total),
-      into: grown.into.slice(0, total), used: used.slice(0, total),
-      base: base.slice(0, built), row: row.slice(0, built), joined: joined.slice(0, built), label: label.slice(0, built), folded: foldedAt, outgrowths,
+      start: start?.kind ?? 'ring',
+      places: start && Number.isFinite(start.places) ? start.places : 0,
+      startSlots: Uint32Array.from(startSlots),
+      rounds: built,
+      offset: offset.slice(0, built + 1),
+      kind: grown.kind.slice(0, total),
+      colour: grown.colour.slice(0, total),
+      palette,
+      parentFirst: grown.parentFirst.slice(0, total),
+      parentCount: grown.parentCount.slice(0, total),
+      into: grown.into.slice(0, total),
+      used: used.slice(0, total),
+      base: base.slice(0, built),
+      row: row.slice(0, built),
+      joined: joined.slice(0, built),
+      label: label.slice(0, built),
+      folded: foldedAt,
+      outgrowths,
     },
     problems,
   };

@@ -5,22 +5,63 @@ import { arbitraryPart, textOf } from '../__tests__/arbitraryPart';
 import { analyseToy } from '../toy/analyse';
 import { checkRounds } from './checkRounds';
 
-const head = ['Head', 'R1: 6 sc in magic ring [6]', 'R2: inc x 6 [12]', 'R3: (sc, inc) x 6 [18]', 'R4: (sc 2, inc) x 6 [24]', 'R5-R8: sc around [24]', 'R9: (sc 2, dec) x 6 [18]', 'R10: (sc, dec) x 6 [12]', 'R11: dec x 6 [6]'];
-const withLine = (at: number, line: string) => head.map((text, index) => (index === at ? line : text)).join('\n');
+const head = [
+  'Head',
+  'R1: 6 sc in magic ring [6]',
+  'R2: inc x 6 [12]',
+  'R3: (sc, inc) x 6 [18]',
+  'R4: (sc 2, inc) x 6 [24]',
+  'R5-R8: sc around [24]',
+  'R9: (sc 2, dec) x 6 [18]',
+  'R10: (sc, dec) x 6 [12]',
+  'R11: dec x 6 [6]',
+];
+const withLine = (at: number, line: string) =>
+  head.map((text, index) => (index === at ? line : text)).join('\n');
 const errors = (text: string) => analyseToy(text).problems.filter((problem) => problem.severity === 'error');
 
 test('a clean head has the counts worked by hand and no problem', () => {
   const toy = analyseToy(head.join('\n'));
-  expect(toy.parts[0]?.checks.map((check) => check.worked)).toEqual([6, 12, 18, 24, 24, 24, 24, 24, 18, 12, 6]);
+  expect(toy.parts[0]?.checks.map((check) => check.worked)).toEqual([
+    6, 12, 18, 24, 24, 24, 24, 24, 18, 12, 6,
+  ]);
   expect(toy.problems).toEqual([]);
 });
 
 test.each([
   ['a wrong total', 4, 'R4: (sc 2, inc) x 6 [25]', 'count-mismatch', 4, 'R4: (sc 2, inc) x 6 [24]'],
-  ['a wrong number of repeats', 4, 'R4: (sc 2, inc) x 5 [24]', 'count-mismatch', 4, 'R4: (sc 2, inc) x 6 [24]'],
-  ['a wrong number of stitches', 4, 'R4: (sc 3, inc) x 6 [24]', 'not-enough-stitches', 4, 'R4: (sc 2, inc) x 6 [24]'],
-  ['a repeat that does not fill the round', 4, 'R4: (sc 3, inc) around', 'repeat-remainder', 4, 'R4: (sc 2, inc) around'],
-  ['a decrease for an increase', 4, 'R4: (sc 2, dec) x 6 [24]', 'not-enough-stitches', 4, 'R4: (sc 2, inc) x 6 [24]'],
+  [
+    'a wrong number of repeats',
+    4,
+    'R4: (sc 2, inc) x 5 [24]',
+    'count-mismatch',
+    4,
+    'R4: (sc 2, inc) x 6 [24]',
+  ],
+  [
+    'a wrong number of stitches',
+    4,
+    'R4: (sc 3, inc) x 6 [24]',
+    'not-enough-stitches',
+    4,
+    'R4: (sc 2, inc) x 6 [24]',
+  ],
+  [
+    'a repeat that does not fill the round',
+    4,
+    'R4: (sc 3, inc) around',
+    'repeat-remainder',
+    4,
+    'R4: (sc 2, inc) around',
+  ],
+  [
+    'a decrease for an increase',
+    4,
+    'R4: (sc 2, dec) x 6 [24]',
+    'not-enough-stitches',
+    4,
+    'R4: (sc 2, inc) x 6 [24]',
+  ],
   ['an unknown word', 4, 'R4: (sx 2, inc) x 6 [24]', 'unknown-stitch', 4, 'R4: (sc 2, inc) x 6 [24]'],
 ])('%s is named, with its place and a suggestion that mends it', (_, at, line, code, round, mended) => {
   const text = withLine(at, line);
@@ -58,21 +99,66 @@ test('a text that says closed with more than twelve left is not closed', () => {
 });
 
 test('counts equal a naive walk for any part that adds up', () => {
-  fc.assert(fc.property(arbitraryPart, (rounds) => {
-    const part = readPattern(textOf(rounds)).parts[0];
-    const { checks, problems } = checkRounds(part!, 'us');
-    expect(checks.map((check) => check.worked)).toEqual(rounds.map((round) => round.count));
-    expect(problems).toEqual([]);
-  }), { numRuns: 150 });
+  fc.assert(
+    fc.property(arbitraryPart, (rounds) => {
+      const part = readPattern(textOf(rounds)).parts[0];
+      const { checks, problems } = checkRounds(part!, 'us');
+      expect(checks.map((check) => check.worked)).toEqual(rounds.map((round) => round.count));
+      expect(problems).toEqual([]);
+    }),
+    { numRuns: 150 },
+  );
 });
 
 test('no text of any kind throws', () => {
-  const words = fc.constantFrom('R4:', 'sc', 'inc', 'dec', '(', ')', '[', ']', '*', 'x', '6', '12', 'around', 'repeat', 'from', 'ch', 'in', 'ring', 'next', 'until', 'to', 'last', 'each', '\n', ',', 'BLO', 'change', 'R2-R', 'Head', 'join', '99999999', 'twice', ';', '=', 'make');
+  const words = fc.constantFrom(
+    'R4:',
+    'sc',
+    'inc',
+    'dec',
+    '(',
+    ')',
+    '[',
+    ']',
+    '*',
+    'x',
+    '6',
+    '12',
+    'around',
+    'repeat',
+    'from',
+    'ch',
+    'in',
+    'ring',
+    'next',
+    'until',
+    'to',
+    'last',
+    'each',
+    '\n',
+    ',',
+    'BLO',
+    'change',
+    'R2-R',
+    'Head',
+    'join',
+    '99999999',
+    'twice',
+    ';',
+    '=',
+    'make',
+  );
   const soup = fc.array(words, { maxLength: 60 }).map((list) => list.join(' '));
-  fc.assert(fc.property(fc.oneof(soup, fc.string({ maxLength: 200, unit: 'binary' }), fc.string({ maxLength: 200 })), (text) => {
-    const toy = analyseToy(text);
-    expect(Array.isArray(toy.problems)).toBe(true);
-  }), { numRuns: 500 });
+  fc.assert(
+    fc.property(
+      fc.oneof(soup, fc.string({ maxLength: 200, unit: 'binary' }), fc.string({ maxLength: 200 })),
+      (text) => {
+        const toy = analyseToy(text);
+        expect(Array.isArray(toy.problems)).toBe(true);
+      },
+    ),
+    { numRuns: 500 },
+  );
 });
 
 test('a megabyte of noise is refused with a clear message', () => {

@@ -17,7 +17,14 @@ export function rowEdges(fabric: Fabric): RowEdges | null {
   if (rounds === 0 || fabric.row[0] !== 1) return null;
   const [start, end] = [roundCount(fabric, 1), roundCount(fabric, rounds)];
   return {
-    rowEnds: rounds, start, end,
-    corners: [stitchIndex(fabric, 1, 1), stitchIndex(fabric, 1, start), stitchIndex(fabric, rounds, 1), stitchIndex(fabric, rounds, end)],
+    rowEnds: rounds,
+    start,
+    end,
+    corners: [
+      stitchIndex(fabric, 1, 1),
+      stitchIndex(fabric, 1, start),
+      stitchIndex(fabric, rounds, 1),
+      stitchIndex(fabric, rounds, end),
+    ],
   };
 }

@@ -5,10 +5,14 @@ function common(a: number, b: number): number {
 
 /** Plain stitches before each of `changes`, spread over `plain` as evenly as whole stitches allow. */
 function spread(plain: number, changes: number): number[] {
-  return Array.from({ length: changes }, (_, i) => Math.floor(((i + 1) * plain) / changes) - Math.floor((i * plain) / changes));
+  return Array.from(
+    { length: changes },
+    (_, i) => Math.floor(((i + 1) * plain) / changes) - Math.floor((i * plain) / changes),
+  );
 }
 
-const run = (plain: number, change: string) => (plain === 0 ? change : plain === 1 ? `sc, ${change}` : `sc ${plain}, ${change}`);
+const run = (plain: number, change: string) =>
+  plain === 0 ? change : plain === 1 ? `sc, ${change}` : `sc ${plain}, ${change}`;
 
 function write(gaps: readonly number[], change: string): string {
   const runs: { text: string; times: number }[] = [];
@@ -18,7 +22,11 @@ function write(gaps: readonly number[], change: string): string {
     if (last?.text === text) last.times += 1;
     else runs.push({ text, times: 1 });
   }
-  return runs.map(({ text, times }) => (times === 1 ? text : text === change ? `${change} ${times}` : `(${text}) x ${times}`)).join(', ');
+  return runs
+    .map(({ text, times }) =>
+      times === 1 ? text : text === change ? `${change} ${times}` : `(${text}) x ${times}`,
+    )
+    .join(', ');
 }
 
 /**

@@ -16,7 +16,9 @@ export function freeEdges(fabric: Fabric): FreeEdge[] {
     for (let i = fabric.offset[round] ?? 0; i < (fabric.offset[round + 1] ?? 0); i += 1) {
       const used = fabric.used[i] ?? 0;
       if (used === 0) count.both += 1;
-      else if (used !== bothLoops) count[(used & frontLoop) === 0 ? 'front' : 'back'] += (used & frontLoop) === 0 || (used & backLoop) === 0 ? 1 : 0;
+      else if (used !== bothLoops)
+        count[(used & frontLoop) === 0 ? 'front' : 'back'] +=
+          (used & frontLoop) === 0 || (used & backLoop) === 0 ? 1 : 0;
     }
     for (const loop of ['front', 'back', 'both'] as const) {
       if (count[loop] > 0) edges.push({ round: fabric.label[round] ?? round + 1, loop, count: count[loop] });

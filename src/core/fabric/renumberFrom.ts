@@ -1,7 +1,8 @@
 import type { LineEdit } from '../notation/problem';
 import type { PartSource } from '../notation/pattern';
 
-const splice = (text: string, from: number, to: number, by: string) => text.slice(0, from) + by + text.slice(to);
+const splice = (text: string, from: number, to: number, by: string) =>
+  text.slice(0, from) + by + text.slice(to);
 
 /**
  * Numbers the rounds of a part on without gaps.

@@ -3,13 +3,18 @@ import type { PartSource, RoundSource } from '../notation/pattern';
 import { startOf, type Start } from './startOf';
 
 const isChain = (item: Item | undefined) =>
-  item?.type === 'work' && item.word === 'ch' && item.target === 'next' && item.extent.kind === 'count' && item.extent.n <= 4;
+  item?.type === 'work' &&
+  item.word === 'ch' &&
+  item.target === 'next' &&
+  item.extent.kind === 'count' &&
+  item.extent.n <= 4;
 
 /** The items of a round that make stitches: turning chains and the chain that opens a joined round do not count. */
 export function roundItems(source: RoundSource, first: boolean): Item[] {
   let items: Item[] = [...source.foundation, ...source.work.items];
   // A chain that opens a ring, and one after the slip stitch that joins a round, only lift the yarn.
-  const opensRing = isChain(items[0]) && items.slice(1).some((item) => item.type === 'work' && item.target === 'ring');
+  const opensRing =
+    isChain(items[0]) && items.slice(1).some((item) => item.type === 'work' && item.target === 'ring');
   if (first && opensRing) items = items.slice(1);
   const joined = items.findLastIndex((item) => item.type === 'join');
   if (joined > 0 && isChain(items[joined + 1])) items = items.filter((_, index) => index !== joined + 1);

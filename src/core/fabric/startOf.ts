@@ -10,8 +10,10 @@ export interface Start {
   items: Item[];
 }
 
-const isChain = (item: Item | undefined): item is WorkItem => item?.type === 'work' && item.word === 'ch' && item.target === 'next';
-const anyItem = (items: readonly Item[], test: (item: Item) => boolean): boolean => items.some((item) => test(item) || (item.type === 'group' && anyItem(item.items, test)));
+const isChain = (item: Item | undefined): item is WorkItem =>
+  item?.type === 'work' && item.word === 'ch' && item.target === 'next';
+const anyItem = (items: readonly Item[], test: (item: Item) => boolean): boolean =>
+  items.some((item) => test(item) || (item.type === 'group' && anyItem(item.items, test)));
 
 /**
  * Finds how a part begins: an adjustable ring, chain 2, a closed loop of a few chains (all ring-like), a chain worked along both
@@ -22,24 +24,46 @@ const anyItem = (items: readonly Item[], test: (item: Item) => boolean): boolean
 export function startOf(items: readonly Item[], row: boolean): Start {
   const chainAt = items.findIndex((item) => isChain(item));
   const chain = items[chainAt];
-  const chains = isChain(chain) && chain.extent.kind === 'count' ? Math.min(chain.extent.n, limits.chains) : 0;
+  const chains =
+    isChain(chain) && chain.extent.kind === 'count' ? Math.min(chain.extent.n, limits.chains) : 0;
   const rest = items.filter((item, index) => index !== chainAt && item.type !== 'ring');
   const hook = rest.find((item): item is WorkItem => item.type === 'work' && item.target === 'hook');
-  const intoRing = items.some((item) => item.type === 'ring') || anyItem(items, (item) => item.type === 'work' && item.target === 'ring');
+  const intoRing =
+    items.some((item) => item.type === 'ring') ||
+    anyItem(items, (item) => item.type === 'work' && item.target === 'ring');
   const joinsAt = items.findIndex((item) => item.type === 'join');
-  const firstWork = items.findIndex((item, index) => index !== chainAt && (item.type === 'work' || item.type === 'group'));
+  const firstWork = items.findIndex(
+    (item, index) => index !== chainAt && (item.type === 'work' || item.type === 'group'),
+  );
   const joinedChain = chains >= 3 && joinsAt > chainAt && (firstWork < 0 || joinsAt < firstWork);
 
-  if (intoRing && !(joinedChain && chains > 6 && !anyItem(rest, (item) => item.type === 'work' && item.target === 'ring'))) return ring(rest);
-  if (joinedChain) return { kind: 'tube', places: chains, items: rest.filter((item) => item.type !== 'join') };
+  if (
+    intoRing &&
+    !(joinedChain && chains > 6 && !anyItem(rest, (item) => item.type === 'work' && item.target === 'ring'))
+  )
+    return ring(rest);
+  if (joinedChain)
+    return { kind: 'tube', places: chains, items: rest.filter((item) => item.type !== 'join') };
   if (chains > 0 && hook) {
     const places = Math.max(1, chains - hook.fromHook + 1);
-    if (places <= 1 || (chains <= 3 && hook.make >= 3)) return ring(rest.map((item) => (item === hook ? { ...hook, target: 'ring', extent: { kind: 'count', n: hook.make }, make: 1 } : item)));
+    if (places <= 1 || (chains <= 3 && hook.make >= 3))
+      return ring(
+        rest.map((item) =>
+          item === hook
+            ? { ...hook, target: 'ring', extent: { kind: 'count', n: hook.make }, make: 1 }
+            : item,
+        ),
+      );
     const oval = items.some((item) => item.type === 'otherSide');
-    return oval ? { kind: 'oval', places: places * 2 - 1, items: rest } : { kind: 'row', places, items: rest };
+    return oval
+      ? { kind: 'oval', places: places * 2 - 1, items: rest }
+      : { kind: 'row', places, items: rest };
   }
   const chainFirst = items.findIndex((item) => item.type === 'work' || item.type === 'group') === chainAt;
-  if (chains > 3 && chainFirst) return row || !anyItem(rest, (item) => item.type === 'group') ? { kind: 'row', places: chains - 1, items: rest } : { kind: 'tube', places: chains, items: rest };
+  if (chains > 3 && chainFirst)
+    return row || !anyItem(rest, (item) => item.type === 'group')
+      ? { kind: 'row', places: chains - 1, items: rest }
+      : { kind: 'tube', places: chains, items: rest };
   return ring(items.filter((item) => item.type !== 'ring'));
 }
 

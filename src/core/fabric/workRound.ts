@@ -49,7 +49,8 @@ function takeOf(item: Item): number {
 }
 
 const fillsUp = (item: Item): boolean =>
-  (item.type === 'work' && item.extent.kind !== 'count') || (item.type === 'group' && (item.extent.kind !== 'count' || item.items.some(fillsUp)));
+  (item.type === 'work' && item.extent.kind !== 'count') ||
+  (item.type === 'group' && (item.extent.kind !== 'count' || item.items.some(fillsUp)));
 
 interface State {
   position: number;
@@ -80,16 +81,52 @@ interface Round {
  * @param below stitches in the round below; `Infinity` for a ring, into which any number goes
  * @param options terms of the words, the colour the round begins with, and who receives the stitches
  */
-export function workRound(items: readonly Item[], below: number, options: { terms: Terms; colour: string | null; sink: StitchSink }): RoundWork {
-  const state: State = { position: 0, lastSlot: 0, made: 0, colour: options.colour, loops: 'both', growing: null, chainSlots: 0, remainder: null, leftOnPurpose: 0, tooLarge: false, steps: 0 };
+export function workRound(
+  items: readonly Item[],
+  below: number,
+  options: { terms: Terms; colour: string | null; sink: StitchSink },
+): RoundWork {
+  const state: State = {
+    position: 0,
+    lastSlot: 0,
+    made: 0,
+    colour: options.colour,
+    loops: 'both',
+    growing: null,
+    chainSlots: 0,
+    remainder: null,
+    leftOnPurpose: 0,
+    tooLarge: false,
+    steps: 0,
+  };
   workItems(items, { below, terms: options.terms, sink: options.sink }, state, 0, true);
   flush(state, options.sink);
   const used = Number.isFinite(below) ? state.position : 0;
   const left = Number.isFinite(below) ? Math.max(0, below - state.position) : 0;
-  return { made: state.made, used, left, leftOnPurpose: Math.min(left, state.leftOnPurpose), remainder: left > 0 ? state.remainder : null, colour: state.colour, tooLarge: state.tooLarge, steps: state.steps };
+  return {
+    made: state.made,
+    used,
+    left,
+    leftOnPurpose: Math.min(left, state.leftOnPurpose),
+    remainder: left > 0 ? state.remainder : null,
+    colour: state.colour,
+    tooLarge: state.tooLarge,
+    steps: state.steps,
+  };
 }
 
-const plain: readonly Item[] = [{ type: 'work', word: 'plain', make: 1, together: 1, extent: { kind: 'around' }, target: 'next', fromHook: 0, span: { from: 0, to: 0 } }];
+const plain: readonly Item[] = [
+  {
+    type: 'work',
+    word: 'plain',
+    make: 1,
+    together: 1,
+    extent: { kind: 'around' },
+    target: 'next',
+    fromHook: 0,
+    span: { from: 0, to: 0 },
+  },
+];
 
 /**
  * Works a round as the whole chain takes it. A round that makes no stitch, or one not read, goes on as it was, plain: a line of holes
@@ -97,7 +134,11 @@ const plain: readonly Item[] = [{ type: 'work', word: 'plain', make: 1, together
  *
  * @returns and whether the stitches were made up so
  */
-export function workOrPlain(items: readonly Item[], below: number, options: { terms: Terms; colour: string | null; sink: StitchSink }): RoundWork & { madeUp: boolean } {
+export function workOrPlain(
+  items: readonly Item[],
+  below: number,
+  options: { terms: Terms; colour: string | null; sink: StitchSink },
+): RoundWork & { madeUp: boolean } {
   const work = workRound(items, below, options);
   if (work.made > 0 || !Number.isFinite(below) || below < 1) return { ...work, madeUp: false };
   const instead = workRound(plain, below, { ...options, colour: work.colour });
@@ -111,18 +152,44 @@ function step(state: State): boolean {
   return !state.tooLarge;
 }
 
-function workItems(items: readonly Item[], round: Round, state: State, reserve: number, whole: boolean): void {
+function workItems(
+  items: readonly Item[],
+  round: Round,
+  state: State,
+  reserve: number,
+  whole: boolean,
+): void {
   for (const [index, item] of items.entries()) {
     if (!step(state)) return;
     const after = () => fixedTake(items.slice(index + 1)) + reserve;
     switch (item.type) {
-      case 'work': workItem(item, round, state, after, whole && isFinishing(items, index, round, state), opensGrowth(item, items[index + 1])); break;
-      case 'group': workGroup(item, round, state, after); break;
-      case 'skip': state.position += item.n; break;
-      case 'colour': state.colour = item.name; break;
-      case 'loops': state.loops = item.loops; break;
-      case 'leave': state.leftOnPurpose = item.n || Math.max(0, round.below - state.position); break;
-      default: break;
+      case 'work':
+        workItem(
+          item,
+          round,
+          state,
+          after,
+          whole && isFinishing(items, index, round, state),
+          opensGrowth(item, items[index + 1]),
+        );
+        break;
+      case 'group':
+        workGroup(item, round, state, after);
+        break;
+      case 'skip':
+        state.position += item.n;
+        break;
+      case 'colour':
+        state.colour = item.name;
+        break;
+      case 'loops':
+        state.loops = item.loops;
+        break;
+      case 'leave':
+        state.leftOnPurpose = item.n || Math.max(0, round.below - state.position);
+        break;
+      default:
+        break;
     }
   }
 }
@@ -130,9 +197,21 @@ function workItems(items: readonly Item[], round: Round, state: State, reserve: 
 /** A slip stitch after the round is full only fastens it. */
 function isFinishing(items: readonly Item[], index: number, round: Round, state: State): boolean {
   const item = items[index];
-  if (item?.type !== 'work' || item.word !== 'sl' || item.extent.kind !== 'count' || item.extent.n > 2) return false;
+  if (item?.type !== 'work' || item.word !== 'sl' || item.extent.kind !== 'count' || item.extent.n > 2)
+    return false;
   const isFull = state.made > 0 && state.position >= round.below;
-  return isFull && items.slice(index + 1).every((next) => next.type === 'fasten' || next.type === 'unknown' || next.type === 'join' || (next.type === 'work' && next.word === 'ch'));
+  return (
+    isFull &&
+    items
+      .slice(index + 1)
+      .every(
+        (next) =>
+          next.type === 'fasten' ||
+          next.type === 'unknown' ||
+          next.type === 'join' ||
+          (next.type === 'work' && next.word === 'ch'),
+      )
+  );
 }
 
 /** A chain that is worked back along grows out of the fabric instead of counting in the round. */
@@ -146,7 +225,14 @@ function flush(state: State, sink: StitchSink): void {
   state.chainSlots = 0;
 }
 
-function workItem(item: WorkItem, round: Round, state: State, after: () => number, finishing: boolean, growth: boolean): void {
+function workItem(
+  item: WorkItem,
+  round: Round,
+  state: State,
+  after: () => number,
+  finishing: boolean,
+  growth: boolean,
+): void {
   if (finishing) return;
   const { sink, below, terms } = round;
   const kind = stitchKind(item.word, terms);
@@ -162,7 +248,8 @@ function workItem(item: WorkItem, round: Round, state: State, after: () => numbe
     state.chainSlots = state.growing.length;
     return;
   }
-  if (item.target === 'hook' && state.growing) state.chainSlots = Math.max(0, state.chainSlots - item.fromHook + 1);
+  if (item.target === 'hook' && state.growing)
+    state.chainSlots = Math.max(0, state.chainSlots - item.fromHook + 1);
 
   let times = extent.kind === 'count' ? extent.n : Number.POSITIVE_INFINITY;
   if (extent.kind !== 'count') {
@@ -174,17 +261,24 @@ function workItem(item: WorkItem, round: Round, state: State, after: () => numbe
   for (let i = 0; i < times; i += 1) {
     if (!step(state)) return;
     if (state.growing && state.chainSlots > 0) {
-      if (make > limits.chains) { state.tooLarge = true; return; }
+      if (make > limits.chains) {
+        state.tooLarge = true;
+        return;
+      }
       for (let m = 0; m < make; m += 1) state.growing.push(kind);
       state.chainSlots -= together;
       if (state.chainSlots <= 0) flush(state, sink);
       continue;
     }
-    if (state.made + make > limits.roundStitches) { state.tooLarge = true; return; }
+    if (state.made + make > limits.roundStitches) {
+      state.tooLarge = true;
+      return;
+    }
     const inRing = item.target === 'ring' || !Number.isFinite(below);
     const takes = kind === 'ch' || inRing ? 0 : item.target === 'same' ? 0 : together;
     const slot = item.target === 'same' ? state.lastSlot : state.position;
-    for (let m = 0; m < make; m += 1) sink.stitch(kind, slot, takes === 0 && item.target !== 'same' ? 0 : together, loops, colour);
+    for (let m = 0; m < make; m += 1)
+      sink.stitch(kind, slot, takes === 0 && item.target !== 'same' ? 0 : together, loops, colour);
     state.made += make;
     if (takes > 0) state.lastSlot = state.position + takes - 1;
     state.position += takes;
@@ -193,7 +287,10 @@ function workItem(item: WorkItem, round: Round, state: State, after: () => numbe
 
 function workGroup(item: GroupItem, round: Round, state: State, after: () => number): void {
   const { below } = round;
-  if (item.intoOne) { workIntoOne(item, round, state, after); return; }
+  if (item.intoOne) {
+    workIntoOne(item, round, state, after);
+    return;
+  }
   const size = fixedTake(item.items);
   const open = item.items.some(fillsUp);
   if (open) {
@@ -217,14 +314,18 @@ function workGroup(item: GroupItem, round: Round, state: State, after: () => num
 
 /** `(sl st, sc, hdc, sc, sl st) in next st`: a fin grown in one stitch. */
 function workIntoOne(item: GroupItem, round: Round, state: State, after: () => number): void {
-  const times = item.extent.kind === 'count' ? item.extent.n : Math.max(0, round.below - state.position - after());
+  const times =
+    item.extent.kind === 'count' ? item.extent.n : Math.max(0, round.below - state.position - after());
   for (let i = 0; i < times && Number.isFinite(times) && step(state); i += 1) {
     const slot = state.position;
     const first: State = { ...state, lastSlot: slot };
     const inner: Round = {
       ...round,
       below: Number.POSITIVE_INFINITY,
-      sink: { stitch: (kind, _slot, _slots, loops, colour) => round.sink.stitch(kind, slot, 1, loops, colour), outgrowth: round.sink.outgrowth },
+      sink: {
+        stitch: (kind, _slot, _slots, loops, colour) => round.sink.stitch(kind, slot, 1, loops, colour),
+        outgrowth: round.sink.outgrowth,
+      },
     };
     workItems(item.items, inner, first, 0, false);
     state.made = first.made;

@@ -10,17 +10,21 @@ export abstract class ClauseParser extends Lookahead {
   // A category instead of eighty alternatives: those took most of the time of building the grammar, and of reading by it.
   protected readonly anyToken = this.RULE('anyToken', (): IToken => this.CONSUME(T.Any));
 
-  protected readonly closer = this.RULE('closer', () => this.OR([
-    { ALT: () => this.CONSUME(T.RRound) },
-    { ALT: () => this.CONSUME(T.RSquare) },
-    { ALT: () => this.CONSUME(T.RCurly) },
-  ]));
+  protected readonly closer = this.RULE('closer', () =>
+    this.OR([
+      { ALT: () => this.CONSUME(T.RRound) },
+      { ALT: () => this.CONSUME(T.RSquare) },
+      { ALT: () => this.CONSUME(T.RCurly) },
+    ]),
+  );
 
-  protected readonly opener = this.RULE('opener', () => this.OR([
-    { ALT: () => this.CONSUME(T.LRound) },
-    { ALT: () => this.CONSUME(T.LSquare) },
-    { ALT: () => this.CONSUME(T.LCurly) },
-  ]));
+  protected readonly opener = this.RULE('opener', () =>
+    this.OR([
+      { ALT: () => this.CONSUME(T.LRound) },
+      { ALT: () => this.CONSUME(T.LSquare) },
+      { ALT: () => this.CONSUME(T.LCurly) },
+    ]),
+  );
 
   protected readonly clause = this.RULE('clause', (): Clause => {
     const first = this.LA(1);
@@ -39,8 +43,30 @@ export abstract class ClauseParser extends Lookahead {
         if (is(next, T.Comma, T.Dash)) return value === undefined && is(this.LA(2), T.OnceTwice, T.Num);
         if (is(next, T.Num, T.NumberWord)) return value === undefined && !is(this.LA(2), ...stitchCores);
         if (is(next, T.OnceTwice, T.Around, T.Until)) return value === undefined && !around;
-        return is(next, T.Repeat, T.From, T.By, T.Cross, T.Times, T.More, T.Article, T.Total, T.To, T.Last, T.St, T.Remain, T.First, T.Next, T.Each, T.In)
-          && (value === undefined || is(next, T.Times, T.More, T.By, T.Cross, T.St, T.Remain) || (until && is(next, T.Article)));
+        return (
+          is(
+            next,
+            T.Repeat,
+            T.From,
+            T.By,
+            T.Cross,
+            T.Times,
+            T.More,
+            T.Article,
+            T.Total,
+            T.To,
+            T.Last,
+            T.St,
+            T.Remain,
+            T.First,
+            T.Next,
+            T.Each,
+            T.In,
+          ) &&
+          (value === undefined ||
+            is(next, T.Times, T.More, T.By, T.Cross, T.St, T.Remain) ||
+            (until && is(next, T.Article)))
+        );
       },
       DEF: () => {
         const token = this.SUBRULE(this.anyToken);
@@ -50,7 +76,12 @@ export abstract class ClauseParser extends Lookahead {
           if (is(token, T.Around)) around = true;
           if (is(token, T.Until, T.Last)) until = true;
           if (is(token, T.More)) more = true;
-          if (is(token, T.OnceTwice) || (is(token, T.Times, T.By, T.Cross) && value !== undefined) || (is(token, T.Around))) done = true;
+          if (
+            is(token, T.OnceTwice) ||
+            (is(token, T.Times, T.By, T.Cross) && value !== undefined) ||
+            is(token, T.Around)
+          )
+            done = true;
         });
       },
     });
@@ -65,11 +96,15 @@ export abstract class ClauseParser extends Lookahead {
     const tokens: IToken[] = [];
     let extent: Extent | null = null;
     this.AT_LEAST_ONE({
-      GATE: () => tokens.length === 0 || (this.isPlaceWord(tokens, undefined) && !(is(this.LA(1), T.In) && this.isColour())),
-      DEF: () => { tokens.push(this.SUBRULE(this.anyToken)); },
+      GATE: () =>
+        tokens.length === 0 ||
+        (this.isPlaceWord(tokens, undefined) && !(is(this.LA(1), T.In) && this.isColour())),
+      DEF: () => {
+        tokens.push(this.SUBRULE(this.anyToken));
+      },
     });
     this.OPTION({
-      GATE: () => (is(this.LA(1), T.Around) || this.isUntil()),
+      GATE: () => is(this.LA(1), T.Around) || this.isUntil(),
       DEF: () => {
         const clause = this.SUBRULE(this.clause);
         this.ACTION(() => {

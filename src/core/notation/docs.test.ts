@@ -6,9 +6,15 @@ import { readSteps } from './sentences';
 
 /** The page of what is read, as it stands in the docs and in the app. */
 const page = readFileSync(join(__dirname, '../../../docs/notation.md'), 'utf8');
-const sentences = page.slice(page.indexOf('\n## Sentences')).split('\n').filter((line) => line.startsWith('    ')).map((line) => line.trim());
+const sentences = page
+  .slice(page.indexOf('\n## Sentences'))
+  .split('\n')
+  .filter((line) => line.startsWith('    '))
+  .map((line) => line.trim());
 
-test('there are examples to go by', () => { expect(sentences.length).toBeGreaterThan(30); });
+test('there are examples to go by', () => {
+  expect(sentences.length).toBeGreaterThan(30);
+});
 
 // `or:` on the page joins two ways of saying one thing.
 test.each(sentences)('is read whole, as the page says: %s', (line) => {
@@ -17,9 +23,20 @@ test.each(sentences)('is read whole, as the page says: %s', (line) => {
   for (const step of steps) expect([step.text, step.unused]).toEqual([step.text, undefined]);
 });
 
-const split = (text: string) => splitSentences(sentenceLexer.tokenize(text).tokens).map((tokens) => tokens.map(({ image }) => image).join(' '));
+const split = (text: string) =>
+  splitSentences(sentenceLexer.tokenize(text).tokens).map((tokens) =>
+    tokens.map(({ image }) => image).join(' '),
+  );
 
 test.each([
-  ['Stuff firmly. Close the hole.', 2], ['Eyes: 8 mm; R8-9; 7 showing', 1], ['Embroider the mouth; stuff the head', 2], ['Left eye at stitch 12. Right eye at stitch 18.', 1],
-  ['Left eye at stitch 12. Nose below it. Right eye at stitch 18.', 3], ['Sew the nose 2 rounds below; leave a long tail', 2], ['. ; .', 0], ['', 0],
-])('“%s” is %i', (text, count) => { expect(split(text)).toHaveLength(count); });
+  ['Stuff firmly. Close the hole.', 2],
+  ['Eyes: 8 mm; R8-9; 7 showing', 1],
+  ['Embroider the mouth; stuff the head', 2],
+  ['Left eye at stitch 12. Right eye at stitch 18.', 1],
+  ['Left eye at stitch 12. Nose below it. Right eye at stitch 18.', 3],
+  ['Sew the nose 2 rounds below; leave a long tail', 2],
+  ['. ; .', 0],
+  ['', 0],
+])('“%s” is %i', (text, count) => {
+  expect(split(text)).toHaveLength(count);
+});

@@ -19,7 +19,8 @@ export type Header =
 type Reader = (value: string, name: string) => Header;
 
 const bad = (key: string, message: string): Header => ({ scope: 'bad', key, message });
-const numbersIn = (value: string) => (value.match(/\d+(?:[.,]\d+)?/g) ?? []).map((n) => bounded(Number.parseFloat(n.replace(',', '.'))));
+const numbersIn = (value: string) =>
+  (value.match(/\d+(?:[.,]\d+)?/g) ?? []).map((n) => bounded(Number.parseFloat(n.replace(',', '.'))));
 
 /** Finer or coarser than any yarn is a slip of the pen. */
 const isStitchSize = (mm: number | undefined): mm is number => mm !== undefined && mm >= 0.5 && mm <= 60;
@@ -27,43 +28,100 @@ const isStitchSize = (mm: number | undefined): mm is number => mm !== undefined 
 const either =
   <A extends string>(key: string, options: Record<string, A>, make: (value: A) => Header): Reader =>
   (value) => {
-    const word = value.trim().toLowerCase().split(/[\s,.;-]+/)[0] ?? '';
+    const word =
+      value
+        .trim()
+        .toLowerCase()
+        .split(/[\s,.;-]+/)[0] ?? '';
     const found = Object.hasOwn(options, word) ? options[word] : undefined;
-    return found ? make(found) : bad(key, `“${value.trim()}” is not known here. Write ${[...new Set(Object.keys(options))].join(' or ')}.`);
+    return found
+      ? make(found)
+      : bad(
+          key,
+          `“${value.trim()}” is not known here. Write ${[...new Set(Object.keys(options))].join(' or ')}.`,
+        );
   };
 
 const readers: Record<string, Reader> = {
   toy: (value) => ({ scope: 'toy', key: 'toy', value: value.trim() }),
   hook: (value) => ({ scope: 'toy', key: 'hook', value: value.trim() }),
   for: (value) => ({ scope: 'toy', key: 'for', value: value.trim() }),
-  terms: either('terms', { us: 'us', uk: 'uk', american: 'us', british: 'uk' }, (value) => ({ scope: 'toy', key: 'terms', value })),
+  terms: either('terms', { us: 'us', uk: 'uk', american: 'us', british: 'uk' }, (value) => ({
+    scope: 'toy',
+    key: 'terms',
+    value,
+  })),
   hand: either('hand', { left: 'left', right: 'right' }, (value) => ({ scope: 'toy', key: 'hand', value })),
   gauge: (value) => {
     const [widthMm, heightMm] = numbersIn(value);
-    if (!isStitchSize(widthMm) || !isStitchSize(heightMm)) return bad('gauge', 'Give the gauge as stitch width by round height, each from 0.5 to 60 mm, for example “5 mm x 4.8 mm”.');
+    if (!isStitchSize(widthMm) || !isStitchSize(heightMm))
+      return bad(
+        'gauge',
+        'Give the gauge as stitch width by round height, each from 0.5 to 60 mm, for example “5 mm x 4.8 mm”.',
+      );
     // `Gauge: 5 mm x 4.8 mm, River cotton, assumed`: whose gauge it is, and whether it is only expected.
     const after = /^(?:.*?\d+(?:[.,]\d+)?){2}\s*(?:mm)?\s*(.*)$/.exec(value)?.[1] ?? '';
-    const words = after.split(',').map((word) => word.trim()).filter(Boolean);
+    const words = after
+      .split(',')
+      .map((word) => word.trim())
+      .filter(Boolean);
     const assumed = words.at(-1)?.toLowerCase() === 'assumed';
-    return { scope: 'toy', key: 'gauge', widthMm, heightMm, yarn: words.slice(0, assumed ? -1 : undefined).join(', ') || null, assumed };
+    return {
+      scope: 'toy',
+      key: 'gauge',
+      widthMm,
+      heightMm,
+      yarn: words.slice(0, assumed ? -1 : undefined).join(', ') || null,
+      assumed,
+    };
   },
   lean: (value) => {
     const [lean] = numbersIn(value);
-    if (lean === undefined || lean > 1) return bad('lean', 'Lean is the part of a stitch a round moves sideways, from 0 to 1, for example “0.25”.');
+    if (lean === undefined || lean > 1)
+      return bad(
+        'lean',
+        'Lean is the part of a stitch a round moves sideways, from 0 to 1, for example “0.25”.',
+      );
     return { scope: 'toy', key: 'lean', value: lean };
   },
-  apart: either('apart', { post: 'posts', posts: 'posts', stitches: 'showing', showing: 'showing', shows: 'showing', visible: 'showing' }, (value) => ({ scope: 'toy', key: 'apart', value })),
+  apart: either(
+    'apart',
+    {
+      post: 'posts',
+      posts: 'posts',
+      stitches: 'showing',
+      showing: 'showing',
+      shows: 'showing',
+      visible: 'showing',
+    },
+    (value) => ({ scope: 'toy', key: 'apart', value }),
+  ),
   yarn: (value, name) => ({ scope: 'toy', key: 'yarn', name: name || value.trim(), value: value.trim() }),
-  start: either('start', { top: 'top', bottom: 'bottom', left: 'left', right: 'right' }, (value) => ({ scope: 'part', key: 'start', value })),
-  rounds: either('rounds', { spiral: 'spiral', joined: 'joined' }, (value) => ({ scope: 'part', key: 'rounds', value })),
-  side: either('side', { out: 'out', outside: 'out', right: 'out', in: 'in', inside: 'in', wrong: 'in' }, (value) => ({ scope: 'part', key: 'side', value })),
+  start: either('start', { top: 'top', bottom: 'bottom', left: 'left', right: 'right' }, (value) => ({
+    scope: 'part',
+    key: 'start',
+    value,
+  })),
+  rounds: either('rounds', { spiral: 'spiral', joined: 'joined' }, (value) => ({
+    scope: 'part',
+    key: 'rounds',
+    value,
+  })),
+  side: either(
+    'side',
+    { out: 'out', outside: 'out', right: 'out', in: 'in', inside: 'in', wrong: 'in' },
+    (value) => ({ scope: 'part', key: 'side', value }),
+  ),
   make: (value) => {
     const [n] = numbersIn(value);
-    return n && n <= 99 ? { scope: 'part', key: 'make', value: Math.round(n) } : bad('make', 'Say how many to make with a number, for example “Make: 2”.');
+    return n && n <= 99
+      ? { scope: 'part', key: 'make', value: Math.round(n) }
+      : bad('make', 'Say how many to make with a number, for example “Make: 2”.');
   },
   front: (value) => {
     const [a, b] = numbersIn(value);
-    if (!a || !b || !/stitch|st/i.test(value)) return bad('front', 'Say which stitch faces forward, for example “Front: stitch 18.5 of round 13”.');
+    if (!a || !b || !/stitch|st/i.test(value))
+      return bad('front', 'Say which stitch faces forward, for example “Front: stitch 18.5 of round 13”.');
     const roundFirst = /^\s*(r|rnd|round)\b\.?\s*\d/i.test(value) || /^\s*r\d/i.test(value);
     return { scope: 'part', key: 'front', stitch: roundFirst ? b : a, round: Math.round(roundFirst ? a : b) };
   },

@@ -5,20 +5,60 @@ import { canonical } from './manners';
 import { readSteps } from './sentences';
 
 const below = 'R1: 6 sc in ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]\nR4: (sc 2, inc) x 6 [24]\n';
-const counts = (text: string) => analyseToy(text).parts.flatMap(({ checks }) => checks.map(({ worked }) => worked));
-const errors = (text: string) => analyseToy(text).problems.filter(({ severity }) => severity === 'error').map(({ code }) => code);
+const counts = (text: string) =>
+  analyseToy(text).parts.flatMap(({ checks }) => checks.map(({ worked }) => worked));
+const errors = (text: string) =>
+  analyseToy(text)
+    .problems.filter(({ severity }) => severity === 'error')
+    .map(({ code }) => code);
 
 // What each line comes to over 24 stitches, worked out by hand.
 const manners: readonly [string, number[]][] = [
-  ['R5-7 sc around', [24, 24, 24]], ['Rounds 5 to 7 sc in each st', [24, 24, 24]], ['Rnds 5, 6 and 7: sc around', [24, 24, 24]], ['R5/6: sc around (24)', [24, 24]], ['From round 5 to round 7: sc around', [24, 24, 24]],
-  ['R5-7 24 sc (24)', [24, 24, 24]], ['R5..7: 24 sc', [24, 24, 24]], ['R5-7 even', [24, 24, 24]], ['R5-7: work straight', [24, 24, 24]], ['R5-7: sc around, no increases (24)', [24, 24, 24]],
-  ['R5: sc around, 3 rounds', [24, 24, 24]], ['R5 and following 2 rounds: sc around', [24, 24, 24]], ['Next 3 rounds: sc around', [24, 24, 24]], ['Work 4 more rounds even.', [24, 24, 24, 24]], ['Continue in sc for 3 more rounds.', [24, 24, 24]],
-  ['R5: sc around\nRepeat last round 2 more times.', [24, 24, 24]], ['R5-24 sc (24)', [24]], ['R5 - 24 sc', [24]],
-  ['R5 (increase round): (sc 3, inc) x 6', [30]], ['*R5:* (3 sc, inc) x 6', [30]], ['#5: (3 sc, inc) x 6', [30]], ['5 | (3 sc, inc) x 6 | 30', [30]], ['5\t(3 sc, inc) x 6\t30', [30]],
-  ['R5: sc 3, inc around (30)', [30]], ['R5: 3 sc, inc to end', [30]], ['R5: inc in every 4th st', [30]], ['R5: increase 6 times evenly around', [30]], ['R5: inc 6 sts evenly (30)', [30]], ['R5: (3 sc inc) x 6 (30)', [30]], ['R5: 6 times (3 sc, inc)', [30]],
-  ['R5: (sc 3, 2 sc in same st) x 6 (30)', [30]], ['R5: (3 sc, inc) x 6 => 30', [30]], ['R5: (3 sc, inc) x 6. You now have 30 sts.', [30]], ['R5: (3 sc, inc) x 6 (now 30 sts)', [30]],
-  ['R5: (2 sc, dec) x 6', [18]], ['R5: (2 sc, 2 sc tog) x 6', [18]], ['R5: dec evenly 6 times', [18]], ['R5: dec every 3rd and 4th st', [18]], ['R5: (2 sc dec) x 6', [18]], ['R5: 2 hdc together around', [12]],
-  ['R5: sc 5, bobble, sc 5, popcorn in next st, sc 12 (24)', [24]], ['R5: sc 5, 5-dc bobble in next st, sc 18', [24]], ['R5: ch 1 (does not count), sc around, sl st to first st (24)', [24]], ['R5: 6x inc, 18 sc', [30]], ['R5: inc*6, sc 18', [30]],
+  ['R5-7 sc around', [24, 24, 24]],
+  ['Rounds 5 to 7 sc in each st', [24, 24, 24]],
+  ['Rnds 5, 6 and 7: sc around', [24, 24, 24]],
+  ['R5/6: sc around (24)', [24, 24]],
+  ['From round 5 to round 7: sc around', [24, 24, 24]],
+  ['R5-7 24 sc (24)', [24, 24, 24]],
+  ['R5..7: 24 sc', [24, 24, 24]],
+  ['R5-7 even', [24, 24, 24]],
+  ['R5-7: work straight', [24, 24, 24]],
+  ['R5-7: sc around, no increases (24)', [24, 24, 24]],
+  ['R5: sc around, 3 rounds', [24, 24, 24]],
+  ['R5 and following 2 rounds: sc around', [24, 24, 24]],
+  ['Next 3 rounds: sc around', [24, 24, 24]],
+  ['Work 4 more rounds even.', [24, 24, 24, 24]],
+  ['Continue in sc for 3 more rounds.', [24, 24, 24]],
+  ['R5: sc around\nRepeat last round 2 more times.', [24, 24, 24]],
+  ['R5-24 sc (24)', [24]],
+  ['R5 - 24 sc', [24]],
+  ['R5 (increase round): (sc 3, inc) x 6', [30]],
+  ['*R5:* (3 sc, inc) x 6', [30]],
+  ['#5: (3 sc, inc) x 6', [30]],
+  ['5 | (3 sc, inc) x 6 | 30', [30]],
+  ['5\t(3 sc, inc) x 6\t30', [30]],
+  ['R5: sc 3, inc around (30)', [30]],
+  ['R5: 3 sc, inc to end', [30]],
+  ['R5: inc in every 4th st', [30]],
+  ['R5: increase 6 times evenly around', [30]],
+  ['R5: inc 6 sts evenly (30)', [30]],
+  ['R5: (3 sc inc) x 6 (30)', [30]],
+  ['R5: 6 times (3 sc, inc)', [30]],
+  ['R5: (sc 3, 2 sc in same st) x 6 (30)', [30]],
+  ['R5: (3 sc, inc) x 6 => 30', [30]],
+  ['R5: (3 sc, inc) x 6. You now have 30 sts.', [30]],
+  ['R5: (3 sc, inc) x 6 (now 30 sts)', [30]],
+  ['R5: (2 sc, dec) x 6', [18]],
+  ['R5: (2 sc, 2 sc tog) x 6', [18]],
+  ['R5: dec evenly 6 times', [18]],
+  ['R5: dec every 3rd and 4th st', [18]],
+  ['R5: (2 sc dec) x 6', [18]],
+  ['R5: 2 hdc together around', [12]],
+  ['R5: sc 5, bobble, sc 5, popcorn in next st, sc 12 (24)', [24]],
+  ['R5: sc 5, 5-dc bobble in next st, sc 18', [24]],
+  ['R5: ch 1 (does not count), sc around, sl st to first st (24)', [24]],
+  ['R5: 6x inc, 18 sc', [30]],
+  ['R5: inc*6, sc 18', [30]],
 ];
 
 test.each(manners)('%s', (line, expected) => {
@@ -34,35 +74,75 @@ test('where the words and the total fit neither reading it is an error, not a gu
 test('places in the line stay where they were', () => {
   for (const [line] of manners) expect(canonical(line).line).toHaveLength(line.length);
   const [problem] = analyseToy(`${below}Rounds 5 to 7 sc around (25)`).problems;
-  expect(problem!.suggestions.flatMap(({ edits }) => edits).every(({ text }) => !text.includes('undefined'))).toBe(true);
+  expect(
+    problem!.suggestions.flatMap(({ edits }) => edits).every(({ text }) => !text.includes('undefined')),
+  ).toBe(true);
 });
 
 test('a first row and a joined ring: the chains that only lift the yarn do not count', () => {
-  expect(counts('Row 1: ch 9, sc in 2nd ch from hook, sc 7, ch 1, turn (8)\nRow 2: sc 8 (8)')).toEqual([8, 8]);
-  expect(counts('R1: ch 1, 6 sc in ring, sl st in first sc, ch 1 (6)\nR2: inc around, sl st in first sc, ch 1 (12)')).toEqual([6, 12]);
+  expect(counts('Row 1: ch 9, sc in 2nd ch from hook, sc 7, ch 1, turn (8)\nRow 2: sc 8 (8)')).toEqual([
+    8, 8,
+  ]);
+  expect(
+    counts(
+      'R1: ch 1, 6 sc in ring, sl st in first sc, ch 1 (6)\nR2: inc around, sl st in first sc, ch 1 (12)',
+    ),
+  ).toEqual([6, 12]);
 });
 
 test('sentences on the line of a round are kept', () => {
-  const toy = analyseToy(`Head\n${below}R5-R9: sc around (24). Insert 8 mm eyes between R6 and R7, 4 stitches showing.\nR10: (sc 2, dec) x 6 (18) Fasten off, leaving a long tail. Do not stuff.\n`);
+  const toy = analyseToy(
+    `Head\n${below}R5-R9: sc around (24). Insert 8 mm eyes between R6 and R7, 4 stitches showing.\nR10: (sc 2, dec) x 6 (18) Fasten off, leaving a long tail. Do not stuff.\n`,
+  );
   expect(toy.parts[0]!.checks.map(({ worked }) => worked)).toEqual([6, 12, 18, 24, 24, 24, 24, 24, 24, 18]);
   expect(toy.parts[0]!.eyes?.rule).toMatchObject({ gap: [6, 7], apart: 5 });
   expect(toy.parts[0]!.stops.stops.flatMap(({ acts }) => acts.map(({ act }) => act))).not.toContain('stuff');
 });
 
-test.each(['No need to stuff.', 'The arms are not stuffed.', 'Skip the stuffing.', 'It is better not to stuff the arms.', 'Stuffing is not needed.', 'Arms stay empty.', "Don't stuff."])('%s: it is left empty', (sentence) => {
+test.each([
+  'No need to stuff.',
+  'The arms are not stuffed.',
+  'Skip the stuffing.',
+  'It is better not to stuff the arms.',
+  'Stuffing is not needed.',
+  'Arms stay empty.',
+  "Don't stuff.",
+])('%s: it is left empty', (sentence) => {
   expect(readSteps(sentence, 1)).toMatchObject([{ kind: 'stuff', firmness: 'none' }]);
 });
 
-test.each(["Don't stuff the last 4 rounds.", 'Do not stuff too firmly.', 'Stuff the lower half.'])('%s: it is stuffed all the same', (sentence) => {
-  expect(readSteps(sentence, 1).map(({ kind, firmness }) => [kind, firmness === 'none'])).toEqual([['stuff', false]]);
-});
+test.each(["Don't stuff the last 4 rounds.", 'Do not stuff too firmly.', 'Stuff the lower half.'])(
+  '%s: it is stuffed all the same',
+  (sentence) => {
+    expect(readSteps(sentence, 1).map(({ kind, firmness }) => [kind, firmness === 'none'])).toEqual([
+      ['stuff', false],
+    ]);
+  },
+);
 
-test.each<[string, string, number]>([['Arm 2x', 'Arm', 2], ['2 ears', 'ears', 2], ['Part 1: Head', 'Head', 1], ['A. HEAD', 'HEAD', 1], ['For the head:', 'head', 1], ['Spots – 3 pcs', 'Spots', 3], ['Ears. Make 2.', 'Ears', 2]])('%s is a heading', (line, name, make) => {
+test.each<[string, string, number]>([
+  ['Arm 2x', 'Arm', 2],
+  ['2 ears', 'ears', 2],
+  ['Part 1: Head', 'Head', 1],
+  ['A. HEAD', 'HEAD', 1],
+  ['For the head:', 'head', 1],
+  ['Spots – 3 pcs', 'Spots', 3],
+  ['Ears. Make 2.', 'Ears', 2],
+])('%s is a heading', (line, name, make) => {
   expect(readHeading(line)).toMatchObject({ name, make });
 });
 
 test('a list of abbreviations makes no part and no round', () => {
-  for (const line of ['sc: single crochet', 'inc – work 2 sc in next st', 'sc2tog: single crochet 2 stitches together', 'st(s) = stitch(es)']) expect(isGlossary(line)).toBe(true);
-  for (const line of ['sc 3, inc', 'R1: 6 sc in ring', 'inc x 6 [12]', 'ch 12, join']) expect(isGlossary(line)).toBe(false);
-  expect(counts('sc: single crochet\ndec – decrease: sc 2 together\n\nHead\nR1: 6 sc in ring\nR2: inc x 6')).toEqual([6, 12]);
+  for (const line of [
+    'sc: single crochet',
+    'inc – work 2 sc in next st',
+    'sc2tog: single crochet 2 stitches together',
+    'st(s) = stitch(es)',
+  ])
+    expect(isGlossary(line)).toBe(true);
+  for (const line of ['sc 3, inc', 'R1: 6 sc in ring', 'inc x 6 [12]', 'ch 12, join'])
+    expect(isGlossary(line)).toBe(false);
+  expect(
+    counts('sc: single crochet\ndec – decrease: sc 2 together\n\nHead\nR1: 6 sc in ring\nR2: inc x 6'),
+  ).toEqual([6, 12]);
 });

@@ -13,7 +13,9 @@ export interface Canonical {
 }
 
 const roundWord = String.raw`(?:rounds?|rnds?|rows?|rds?|r)`;
-const number = String.raw`(\d{1,3}|${Object.keys(numberWords).filter((word) => !/^(?:one|once|twice|thrice|second|third|fourth|fifth|sixth)$/.test(word)).join('|')})`;
+const number = String.raw`(\d{1,3}|${Object.keys(numberWords)
+  .filter((word) => !/^(?:one|once|twice|thrice|second|third|fourth|fifth|sixth)$/.test(word))
+  .join('|')})`;
 const numberOf = (said: string): number => numberWords[said.toLowerCase()] ?? Number(said);
 
 /** Words in the place of others, made as long as those; null where there is no room. */
@@ -22,10 +24,12 @@ function inPlace(line: string, from: number, to: number, words: string): string 
 }
 
 const rangePattern = new RegExp(
-  String.raw`^(\s*(?:(?:from|for|on)\s+)?)(${roundWord})\.?\s*(\d{1,4})((?:\s*(?:,\s*and|,|and|&|\+|/|to|through|thru|till|until|\.{2,3}|…|>|[-‐‑‒–—−~])\s*(?:${roundWord}\.?\s*)?\d{1,4})+)(?![\d\w])(?:\s*[([]\s*\d+\s*(?:rounds|rnds|rows)\s*[)\]])?`, 'i',
+  String.raw`^(\s*(?:(?:from|for|on)\s+)?)(${roundWord})\.?\s*(\d{1,4})((?:\s*(?:,\s*and|,|and|&|\+|/|to|through|thru|till|until|\.{2,3}|…|>|[-‐‑‒–—−~])\s*(?:${roundWord}\.?\s*)?\d{1,4})+)(?![\d\w])(?:\s*[([]\s*\d+\s*(?:rounds|rnds|rows)\s*[)\]])?`,
+  'i',
 );
 const stopSign = /^\s*[:.|)\]=]/;
-const stitchFirst = /^\s*(?:\d+\s*)?(?:sc|hdc|dc|tr|htr|sl|ss|inc|dec|blo|flo|single|double|half|increase|decrease)\b/i;
+const stitchFirst =
+  /^\s*(?:\d+\s*)?(?:sc|hdc|dc|tr|htr|sl|ss|inc|dec|blo|flo|single|double|half|increase|decrease)\b/i;
 
 /** `R3-5 sc around`, `Rounds 5 to 8 sc in each st`, `Rnds 3, 4 and 5:`: several rounds, with or without a colon after them. */
 function rangeLabel(line: string): string {
@@ -43,21 +47,40 @@ function rangeLabel(line: string): string {
   const stopped = stopSign.test(rest);
   const plural = /s$/i.test(word);
   const spoken = /to|through|thru|till|until|\.\.|…|>/i.test(others);
-  const workFollows = /^\s*(?:[[(]|\d+\s*(?:sc|hdc|dc)\b|even|work|plain|straight|no\s|continue|repeat|rep\b|as\s|same\s)/i.test(rest);
+  const workFollows =
+    /^\s*(?:[[(]|\d+\s*(?:sc|hdc|dc)\b|even|work|plain|straight|no\s|continue|repeat|rep\b|as\s|same\s)/i.test(
+      rest,
+    );
   // `R1-6 sc in ring` and `R2-12 sc (12)` name one round, with a dash after it.
-  const glued = !/\s/.test(others) && stitchFirst.test(rest) && !/\b(?:ring|mr|mc|circle)\b/i.test(rest) && !new RegExp(String.raw`^\s*sc\s*[[(=]\s*${last}\b`, 'i').test(rest);
+  const glued =
+    !/\s/.test(others) &&
+    stitchFirst.test(rest) &&
+    !/\b(?:ring|mr|mc|circle)\b/i.test(rest) &&
+    !new RegExp(String.raw`^\s*sc\s*[[(=]\s*${last}\b`, 'i').test(rest);
   const isRange = stopped || plural || (!lists && (spoken || workFollows || glued));
   if (!isRange) return line;
   // These the grammar reads itself.
-  if (stopped && numbers.length === 2 && !space.trim() && /^\s*(?:to|and|&|\+|[-‐‑‒–—−~])/i.test(others) && /^\s*[:.)]/.test(rest)) return line;
-  const end = stopped ? whole.length + (/^\s*[:.|)\]=]/.exec(rest)?.[0].length ?? 0) : whole.length + (/^\s/.test(rest) ? 1 : 0);
+  if (
+    stopped &&
+    numbers.length === 2 &&
+    !space.trim() &&
+    /^\s*(?:to|and|&|\+|[-‐‑‒–—−~])/i.test(others) &&
+    /^\s*[:.)]/.test(rest)
+  )
+    return line;
+  const end = stopped
+    ? whole.length + (/^\s*[:.|)\]=]/.exec(rest)?.[0].length ?? 0)
+    : whole.length + (/^\s/.test(rest) ? 1 : 0);
   const begin = space.trim() ? 0 : space.length;
   // The colon stands last, so that the label ends where the work begins.
   const label = `${/^row/i.test(word) ? 'row' : 'R'}${first}-${last}`;
   return inPlace(line, begin, end, `${label.padEnd(end - begin - 1)}:`) ?? line;
 }
 
-const decorated = new RegExp(String.raw`^\s*(?:(\*+|_+)(?=\s*${roundWord}\.?\s*\d[^*_]*\1)|#(?=\d)|\((?=\s*\d{1,3}\s*[-–]\s*\d{1,3}\s*\)\s*[a-z]))`, 'i');
+const decorated = new RegExp(
+  String.raw`^\s*(?:(\*+|_+)(?=\s*${roundWord}\.?\s*\d[^*_]*\1)|#(?=\d)|\((?=\s*\d{1,3}\s*[-–]\s*\d{1,3}\s*\)\s*[a-z]))`,
+  'i',
+);
 
 /** `*Rnd 3:* …`, `#3: …`, `(3-5) …`: signs around a label. */
 function undecorated(line: string): string {
@@ -68,7 +91,10 @@ function undecorated(line: string): string {
   return ' '.repeat(opening.length) + (mark ? rest.replace(mark, (signs) => ' '.repeat(signs.length)) : rest);
 }
 
-const tableRow = new RegExp(String.raw`^(\s*\|?\s*(?:${roundWord}\.?\s*)?\d{1,4}(?:\s*-\s*\d{1,4})?)\s*([|\t,])(?=.*[a-z])(.*?)\s*\2\s*(\d{1,4})\s*\|?\s*$`, 'i');
+const tableRow = new RegExp(
+  String.raw`^(\s*\|?\s*(?:${roundWord}\.?\s*)?\d{1,4}(?:\s*-\s*\d{1,4})?)\s*([|\t,])(?=.*[a-z])(.*?)\s*\2\s*(\d{1,4})\s*\|?\s*$`,
+  'i',
+);
 
 /** `1 | 6 sc in ring | 6`, with tabs or commas too: the round, what to do, how many there are then. */
 function fromTable(line: string): string {
@@ -87,13 +113,22 @@ const labelled = new RegExp(String.raw`^\s*${roundWord}\.?\s*\d{1,4}(?:\s*-\s*\d
 function nakedLabel(line: string): string {
   const label = labelled.exec(line)?.[0];
   if (!label) return line;
-  const kind = /^\s*[-–—,(]?\s*(?:(?:increase|inc|decrease|dec|plain|even|the)\.?\s*)+(?:rounds?|rnds?|rows?)?\s*\)?\s*(?=:)/i.exec(line.slice(label.length))?.[0];
-  return kind ? line.slice(0, label.length) + ' '.repeat(kind.length) + line.slice(label.length + kind.length) : line;
+  const kind =
+    /^\s*[-–—,(]?\s*(?:(?:increase|inc|decrease|dec|plain|even|the)\.?\s*)+(?:rounds?|rnds?|rows?)?\s*\)?\s*(?=:)/i.exec(
+      line.slice(label.length),
+    )?.[0];
+  return kind
+    ? line.slice(0, label.length) + ' '.repeat(kind.length) + line.slice(label.length + kind.length)
+    : line;
 }
 
 const plainly = String.raw`(?:even(?:ly)?|plain|straight)`;
-const plainPattern = new RegExp(String.raw`^(\s*[:.)|-]?\s*)((?:(?:work|continue|crochet|go)\s+(?:on\s+)?)?${plainly}|no\s+(?:inc\w*|dec\w*))(?=\s*(?:[[(.,;=–—-]|around|$))`, 'i');
-const withoutChange = /[,(]?\s*(?:without\s+(?:any\s+)?|no\s+)(?:inc|dec)\w*(?:\s+(?:or|and|nor)\s+(?:inc|dec)\w*)?\)?/i;
+const plainPattern = new RegExp(
+  String.raw`^(\s*[:.)|-]?\s*)((?:(?:work|continue|crochet|go)\s+(?:on\s+)?)?${plainly}|no\s+(?:inc\w*|dec\w*))(?=\s*(?:[[(.,;=–—-]|around|$))`,
+  'i',
+);
+const withoutChange =
+  /[,(]?\s*(?:without\s+(?:any\s+)?|no\s+)(?:inc|dec)\w*(?:\s+(?:or|and|nor)\s+(?:inc|dec)\w*)?\)?/i;
 
 /** `R5-7 even`, `work straight`, `sc around, no increases`: a stitch in each stitch. */
 function plainRounds(line: string): string {
@@ -106,7 +141,10 @@ function plainRounds(line: string): string {
   }
   const unchanged = withoutChange.exec(line);
   if (!unchanged) return line;
-  const rest = line.slice(0, unchanged.index) + ' '.repeat(unchanged[0].length) + line.slice(unchanged.index + unchanged[0].length);
+  const rest =
+    line.slice(0, unchanged.index) +
+    ' '.repeat(unchanged[0].length) +
+    line.slice(unchanged.index + unchanged[0].length);
   return rest;
 }
 
@@ -124,14 +162,29 @@ const totalPatterns = [
 function totalBrackets(line: string): string {
   for (const pattern of totalPatterns) {
     const found = pattern.exec(line);
-    const said = found && inPlace(line, found.index, found.index + found[0].length, `[${found[1]}]`.padStart(found[0].length - found[0].trimStart().length + `[${found[1]}]`.length));
+    const said =
+      found &&
+      inPlace(
+        line,
+        found.index,
+        found.index + found[0].length,
+        `[${found[1]}]`.padStart(found[0].length - found[0].trimStart().length + `[${found[1]}]`.length),
+      );
     if (said) return said;
   }
   return line;
 }
 
-const nth: Readonly<Record<string, number>> = { other: 2, second: 2, third: 3, fourth: 4, fifth: 5, sixth: 6 };
-const everyPattern = /(?:(inc(?:rease)?|dec(?:rease)?|2\s*sc|two\s+sc)\s+(?:in\s+|into\s+)?)every\s+(other|second|third|fourth|fifth|sixth|(\d)(?:nd|rd|th))(?:\s+and\s+(?:\d(?:nd|rd|th)|third|fourth|fifth|sixth))?\s+(?:st|stitch|sc)(?:\s+around)?(?![a-z])/i;
+const nth: Readonly<Record<string, number>> = {
+  other: 2,
+  second: 2,
+  third: 3,
+  fourth: 4,
+  fifth: 5,
+  sixth: 6,
+};
+const everyPattern =
+  /(?:(inc(?:rease)?|dec(?:rease)?|2\s*sc|two\s+sc)\s+(?:in\s+|into\s+)?)every\s+(other|second|third|fourth|fifth|sixth|(\d)(?:nd|rd|th))(?:\s+and\s+(?:\d(?:nd|rd|th)|third|fourth|fifth|sixth))?\s+(?:st|stitch|sc)(?:\s+around)?(?![a-z])/i;
 
 /** `inc in every other st`, `2 sc in every 4th st`, `dec every 3rd and 4th st`. */
 function everyNth(line: string): string {
@@ -146,25 +199,45 @@ function everyNth(line: string): string {
 }
 
 /** `Sc in ea st`, `sc in every st`. */
-const abbreviated = (line: string): string => line.replace(/\bea\b\.?/gi, (word) => 'all'.slice(0, Math.max(3, word.length)).padEnd(word.length));
+const abbreviated = (line: string): string =>
+  line.replace(/\bea\b\.?/gi, (word) => 'all'.slice(0, Math.max(3, word.length)).padEnd(word.length));
 
-const nextRounds = new RegExp(String.raw`^\s*(?:for\s+)?(?:the\s+)?(?:next|following)\s+${number}\s+(?:rounds|rnds|rows)\s*[:.,–-]?`, 'i');
-const andFollowing = new RegExp(String.raw`^(\s*${roundWord}\.?\s*\d{1,4})(\s+and\s+(?:the\s+)?(?:following|next)\s+${number}\s+(?:rounds|rnds|rows))`, 'i');
-const tailRounds = new RegExp(String.raw`[,;]?\s*(?:(?:for|over|x|×)\s+)?(?:the\s+next\s+)?(?<!\b(?:last|previous|these|those|first|from|within|between|every|below|above)\s)${number}\s+(?:more\s+)?(?:rounds|rnds|rows)(?:\s+(?:more|even|straight|evenly|in\s+total))?\s*\.?\s*$`, 'i');
-const lastAgain = new RegExp(String.raw`^\s*(?:repeat|rep)\s+(?:the\s+)?(?:last|previous)\s+(?:round|rnd|row)\s+(?:for\s+)?${number}\s*(?:more\s+)?(?:times|x|rounds|rnds|rows)?(?:\s+more)?\s*\.?\s*$`, 'i');
-const goingOn = /^\s*(?:then\s+)?(?:(?:continue|work|crochet|keep|go|sc|single|in|on|around|even|evenly|straight|plain|for|with|each|st|stitch|every|working|going|the|round)[\s,]*)+$/i;
-const blank = (line: string, from: number, to: number) => line.slice(0, from) + ' '.repeat(to - from) + line.slice(to);
+const nextRounds = new RegExp(
+  String.raw`^\s*(?:for\s+)?(?:the\s+)?(?:next|following)\s+${number}\s+(?:rounds|rnds|rows)\s*[:.,–-]?`,
+  'i',
+);
+const andFollowing = new RegExp(
+  String.raw`^(\s*${roundWord}\.?\s*\d{1,4})(\s+and\s+(?:the\s+)?(?:following|next)\s+${number}\s+(?:rounds|rnds|rows))`,
+  'i',
+);
+const tailRounds = new RegExp(
+  String.raw`[,;]?\s*(?:(?:for|over|x|×)\s+)?(?:the\s+next\s+)?(?<!\b(?:last|previous|these|those|first|from|within|between|every|below|above)\s)${number}\s+(?:more\s+)?(?:rounds|rnds|rows)(?:\s+(?:more|even|straight|evenly|in\s+total))?\s*\.?\s*$`,
+  'i',
+);
+const lastAgain = new RegExp(
+  String.raw`^\s*(?:repeat|rep)\s+(?:the\s+)?(?:last|previous)\s+(?:round|rnd|row)\s+(?:for\s+)?${number}\s*(?:more\s+)?(?:times|x|rounds|rnds|rows)?(?:\s+more)?\s*\.?\s*$`,
+  'i',
+);
+const goingOn =
+  /^\s*(?:then\s+)?(?:(?:continue|work|crochet|keep|go|sc|single|in|on|around|even|evenly|straight|plain|for|with|each|st|stitch|every|working|going|the|round)[\s,]*)+$/i;
+const blank = (line: string, from: number, to: number) =>
+  line.slice(0, from) + ' '.repeat(to - from) + line.slice(to);
 
 /** Rounds a line goes for: `Next 3 rounds: …`, `R3: sc around, 3 rounds`, `Work 4 more rounds even`, `Repeat last round 2 more times`. */
 function spannedRounds(line: string): Omit<Canonical, 'evenly'> {
   const again = lastAgain.exec(line);
-  if (again) return { line: ' '.repeat(line.length), rounds: { times: numberOf(again[1] ?? ''), again: true } };
+  if (again)
+    return { line: ' '.repeat(line.length), rounds: { times: numberOf(again[1] ?? ''), again: true } };
   const next = nextRounds.exec(line);
-  if (next && /\w/.test(line.slice(next[0].length))) return { line: blank(line, 0, next[0].length), rounds: { times: numberOf(next[1] ?? ''), again: false } };
+  if (next && /\w/.test(line.slice(next[0].length)))
+    return { line: blank(line, 0, next[0].length), rounds: { times: numberOf(next[1] ?? ''), again: false } };
   const following = andFollowing.exec(line);
   if (following) {
     const from = (following[1] ?? '').length;
-    return { line: blank(line, from, from + (following[2] ?? '').length), rounds: { times: numberOf(following[3] ?? '') + 1, again: false } };
+    return {
+      line: blank(line, from, from + (following[2] ?? '').length),
+      rounds: { times: numberOf(following[3] ?? '') + 1, again: false },
+    };
   }
   const tail = tailRounds.exec(line);
   if (!tail || tail.index === 0) return { line, rounds: null };
@@ -174,7 +247,10 @@ function spannedRounds(line: string): Omit<Canonical, 'evenly'> {
   const rounds = { times: numberOf(tail[1] ?? ''), again: false };
   const kept = blank(line, tail.index, line.length);
   // `Work 4 more rounds even` names no stitch: plain ones.
-  return { line: hasLabel || /\bsc\b/i.test(before) ? kept : (inPlace(line, 0, line.length, 'sc around') ?? kept), rounds };
+  return {
+    line: hasLabel || /\bsc\b/i.test(before) ? kept : (inPlace(line, 0, line.length, 'sc around') ?? kept),
+    rounds,
+  };
 }
 
 const evenPatterns = [
@@ -186,20 +262,36 @@ const evenPatterns = [
 function spreadEvenly(line: string): string | null {
   for (const pattern of evenPatterns) {
     const found = pattern.exec(line);
-    if (found) return inPlace(line, found.index, found.index + found[0].length, `${(found[1] ?? '').toLowerCase()} ${found[2]}`);
+    if (found)
+      return inPlace(
+        line,
+        found.index,
+        found.index + found[0].length,
+        `${(found[1] ?? '').toLowerCase()} ${found[2]}`,
+      );
   }
   return null;
 }
 
 /** Signs and asides that say nothing more: `inc*6`, `6x inc`, `6 times (…)`, `5-dc bobble`, `(ch 1 does not count)`. */
 function tidied(line: string): string {
-  const asLong = (words: string) => (whole: string, ...groups: string[]) => words.replace('$1', groups[0] ?? '').padEnd(whole.length);
+  const asLong =
+    (words: string) =>
+    (whole: string, ...groups: string[]) =>
+      words.replace('$1', groups[0] ?? '').padEnd(whole.length);
   return line
     .replace(/(?<=[a-z])\*(?=\d)/gi, ' ')
     .replace(/(?<![)\]\w])(\d{1,3})\s*[x×]\s*(?=(?:sc|inc|dec|hdc)\b)/gi, asLong('$1'))
-    .replace(/(\d{1,3})\s*times\s*:?\s*(?=[([])/gi, (whole, n: string, at: number) => (/[)\]a-z]\s*$/i.test(line.slice(0, at)) ? whole : `${n} x`.padEnd(whole.length)))
-    .replace(/\b\d{1,2}[-\s](?:dc|tr|hdc)[-\s](?=bobble|popcorn|puff|cluster)/gi, (whole) => ' '.repeat(whole.length))
-    .replace(/\(?\s*(?:the\s+)?(?:beginning\s+|turning\s+)?ch(?:ain)?(?:\s*-?\s*\d)?\s+(?:does|do)(?:\s+not|n['’]t)\s+count[^),.;]*\)?/gi, (whole) => ' '.repeat(whole.length));
+    .replace(/(\d{1,3})\s*times\s*:?\s*(?=[([])/gi, (whole, n: string, at: number) =>
+      /[)\]a-z]\s*$/i.test(line.slice(0, at)) ? whole : `${n} x`.padEnd(whole.length),
+    )
+    .replace(/\b\d{1,2}[-\s](?:dc|tr|hdc)[-\s](?=bobble|popcorn|puff|cluster)/gi, (whole) =>
+      ' '.repeat(whole.length),
+    )
+    .replace(
+      /\(?\s*(?:the\s+)?(?:beginning\s+|turning\s+)?ch(?:ain)?(?:\s*-?\s*\d)?\s+(?:does|do)(?:\s+not|n['’]t)\s+count[^),.;]*\)?/gi,
+      (whole) => ' '.repeat(whole.length),
+    );
 }
 
 /** Brings a line to the manner the grammar reads. */
@@ -207,6 +299,16 @@ export function canonical(given: string): Canonical {
   const { line: spanned, rounds } = spannedRounds(given);
   const even = spreadEvenly(spanned);
   const line = even ?? spanned;
-  const said = [fromTable, undecorated, rangeLabel, nakedLabel, plainRounds, everyNth, abbreviated, tidied, totalBrackets].reduce((words, manner) => manner(words), line);
+  const said = [
+    fromTable,
+    undecorated,
+    rangeLabel,
+    nakedLabel,
+    plainRounds,
+    everyNth,
+    abbreviated,
+    tidied,
+    totalBrackets,
+  ].reduce((words, manner) => manner(words), line);
   return { line: said, rounds, evenly: even !== null };
 }

@@ -1,7 +1,29 @@
 import type { Step } from './step';
 
-const saysWhere = (step: Step) => (step.gap ?? step.range ?? step.relation ?? step.stitchesFrom ?? step.level ?? step.round ?? step.stitches ?? (step.atStart || undefined)) !== undefined;
-const open = ['sizeMm', 'apart', 'posts', 'showing', 'wide', 'high', 'seat', 'style', 'ring', 'outward', 'inLine', 'back', 'sides'] as const satisfies (keyof Step)[];
+const saysWhere = (step: Step) =>
+  (step.gap ??
+    step.range ??
+    step.relation ??
+    step.stitchesFrom ??
+    step.level ??
+    step.round ??
+    step.stitches ??
+    (step.atStart || undefined)) !== undefined;
+const open = [
+  'sizeMm',
+  'apart',
+  'posts',
+  'showing',
+  'wide',
+  'high',
+  'seat',
+  'style',
+  'ring',
+  'outward',
+  'inLine',
+  'back',
+  'sides',
+] as const satisfies (keyof Step)[];
 
 /**
  * Of several sentences about one thing the last that says where it goes; what it leaves open the others fill, the last of them first.

@@ -16,19 +16,48 @@ export function addSteps(part: PartSource | null, steps: readonly Step[], line: 
 }
 
 /** Sets what a header line says of the toy. */
-export function applyToyHeader(header: ToyHeader, head: Header, line: number, setTerms: (terms: Terms) => void): void {
+export function applyToyHeader(
+  header: ToyHeader,
+  head: Header,
+  line: number,
+  setTerms: (terms: Terms) => void,
+): void {
   if (head.scope !== 'toy') return;
   switch (head.key) {
-    case 'toy': header.name = head.value; break;
-    case 'terms': setTerms(head.value); break;
-    case 'hand': header.hand = head.value; break;
-    case 'gauge': header.gauge = { widthMm: head.widthMm, heightMm: head.heightMm, yarn: head.yarn, assumed: head.assumed }; break;
-    case 'lean': header.lean = head.value; break;
-    case 'apart': header.apart = head.value; break;
-    case 'hook': header.hook = head.value; break;
-    case 'for': header.audience = head.value; break;
-    case 'yarn': header.yarns.push({ name: head.name, value: head.value, line }); break;
-    case 'needs': break;
+    case 'toy':
+      header.name = head.value;
+      break;
+    case 'terms':
+      setTerms(head.value);
+      break;
+    case 'hand':
+      header.hand = head.value;
+      break;
+    case 'gauge':
+      header.gauge = {
+        widthMm: head.widthMm,
+        heightMm: head.heightMm,
+        yarn: head.yarn,
+        assumed: head.assumed,
+      };
+      break;
+    case 'lean':
+      header.lean = head.value;
+      break;
+    case 'apart':
+      header.apart = head.value;
+      break;
+    case 'hook':
+      header.hook = head.value;
+      break;
+    case 'for':
+      header.audience = head.value;
+      break;
+    case 'yarn':
+      header.yarns.push({ name: head.name, value: head.value, line });
+      break;
+    case 'needs':
+      break;
   }
 }
 
@@ -40,10 +69,18 @@ export function applyPartHeader(part: PartSource, head: Header, line: number): v
       part.lying = head.value === 'left' || head.value === 'right';
       part.start = head.value === 'top' || head.value === 'left' ? 'top' : 'bottom';
       break;
-    case 'rounds': part.joined = head.value === 'joined'; break;
-    case 'side': part.side = head.value; break;
-    case 'make': part.make = head.value; break;
-    case 'front': part.front = { round: head.round, stitch: head.stitch, line }; break;
+    case 'rounds':
+      part.joined = head.value === 'joined';
+      break;
+    case 'side':
+      part.side = head.value;
+      break;
+    case 'make':
+      part.make = head.value;
+      break;
+    case 'front':
+      part.front = { round: head.round, stitch: head.stitch, line };
+      break;
   }
 }
 
@@ -56,8 +93,14 @@ export function readSettings(line: string, part: PartSource | null): boolean {
     part.make = heading?.make ?? part.make;
     return true;
   }
-  if (/\bjoined rounds?\b/i.test(line)) { part.joined = true; return true; }
-  if (/\bspiral\b|\bcontinuous rounds?\b|\bdo not join\b/i.test(line)) { part.joined = false; return true; }
+  if (/\bjoined rounds?\b/i.test(line)) {
+    part.joined = true;
+    return true;
+  }
+  if (/\bspiral\b|\bcontinuous rounds?\b|\bdo not join\b/i.test(line)) {
+    part.joined = false;
+    return true;
+  }
   return false;
 }
 
@@ -66,10 +109,25 @@ export function readSettings(line: string, part: PartSource | null): boolean {
  *
  * @param room asked before each round; no more are put in once it says no
  */
-export function repeatRounds(part: PartSource, item: Extract<Item, { type: 'repeatRounds' }>, line: number, problems: Problem[], room: () => boolean, label?: Label): void {
+export function repeatRounds(
+  part: PartSource,
+  item: Extract<Item, { type: 'repeatRounds' }>,
+  line: number,
+  problems: Problem[],
+  room: () => boolean,
+  label?: Label,
+): void {
   const copied = part.rounds.filter((round) => round.number >= item.first && round.number <= item.last);
   if (copied.length === 0) {
-    problems.push({ code: 'round-missing', severity: 'error', part: part.name, line, column: item.span.from + 1, message: `Line ${line} repeats round ${item.first}, but no such round stands above.`, suggestions: [] });
+    problems.push({
+      code: 'round-missing',
+      severity: 'error',
+      part: part.name,
+      line,
+      column: item.span.from + 1,
+      message: `Line ${line} repeats round ${item.first}, but no such round stands above.`,
+      suggestions: [],
+    });
     return;
   }
   part.lastLine = line;

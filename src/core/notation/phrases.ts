@@ -34,14 +34,18 @@ export abstract class PhraseParser extends ClauseParser {
     this.MANY({ GATE: () => !is(this.LA(1), T.Num), DEF: () => this.SUBRULE(this.anyToken) });
     const value = this.CONSUME(T.Num);
     this.OPTION(() => this.CONSUME(T.St));
-    this.ACTION(() => { this.total = { value: numberOf(value), span: spanOf(value, value) }; });
+    this.ACTION(() => {
+      this.total = { value: numberOf(value), span: spanOf(value, value) };
+    });
   });
 
   protected readonly trailingTotal = this.RULE('trailingTotal', () => {
     this.OPTION(() => this.CONSUME(T.Dash));
     const value = this.CONSUME(T.Num);
     this.MANY(() => this.SUBRULE(this.anyToken));
-    this.ACTION(() => { this.total = { value: numberOf(value), span: spanOf(value, value) }; });
+    this.ACTION(() => {
+      this.total = { value: numberOf(value), span: spanOf(value, value) };
+    });
   });
 
   protected readonly repeatRounds = this.RULE('repeatRounds', (items: Item[]) => {
@@ -49,7 +53,23 @@ export abstract class PhraseParser extends ClauseParser {
     const numbers: number[] = [];
     let times = 1;
     this.MANY({
-      GATE: () => is(this.LA(1), T.RoundWord, T.Num, T.NumberWord, T.OnceTwice, T.Dash, T.To, T.And, T.Plus, T.Times, T.More, T.By, T.Cross, T.Comma),
+      GATE: () =>
+        is(
+          this.LA(1),
+          T.RoundWord,
+          T.Num,
+          T.NumberWord,
+          T.OnceTwice,
+          T.Dash,
+          T.To,
+          T.And,
+          T.Plus,
+          T.Times,
+          T.More,
+          T.By,
+          T.Cross,
+          T.Comma,
+        ),
       DEF: () => {
         const token = this.SUBRULE(this.anyToken);
         this.ACTION(() => {
@@ -63,7 +83,13 @@ export abstract class PhraseParser extends ClauseParser {
     });
     this.ACTION(() => {
       const from = numbers[0] ?? 0;
-      items.push({ type: 'repeatRounds', first: from, last: Math.max(from, numbers[1] ?? from), times, span: spanOf(first, this.LA(0)) });
+      items.push({
+        type: 'repeatRounds',
+        first: from,
+        last: Math.max(from, numbers[1] ?? from),
+        times,
+        span: spanOf(first, this.LA(0)),
+      });
     });
   });
 
@@ -71,10 +97,33 @@ export abstract class PhraseParser extends ClauseParser {
     const first = this.LA(1);
     this.SUBRULE(this.anyToken);
     this.MANY({
-      GATE: () => is(this.LA(1), T.SlipStitch, T.To, T.In, T.Article, T.First, T.Ordinal, T.St, T.Stitch, T.With, T.Over, T.RoundWord, T.Ring, T.Join, T.Loop, T.Chain, T.Work, T.Last, T.Each) && !(is(this.LA(1), T.With) && !is(this.LA(2), T.SlipStitch, T.Article)),
+      GATE: () =>
+        is(
+          this.LA(1),
+          T.SlipStitch,
+          T.To,
+          T.In,
+          T.Article,
+          T.First,
+          T.Ordinal,
+          T.St,
+          T.Stitch,
+          T.With,
+          T.Over,
+          T.RoundWord,
+          T.Ring,
+          T.Join,
+          T.Loop,
+          T.Chain,
+          T.Work,
+          T.Last,
+          T.Each,
+        ) && !(is(this.LA(1), T.With) && !is(this.LA(2), T.SlipStitch, T.Article)),
       DEF: () => this.SUBRULE2(this.anyToken),
     });
-    this.ACTION(() => { items.push({ type: 'join', span: spanOf(first, this.LA(0)) }); });
+    this.ACTION(() => {
+      items.push({ type: 'join', span: spanOf(first, this.LA(0)) });
+    });
   });
 
   protected readonly colour = this.RULE('colour', (items: Item[]) => {
@@ -82,7 +131,10 @@ export abstract class PhraseParser extends ClauseParser {
     const words: string[] = [];
     let done = false;
     this.AT_LEAST_ONE({
-      GATE: () => !done && (is(this.LA(1), T.Word, T.ColourWord) || (is(this.LA(1), T.Change, T.To, T.In, T.With, T.Article, T.Colon) && words.length === 0)),
+      GATE: () =>
+        !done &&
+        (is(this.LA(1), T.Word, T.ColourWord) ||
+          (is(this.LA(1), T.Change, T.To, T.In, T.With, T.Article, T.Colon) && words.length === 0)),
       DEF: () => {
         const token = this.SUBRULE(this.anyToken);
         this.ACTION(() => {
@@ -94,7 +146,8 @@ export abstract class PhraseParser extends ClauseParser {
     });
     this.OPTION({ GATE: () => is(this.LA(1), T.Colon), DEF: () => this.CONSUME(T.Colon) });
     this.ACTION(() => {
-      if (words.length > 0) items.push({ type: 'colour', name: words.join(' '), span: spanOf(first, this.LA(0)) });
+      if (words.length > 0)
+        items.push({ type: 'colour', name: words.join(' '), span: spanOf(first, this.LA(0)) });
     });
   });
 
@@ -110,7 +163,9 @@ export abstract class PhraseParser extends ClauseParser {
       },
     });
     const round = this.CONSUME(T.Num);
-    this.ACTION(() => { items.push({ type: 'base', loops, round: numberOf(round), span: spanOf(first, this.LA(0)) }); });
+    this.ACTION(() => {
+      items.push({ type: 'base', loops, round: numberOf(round), span: spanOf(first, this.LA(0)) });
+    });
   });
 
   protected readonly leave = this.RULE('leave', (items: Item[]) => {
@@ -123,20 +178,37 @@ export abstract class PhraseParser extends ClauseParser {
         if (is(token, T.Num, T.NumberWord)) n = numberOf(token);
       },
     });
-    this.ACTION(() => { items.push({ type: 'leave', n, span: spanOf(first, this.LA(0)) }); });
+    this.ACTION(() => {
+      items.push({ type: 'leave', n, span: spanOf(first, this.LA(0)) });
+    });
   });
 
   protected readonly skip = this.RULE('skip', (items: Item[]) => {
     const first = this.CONSUME(T.Skip);
     let n = 1;
     this.MANY({
-      GATE: () => is(this.LA(1), T.Article, T.Next, T.Num, T.NumberWord, T.St, T.Chain, T.First, T.Each, T.Same, T.Filler),
+      GATE: () =>
+        is(
+          this.LA(1),
+          T.Article,
+          T.Next,
+          T.Num,
+          T.NumberWord,
+          T.St,
+          T.Chain,
+          T.First,
+          T.Each,
+          T.Same,
+          T.Filler,
+        ),
       DEF: () => {
         const token = this.SUBRULE(this.anyToken);
         if (is(token, T.Num, T.NumberWord)) n = numberOf(token);
       },
     });
-    this.ACTION(() => { items.push({ type: 'skip', n, span: spanOf(first, this.LA(0)) }); });
+    this.ACTION(() => {
+      items.push({ type: 'skip', n, span: spanOf(first, this.LA(0)) });
+    });
   });
 
   protected readonly simple = this.RULE('simple', (items: Item[]) => {
@@ -157,12 +229,25 @@ export abstract class PhraseParser extends ClauseParser {
         items.push({ type: 'ring', span });
         // `MR 6`: six stitches into the ring.
         if (is(this.LA(1), T.Num) && is(this.LA(2), EOF, T.Comma, T.Dot, ...openers)) {
-          items.push({ type: 'work', word: 'plain', make: 1, together: 1, extent: count(numberOf(this.LA(1))), target: 'ring', fromHook: 0, span: spanOf(this.LA(1), this.LA(1)) });
+          items.push({
+            type: 'work',
+            word: 'plain',
+            make: 1,
+            together: 1,
+            extent: count(numberOf(this.LA(1))),
+            target: 'ring',
+            fromHook: 0,
+            span: spanOf(this.LA(1), this.LA(1)),
+          });
         }
       } else if (is(token, T.OtherSide)) items.push({ type: 'otherSide', span });
       else if (is(token, T.BothLayers)) items.push({ type: 'layers', span });
       else items.push({ type: 'loops', loops: is(token, T.FrontLoops) ? 'front' : 'back', span });
     });
-    this.OPTION({ GATE: () => is(token, T.Ring) && is(this.LA(1), T.Num) && is(this.LA(2), EOF, T.Comma, T.Dot, ...openers), DEF: () => this.CONSUME(T.Num) });
+    this.OPTION({
+      GATE: () =>
+        is(token, T.Ring) && is(this.LA(1), T.Num) && is(this.LA(2), EOF, T.Comma, T.Dot, ...openers),
+      DEF: () => this.CONSUME(T.Num),
+    });
   });
 }

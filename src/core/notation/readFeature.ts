@@ -17,17 +17,42 @@ export function readFeature(step: Step, feature: FeatureKind, phrases: Phrases, 
   if (style) step.style = style;
   if (style === 'line') step.embroidered = true;
   // Pressed eyes lie on one line of holes, whatever they are said to reach over.
-  if (feature === 'eyes' && step.range && !step.gap) { step.gap = step.range; delete step.range; }
+  if (feature === 'eyes' && step.range && !step.gap) {
+    step.gap = step.range;
+    delete step.range;
+  }
   readSideways(step, feature, phrases);
   // `Stitch 15 of round 16`: the hole at its foot, in the line under that round.
-  if (step.stitches && step.round !== undefined && !step.gap && !step.countFrom && step.round > 1) { step.gap = [step.round - 1, step.round]; step.ofRound = step.round; delete step.round; }
+  if (step.stitches && step.round !== undefined && !step.gap && !step.countFrom && step.round > 1) {
+    step.gap = [step.round - 1, step.round];
+    step.ofRound = step.round;
+    delete step.round;
+  }
   // `3 stitches from the nose` and nothing else: beside it.
   const from = step.outward?.from;
-  if (from && from !== 'front' && from !== 'eyes' && !step.gap && !step.relation && !step.stitchesFrom && !step.range && step.round === undefined) step.level ??= from;
-  if (feature === 'eyes' && phrases.ring) step.ring = { of: phrases.ring, ...(phrases.secondMm === null ? {} : { sizeMm: phrases.secondMm }) };
+  if (
+    from &&
+    from !== 'front' &&
+    from !== 'eyes' &&
+    !step.gap &&
+    !step.relation &&
+    !step.stitchesFrom &&
+    !step.range &&
+    step.round === undefined
+  )
+    step.level ??= from;
+  if (feature === 'eyes' && phrases.ring)
+    step.ring = { of: phrases.ring, ...(phrases.secondMm === null ? {} : { sizeMm: phrases.secondMm }) };
   // `4 sts` alone is how wide what is stitched is.
   const stitched = feature === 'mouth' || feature === 'nose' || feature === 'brows';
-  if (phrases.bare !== null && phrases.bare <= widestBare && step.sizeMm === undefined && !step.stitches && stitched) step.wide ??= phrases.bare;
+  if (
+    phrases.bare !== null &&
+    phrases.bare <= widestBare &&
+    step.sizeMm === undefined &&
+    !step.stitches &&
+    stitched
+  )
+    step.wide ??= phrases.bare;
   // One mouth that reaches from left to right.
   if ((feature === 'mouth' || feature === 'nose') && phrases.leftAndRight && !step.outward) delete step.sides;
   unread(step, phrases, text);
@@ -36,14 +61,16 @@ export function readFeature(step: Step, feature: FeatureKind, phrases: Phrases, 
 /** What it is level with, in line with, beside or outside of. */
 function readSideways(step: Step, feature: FeatureKind, { by, said, outward, edge }: Phrases): void {
   const eyes = feature === 'eyes' ? null : 'eyes';
-  const bySomething = (phrase: Waiting) => (by[phrase] === 'front' ? null : (by[phrase] as FeatureKind | undefined)) ?? eyes;
+  const bySomething = (phrase: Waiting) =>
+    (by[phrase] === 'front' ? null : (by[phrase] as FeatureKind | undefined)) ?? eyes;
   const level = bySomething('level');
   if (said.has('level') && level) step.level = level;
   const line = bySomething('inLine');
   if (said.has('inLine') && line) step.inLine = { edge, to: line };
   if (by.beside === 'front') {
     // `Either side of the middle, 6 apart`: the distance says how far.
-    if (step.apart === undefined && step.showing === undefined) step.outward = { stitches: outward ?? 1, from: 'front' };
+    if (step.apart === undefined && step.showing === undefined)
+      step.outward = { stitches: outward ?? 1, from: 'front' };
     else step.sides ??= 'both';
   } else if (said.has('beside')) {
     const beside = bySomething('beside');
@@ -57,22 +84,51 @@ function readSideways(step: Step, feature: FeatureKind, { by, said, outward, edg
 /** What says a place without a number is taken as one round; what is not read at all is kept, clause by clause. */
 function unread(step: Step, { vague, unused, outwardAt, heightAt, mentions }: Phrases, text: string): void {
   const { span } = step;
-  const placed = step.gap ?? step.range ?? step.relation ?? step.stitchesFrom ?? step.level ?? step.round ?? (step.atStart || undefined);
-  const others = mentions.filter(({ kind }) => kind !== step.feature && kind !== step.inLine?.to && kind !== step.level && kind !== step.outward?.from && kind !== step.relation?.to && kind !== step.stitchesFrom?.to);
-  const left = [...unused, ...others.map(({ from }) => from), ...(outwardAt !== null && !step.outward ? [outwardAt] : []), ...(heightAt !== null && placed === undefined && !vague ? [heightAt] : [])];
+  const placed =
+    step.gap ??
+    step.range ??
+    step.relation ??
+    step.stitchesFrom ??
+    step.level ??
+    step.round ??
+    (step.atStart || undefined);
+  const others = mentions.filter(
+    ({ kind }) =>
+      kind !== step.feature &&
+      kind !== step.inLine?.to &&
+      kind !== step.level &&
+      kind !== step.outward?.from &&
+      kind !== step.relation?.to &&
+      kind !== step.stitchesFrom?.to,
+  );
+  const left = [
+    ...unused,
+    ...others.map(({ from }) => from),
+    ...(outwardAt !== null && !step.outward ? [outwardAt] : []),
+    ...(heightAt !== null && placed === undefined && !vague ? [heightAt] : []),
+  ];
   const clauses = left.map((at) => clauseAt(text, at, span));
   if (vague && step.feature !== 'sculpting') {
     if (placed === undefined) {
       step.relation = { rounds: 1, direction: vague.direction, to: vague.to };
       step.vague = text.slice(vague.from, vague.until);
-    } else if (!(step.relation && step.relation.to === vague.to && step.relation.direction === vague.direction)) clauses.push(clauseAt(text, vague.from, span));
+    } else if (!(
+      step.relation &&
+      step.relation.to === vague.to &&
+      step.relation.direction === vague.direction
+    ))
+      clauses.push(clauseAt(text, vague.from, span));
   }
   if (clauses.length > 0 && step.feature !== 'sculpting') step.unused = [...new Set(clauses)];
 }
 
 /** The first style named is how it is made; “satin triangle” is a triangle in satin stitch, and only some things are a line or an oval. */
 function styleOf(feature: FeatureKind, styles: readonly FeatureStyle[]): FeatureStyle | undefined {
-  const fit = styles.filter((style) => (style !== 'line' || feature === 'mouth') && (style !== 'oval' || feature === 'eyes' || feature === 'nose'));
+  const fit = styles.filter(
+    (style) =>
+      (style !== 'line' || feature === 'mouth') &&
+      (style !== 'oval' || feature === 'eyes' || feature === 'nose'),
+  );
   return fit.includes('triangle') ? 'triangle' : fit[0];
 }
 

@@ -3,22 +3,43 @@ import { readHeading } from './heading';
 import { readPattern } from './readPattern';
 
 test.each([
-  ['Head', 'Head', 1], ['HEAD:', 'HEAD', 1], ['## Head', 'Head', 1], ['== Head ==', 'Head', 1], ['Ear (make 2)', 'Ear', 2], ['Legs, make 4', 'Legs', 4],
-  ['**Tail**', 'Tail', 1], ['Arms (x2)', 'Arms', 2], ['Wing - make two', 'Wing', 2], ['Body, worked from the nose up', 'Body', 1], ['Fox Head - worked in joined rounds', 'Fox Head', 1], ['Ear (in pink)', 'Ear', 1], ['Leg with foot', 'Leg with foot', 1], ['Arm with colour B', 'Arm', 1],
-  ['HEAD AND BODY (worked from the bottom up, in one piece)', 'HEAD AND BODY', 1], ['Wing (make 2, left flat)', 'Wing', 2],
+  ['Head', 'Head', 1],
+  ['HEAD:', 'HEAD', 1],
+  ['## Head', 'Head', 1],
+  ['== Head ==', 'Head', 1],
+  ['Ear (make 2)', 'Ear', 2],
+  ['Legs, make 4', 'Legs', 4],
+  ['**Tail**', 'Tail', 1],
+  ['Arms (x2)', 'Arms', 2],
+  ['Wing - make two', 'Wing', 2],
+  ['Body, worked from the nose up', 'Body', 1],
+  ['Fox Head - worked in joined rounds', 'Fox Head', 1],
+  ['Ear (in pink)', 'Ear', 1],
+  ['Leg with foot', 'Leg with foot', 1],
+  ['Arm with colour B', 'Arm', 1],
+  ['HEAD AND BODY (worked from the bottom up, in one piece)', 'HEAD AND BODY', 1],
+  ['Wing (make 2, left flat)', 'Wing', 2],
 ])('“%s” opens a part', (line, name, make) => {
   expect(readHeading(line)).toMatchObject({ name, make });
 });
 
-test.each(['Happy making, everyone!', 'Fasten off and weave in the ends.', '', '12345'])('“%s” opens none', (line) => {
-  expect(readHeading(line)?.sure ?? false).toBe(false);
-});
+test.each(['Happy making, everyone!', 'Fasten off and weave in the ends.', '', '12345'])(
+  '“%s” opens none',
+  (line) => {
+    expect(readHeading(line)?.sure ?? false).toBe(false);
+  },
+);
 
 test.each([
-  ['Gauge: 5 mm x 4.8 mm', { key: 'gauge', widthMm: 5, heightMm: 4.8 }], ['Gauge: 5,2 x 5', { key: 'gauge', widthMm: 5.2, heightMm: 5 }],
-  ['Hand: left', { key: 'hand', value: 'left' }], ['Lean: 0.25', { key: 'lean', value: 0.25 }], ['Yarn A: cream', { key: 'yarn', name: 'A', value: 'cream' }],
-  ['Front: stitch 18.5 of round 13', { key: 'front', stitch: 18.5, round: 13 }], ['Front: R13 stitch 18.5', { key: 'front', stitch: 18.5, round: 13 }],
-  ['Hand: upside', { scope: 'bad' }], ['Gauge: tight', { scope: 'bad' }],
+  ['Gauge: 5 mm x 4.8 mm', { key: 'gauge', widthMm: 5, heightMm: 4.8 }],
+  ['Gauge: 5,2 x 5', { key: 'gauge', widthMm: 5.2, heightMm: 5 }],
+  ['Hand: left', { key: 'hand', value: 'left' }],
+  ['Lean: 0.25', { key: 'lean', value: 0.25 }],
+  ['Yarn A: cream', { key: 'yarn', name: 'A', value: 'cream' }],
+  ['Front: stitch 18.5 of round 13', { key: 'front', stitch: 18.5, round: 13 }],
+  ['Front: R13 stitch 18.5', { key: 'front', stitch: 18.5, round: 13 }],
+  ['Hand: upside', { scope: 'bad' }],
+  ['Gauge: tight', { scope: 'bad' }],
 ])('header %s', (line, read) => {
   expect(readHeader(line)).toMatchObject(read);
 });
@@ -40,32 +61,65 @@ Rnd 1. 6 sc in mr
 Sew the ears on.
 Love it!`);
   expect(pattern.header.name).toBe('Bramble the bear');
-  expect(pattern.parts.map((part) => [part.name, part.make, part.rounds.length])).toEqual([['HEAD', 1, 4], ['Ears', 2, 1]]);
-  expect(pattern.parts[0]?.steps.map((step) => [step.kind, step.feature])).toEqual([['feature', 'eyes'], ['stuff', undefined]]);
+  expect(pattern.parts.map((part) => [part.name, part.make, part.rounds.length])).toEqual([
+    ['HEAD', 1, 4],
+    ['Ears', 2, 1],
+  ]);
+  expect(pattern.parts[0]?.steps.map((step) => [step.kind, step.feature])).toEqual([
+    ['feature', 'eyes'],
+    ['stuff', undefined],
+  ]);
   expect(pattern.parts[1]?.steps.map((step) => step.kind)).toEqual(['sew']);
-  expect(pattern.notes).toEqual([{ line: 4, text: 'A gift for small hands.' }, { line: 15, text: 'Love it!' }]);
+  expect(pattern.notes).toEqual([
+    { line: 4, text: 'A gift for small hands.' },
+    { line: 15, text: 'Love it!' },
+  ]);
 });
 
 test('rounds can be repeated by their numbers', () => {
   const pattern = readPattern('R1: 6 sc in ring\nR2: inc around\nR3: sc around\nRepeat rounds 2 and 3 twice');
-  expect(pattern.parts[0]?.rounds.map((round) => [round.number, round.line])).toEqual([[1, 1], [2, 2], [3, 3], [4, 4], [5, 4], [6, 4], [7, 4]]);
+  expect(pattern.parts[0]?.rounds.map((round) => [round.number, round.line])).toEqual([
+    [1, 1],
+    [2, 2],
+    [3, 3],
+    [4, 4],
+    [5, 4],
+    [6, 4],
+    [7, 4],
+  ]);
 });
 
 test('a labelled repeat fills its own numbers', () => {
   const pattern = readPattern('R1: 6 sc in ring\nR2: inc around\nR3-5: rep R2\nR6-9: repeat rounds 4 and 5');
-  expect(pattern.parts[0]?.rounds.map((round) => [round.number, round.line])).toEqual([[1, 1], [2, 2], [3, 3], [4, 3], [5, 3], [6, 4], [7, 4], [8, 4], [9, 4]]);
+  expect(pattern.parts[0]?.rounds.map((round) => [round.number, round.line])).toEqual([
+    [1, 1],
+    [2, 2],
+    [3, 3],
+    [4, 3],
+    [5, 3],
+    [6, 4],
+    [7, 4],
+    [8, 4],
+    [9, 4],
+  ]);
 });
 
 test('Windows line ends, tabs and unbreakable spaces read the same', () => {
   const plain = readPattern('Head\nR1: 6 sc in ring\nR2: inc around');
   const odd = readPattern('Head\r\nR1:\t6\u00a0sc in ring\r\nR2:  inc   around\r\n');
-  expect(odd.parts[0]?.rounds.map((round) => round.number)).toEqual(plain.parts[0]?.rounds.map((round) => round.number));
+  expect(odd.parts[0]?.rounds.map((round) => round.number)).toEqual(
+    plain.parts[0]?.rounds.map((round) => round.number),
+  );
 });
 
 describe('terms', () => {
   test.each([
-    ['R1: 6 sc in ring', 'us', 'words'], ['R1: 6 dc in ring\nR2: htr around', 'uk', 'words'], ['R1: 6 dc in ring\nR2: miss 1, dc 5', 'uk', 'words'],
-    ['Terms: UK\nR1: 6 dc in ring', 'uk', 'declared'], ['Written in US terms.\nR1: 6 dc in ring', 'us', 'declared'], ['R1: MR 6\nR2: inc x 6', 'us', 'either'],
+    ['R1: 6 sc in ring', 'us', 'words'],
+    ['R1: 6 dc in ring\nR2: htr around', 'uk', 'words'],
+    ['R1: 6 dc in ring\nR2: miss 1, dc 5', 'uk', 'words'],
+    ['Terms: UK\nR1: 6 dc in ring', 'uk', 'declared'],
+    ['Written in US terms.\nR1: 6 dc in ring', 'us', 'declared'],
+    ['R1: MR 6\nR2: inc x 6', 'us', 'either'],
   ])('%s', (text, value, source) => {
     const { terms, problems } = readPattern(text);
     expect(terms).toEqual({ value, source });
@@ -76,10 +130,15 @@ describe('terms', () => {
     const { terms, problems } = readPattern('Head\nR1: 6 dc in ring\nR2: 2 tr in each st around');
     expect(terms.source).toBe('assumed');
     expect(problems).toMatchObject([{ code: 'terms-ambiguous', line: 2 }]);
-    expect(problems[0]?.suggestions.map((suggestion) => suggestion.edits[0]?.text)).toEqual(['Terms: UK', 'Terms: US']);
+    expect(problems[0]?.suggestions.map((suggestion) => suggestion.edits[0]?.text)).toEqual([
+      'Terms: UK',
+      'Terms: US',
+    ]);
   });
 
   test('a text that mixes both says where', () => {
-    expect(readPattern('R1: 6 sc in ring\nR2: htr around').problems).toMatchObject([{ code: 'terms-mixed', line: 2 }]);
+    expect(readPattern('R1: 6 sc in ring\nR2: htr around').problems).toMatchObject([
+      { code: 'terms-mixed', line: 2 },
+    ]);
   });
 });

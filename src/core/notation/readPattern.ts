@@ -34,15 +34,30 @@ const cacheLimit = 20_000;
 
 /** Puts spaces for a leading bullet and for what a web page leaves behind, so that columns stay as they were. */
 function withoutBullet(raw: string): string {
-  const line = raw.replace(/<\/?[a-z][^<>]{0,80}>|&[a-z]{2,6};|&#\d{1,5};/gi, (junk) => ' '.repeat(junk.length));
-  return line.replace(/^(\s*)([•·▪◦‣>]|[-–—*](?=\s+\S)(?!.*\*))/, (_, space: string, sign: string) => space + ' '.repeat(sign.length));
+  const line = raw.replace(/<\/?[a-z][^<>]{0,80}>|&[a-z]{2,6};|&#\d{1,5};/gi, (junk) =>
+    ' '.repeat(junk.length),
+  );
+  return line.replace(
+    /^(\s*)([•·▪◦‣>]|[-–—*](?=\s+\S)(?!.*\*))/,
+    (_, space: string, sign: string) => space + ' '.repeat(sign.length),
+  );
 }
 
 const wordless: WorkLine = { label: null, items: [], total: null, brackets: [] };
 
 /** A line whose reading failed is kept as it is; the others are read all the same. */
 function unreadable(report: string): LineRead {
-  return { work: wordless, header: null, heading: null, steps: [], after: [], rounds: null, termsSaid: null, saysMiss: false, unread: { from: 0, report } };
+  return {
+    work: wordless,
+    header: null,
+    heading: null,
+    steps: [],
+    after: [],
+    rounds: null,
+    termsSaid: null,
+    saysMiss: false,
+    unread: { from: 0, report },
+  };
 }
 
 /** How much of a line is read: so many signs, and so many words. */
@@ -55,7 +70,8 @@ function readableLength(line: string): number {
   return limits.lineSigns;
 }
 
-const isWork = (item: Item): boolean => item.type === 'work' || (item.type === 'group' && item.items.some(isWork));
+const isWork = (item: Item): boolean =>
+  item.type === 'work' || (item.type === 'group' && item.items.some(isWork));
 /** Where another sentence may begin on the line of a round. */
 const sentenceStart = /(?<=[.!;)\]])\s+(?=[A-Z])/g;
 
@@ -64,7 +80,9 @@ function workOf(line: string): WorkLine {
   const { line: said, evenly } = canonical(line);
   const read = readWorkLine(said);
   if (!evenly) return read;
-  const items = read.items.map((item) => (item.type === 'work' && (item.make > 1 || item.together > 1) ? { ...item, evenly: true } : item));
+  const items = read.items.map((item) =>
+    item.type === 'work' && (item.make > 1 || item.together > 1) ? { ...item, evenly: true } : item,
+  );
   return { ...read, items };
 }
 
@@ -76,7 +94,9 @@ function readWork(line: string): { work: WorkLine; after: Step[] } {
     const head = workOf(line.slice(0, index));
     if (!head.label || !head.items.some(isWork)) continue;
     const after = readSteps(' '.repeat(index) + line.slice(index), 0);
-    const goesOn = readWorkLine(line.slice(index)).items.some(isWork) && after.every(({ kind }) => kind !== 'feature' && kind !== 'stuff');
+    const goesOn =
+      readWorkLine(line.slice(index)).items.some(isWork) &&
+      after.every(({ kind }) => kind !== 'feature' && kind !== 'stuff');
     if (after.length > 0 && !goesOn) return { work: head, after };
   }
   return { work: whole, after: [] };
@@ -86,7 +106,9 @@ function readWords(raw: string): LineRead {
   const whole = withoutBullet(raw);
   const length = readableLength(whole);
   const line = whole.slice(0, length);
-  const terms = /\b(us|uk|american|british)\b[^.]{0,24}\b(terms?|terminology|notation)\b/i.exec(line) ?? /\b(?:terms?|terminology)\b[^.]{0,12}\b(us|uk)\b/i.exec(line);
+  const terms =
+    /\b(us|uk|american|british)\b[^.]{0,24}\b(terms?|terminology|notation)\b/i.exec(line) ??
+    /\b(?:terms?|terminology)\b[^.]{0,12}\b(us|uk)\b/i.exec(line);
   const { work, after } = readWork(line);
   const { rounds } = canonical(line);
   return {
@@ -147,7 +169,8 @@ function linesRead(lines: readonly string[]): number {
   return lines.length;
 }
 
-const isUnknown = (item: Item): boolean => item.type === 'unknown' || (item.type === 'group' && item.items.some(isUnknown));
+const isUnknown = (item: Item): boolean =>
+  item.type === 'unknown' || (item.type === 'group' && item.items.some(isUnknown));
 
 /** Is this labelled line a round, and not a numbered sentence such as `4. Sew the ears on`? */
 function isRound({ work, steps }: LineRead, line: string): boolean {
@@ -161,30 +184,81 @@ function isRound({ work, steps }: LineRead, line: string): boolean {
 /** A line of pure work without a label, such as `6 sc in magic ring` or `(sc, inc) x 6`. */
 function isBareWork({ work, steps, termsSaid }: LineRead, line: string): boolean {
   const [first] = work.items;
-  if (!first || termsSaid || work.label || !work.items.some(isWork) || work.items.some(isUnknown)) return false;
+  if (!first || termsSaid || work.label || !work.items.some(isWork) || work.items.some(isUnknown))
+    return false;
   if (steps.some((step) => step.kind !== 'cut') && !work.total) return false;
   // `inc - increase` in a list of abbreviations explains a word; work has a number, a repeat or a total.
-  if (!work.total && !work.items.some((item) => item.type === 'group' || item.type === 'ring' || (item.type === 'work' && !item.bare))) return false;
-  if (/^\s*[a-z0-9]+(?:\s[a-z]+)?\s*[-–—=:]\s/i.test(line) && !work.total && work.items.length <= 2 && !/\d/.test(line.split(/[-–—=:]/)[1] ?? '')) return false;
+  if (
+    !work.total &&
+    !work.items.some(
+      (item) => item.type === 'group' || item.type === 'ring' || (item.type === 'work' && !item.bare),
+    )
+  )
+    return false;
+  if (
+    /^\s*[a-z0-9]+(?:\s[a-z]+)?\s*[-–—=:]\s/i.test(line) &&
+    !work.total &&
+    work.items.length <= 2 &&
+    !/\d/.test(line.split(/[-–—=:]/)[1] ?? '')
+  )
+    return false;
   return line.slice(0, first.span.from).trim().length <= 12;
 }
 
 const isFoundation = (items: readonly Item[]) => {
   const counted = items.filter((item) => item.type !== 'unknown');
-  return counted.length > 0 && counted.every((item) => (item.type === 'work' && item.word === 'ch' && item.target === 'next') || item.type === 'join' || item.type === 'ring' || item.type === 'turn');
+  return (
+    counted.length > 0 &&
+    counted.every(
+      (item) =>
+        (item.type === 'work' && item.word === 'ch' && item.target === 'next') ||
+        item.type === 'join' ||
+        item.type === 'ring' ||
+        item.type === 'turn',
+    )
+  );
 };
-const isEnding = (items: readonly Item[]) => items.some((item) => item.type === 'fasten') && items.every((item) => item.type === 'fasten' || item.type === 'join' || item.type === 'unknown' || (item.type === 'work' && (item.word === 'sl' || item.word === 'ch')));
+const isEnding = (items: readonly Item[]) =>
+  items.some((item) => item.type === 'fasten') &&
+  items.every(
+    (item) =>
+      item.type === 'fasten' ||
+      item.type === 'join' ||
+      item.type === 'unknown' ||
+      (item.type === 'work' && (item.word === 'sl' || item.word === 'ch')),
+  );
 
 function slug(name: string, taken: ReadonlySet<string>): string {
-  const base = name.toLowerCase().normalize('NFKD').replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '') || 'part';
+  const base =
+    name
+      .toLowerCase()
+      .normalize('NFKD')
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '') || 'part';
   let id = base;
   for (let n = 2; taken.has(id); n += 1) id = `${base}-${n}`;
   return id;
 }
 
 function unreadProblem({ from, report }: NonNullable<LineRead['unread']>, line: number): Problem {
-  if (report !== null) return { code: 'line-failed', severity: 'error', line, column: 1, facts: { report }, message: `Line ${line} could not be read, though it should have been. It is kept as a note; everything else still counts. Write it another way. (${report})`, suggestions: [] };
-  return { code: 'line-too-long', severity: 'error', line, column: from + 1, message: `Line ${line} is too long to be one line of work: from sign ${from + 1} on it is not read. Divide it.`, suggestions: [] };
+  if (report !== null)
+    return {
+      code: 'line-failed',
+      severity: 'error',
+      line,
+      column: 1,
+      facts: { report },
+      message: `Line ${line} could not be read, though it should have been. It is kept as a note; everything else still counts. Write it another way. (${report})`,
+      suggestions: [],
+    };
+  return {
+    code: 'line-too-long',
+    severity: 'error',
+    line,
+    column: from + 1,
+    message: `Line ${line} is too long to be one line of work: from sign ${from + 1} on it is not read. Divide it.`,
+    suggestions: [],
+  };
 }
 
 /** A bare “8 apart” of a maker who counts what shows. */
@@ -202,7 +276,16 @@ function showingMeant(step: Step): Step {
  * @param text the pattern as the maker wrote it
  */
 export function readPattern(text: string): Pattern {
-  const header: ToyHeader = { name: null, hand: 'right', gauge: null, lean: null, apart: null, hook: null, audience: null, yarns: [] };
+  const header: ToyHeader = {
+    name: null,
+    hand: 'right',
+    gauge: null,
+    lean: null,
+    apart: null,
+    hook: null,
+    audience: null,
+    yarns: [],
+  };
   const parts: PartSource[] = [];
   const notes: Pattern['notes'] = [];
   const problems: Problem[] = [];
@@ -212,7 +295,8 @@ export function readPattern(text: string): Pattern {
   const places: WordPlaces = new Map();
   if (text.length > limits.textSigns) {
     problems.push({
-      code: 'too-long', severity: 'error',
+      code: 'too-long',
+      severity: 'error',
       message: `This text has ${Math.ceil(text.length / 1000)} thousand signs: too long for one toy. Paste one toy at a time, up to ${limits.textSigns / 1000} thousand signs.`,
       suggestions: [],
     });
@@ -233,7 +317,14 @@ export function readPattern(text: string): Pattern {
   const fill = (line: number, what: string) => {
     if (full) return;
     full = true;
-    problems.push({ code: 'too-much', severity: 'error', line, column: 1, message: `From line ${line} on this text holds too much for one toy: ${what}. The lines from there are kept and not counted. Give them to a toy of their own.`, suggestions: [] });
+    problems.push({
+      code: 'too-much',
+      severity: 'error',
+      line,
+      column: 1,
+      message: `From line ${line} on this text holds too much for one toy: ${what}. The lines from there are kept and not counted. Give them to a toy of their own.`,
+      suggestions: [],
+    });
   };
   let rounds = 0;
   /** Room for one more round; false once there is none. */
@@ -247,8 +338,20 @@ export function readPattern(text: string): Pattern {
     const id = slug(name, ids);
     ids.add(id);
     const opened: PartSource = {
-      name, id, make: heading?.make ?? 1, colour: heading?.colour ?? null, line, start: 'top', lying: false, side: 'out', joined: null, front: null,
-      rounds: [], steps: [], firstLine: line, lastLine: line,
+      name,
+      id,
+      make: heading?.make ?? 1,
+      colour: heading?.colour ?? null,
+      line,
+      start: 'top',
+      lying: false,
+      side: 'out',
+      joined: null,
+      front: null,
+      rounds: [],
+      steps: [],
+      firstLine: line,
+      lastLine: line,
     };
     parts.push(opened);
     aside = false;
@@ -269,46 +372,96 @@ export function readPattern(text: string): Pattern {
     return false;
   };
 
-  const addRounds = (owner: PartSource, number: number, last: number, row: boolean, index: number, read: LineRead) => {
+  const addRounds = (
+    owner: PartSource,
+    number: number,
+    last: number,
+    row: boolean,
+    index: number,
+    read: LineRead,
+  ) => {
     for (let r = number; r <= last && room(index + 1); r += 1) {
-      owner.rounds.push({ number: r, row, line: index + 1, text: lines[index] ?? '', work: read.work, foundation: r === number ? foundation : [] });
+      owner.rounds.push({
+        number: r,
+        row,
+        line: index + 1,
+        text: lines[index] ?? '',
+        work: read.work,
+        foundation: r === number ? foundation : [],
+      });
     }
     foundation = [];
     aside = false;
     owner.lastLine = index + 1;
     for (const [word, column] of wordsUsed(read.work.items)) {
-      if (!places.has(word)) places.set(word as StitchWord, { line: index + 1, column: column + 1, text: lines[index] ?? '' });
+      if (!places.has(word))
+        places.set(word as StitchWord, { line: index + 1, column: column + 1, text: lines[index] ?? '' });
     }
     saysMiss ||= read.saysMiss;
   };
 
   const keep = (steps: readonly Step[], number: number, line: string) => {
     const after = part;
-    if (aside && after) loose.push(...steps.map((step) => ({ step: { ...step, line: number, whole: line }, after })));
+    if (aside && after)
+      loose.push(...steps.map((step) => ({ step: { ...step, line: number, whole: line }, after })));
     else addSteps(part, steps, number, line);
   };
 
   lines.forEach((line, index) => {
     const read = reads[index];
     const number = index + 1;
-    const note = () => { notes.push({ line: number, text: line.trim() }); lineKinds.push('note'); };
-    if (!line.trim()) { lineKinds.push('blank'); return; }
+    const note = () => {
+      notes.push({ line: number, text: line.trim() });
+      lineKinds.push('note');
+    };
+    if (!line.trim()) {
+      lineKinds.push('blank');
+      return;
+    }
     if (!read) fill(number, `more than ${limits.readSigns / 1000} thousand signs`);
-    if (!read || full) { note(); return; }
-    if (read.unread) problems.push(unreadProblem(read.unread, number));
-    const { label: numbered } = read.work;
-    if (numbered && numbered.last > limits.roundNumber && isRound(read, line)) {
-      problems.push({ code: 'round-number', severity: 'error', line: number, column: numbered.span.from + 1, message: `Line ${number} numbers a round above ${limits.roundNumber}. Check the number; until then the line is kept as a note.`, suggestions: [] });
+    if (!read || full) {
       note();
       return;
     }
-    if (isGlossary(line) && (part === null || part.rounds.length === 0) && !read.work.total) { note(); return; }
-    if (read.termsSaid && !read.work.label) { declared ??= read.termsSaid; lineKinds.push('header'); return; }
+    if (read.unread) problems.push(unreadProblem(read.unread, number));
+    const { label: numbered } = read.work;
+    if (numbered && numbered.last > limits.roundNumber && isRound(read, line)) {
+      problems.push({
+        code: 'round-number',
+        severity: 'error',
+        line: number,
+        column: numbered.span.from + 1,
+        message: `Line ${number} numbers a round above ${limits.roundNumber}. Check the number; until then the line is kept as a note.`,
+        suggestions: [],
+      });
+      note();
+      return;
+    }
+    if (isGlossary(line) && (part === null || part.rounds.length === 0) && !read.work.total) {
+      note();
+      return;
+    }
+    if (read.termsSaid && !read.work.label) {
+      declared ??= read.termsSaid;
+      lineKinds.push('header');
+      return;
+    }
     const { header: head } = read;
     if (head && !isRound(read, line)) {
       lineKinds.push('header');
-      if (head.scope === 'bad') problems.push({ code: 'header-unclear', severity: 'warning', line: number, column: 1, message: head.message, suggestions: [] });
-      else if (head.scope === 'toy') applyToyHeader(header, head, number, (terms) => { declared ??= terms; });
+      if (head.scope === 'bad')
+        problems.push({
+          code: 'header-unclear',
+          severity: 'warning',
+          line: number,
+          column: 1,
+          message: head.message,
+          suggestions: [],
+        });
+      else if (head.scope === 'toy')
+        applyToyHeader(header, head, number, (terms) => {
+          declared ??= terms;
+        });
       else {
         part ??= open('Part', number);
         applyPartHeader(part, head, number);
@@ -320,8 +473,17 @@ export function readPattern(text: string): Pattern {
       const { label } = read.work;
       part ??= open('Part', number);
       const [repeated] = read.work.items;
-      if (repeated?.type === 'repeatRounds') repeatRounds(part, repeated, number, problems, () => room(number), label);
-      else addRounds(part, label.first, Math.max(label.last, label.first + (read.rounds?.times ?? 1) - 1), label.row, index, read);
+      if (repeated?.type === 'repeatRounds')
+        repeatRounds(part, repeated, number, problems, () => room(number), label);
+      else
+        addRounds(
+          part,
+          label.first,
+          Math.max(label.last, label.first + (read.rounds?.times ?? 1) - 1),
+          label.row,
+          index,
+          read,
+        );
       if (read.after.length > 0) keep(read.after, number, line);
       part.lastLine = number;
       lineKinds.push('round');
@@ -330,7 +492,20 @@ export function readPattern(text: string): Pattern {
     const before = part?.rounds.at(-1);
     if (read.rounds && part && before && (read.rounds.again || read.work.items.some(isWork))) {
       const { times, again } = read.rounds;
-      if (again) repeatRounds(part, { type: 'repeatRounds', first: before.number, last: before.number, times, span: { from: 0, to: line.length } }, number, problems, () => room(number));
+      if (again)
+        repeatRounds(
+          part,
+          {
+            type: 'repeatRounds',
+            first: before.number,
+            last: before.number,
+            times,
+            span: { from: 0, to: line.length },
+          },
+          number,
+          problems,
+          () => room(number),
+        );
       else addRounds(part, before.number + 1, before.number + times, before.row, index, read);
       lineKinds.push('round');
       return;
@@ -344,12 +519,24 @@ export function readPattern(text: string): Pattern {
     }
     const { heading } = read;
     const bare = isBareWork(read, line);
-    if (heading && part && !bare && read.steps.length === 0 && isFinishing(heading.name) && !workFollows(index)) {
+    if (
+      heading &&
+      part &&
+      !bare &&
+      read.steps.length === 0 &&
+      isFinishing(heading.name) &&
+      !workFollows(index)
+    ) {
       aside = true;
       lineKinds.push('heading');
       return;
     }
-    if (heading && !bare && (heading.sure || read.steps.length === 0) && (heading.sure ? read.steps.length === 0 || workFollows(index) : workFollows(index))) {
+    if (
+      heading &&
+      !bare &&
+      (heading.sure || read.steps.length === 0) &&
+      (heading.sure ? read.steps.length === 0 || workFollows(index) : workFollows(index))
+    ) {
       if (parts.length >= limits.parts) {
         fill(number, `it has more than ${limits.parts} parts`);
         note();
@@ -361,7 +548,14 @@ export function readPattern(text: string): Pattern {
       return;
     }
     // The first words of all, over whatever comes before the parts, name the toy.
-    if (heading && !bare && parts.length === 0 && header.name === null && read.steps.length === 0 && lineKinds.every((kind): boolean => kind === 'blank')) {
+    if (
+      heading &&
+      !bare &&
+      parts.length === 0 &&
+      header.name === null &&
+      read.steps.length === 0 &&
+      lineKinds.every((kind): boolean => kind === 'blank')
+    ) {
       header.name = heading.name;
       lineKinds.push('header');
       return;
@@ -391,7 +585,10 @@ export function readPattern(text: string): Pattern {
       return;
     }
     const settled = readSettings(line, part);
-    if (settled) { lineKinds.push('header'); return; }
+    if (settled) {
+      lineKinds.push('header');
+      return;
+    }
     if (read.steps.length > 0) {
       keep(read.steps, number, line);
       lineKinds.push('step');
@@ -412,5 +609,12 @@ export function readPattern(text: string): Pattern {
   handOver(kept, loose);
   if (header.apart === 'showing') for (const owner of kept) owner.steps = owner.steps.map(showingMeant);
   const found = findTerms(declared, places, saysMiss);
-  return { header, parts: kept, notes: notes.sort((a, b) => a.line - b.line), terms: found.terms, problems: [...problems, ...found.problems], lineKinds };
+  return {
+    header,
+    parts: kept,
+    notes: notes.sort((a, b) => a.line - b.line),
+    terms: found.terms,
+    problems: [...problems, ...found.problems],
+    lineKinds,
+  };
 }

@@ -2,9 +2,17 @@ import { EmbeddedActionsParser, type IToken, type TokenType } from 'chevrotain';
 import { featureOf, is, number, S, Word } from './sentenceTokens';
 import type { FeatureKind, LandmarkKind } from './step';
 
-const landmarks: [TokenType, LandmarkKind][] = [[S.Ridge, 'ridge'], [S.ColourChange, 'colour change'], [S.Neck, 'neck'], [S.LiveEdge, 'edge'], [S.Base, 'base'], [S.Top, 'top']];
+const landmarks: [TokenType, LandmarkKind][] = [
+  [S.Ridge, 'ridge'],
+  [S.ColourChange, 'colour change'],
+  [S.Neck, 'neck'],
+  [S.LiveEdge, 'edge'],
+  [S.Base, 'base'],
+  [S.Top, 'top'],
+];
 /** What a word names that something else can be counted from. */
-export const targetOf = (token: IToken): FeatureKind | LandmarkKind | undefined => (featureOf.find(([type]) => is(token, type)) ?? landmarks.find(([type]) => is(token, type)))?.[1];
+export const targetOf = (token: IToken): FeatureKind | LandmarkKind | undefined =>
+  (featureOf.find(([type]) => is(token, type)) ?? landmarks.find(([type]) => is(token, type)))?.[1];
 
 /** The longer phrases of a sentence: how many tokens from here make one, or 0. Nothing is taken. */
 export abstract class SentenceLookahead extends EmbeddedActionsParser {
@@ -15,17 +23,29 @@ export abstract class SentenceLookahead extends EmbeddedActionsParser {
     if (led) i += 1;
     while (is(this.LA(i), Word) && /^the$/i.test(this.LA(i).image)) i += 1;
     let rounds = false;
-    if (is(this.LA(i), S.RoundWord)) { rounds = true; i += 1; }
+    if (is(this.LA(i), S.RoundWord)) {
+      rounds = true;
+      i += 1;
+    }
     if (!is(this.LA(i), ...number)) return 0;
     i += 1;
-    if (is(this.LA(i), S.RoundWord) && is(this.LA(i + 1), S.Join, S.Dash)) { rounds = true; i += 1; }
+    if (is(this.LA(i), S.RoundWord) && is(this.LA(i + 1), S.Join, S.Dash)) {
+      rounds = true;
+      i += 1;
+    }
     if (!is(this.LA(i), S.Join, S.Dash)) return 0;
     i += 1;
     while (is(this.LA(i), Word) && /^the$/i.test(this.LA(i).image)) i += 1;
-    if (is(this.LA(i), S.RoundWord)) { rounds = true; i += 1; }
+    if (is(this.LA(i), S.RoundWord)) {
+      rounds = true;
+      i += 1;
+    }
     if (!is(this.LA(i), ...number)) return 0;
     i += 1;
-    if (is(this.LA(i), S.RoundWord)) { rounds = true; i += 1; }
+    if (is(this.LA(i), S.RoundWord)) {
+      rounds = true;
+      i += 1;
+    }
     return rounds || led ? i - start : 0;
   }
 
@@ -39,16 +59,26 @@ export abstract class SentenceLookahead extends EmbeddedActionsParser {
     if (is(this.LA(1), S.Just)) i = 2;
     else if (is(this.LA(1), ...number) && is(this.LA(2), S.RoundWord)) i = 3;
     // `On the round below the eyes`: the next one.
-    else if (is(this.LA(1), S.RoundWord) && is(this.LA(0), Word) && /^(?:the|next|very)$/i.test(this.LA(0).image)) i = is(this.LA(2), S.Just) ? 3 : 2;
+    else if (
+      is(this.LA(1), S.RoundWord) &&
+      is(this.LA(0), Word) &&
+      /^(?:the|next|very)$/i.test(this.LA(0).image)
+    )
+      i = is(this.LA(2), S.Just) ? 3 : 2;
     else return 0;
     // `6 rounds from the edge`: an end of the part, and only inward leads anywhere.
-    if (is(this.LA(i), S.Lower, S.Higher, S.FromEnd, S.FromTop, S.FromStart) || (is(this.LA(i), S.OverEye) && /^over/i.test(this.LA(i).image))) return i;
+    if (
+      is(this.LA(i), S.Lower, S.Higher, S.FromEnd, S.FromTop, S.FromStart) ||
+      (is(this.LA(i), S.OverEye) && /^over/i.test(this.LA(i).image))
+    )
+      return i;
     const next = is(this.LA(1), S.RoundWord);
     const from = !next && is(this.LA(i), Word) && /^from$/i.test(this.LA(i).image);
     if (!from && !is(this.LA(i), S.Above, S.Below)) return 0;
     const alone = i;
     i += 1;
-    while (is(this.LA(i), Word, S.Safety, S.Inner, S.Outer, S.LeftSide, S.RightSide) && !this.edgeAt(i)) i += 1;
+    while (is(this.LA(i), Word, S.Safety, S.Inner, S.Outer, S.LeftSide, S.RightSide) && !this.edgeAt(i))
+      i += 1;
     if (this.edgeAt(i)) return i;
     if (from) return is(this.LA(i), S.LiveEdge, S.Base, S.Top) ? i : 0;
     if (targetOf(this.LA(i)) || is(this.LA(i), S.Them)) return i;
@@ -57,12 +87,18 @@ export abstract class SentenceLookahead extends EmbeddedActionsParser {
 
   /** `The edge` alone is the live edge; `the edge of the muzzle` is not. */
   private edgeAt(i: number): boolean {
-    return is(this.LA(i), Word) && /^edge$/i.test(this.LA(i).image) && !/^of$/i.test(this.LA(i + 1).image ?? '') && !is(this.LA(i - 1), S.Inner, S.Outer);
+    return (
+      is(this.LA(i), Word) &&
+      /^edge$/i.test(this.LA(i).image) &&
+      !/^of$/i.test(this.LA(i + 1).image ?? '') &&
+      !is(this.LA(i - 1), S.Inner, S.Outer)
+    );
   }
 
   /** How many tokens make `on the ridge`, `at the colour change`, `around the neck`, or 0. */
   protected onLandmarkLength(): number {
-    if (!is(this.LA(1), Word, S.RoundWord) || !/^(?:on|at|along|around|round|in)$/i.test(this.LA(1).image)) return 0;
+    if (!is(this.LA(1), Word, S.RoundWord) || !/^(?:on|at|along|around|round|in)$/i.test(this.LA(1).image))
+      return 0;
     const i = is(this.LA(2), Word) && /^(?:the|its|his|her)$/i.test(this.LA(2).image) ? 3 : 2;
     return is(this.LA(i), S.Ridge, S.ColourChange, S.Neck) ? i : 0;
   }
@@ -71,7 +107,8 @@ export abstract class SentenceLookahead extends EmbeddedActionsParser {
   protected stitchesLength(): number {
     if (!is(this.LA(1), ...number) || !is(this.LA(2), S.St)) return 0;
     let i = is(this.LA(3), S.Just) ? 4 : 3;
-    if (is(this.LA(i), S.Lower, S.Higher) || (is(this.LA(i), S.OverEye) && /^over/i.test(this.LA(i).image))) return i;
+    if (is(this.LA(i), S.Lower, S.Higher) || (is(this.LA(i), S.OverEye) && /^over/i.test(this.LA(i).image)))
+      return i;
     if (!is(this.LA(i), S.Above, S.Below)) return 0;
     i += 1;
     while (is(this.LA(i), Word, S.Safety)) i += 1;
@@ -88,20 +125,40 @@ export abstract class SentenceLookahead extends EmbeddedActionsParser {
 
   /** How many tokens make `stitches 15 and 22`, `stitch 15 to stitch 22`, `the 15th stitch`, `between stitches 15 and 16`, or 0. */
   protected stitchNumbersLength(): number {
-    const joined = (i: number) => is(this.LA(i), S.Join, S.Dash) || (is(this.LA(i), S.Other) && this.LA(i).image === ',');
+    const joined = (i: number) =>
+      is(this.LA(i), S.Join, S.Dash) || (is(this.LA(i), S.Other) && this.LA(i).image === ',');
     if (is(this.LA(1), S.Ordinal)) {
       if (is(this.LA(2), S.St)) return 2;
       return joined(2) && is(this.LA(3), S.Ordinal) && is(this.LA(4), S.St) ? 4 : 0;
     }
-    if (!is(this.LA(1), S.St, S.Split) || !is(this.LA(2), S.Num) || is(this.LA(3), S.RoundWord, S.St, S.Mm, S.Cm, S.Apart, S.Showing, S.Wide, S.High)) return 0;
+    if (
+      !is(this.LA(1), S.St, S.Split) ||
+      !is(this.LA(2), S.Num) ||
+      is(this.LA(3), S.RoundWord, S.St, S.Mm, S.Cm, S.Apart, S.Showing, S.Wide, S.High)
+    )
+      return 0;
     if (!joined(3)) return 2;
     const next = is(this.LA(4), S.St) ? 5 : 4;
-    if (!is(this.LA(next), S.Num) || is(this.LA(next + 1), S.RoundWord, S.St, S.Mm, S.Cm, S.Apart, S.Showing, S.Wide, S.High, S.Outward)) return 2;
+    if (
+      !is(this.LA(next), S.Num) ||
+      is(this.LA(next + 1), S.RoundWord, S.St, S.Mm, S.Cm, S.Apart, S.Showing, S.Wide, S.High, S.Outward)
+    )
+      return 2;
     return next;
   }
 
   /** How many tokens make `over 4 stitches`, `spanning 4 stitches and 2 rounds`, which say how wide and how high, or 0. */
   protected overStitchesLength(): number {
-    return is(this.LA(1), S.Above, Word) && /^(?:over|span(?:s|ning)|cover(?:s|ing))$/i.test(this.LA(1).image) && is(this.LA(2), ...number) && is(this.LA(3), S.St) ? (is(this.LA(4), S.Join, S.Dash) && is(this.LA(5), ...number) && is(this.LA(6), S.RoundWord) && !is(this.LA(7), S.Above, S.Below) ? 6 : 3) : 0;
+    return is(this.LA(1), S.Above, Word) &&
+      /^(?:over|span(?:s|ning)|cover(?:s|ing))$/i.test(this.LA(1).image) &&
+      is(this.LA(2), ...number) &&
+      is(this.LA(3), S.St)
+      ? is(this.LA(4), S.Join, S.Dash) &&
+        is(this.LA(5), ...number) &&
+        is(this.LA(6), S.RoundWord) &&
+        !is(this.LA(7), S.Above, S.Below)
+        ? 6
+        : 3
+      : 0;
   }
 }

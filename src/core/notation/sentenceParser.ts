@@ -30,23 +30,33 @@ export class SentenceParser extends SentenceLookahead {
   /** So many tokens, whatever they are: a phrase that was seen to lie ahead. */
   private readonly run = this.RULE('run', (length: number): IToken[] => {
     const taken: IToken[] = [];
-    this.AT_LEAST_ONE({ GATE: () => taken.length < length, DEF: () => { taken.push(this.SUBRULE(this.anyToken)); } });
+    this.AT_LEAST_ONE({
+      GATE: () => taken.length < length,
+      DEF: () => {
+        taken.push(this.SUBRULE(this.anyToken));
+      },
+    });
     return taken;
   });
 
   private readonly sentence = this.RULE('sentence', () => {
-    this.MANY(() => this.OR([
-      { GATE: () => this.gapAhead(1) > 0, ALT: () => this.SUBRULE(this.gap) },
-      { GATE: () => this.relationLength() > 0, ALT: () => this.SUBRULE(this.relation) },
-      { GATE: () => this.onLandmarkLength() > 0, ALT: () => this.SUBRULE(this.onLandmark) },
-      { GATE: () => this.stitchesLength() > 0, ALT: () => this.SUBRULE(this.stitchesFrom) },
-      { GATE: () => this.stitchNumbersLength() > 0, ALT: () => this.SUBRULE(this.stitchNumbers) },
-      { GATE: () => this.overStitchesLength() > 0, ALT: () => this.SUBRULE(this.overStitches) },
-      { GATE: () => this.vagueLength() > 0, ALT: () => this.SUBRULE(this.vague) },
-      { GATE: () => is(this.LA(1), S.RoundWord, S.Ordinal) && this.roundAhead(), ALT: () => this.SUBRULE(this.round) },
-      { GATE: () => is(this.LA(1), ...number), ALT: () => this.SUBRULE(this.measure) },
-      { ALT: () => this.SUBRULE(this.word) },
-    ]));
+    this.MANY(() =>
+      this.OR([
+        { GATE: () => this.gapAhead(1) > 0, ALT: () => this.SUBRULE(this.gap) },
+        { GATE: () => this.relationLength() > 0, ALT: () => this.SUBRULE(this.relation) },
+        { GATE: () => this.onLandmarkLength() > 0, ALT: () => this.SUBRULE(this.onLandmark) },
+        { GATE: () => this.stitchesLength() > 0, ALT: () => this.SUBRULE(this.stitchesFrom) },
+        { GATE: () => this.stitchNumbersLength() > 0, ALT: () => this.SUBRULE(this.stitchNumbers) },
+        { GATE: () => this.overStitchesLength() > 0, ALT: () => this.SUBRULE(this.overStitches) },
+        { GATE: () => this.vagueLength() > 0, ALT: () => this.SUBRULE(this.vague) },
+        {
+          GATE: () => is(this.LA(1), S.RoundWord, S.Ordinal) && this.roundAhead(),
+          ALT: () => this.SUBRULE(this.round),
+        },
+        { GATE: () => is(this.LA(1), ...number), ALT: () => this.SUBRULE(this.measure) },
+        { ALT: () => this.SUBRULE(this.word) },
+      ]),
+    );
   });
 
   private readonly gap = this.RULE('gap', () => {
@@ -86,23 +96,53 @@ export class SentenceParser extends SentenceLookahead {
       if (!first || !last) return;
       const rounds = is(first, S.Just, S.RoundWord) ? 1 : valueOf(first);
       const { named, features } = this.found;
-      const to = is(last, S.FromEnd) ? (/base|bottom|chin/i.test(last.image) ? 'base' as const : 'edge' as const)
-        : is(last, S.FromTop) ? 'top' as const : is(last, S.FromStart) ? 'start' as const
-        // `Between the eyes, 3 rounds below them`: what was named last.
-        : is(last, S.OverEye) ? 'eyes' as const
-        // `One round lower`: than what was named last beside what is placed.
-        : is(last, S.Lower, S.Higher, S.Above, S.Below, S.Them) ? (named.length > 1 ? named.at(-1) : 'eyes')
-        : is(last, Word) ? 'edge' as const : targetOf(last);
+      const to = is(last, S.FromEnd)
+        ? /base|bottom|chin/i.test(last.image)
+          ? ('base' as const)
+          : ('edge' as const)
+        : is(last, S.FromTop)
+          ? ('top' as const)
+          : is(last, S.FromStart)
+            ? ('start' as const)
+            : // `Between the eyes, 3 rounds below them`: what was named last.
+              is(last, S.OverEye)
+              ? ('eyes' as const)
+              : // `One round lower`: than what was named last beside what is placed.
+                is(last, S.Lower, S.Higher, S.Above, S.Below, S.Them)
+                ? named.length > 1
+                  ? named.at(-1)
+                  : 'eyes'
+                : is(last, Word)
+                  ? ('edge' as const)
+                  : targetOf(last);
       if (!to) return;
-      const direction = taken.some((token) => is(token, S.Above, S.OverEye, S.Higher)) ? 'above' : taken.some((token) => is(token, S.Below, S.Lower)) ? 'below' : 'from';
-      if (this.found.step.relation && features[0] !== 'sculpting') { this.found.unused.push(first.startOffset); return; }
+      const direction = taken.some((token) => is(token, S.Above, S.OverEye, S.Higher))
+        ? 'above'
+        : taken.some((token) => is(token, S.Below, S.Lower))
+          ? 'below'
+          : 'from';
+      if (this.found.step.relation && features[0] !== 'sculpting') {
+        this.found.unused.push(first.startOffset);
+        return;
+      }
       this.found.step.relation = { rounds, direction, to };
       // `2 rounds above the inner edge of the eyes` also says how far to the side.
-      const edge = taken.some((token) => is(token, S.Inner)) ? 'inner' as const : taken.some((token) => is(token, S.Outer)) ? 'outer' as const : null;
+      const edge = taken.some((token) => is(token, S.Inner))
+        ? ('inner' as const)
+        : taken.some((token) => is(token, S.Outer))
+          ? ('outer' as const)
+          : null;
       // `Above the left eye`: in line with that one.
-      const side = taken.find((token) => is(token, S.LeftSide, S.RightSide)) ?? (is(last, S.OverEye) && /left|right/i.test(last.image) ? last : undefined);
-      if (side && features[0] !== 'eyes') this.found.step.sides ??= /left/i.test(side.image) ? 'left' : 'right';
-      if ((edge || side) && to === 'eyes') { this.found.said.add('inLine'); this.found.by.inLine = 'eyes'; this.found.edge = edge ?? 'middle'; }
+      const side =
+        taken.find((token) => is(token, S.LeftSide, S.RightSide)) ??
+        (is(last, S.OverEye) && /left|right/i.test(last.image) ? last : undefined);
+      if (side && features[0] !== 'eyes')
+        this.found.step.sides ??= /left/i.test(side.image) ? 'left' : 'right';
+      if ((edge || side) && to === 'eyes') {
+        this.found.said.add('inLine');
+        this.found.by.inLine = 'eyes';
+        this.found.edge = edge ?? 'middle';
+      }
       const feature = featureOf.find(([, kind]) => kind === to)?.[1];
       if (feature) named.push(feature);
     });
@@ -125,11 +165,21 @@ export class SentenceParser extends SentenceLookahead {
       const [first, last] = [taken[0], taken.at(-1)];
       if (!first || !last) return;
       const { named } = this.found;
-      const to = is(last, S.FrontLine) ? 'front' as const
-        : is(last, S.Lower, S.Higher, S.Them) ? (named.length > 1 ? named.at(-1) : 'eyes')
-        : is(last, S.OverEye) ? 'eyes' as const : featureOf.find(([type]) => is(last, type))?.[1];
+      const to = is(last, S.FrontLine)
+        ? ('front' as const)
+        : is(last, S.Lower, S.Higher, S.Them)
+          ? named.length > 1
+            ? named.at(-1)
+            : 'eyes'
+          : is(last, S.OverEye)
+            ? ('eyes' as const)
+            : featureOf.find(([type]) => is(last, type))?.[1];
       if (!to) return;
-      this.found.step.stitchesFrom = { stitches: valueOf(first), direction: taken.some((token) => is(token, S.Above, S.OverEye, S.Higher)) ? 'above' : 'below', to };
+      this.found.step.stitchesFrom = {
+        stitches: valueOf(first),
+        direction: taken.some((token) => is(token, S.Above, S.OverEye, S.Higher)) ? 'above' : 'below',
+        to,
+      };
       if (to !== 'front') named.push(to);
     });
   });
@@ -162,7 +212,12 @@ export class SentenceParser extends SentenceLookahead {
       const [first, last] = [taken[0], taken.at(-1)];
       const to = last && targetOf(last);
       if (!first || !to) return;
-      this.found.vague ??= { direction: is(first, S.Above) ? 'above' : 'below', to, from: first.startOffset, until: last.startOffset + last.image.length };
+      this.found.vague ??= {
+        direction: is(first, S.Above) ? 'above' : 'below',
+        to,
+        from: first.startOffset,
+        until: last.startOffset + last.image.length,
+      };
       const feature = featureOf.find(([, kind]) => kind === to)?.[1];
       if (feature) this.found.named.push(feature);
     });
@@ -178,14 +233,54 @@ export class SentenceParser extends SentenceLookahead {
     const meaning: IToken[] = [];
     this.MANY({
       // Up to four words may stand between the number and what it measures: `6 stitches left visible between`.
-      GATE: () => meaning.length < 5 && !is(this.LA(1), S.Stop, S.Num, S.NumberWord, S.Ordinal, ...featureOf.map(([type]) => type), S.Other, EOF, S.Insert, S.Join) && this.gapAhead(1) === 0 && !this.settled(meaning) && !(is(this.LA(1), S.RoundWord) && !is(this.LA(2), S.High, S.Wide, S.Apart, S.Outward, S.Showing, S.InBetween, S.EitherSide, S.Beside)),
-      DEF: () => { meaning.push(this.SUBRULE(this.anyToken)); },
+      GATE: () =>
+        meaning.length < 5 &&
+        !is(
+          this.LA(1),
+          S.Stop,
+          S.Num,
+          S.NumberWord,
+          S.Ordinal,
+          ...featureOf.map(([type]) => type),
+          S.Other,
+          EOF,
+          S.Insert,
+          S.Join,
+        ) &&
+        this.gapAhead(1) === 0 &&
+        !this.settled(meaning) &&
+        !(
+          is(this.LA(1), S.RoundWord) &&
+          !is(this.LA(2), S.High, S.Wide, S.Apart, S.Outward, S.Showing, S.InBetween, S.EitherSide, S.Beside)
+        ),
+      DEF: () => {
+        meaning.push(this.SUBRULE(this.anyToken));
+      },
     });
-    this.ACTION(() => { if (!this.measured(valueOf(n), meaning) || (meaning.length === 0 && is(this.LA(1), S.RoundWord))) this.found.unused.push(n.startOffset); });
+    this.ACTION(() => {
+      if (!this.measured(valueOf(n), meaning) || (meaning.length === 0 && is(this.LA(1), S.RoundWord)))
+        this.found.unused.push(n.startOffset);
+    });
   });
 
   private settled(tokens: IToken[]): boolean {
-    return tokens.some((token) => is(token, S.Mm, S.Cm, S.Apart, S.Showing, S.InBetween, S.Between, S.Wide, S.Outward, S.FrontLine, S.High)) && !is(this.LA(1), S.Tail);
+    return (
+      tokens.some((token) =>
+        is(
+          token,
+          S.Mm,
+          S.Cm,
+          S.Apart,
+          S.Showing,
+          S.InBetween,
+          S.Between,
+          S.Wide,
+          S.Outward,
+          S.FrontLine,
+          S.High,
+        ),
+      ) && !is(this.LA(1), S.Tail)
+    );
   }
 
   /** Takes a number with what it measures; false where it counts stitches or rounds that say nothing. */
@@ -193,7 +288,20 @@ export class SentenceParser extends SentenceLookahead {
     const { step } = this.found;
     let used = true;
     const has = (...wanted: TokenType[]) => meaning.some((token) => is(token, ...wanted));
-    if (has(S.Outward, S.Beside, S.FrontLine, S.Middle, S.EitherSide, S.Showing, S.InBetween, S.Apart, S.Wide) && !has(S.High, S.Mm, S.Cm)) {
+    if (
+      has(
+        S.Outward,
+        S.Beside,
+        S.FrontLine,
+        S.Middle,
+        S.EitherSide,
+        S.Showing,
+        S.InBetween,
+        S.Apart,
+        S.Wide,
+      ) &&
+      !has(S.High, S.Mm, S.Cm)
+    ) {
       if (has(S.RoundWord)) step.across = 'rounds';
       else if (has(S.St)) step.across ??= 'stitches';
     }
@@ -208,14 +316,12 @@ export class SentenceParser extends SentenceLookahead {
     else if (has(S.FrontLine) || (has(S.EitherSide) && !has(S.Wide))) {
       this.found.outward = value;
       this.found.by.outward = 'front';
-    }
-    else if (has(S.High)) step.high ??= value;
+    } else if (has(S.High)) step.high ??= value;
     else if (has(S.Showing, S.InBetween, S.Between)) step.showing ??= value;
     else if (has(S.Apart)) {
       step.apart ??= value;
       if (meaning.some((token) => is(token, S.Apart) && /post/i.test(token.image))) step.posts = true;
-    }
-    else if (has(S.Wide)) step.wide ??= value;
+    } else if (has(S.Wide)) step.wide ??= value;
     else if (has(S.St) && this.found.spacing) {
       step[this.found.spacing] ??= value;
       this.found.spacing = null;
@@ -236,23 +342,44 @@ export class SentenceParser extends SentenceLookahead {
     if (feature) this.name(feature, token);
     const style = styles.find(([type]) => is(token, type))?.[1];
     if (style) this.found.styles.push(style);
-    if (is(token, S.Embroider) || (style && stitched.has(style))) { step.embroidered = true; verbs.push(S.Embroider); }
+    if (is(token, S.Embroider) || (style && stitched.has(style))) {
+      step.embroidered = true;
+      verbs.push(S.Embroider);
+    }
     if (is(token, S.Smile) && features.length === 0) features.push('mouth');
     if (is(token, S.Lips) && features.length === 0) features.push('mouth');
-    const phrase = ([[S.Level, 'level'], [S.InLine, 'inLine'], [S.Outward, 'outward'], [S.Beside, 'beside'], [S.SideOf, 'beside']] as const).find(([type]) => is(token, type))?.[1];
+    const phrase = (
+      [
+        [S.Level, 'level'],
+        [S.InLine, 'inLine'],
+        [S.Outward, 'outward'],
+        [S.Beside, 'beside'],
+        [S.SideOf, 'beside'],
+      ] as const
+    ).find(([type]) => is(token, type))?.[1];
     if (phrase) this.wait(phrase);
     if (is(token, S.Outward)) this.found.outwardAt ??= token.startOffset;
-    if (is(token, S.Top, S.Base, S.Ridge, S.ColourChange, S.Neck, S.LiveEdge, S.Above)) this.found.heightAt ??= token.startOffset;
+    if (is(token, S.Top, S.Base, S.Ridge, S.ColourChange, S.Neck, S.LiveEdge, S.Above))
+      this.found.heightAt ??= token.startOffset;
     // `Level with the bottom of the eyes` is not level with the eyes.
-    if (is(token, S.Top, S.Base) && this.found.waiting.includes('level')) this.found.unused.push(token.startOffset);
+    if (is(token, S.Top, S.Base) && this.found.waiting.includes('level'))
+      this.found.unused.push(token.startOffset);
     if (is(token, S.SpacingOf)) this.found.spacing = /dist|spacing/i.test(token.image) ? 'apart' : 'showing';
     if (is(token, S.Ring)) this.ringNamed(/felt/i.test(token.image) ? 'felt' : 'crochet');
-    if (is(token, S.FrontLine) && this.found.waiting.some((phrase) => phrase === 'outward' || phrase === 'beside')) this.answer('front', ['outward', 'beside']);
+    if (
+      is(token, S.FrontLine) &&
+      this.found.waiting.some((phrase) => phrase === 'outward' || phrase === 'beside')
+    )
+      this.answer('front', ['outward', 'beside']);
     if (is(token, S.EyeToEye)) this.eyeToEye(token.image);
     if (is(token, S.SideOf)) step.sides = /left/i.test(token.image) ? 'left' : 'right';
     if (is(token, S.Lower, S.Higher, S.Below, S.Vague, S.OwnEnd)) this.found.unused.push(token.startOffset);
     if (is(token, S.Vague) && /way$/i.test(token.image)) this.found.halfway = true;
-    if (is(token, S.InBetween) && /eyes/i.test(token.image)) { this.found.said.add('level'); this.found.by.level ??= 'eyes'; this.found.named.push('eyes'); }
+    if (is(token, S.InBetween) && /eyes/i.test(token.image)) {
+      this.found.said.add('level');
+      this.found.by.level ??= 'eyes';
+      this.found.named.push('eyes');
+    }
     if (is(token, S.OverEye)) this.overEye(token.image);
     if (is(token, S.EitherSide)) step.sides ??= 'both';
     if (is(token, S.Beside) && !/beside|next/i.test(token.image)) step.sides ??= 'both';
@@ -261,7 +388,11 @@ export class SentenceParser extends SentenceLookahead {
     if (is(token, S.AtStart)) step.atStart = true;
     if (is(token, S.Safety)) step.pressed = true;
     // An edge named after the phrase it belongs to is another's.
-    if (is(token, S.Inner, S.Outer) && (!this.found.said.has('inLine') || this.found.waiting.includes('inLine'))) this.found.edge = is(token, S.Inner) ? 'inner' : 'outer';
+    if (
+      is(token, S.Inner, S.Outer) &&
+      (!this.found.said.has('inLine') || this.found.waiting.includes('inLine'))
+    )
+      this.found.edge = is(token, S.Inner) ? 'inner' : 'outer';
     if (is(token, S.Back)) step.back = true;
     if (is(token, S.Split)) step.seat = 'split';
     if (is(token, S.Holes)) step.seat = 'foot';
@@ -271,18 +402,39 @@ export class SentenceParser extends SentenceLookahead {
     if (is(token, S.Medium)) step.firmness = 'medium';
     if (is(token, S.Firmly)) step.firmness = 'firm';
     if (is(token, S.NotStuff)) step.firmness = 'none';
-    const verb = [S.NotStuff, S.Stuff, S.Close, S.NoSew, S.Sew, S.Pin, S.Fold, S.Cut, S.Insert, S.Embroider, S.Safety, S.Tail].find((type) => is(token, type));
+    const verb = [
+      S.NotStuff,
+      S.Stuff,
+      S.Close,
+      S.NoSew,
+      S.Sew,
+      S.Pin,
+      S.Fold,
+      S.Cut,
+      S.Insert,
+      S.Embroider,
+      S.Safety,
+      S.Tail,
+    ].find((type) => is(token, type));
     if (verb) verbs.push(verb);
   }
 
   private roundNumbers(said: readonly IToken[]): void {
     const { step } = this.found;
-    step.roundNumbers = [...(step.roundNumbers ?? []), said.map((token) => ({ round: roundOf(token), span: { from: token.startOffset, to: token.startOffset + token.image.length } }))];
+    step.roundNumbers = [
+      ...(step.roundNumbers ?? []),
+      said.map((token) => ({
+        round: roundOf(token),
+        span: { from: token.startOffset, to: token.startOffset + token.image.length },
+      })),
+    ];
   }
 
   private side(side: 'left' | 'right'): void {
     const { step } = this.found;
-    this.found.leftAndRight = this.found.leftAndRight || (step.sides !== undefined && step.sides !== side && step.sides !== 'middle' && step.sides !== 'both');
+    this.found.leftAndRight =
+      this.found.leftAndRight ||
+      (step.sides !== undefined && step.sides !== side && step.sides !== 'middle' && step.sides !== 'both');
     step.sides = this.found.leftAndRight ? 'both' : side;
   }
 
@@ -295,7 +447,10 @@ export class SentenceParser extends SentenceLookahead {
   private name(feature: FeatureKind, token: IToken): void {
     const { features, waiting, named, mentions } = this.found;
     named.push(feature);
-    if (waiting.length > 0) { this.answer(feature, [...waiting]); return; }
+    if (waiting.length > 0) {
+      this.answer(feature, [...waiting]);
+      return;
+    }
     const mention = { kind: feature, from: token.startOffset, until: token.startOffset + token.image.length };
     const before = mentions.at(-1);
     if (before && mention.from - before.until <= 1) {
@@ -304,9 +459,14 @@ export class SentenceParser extends SentenceLookahead {
       if (before.kind === 'button' || (before.kind === 'eyes' && feature === 'patch')) this.rename(mention);
       return;
     }
-    const called = [this.LA(-1), this.LA(-2)].find((one) => one.image && !/^(?:the|an?|his|her|its)$/i.test(one.image));
+    const called = [this.LA(-1), this.LA(-2)].find(
+      (one) => one.image && !/^(?:the|an?|his|her|its)$/i.test(one.image),
+    );
     // `Buttons for eyes`: what they are for is what they are.
-    if (before && /^for$/i.test(called?.image ?? '')) { this.rename(mention); return; }
+    if (before && /^for$/i.test(called?.image ?? '')) {
+      this.rename(mention);
+      return;
+    }
     features.push(feature);
     mentions.push(mention);
   }
@@ -341,9 +501,15 @@ export class SentenceParser extends SentenceLookahead {
     named.push('eyes');
     // `Sew felt circles behind the eyes`: the circles are what is sewn on.
     if (features.length === 0 && this.found.ring) features.push('patch');
-    if (features.length === 0) { features.push('eyes'); return; }
+    if (features.length === 0) {
+      features.push('eyes');
+      return;
+    }
     if (features[0] !== 'patch' && features[0] !== 'spots') return;
-    for (const phrase of ['level', 'inLine'] as const) { said.add(phrase); by[phrase] ??= 'eyes'; }
+    for (const phrase of ['level', 'inLine'] as const) {
+      said.add(phrase);
+      by[phrase] ??= 'eyes';
+    }
     step.sides ??= /left/i.test(image) ? 'left' : /right/i.test(image) ? 'right' : 'both';
   }
 }

@@ -43,5 +43,25 @@ export interface Phrases {
 
 /** What is found before anything is read. */
 export const nothing = (): Phrases => ({
-   step: {}, verbs: [], features: [], waiting: [], by: {}, said: new Set(), edge: 'middle', outward: null, named: [], vague: null, halfway: false, unused: [], outwardAt: null, heightAt: null, bare: null, spacing: null, ring: null, secondMm: null, leftAndRight: false, styles: [], mentions: [],
+  step: {},
+  verbs: [],
+  features: [],
+  waiting: [],
+  by: {},
+  said: new Set(),
+  edge: 'middle',
+  outward: null,
+  named: [],
+  vague: null,
+  halfway: false,
+  unused: [],
+  outwardAt: null,
+  heightAt: null,
+  bare: null,
+  spacing: null,
+  ring: null,
+  secondMm: null,
+  leftAndRight: false,
+  styles: [],
+  mentions: [],
 });

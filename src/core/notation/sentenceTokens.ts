@@ -4,28 +4,51 @@ import type { FeatureKind } from './step';
 
 /** Every word and sign: one category, so that the grammar can pass over any of them without naming each. */
 export const Any = createToken({ name: 'Any', pattern: Lexer.NA });
-export const Word = createToken({ name: 'Word', pattern: /[A-Za-z\u00c0-\u00d6\u00d8-\u00f6\u00f8-\u024f][A-Za-z\u00c0-\u00d6\u00d8-\u00f6\u00f8-\u024f'’]*/, categories: [Any] });
-const kw = (name: string, source: string) => createToken({ name, pattern: new RegExp(`(?:${source})(?![A-Za-z'’])`, 'i'), longer_alt: Word, categories: [Any] });
+export const Word = createToken({
+  name: 'Word',
+  pattern:
+    /[A-Za-z\u00c0-\u00d6\u00d8-\u00f6\u00f8-\u024f][A-Za-z\u00c0-\u00d6\u00d8-\u00f6\u00f8-\u024f'’]*/,
+  categories: [Any],
+});
+const kw = (name: string, source: string) =>
+  createToken({
+    name,
+    pattern: new RegExp(`(?:${source})(?![A-Za-z'’])`, 'i'),
+    longer_alt: Word,
+    categories: [Any],
+  });
 
 // `Don't stuff the last 4 rounds`, `do not stuff too firmly`: the part is stuffed all the same.
 const partly = String.raw`(?!\s+(?:it\s+|them\s+)?(?:too|so|very|yet|until|before|firmly|hard|(?:the\s+)?(?:last|first|top|upper|lower|bottom|end|tip|opening|edge)\b))`;
 
 /** The words assembly sentences are read by. */
 export const S = {
-  NotStuff: kw('NotStuff', `(?:(?:do|does|is|are|need|must|should)\\s+not|(?:do|does|is|are)n['’]?t|dont|not|never|no|no\\s+need\\s+(?:to|for|of)|not\\s+to|skip(?:\\s+the)?|avoid|without)\\s+(?:be\\s+)?(?:stuff\\w*|fill\\w*)${partly}|unstuffed|stuffing\\s+(?:is\\s+not|isn['’]?t|not)\\s+(?:needed|necessary|required)|(?:stays?|left|remains?)\\s+(?:empty|unstuffed|hollow)|(?:are|is)\\s+left\\s+flat`),
+  NotStuff: kw(
+    'NotStuff',
+    `(?:(?:do|does|is|are|need|must|should)\\s+not|(?:do|does|is|are)n['’]?t|dont|not|never|no|no\\s+need\\s+(?:to|for|of)|not\\s+to|skip(?:\\s+the)?|avoid|without)\\s+(?:be\\s+)?(?:stuff\\w*|fill\\w*)${partly}|unstuffed|stuffing\\s+(?:is\\s+not|isn['’]?t|not)\\s+(?:needed|necessary|required)|(?:stays?|left|remains?)\\s+(?:empty|unstuffed|hollow)|(?:are|is)\\s+left\\s+flat`,
+  ),
   Stuff: kw('Stuff', 'stuff(?:ing)?|fibre\\s*fill|fiber\\s*fill|fill(?:ing)?|top\\s+up'),
   Lightly: kw('Lightly', 'lightly|light|loosely|softly'),
   Firmly: kw('Firmly', 'firmly|firm|hard|tightly|well'),
   Medium: kw('Medium', 'medium|moderately'),
-  Close: kw('Close', 'close\\s+(?:up\\s+)?(?:the\\s+)?(?:hole|opening|piece|gap|ring|end|off|it|remaining\\s+\\w+)?|close(?!\\s*[A-Za-z0-9-])|gather|cinch|weave\\s+(?:the\\s+)?(?:tail|yarn)?\\s*(?:through|in)|pull\\s+(?:tight|closed|shut)|sew\\s+(?:the\\s+)?(?:hole|opening)\\s+(?:closed|shut)'),
-  NoSew: kw('NoSew', 'no[\\s-]+sew|crochet\\s+(?:on|in|together)\\s|through\\s+both\\s+layers|join\\s+(?:the\\s+)?(?:ears?|arms?|legs?|fins?|wings?|parts?)'),
+  Close: kw(
+    'Close',
+    'close\\s+(?:up\\s+)?(?:the\\s+)?(?:hole|opening|piece|gap|ring|end|off|it|remaining\\s+\\w+)?|close(?!\\s*[A-Za-z0-9-])|gather|cinch|weave\\s+(?:the\\s+)?(?:tail|yarn)?\\s*(?:through|in)|pull\\s+(?:tight|closed|shut)|sew\\s+(?:the\\s+)?(?:hole|opening)\\s+(?:closed|shut)',
+  ),
+  NoSew: kw(
+    'NoSew',
+    'no[\\s-]+sew|crochet\\s+(?:on|in|together)\\s|through\\s+both\\s+layers|join\\s+(?:the\\s+)?(?:ears?|arms?|legs?|fins?|wings?|parts?)',
+  ),
   Sew: kw('Sew', 'sew|stitch\\s+(?:on|the)|whip\\s*stitch|ladder\\s+stitch|attach'),
   Pin: kw('Pin', 'pin'),
   Fold: kw('Fold', 'fold|flatten|pinch'),
   Cut: kw('Cut', 'cut\\s+(?:the\\s+)?yarn|leave|leaving|fasten\\s+off'),
   Tail: kw('Tail', '(?:long\\s+)?(?:yarn\\s+|sewing\\s+)?tail|end'),
   // Before the words it is made of.
-  Line: kw('Line', 'straight\\s+line|straight(?=\\s+mouth)|(?:one|an?|single)\\s+(?:(?:single|long|straight)\\s+)+(?:line|stitch)|(?:(?:is|as|just)\\s+a|a\\s+plain)\\s+line(?!\\s+of\\s+holes)'),
+  Line: kw(
+    'Line',
+    'straight\\s+line|straight(?=\\s+mouth)|(?:one|an?|single)\\s+(?:(?:single|long|straight)\\s+)+(?:line|stitch)|(?:(?:is|as|just)\\s+a|a\\s+plain)\\s+line(?!\\s+of\\s+holes)',
+  ),
   Embroider: kw('Embroider', 'embroider(?:ed|y)?|straight\\s*stitch(?:es)?'),
   Insert: kw('Insert', 'insert|place|put|add|fix|seat|position|fit|press|pop|set'),
   Eyes: kw('Eyes', 'eyes?'),
@@ -43,60 +66,114 @@ export const S = {
   Hair: kw('Hair', 'hair(?:\\s*lines?)?|fringe|mane'),
   Sculpt: kw('Sculpt', 'sculpt(?:ing|ed)?|shape\\s+the\\s+(?:eyes?|face)'),
   Safety: kw('Safety', 'safety'),
-  HoleOf: kw('HoleOf', '(?:in|into|through|at)?\\s*(?:the\\s+)?(?:holes?|foot|feet)\\s+(?:at\\s+the\\s+(?:foot|feet)\\s+of|below|under|beneath|of)'),
-  Split: kw('Split', '(?:in|through)\\s+the\\s+splits?|split(?:\\s+seats?)?|between\\s+(?:the\\s+)?(?:two\\s+)?stitches'),
-  InBetween: kw('InBetween', '(?:in\\s+)?(?:between|b/w)\\s+(?:them|each(?:\\s+other)?|the\\s+(?:two\\s+)?(?:eyes|posts)(?!\\s+and\\s+the))'),
+  HoleOf: kw(
+    'HoleOf',
+    '(?:in|into|through|at)?\\s*(?:the\\s+)?(?:holes?|foot|feet)\\s+(?:at\\s+the\\s+(?:foot|feet)\\s+of|below|under|beneath|of)',
+  ),
+  Split: kw(
+    'Split',
+    '(?:in|through)\\s+the\\s+splits?|split(?:\\s+seats?)?|between\\s+(?:the\\s+)?(?:two\\s+)?stitches',
+  ),
+  InBetween: kw(
+    'InBetween',
+    '(?:in\\s+)?(?:between|b/w)\\s+(?:them|each(?:\\s+other)?|the\\s+(?:two\\s+)?(?:eyes|posts)(?!\\s+and\\s+the))',
+  ),
   Between: kw('Between', '(?:in\\s+)?between|btw|b/w'),
   Apart: kw('Apart', 'apart|from\\s+each\\s+other|(?:from\\s+)?post\\s+to\\s+post'),
-  Showing: kw('Showing', 'show(?:ing|s)?|visible|seen|free|(?:gap|interspace|space)(?!\\s+(?:of|between|\\d))'),
+  Showing: kw(
+    'Showing',
+    'show(?:ing|s)?|visible|seen|free|(?:gap|interspace|space)(?!\\s+(?:of|between|\\d))',
+  ),
   SpacingOf: kw('SpacingOf', '(?:interspace|gap|space|spacing|distance)\\s+of'),
   Wide: kw('Wide', 'wide|across|long'),
   Holes: kw('Holes', '(?:in|through)\\s+the\\s+holes?|hole\\s+seats?'),
-  EyeToEye: kw('EyeToEye', 'from\\s+(?:the\\s+)?(?:(?:inner|outer|inside|outside)\\s+(?:edge|corner)\\s+of\\s+)?(?:(?:one|the|each|left|right)\\s+)*eye\\s+to\\s+(?:the\\s+)?(?:(?:inner|outer|inside|outside)\\s+(?:edge|corner)\\s+of\\s+)?(?:the\\s+)?(?:(?:other|left|right)\\s+eye|other|eye)'),
-  InLine: kw('InLine', 'in\\s+line\\s+with|aligned\\s+with|lined\\s+up\\s+with|as\\s+wide\\s+as|at\\s+the(?=\\s+(?:inner|outer|inside|outside)\\s+(?:edge|corner)s?\\s+of)'),
-  Level: kw('Level', '(?:(?:on|in|at)\\s+)?(?:the\\s+)?same\\s+(?:rounds?|row|line|level|height|gap)(?:\\s+as)?|level\\s+with'),
+  EyeToEye: kw(
+    'EyeToEye',
+    'from\\s+(?:the\\s+)?(?:(?:inner|outer|inside|outside)\\s+(?:edge|corner)\\s+of\\s+)?(?:(?:one|the|each|left|right)\\s+)*eye\\s+to\\s+(?:the\\s+)?(?:(?:inner|outer|inside|outside)\\s+(?:edge|corner)\\s+of\\s+)?(?:the\\s+)?(?:(?:other|left|right)\\s+eye|other|eye)',
+  ),
+  InLine: kw(
+    'InLine',
+    'in\\s+line\\s+with|aligned\\s+with|lined\\s+up\\s+with|as\\s+wide\\s+as|at\\s+the(?=\\s+(?:inner|outer|inside|outside)\\s+(?:edge|corner)s?\\s+of)',
+  ),
+  Level: kw(
+    'Level',
+    '(?:(?:on|in|at)\\s+)?(?:the\\s+)?same\\s+(?:rounds?|row|line|level|height|gap)(?:\\s+as)?|level\\s+with',
+  ),
   // Not the edge of what it goes by, but its own.
   OwnEnd: kw('OwnEnd', '(?:inner|outer|inside|outside)\\s+ends?'),
   Inner: kw('Inner', 'inner|inside\\s+edges?'),
   Outer: kw('Outer', 'outer|outside\\s+edges?'),
   Beside: kw('Beside', '(?:(?:on|at|to)\\s+)?(?:both|each|either)\\s+sides?\\s+of|beside|next\\s+to'),
   EitherSide: kw('EitherSide', '(?:(?:on|at|to)\\s+)?(?:both|each|either)\\s+sides?'),
-  SideOf: kw('SideOf', '(?:on|at|to)\\s+the\\s+(?:left|right)(?:\\s+side)?\\s+of(?=\\s+(?:the\\s+)?(?:eyes?|nose|mouth|muzzle|cheeks?|patch|buttons?|bow)(?![A-Za-z]))'),
-  LeftSide: kw('LeftSide', '(?:on|to|at)\\s+(?:the\\s+)?left(?!\\s+eyes?)(?:\\s+side)?|left(?=\\s+(?:side|only|eye|cheek|half))'),
-  RightSide: kw('RightSide', '(?:on|to|at)\\s+(?:the\\s+)?right(?!\\s+eyes?)(?:\\s+side)?|right(?=\\s+(?:side|only|eye|cheek|half))'),
+  SideOf: kw(
+    'SideOf',
+    '(?:on|at|to)\\s+the\\s+(?:left|right)(?:\\s+side)?\\s+of(?=\\s+(?:the\\s+)?(?:eyes?|nose|mouth|muzzle|cheeks?|patch|buttons?|bow)(?![A-Za-z]))',
+  ),
+  LeftSide: kw(
+    'LeftSide',
+    '(?:on|to|at)\\s+(?:the\\s+)?left(?!\\s+eyes?)(?:\\s+side)?|left(?=\\s+(?:side|only|eye|cheek|half))',
+  ),
+  RightSide: kw(
+    'RightSide',
+    '(?:on|to|at)\\s+(?:the\\s+)?right(?!\\s+eyes?)(?:\\s+side)?|right(?=\\s+(?:side|only|eye|cheek|half))',
+  ),
   Middle: kw('Middle', '(?:in|on)\\s+the\\s+(?:middle|centre|center|front\\s+line|middle\\s+line)'),
   // Before the front: `front loop round`.
   Ridge: kw('Ridge', 'ridge|(?:BLO|FLO|(?:back|front)[\\s-]+loops?(?:\\s+only)?)\\s+(?:rounds?|rnds?|rows?)'),
   FrontLine: kw('FrontLine', '(?:front|middle|centre|center)(?:\\s+line)?'),
-  OverEye: kw('OverEye', '(?:over|around|behind|on)\\s+(?:the|each|both|one)\\s+(?:left\\s+|right\\s+)?eyes?|(?:around|behind)\\s+eyes'),
-  Outward: kw('Outward', 'outwards?|outside|out\\s+from|away(?:\\s+from)?|from(?=\\s+(?:the|each)\\s+(?:(?:left|right)\\s+)?(?:eyes?|nose|mouth|cheeks?)(?![A-Za-z]))|to\\s+(?:the|each)\\s+side\\s+of'),
+  OverEye: kw(
+    'OverEye',
+    '(?:over|around|behind|on)\\s+(?:the|each|both|one)\\s+(?:left\\s+|right\\s+)?eyes?|(?:around|behind)\\s+eyes',
+  ),
+  Outward: kw(
+    'Outward',
+    'outwards?|outside|out\\s+from|away(?:\\s+from)?|from(?=\\s+(?:the|each)\\s+(?:(?:left|right)\\s+)?(?:eyes?|nose|mouth|cheeks?)(?![A-Za-z]))|to\\s+(?:the|each)\\s+side\\s+of',
+  ),
   Just: kw('Just', 'just|directly|immediately|(?:straight|right)(?=\\s+(?:above|below|under|over|beneath))'),
   Them: kw('Them', 'them|these|those'),
-  AtStart: kw('AtStart', '(?:in|into|through)\\s+(?:the\\s+)?(?:start|(?:magic|starting)\\s+(?:ring|circle)|first\\s+round)'),
+  AtStart: kw(
+    'AtStart',
+    '(?:in|into|through)\\s+(?:the\\s+)?(?:start|(?:magic|starting)\\s+(?:ring|circle)|first\\s+round)',
+  ),
   Neck: kw('Neck', 'neck'),
   ColourChange: kw('ColourChange', 'colou?r\\s+change|change\\s+of\\s+colou?r'),
   LiveEdge: kw('LiveEdge', 'live\\s+edge|open\\s+edge|(?:last|final)\\s+(?:round|row)(?:\\s+worked)?'),
   Base: kw('Base', 'base|bottom'),
-  Back: kw('Back', '(?:(?:at|on|to|in)\\s+)?the\\s+back(?![\\s-]+loops?)|back\\s+of\\s+(?:the|its)\\s+(?:head|body)'),
+  Back: kw(
+    'Back',
+    '(?:(?:at|on|to|in)\\s+)?the\\s+back(?![\\s-]+loops?)|back\\s+of\\s+(?:the|its)\\s+(?:head|body)',
+  ),
   High: kw('High', 'high|tall'),
   Satin: kw('Satin', 'satin'),
   Triangle: kw('Triangle', 'triang(?:le|ular)'),
   Smile: kw('Smile', 'smil(?:e|ing)|held\\s+(?:down\\s+)?at\\s+the\\s+middle'),
-  ShortRow: kw('ShortRow', 'row\\s+of\\s+(?:short\\s+)?(?:stitches|back\\s*stitch(?:es)?)|back\\s*stitch(?:es)?'),
+  ShortRow: kw(
+    'ShortRow',
+    'row\\s+of\\s+(?:short\\s+)?(?:stitches|back\\s*stitch(?:es)?)|back\\s*stitch(?:es)?',
+  ),
   Lips: kw('Lips', 'lips?'),
   Sleeping: kw('Sleeping', 'sleep(?:ing|y)|closed\\s+eyes'),
   Oval: kw('Oval', 'oval'),
-  Ring: kw('Ring', '(?:felt|crochet(?:ed)?)\\s+(?:rings?|circles?|discs?)|(?:rings?|circles?|discs?)\\s+of\\s+(?:[a-z]+\\s+)?(?:felt|crochet)'),
+  Ring: kw(
+    'Ring',
+    '(?:felt|crochet(?:ed)?)\\s+(?:rings?|circles?|discs?)|(?:rings?|circles?|discs?)\\s+of\\s+(?:[a-z]+\\s+)?(?:felt|crochet)',
+  ),
   FeltWord: kw('FeltWord', 'felt'),
   CrochetWord: kw('CrochetWord', 'crochet(?:ed)?'),
   Above: kw('Above', 'above|up\\s+from|higher\\s+than|over'),
   Below: kw('Below', 'below|under(?:neath)?|beneath|down\\s+from|lower\\s+than'),
   Lower: kw('Lower', '(?:further\\s+)?(?:lower|down)'),
   Higher: kw('Higher', '(?:further\\s+)?(?:higher|up)'),
-  Vague: kw('Vague', 'mid-?way|half\\s*way|slant(?:ed|ing|s)?|sloping|diagonally|alternat\\w+|staggered|all\\s+over|scatter(?:ed)?|random(?:ly)?|here\\s+and\\s+there'),
+  Vague: kw(
+    'Vague',
+    'mid-?way|half\\s*way|slant(?:ed|ing|s)?|sloping|diagonally|alternat\\w+|staggered|all\\s+over|scatter(?:ed)?|random(?:ly)?|here\\s+and\\s+there',
+  ),
   FromEnd: kw('FromEnd', 'from\\s+(?:the\\s+)?(?:base|bottom|chin|end|edge|last\\s+round)'),
   FromTop: kw('FromTop', 'from\\s+(?:the\\s+)?(?:top|crown)'),
-  FromStart: kw('FromStart', 'from\\s+(?:the\\s+)?(?:start|beginning|(?:magic|starting)\\s+(?:ring|circle)|first\\s+round)'),
+  FromStart: kw(
+    'FromStart',
+    'from\\s+(?:the\\s+)?(?:start|beginning|(?:magic|starting)\\s+(?:ring|circle)|first\\s+round)',
+  ),
   Top: kw('Top', 'top(?!\\s+up)'),
   After: kw('After', 'after|when|once|at\\s+the\\s+end\\s+of|before\\s+starting'),
   RoundWord: kw('RoundWord', 'rounds?|rnds?|rows?|r|rd'),
@@ -106,21 +183,67 @@ export const S = {
   Join: kw('Join', 'and|to|through'),
   Ordinal: createToken({ name: 'Ordinal', pattern: /\d+(?:st|nd|rd|th)(?![A-Za-z])/i, categories: [Any] }),
   Num: createToken({ name: 'Num', pattern: /\d+(?:\s+and\s+a\s+half|\s*½|[.,]\d+)?/, categories: [Any] }),
-  NumberWord: kw('NumberWord', 'an?(?:\\s+couple\\s+of)?(?=\\s+(?:rounds?|rnds?|rows?|stitch(?:es)?|sts?)(?![A-Za-z]))|(?:(?:four|six|seven|eight|nine)teen|thirteen|fifteen|twenty|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)(?:\\s+and\\s+a\\s+half)?'),
+  NumberWord: kw(
+    'NumberWord',
+    'an?(?:\\s+couple\\s+of)?(?=\\s+(?:rounds?|rnds?|rows?|stitch(?:es)?|sts?)(?![A-Za-z]))|(?:(?:four|six|seven|eight|nine)teen|thirteen|fifteen|twenty|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)(?:\\s+and\\s+a\\s+half)?',
+  ),
   Dash: createToken({ name: 'Dash', pattern: /[-‐‑‒–—−&/+]+/, categories: [Any] }),
   Stop: createToken({ name: 'Stop', pattern: /[.;!](?!\d)/, categories: [Any] }),
   // A range, not what is no space: only then can the lexer look tokens up by their first letter.
   Other: createToken({ name: 'Other', pattern: /[\u0000-\uffff]/, line_breaks: false, categories: [Any] }),
 };
 const Blank = createToken({ name: 'Blank', pattern: /[\s\u00a0]+/, group: Lexer.SKIPPED, line_breaks: true });
-export const sentenceTypes: TokenType[] = [Any, Blank, ...Object.values(S).filter((t) => t !== S.Other), Word, S.Other];
-export const sentenceLexer = new Lexer(sentenceTypes, { positionTracking: 'onlyOffset', ensureOptimizations: true });
+export const sentenceTypes: TokenType[] = [
+  Any,
+  Blank,
+  ...Object.values(S).filter((t) => t !== S.Other),
+  Word,
+  S.Other,
+];
+export const sentenceLexer = new Lexer(sentenceTypes, {
+  positionTracking: 'onlyOffset',
+  ensureOptimizations: true,
+});
 
 export const featureOf: [TokenType, FeatureKind][] = [
-  [S.Brows, 'brows'], [S.Lashes, 'lashes'], [S.Eyes, 'eyes'], [S.Nose, 'nose'], [S.Mouth, 'mouth'], [S.Cheeks, 'cheeks'], [S.Whiskers, 'whiskers'],
-  [S.Spots, 'spots'], [S.Button, 'button'], [S.Bow, 'bow'], [S.Patch, 'patch'], [S.KeyRing, 'key ring'], [S.Sculpt, 'sculpting'], [S.Hair, 'hair'],
+  [S.Brows, 'brows'],
+  [S.Lashes, 'lashes'],
+  [S.Eyes, 'eyes'],
+  [S.Nose, 'nose'],
+  [S.Mouth, 'mouth'],
+  [S.Cheeks, 'cheeks'],
+  [S.Whiskers, 'whiskers'],
+  [S.Spots, 'spots'],
+  [S.Button, 'button'],
+  [S.Bow, 'bow'],
+  [S.Patch, 'patch'],
+  [S.KeyRing, 'key ring'],
+  [S.Sculpt, 'sculpting'],
+  [S.Hair, 'hair'],
 ];
-const words = ['zero', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve', 'thirteen', 'fourteen', 'fifteen', 'sixteen', 'seventeen', 'eighteen', 'nineteen', 'twenty'];
+const words = [
+  'zero',
+  'one',
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+  'eleven',
+  'twelve',
+  'thirteen',
+  'fourteen',
+  'fifteen',
+  'sixteen',
+  'seventeen',
+  'eighteen',
+  'nineteen',
+  'twenty',
+];
 /** What a number or a number word says. */
 export const valueOf = (token: IToken) => {
   const half = /half|½/.test(token.image) ? 0.5 : 0;

@@ -1,13 +1,31 @@
 import { readSteps } from './sentences';
 
 test.each([
-  ['Insert 9 mm safety eyes between R8 and R9, 6 stitches showing.', { feature: 'eyes', sizeMm: 9, gap: [8, 9], showing: 6 }],
-  ['Place 9mm eyes between rounds 12-13, 8 stitches apart (so 7 show)', { feature: 'eyes', gap: [12, 13], apart: 8, showing: 7 }],
-  ['Eyes: 10 mm, between rounds 14 and 15, with 7 stitches between them, in the splits', { gap: [14, 15], showing: 7, seat: 'split' }],
-  ['Add safety eyes (8 mm) between the 11th and 12th round, leaving 5 stitches between.', { sizeMm: 8, gap: [11, 12], showing: 5 }],
-  ['Put the 12mm eyes in between rnd 9 & 10 with 6 visible stitches between', { sizeMm: 12, gap: [9, 10], showing: 6 }],
+  [
+    'Insert 9 mm safety eyes between R8 and R9, 6 stitches showing.',
+    { feature: 'eyes', sizeMm: 9, gap: [8, 9], showing: 6 },
+  ],
+  [
+    'Place 9mm eyes between rounds 12-13, 8 stitches apart (so 7 show)',
+    { feature: 'eyes', gap: [12, 13], apart: 8, showing: 7 },
+  ],
+  [
+    'Eyes: 10 mm, between rounds 14 and 15, with 7 stitches between them, in the splits',
+    { gap: [14, 15], showing: 7, seat: 'split' },
+  ],
+  [
+    'Add safety eyes (8 mm) between the 11th and 12th round, leaving 5 stitches between.',
+    { sizeMm: 8, gap: [11, 12], showing: 5 },
+  ],
+  [
+    'Put the 12mm eyes in between rnd 9 & 10 with 6 visible stitches between',
+    { sizeMm: 12, gap: [9, 10], showing: 6 },
+  ],
   ['Position the eyes on round 10, seven stitches apart', { feature: 'eyes', round: 10, apart: 7 }],
-  ['Embroider the nose 2 rounds below the eyes, 4 stitches wide', { feature: 'nose', embroidered: true, wide: 4, relation: { rounds: 2, direction: 'below', to: 'eyes' } }],
+  [
+    'Embroider the nose 2 rounds below the eyes, 4 stitches wide',
+    { feature: 'nose', embroidered: true, wide: 4, relation: { rounds: 2, direction: 'below', to: 'eyes' } },
+  ],
   ['Attach 1 cm eyes between rounds 4 and 5 from the base', { sizeMm: 10, gap: [4, 5], countFrom: 'base' }],
   ['Begin stuffing the head after round 18', { kind: 'stuff', after: 18 }],
   ['Do not stuff.', { kind: 'stuff', firmness: 'none' }],
@@ -20,9 +38,15 @@ test.each([
 
 test('several sentences in a line give several steps, each with its place', () => {
   const steps = readSteps('Stuff firmly. Close the hole.', 1);
-  expect(steps.map((step) => [step.kind, step.text])).toEqual([['stuff', 'Stuff firmly'], ['close', 'Close the hole']]);
+  expect(steps.map((step) => [step.kind, step.text])).toEqual([
+    ['stuff', 'Stuff firmly'],
+    ['close', 'Close the hole'],
+  ]);
 });
 
-test.each(['Happy making', 'this head is lovely between friends', 'The fair is on Saturday', ''])('“%s” is no step', (text) => {
-  expect(readSteps(text, 1)).toEqual([]);
-});
+test.each(['Happy making', 'this head is lovely between friends', 'The fair is on Saturday', ''])(
+  '“%s” is no step',
+  (text) => {
+    expect(readSteps(text, 1)).toEqual([]);
+  },
+);

@@ -13,8 +13,22 @@ let parser: SentenceParser | undefined;
 
 /** The words that a sentence is about: without one of them there is nothing to do and nothing to place. */
 const carriers = [
-  S.NotStuff, S.Stuff, S.Close, S.NoSew, S.Sew, S.Pin, S.Fold, S.Cut, S.Insert, S.Embroider, S.Safety, S.Smile, S.Lips, S.OverEye,
-  ...featureOf.map(([type]) => type), ...styles.flatMap(([type, style]) => (stitched.has(style) ? [type] : [])),
+  S.NotStuff,
+  S.Stuff,
+  S.Close,
+  S.NoSew,
+  S.Sew,
+  S.Pin,
+  S.Fold,
+  S.Cut,
+  S.Insert,
+  S.Embroider,
+  S.Safety,
+  S.Smile,
+  S.Lips,
+  S.OverEye,
+  ...featureOf.map(([type]) => type),
+  ...styles.flatMap(([type, style]) => (stitched.has(style) ? [type] : [])),
 ];
 
 function kindOf({ verbs, features, step, said: phrases, outward, vague, halfway }: Phrases): StepKind | null {
@@ -23,7 +37,16 @@ function kindOf({ verbs, features, step, said: phrases, outward, vague, halfway 
   if (said(S.NoSew)) return 'nosew';
   if (stuffing && !said(S.Insert, S.Safety, S.Embroider)) return 'stuff';
   const { sizeMm, gap, range, apart, showing, wide, relation, stitchesFrom, stitches, round } = step;
-  const measured = [sizeMm, gap, range, apart, showing, wide, relation, stitchesFrom, stitches, round].some((one) => one !== undefined) || vague !== null || halfway || step.atStart || phrases.size > 0 || outward !== null || features[0] === 'sculpting';
+  const measured =
+    [sizeMm, gap, range, apart, showing, wide, relation, stitchesFrom, stitches, round].some(
+      (one) => one !== undefined,
+    ) ||
+    vague !== null ||
+    halfway ||
+    step.atStart ||
+    phrases.size > 0 ||
+    outward !== null ||
+    features[0] === 'sculpting';
   if (said(S.Close)) return 'close';
   if (features.length > 0 && (said(S.Insert, S.Embroider, S.Safety, S.Sew) || measured)) return 'feature';
   if (said(S.Sew)) return 'sew';
@@ -51,7 +74,14 @@ export function readSteps(text: string, line: number): Step[] {
     const kind = kindOf(phrases);
     if (!kind) continue;
     const span = { from: first.startOffset, to: last.startOffset + last.image.length };
-    const step: Step = { ...phrases.step, kind, text: text.slice(span.from, span.to), line, whole: text, span };
+    const step: Step = {
+      ...phrases.step,
+      kind,
+      text: text.slice(span.from, span.to),
+      line,
+      whole: text,
+      span,
+    };
     if (kind === 'feature' && phrases.features[0]) readFeature(step, phrases.features[0], phrases, text);
     steps.push(step);
   }

@@ -1,13 +1,31 @@
 import type { IToken } from 'chevrotain';
 import { featureOf, is, S } from './sentenceTokens';
 
-const names = [S.Stuff, S.NotStuff, S.Close, S.NoSew, S.Sew, S.Pin, S.Fold, S.Insert, S.Embroider, ...featureOf.map(([type]) => type)];
+const names = [
+  S.Stuff,
+  S.NotStuff,
+  S.Close,
+  S.NoSew,
+  S.Sew,
+  S.Pin,
+  S.Fold,
+  S.Insert,
+  S.Embroider,
+  ...featureOf.map(([type]) => type),
+];
 
 /** `Eyes: 8 mm; R15–16; 7 showing`: what names nothing to do or to place goes on with what was named before. */
-const goesOn = (fragment: readonly IToken[]) => !fragment.some((token) => is(token, ...names)) && !(fragment.some((token) => is(token, S.Cut)) && fragment.some((token) => is(token, S.Tail)));
+const goesOn = (fragment: readonly IToken[]) =>
+  !fragment.some((token) => is(token, ...names)) &&
+  !(fragment.some((token) => is(token, S.Cut)) && fragment.some((token) => is(token, S.Tail)));
 
 /** `4 stitches showing.`, `Leave 6 between.`: a distance and nothing else, of what was named in the sentence before. */
-const isSpacing = (fragment: readonly IToken[]) => goesOn(fragment) && fragment.length <= 8 && fragment.some((token) => is(token, S.Num)) && fragment.some((token) => is(token, S.Showing, S.Apart, S.InBetween, S.Between)) && !fragment.some((token) => is(token, S.RoundWord));
+const isSpacing = (fragment: readonly IToken[]) =>
+  goesOn(fragment) &&
+  fragment.length <= 8 &&
+  fragment.some((token) => is(token, S.Num)) &&
+  fragment.some((token) => is(token, S.Showing, S.Apart, S.InBetween, S.Between)) &&
+  !fragment.some((token) => is(token, S.RoundWord));
 
 /** The one eye a fragment is about: `Left eye: …`. */
 function eyeOf(fragment: readonly IToken[]): 'left' | 'right' | null {
@@ -29,12 +47,21 @@ export function splitSentences(tokens: readonly IToken[]): IToken[][] {
     const before = sentences.at(-1);
     const [one, other] = [before && eyeOf(before), eyeOf(fragment)];
     if (fragment.length === 0) return;
-    if (before && ((stop?.image === ';' && goesOn(fragment)) || (isSpacing(fragment) && before.some((token) => is(token, S.Eyes))) || (one && other && one !== other))) before.push(...fragment);
+    if (
+      before &&
+      ((stop?.image === ';' && goesOn(fragment)) ||
+        (isSpacing(fragment) && before.some((token) => is(token, S.Eyes))) ||
+        (one && other && one !== other))
+    )
+      before.push(...fragment);
     else sentences.push(fragment);
     fragment = [];
   };
   for (const token of tokens) {
-    if (!is(token, S.Stop)) { fragment.push(token); continue; }
+    if (!is(token, S.Stop)) {
+      fragment.push(token);
+      continue;
+    }
     end();
     stop = token;
   }

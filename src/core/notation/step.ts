@@ -2,7 +2,20 @@ import type { Span } from './ast';
 
 /** What a feature is, by the name used in code and files. */
 export type FeatureKind =
-  | 'eyes' | 'nose' | 'mouth' | 'brows' | 'lashes' | 'cheeks' | 'whiskers' | 'patch' | 'button' | 'bow' | 'spots' | 'key ring' | 'sculpting' | 'hair';
+  | 'eyes'
+  | 'nose'
+  | 'mouth'
+  | 'brows'
+  | 'lashes'
+  | 'cheeks'
+  | 'whiskers'
+  | 'patch'
+  | 'button'
+  | 'bow'
+  | 'spots'
+  | 'key ring'
+  | 'sculpting'
+  | 'hair';
 
 /** Places of a part that rounds are counted from, beside its features. */
 export type LandmarkKind = 'ridge' | 'colour change' | 'neck' | 'edge' | 'base' | 'top' | 'start';
@@ -16,7 +29,8 @@ export function countsBack(from: CountedFrom | undefined, start: 'top' | 'bottom
 }
 
 /** How a feature is made, where the maker says so. */
-export type FeatureStyle = 'satin' | 'triangle' | 'smile' | 'line' | 'row' | 'lips' | 'sleeping' | 'felt' | 'crochet' | 'oval';
+export type FeatureStyle =
+  'satin' | 'triangle' | 'smile' | 'line' | 'row' | 'lips' | 'sleeping' | 'felt' | 'crochet' | 'oval';
 
 /** A ring or disc behind each eye; how wide it is where the maker says so. */
 export interface EyeRing {

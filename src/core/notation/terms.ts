@@ -13,8 +13,30 @@ export interface TermsFound {
 export const stitchKinds = ['sl', 'ch', 'sc', 'hdc', 'dc', 'tr', 'dtr'] as const;
 export type StitchKind = (typeof stitchKinds)[number];
 
-const fromUs: Record<StitchWord, StitchKind> = { plain: 'sc', sl: 'sl', ch: 'ch', sc: 'sc', hdc: 'hdc', dc: 'dc', tr: 'tr', dtr: 'dtr', htr: 'hdc', ttr: 'dtr' };
-const fromUk: Record<StitchWord, StitchKind> = { plain: 'sc', sl: 'sl', ch: 'ch', sc: 'sc', hdc: 'hdc', dc: 'sc', tr: 'dc', dtr: 'tr', htr: 'hdc', ttr: 'dtr' };
+const fromUs: Record<StitchWord, StitchKind> = {
+  plain: 'sc',
+  sl: 'sl',
+  ch: 'ch',
+  sc: 'sc',
+  hdc: 'hdc',
+  dc: 'dc',
+  tr: 'tr',
+  dtr: 'dtr',
+  htr: 'hdc',
+  ttr: 'dtr',
+};
+const fromUk: Record<StitchWord, StitchKind> = {
+  plain: 'sc',
+  sl: 'sl',
+  ch: 'ch',
+  sc: 'sc',
+  hdc: 'hdc',
+  dc: 'sc',
+  tr: 'dc',
+  dtr: 'tr',
+  htr: 'hdc',
+  ttr: 'dtr',
+};
 
 /** The stitch a word names under US or UK terms. */
 export function stitchKind(word: StitchWord, terms: Terms): StitchKind {
@@ -29,7 +51,10 @@ export function stitchWord(kind: StitchKind, terms: Terms): string {
 }
 
 /** Every stitch word in the items, with its place in the line. */
-export function wordsUsed(items: readonly Item[], found: Map<StitchWord, number> = new Map()): Map<StitchWord, number> {
+export function wordsUsed(
+  items: readonly Item[],
+  found: Map<StitchWord, number> = new Map(),
+): Map<StitchWord, number> {
   for (const item of items) {
     if (item.type === 'work' && !found.has(item.word)) found.set(item.word, item.span.from);
     if (item.type === 'group') wordsUsed(item.items, found);
@@ -42,7 +67,11 @@ export type WordPlaces = Map<StitchWord, { line: number; column: number; text: s
 
 /** The words that exist in UK terms only, by their US names. */
 function asUs(line: string): string {
-  return line.replace(/\bhtr\b/gi, 'hdc').replace(/\bttr\b/gi, 'dtr').replace(/\bhalf treble\b/gi, 'half double').replace(/\btriple treble\b/gi, 'double treble');
+  return line
+    .replace(/\bhtr\b/gi, 'hdc')
+    .replace(/\bttr\b/gi, 'dtr')
+    .replace(/\bhalf treble\b/gi, 'half double')
+    .replace(/\btriple treble\b/gi, 'double treble');
 }
 
 /**
@@ -51,22 +80,34 @@ function asUs(line: string): string {
  * `sc` and `hdc` exist in US terms only, `htr` and `ttr` in UK terms only; `miss` alone hints at UK. `dc` and `tr` exist in both and
  * mean different stitches, so a text with only these is asked about, not guessed.
  */
-export function findTerms(declared: Terms | null, places: WordPlaces, saysMiss: boolean): { terms: TermsFound; problems: Problem[] } {
+export function findTerms(
+  declared: Terms | null,
+  places: WordPlaces,
+  saysMiss: boolean,
+): { terms: TermsFound; problems: Problem[] } {
   const problems: Problem[] = [];
   const us = places.get('sc') ?? places.get('hdc');
   const uk = places.get('htr') ?? places.get('ttr') ?? (!us ? places.get('dtr') : undefined);
   if (us && (places.get('htr') ?? places.get('ttr'))) {
     const other = places.get('htr') ?? places.get('ttr');
     problems.push({
-      code: 'terms-mixed', severity: 'error', line: other?.line, column: other?.column,
+      code: 'terms-mixed',
+      severity: 'error',
+      line: other?.line,
+      column: other?.column,
       message: `This text mixes US and UK words: a US word in line ${us.line}, a UK word in line ${other?.line}. Say which one holds and change the other.`,
-      suggestions: other?.text ? [{ title: 'Take the UK word as its US one', edits: [{ line: other.line, text: asUs(other.text) }] }] : [],
+      suggestions: other?.text
+        ? [{ title: 'Take the UK word as its US one', edits: [{ line: other.line, text: asUs(other.text) }] }]
+        : [],
     });
     return { terms: { value: declared ?? 'us', source: declared ? 'declared' : 'assumed' }, problems };
   }
   if (declared === 'uk' && us) {
     problems.push({
-      code: 'terms-mixed', severity: 'error', line: us.line, column: us.column,
+      code: 'terms-mixed',
+      severity: 'error',
+      line: us.line,
+      column: us.column,
       message: `The pattern says UK terms, but line ${us.line} uses a word that only exists in US terms.`,
       suggestions: [],
     });
@@ -77,7 +118,10 @@ export function findTerms(declared: Terms | null, places: WordPlaces, saysMiss: 
   if (uk || (saysMiss && both)) return { terms: { value: 'uk', source: 'words' }, problems };
   if (!both) return { terms: { value: 'us', source: 'either' }, problems };
   problems.push({
-    code: 'terms-ambiguous', severity: 'error', line: both.line, column: both.column,
+    code: 'terms-ambiguous',
+    severity: 'error',
+    line: both.line,
+    column: both.column,
     message: `Which words is this written in? “dc” is a single crochet in UK terms and a taller stitch in US terms. Nothing here tells which. It is read as US until you say.`,
     suggestions: [
       { title: 'It is in UK terms', edits: [{ line: 0, text: 'Terms: UK', insertAfter: true }] },

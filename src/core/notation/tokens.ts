@@ -12,7 +12,12 @@ import { bounded } from './limits';
 const letter = 'A-Za-z\\u00c0-\\u00d6\\u00d8-\\u00f6\\u00f8-\\u024f';
 /** Every word and sign: one category, so that the grammar can pass over any of them without naming each. */
 const Any = createToken({ name: 'Any', pattern: Lexer.NA });
-const Word = createToken({ name: 'Word', pattern: new RegExp(`[${letter}][${letter}'’]*`), line_breaks: false, categories: [Any] });
+const Word = createToken({
+  name: 'Word',
+  pattern: new RegExp(`[${letter}][${letter}'’]*`),
+  line_breaks: false,
+  categories: [Any],
+});
 
 const keywords: TokenType[] = [];
 
@@ -45,10 +50,7 @@ const Prep = category('Prep');
 
 // Several words together come first: chevrotain takes the first token that matches.
 const SlipStitch = keyword('SlipStitch', 'sl(?:ip)?[\\s.-]*st(?:itch)?(?:es|s)?|slst|ss');
-const Ring = keyword(
-  'Ring',
-  '(?:magic|adjustable|magical)[\\s-]+(?:ring|circle|loop)|mr|mc|ring|circle',
-);
+const Ring = keyword('Ring', '(?:magic|adjustable|magical)[\\s-]+(?:ring|circle|loop)|mr|mc|ring|circle');
 const InvisibleDecrease = keyword('InvisibleDecrease', 'inv(?:isible)?\\.?[\\s-]*dec(?:rease)?s?');
 const FrontLoops = keyword(
   'FrontLoops',
@@ -64,7 +66,10 @@ const OtherSide = keyword(
   'OtherSide',
   '(?:the\\s+)?(?:other|opposite|bottom|under)[\\s-]*side(?:\\s+of\\s+(?:the\\s+)?(?:foundation\\s+)?(?:ch(?:ain)?s?))?|underside',
 );
-const FastenOff = keyword('FastenOff', 'fasten\\s+off|f\\.?o|cut\\s+(?:the\\s+)?yarn|break\\s+(?:the\\s+)?yarn|finish\\s+off');
+const FastenOff = keyword(
+  'FastenOff',
+  'fasten\\s+off|f\\.?o|cut\\s+(?:the\\s+)?yarn|break\\s+(?:the\\s+)?yarn|finish\\s+off',
+);
 const HalfDouble = keyword('HalfDouble', 'hdc|half[\\s-]+double(?:\\s+crochets?)?', [Stitch]);
 const HalfTreble = keyword('HalfTreble', 'htr|half[\\s-]+treble(?:\\s+crochets?)?', [Stitch]);
 const DoubleTreble = keyword('DoubleTreble', 'dtr|double[\\s-]+treble(?:\\s+crochets?)?', [Stitch]);
@@ -73,7 +78,11 @@ const Single = keyword('Single', 'scs?|single\\s+crochets?', [Stitch]);
 const Double = keyword('Double', 'dcs?|double\\s+crochets?', [Stitch]);
 const Treble = keyword('Treble', 'trs?|treble(?:\\s+crochets?)?', [Stitch]);
 /** Several loops drawn together into what is one stitch of the round. */
-const Cluster = keyword('Cluster', '(?:bobble|popcorn|puff|cluster|crab|loop)(?:[\\s-]+st(?:itch)?(?:es)?|s)?(?<!loop|loops)|reverse\\s+sc|fp(?:sc|hdc|dc)|bp(?:sc|hdc|dc)', [Stitch]);
+const Cluster = keyword(
+  'Cluster',
+  '(?:bobble|popcorn|puff|cluster|crab|loop)(?:[\\s-]+st(?:itch)?(?:es)?|s)?(?<!loop|loops)|reverse\\s+sc|fp(?:sc|hdc|dc)|bp(?:sc|hdc|dc)',
+  [Stitch],
+);
 const Increase = keyword('Increase', 'incs?|increases?|increasing');
 const Decrease = keyword('Decrease', 'decs?|decreases?|decreasing');
 const Together = keyword('Together', 'tog|together');
@@ -87,7 +96,10 @@ const OnceTwice = keyword('OnceTwice', 'once|twice|thrice');
 const By = keyword('By', 'x');
 const Repeat = keyword('Repeat', 'repeat|rep|reps');
 const From = keyword('From', 'from');
-const Around = keyword('Around', 'around|(?:the\\s+)?rest|all\\s+(?:the\\s+way\\s+)?(?:around|round)|to\\s+(?:the\\s+)?end|even|across');
+const Around = keyword(
+  'Around',
+  'around|(?:the\\s+)?rest|all\\s+(?:the\\s+way\\s+)?(?:around|round)|to\\s+(?:the\\s+)?end|even|across',
+);
 const Until = keyword('Until', 'until|till');
 const To = keyword('To', 'to|through|thru');
 const Remain = keyword('Remain', 'remaining|remain|remains|left|unworked');
@@ -112,14 +124,27 @@ const Over = keyword('Over', 'over|along|under|of|through|thru|at', [Prep]);
 const With = keyword('With', 'with|using');
 const And = keyword('And', 'and|then');
 const Article = keyword('Article', 'the|a|an|your|this|these|of');
-const Work = keyword('Work', 'work|working|crochet|place|put|do|continue|start|starting|begin|previous|prev|evenly|just|also|half|edge|piece|flat|st\\s+st', [Filler]);
+const Work = keyword(
+  'Work',
+  'work|working|crochet|place|put|do|continue|start|starting|begin|previous|prev|evenly|just|also|half|edge|piece|flat|st\\s+st',
+  [Filler],
+);
 const NumberWord = keyword(
   'NumberWord',
   'two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty',
 );
 
-const Tag = createToken({ name: 'Tag', pattern: /<\/?[a-z][^<>]{0,80}>|&[a-z]{2,6};|&#\d{1,5};/i, group: Lexer.SKIPPED });
-const Blank = createToken({ name: 'Blank', pattern: /[\s\u00a0\u200b\ufeff]+/, group: Lexer.SKIPPED, line_breaks: true });
+const Tag = createToken({
+  name: 'Tag',
+  pattern: /<\/?[a-z][^<>]{0,80}>|&[a-z]{2,6};|&#\d{1,5};/i,
+  group: Lexer.SKIPPED,
+});
+const Blank = createToken({
+  name: 'Blank',
+  pattern: /[\s\u00a0\u200b\ufeff]+/,
+  group: Lexer.SKIPPED,
+  line_breaks: true,
+});
 const Ordinal = sign('Ordinal', /(?:\d*(?:1st|2nd|3rd|\dth)|second|third|fourth|fifth|sixth)(?![a-z])/i);
 const Decimal = sign('Decimal', /\d+[.,]\d+/);
 const Num = sign('Num', /\d+/);
@@ -142,19 +167,117 @@ const Plus = sign('Plus', /[+&]/);
 const Other = sign('Other', /[\u0000-\uffff]/);
 
 export const allTokens: TokenType[] = [
-  Tag, Blank, Ordinal, Decimal, Num,
-  ...keywords, Word,
-  LRound, RRound, LSquare, RSquare, LCurly, RCurly, Star, Comma, Semi, Colon, Dot, Equals, Dash, Cross, Plus, Other,
-  Stitch, Filler, Prep, Any,
+  Tag,
+  Blank,
+  Ordinal,
+  Decimal,
+  Num,
+  ...keywords,
+  Word,
+  LRound,
+  RRound,
+  LSquare,
+  RSquare,
+  LCurly,
+  RCurly,
+  Star,
+  Comma,
+  Semi,
+  Colon,
+  Dot,
+  Equals,
+  Dash,
+  Cross,
+  Plus,
+  Other,
+  Stitch,
+  Filler,
+  Prep,
+  Any,
 ];
 
 export const T = {
-  Any, Word, Stitch, Filler, Prep, SlipStitch, Ring, InvisibleDecrease, FrontLoops, BackLoops, BothLoops, BothLayers,
-  OtherSide, FastenOff, Cluster, HalfDouble, HalfTreble, DoubleTreble, TripleTreble, Single, Double, Treble, Increase, Decrease,
-  Together, Chain, Skip, Turn, Join, Fold, Times, OnceTwice, By, Repeat, From, Around, Until, To, Remain, Total, Each,
-  Next, Last, First, Same, Hook, Loop, Space, St, RoundWord, Change, ColourWord, Leave, More, Make, In, Over, With,
-  And, Article, Work, NumberWord, Ordinal, Decimal, Num, LRound, RRound, LSquare, RSquare, LCurly, RCurly, Star,
-  Comma, Semi, Colon, Dot, Equals, Dash, Cross, Plus, Other,
+  Any,
+  Word,
+  Stitch,
+  Filler,
+  Prep,
+  SlipStitch,
+  Ring,
+  InvisibleDecrease,
+  FrontLoops,
+  BackLoops,
+  BothLoops,
+  BothLayers,
+  OtherSide,
+  FastenOff,
+  Cluster,
+  HalfDouble,
+  HalfTreble,
+  DoubleTreble,
+  TripleTreble,
+  Single,
+  Double,
+  Treble,
+  Increase,
+  Decrease,
+  Together,
+  Chain,
+  Skip,
+  Turn,
+  Join,
+  Fold,
+  Times,
+  OnceTwice,
+  By,
+  Repeat,
+  From,
+  Around,
+  Until,
+  To,
+  Remain,
+  Total,
+  Each,
+  Next,
+  Last,
+  First,
+  Same,
+  Hook,
+  Loop,
+  Space,
+  St,
+  RoundWord,
+  Change,
+  ColourWord,
+  Leave,
+  More,
+  Make,
+  In,
+  Over,
+  With,
+  And,
+  Article,
+  Work,
+  NumberWord,
+  Ordinal,
+  Decimal,
+  Num,
+  LRound,
+  RRound,
+  LSquare,
+  RSquare,
+  LCurly,
+  RCurly,
+  Star,
+  Comma,
+  Semi,
+  Colon,
+  Dot,
+  Equals,
+  Dash,
+  Cross,
+  Plus,
+  Other,
 } as const;
 
 const lexer = new Lexer(allTokens, { positionTracking: 'onlyOffset', ensureOptimizations: true });
@@ -165,9 +288,37 @@ export function tokenise(line: string): IToken[] {
 }
 
 export const numberWords: Readonly<Record<string, number>> = {
-  one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, eleven: 11, twelve: 12,
-  thirteen: 13, fourteen: 14, fifteen: 15, sixteen: 16, seventeen: 17, eighteen: 18, nineteen: 19, twenty: 20,
-  thirty: 30, forty: 40, fifty: 50, once: 1, twice: 2, thrice: 3, second: 2, third: 3, fourth: 4, fifth: 5, sixth: 6,
+  one: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  seven: 7,
+  eight: 8,
+  nine: 9,
+  ten: 10,
+  eleven: 11,
+  twelve: 12,
+  thirteen: 13,
+  fourteen: 14,
+  fifteen: 15,
+  sixteen: 16,
+  seventeen: 17,
+  eighteen: 18,
+  nineteen: 19,
+  twenty: 20,
+  thirty: 30,
+  forty: 40,
+  fifty: 50,
+  once: 1,
+  twice: 2,
+  thrice: 3,
+  second: 2,
+  third: 3,
+  fourth: 4,
+  fifth: 5,
+  sixth: 6,
 };
 
 /** The value of a number token, in digits or in words; 0 where it is neither. */

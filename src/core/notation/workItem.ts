@@ -30,8 +30,15 @@ export interface StitchPhrase {
 export const count = (n: number): Extent => ({ kind: 'count', n });
 
 const wordOf: [TokenType, StitchWord][] = [
-  [T.Single, 'sc'], [T.HalfDouble, 'hdc'], [T.Double, 'dc'], [T.Treble, 'tr'], [T.DoubleTreble, 'dtr'],
-  [T.HalfTreble, 'htr'], [T.TripleTreble, 'ttr'], [T.SlipStitch, 'sl'], [T.Chain, 'ch'],
+  [T.Single, 'sc'],
+  [T.HalfDouble, 'hdc'],
+  [T.Double, 'dc'],
+  [T.Treble, 'tr'],
+  [T.DoubleTreble, 'dtr'],
+  [T.HalfTreble, 'htr'],
+  [T.TripleTreble, 'ttr'],
+  [T.SlipStitch, 'sl'],
+  [T.Chain, 'ch'],
 ];
 
 /**
@@ -57,30 +64,57 @@ export function workItem(
     if (is(token, T.BackLoops)) loops = 'back';
   }
   const bare = !lead && !trail && !place && !clause && !tog && word !== 'ch';
-  const item: WorkItem = { type: 'work', word, make: 1, together: 1, extent: count(1), target: 'next', fromHook: 0, span };
+  const item: WorkItem = {
+    type: 'work',
+    word,
+    make: 1,
+    together: 1,
+    extent: count(1),
+    target: 'next',
+    fromHook: 0,
+    span,
+  };
   if (loops) item.loops = loops;
   if (bare) item.bare = true;
-  if ((shape !== undefined || is(core, T.Increase, T.Decrease, T.InvisibleDecrease)) && (clause ?? place)?.extent?.kind === 'around' && !each && !has(T.Remain, T.Hook, T.Chain)) item.openEnded = true;
-  if (shape && core && !trail && is(core, T.Stitch) && endOf(core) < shape.startOffset && !tog) item.pair = true;
+  if (
+    (shape !== undefined || is(core, T.Increase, T.Decrease, T.InvisibleDecrease)) &&
+    (clause ?? place)?.extent?.kind === 'around' &&
+    !each &&
+    !has(T.Remain, T.Hook, T.Chain)
+  )
+    item.openEnded = true;
+  if (shape && core && !trail && is(core, T.Stitch) && endOf(core) < shape.startOffset && !tog)
+    item.pair = true;
   if (has(T.Ring)) item.target = 'ring';
   else if (has(T.Hook)) {
     item.target = 'hook';
     const ordinal = tokens.find((token) => is(token, T.Ordinal, T.Num));
     item.fromHook = (ordinal && numberOf(ordinal)) || 2;
   } else if (has(T.Loop) && !has(T.St, T.Chain)) item.target = 'ring';
-  else if (has(T.Same) && !placeNumber && !each) item.target = tokens.some((token) => is(token, T.Same) && /same/i.test(token.image)) ? 'same' : 'next';
+  else if (has(T.Same) && !placeNumber && !each)
+    item.target = tokens.some((token) => is(token, T.Same) && /same/i.test(token.image)) ? 'same' : 'next';
   else if (has(T.First) && !placeNumber) item.target = 'first';
 
   const shapes = shape ?? (is(core, T.Increase, T.Decrease, T.InvisibleDecrease) ? core : undefined);
-  const glued = (a: IToken | undefined, b: IToken | undefined) => a !== undefined && b !== undefined && endOf(a) === b.startOffset;
+  const glued = (a: IToken | undefined, b: IToken | undefined) =>
+    a !== undefined && b !== undefined && endOf(a) === b.startOffset;
   const value = (token: IToken | undefined) => (token ? numberOf(token) : undefined);
-  const extentOf = (n: number | undefined): Extent => clause?.extent ?? place?.extent ?? (n !== undefined ? count(n) : each && !placeNumber ? { kind: 'around' } : count(1));
+  const extentOf = (n: number | undefined): Extent =>
+    clause?.extent ??
+    place?.extent ??
+    (n !== undefined ? count(n) : each && !placeNumber ? { kind: 'around' } : count(1));
 
   if (tog) {
     const size = value(trail) ?? value(lead) ?? 2;
     item.together = size;
     const over = value(placeNumber);
-    item.extent = extentOf(trail && lead ? value(lead) : over !== undefined && over >= size ? Math.max(1, Math.floor(over / size)) : undefined);
+    item.extent = extentOf(
+      trail && lead
+        ? value(lead)
+        : over !== undefined && over >= size
+          ? Math.max(1, Math.floor(over / size))
+          : undefined,
+    );
     return item;
   }
   if (shapes) {
@@ -92,27 +126,39 @@ export function workItem(
     if (decrease) item.together = size;
     else item.make = size;
     const over = value(placeNumber);
-    const overTimes = over === undefined ? undefined : decrease && over % size === 0 && !each ? over / size : over;
+    const overTimes =
+      over === undefined ? undefined : decrease && over % size === 0 && !each ? over / size : over;
     item.extent = extentOf(value(lead) ?? (three ? undefined : value(trail)) ?? overTimes);
     return item;
   }
   const n = value(lead) ?? value(trail);
-  const targeted = has(T.Next, T.Each, T.St, T.Chain, T.Last, T.First, T.Same, T.Ordinal, T.Stitch) && (item.target === 'next' || item.target === 'same' || item.target === 'first');
+  const targeted =
+    has(T.Next, T.Each, T.St, T.Chain, T.Last, T.First, T.Same, T.Ordinal, T.Stitch) &&
+    (item.target === 'next' || item.target === 'same' || item.target === 'first');
   if (item.target === 'ring' || item.target === 'hook' || word === 'ch') {
     item.extent = clause?.extent ?? count(n ?? 1);
-    if (item.target === 'hook' && (n ?? 1) > 1) { item.make = n ?? 1; item.extent = clause?.extent ?? count(1); }
+    if (item.target === 'hook' && (n ?? 1) > 1) {
+      item.make = n ?? 1;
+      item.extent = clause?.extent ?? count(1);
+    }
     return item;
   }
   if (!targeted) {
     const within = value(placeNumber);
     // Along a folded edge a stitch without a number goes all the way.
-    if (has(T.BothLayers) && n === undefined && within === undefined) return { ...item, extent: place?.extent ?? { kind: 'around' } };
+    if (has(T.BothLayers) && n === undefined && within === undefined)
+      return { ...item, extent: place?.extent ?? { kind: 'around' } };
     item.extent = extentOf(n ?? within);
-    if (clause && clause.extent.kind === 'count' && n !== undefined && n > 1) item.extent = count(n * clause.extent.n);
+    if (clause && clause.extent.kind === 'count' && n !== undefined && n > 1)
+      item.extent = count(n * clause.extent.n);
     return item;
   }
   const m = value(placeNumber);
-  const wide = place?.extent ?? ((each || has(T.BothLayers) || (has(T.Remain) && !has(T.Next))) && m === undefined ? ({ kind: 'around' } as Extent) : undefined);
+  const wide =
+    place?.extent ??
+    ((each || has(T.BothLayers) || (has(T.Remain) && !has(T.Next))) && m === undefined
+      ? ({ kind: 'around' } as Extent)
+      : undefined);
   if (n === undefined) {
     item.extent = wide ?? extentOf(m);
     if (clause?.extent.kind === 'count' && m !== undefined) item.extent = count(m * clause.extent.n);

@@ -1,7 +1,8 @@
 import type { Extent, GroupItem, Item, WorkItem } from './ast';
 import { stitchKind, stitchWord, type Terms } from './terms';
 
-const ordinal = (n: number) => `${n}${n % 10 === 1 && n !== 11 ? 'st' : n % 10 === 2 && n !== 12 ? 'nd' : n % 10 === 3 && n !== 13 ? 'rd' : 'th'}`;
+const ordinal = (n: number) =>
+  `${n}${n % 10 === 1 && n !== 11 ? 'st' : n % 10 === 2 && n !== 12 ? 'nd' : n % 10 === 3 && n !== 13 ? 'rd' : 'th'}`;
 
 /** How often, behind a word that stands for one stitch: `inc 6`, `inc around`. */
 function often(word: string, extent: Extent, bare: boolean, sign = '', openEnded = true): string {
@@ -20,18 +21,41 @@ function writeWork(item: WorkItem, from: Terms, to: Terms): string {
   const times = extent.kind === 'count' ? extent.n : 1;
   const bare = item.bare === true;
   if (item.target === 'ring') return `${loops}${times * make} ${word} in ring${colour}`;
-  if (item.target === 'hook') return `${loops}${make > 1 ? `${make} ` : ''}${word} in ${ordinal(item.fromHook)} ch from hook${colour}`;
-  if (item.target === 'same') return `${loops}${make > 1 ? `${make} ` : ''}${word} in same st${times > 1 ? ` x ${times}` : ''}${colour}`;
+  if (item.target === 'hook')
+    return `${loops}${make > 1 ? `${make} ` : ''}${word} in ${ordinal(item.fromHook)} ch from hook${colour}`;
+  if (item.target === 'same')
+    return `${loops}${make > 1 ? `${make} ` : ''}${word} in same st${times > 1 ? ` x ${times}` : ''}${colour}`;
   if (item.target === 'first') return `${loops}${make > 1 ? `${make} ` : ''}${word} in first st${colour}`;
   if (together > 1) {
     const glued = plain ? (together === 2 ? 'dec' : `dec${together}`) : `${word}${together}tog`;
     const sign = glued === 'dec' ? '' : 'x ';
-    return loops + (plain && together > 3 ? often(`${word}${together}tog`, extent, bare, 'x ') : often(glued, extent, bare, sign, item.openEnded === true)) + colour;
+    return (
+      loops +
+      (plain && together > 3
+        ? often(`${word}${together}tog`, extent, bare, 'x ')
+        : often(glued, extent, bare, sign, item.openEnded === true)) +
+      colour
+    );
   }
   if (make > 1) {
-    if (make === 2) return loops + (plain ? often('inc', extent, bare, '', item.openEnded === true) : often(`${word} inc`, extent, bare, '', item.openEnded === true)) + colour;
-    if (make === 3 && plain) return loops + often('inc3', extent, bare, 'x ', item.openEnded === true) + colour;
-    const each = extent.kind === 'around' ? 'in each st around' : extent.kind === 'leave' ? `in each st until ${extent.n} stitches remain` : extent.n === 1 ? 'in next st' : `in each of next ${extent.n} sts`;
+    if (make === 2)
+      return (
+        loops +
+        (plain
+          ? often('inc', extent, bare, '', item.openEnded === true)
+          : often(`${word} inc`, extent, bare, '', item.openEnded === true)) +
+        colour
+      );
+    if (make === 3 && plain)
+      return loops + often('inc3', extent, bare, 'x ', item.openEnded === true) + colour;
+    const each =
+      extent.kind === 'around'
+        ? 'in each st around'
+        : extent.kind === 'leave'
+          ? `in each st until ${extent.n} stitches remain`
+          : extent.n === 1
+            ? 'in next st'
+            : `in each of next ${extent.n} sts`;
     return `${loops}${make} ${word} ${each}${colour}`;
   }
   return loops + often(word, extent, bare) + colour;
@@ -40,7 +64,8 @@ function writeWork(item: WorkItem, from: Terms, to: Terms): string {
 function writeGroup(item: GroupItem, from: Terms, to: Terms): string {
   const inner = writeItems(item.items, from, to);
   const { extent } = item;
-  if (item.intoOne) return `(${inner}) ${extent.kind === 'around' ? 'in each st around' : extent.kind === 'leave' ? `in each st until ${extent.n} stitches remain` : extent.n === 1 ? 'in next st' : `in each of next ${extent.n} sts`}`;
+  if (item.intoOne)
+    return `(${inner}) ${extent.kind === 'around' ? 'in each st around' : extent.kind === 'leave' ? `in each st until ${extent.n} stitches remain` : extent.n === 1 ? 'in next st' : `in each of next ${extent.n} sts`}`;
   if (item.orMore && extent.kind === 'count') return `*${inner}; repeat from * ${extent.n} times`;
   if (extent.kind === 'around') return `(${inner}) around`;
   if (extent.kind === 'leave') return `(${inner}) until ${extent.n} stitches remain`;
@@ -54,24 +79,41 @@ function writeGroup(item: GroupItem, from: Terms, to: Terms): string {
  * @param to the terms to write
  */
 export function writeItems(items: readonly Item[], from: Terms, to: Terms = from): string {
-  return items.map((item, index) => {
-    switch (item.type) {
-      // Alone, *around* can't be taken for a repeat of what stands before it.
-      case 'work': return writeWork(index === 0 ? { ...item, openEnded: true } : item, from, to);
-      case 'group': return writeGroup(item, from, to);
-      case 'skip': return `skip ${item.n}`;
-      case 'colour': return `change to ${item.name}`;
-      case 'join': return 'sl st to first st';
-      case 'turn': return 'turn';
-      case 'fasten': return 'fasten off';
-      case 'ring': return 'magic ring';
-      case 'loops': return item.loops === 'front' ? 'FLO' : 'BLO';
-      case 'base': return `into the ${item.loops} loops of R${item.round}`;
-      case 'otherSide': return 'other side';
-      case 'layers': return 'through both layers';
-      case 'leave': return `leave ${item.n} unworked`;
-      case 'repeatRounds': return `repeat rounds ${item.first} to ${item.last} ${item.times} times`;
-      case 'unknown': return item.text;
-    }
-  }).join(', ');
+  return items
+    .map((item, index) => {
+      switch (item.type) {
+        // Alone, *around* can't be taken for a repeat of what stands before it.
+        case 'work':
+          return writeWork(index === 0 ? { ...item, openEnded: true } : item, from, to);
+        case 'group':
+          return writeGroup(item, from, to);
+        case 'skip':
+          return `skip ${item.n}`;
+        case 'colour':
+          return `change to ${item.name}`;
+        case 'join':
+          return 'sl st to first st';
+        case 'turn':
+          return 'turn';
+        case 'fasten':
+          return 'fasten off';
+        case 'ring':
+          return 'magic ring';
+        case 'loops':
+          return item.loops === 'front' ? 'FLO' : 'BLO';
+        case 'base':
+          return `into the ${item.loops} loops of R${item.round}`;
+        case 'otherSide':
+          return 'other side';
+        case 'layers':
+          return 'through both layers';
+        case 'leave':
+          return `leave ${item.n} unworked`;
+        case 'repeatRounds':
+          return `repeat rounds ${item.first} to ${item.last} ${item.times} times`;
+        case 'unknown':
+          return item.text;
+      }
+    })
+    .join(', ');
 }

@@ -6,7 +6,8 @@ import { stitchKind, stitchWord, type StitchKind, type Terms } from './terms';
 import { tokenMatcher, type TokenType } from 'chevrotain';
 import { writeLine } from './writeLine';
 
-const hasUnknown = (items: readonly Item[]): boolean => items.some((item) => item.type === 'unknown' || (item.type === 'group' && hasUnknown(item.items)));
+const hasUnknown = (items: readonly Item[]): boolean =>
+  items.some((item) => item.type === 'unknown' || (item.type === 'group' && hasUnknown(item.items)));
 
 /**
  * Writes a pattern in Hoppla's own form: every round that is fully understood anew, all else, the maker's notes and order among it, as
@@ -15,21 +16,41 @@ const hasUnknown = (items: readonly Item[]): boolean => items.some((item) => ite
 export function writePattern(text: string): string {
   const { lineKinds, terms } = readPattern(text);
   const lines = text.split(/\r\n|\n|\r/);
-  return lines.map((line, index) => {
-    if (lineKinds[index] !== 'round') return line;
-    const work = readWorkLine(line);
-    if (!work.label || work.brackets.length > 0 || hasUnknown(work.items)) return line;
-    return writeLine(work, terms.value);
-  }).join('\n');
+  return lines
+    .map((line, index) => {
+      if (lineKinds[index] !== 'round') return line;
+      const work = readWorkLine(line);
+      if (!work.label || work.brackets.length > 0 || hasUnknown(work.items)) return line;
+      return writeLine(work, terms.value);
+    })
+    .join('\n');
 }
 
 const wordTokens: [TokenType, Parameters<typeof stitchKind>[0]][] = [
-  [T.Single, 'sc'], [T.HalfDouble, 'hdc'], [T.Double, 'dc'], [T.Treble, 'tr'], [T.DoubleTreble, 'dtr'], [T.HalfTreble, 'htr'], [T.TripleTreble, 'ttr'],
+  [T.Single, 'sc'],
+  [T.HalfDouble, 'hdc'],
+  [T.Double, 'dc'],
+  [T.Treble, 'tr'],
+  [T.DoubleTreble, 'dtr'],
+  [T.HalfTreble, 'htr'],
+  [T.TripleTreble, 'ttr'],
 ];
 
 const fullNames: Record<Terms, Partial<Record<StitchKind, string>>> = {
-  us: { sc: 'single crochet', hdc: 'half double crochet', dc: 'double crochet', tr: 'treble crochet', dtr: 'double treble crochet' },
-  uk: { sc: 'double crochet', hdc: 'half treble crochet', dc: 'treble crochet', tr: 'double treble crochet', dtr: 'triple treble crochet' },
+  us: {
+    sc: 'single crochet',
+    hdc: 'half double crochet',
+    dc: 'double crochet',
+    tr: 'treble crochet',
+    dtr: 'double treble crochet',
+  },
+  uk: {
+    sc: 'double crochet',
+    hdc: 'half treble crochet',
+    dc: 'treble crochet',
+    tr: 'double treble crochet',
+    dtr: 'triple treble crochet',
+  },
 };
 
 /** The word in the other terms, in the maker's own manner: short or written out, with her capitals. */
@@ -39,7 +60,9 @@ function inTerms(image: string, kind: StitchKind, to: Terms): string {
   const word = (long ? fullNames[to][kind] : stitchWord(kind, to)) ?? stitchWord(kind, to);
   const written = word + (plural ? 's' : '');
   if (image === image.toUpperCase() && image !== image.toLowerCase()) return written.toUpperCase();
-  return image.charAt(0) !== image.charAt(0).toLowerCase() ? written.charAt(0).toUpperCase() + written.slice(1) : written;
+  return image.charAt(0) !== image.charAt(0).toLowerCase()
+    ? written.charAt(0).toUpperCase() + written.slice(1)
+    : written;
 }
 
 /**

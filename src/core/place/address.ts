@@ -30,11 +30,19 @@ export function roundOfStitch(fabric: Fabric, stitch: number): number {
  * @param front azimuth of the front line
  * @param dir +1 where stitch numbers run left to right as seen from the front
  */
-export function addressOf(fabric: Fabric, stitch: number, azimuth: number, front: number, dir: 1 | -1): StitchAddress {
+export function addressOf(
+  fabric: Fabric,
+  stitch: number,
+  azimuth: number,
+  front: number,
+  dir: 1 | -1,
+): StitchAddress {
   const round = roundOfStitch(fabric, stitch);
   const of = roundCount(fabric, round + 1);
   return {
-    round: fabric.label[round] ?? round + 1, stitch: stitch - (fabric.offset[round] ?? 0) + 1, of,
+    round: fabric.label[round] ?? round + 1,
+    stitch: stitch - (fabric.offset[round] ?? 0) + 1,
+    of,
     fromFront: Math.round((dir * wrapAngle(azimuth - front) * of) / turn) || 0,
   };
 }

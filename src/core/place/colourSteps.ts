@@ -32,14 +32,17 @@ export function colourSteps(fabric: Fabric, line: number, hole: number, seat: 'f
   };
   const own = hole - 1;
   // From a foot hole the stitch over it is passed half, and does not count; from a split it is the first one back.
-  return seat === 'foot' ? { back: steps(own - 1, -1, own), on: steps(own + 1, 1, own) } : { back: steps(own, -1, own), on: steps(own + 1, 1, own) };
+  return seat === 'foot'
+    ? { back: steps(own - 1, -1, own), on: steps(own + 1, 1, own) }
+    : { back: steps(own, -1, own), on: steps(own + 1, 1, own) };
 }
 
 /** `From the left eye’s hole it is 2 stitches to the colour change on its left`; null where the round is of one colour. */
 export function eyeColourCheck(form: PartForm, { posts, rule }: EyePlacement): string | null {
   const told = posts.flatMap((post) => {
     const { back, on } = colourSteps(form.fabric, post.line, post.stitch, rule.seat);
-    const [left, right] = directionAt(form.fabric, form.orientation, post.line) === 1 ? [back, on] : [on, back];
+    const [left, right] =
+      directionAt(form.fabric, form.orientation, post.line) === 1 ? [back, on] : [on, back];
     const near = Math.min(left ?? Infinity, right ?? Infinity);
     if (near === Infinity) return [];
     return [wordsOf(post, near, near === left ? 'left' : 'right', form.orientation.lying === true)];

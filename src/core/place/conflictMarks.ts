@@ -23,32 +23,101 @@ export interface ConflictMark {
   radiusMm: number | null;
 }
 
-const needsWasher = new Set(['washers-overlap', 'washer-on-decrease', 'washer-on-ridge', 'ring-too-small', 'eye-large', 'near-closing', 'on-decrease', 'same-hole', 'eyes-overlap', 'rings-overlap']);
+const needsWasher = new Set([
+  'washers-overlap',
+  'washer-on-decrease',
+  'washer-on-ridge',
+  'ring-too-small',
+  'eye-large',
+  'near-closing',
+  'on-decrease',
+  'same-hole',
+  'eyes-overlap',
+  'rings-overlap',
+]);
 const ofMiddle = new Set(['not-centred', 'off-the-eyes', 'straddles-start']);
 
-type Placed = Pick<FeatureUnit, 'from' | 'to' | 'fromLine' | 'toLine' | 'azimuth' | 'halfMm'> & { side: string };
+type Placed = Pick<FeatureUnit, 'from' | 'to' | 'fromLine' | 'toLine' | 'azimuth' | 'halfMm'> & {
+  side: string;
+};
 
-const serious = (problems: readonly Problem[]) => problems.filter((problem): problem is Problem & { severity: 'error' | 'warning' } => problem.severity !== 'info');
+const serious = (problems: readonly Problem[]) =>
+  problems.filter(
+    (problem): problem is Problem & { severity: 'error' | 'warning' } => problem.severity !== 'info',
+  );
 
 /** The conflicts of a part as places: a middle that misses the front, washers and pieces that have no room, what could not be placed as said. */
-export function conflictMarks(eyes: EyePlacement | null, features: readonly FeaturePlacement[]): ConflictMark[] {
+export function conflictMarks(
+  eyes: EyePlacement | null,
+  features: readonly FeaturePlacement[],
+): ConflictMark[] {
   const marks: ConflictMark[] = [];
-  const put = (id: string, problems: readonly Problem[], units: readonly Placed[], seat: 'foot' | 'split', washer: number | null) => {
+  const put = (
+    id: string,
+    problems: readonly Problem[],
+    units: readonly Placed[],
+    seat: 'foot' | 'split',
+    washer: number | null,
+  ) => {
     for (const { code, severity, message } of serious(problems)) {
       const [first, last] = [units[0], units.at(-1)];
       if (!first || !last) continue;
       if (ofMiddle.has(code)) {
-        marks.push({ id, code, severity, azimuth: first.azimuth + wrapAngle(last.azimuth - first.azimuth) / 2, ends: [{ line: first.fromLine, hole: first.from }, { line: last.toLine, hole: last.to }], seat, radiusMm: null });
+        marks.push({
+          id,
+          code,
+          severity,
+          azimuth: first.azimuth + wrapAngle(last.azimuth - first.azimuth) / 2,
+          ends: [
+            { line: first.fromLine, hole: first.from },
+            { line: last.toLine, hole: last.to },
+          ],
+          seat,
+          radiusMm: null,
+        });
         continue;
       }
       // A message about one side marks that side.
       const meant = units.filter((unit) => new RegExp(`\\b${unit.side}\\b`).test(message));
-      for (const unit of meant.length > 0 ? meant : units) marks.push({ id, code, severity, azimuth: unit.azimuth, ends: [{ line: unit.fromLine, hole: unit.from }, { line: unit.toLine, hole: unit.to }], seat, radiusMm: washer !== null && needsWasher.has(code) ? washer / 2 : Math.max(3, unit.halfMm) });
+      for (const unit of meant.length > 0 ? meant : units)
+        marks.push({
+          id,
+          code,
+          severity,
+          azimuth: unit.azimuth,
+          ends: [
+            { line: unit.fromLine, hole: unit.from },
+            { line: unit.toLine, hole: unit.to },
+          ],
+          seat,
+          radiusMm: washer !== null && needsWasher.has(code) ? washer / 2 : Math.max(3, unit.halfMm),
+        });
     }
   };
-  if (eyes) put('eyes', eyes.problems, eyes.posts.map(({ side, stitch, line, azimuth }) => ({ side, from: stitch, to: stitch, fromLine: line, toLine: line, azimuth, halfMm: eyes.rule.sizeMm / 2 })), eyes.rule.seat, eyes.washerMm);
+  if (eyes)
+    put(
+      'eyes',
+      eyes.problems,
+      eyes.posts.map(({ side, stitch, line, azimuth }) => ({
+        side,
+        from: stitch,
+        to: stitch,
+        fromLine: line,
+        toLine: line,
+        azimuth,
+        halfMm: eyes.rule.sizeMm / 2,
+      })),
+      eyes.rule.seat,
+      eyes.washerMm,
+    );
   for (const { id, kind, problems, units, seat, rule } of features) {
-    put(id, problems, units, seat, kind === 'nose' && !rule.embroidered && rule.sizeMm !== null ? washerMm(rule.sizeMm) : null);
+    put(
+      id,
+      problems,
+      units,
+      seat,
+      kind === 'nose' && !rule.embroidered && rule.sizeMm !== null ? washerMm(rule.sizeMm) : null,
+    );
   }
   // One mark a place: the gravest.
   const seen = new Map<string, ConflictMark>();

@@ -28,7 +28,12 @@ const clamp = (value: number, least: number, most: number) => Math.max(least, Ma
  * @param point in mm, as `fabricMap` lays the part out
  * @param height of that map
  */
-export function droppedAt(form: PartForm, view: MapView, height: number, { x, y }: { x: number; y: number }): Dropped {
+export function droppedAt(
+  form: PartForm,
+  view: MapView,
+  height: number,
+  { x, y }: { x: number; y: number },
+): Dropped {
   const { fabric, profile } = form;
   const step = view.gauge.heightMm;
   const whole = fabric.rounds * step;
@@ -41,21 +46,43 @@ export function droppedAt(form: PartForm, view: MapView, height: number, { x, y 
   if (!view.lying) {
     const count = roundCount(fabric, line + 1);
     const angle = Math.min(Math.PI * 0.95, Math.abs(around) / radius);
-    return { line, apart: clamp(Math.round((angle * 2 * count) / turn), 2, Math.max(2, count - 2)), rise: null };
+    return {
+      line,
+      apart: clamp(Math.round((angle * 2 * count) / turn), 2, Math.max(2, count - 2)),
+      rise: null,
+    };
   }
   const frame = lyingFrame(form, view.front);
-  return { line, apart: clamp(Math.round(2 * Math.abs(exact - frame.middle)), 1, Math.max(1, fabric.rounds - 2)), rise: Math.round(stitchesUp(form, frame, heightAt(form, frame, line, view.front + view.dir * clamp(around / radius, -1.4, 1.4)))) || 0 };
+  return {
+    line,
+    apart: clamp(Math.round(2 * Math.abs(exact - frame.middle)), 1, Math.max(1, fabric.rounds - 2)),
+    rise:
+      Math.round(
+        stitchesUp(
+          form,
+          frame,
+          heightAt(form, frame, line, view.front + view.dir * clamp(around / radius, -1.4, 1.4)),
+        ),
+      ) || 0,
+  };
 }
 
 /** The eyes with one of them dropped; null where that changes nothing. */
-export function eyesDropped(form: PartForm, eyes: EyePlacement, { line, apart, rise }: Dropped): EyeRule | null {
+export function eyesDropped(
+  form: PartForm,
+  eyes: EyePlacement,
+  { line, apart, rise }: Dropped,
+): EyeRule | null {
   const { rule, round } = eyes;
   if (rise !== null) {
     const next = eyesApart(form, eyes, apart);
     return next && (rise !== (rule.rise ?? 0) || apart !== rule.apart) ? { ...next, rise } : null;
   }
   if (line === round && apart === rule.apart) return null;
-  return withEyes(rule, { gap: [form.fabric.label[line - 1] ?? line, form.fabric.label[line] ?? line + 1], apart });
+  return withEyes(rule, {
+    gap: [form.fabric.label[line - 1] ?? line, form.fabric.label[line] ?? line + 1],
+    apart,
+  });
 }
 
 /**
@@ -63,17 +90,28 @@ export function eyesDropped(form: PartForm, eyes: EyePlacement, { line, apart, r
  *
  * @param front azimuth of the front line
  */
-export function featureDropped(form: PartForm, front: number, placed: FeaturePlacement, { line, apart, rise }: Dropped): FeatureRule | null {
+export function featureDropped(
+  form: PartForm,
+  front: number,
+  placed: FeaturePlacement,
+  { line, apart, rise }: Dropped,
+): FeatureRule | null {
   // At the back the distance is about the middle there, the other way round.
-  const about = isAtBack(placed.rule.sideways) && rise === null ? Math.max(1, (placed.units[0]?.of ?? 0) - apart) : apart;
+  const about =
+    isAtBack(placed.rule.sideways) && rise === null ? Math.max(1, (placed.units[0]?.of ?? 0) - apart) : apart;
   const next = placed.apart === null || placed.rule.sides === 'middle' ? null : about;
-  if (rise === null) return line === placed.line && (next === null || next === placed.apart) ? null : movedTo(placed, line, next, upOf(form), form.fabric.label);
+  if (rise === null)
+    return line === placed.line && (next === null || next === placed.apart)
+      ? null
+      : movedTo(placed, line, next, upOf(form), form.fabric.label);
   const [unit] = placed.units;
   if (!unit) return null;
   const frame = lyingFrame(form, front, isAtBack(placed.rule.sideways) ? 'back' : 'front');
-  const by = rise - Math.round(stitchesUp(form, frame, heightAt(form, frame, unit.fromLine, unit.fromAzimuth)));
+  const by =
+    rise - Math.round(stitchesUp(form, frame, heightAt(form, frame, unit.fromLine, unit.fromAzimuth)));
   const raised = by === 0 ? placed.rule : raisedByStitches(placed.rule, by, placed.counted);
   if (!raised) return null;
-  if (next !== null && next !== placed.apart) return { ...raised, sideways: atDistance(placed.rule.sideways, next) };
+  if (next !== null && next !== placed.apart)
+    return { ...raised, sideways: atDistance(placed.rule.sideways, next) };
   return by === 0 ? null : raised;
 }

@@ -27,10 +27,24 @@ export interface EyeRule {
 }
 
 /** The rule as a sentence that is read back to the same rule. */
-export function eyeSentence({ sizeMm, gap, other, rise = 0, vertical, apart, holes, seat, style, ring }: EyeRule): string {
+export function eyeSentence({
+  sizeMm,
+  gap,
+  other,
+  rise = 0,
+  vertical,
+  apart,
+  holes,
+  seat,
+  style,
+  ring,
+}: EyeRule): string {
   const made = `${style === 'oval' ? ', oval' : ''}${ring ? `, with ${ring.of === 'felt' ? 'felt' : 'crocheted'} rings of ${ring.sizeMm} mm` : ''}`;
   if (other) {
-    const risen = rise === 0 ? '' : `, ${verticalWords({ by: 'stitches', stitches: Math.abs(rise), direction: rise > 0 ? 'above' : 'below', to: 'front' })}`;
+    const risen =
+      rise === 0
+        ? ''
+        : `, ${verticalWords({ by: 'stitches', stitches: Math.abs(rise), direction: rise > 0 ? 'above' : 'below', to: 'front' })}`;
     return `Eyes: ${sizeMm} mm, ${verticalWords({ by: 'gap', gap })} and ${verticalWords({ by: 'gap', gap: other })}${risen}, ${seat === 'foot' ? 'in the holes' : 'in the splits'}${made}.`;
   }
   return `Eyes: ${sizeMm} mm, ${verticalWords(vertical ?? { by: 'gap', gap })}, ${holes ? `at stitches ${holes.join(' and ')}` : `${apart} apart (${showingOf(apart, seat)} showing)`}, ${seat === 'foot' ? 'in the holes' : 'in the splits'}${made}.`;
@@ -38,12 +52,19 @@ export function eyeSentence({ sizeMm, gap, other, rise = 0, vertical, apart, hol
 
 /** A rule with something changed. A line of holes said as a gap takes the place of what it went by; holes said by number hold for one line. */
 export function withEyes(rule: EyeRule, next: Partial<EyeRule>): EyeRule {
-  return { ...rule, ...(next.gap && !next.vertical ? { vertical: undefined } : {}), ...(next.gap || next.vertical || next.apart || next.seat ? { holes: undefined } : {}), ...next };
+  return {
+    ...rule,
+    ...(next.gap && !next.vertical ? { vertical: undefined } : {}),
+    ...(next.gap || next.vertical || next.apart || next.seat ? { holes: undefined } : {}),
+    ...next,
+  };
 }
 
 /** The sentence about the eyes of a part, if there is one: the last that says where, with what others add. */
 export function eyeStep(part: PartSource): Step | undefined {
-  return oneSentence(part.steps.filter((step) => step.kind === 'feature' && step.feature === 'eyes' && !step.embroidered));
+  return oneSentence(
+    part.steps.filter((step) => step.kind === 'feature' && step.feature === 'eyes' && !step.embroidered),
+  );
 }
 
 /** The edit that puts a rule into the text: over the sentence that is there, or as a new line at the end of the part. */
@@ -66,5 +87,8 @@ export function removeEyes(part: PartSource): LineEdit | null {
   const step = eyeStep(part);
   if (!step) return null;
   const line = step.whole;
-  return { line: step.line, text: (line.slice(0, step.span.from) + line.slice(step.span.to).replace(/^\s*[.;]/, '')).trim() };
+  return {
+    line: step.line,
+    text: (line.slice(0, step.span.from) + line.slice(step.span.to).replace(/^\s*[.;]/, '')).trim(),
+  };
 }

@@ -13,14 +13,23 @@ const inOrder = (posts: readonly Post[]) => posts.map((post) => post.stitch).sor
 export function eyePlaces({ rule, posts }: EyePlacement): { gap: [number, number]; holes: string }[] {
   const [first, second] = inOrder(posts);
   if (!rule.other) return [{ gap: rule.gap, holes: `${seatWord(rule.seat)} ${first} and ${second}` }];
-  return [...posts].sort((a, b) => a.line - b.line).map(({ stitch }, i) => ({ gap: (i === 0 ? rule.gap : rule.other)!, holes: `${seatWord(rule.seat, false)} ${stitch}` }));
+  return [...posts]
+    .sort((a, b) => a.line - b.line)
+    .map(({ stitch }, i) => ({
+      gap: (i === 0 ? rule.gap : rule.other)!,
+      holes: `${seatWord(rule.seat, false)} ${stitch}`,
+    }));
 }
 
 /** `between round 12 and 13`, `holes 15 and 22`, `6 show`. */
 export function eyeAddress(eyes: EyePlacement): { gap: string; holes: string; showing: string } {
   const places = eyePlaces(eyes);
   if (places.length > 1) {
-    return { gap: `between rounds ${places.map(({ gap }) => gap.join(' and ')).join(' and between rounds ')}`, holes: places.map(({ holes }) => holes).join(' and '), showing: `${eyes.showing} ${eyes.showing === 1 ? 'round' : 'rounds'} apart` };
+    return {
+      gap: `between rounds ${places.map(({ gap }) => gap.join(' and ')).join(' and between rounds ')}`,
+      holes: places.map(({ holes }) => holes).join(' and '),
+      showing: `${eyes.showing} ${eyes.showing === 1 ? 'round' : 'rounds'} apart`,
+    };
   }
   return {
     gap: `between round ${eyes.rule.gap[0]} and ${eyes.rule.gap[1]}`,
@@ -30,7 +39,12 @@ export function eyeAddress(eyes: EyePlacement): { gap: string; holes: string; sh
 }
 
 /** How to find the places three ways: counting from the start of the round, by markers put in while working, and as a check. */
-export function eyeDirections(eyes: EyePlacement): { count: string; markers: string; check: string; sides: string } {
+export function eyeDirections(eyes: EyePlacement): {
+  count: string;
+  markers: string;
+  check: string;
+  sides: string;
+} {
   if (eyes.rule.other) return lyingEyeDirections(eyes);
   const [first = 0, second = 0] = inOrder(eyes.posts);
   const { of } = eyes.posts[0];

@@ -73,10 +73,20 @@ export function namedFront(form: PartForm, { holes: named, seat }: EyeRule, roun
  * @param round index of the round below the line of holes, from 1
  * @param front azimuth of the front line
  */
-export function placeEyes(form: PartForm, said: { rule: EyeRule; problems: Problem[] }, vertical: Vertical | null, round: number, front: number): EyePlacement {
+export function placeEyes(
+  form: PartForm,
+  said: { rule: EyeRule; problems: Problem[] },
+  vertical: Vertical | null,
+  round: number,
+  front: number,
+): EyePlacement {
   const { part, fabric, gauge } = form;
   const gap: [number, number] = [fabric.label[round - 1] ?? round, fabric.label[round] ?? round + 1];
-  const { rule: fit, problems: room } = fitted(part, fabric, vertical ? { ...said.rule, gap, vertical } : said.rule);
+  const { rule: fit, problems: room } = fitted(
+    part,
+    fabric,
+    vertical ? { ...said.rule, gap, vertical } : said.rule,
+  );
   const problems = [...said.problems, ...room];
   const { pair: centred, holes } = pairAt(form, round, fit.seat, fit.apart, front);
   const pair = fit.holes ? namedPair(holeAt(holes, front), fit.holes, holes.count) : centred;
@@ -86,9 +96,16 @@ export function placeEyes(form: PartForm, said: { rule: EyeRule; problems: Probl
   const angle = (turn * rule.apart) / count;
   const flat = fabric.row[0] === 1;
   const dir = directionAt(fabric, form.orientation, round);
-  const at = (hole: number) => ((hole - 1) % count + count) % count + 1;
-  const post = (hole: number, side: Post['side']): Post => ({ side, stitch: at(hole), of: count, line: round, azimuth: holes.first + (turn * (hole - 1)) / count });
-  const posts: [Post, Post] = dir === 1 ? [post(pair.a, 'left'), post(pair.b, 'right')] : [post(pair.b, 'left'), post(pair.a, 'right')];
+  const at = (hole: number) => ((((hole - 1) % count) + count) % count) + 1;
+  const post = (hole: number, side: Post['side']): Post => ({
+    side,
+    stitch: at(hole),
+    of: count,
+    line: round,
+    azimuth: holes.first + (turn * (hole - 1)) / count,
+  });
+  const posts: [Post, Post] =
+    dir === 1 ? [post(pair.a, 'left'), post(pair.b, 'right')] : [post(pair.b, 'left'), post(pair.a, 'right')];
   const widest = form.profile.radius.reduce((most, r) => Math.max(most, r), 0);
   const joined = flat || fabric.joined[round] === 1;
   const levelMm = joined ? 0 : (gauge.heightMm * angle) / turn;
@@ -96,7 +113,11 @@ export function placeEyes(form: PartForm, said: { rule: EyeRule; problems: Probl
   const further: Post['side'] = dir === 1 ? 'right' : 'left';
   const straightMm = flat ? angle * radius : 2 * radius * Math.abs(Math.sin(angle / 2));
   const placement: EyePlacement = {
-    part: part.name, feature: 'eyes', rule, round, posts,
+    part: part.name,
+    feature: 'eyes',
+    rule,
+    round,
+    posts,
     showing: showingOf(rule.apart, rule.seat),
     surfaceMm: angle * radius,
     straightMm,
@@ -106,7 +127,14 @@ export function placeEyes(form: PartForm, said: { rule: EyeRule; problems: Probl
     missMm: (Math.abs(pair.miss) * turn * radius) / count,
     missSide: Math.abs(pair.miss) < 0.005 ? null : pair.miss * dir > 0 ? 'right' : 'left',
     levelMm,
-    lower: levelMm < 0.05 ? null : form.orientation.start === 'top' ? further : further === 'left' ? 'right' : 'left',
+    lower:
+      levelMm < 0.05
+        ? null
+        : form.orientation.start === 'top'
+          ? further
+          : further === 'left'
+            ? 'right'
+            : 'left',
     washerMm: washerMm(rule.sizeMm),
     frontAzimuth: front,
     problems,

@@ -9,24 +9,86 @@ import { proposeEyes } from './proposeEyes';
 
 /** Pieces that carry a face in every way a piece is worked, each with eyes, a nose just below and a mouth four rounds below. */
 const ball = (first = 'R1: 6 sc in magic ring') => [
-  first, 'R2: inc x 6', 'R3: (sc, inc) x 6', 'R4: (sc 2, inc) x 6', 'R5: (sc 3, inc) x 6', 'R6: (sc 4, inc) x 6', 'R7-R16: sc around', 'R17: (sc 4, dec) x 6', 'R18: (sc 3, dec) x 6', 'R19: (sc 2, dec) x 6',
+  first,
+  'R2: inc x 6',
+  'R3: (sc, inc) x 6',
+  'R4: (sc 2, inc) x 6',
+  'R5: (sc 3, inc) x 6',
+  'R6: (sc 4, inc) x 6',
+  'R7-R16: sc around',
+  'R17: (sc 4, dec) x 6',
+  'R18: (sc 3, dec) x 6',
+  'R19: (sc 2, dec) x 6',
 ];
 const closed = ['R20: (sc, dec) x 6', 'R21: dec x 6'];
-const face = (line: number, apart = 7) => [`Insert 8 mm eyes between R${line} and R${line + 1}, ${apart} post to post.`, 'Embroider the nose just below the eyes, 3 wide, satin stitch.', 'Embroider a smile 4 rounds below the eyes, 3 stitches wide.'];
+const face = (line: number, apart = 7) => [
+  `Insert 8 mm eyes between R${line} and R${line + 1}, ${apart} post to post.`,
+  'Embroider the nose just below the eyes, 3 wide, satin stitch.',
+  'Embroider a smile 4 rounds below the eyes, 3 stitches wide.',
+];
 
 const faces: [name: string, text: string[]][] = [
   ['a plain head', ['Head', ...ball(), ...closed, ...face(10)]],
-  ['a head worked on into the body, over a narrow neck', ['Body', ...ball(), 'R20: sc around', 'R21: (sc 2, inc) x 6', 'R22: (sc 3, inc) x 6', 'R23-R32: sc around', 'R33: (sc 3, dec) x 6', 'R34: (sc 2, dec) x 6', 'R35: (sc, dec) x 6', 'R36: dec x 6', ...face(10)]],
-  ['a body worked up into the head, over a narrow neck', ['Body', 'Start: bottom', ...ball(), 'R20: sc around', 'R21: (sc 2, inc) x 6', 'R22: (sc 3, inc) x 6', 'R23-R32: sc around', 'R33: (sc 3, dec) x 6', 'R34: (sc 2, dec) x 6', 'R35: (sc, dec) x 6', 'R36: dec x 6', ...face(29)]],
+  [
+    'a head worked on into the body, over a narrow neck',
+    [
+      'Body',
+      ...ball(),
+      'R20: sc around',
+      'R21: (sc 2, inc) x 6',
+      'R22: (sc 3, inc) x 6',
+      'R23-R32: sc around',
+      'R33: (sc 3, dec) x 6',
+      'R34: (sc 2, dec) x 6',
+      'R35: (sc, dec) x 6',
+      'R36: dec x 6',
+      ...face(10),
+    ],
+  ],
+  [
+    'a body worked up into the head, over a narrow neck',
+    [
+      'Body',
+      'Start: bottom',
+      ...ball(),
+      'R20: sc around',
+      'R21: (sc 2, inc) x 6',
+      'R22: (sc 3, inc) x 6',
+      'R23-R32: sc around',
+      'R33: (sc 3, dec) x 6',
+      'R34: (sc 2, dec) x 6',
+      'R35: (sc, dec) x 6',
+      'R36: dec x 6',
+      ...face(29),
+    ],
+  ],
   ['from the chin up', ['Head', 'Start: bottom', ...ball(), ...closed, ...face(11)]],
   ['left-handed', ['Hand: left', 'Head', ...ball(), ...closed, ...face(10)]],
-  ['joined rounds with a seam', ['Head', 'Rounds: joined', ...ball('R1: 6 sc in magic ring, sl st to first st'), ...closed, ...face(10)]],
-  ['on an oval', ['Head', 'R1: ch 8, sc in 2nd ch from hook, sc in next 5, 3 sc in last ch, working on other side: sc in next 5, 2 sc in last', 'R2: inc, sc 5, inc x 3, sc 5, inc x 2', 'R3: sc, inc, sc 5, (sc, inc) x 3, sc 5, (sc, inc) x 2', 'R4-R12: sc around', 'R13: (sc 5, dec) x 4', 'R14: (sc 4, dec) x 4', 'R15: (sc 3, dec) x 4', ...face(6, 6)]],
+  [
+    'joined rounds with a seam',
+    ['Head', 'Rounds: joined', ...ball('R1: 6 sc in magic ring, sl st to first st'), ...closed, ...face(10)],
+  ],
+  [
+    'on an oval',
+    [
+      'Head',
+      'R1: ch 8, sc in 2nd ch from hook, sc in next 5, 3 sc in last ch, working on other side: sc in next 5, 2 sc in last',
+      'R2: inc, sc 5, inc x 3, sc 5, inc x 2',
+      'R3: sc, inc, sc 5, (sc, inc) x 3, sc 5, (sc, inc) x 2',
+      'R4-R12: sc around',
+      'R13: (sc 5, dec) x 4',
+      'R14: (sc 4, dec) x 4',
+      'R15: (sc 3, dec) x 4',
+      ...face(6, 6),
+    ],
+  ],
 ];
 
 const facePart = (text: string[]) => analyseToy(`Apart: post to post\n${text.join('\n')}\n`).parts[0]!;
-const serious = (part: PartAnalysis) => [...part.problems].filter((problem) => problem.severity === 'error').map((problem) => problem.code);
-const middleOf = (units: readonly { azimuth: number }[]) => units[0]!.azimuth + wrapAngle(units.at(-1)!.azimuth - units[0]!.azimuth) / 2;
+const serious = (part: PartAnalysis) =>
+  [...part.problems].filter((problem) => problem.severity === 'error').map((problem) => problem.code);
+const middleOf = (units: readonly { azimuth: number }[]) =>
+  units[0]!.azimuth + wrapAngle(units.at(-1)!.azimuth - units[0]!.azimuth) / 2;
 
 describe.each(faces)('%s', (_, text) => {
   const part = facePart(text);
@@ -39,7 +101,10 @@ describe.each(faces)('%s', (_, text) => {
   });
 
   test('shares one middle: nose and mouth are never half a stitch off the eyes', () => {
-    for (const { id, units } of part.features) expect([id, Math.abs(wrapAngle(middleOf(units) - middleOf(eyes.posts))) / stitch < 0.5 + 1e-9]).toEqual([id, true]);
+    for (const { id, units } of part.features)
+      expect([id, Math.abs(wrapAngle(middleOf(units) - middleOf(eyes.posts))) / stitch < 0.5 + 1e-9]).toEqual(
+        [id, true],
+      );
   });
 
   test('has the nose below the eyes and the mouth below the nose, as one looks at the finished piece', () => {
@@ -59,13 +124,20 @@ describe.each(faces)('%s', (_, text) => {
       expect([feature.id, Math.abs(lies.offMm - seen.offMm) < 4.5]).toEqual([feature.id, true]);
     }
     const placed = standing(form, stand, false);
-    for (const { stitch: hole } of eyes.posts) expect(holePoint(part.fabric, form.nodes, placed, stand, eyes.round, hole)!.at[2]).toBeGreaterThan(0);
+    for (const { stitch: hole } of eyes.posts)
+      expect(holePoint(part.fabric, form.nodes, placed, stand, eyes.round, hole)!.at[2]).toBeGreaterThan(0);
   });
 });
 
-test.each([['from the crown down', '', [10, 11]], ['from the feet up', 'Start: bottom\n', [27, 28]]] as const)('eyes set by thumb on head and body in one piece go on the head, %s', (_, header, gap) => {
+test.each([
+  ['from the crown down', '', [10, 11]],
+  ['from the feet up', 'Start: bottom\n', [27, 28]],
+] as const)('eyes set by thumb on head and body in one piece go on the head, %s', (_, header, gap) => {
   // A head of 36 stitches and a body of 48, or the other way up.
-  const [small, large] = ['R2: inc x 6|R3: (sc, inc) x 6|R4: (2 sc, inc) x 6|R5: (3 sc, inc) x 6|R6: (4 sc, inc) x 6|R7-R14: sc around|R15: (4 sc, dec) x 6|R16: (3 sc, dec) x 6|R17: (2 sc, dec) x 6', 'R18: (2 sc, inc) x 6|R19: (3 sc, inc) x 6|R20: (4 sc, inc) x 6|R21: (5 sc, inc) x 6|R22: (6 sc, inc) x 6|R23-R32: sc around'].map((text) => text.split('|').join('\n'));
+  const [small, large] = [
+    'R2: inc x 6|R3: (sc, inc) x 6|R4: (2 sc, inc) x 6|R5: (3 sc, inc) x 6|R6: (4 sc, inc) x 6|R7-R14: sc around|R15: (4 sc, dec) x 6|R16: (3 sc, dec) x 6|R17: (2 sc, dec) x 6',
+    'R18: (2 sc, inc) x 6|R19: (3 sc, inc) x 6|R20: (4 sc, inc) x 6|R21: (5 sc, inc) x 6|R22: (6 sc, inc) x 6|R23-R32: sc around',
+  ].map((text) => text.split('|').join('\n'));
   const down = `Body\n${header}R1: 6 sc in ring\n${small}\n${large}\n`;
   const up = `Body\n${header}R1: 6 sc in ring\nR2: inc x 6\nR3: inc x 12\nR4: inc x 24\nR5-R16: sc around\nR17: (6 sc, dec) x 6\nR18: (5 sc, dec) x 6\nR19: (4 sc, dec) x 6\nR20: (3 sc, dec) x 6\nR21: (2 sc, dec) x 6\nR22: (2 sc, inc) x 6\nR23-R32: sc around\n`;
   const part = analyseToy(header ? up : down).parts[0]!;
@@ -73,29 +145,69 @@ test.each([['from the crown down', '', [10, 11]], ['from the feet up', 'Start: b
 });
 
 test('on a flat piece the middle is between the edges, and every other row counts back', () => {
-  const part = facePart(['Bib', 'Row 1: ch 17, sc in 2nd ch from hook and in each ch across, turn', 'Rows 2-14: ch 1, sc across, turn', ...face(8, 6)]);
+  const part = facePart([
+    'Bib',
+    'Row 1: ch 17, sc in 2nd ch from hook and in each ch across, turn',
+    'Rows 2-14: ch 1, sc across, turn',
+    ...face(8, 6),
+  ]);
   expect(serious(part)).toEqual([]);
   // 16 stitches, middle between hole 8 and 9: 6 apart are holes 5.5 and 11.5, the nearest pair half a stitch off, and it says so.
   expect(part.eyes!.problems.map(({ code }) => code)).toContain('not-centred');
   expect(Math.abs(part.eyes!.missStitches)).toBeCloseTo(0.5, 6);
-  const odd = facePart(['Bib', 'Row 1: ch 17, sc in 2nd ch from hook and in each ch across, turn', 'Rows 2-14: ch 1, sc across, turn', ...face(8, 7)]);
+  const odd = facePart([
+    'Bib',
+    'Row 1: ch 17, sc in 2nd ch from hook and in each ch across, turn',
+    'Rows 2-14: ch 1, sc across, turn',
+    ...face(8, 7),
+  ]);
   expect(odd.eyes!.posts.map((post) => post.stitch).sort((a, b) => a - b)).toEqual([5, 12]);
   expect(odd.eyes!.missStitches).toBeCloseTo(0, 6);
 });
 
 test('on a circle folded in half the eyes come to the front half and share its middle', () => {
-  const part = facePart(['Wing', 'R1: 6 sc in magic ring', 'R2: inc x 6', 'R3: (sc, inc) x 6', 'R4: (sc 2, inc) x 6', 'R5: (sc 3, inc) x 6', 'R6: (sc 4, inc) x 6', 'R7: (sc 5, inc) x 6', 'Fold in half.', 'Do not stuff.', 'Insert 6 mm eyes between R5 and R6, 6 post to post.', 'Embroider the nose between R6 and R7, 2 wide, satin stitch.']);
+  const part = facePart([
+    'Wing',
+    'R1: 6 sc in magic ring',
+    'R2: inc x 6',
+    'R3: (sc, inc) x 6',
+    'R4: (sc 2, inc) x 6',
+    'R5: (sc 3, inc) x 6',
+    'R6: (sc 4, inc) x 6',
+    'R7: (sc 5, inc) x 6',
+    'Fold in half.',
+    'Do not stuff.',
+    'Insert 6 mm eyes between R5 and R6, 6 post to post.',
+    'Embroider the nose between R6 and R7, 2 wide, satin stitch.',
+  ]);
   expect(serious(part)).toEqual([]);
   const { form } = measurePart(part);
   const seen = eyesOnForm(part.form, part.eyes!, form, standOf(part))!;
   expect(Math.abs(seen.rightHigherMm)).toBeLessThan(3);
-  expect(Math.abs(wrapAngle(middleOf(part.features[0]!.units) - middleOf(part.eyes!.posts))) * 36).toBeLessThan(Math.PI);
+  expect(
+    Math.abs(wrapAngle(middleOf(part.features[0]!.units) - middleOf(part.eyes!.posts))) * 36,
+  ).toBeLessThan(Math.PI);
 });
 
 test('where increases are clustered the form decides: nearer holes are offered, and taking them brings the eyes to its middle', () => {
   const text = [
-    'Head', 'R1: 6 sc in ring', 'R2: inc x 6', 'R3: (sc, inc) x 6', 'R4: (2 sc, inc) x 6', 'R5: (3 sc, inc) x 6', 'R6: sc around', 'R7: sc 2, inc 12, sc 16', 'R8-R12: sc around', 'R13: sc 2, dec 12, sc 16', 'R14-R15: sc around',
-    'R16: (3 sc, dec) x 6', 'R17: (2 sc, dec) x 6', 'R18: (sc, dec) x 6', 'R19: dec x 6', 'Eyes: 8 mm, between R9 and R10, 8 post to post.', '',
+    'Head',
+    'R1: 6 sc in ring',
+    'R2: inc x 6',
+    'R3: (sc, inc) x 6',
+    'R4: (2 sc, inc) x 6',
+    'R5: (3 sc, inc) x 6',
+    'R6: sc around',
+    'R7: sc 2, inc 12, sc 16',
+    'R8-R12: sc around',
+    'R13: sc 2, dec 12, sc 16',
+    'R14-R15: sc around',
+    'R16: (3 sc, dec) x 6',
+    'R17: (2 sc, dec) x 6',
+    'R18: (sc, dec) x 6',
+    'R19: dec x 6',
+    'Eyes: 8 mm, between R9 and R10, 8 post to post.',
+    '',
   ].join('\n');
   const off = (of: string) => {
     const part = analyseToy(of).parts[0]!;
@@ -103,6 +215,8 @@ test('where increases are clustered the form decides: nearer holes are offered, 
   };
   const { part, seen } = off(text);
   expect(seen.better).not.toBeNull();
-  const after = off(applyEdits(text, [{ line: part.source.line, text: seen.better!.front, insertAfter: true }]));
+  const after = off(
+    applyEdits(text, [{ line: part.source.line, text: seen.better!.front, insertAfter: true }]),
+  );
   expect(Math.abs(after.seen.offMm)).toBeLessThan(Math.abs(seen.offMm));
 });

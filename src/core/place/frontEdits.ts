@@ -19,7 +19,22 @@ export function frontMoved(form: PartForm, eyes: EyePlacement, opposite: number)
   if (!holes || part.front || stitches < frontToldFrom) return [];
   const step = eyeStep(part);
   const message = `Stitches ${holes.join(' and ')} put the front ${stitches} stitches beside the place opposite the round start. Everything else on this part goes by the eyes.`;
-  return [{ code: 'front-by-eyes', severity: 'info', part: part.name, line: step?.line, column: (step?.span.from ?? 0) + 1, message, suggestions: [{ title: 'Put it opposite the round start', edits: [writeEyes(part, withEyes(eyes.rule, { apart }))] }] }];
+  return [
+    {
+      code: 'front-by-eyes',
+      severity: 'info',
+      part: part.name,
+      line: step?.line,
+      column: (step?.span.from ?? 0) + 1,
+      message,
+      suggestions: [
+        {
+          title: 'Put it opposite the round start',
+          edits: [writeEyes(part, withEyes(eyes.rule, { apart }))],
+        },
+      ],
+    },
+  ];
 }
 
 /** The edits that put another rule into the text. The front that named stitches brought along stays when those are given up. */
@@ -37,7 +52,10 @@ export function moveFront(form: PartForm, eyes: EyePlacement): Suggestion {
   const round = eyes.round + 1;
   const stitch = Math.round(stitchAtAzimuth(fabric, starts, round, middle) * 100) / 100;
   const text = frontSentence(stitch, fabric.label[round - 1] ?? round);
-  return { title: 'Move the front', edits: [part.front ? { line: part.front.line, text } : { line: part.line, text, insertAfter: true }] };
+  return {
+    title: 'Move the front',
+    edits: [part.front ? { line: part.front.line, text } : { line: part.line, text, insertAfter: true }],
+  };
 }
 
 /** The line that sets where the front is. */
@@ -46,5 +64,8 @@ export function frontSentence(stitch: number, round: number): string {
 }
 
 export function resetFront(part: PartSource): Suggestion {
-  return { title: 'Put the front opposite the round start', edits: [{ line: part.front?.line ?? 1, text: '' }] };
+  return {
+    title: 'Put the front opposite the round start',
+    edits: [{ line: part.front?.line ?? 1, text: '' }],
+  };
 }

@@ -8,7 +8,12 @@ import { stitchAzimuth, turn } from '../shape/azimuth';
  *
  * @param rounds the rounds that carry features, from 1; the whole part where there are none
  */
-export function frontAzimuth(part: PartSource, fabric: Fabric, starts: Float64Array, rounds: readonly number[]): number {
+export function frontAzimuth(
+  part: PartSource,
+  fabric: Fabric,
+  starts: Float64Array,
+  rounds: readonly number[],
+): number {
   const flat = fabric.row[0] === 1;
   if (part.front) {
     const round = roundIndex(fabric, part.front.round);

@@ -18,7 +18,10 @@ export const soldButtonsMm = [6, 8, 9, 10, 11, 13, 15, 18, 20, 23, 25, 28] as co
 
 /** The next larger or smaller of some sizes; null where there is none. */
 export function nextSize(sizes: readonly number[], sizeMm: number, by: 1 | -1): number | null {
-  return (by > 0 ? sizes.find((size) => size > sizeMm) : [...sizes].reverse().find((size) => size < sizeMm)) ?? null;
+  return (
+    (by > 0 ? sizes.find((size) => size > sizeMm) : [...sizes].reverse().find((size) => size < sizeMm)) ??
+    null
+  );
 }
 
 export const smallestEyeMm = 4;

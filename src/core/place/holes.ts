@@ -31,7 +31,10 @@ export function footHoles(fabric: Fabric, starts: Float64Array, lean: number | n
     const parents = fabric.parentCount[from + i] ?? 1;
     sum += (first - baseFrom + parents / 2) / below - i / count;
   }
-  return { count, first: (starts[base] ?? 0) + (turn * sum) / Math.max(1, count) - (turn * shift) / 2 / Math.max(1, count) };
+  return {
+    count,
+    first: (starts[base] ?? 0) + (turn * sum) / Math.max(1, count) - (turn * shift) / 2 / Math.max(1, count),
+  };
 }
 
 /** The splits of the gap: split i lies between stitches i and i + 1 of the round above it. */
@@ -48,7 +51,7 @@ export function holeAzimuth(holes: Holes, hole: number): number {
 /** The hole (from 1, a real number up to count + 1) at an azimuth. */
 export function holeAt(holes: Holes, azimuth: number): number {
   const at = ((azimuth - holes.first) / turn) * holes.count;
-  return ((at % holes.count) + holes.count) % holes.count + 1;
+  return (((at % holes.count) + holes.count) % holes.count) + 1;
 }
 
 /**
@@ -57,10 +60,19 @@ export function holeAt(holes: Holes, azimuth: number): number {
  *
  * @param round index of the round below the gap, from 1
  */
-export function nearestFootHole(fabric: Fabric, starts: Float64Array, lean: number | null, round: number, azimuth: number): { hole: number; azimuth: number } {
+export function nearestFootHole(
+  fabric: Fabric,
+  starts: Float64Array,
+  lean: number | null,
+  round: number,
+  azimuth: number,
+): { hole: number; azimuth: number } {
   const even = footHoles(fabric, starts, lean, round);
   if (fabric.row[round] === 1) {
-    const hole = Math.max(1, Math.min(even.count, Math.round(((azimuth - even.first) / turn) * even.count) + 1));
+    const hole = Math.max(
+      1,
+      Math.min(even.count, Math.round(((azimuth - even.first) / turn) * even.count) + 1),
+    );
     return { hole, azimuth: holeAzimuth(even, hole) };
   }
   const base = (fabric.base[round] ?? round) - 1;
@@ -70,7 +82,8 @@ export function nearestFootHole(fabric: Fabric, starts: Float64Array, lean: numb
   let best = { hole: 1, azimuth: first, off: Infinity };
   for (let i = 0; i < even.count; i += 1) {
     const stitch = (fabric.offset[round] ?? 0) + i;
-    const over = (fabric.parentFirst[stitch] ?? 0) - (fabric.offset[base] ?? 0) + (fabric.parentCount[stitch] ?? 1) / 2;
+    const over =
+      (fabric.parentFirst[stitch] ?? 0) - (fabric.offset[base] ?? 0) + (fabric.parentCount[stitch] ?? 1) / 2;
     const at = first + (turn * over) / below;
     const off = Math.abs(wrapAngle(at - azimuth));
     if (off < best.off - 1e-9) best = { hole: i + 1, azimuth: azimuth + wrapAngle(at - azimuth), off };

@@ -23,7 +23,11 @@ export interface MarkedRound {
  * Which stitches to mark while working, so that nothing has to be counted when the piece is finished: the posts of the eyes, the ends of
  * what is stitched, the middles of what is sewn on. A hole is the foot of a stitch of the round above it, so that is the round to mark.
  */
-export function markerPlan(fabric: Fabric, eyes: EyePlacement | null, features: readonly FeaturePlacement[]): MarkedRound[] {
+export function markerPlan(
+  fabric: Fabric,
+  eyes: EyePlacement | null,
+  features: readonly FeaturePlacement[],
+): MarkedRound[] {
   const rounds = new Map<number, Mark[]>();
   const put = (line: number, stitch: number, seat: Mark['seat'], what: string) => {
     const marks = rounds.get(line + 1) ?? [];
@@ -32,7 +36,8 @@ export function markerPlan(fabric: Fabric, eyes: EyePlacement | null, features: 
     if (same) same.what.push(what);
     else marks.push({ stitch, seat, what: [what] });
   };
-  for (const post of eyes?.posts ?? []) put(post.line, post.stitch, eyes?.rule.seat ?? 'foot', `${post.side} eye`);
+  for (const post of eyes?.posts ?? [])
+    put(post.line, post.stitch, eyes?.rule.seat ?? 'foot', `${post.side} eye`);
   for (const { id, kind, rule, units, seat } of features) {
     // Sculpting goes by the eyes, which have their markers; the start is found without one.
     if (kind === 'sculpting' || rule.vertical?.by === 'start') continue;
@@ -42,12 +47,20 @@ export function markerPlan(fabric: Fabric, eyes: EyePlacement | null, features: 
       if (to !== from || toLine !== fromLine) put(toLine, to, seat, name);
     }
   }
-  return [...rounds].sort(([a], [b]) => a - b)
-    .map(([round, marks]) => ({ round, label: fabric.label[round - 1] ?? round, marks: marks.sort((a, b) => a.stitch - b.stitch) }));
+  return [...rounds]
+    .sort(([a], [b]) => a - b)
+    .map(([round, marks]) => ({
+      round,
+      label: fabric.label[round - 1] ?? round,
+      marks: marks.sort((a, b) => a.stitch - b.stitch),
+    }));
 }
 
 /** `stitch 21 (left eye) and stitch 28 (right eye)` */
 export function markWords(marks: readonly Mark[]): string {
-  const each = marks.map(({ stitch, seat, what }) => `${seat === 'foot' ? 'stitch' : 'the gap after stitch'} ${stitch} (${what.join(', ')})`);
+  const each = marks.map(
+    ({ stitch, seat, what }) =>
+      `${seat === 'foot' ? 'stitch' : 'the gap after stitch'} ${stitch} (${what.join(', ')})`,
+  );
   return each.length > 1 ? `${each.slice(0, -1).join(', ')} and ${each.at(-1)}` : (each[0] ?? '');
 }

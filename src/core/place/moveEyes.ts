@@ -29,5 +29,7 @@ export function raisedEyes(form: PartForm, { rule, round, posts }: EyePlacement,
 /** The eyes so many stitches apart, or rounds on a part that lies on its side; null where there is no room. */
 export function eyesApart(form: PartForm, { rule, posts }: EyePlacement, apart: number): EyeRule | null {
   if (!rule.other) return apart >= 1 && apart < posts[0].of ? withEyes(rule, { apart }) : null;
-  return apart >= 1 && apart <= form.fabric.rounds - 2 ? withLines(form, rule, linesApart(form, lyingFrame(form, 0), apart)) : null;
+  return apart >= 1 && apart <= form.fabric.rounds - 2
+    ? withLines(form, rule, linesApart(form, lyingFrame(form, 0), apart))
+    : null;
 }

@@ -24,8 +24,23 @@ test('a spiral climbs: the eye that is worked later lies lower when the head sta
 });
 
 const sided = [
-  'Head', 'R1: 6 sc in ring', 'R2: inc x 6', 'R3: (sc, inc) x 6', 'R4: (2 sc, inc) x 6', 'R5: (3 sc, inc) x 6', 'R6: sc around', 'R7: sc 2, inc 12, sc 16', 'R8-R12: sc around', 'R13: sc 2, dec 12, sc 16', 'R14-R15: sc around',
-  'R16: (3 sc, dec) x 6', 'R17: (2 sc, dec) x 6', 'R18: (sc, dec) x 6', 'R19: dec x 6', 'Eyes: 8 mm, between R9 and R10, 8 apart.', '',
+  'Head',
+  'R1: 6 sc in ring',
+  'R2: inc x 6',
+  'R3: (sc, inc) x 6',
+  'R4: (2 sc, inc) x 6',
+  'R5: (3 sc, inc) x 6',
+  'R6: sc around',
+  'R7: sc 2, inc 12, sc 16',
+  'R8-R12: sc around',
+  'R13: sc 2, dec 12, sc 16',
+  'R14-R15: sc around',
+  'R16: (3 sc, dec) x 6',
+  'R17: (2 sc, dec) x 6',
+  'R18: (sc, dec) x 6',
+  'R19: dec x 6',
+  'Eyes: 8 mm, between R9 and R10, 8 apart.',
+  '',
 ].join('\n');
 
 test('increases piled to one side move the middle of the form, and the nearer holes are named; taking them mends it', () => {
@@ -35,17 +50,28 @@ test('increases piled to one side move the middle of the form, and the nearer ho
   expect(Math.abs(before.better!.offMm)).toBeLessThan(Math.abs(before.offMm));
   const part = analyseToy(sided).parts[0]!;
   const moved = setPartHeader(sided, part.source, 'Front', before.better!.front.replace('Front: ', ''));
-  const posts = analyseToy(moved).parts[0]!.eyes!.posts.map((post) => post.stitch).sort((a, b) => a - b);
+  const posts = analyseToy(moved)
+    .parts[0]!.eyes!.posts.map((post) => post.stitch)
+    .sort((a, b) => a - b);
   expect(posts).toEqual([...before.better!.holes].sort((a, b) => a - b));
 });
 
 test('a piece in rows: the middle is between its edges, numbers run back on every other row', () => {
-  const bib = (gap: number) => analyseToy(`Bib\nRow 1: ch 21, sc in 2nd ch from hook and in each ch across, turn\nRows 2-12: ch 1, sc across, turn\nEyes: 8 mm, between rows ${gap} and ${gap + 1}, 7 apart.\n`).parts[0]!;
+  const bib = (gap: number) =>
+    analyseToy(
+      `Bib\nRow 1: ch 21, sc in 2nd ch from hook and in each ch across, turn\nRows 2-12: ch 1, sc across, turn\nEyes: 8 mm, between rows ${gap} and ${gap + 1}, 7 apart.\n`,
+    ).parts[0]!;
   // Twenty stitches: holes 7 and 14 have six to either side.
   const there = bib(6).eyes!;
-  expect(there.posts.map(({ side, stitch }) => [side, stitch])).toEqual([['left', 7], ['right', 14]]);
+  expect(there.posts.map(({ side, stitch }) => [side, stitch])).toEqual([
+    ['left', 7],
+    ['right', 14],
+  ]);
   const back = bib(7).eyes!;
-  expect(back.posts.map(({ side, stitch }) => [side, stitch])).toEqual([['left', 14], ['right', 7]]);
+  expect(back.posts.map(({ side, stitch }) => [side, stitch])).toEqual([
+    ['left', 14],
+    ['right', 7],
+  ]);
   expect([there.missStitches, back.missStitches]).toEqual([0, 0]);
   expect(there.straightMm).toBeCloseTo(35, 6);
   expect(there.levelMm).toBe(0);

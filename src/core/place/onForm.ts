@@ -22,20 +22,35 @@ export interface EyesOnForm {
 /** Half a millimetre can't be seen on a toy; what is gained has to be more than that. */
 const worthwhileMm = 0.7;
 
-interface HoleOnForm { line: number; hole: number }
+interface HoleOnForm {
+  line: number;
+  hole: number;
+}
 
 /** Holes on the relaxed form, as the part stands. */
 interface HolesOnForm {
   /** how far right of the middle the middle between two holes lies, and how much higher the second is, in mm */
-  between: (a: HoleOnForm, b: HoleOnForm) => { offMm: number; secondHigherMm: number; straightMm: number } | null;
+  between: (
+    a: HoleOnForm,
+    b: HoleOnForm,
+  ) => { offMm: number; secondHigherMm: number; straightMm: number } | null;
 }
 
 /** The middle is that of the round above a line; of a part that lies on its side, whose rounds run across, that of the whole. */
-function holesOnForm({ fabric, orientation }: PartForm, line: number, seat: 'foot' | 'split', relaxed: RelaxedForm, stand: Stand): HolesOnForm {
+function holesOnForm(
+  { fabric, orientation }: PartForm,
+  line: number,
+  seat: 'foot' | 'split',
+  relaxed: RelaxedForm,
+  stand: Stand,
+): HolesOnForm {
   const placed = standing(relaxed, stand, fabric.row[0] === 1);
-  const [from, to] = orientation.lying ? [0, fabric.offset[fabric.rounds] ?? 0] : [fabric.offset[line] ?? 0, fabric.offset[line + 1] ?? 0];
+  const [from, to] = orientation.lying
+    ? [0, fabric.offset[fabric.rounds] ?? 0]
+    : [fabric.offset[line] ?? 0, fabric.offset[line + 1] ?? 0];
   const shift = seat === 'split' ? 0.5 : 0;
-  const at = ({ line: on, hole }: HoleOnForm) => holePoint(fabric, relaxed.nodes, placed, stand, on, hole + shift)?.at;
+  const at = ({ line: on, hole }: HoleOnForm) =>
+    holePoint(fabric, relaxed.nodes, placed, stand, on, hole + shift)?.at;
   let [low, high] = [Infinity, -Infinity];
   for (let stitch = from; stitch < to; stitch += 1) {
     low = Math.min(low, placed[stitch * 3] ?? 0);
@@ -44,7 +59,13 @@ function holesOnForm({ fabric, orientation }: PartForm, line: number, seat: 'foo
   return {
     between: (a, b) => {
       const [p, q] = [at(a), at(b)];
-      return p && q ? { offMm: (p[0] + q[0] - low - high) / 2, secondHigherMm: q[1] - p[1], straightMm: Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2]) } : null;
+      return p && q
+        ? {
+            offMm: (p[0] + q[0] - low - high) / 2,
+            secondHigherMm: q[1] - p[1],
+            straightMm: Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2]),
+          }
+        : null;
     },
   };
 }
@@ -53,7 +74,12 @@ function holesOnForm({ fabric, orientation }: PartForm, line: number, seat: 'foo
  * Looks at seated eyes on the relaxed form: bends, clustered increases and ovals show there, not in even spacing. The middle of the form
  * is the middle of the round that carries them.
  */
-export function eyesOnForm(form: PartForm, eyes: EyePlacement, relaxed: RelaxedForm, stand: Stand): EyesOnForm | null {
+export function eyesOnForm(
+  form: PartForm,
+  eyes: EyePlacement,
+  relaxed: RelaxedForm,
+  stand: Stand,
+): EyesOnForm | null {
   const { between } = holesOnForm(form, eyes.round, eyes.rule.seat, relaxed, stand);
   const [left, right] = eyes.posts;
   const seen = between({ line: left.line, hole: left.stitch }, { line: right.line, hole: right.stitch });
@@ -65,23 +91,38 @@ export function eyesOnForm(form: PartForm, eyes: EyePlacement, relaxed: RelaxedF
   const first = Math.min(left.stitch, right.stitch);
   let best = { hole: first, off: seen.offMm };
   for (let by = -4; by <= 4; by += 1) {
-    const found = between({ line: eyes.round, hole: first + by }, { line: eyes.round, hole: first + by + eyes.rule.apart });
-    if (found && Math.abs(found.offMm) < Math.abs(best.off) - 1e-6) best = { hole: first + by, off: found.offMm };
+    const found = between(
+      { line: eyes.round, hole: first + by },
+      { line: eyes.round, hole: first + by + eyes.rule.apart },
+    );
+    if (found && Math.abs(found.offMm) < Math.abs(best.off) - 1e-6)
+      best = { hole: first + by, off: found.offMm };
   }
   const gained = Math.abs(seen.offMm) - Math.abs(best.off);
-  const around = (hole: number) => ((hole - 1) % count + count) % count + 1;
+  const around = (hole: number) => ((((hole - 1) % count) + count) % count) + 1;
   return {
     ...plain,
-    better: best.hole !== first && gained > worthwhileMm
-      ? { holes: [around(best.hole), around(best.hole + eyes.rule.apart)], offMm: best.off, front: frontFor(form, eyes, best.hole + eyes.rule.apart / 2) }
-      : null,
+    better:
+      best.hole !== first && gained > worthwhileMm
+        ? {
+            holes: [around(best.hole), around(best.hole + eyes.rule.apart)],
+            offMm: best.off,
+            front: frontFor(form, eyes, best.hole + eyes.rule.apart / 2),
+          }
+        : null,
   };
 }
 
 /** How a feature lies on the stuffed form: its middle against that of its round, and of a pair which side is higher. */
-export function featureOnForm(form: PartForm, { line, seat, units, rule }: FeaturePlacement, relaxed: RelaxedForm, stand: Stand): { offMm: number; rightHigherMm: number | null } | null {
+export function featureOnForm(
+  form: PartForm,
+  { line, seat, units, rule }: FeaturePlacement,
+  relaxed: RelaxedForm,
+  stand: Stand,
+): { offMm: number; rightHigherMm: number | null } | null {
   const [first, last] = [units[0], units.at(-1)];
-  if (!first || !last || isAtBack(rule.sideways) || rule.sides === 'left' || rule.sides === 'right') return null;
+  if (!first || !last || isAtBack(rule.sideways) || rule.sides === 'left' || rule.sides === 'right')
+    return null;
   const { between } = holesOnForm(form, line, seat, relaxed, stand);
   const from = (unit: FeatureUnit) => ({ line: unit.fromLine, hole: unit.from });
   const to = (unit: FeatureUnit) => ({ line: unit.toLine, hole: unit.to });
@@ -89,8 +130,13 @@ export function featureOnForm(form: PartForm, { line, seat, units, rule }: Featu
   const whole = units.length > 1 ? between(from(first), to(last)) : middles[0];
   if (!whole || middles.some((one) => one === null)) return null;
   const [left, right] = [between(from(first), from(last)), between(to(first), to(last))];
-  const offMm = units.length > 1 ? middles.reduce((sum, one) => sum + (one?.offMm ?? 0), 0) / units.length : whole.offMm;
-  return { offMm, rightHigherMm: units.length > 1 && left && right ? (left.secondHigherMm + right.secondHigherMm) / 2 : null };
+  const offMm =
+    units.length > 1 ? middles.reduce((sum, one) => sum + (one?.offMm ?? 0), 0) / units.length : whole.offMm;
+  return {
+    offMm,
+    rightHigherMm:
+      units.length > 1 && left && right ? (left.secondHigherMm + right.secondHigherMm) / 2 : null,
+  };
 }
 
 /** The front line through the middle of a pair of holes, as a line of the text. */
@@ -100,6 +146,6 @@ function frontFor({ fabric, starts }: PartForm, eyes: EyePlacement, hole: number
   const [post] = eyes.posts;
   const foot = post.azimuth + ((hole - post.stitch) * 2 * Math.PI) / post.of;
   const first = stitchAzimuth(fabric, starts, round, 1);
-  const stitch = ((((foot - first) / (2 * Math.PI)) * post.of) % post.of + post.of) % post.of + 1;
+  const stitch = ((((((foot - first) / (2 * Math.PI)) * post.of) % post.of) + post.of) % post.of) + 1;
   return frontSentence(stitch, fabric.label[round - 1] ?? round);
 }

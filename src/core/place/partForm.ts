@@ -28,7 +28,13 @@ export function seatHoles(form: PartForm, round: number, seat: 'foot' | 'split')
  *
  * @param front azimuth of the front line; where it follows the pair itself, opposite the round start beside it
  */
-export function pairAt(form: PartForm, round: number, seat: 'foot' | 'split', apart: number, front = frontAzimuth(form.part, form.fabric, form.starts, [round, round + 1])): { pair: Pair; holes: Holes } {
+export function pairAt(
+  form: PartForm,
+  round: number,
+  seat: 'foot' | 'split',
+  apart: number,
+  front = frontAzimuth(form.part, form.fabric, form.starts, [round, round + 1]),
+): { pair: Pair; holes: Holes } {
   const holes = seatHoles(form, round, seat);
   return { pair: choosePair(holeAt(holes, front), apart), holes };
 }

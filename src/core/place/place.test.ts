@@ -9,15 +9,34 @@ import { apartOf, choosePair, showingOf } from './pair';
 import { pairAt, seatHoles } from './partForm';
 import { proposeEyes } from './proposeEyes';
 
-const rounds = ['R1: 6 sc in ring', 'R2: inc x 6', 'R3: (sc, inc) x 6', 'R4: (2 sc, inc) x 6', 'R5: (3 sc, inc) x 6', 'R6-R13: sc around', 'R14: (3 sc, dec) x 6', 'R15: (2 sc, dec) x 6', 'R16: (sc, dec) x 6', 'R17: dec x 6'];
-const head = (sentence: string, top = '', under = '') => analyseToy(`Gauge: 5 mm x 5 mm\n${top}Head\n${under}${rounds.join('\n')}\n${sentence}`).parts[0]!;
+const rounds = [
+  'R1: 6 sc in ring',
+  'R2: inc x 6',
+  'R3: (sc, inc) x 6',
+  'R4: (2 sc, inc) x 6',
+  'R5: (3 sc, inc) x 6',
+  'R6-R13: sc around',
+  'R14: (3 sc, dec) x 6',
+  'R15: (2 sc, dec) x 6',
+  'R16: (sc, dec) x 6',
+  'R17: dec x 6',
+];
+const head = (sentence: string, top = '', under = '') =>
+  analyseToy(`Gauge: 5 mm x 5 mm\n${top}Head\n${under}${rounds.join('\n')}\n${sentence}`).parts[0]!;
 const eyesOf = (sentence: string, top = '', under = '') => head(sentence, top, under).eyes!;
-const posts = (sentence: string, top = '', under = '') => eyesOf(sentence, top, under).posts.map((post) => post.stitch);
+const posts = (sentence: string, top = '', under = '') =>
+  eyesOf(sentence, top, under).posts.map((post) => post.stitch);
 
 describe('direction', () => {
   test.each([
-    ['right', 'top', 'out', 1], ['right', 'top', 'in', -1], ['right', 'bottom', 'out', -1], ['right', 'bottom', 'in', 1],
-    ['left', 'top', 'out', -1], ['left', 'top', 'in', 1], ['left', 'bottom', 'out', 1], ['left', 'bottom', 'in', -1],
+    ['right', 'top', 'out', 1],
+    ['right', 'top', 'in', -1],
+    ['right', 'bottom', 'out', -1],
+    ['right', 'bottom', 'in', 1],
+    ['left', 'top', 'out', -1],
+    ['left', 'top', 'in', 1],
+    ['left', 'bottom', 'out', 1],
+    ['left', 'bottom', 'in', -1],
   ] as const)('%s hand, start at the %s, %sside out: %i', (hand, start, side, dir) => {
     expect(direction({ hand, start, side })).toBe(dir);
   });
@@ -27,23 +46,33 @@ describe('direction', () => {
     const left = posts('Eyes: 9 mm, between R9 and R10, 5 showing', 'Hand: left\n');
     expect(left).toEqual([...right].reverse());
     expect(posts('Eyes: 9 mm, between R9 and R10, 5 showing', '', 'Start: bottom\n')).toEqual(left);
-    expect(posts('Eyes: 9 mm, between R9 and R10, 5 showing', 'Hand: left\n', 'Start: bottom\n')).toEqual(right);
+    expect(posts('Eyes: 9 mm, between R9 and R10, 5 showing', 'Hand: left\n', 'Start: bottom\n')).toEqual(
+      right,
+    );
   });
 });
 
 describe('pairs', () => {
   test('no other pair of holes is nearer to the middle', () => {
-    fc.assert(fc.property(fc.double({ min: 1, max: 60, noNaN: true }), fc.integer({ min: 1, max: 30 }), (middle, apart) => {
-      const pair = choosePair(middle, apart);
-      let best = Infinity;
-      for (let a = -60; a <= 120; a += 1) best = Math.min(best, Math.abs(a + apart / 2 - middle));
-      expect(Math.abs(pair.miss)).toBeLessThanOrEqual(best + 1e-9);
-      expect(pair.b - pair.a).toBe(apart);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 60, noNaN: true }),
+        fc.integer({ min: 1, max: 30 }),
+        (middle, apart) => {
+          const pair = choosePair(middle, apart);
+          let best = Infinity;
+          for (let a = -60; a <= 120; a += 1) best = Math.min(best, Math.abs(a + apart / 2 - middle));
+          expect(Math.abs(pair.miss)).toBeLessThanOrEqual(best + 1e-9);
+          expect(pair.b - pair.a).toBe(apart);
+        },
+      ),
+    );
   });
 
   test('both readings of apart', () => {
-    expect([showingOf(8, 'foot'), showingOf(8, 'split'), apartOf(7, 'foot'), apartOf(7, 'split')]).toEqual([7, 8, 8, 7]);
+    expect([showingOf(8, 'foot'), showingOf(8, 'split'), apartOf(7, 'foot'), apartOf(7, 'split')]).toEqual([
+      7, 8, 8, 7,
+    ]);
   });
 });
 
@@ -76,7 +105,8 @@ describe('eyes', () => {
     const front = 'Front: stitch 15.5 of round 6\n';
     const near = head('Eyes: 9 mm, between R6 and R7, 7 apart', 'Lean: 0.25\n', front);
     const far = head('Eyes: 9 mm, between R10 and R11, 7 apart', 'Lean: 0.25\n', front);
-    const middle = (part: typeof near, round: number) => holeAt(seatHoles(part.form, round, 'foot'), part.eyes!.frontAzimuth);
+    const middle = (part: typeof near, round: number) =>
+      holeAt(seatHoles(part.form, round, 'foot'), part.eyes!.frontAzimuth);
     expect(middle(far, 10) - middle(near, 6)).toBeCloseTo(1, 6);
   });
 
@@ -117,7 +147,9 @@ describe('eyes', () => {
 
   test('rounds counted from the base are counted from the end that is the base', () => {
     expect(eyesOf('Eyes: 9 mm, between rounds 7 and 8 from the base, 6 apart').rule.gap).toEqual([10, 11]);
-    expect(eyesOf('Eyes: 9 mm, between rounds 7 and 8 from the base, 6 apart', '', 'Start: bottom\n').rule.gap).toEqual([7, 8]);
+    expect(
+      eyesOf('Eyes: 9 mm, between rounds 7 and 8 from the base, 6 apart', '', 'Start: bottom\n').rule.gap,
+    ).toEqual([7, 8]);
   });
 
   test('“8 apart, 8 showing” can only be between stitches', () => {
@@ -137,13 +169,21 @@ describe('eyes', () => {
 
   test('a rule written as a sentence is read back as the same rule', () => {
     const part = head('');
-    fc.assert(fc.property(
-      fc.record({ sizeMm: fc.integer({ min: 4, max: 24 }), round: fc.integer({ min: 2, max: 15 }), apart: fc.integer({ min: 1, max: 11 }), seat: fc.constantFrom('foot' as const, 'split' as const) }),
-      ({ sizeMm, round, apart, seat }) => {
-        const rule = { sizeMm, gap: [round, round + 1] as [number, number], apart, seat };
-        expect(eyesOf(eyeSentence(rule)).rule).toEqual(rule);
-      },
-    ), { numRuns: 60 });
+    fc.assert(
+      fc.property(
+        fc.record({
+          sizeMm: fc.integer({ min: 4, max: 24 }),
+          round: fc.integer({ min: 2, max: 15 }),
+          apart: fc.integer({ min: 1, max: 11 }),
+          seat: fc.constantFrom('foot' as const, 'split' as const),
+        }),
+        ({ sizeMm, round, apart, seat }) => {
+          const rule = { sizeMm, gap: [round, round + 1] as [number, number], apart, seat };
+          expect(eyesOf(eyeSentence(rule)).rule).toEqual(rule);
+        },
+      ),
+      { numRuns: 60 },
+    );
     expect(writeEyes(part.source, proposeEyes(part.form)).insertAfter).toBe(true);
   });
 
@@ -154,6 +194,10 @@ describe('eyes', () => {
   });
 
   test('the address in words', () => {
-    expect(eyeAddress(eyesOf('Eyes: 9 mm, between R9 and R10, 6 showing'))).toEqual({ gap: 'between round 9 and 10', holes: 'holes 12 and 19', showing: '6 show' });
+    expect(eyeAddress(eyesOf('Eyes: 9 mm, between R9 and R10, 6 showing'))).toEqual({
+      gap: 'between round 9 and 10',
+      holes: 'holes 12 and 19',
+      showing: '6 show',
+    });
   });
 });

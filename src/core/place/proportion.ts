@@ -27,7 +27,10 @@ function apartOf(form: PartForm, line: number, apart: number, seat: EyeRule['sea
 /** The proportion of placed eyes, by the profile. */
 export function proportionOf(form: PartForm, eyes: EyePlacement): Proportion {
   if (eyes.rule.other) return lyingProportionOf(form, eyes);
-  return { down: downOf(form, eyes.round), apart: apartOf(form, eyes.round, eyes.rule.apart, eyes.rule.seat) };
+  return {
+    down: downOf(form, eyes.round),
+    apart: apartOf(form, eyes.round, eyes.rule.apart, eyes.rule.seat),
+  };
 }
 
 /**
@@ -35,12 +38,18 @@ export function proportionOf(form: PartForm, eyes: EyePlacement): Proportion {
  *
  * @returns the rule, and the proportion it really has: the difference is what whole stitches lose
  */
-export function eyesForProportion(form: PartForm, wanted: Proportion, rule: EyeRule): { rule: EyeRule; real: Proportion } {
+export function eyesForProportion(
+  form: PartForm,
+  wanted: Proportion,
+  rule: EyeRule,
+): { rule: EyeRule; real: Proportion } {
   if (rule.other) return lyingEyesForProportion(form, wanted, rule);
   const { fabric } = form;
   const line = nearest(1, Math.max(1, fabric.rounds - 1), (one) => Math.abs(downOf(form, one) - wanted.down));
   const { count } = seatHoles(form, line, rule.seat);
-  const apart = nearest(1, Math.max(1, Math.floor(count / 2)), (one) => Math.abs(apartOf(form, line, one, rule.seat) - wanted.apart));
+  const apart = nearest(1, Math.max(1, Math.floor(count / 2)), (one) =>
+    Math.abs(apartOf(form, line, one, rule.seat) - wanted.apart),
+  );
   return {
     rule: withEyes(rule, { gap: [fabric.label[line - 1] ?? line, fabric.label[line] ?? line + 1], apart }),
     real: { down: downOf(form, line), apart: apartOf(form, line, apart, rule.seat) },
@@ -53,11 +62,21 @@ export function proportionSteps(form: PartForm, eyes: EyePlacement): { down: num
   const { count } = seatHoles(form, eyes.round, eyes.rule.seat);
   return {
     down: Array.from({ length: Math.max(0, form.fabric.rounds - 1) }, (_, i) => downOf(form, i + 1)),
-    apart: Array.from({ length: Math.floor(count / 2) }, (_, i) => apartOf(form, eyes.round, i + 1, eyes.rule.seat)),
+    apart: Array.from({ length: Math.floor(count / 2) }, (_, i) =>
+      apartOf(form, eyes.round, i + 1, eyes.rule.seat),
+    ),
   };
 }
 
-const fractions: [number, string][] = [[1 / 4, 'a quarter'], [1 / 3, 'a third'], [2 / 5, 'two fifths'], [1 / 2, 'half'], [3 / 5, 'three fifths'], [2 / 3, 'two thirds'], [3 / 4, 'three quarters']];
+const fractions: [number, string][] = [
+  [1 / 4, 'a quarter'],
+  [1 / 3, 'a third'],
+  [2 / 5, 'two fifths'],
+  [1 / 2, 'half'],
+  [3 / 5, 'three fifths'],
+  [2 / 3, 'two thirds'],
+  [3 / 4, 'three quarters'],
+];
 
 /** A share as a fraction a maker thinks in: `, about a third`; empty where none is near. */
 export function shareWords(share: number): string {

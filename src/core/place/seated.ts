@@ -35,10 +35,19 @@ export function plannedAfter({ posts, rule }: EyePlacement): number {
 }
 
 /** What the count should be, where the eyes are where the plan puts them. */
-export function plannedCount({ posts, showing, round, rule }: EyePlacement, labels: ArrayLike<number>): SeatedCount {
+export function plannedCount(
+  { posts, showing, round, rule }: EyePlacement,
+  labels: ArrayLike<number>,
+): SeatedCount {
   const first = Math.min(...posts.map((post) => post.stitch));
   const label = labels[round - 1] ?? round;
-  return { before: rule.seat === 'foot' ? first - 1 : first, between: showing, after: null, firstRound: label, secondRound: label };
+  return {
+    before: rule.seat === 'foot' ? first - 1 : first,
+    between: showing,
+    after: null,
+    firstRound: label,
+    secondRound: label,
+  };
 }
 
 /**
@@ -48,7 +57,11 @@ export function plannedCount({ posts, showing, round, rule }: EyePlacement, labe
  * @param form the part
  * @param eyes as planned: the line of holes and the seat
  */
-export function checkSeated(form: PartForm, eyes: EyePlacement, { before, between, after, firstRound, secondRound }: SeatedCount): SeatedCheck {
+export function checkSeated(
+  form: PartForm,
+  eyes: EyePlacement,
+  { before, between, after, firstRound, secondRound }: SeatedCount,
+): SeatedCheck {
   const { seat } = eyes.rule;
   const holes = seatHoles(form, eyes.round, seat);
   const dir = directionAt(form.fabric, form.orientation, eyes.round);
@@ -67,7 +80,9 @@ export function checkSeated(form: PartForm, eyes: EyePlacement, { before, betwee
     const by = to - from;
     if (by === 0) return;
     const way = by * dir > 0 ? 'right' : 'left';
-    moves.push(`Move the ${side} eye ${Math.abs(by)} ${Math.abs(by) === 1 ? 'stitch' : 'stitches'} to the ${way}.`);
+    moves.push(
+      `Move the ${side} eye ${Math.abs(by)} ${Math.abs(by) === 1 ? 'stitch' : 'stitches'} to the ${way}.`,
+    );
   };
   const off = Math.abs(miss) >= 0.3 || b - a !== (planned[1] ?? 0) - (planned[0] ?? 0);
   if (off) {
@@ -77,7 +92,7 @@ export function checkSeated(form: PartForm, eyes: EyePlacement, { before, betwee
   const wanted = form.fabric.label[eyes.round - 1] ?? eyes.round;
   const lift = (round: number, side: string) => {
     if (round === wanted) return;
-    const up = (round > wanted) === (form.orientation.start === 'top');
+    const up = round > wanted === (form.orientation.start === 'top');
     const by = Math.abs(round - wanted);
     moves.push(`Move the ${side} eye ${by} ${by === 1 ? 'round' : 'rounds'} ${up ? 'up' : 'down'}.`);
   };
@@ -85,7 +100,12 @@ export function checkSeated(form: PartForm, eyes: EyePlacement, { before, betwee
   lift(secondRound, secondSide);
   if (uncounted !== 0) moves.length = 0;
   return {
-    centred: Math.abs(miss) < 0.3, level: firstRound === secondRound, missStitches: miss, missMm: Math.abs(miss) * perHole,
-    missSide: Math.abs(miss) < 0.05 ? null : miss * dir > 0 ? 'right' : 'left', uncounted, moves,
+    centred: Math.abs(miss) < 0.3,
+    level: firstRound === secondRound,
+    missStitches: miss,
+    missMm: Math.abs(miss) * perHole,
+    missSide: Math.abs(miss) < 0.05 ? null : miss * dir > 0 ? 'right' : 'left',
+    uncounted,
+    moves,
   };
 }

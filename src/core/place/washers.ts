@@ -31,16 +31,30 @@ export function underWasher(form: PartForm, line: number, azimuth: number, washe
       if ((fabric.parentCount[(fabric.offset[at] ?? 0) + stitch - 1] ?? 1) < 2) continue;
       const across = wrapAngle(holeAzimuth(holes, stitch) - azimuth) * radius;
       const own = at === line && Math.abs(across) < (turn * radius) / holes.count / 4;
-      if (!own && Math.hypot(across, away) < reach) decreases.push({ round: fabric.label[at] ?? at + 1, stitch });
+      if (!own && Math.hypot(across, away) < reach)
+        decreases.push({ round: fabric.label[at] ?? at + 1, stitch });
     }
   }
-  const ridge = landmarkLines(fabric, 'ridge').find((at) => Math.abs(at - line) * gauge.heightMm < reach) ?? null;
+  const ridge =
+    landmarkLines(fabric, 'ridge').find((at) => Math.abs(at - line) * gauge.heightMm < reach) ?? null;
   return { decreases, ridge };
 }
 
 /** What it lies over, in words; null where it lies on plain fabric. */
-export function underWasherWords({ decreases, ridge }: UnderWasher, labels: ArrayLike<number>): { code: string; words: string } | null {
+export function underWasherWords(
+  { decreases, ridge }: UnderWasher,
+  labels: ArrayLike<number>,
+): { code: string; words: string } | null {
   const [first] = decreases;
-  if (first) return { code: 'washer-on-decrease', words: `lies over a decrease (round ${first.round}, stitch ${first.stitch}), where the fabric is thick on one side` };
-  return ridge === null ? null : { code: 'washer-on-ridge', words: `lies over the ridge between rounds ${labels[ridge - 1]} and ${labels[ridge]}` };
+  if (first)
+    return {
+      code: 'washer-on-decrease',
+      words: `lies over a decrease (round ${first.round}, stitch ${first.stitch}), where the fabric is thick on one side`,
+    };
+  return ridge === null
+    ? null
+    : {
+        code: 'washer-on-ridge',
+        words: `lies over the ridge between rounds ${labels[ridge - 1]} and ${labels[ridge]}`,
+      };
 }

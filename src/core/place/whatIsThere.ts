@@ -36,12 +36,21 @@ export function landmarkWords(form: PartForm, line: number): string[] {
   const [over, under] = form.orientation.lying ? ['to the left of', 'to the right of'] : ['above', 'below'];
   const seen = (['ridge', 'colour change', 'neck'] as const).flatMap((landmark) => {
     const found = landmarkLines(fabric, landmark);
-    return found.map((at) => ({ at, name: landmark === 'colour change' && found.length > 1 ? `the change to ${newColour(fabric, at)}` : `the ${landmark}` }));
+    return found.map((at) => ({
+      at,
+      name:
+        landmark === 'colour change' && found.length > 1
+          ? `the change to ${newColour(fabric, at)}`
+          : `the ${landmark}`,
+    }));
   });
-  const words = seen.sort((a, b) => Math.abs(a.at - line) - Math.abs(b.at - line)).slice(0, 2).map(({ at, name }) => {
-    if (at === line) return `on the same line as ${name}`;
-    return `${rounds(Math.abs(at - line))} ${(line - at) * up > 0 ? over : under} ${name}`;
-  });
+  const words = seen
+    .sort((a, b) => Math.abs(a.at - line) - Math.abs(b.at - line))
+    .slice(0, 2)
+    .map(({ at, name }) => {
+      if (at === line) return `on the same line as ${name}`;
+      return `${rounds(Math.abs(at - line))} ${(line - at) * up > 0 ? over : under} ${name}`;
+    });
   return [...words, `${rounds(fabric.rounds - line)} from the last round`];
 }
 
@@ -49,7 +58,10 @@ export function landmarkWords(form: PartForm, line: number): string[] {
 export function eyeLandmarks(form: PartForm, { posts }: EyePlacement): string[] {
   const lines = [...new Set(posts.map((post) => post.line))].sort((a, b) => a - b);
   if (lines.length === 1) return [`The line of holes is ${landmarkWords(form, lines[0] ?? 1).join(', ')}.`];
-  return lines.map((line) => `The line of holes between ${form.fabric.label[line - 1]} and ${form.fabric.label[line]} is ${landmarkWords(form, line).join(', ')}.`);
+  return lines.map(
+    (line) =>
+      `The line of holes between ${form.fabric.label[line - 1]} and ${form.fabric.label[line]} is ${landmarkWords(form, line).join(', ')}.`,
+  );
 }
 
 /**
@@ -58,38 +70,73 @@ export function eyeLandmarks(form: PartForm, { posts }: EyePlacement): string[] 
  *
  * @returns null where there are no eyes, or the feature is at the back
  */
-export function fromTheEyes(form: PartForm, feature: FeaturePlacement, eyes: EyePlacement | null): string | null {
+export function fromTheEyes(
+  form: PartForm,
+  feature: FeaturePlacement,
+  eyes: EyePlacement | null,
+): string | null {
   if (form.orientation.lying) return fromLyingEyes(form, feature, eyes);
-  const [left, right] = [eyes?.posts.find((post) => post.side === 'left'), eyes?.posts.find((post) => post.side === 'right')];
+  const [left, right] = [
+    eyes?.posts.find((post) => post.side === 'left'),
+    eyes?.posts.find((post) => post.side === 'right'),
+  ];
   const { units, line, rule } = feature;
   if (!eyes || !left || !right || units.length === 0 || rule.sideways.by === 'back') return null;
   const by = (line - eyes.round) * upOf(form);
-  const vertical = by === 0 ? 'on the line of the eyes' : `${rounds(Math.abs(by))} straight ${by > 0 ? 'up' : 'down'}`;
+  const vertical =
+    by === 0 ? 'on the line of the eyes' : `${rounds(Math.abs(by))} straight ${by > 0 ? 'up' : 'down'}`;
   const inward = Math.sign(wrapAngle(right.azimuth - left.azimuth)) || 1;
   const sideways = (post: typeof left, azimuth: number) => {
-    const stitches = (wrapAngle(azimuth - post.azimuth) / turn) * (units[0]?.of ?? 1) * (post.side === 'left' ? inward : -inward);
+    const stitches =
+      (wrapAngle(azimuth - post.azimuth) / turn) *
+      (units[0]?.of ?? 1) *
+      (post.side === 'left' ? inward : -inward);
     if (Math.abs(stitches) < 0.25) return '';
     return `, then ${stitchWords(Math.abs(stitches))} ${stitches > 0 ? 'towards the middle' : 'outwards'}`;
   };
-  const ends = units.length > 1
-    ? units.map((unit) => ({
-        post: unit.side === 'left' ? left : right, azimuth: nearer(unit.fromAzimuth, unit.toAzimuth, unit.side === 'left' ? right.azimuth : left.azimuth),
-        what: unit.from === unit.to ? `the ${unit.side} one` : `the inner end of the ${unit.side} one`,
-      }))
-    : endsOf(units[0], left, right);
-  const told = ends.map(({ post, azimuth, what }) => `from the ${post.side} eye’s hole ${vertical}${sideways(post, azimuth)}: ${what}`);
+  const ends =
+    units.length > 1
+      ? units.map((unit) => ({
+          post: unit.side === 'left' ? left : right,
+          azimuth: nearer(
+            unit.fromAzimuth,
+            unit.toAzimuth,
+            unit.side === 'left' ? right.azimuth : left.azimuth,
+          ),
+          what: unit.from === unit.to ? `the ${unit.side} one` : `the inner end of the ${unit.side} one`,
+        }))
+      : endsOf(units[0], left, right);
+  const told = ends.map(
+    ({ post, azimuth, what }) =>
+      `from the ${post.side} eye’s hole ${vertical}${sideways(post, azimuth)}: ${what}`,
+  );
   return `${told.join('; ').replace(/^f/, 'F')}.`;
 }
 
-const nearer = (a: number, b: number, to: number) => (Math.abs(wrapAngle(a - to)) <= Math.abs(wrapAngle(b - to)) ? a : b);
+const nearer = (a: number, b: number, to: number) =>
+  Math.abs(wrapAngle(a - to)) <= Math.abs(wrapAngle(b - to)) ? a : b;
 
 /** The ends of a single feature, each from the eye on its side; of one that has no width its middle, from the nearer eye. */
-function endsOf(unit: FeaturePlacement['units'][number] | undefined, left: EyePlacement['posts'][number], right: EyePlacement['posts'][number]) {
+function endsOf(
+  unit: FeaturePlacement['units'][number] | undefined,
+  left: EyePlacement['posts'][number],
+  right: EyePlacement['posts'][number],
+) {
   if (!unit) return [];
   if (unit.from === unit.to) {
-    const post = Math.abs(wrapAngle(unit.azimuth - left.azimuth)) <= Math.abs(wrapAngle(unit.azimuth - right.azimuth)) ? left : right;
+    const post =
+      Math.abs(wrapAngle(unit.azimuth - left.azimuth)) <= Math.abs(wrapAngle(unit.azimuth - right.azimuth))
+        ? left
+        : right;
     return [{ post, azimuth: unit.azimuth, what: 'its middle' }];
   }
   const leftEnd = nearer(unit.fromAzimuth, unit.toAzimuth, left.azimuth);
-  return [{ post: left, azimuth: leftEnd, what: 'its left end' }, { post: right, azimuth: leftEnd === unit.fromAzimuth ? unit.toAzimuth : unit.fromAzimuth, what: 'its right end' }];
+  return [
+    { post: left, azimuth: leftEnd, what: 'its left end' },
+    {
+      post: right,
+      azimuth: leftEnd === unit.fromAzimuth ? unit.toAzimuth : unit.fromAzimuth,
+      what: 'its right end',
+    },
+  ];
 }

@@ -18,13 +18,33 @@ export interface Closing {
 export function closingOf(stitches: number, stitchWidthMm: number, sewnOn = false): Closing {
   const edge = stitches * stitchWidthMm;
   if (sewnOn && stitches > 8) {
-    return { stitches, how: 'open', tailMm: 3.5 * edge + 150, words: `The edge of ${stitches} stitches stays open and is sewn onto another part. Leave a long tail for it.` };
+    return {
+      stitches,
+      how: 'open',
+      tailMm: 3.5 * edge + 150,
+      words: `The edge of ${stitches} stitches stays open and is sewn onto another part. Leave a long tail for it.`,
+    };
   }
   if (stitches <= 8) {
-    return { stitches, how: 'gather', tailMm: edge + 150, words: `Run the tail through the front loops of the last ${stitches}, pull tight, go back through the same hole two or three times, bury the end.` };
+    return {
+      stitches,
+      how: 'gather',
+      tailMm: edge + 150,
+      words: `Run the tail through the front loops of the last ${stitches}, pull tight, go back through the same hole two or three times, bury the end.`,
+    };
   }
   if (stitches <= 12) {
-    return { stitches, how: 'one-more-round', tailMm: edge + 150, words: `${stitches} stitches gather badly in one go. Work one more round of decreases, or run the tail through the front loops twice, then pull tight and bury the end.` };
+    return {
+      stitches,
+      how: 'one-more-round',
+      tailMm: edge + 150,
+      words: `${stitches} stitches gather badly in one go. Work one more round of decreases, or run the tail through the front loops twice, then pull tight and bury the end.`,
+    };
   }
-  return { stitches, how: 'open', tailMm: 3.5 * edge + 150, words: `${stitches} stitches stay an open edge, to be sewn onto another part. Leave a long tail for it.` };
+  return {
+    stitches,
+    how: 'open',
+    tailMm: 3.5 * edge + 150,
+    words: `${stitches} stitches stay an open edge, to be sewn onto another part. Leave a long tail for it.`,
+  };
 }

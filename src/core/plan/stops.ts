@@ -74,7 +74,16 @@ function lastRound(fabric: Fabric, gauge: Gauge, from: number, diameter: number)
  * Eyes: earliest when the round above their line of holes is worked; last call when the opening still lets a washer be pressed. The
  * bulk of the stuffing goes in while fingers fit, after the eyes; the rest while a tool fits; closing comes last.
  */
-export function planStops({ part, fabric, gauge, eyeRounds, noseRounds = [], stuffed, sewnOn, needs = usualNeeds }: StopInput): StopPlan {
+export function planStops({
+  part,
+  fabric,
+  gauge,
+  eyeRounds,
+  noseRounds = [],
+  stuffed,
+  sewnOn,
+  needs = usualNeeds,
+}: StopInput): StopPlan {
   const plan: StopPlan = { stops: [], closing: null, impossible: [] };
   const last = fabric.rounds;
   if (last === 0) return plan;
@@ -87,7 +96,10 @@ export function planStops({ part, fabric, gauge, eyeRounds, noseRounds = [], stu
   // Stuffing waits for the eyes: with the bulk inside no hand gets behind them.
   let eyesDone = 0;
 
-  const pressed = [...eyeRounds.map((below) => ({ below, feature: 'eyes' })), ...noseRounds.map((below) => ({ below, feature: 'nose' }))];
+  const pressed = [
+    ...eyeRounds.map((below) => ({ below, feature: 'eyes' })),
+    ...noseRounds.map((below) => ({ below, feature: 'nose' })),
+  ];
   for (const { below, feature } of pressed) {
     const act: ActKind = feature === 'eyes' ? 'seat-eyes' : 'seat-nose';
     // Narrow first rounds do not count: the place itself lies above them.
@@ -95,13 +107,21 @@ export function planStops({ part, fabric, gauge, eyeRounds, noseRounds = [], stu
     const easy = lastRound(fabric, gauge, earliest, needs.washersEasy);
     const latest = lastRound(fabric, gauge, earliest, needs.washersTight);
     if (latest === 0) {
-      plan.impossible.push({ act, message: `After round ${label(earliest)} the opening is only ${Math.round(opening(earliest))} mm: washers can't be pressed there. They need ${needs.washersTight} mm. Move the ${feature}, or embroider ${feature === 'eyes' ? 'them' : 'it'}.` });
+      plan.impossible.push({
+        act,
+        message: `After round ${label(earliest)} the opening is only ${Math.round(opening(earliest))} mm: washers can't be pressed there. They need ${needs.washersTight} mm. Move the ${feature}, or embroider ${feature === 'eyes' ? 'them' : 'it'}.`,
+      });
       continue;
     }
     eyesDone = Math.max(eyesDone, easy || latest);
     windows.push({
-      act, feature, earliest, easy: easy || latest, latest,
-      why: (after) => `The opening is ${Math.round(opening(after))} mm now. Seat ${feature === 'eyes' ? 'both eyes' : 'the nose'} loosely, look from the front and both sides, then press ${feature === 'eyes' ? 'the washers to the last click: they do not come off whole' : 'its washer to the last click: it does not come off whole'}.`,
+      act,
+      feature,
+      earliest,
+      easy: easy || latest,
+      latest,
+      why: (after) =>
+        `The opening is ${Math.round(opening(after))} mm now. Seat ${feature === 'eyes' ? 'both eyes' : 'the nose'} loosely, look from the front and both sides, then press ${feature === 'eyes' ? 'the washers to the last click: they do not come off whole' : 'its washer to the last click: it does not come off whole'}.`,
     });
   }
   if (stuffed) {
@@ -117,18 +137,40 @@ export function planStops({ part, fabric, gauge, eyeRounds, noseRounds = [], stu
     const bulk = Math.min(tool, Math.max(easy || tool, eyesDone));
     if (bulk > 0) {
       windows.push({
-        act: 'stuff', feature: null, earliest: Math.min(bulk, Math.max(easyFrom, ...pressed.map(({ below }) => below + 1))), easy: bulk, latest: tool,
-        why: (after) => `${byFingers ? 'Fingers still fit' : 'Only a tool fits'}: the opening is ${Math.round(opening(after))} mm. Push the stuffing to the walls${pressed.length > 0 ? ' and tuck it behind the washers' : ''}.`,
+        act: 'stuff',
+        feature: null,
+        earliest: Math.min(bulk, Math.max(easyFrom, ...pressed.map(({ below }) => below + 1))),
+        easy: bulk,
+        latest: tool,
+        why: (after) =>
+          `${byFingers ? 'Fingers still fit' : 'Only a tool fits'}: the opening is ${Math.round(opening(after))} mm. Push the stuffing to the walls${pressed.length > 0 ? ' and tuck it behind the washers' : ''}.`,
       });
-    } else plan.impossible.push({ act: 'stuff', message: `The opening never lets stuffing in: it is ${Math.round(opening(widest))} mm at the widest.` });
+    } else
+      plan.impossible.push({
+        act: 'stuff',
+        message: `The opening never lets stuffing in: it is ${Math.round(opening(widest))} mm at the widest.`,
+      });
     if (tool > bulk) {
       windows.push({
-        act: 'top-up', feature: null, earliest: Math.min(tool, bulk + 1), easy: tool, latest: tool,
-        why: (after) => `Tiny amounts with a tool; the opening is ${Math.round(opening(after))} mm and will be smaller. Stuffing settles: over-fill a little.`,
+        act: 'top-up',
+        feature: null,
+        earliest: Math.min(tool, bulk + 1),
+        easy: tool,
+        latest: tool,
+        why: (after) =>
+          `Tiny amounts with a tool; the opening is ${Math.round(opening(after))} mm and will be smaller. Stuffing settles: over-fill a little.`,
       });
     }
   }
-  if (closing.how !== 'open') windows.push({ act: 'close', feature: null, earliest: last, easy: last, latest: last, why: () => closing.words });
+  if (closing.how !== 'open')
+    windows.push({
+      act: 'close',
+      feature: null,
+      earliest: last,
+      easy: last,
+      latest: last,
+      why: () => closing.words,
+    });
 
   // Fewest points that stab all intervals: always take the earliest end.
   const open = [...windows].sort((a, b) => a.easy - b.easy || order(a.act) - order(b.act));
@@ -139,8 +181,12 @@ export function planStops({ part, fabric, gauge, eyeRounds, noseRounds = [], stu
     here.sort((a, b) => order(a.act) - order(b.act));
     const latest = Math.min(...here.map((window) => window.latest));
     plan.stops.push({
-      part, after: label(after), earliest: label(Math.max(...here.map((window) => window.earliest))), latest: label(latest),
-      openingMm: opening(after), latestOpeningMm: opening(latest),
+      part,
+      after: label(after),
+      earliest: label(Math.max(...here.map((window) => window.earliest))),
+      latest: label(latest),
+      openingMm: opening(after),
+      latestOpeningMm: opening(latest),
       acts: here.map((window) => ({ act: window.act, feature: window.feature, why: window.why(after) })),
     });
   }

@@ -45,10 +45,15 @@ export function stitchAzimuth(fabric: Fabric, starts: Float64Array, round: numbe
 }
 
 /** The stitch (from 1, a real number) of a round that stands at an azimuth. */
-export function stitchAtAzimuth(fabric: Fabric, starts: Float64Array, round: number, azimuth: number): number {
+export function stitchAtAzimuth(
+  fabric: Fabric,
+  starts: Float64Array,
+  round: number,
+  azimuth: number,
+): number {
   const count = Math.max(1, roundCount(fabric, round));
   const at = ((azimuth - (starts[round - 1] ?? 0)) / turn) * count;
-  return ((at % count) + count) % count + 0.5;
+  return (((at % count) + count) % count) + 0.5;
 }
 
 /** Brings an angle into -π … π. */

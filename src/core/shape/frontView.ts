@@ -13,7 +13,11 @@ export interface FrontView {
 }
 
 /** A point at an azimuth on the line of holes above a round, seen from the front; x from the middle, y from the top. */
-export function frontPoint(view: MapView, round: number, azimuth: number): { x: number; y: number; near: boolean } {
+export function frontPoint(
+  view: MapView,
+  round: number,
+  azimuth: number,
+): { x: number; y: number; near: boolean } {
   const angle = wrapAngle(azimuth - view.front);
   const height = Math.max(0, ...view.profile.z);
   const open = view.fabric.start !== 'ring';
@@ -23,7 +27,8 @@ export function frontPoint(view: MapView, round: number, azimuth: number): { x: 
   return { ...(view.lying ? turned(view, x, y) : { x, y }), near: Math.abs(angle) <= Math.PI / 2 };
 }
 
-const widthOf = ({ profile }: MapView) => 2 * profile.radius.reduce((most, radius) => Math.max(most, radius), 0);
+const widthOf = ({ profile }: MapView) =>
+  2 * profile.radius.reduce((most, radius) => Math.max(most, radius), 0);
 
 /** Turned a quarter to the left about the part's middle, the upper edge at 0. */
 function turned(view: MapView, x: number, y: number): { x: number; y: number } {
@@ -49,11 +54,22 @@ export function frontView(view: MapView): FrontView {
       strokes.push(foot.x, foot.y, top.x, top.y);
       colour.push(fabric.colour[from + i] ?? 0);
     }
-    const edges = [frontPoint(view, round - 1, view.front - Math.PI / 2), frontPoint(view, round - 1, view.front + Math.PI / 2), frontPoint(view, round, view.front + Math.PI / 2), frontPoint(view, round, view.front - Math.PI / 2)];
+    const edges = [
+      frontPoint(view, round - 1, view.front - Math.PI / 2),
+      frontPoint(view, round - 1, view.front + Math.PI / 2),
+      frontPoint(view, round, view.front + Math.PI / 2),
+      frontPoint(view, round, view.front - Math.PI / 2),
+    ];
     bands.push({ corners: edges.flatMap(({ x, y }) => [x, y]), colour: mostOften(colour.slice(seen)) });
   }
   const [around, along] = [widthOf(view), Math.max(1, ...profile.z)];
-  return { strokes: Float32Array.from(strokes), colour: Uint8Array.from(colour), bands, width: view.lying ? along : around, height: view.lying ? around : along };
+  return {
+    strokes: Float32Array.from(strokes),
+    colour: Uint8Array.from(colour),
+    bands,
+    width: view.lying ? along : around,
+    height: view.lying ? around : along,
+  };
 }
 
 /** The number that comes most often; 0 where there is none. */
@@ -71,15 +87,25 @@ function flatView({ fabric, gauge, profile, start, lying }: MapView): FrontView 
   for (let row = 0; row < fabric.rounds; row += 1) {
     const count = (fabric.offset[row + 1] ?? 0) - (fabric.offset[row] ?? 0);
     width = Math.max(width, count * gauge.widthMm);
-    const [foot, top] = [row > 0 ? (profile.along[row - 1] ?? 0) : 0, profile.along[row] ?? 0].map((y) => (start === 'top' ? y : height - y));
+    const [foot, top] = [row > 0 ? (profile.along[row - 1] ?? 0) : 0, profile.along[row] ?? 0].map((y) =>
+      start === 'top' ? y : height - y,
+    );
     for (let i = 0; i < count; i += 1) {
       const x = (i + 0.5 - count / 2) * gauge.widthMm;
       strokes.push(x, foot ?? 0, x, top ?? 0);
     }
   }
   if (lying) {
-    const turnedStrokes = strokes.map((value, i) => (i % 2 === 0 ? (strokes[i + 1] ?? 0) - height / 2 : width / 2 - (strokes[i - 1] ?? 0)));
-    return { strokes: Float32Array.from(turnedStrokes), colour: fabric.colour, bands: [], width: height, height: width };
+    const turnedStrokes = strokes.map((value, i) =>
+      i % 2 === 0 ? (strokes[i + 1] ?? 0) - height / 2 : width / 2 - (strokes[i - 1] ?? 0),
+    );
+    return {
+      strokes: Float32Array.from(turnedStrokes),
+      colour: fabric.colour,
+      bands: [],
+      width: height,
+      height: width,
+    };
   }
   return { strokes: Float32Array.from(strokes), colour: fabric.colour, bands: [], width, height };
 }

@@ -12,14 +12,24 @@ export interface Gauge {
 export const assumedGauge: Gauge = { widthMm: 5, heightMm: 4.8, assumed: true };
 
 /** Heights of stitches, as shares of a single crochet: usual proportions, to be replaced by measuring. */
-const heightClass: Record<StitchKind, number> = { sl: 0.35, ch: 0.35, sc: 1, hdc: 1.5, dc: 2.1, tr: 2.9, dtr: 3.7 };
+const heightClass: Record<StitchKind, number> = {
+  sl: 0.35,
+  ch: 0.35,
+  sc: 1,
+  hdc: 1.5,
+  dc: 2.1,
+  tr: 2.9,
+  dtr: 3.7,
+};
 
 /** Height classes by stitch code, for loops over typed arrays. */
 export const heightOfCode = Float64Array.from(stitchKinds, (kind) => heightClass[kind]);
 
 /** The gauge of a toy: as stated in its text, else the assumed one. */
 export function gaugeOf(header: ToyHeader): Gauge {
-  return header.gauge ? { widthMm: header.gauge.widthMm, heightMm: header.gauge.heightMm, assumed: header.gauge.assumed } : assumedGauge;
+  return header.gauge
+    ? { widthMm: header.gauge.widthMm, heightMm: header.gauge.heightMm, assumed: header.gauge.assumed }
+    : assumedGauge;
 }
 
 /**

@@ -50,7 +50,10 @@ function widestHalf({ fabric, profile, gauge }: MapView): number {
   let half = 0;
   for (let r = 0; r < fabric.rounds; r += 1) {
     const count = (fabric.offset[r + 1] ?? 0) - (fabric.offset[r] ?? 0);
-    half = Math.max(half, fabric.row[r] === 1 ? (count * gauge.widthMm) / 2 : (profile.radius[r] ?? 0) * Math.PI);
+    half = Math.max(
+      half,
+      fabric.row[r] === 1 ? (count * gauge.widthMm) / 2 : (profile.radius[r] ?? 0) * Math.PI,
+    );
   }
   return half;
 }
@@ -75,12 +78,21 @@ function uprightPoint(view: MapView, line: number, azimuth: number): { x: number
 }
 
 /** Where a hole lies on a drawn map: under the stitch that is worked into it, so that it stays with its stitch where those are not even. */
-export function holeOnMap(view: MapView, map: FabricMap, line: number, hole: number, azimuth: number, split: boolean): { x: number; y: number } {
+export function holeOnMap(
+  view: MapView,
+  map: FabricMap,
+  line: number,
+  hole: number,
+  azimuth: number,
+  split: boolean,
+): { x: number; y: number } {
   const even = mapPoint(view, line, azimuth);
   const from = view.fabric.offset[line] ?? 0;
   const count = (view.fabric.offset[line + 1] ?? 0) - from;
   const across = view.lying ? 1 : 0;
-  const at = (number: number) => map.points[(from + ((((number - 1) % count) + count) % count)) * 6 + 2 + across] ?? (view.lying ? even.y : even.x);
+  const at = (number: number) =>
+    map.points[(from + ((((number - 1) % count) + count) % count)) * 6 + 2 + across] ??
+    (view.lying ? even.y : even.x);
   if (count <= 0) return even;
   const [here, next] = [at(hole), at(hole + 1)];
   // At the back the map is cut: the two sides of a split lie at its two edges.
@@ -91,7 +103,9 @@ export function holeOnMap(view: MapView, map: FabricMap, line: number, hole: num
 /** Angle a stitch takes up between its neighbours of the round. */
 function cellAngle(azimuths: Float64Array, from: number, to: number, at: number): number {
   const [before, after] = [Math.max(from, at - 1), Math.min(to - 1, at + 1)];
-  return after > before ? ((azimuths[after] ?? 0) - (azimuths[before] ?? 0)) / (after - before) : turn / Math.max(1, to - from);
+  return after > before
+    ? ((azimuths[after] ?? 0) - (azimuths[before] ?? 0)) / (after - before)
+    : turn / Math.max(1, to - from);
 }
 
 /**
@@ -127,7 +141,9 @@ export function fabricMap(view: MapView): FabricMap {
     for (let i = 0; i < count; i += 1) {
       const at = from + i;
       const standing = view.azimuths;
-      const angle = isRow ? (i + 0.5 - count / 2) * step : wrapAngle((standing ? (standing[at] ?? 0) : stitchAzimuth(fabric, starts, r + 1, i + 1)) - front);
+      const angle = isRow
+        ? (i + 0.5 - count / 2) * step
+        : wrapAngle((standing ? (standing[at] ?? 0) : stitchAzimuth(fabric, starts, r + 1, i + 1)) - front);
       // A row is flat: it runs over its own width, and every other one comes back.
       const scale = isRow ? (count * gauge.widthMm) / turn : radius;
       const sign = isRow && r % 2 === 1 ? -dir : dir;
@@ -166,7 +182,27 @@ export function fabricMap(view: MapView): FabricMap {
       points[p + 1] = width / 2 - x;
     }
     for (let r = 0; r <= fabric.rounds; r += 1) lines[r] = (lines[r] ?? 0) - height / 2;
-    return { points, round, colour: fabric.colour, palette: fabric.palette, lines, half, middle: (view.start === 'top' ? 1 : -1) * (middleLine(profile) * h - height / 2), width: height, height: width };
+    return {
+      points,
+      round,
+      colour: fabric.colour,
+      palette: fabric.palette,
+      lines,
+      half,
+      middle: (view.start === 'top' ? 1 : -1) * (middleLine(profile) * h - height / 2),
+      width: height,
+      height: width,
+    };
   }
-  return { points, round, colour: fabric.colour, palette: fabric.palette, lines, half, middle: 0, width, height };
+  return {
+    points,
+    round,
+    colour: fabric.colour,
+    palette: fabric.palette,
+    lines,
+    half,
+    middle: 0,
+    width,
+    height,
+  };
 }

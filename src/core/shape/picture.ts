@@ -34,7 +34,10 @@ export interface PictureScale {
  * @param view the part as it stands, stuffed or flat
  * @param colours screen colour of each yarn of its palette
  */
-export function pictureOf(view: MapView, colours: readonly string[]): { picture: Picture; scale: PictureScale } {
+export function pictureOf(
+  view: MapView,
+  colours: readonly string[],
+): { picture: Picture; scale: PictureScale } {
   const { strokes, colour, bands, width, height } = frontView(view);
   const { widthMm } = view.gauge;
   const extent = Math.max(width, height) * 1.1 + widthMm * 2.5;
@@ -44,7 +47,9 @@ export function pictureOf(view: MapView, colours: readonly string[]): { picture:
   const tintOf = (yarn: number | undefined) => colours[yarn ?? 0] ?? colours[0] ?? '';
   const ground = new Map<string, string>();
   for (const band of bands) {
-    const corners = band.corners.flatMap((mm, i) => (i % 2 === 0 ? `${x(mm)} ${y(band.corners[i + 1] ?? 0)}` : []));
+    const corners = band.corners.flatMap((mm, i) =>
+      i % 2 === 0 ? `${x(mm)} ${y(band.corners[i + 1] ?? 0)}` : [],
+    );
     ground.set(tintOf(band.colour), `${ground.get(tintOf(band.colour)) ?? ''}M${corners.join('L')}Z`);
   }
   const paths = new Map<string, string>();
@@ -54,7 +59,12 @@ export function pictureOf(view: MapView, colours: readonly string[]): { picture:
     paths.set(tint, `${paths.get(tint) ?? ''}M${x(x1)} ${y(y1)}L${x(x2)} ${y(y2)}`);
   }
   const listed = (by: ReadonlyMap<string, string>) => [...by].map(([tint, d]) => ({ d, colour: tint }));
-  const picture: Picture = { ground: listed(ground), fabric: listed(paths), stroke: Math.round(widthMm * 0.98 * perMm * 10) / 10, on: [] };
+  const picture: Picture = {
+    ground: listed(ground),
+    fabric: listed(paths),
+    stroke: Math.round(widthMm * 0.98 * perMm * 10) / 10,
+    on: [],
+  };
   const at = (line: number, azimuth: number) => {
     const point = frontPoint(view, line, azimuth);
     return point.near ? { x: x(point.x), y: y(point.y) } : null;

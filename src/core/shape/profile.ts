@@ -21,21 +21,35 @@ export interface Profile {
  */
 export function profileOf(fabric: Fabric, gauge: Gauge): Profile {
   const { rounds } = fabric;
-  const profile: Profile = { radius: new Float64Array(rounds), z: new Float64Array(rounds), along: new Float64Array(rounds), flat: new Uint8Array(rounds) };
+  const profile: Profile = {
+    radius: new Float64Array(rounds),
+    z: new Float64Array(rounds),
+    along: new Float64Array(rounds),
+    flat: new Uint8Array(rounds),
+  };
   for (let round = 0; round < rounds; round += 1) {
     const count = roundCount(fabric, round + 1);
     const base = (fabric.base[round] ?? 0) - 1;
     let sum = 0;
-    for (let i = fabric.offset[round] ?? 0; i < (fabric.offset[round + 1] ?? 0); i += 1) sum += heightOfCode[fabric.kind[i] ?? 0] ?? 1;
+    for (let i = fabric.offset[round] ?? 0; i < (fabric.offset[round + 1] ?? 0); i += 1)
+      sum += heightOfCode[fabric.kind[i] ?? 0] ?? 1;
     const height = gauge.heightMm * (count > 0 ? sum / count : 1);
     const radius = (count * gauge.widthMm) / (2 * Math.PI);
     // A tube or an edge begins open; a ring begins at a point.
     const open = fabric.start === 'tube' || fabric.start === 'edge' || fabric.start === 'row';
-    const before = base >= 0 ? (profile.radius[base] ?? 0) : open ? radius : fabric.start === 'oval' ? Math.max(0, radius - height) : 0;
+    const before =
+      base >= 0
+        ? (profile.radius[base] ?? 0)
+        : open
+          ? radius
+          : fabric.start === 'oval'
+            ? Math.max(0, radius - height)
+            : 0;
     const step = Math.abs(radius - before);
     profile.radius[round] = radius;
     profile.flat[round] = step >= height * 1.0001 ? 1 : 0;
-    profile.z[round] = (base >= 0 ? (profile.z[base] ?? 0) : 0) + Math.sqrt(Math.max(0, height * height - step * step));
+    profile.z[round] =
+      (base >= 0 ? (profile.z[base] ?? 0) : 0) + Math.sqrt(Math.max(0, height * height - step * step));
     profile.along[round] = (base >= 0 ? (profile.along[base] ?? 0) : 0) + height;
   }
   return profile;

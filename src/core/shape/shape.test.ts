@@ -11,7 +11,9 @@ import { openingMm, profileOf, sizeOf } from './profile';
 const gauge: Gauge = { widthMm: 5, heightMm: 4.8, assumed: false };
 const fabricOf = (text: string) => buildFabric(readPattern(text).parts[0]!, 'us').fabric;
 const tube = fabricOf('R1: ch 24, join, sc in each ch around\nR2-R11: sc around');
-const disc = fabricOf('R1: 6 sc in ring\nR2: inc around\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5: (3 sc, inc) x 6');
+const disc = fabricOf(
+  'R1: 6 sc in ring\nR2: inc around\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5: (3 sc, inc) x 6',
+);
 
 describe('profile', () => {
   test('a tube of n stitches has circumference n·w and the height of its rounds', () => {
@@ -29,20 +31,27 @@ describe('profile', () => {
   test('counts from n = 2πR·sin θ/w make a sphere', () => {
     const radius = 40;
     const counts: number[] = [];
-    for (let s = gauge.heightMm; s < Math.PI * radius - 2; s += gauge.heightMm) counts.push(Math.max(4, Math.round((2 * Math.PI * radius * Math.sin(s / radius)) / gauge.widthMm)));
+    for (let s = gauge.heightMm; s < Math.PI * radius - 2; s += gauge.heightMm)
+      counts.push(Math.max(4, Math.round((2 * Math.PI * radius * Math.sin(s / radius)) / gauge.widthMm)));
     // Counts of any size are worked as a round of as many stitches into what is there.
-    const text = counts.map((n, i) => {
-      if (i === 0) return `R1: ${n} sc in ring`;
-      const before = counts[i - 1]!;
-      return n >= before ? `R${i + 1}: inc ${n - before}, sc around` : `R${i + 1}: dec ${before - n}, sc around`;
-    }).join('\n');
+    const text = counts
+      .map((n, i) => {
+        if (i === 0) return `R1: ${n} sc in ring`;
+        const before = counts[i - 1]!;
+        return n >= before
+          ? `R${i + 1}: inc ${n - before}, sc around`
+          : `R${i + 1}: dec ${before - n}, sc around`;
+      })
+      .join('\n');
     const size = sizeOf(profileOf(fabricOf(text), gauge));
     expect(size.heightMm / size.widthMm).toBeGreaterThan(0.93);
     expect(size.heightMm / size.widthMm).toBeLessThan(1.07);
   });
 
   test('a part in rows is as wide as its longest row', () => {
-    const bib = fabricOf('Row 1: ch 21, sc in 2nd ch from hook and in each ch across, turn\nRows 2-12: ch 1, sc across, turn');
+    const bib = fabricOf(
+      'Row 1: ch 21, sc in 2nd ch from hook and in each ch across, turn\nRows 2-12: ch 1, sc across, turn',
+    );
     const size = sizeOf(profileOf(bib, gauge), bib);
     expect(size.widthMm).toBeCloseTo(100, 6);
     expect(size.heightMm).toBeCloseTo(12 * 4.8, 6);
@@ -57,7 +66,9 @@ describe('profile', () => {
 
   test('taller stitches make a higher round', () => {
     const plain = sizeOf(profileOf(fabricOf('R1: ch 20, join, sc around\nR2: sc around'), gauge)).heightMm;
-    expect(sizeOf(profileOf(fabricOf('R1: ch 20, join, sc around\nR2: dc around'), gauge)).heightMm - plain).toBeCloseTo(2.1 * 4.8 - 4.8, 6);
+    expect(
+      sizeOf(profileOf(fabricOf('R1: ch 20, join, sc around\nR2: dc around'), gauge)).heightMm - plain,
+    ).toBeCloseTo(2.1 * 4.8 - 4.8, 6);
   });
 
   test('the opening is n·w/π across', () => {
@@ -68,7 +79,8 @@ describe('profile', () => {
 describe('lean', () => {
   test('a plain spiral wanders by the lean a round, against the direction of work', () => {
     const starts = roundStarts(tube, 0.23);
-    for (let round = 1; round < tube.rounds; round += 1) expect(starts[round]! - starts[round - 1]!).toBeCloseTo((-0.23 * turn) / 24, 9);
+    for (let round = 1; round < tube.rounds; round += 1)
+      expect(starts[round]! - starts[round - 1]!).toBeCloseTo((-0.23 * turn) / 24, 9);
   });
 
   test('joined rounds stand straight above each other', () => {
@@ -78,15 +90,24 @@ describe('lean', () => {
 
   test('even increases do not turn the round beyond half a stitch', () => {
     const starts = roundStarts(disc, 0);
-    for (let round = 1; round < disc.rounds; round += 1) expect(Math.abs(starts[round]! - starts[round - 1]!)).toBeLessThan(turn / 12);
+    for (let round = 1; round < disc.rounds; round += 1)
+      expect(Math.abs(starts[round]! - starts[round - 1]!)).toBeLessThan(turn / 12);
   });
 
   test('a stitch and its azimuth lead to each other', () => {
     const starts = roundStarts(disc, 0.25);
-    fc.assert(fc.property(fc.integer({ min: 1, max: 5 }), fc.double({ min: 0, max: 0.999, noNaN: true }), (round, share) => {
-      const stitch = 0.5 + share * round * 6;
-      expect(stitchAtAzimuth(disc, starts, round, stitchAzimuth(disc, starts, round, stitch))).toBeCloseTo(stitch, 6);
-    }));
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 5 }),
+        fc.double({ min: 0, max: 0.999, noNaN: true }),
+        (round, share) => {
+          const stitch = 0.5 + share * round * 6;
+          expect(
+            stitchAtAzimuth(disc, starts, round, stitchAzimuth(disc, starts, round, stitch)),
+          ).toBeCloseTo(stitch, 6);
+        },
+      ),
+    );
   });
 
   test('angles come back into one turn', () => {
@@ -98,7 +119,17 @@ describe('lean', () => {
 describe('drawings', () => {
   const starts = roundStarts(tube, 0.25);
   const profile = profileOf(tube, gauge);
-  const view = { fabric: tube, starts, profile, gauge, lean: 0.25, front: 1, dir: 1 as const, start: 'top' as const, lying: false };
+  const view = {
+    fabric: tube,
+    starts,
+    profile,
+    gauge,
+    lean: 0.25,
+    front: 1,
+    dir: 1 as const,
+    start: 'top' as const,
+    lying: false,
+  };
 
   test('the map is as wide as the longest round, with a V for every stitch', () => {
     const map = fabricMap(view);
@@ -124,7 +155,9 @@ describe('drawings', () => {
   });
 
   test('stuffing rounds a ball without stretching its rounds', () => {
-    const ball = fabricOf('R1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5: (3 sc, inc) x 6\nR6-R10: sc around\nR11: (3 sc, dec) x 6\nR12: (2 sc, dec) x 6\nR13: (sc, dec) x 6\nR14: dec x 6');
+    const ball = fabricOf(
+      'R1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5: (3 sc, inc) x 6\nR6-R10: sc around\nR11: (3 sc, dec) x 6\nR12: (2 sc, dec) x 6\nR13: (sc, dec) x 6\nR14: dec x 6',
+    );
     const flat = profileOf(ball, gauge);
     const round = inflate(ball, flat, gauge, true);
     expect(sizeOf(round).heightMm).toBeGreaterThan(sizeOf(flat).heightMm * 1.1);

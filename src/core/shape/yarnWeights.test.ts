@@ -4,7 +4,10 @@ import { formOf } from '../__tests__/formOf';
 
 test('the table grows with the yarn, in thickness, hook and stitch', () => {
   const byThickness = [...yarnWeights].sort((a, b) => a.thicknessMm - b.thicknessMm);
-  for (const key of ['hookMm', 'widthMm', 'heightMm'] as const) expect(byThickness.map((weight) => weight[key])).toEqual([...byThickness.map((weight) => weight[key])].sort((a, b) => a - b));
+  for (const key of ['hookMm', 'widthMm', 'heightMm'] as const)
+    expect(byThickness.map((weight) => weight[key])).toEqual(
+      [...byThickness.map((weight) => weight[key])].sort((a, b) => a - b),
+    );
   // Two strands side by side cover the stitch of the usual hook.
   for (const { widthMm, thicknessMm } of yarnWeights) expect(widthMm).toBeLessThanOrEqual(2.2 * thicknessMm);
 });
@@ -19,8 +22,14 @@ test('a larger hook makes a wider stitch; both figures stay in proportion', () =
 });
 
 test.each([
-  ['medium, chestnut brown', 'medium'], ['super bulky velvet', 'superbulky'], ['chunky chenille, teal', 'bulky'], ['DK cotton', 'light'], ['superfine merino', 'superfine'],
-  ['4-ply', 'superfine'], ['aran', 'medium'], ['fine cotton', 'fine'],
+  ['medium, chestnut brown', 'medium'],
+  ['super bulky velvet', 'superbulky'],
+  ['chunky chenille, teal', 'bulky'],
+  ['DK cotton', 'light'],
+  ['superfine merino', 'superfine'],
+  ['4-ply', 'superfine'],
+  ['aran', 'medium'],
+  ['fine cotton', 'fine'],
 ])('%s is %s', (words, key) => {
   expect(weightInWords(words)?.key).toBe(key);
 });

@@ -17,17 +17,75 @@ export interface YarnWeight {
 }
 
 export const yarnWeights: readonly YarnWeight[] = [
-  { key: 'superfine', name: 'Super fine, sock', words: /\b(super ?fine|sock|fingering|4[- ]?ply)\b/i, thicknessMm: 1.7, hookMm: 2.25, widthMm: 3.4, heightMm: 3.25 },
-  { key: 'fine', name: 'Fine, sport', words: /\b(fine|sport|5[- ]?ply)\b/i, thicknessMm: 2, hookMm: 2.5, widthMm: 3.9, heightMm: 3.75 },
-  { key: 'light', name: 'Light, DK', words: /\b(light|dk|double[- ]?knit(ting)?|8[- ]?ply)\b/i, thicknessMm: 2.2, hookMm: 3, widthMm: 4.4, heightMm: 4.2 },
-  { key: 'medium', name: 'Medium, worsted, aran', words: /\b(medium|worsted|aran|10[- ]?ply)\b/i, thicknessMm: 2.5, hookMm: 3.5, widthMm: 5, heightMm: 4.8 },
-  { key: 'superbulky', name: 'Super bulky', words: /\bsuper ?(bulky|chunky)\b/i, thicknessMm: 5.2, hookMm: 8, widthMm: 10.4, heightMm: 10 },
-  { key: 'bulky', name: 'Bulky, chunky', words: /\b(bulky|chunky|12[- ]?ply|chenille|velvet)\b/i, thicknessMm: 3.5, hookMm: 5, widthMm: 7, heightMm: 6.7 },
-  { key: 'jumbo', name: 'Jumbo', words: /\bjumbo\b/i, thicknessMm: 8.5, hookMm: 12, widthMm: 16.5, heightMm: 15.8 },
+  {
+    key: 'superfine',
+    name: 'Super fine, sock',
+    words: /\b(super ?fine|sock|fingering|4[- ]?ply)\b/i,
+    thicknessMm: 1.7,
+    hookMm: 2.25,
+    widthMm: 3.4,
+    heightMm: 3.25,
+  },
+  {
+    key: 'fine',
+    name: 'Fine, sport',
+    words: /\b(fine|sport|5[- ]?ply)\b/i,
+    thicknessMm: 2,
+    hookMm: 2.5,
+    widthMm: 3.9,
+    heightMm: 3.75,
+  },
+  {
+    key: 'light',
+    name: 'Light, DK',
+    words: /\b(light|dk|double[- ]?knit(ting)?|8[- ]?ply)\b/i,
+    thicknessMm: 2.2,
+    hookMm: 3,
+    widthMm: 4.4,
+    heightMm: 4.2,
+  },
+  {
+    key: 'medium',
+    name: 'Medium, worsted, aran',
+    words: /\b(medium|worsted|aran|10[- ]?ply)\b/i,
+    thicknessMm: 2.5,
+    hookMm: 3.5,
+    widthMm: 5,
+    heightMm: 4.8,
+  },
+  {
+    key: 'superbulky',
+    name: 'Super bulky',
+    words: /\bsuper ?(bulky|chunky)\b/i,
+    thicknessMm: 5.2,
+    hookMm: 8,
+    widthMm: 10.4,
+    heightMm: 10,
+  },
+  {
+    key: 'bulky',
+    name: 'Bulky, chunky',
+    words: /\b(bulky|chunky|12[- ]?ply|chenille|velvet)\b/i,
+    thicknessMm: 3.5,
+    hookMm: 5,
+    widthMm: 7,
+    heightMm: 6.7,
+  },
+  {
+    key: 'jumbo',
+    name: 'Jumbo',
+    words: /\bjumbo\b/i,
+    thicknessMm: 8.5,
+    hookMm: 12,
+    widthMm: 16.5,
+    heightMm: 15.8,
+  },
 ];
 
 /** The same from thin to thick, as a maker looks for hers. */
-export const yarnsByThickness: readonly YarnWeight[] = [...yarnWeights].sort((a, b) => a.thicknessMm - b.thicknessMm);
+export const yarnsByThickness: readonly YarnWeight[] = [...yarnWeights].sort(
+  (a, b) => a.thicknessMm - b.thicknessMm,
+);
 
 /** Widths follow the hook: half a millimetre of stitch for a millimetre of hook, our own figure from dense fabrics. */
 const widthPerHookMm = 0.5;

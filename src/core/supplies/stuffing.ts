@@ -7,7 +7,11 @@ export type StuffingDensities = Readonly<Record<Exclude<Firmness, 'none'>, numbe
 export const usualDensities: StuffingDensities = { light: 20, medium: 35, firm: 50 };
 
 /** Grams of stuffing for a volume in ml; nothing for a part left empty. */
-export function stuffingGrams(volumeMl: number, firmness: Firmness, densities: StuffingDensities = usualDensities): number {
+export function stuffingGrams(
+  volumeMl: number,
+  firmness: Firmness,
+  densities: StuffingDensities = usualDensities,
+): number {
   return firmness === 'none' ? 0 : (volumeMl / 1000) * densities[firmness];
 }
 
@@ -17,9 +21,17 @@ export function stuffingGrams(volumeMl: number, firmness: Firmness, densities: S
  * @param grams what went into a part of `volumeMl`
  * @returns null where the weighing can't be right: under 2 or over 300 g a litre
  */
-export function weighedDensities(volumeMl: number, firmness: Exclude<Firmness, 'none'>, grams: number): StuffingDensities | null {
+export function weighedDensities(
+  volumeMl: number,
+  firmness: Exclude<Firmness, 'none'>,
+  grams: number,
+): StuffingDensities | null {
   const density = volumeMl > 0 ? grams / (volumeMl / 1000) : 0;
   if (!(density >= 2 && density <= 300)) return null;
   const share = density / usualDensities[firmness];
-  return { light: usualDensities.light * share, medium: usualDensities.medium * share, firm: usualDensities.firm * share };
+  return {
+    light: usualDensities.light * share,
+    medium: usualDensities.medium * share,
+    firm: usualDensities.firm * share,
+  };
 }

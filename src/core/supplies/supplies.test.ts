@@ -1,7 +1,14 @@
 import { stuffingGrams, usualDensities, weighedDensities } from './stuffing';
 import { gaugeOfYarn, leanOfYarn, readYarn, type Yarn } from './yarn';
 
-const yarn: Yarn = { id: 'a', name: 'River cotton', weight: 'medium', hookMm: 3.5, swatch: null, wandered: null };
+const yarn: Yarn = {
+  id: 'a',
+  name: 'River cotton',
+  weight: 'medium',
+  hookMm: 3.5,
+  swatch: null,
+  wandered: null,
+};
 
 describe('stuffing', () => {
   test('a litre takes 20, 35 or 50 g by firmness, an empty part none', () => {
@@ -18,7 +25,12 @@ describe('stuffing', () => {
     expect(stuffingGrams(500, 'medium', own)).toBeCloseTo(21, 9);
   });
 
-  test.each([[0, 10], [500, 0], [500, 900], [500, Number.NaN]])('%d ml and %d g is no weighing', (volume, grams) => {
+  test.each([
+    [0, 10],
+    [500, 0],
+    [500, 900],
+    [500, Number.NaN],
+  ])('%d ml and %d g is no weighing', (volume, grams) => {
     expect(weighedDensities(volume, 'medium', grams)).toBeNull();
   });
 });
@@ -26,7 +38,11 @@ describe('stuffing', () => {
 describe('yarn', () => {
   test('by the table until a swatch is measured, then by the swatch', () => {
     expect(gaugeOfYarn(yarn)).toEqual({ widthMm: 5, heightMm: 4.8, assumed: true });
-    expect(gaugeOfYarn({ ...yarn, swatch: { tenStitchesMm: 52, tenRoundsMm: 47 } })).toEqual({ widthMm: 5.2, heightMm: 4.7, assumed: false });
+    expect(gaugeOfYarn({ ...yarn, swatch: { tenStitchesMm: 52, tenRoundsMm: 47 } })).toEqual({
+      widthMm: 5.2,
+      heightMm: 4.7,
+      assumed: false,
+    });
   });
 
   test('the lean is a tenth of what the marker wandered over ten rounds', () => {
@@ -38,7 +54,10 @@ describe('yarn', () => {
   test('what can’t be a yarn is refused with what to mend', () => {
     expect(readYarn(yarn)).toEqual({ ok: true, yarn });
     expect(readYarn({ ...yarn, name: ' ' })).toEqual({ ok: false, message: expect.stringContaining('name') });
-    expect(readYarn({ ...yarn, name: 'cotton, blue' })).toEqual({ ok: false, message: 'A yarn’s name can’t hold a comma.' });
+    expect(readYarn({ ...yarn, name: 'cotton, blue' })).toEqual({
+      ok: false,
+      message: 'A yarn’s name can’t hold a comma.',
+    });
     expect(readYarn({ ...yarn, hookMm: 99 }).ok).toBe(false);
     expect(readYarn({ ...yarn, swatch: { tenStitchesMm: 50 } }).ok).toBe(false);
     expect(readYarn(null).ok).toBe(false);

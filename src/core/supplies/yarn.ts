@@ -18,10 +18,27 @@ export const yarnLimits = { hookMm: [1, 20], tenMm: [15, 400], wandered: [0, 10]
 
 const schema = Joi.object<Yarn>({
   id: Joi.string().min(1).max(60).required(),
-  name: Joi.string().trim().min(1).max(60).pattern(/^[^,\n]+$/).required().messages({ 'string.empty': 'Give the yarn a name.', 'string.pattern.base': 'A yarn’s name can’t hold a comma.', 'string.max': 'Keep the name under 60 signs.' }),
-  weight: Joi.string().valid(...yarnWeights.map(({ key }) => key)).required(),
+  name: Joi.string()
+    .trim()
+    .min(1)
+    .max(60)
+    .pattern(/^[^,\n]+$/)
+    .required()
+    .messages({
+      'string.empty': 'Give the yarn a name.',
+      'string.pattern.base': 'A yarn’s name can’t hold a comma.',
+      'string.max': 'Keep the name under 60 signs.',
+    }),
+  weight: Joi.string()
+    .valid(...yarnWeights.map(({ key }) => key))
+    .required(),
   hookMm: Joi.number().min(yarnLimits.hookMm[0]).max(yarnLimits.hookMm[1]).required(),
-  swatch: Joi.object({ tenStitchesMm: Joi.number().min(yarnLimits.tenMm[0]).max(yarnLimits.tenMm[1]).required(), tenRoundsMm: Joi.number().min(yarnLimits.tenMm[0]).max(yarnLimits.tenMm[1]).required() }).allow(null).required(),
+  swatch: Joi.object({
+    tenStitchesMm: Joi.number().min(yarnLimits.tenMm[0]).max(yarnLimits.tenMm[1]).required(),
+    tenRoundsMm: Joi.number().min(yarnLimits.tenMm[0]).max(yarnLimits.tenMm[1]).required(),
+  })
+    .allow(null)
+    .required(),
   wandered: Joi.number().min(yarnLimits.wandered[0]).max(yarnLimits.wandered[1]).allow(null).required(),
 }).prefs({ convert: false });
 

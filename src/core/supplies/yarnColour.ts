@@ -2,10 +2,44 @@ import type { ToyHeader } from '../notation/pattern';
 
 /** Colours by the words makers use for yarn. */
 const colours: Record<string, string> = {
-  white: '#F4F1E8', cream: '#EFE3C6', oat: '#E2D2B0', sand: '#DCC093', beige: '#D8C3A0', yellow: '#EFC94C', mustard: '#C9982A', gold: '#D9A93A', orange: '#E08A3C',
-  peach: '#F0B48E', coral: '#E77E6B', red: '#C64036', pink: '#E79BB0', rose: '#CF6F86', purple: '#8E6BB0', lilac: '#BBA3D6', lavender: '#B7A6DA', blue: '#4F84BD', navy: '#33456F',
-  teal: '#2F8C8A', turquoise: '#4FB7B2', green: '#6FA05A', olive: '#8A8B4A', mint: '#A9D5B5', sage: '#9DB08C', grey: '#9AA0A3', gray: '#9AA0A3', silver: '#C3C8CA', slate: '#77848C',
-  charcoal: '#4A4F52', black: '#2C2C2E', brown: '#B07A4E', chestnut: '#A8693F', bark: '#6B4A35', tan: '#C79A6B', caramel: '#C58A4E', chocolate: '#6A432C', rust: '#B4552F',
+  white: '#F4F1E8',
+  cream: '#EFE3C6',
+  oat: '#E2D2B0',
+  sand: '#DCC093',
+  beige: '#D8C3A0',
+  yellow: '#EFC94C',
+  mustard: '#C9982A',
+  gold: '#D9A93A',
+  orange: '#E08A3C',
+  peach: '#F0B48E',
+  coral: '#E77E6B',
+  red: '#C64036',
+  pink: '#E79BB0',
+  rose: '#CF6F86',
+  purple: '#8E6BB0',
+  lilac: '#BBA3D6',
+  lavender: '#B7A6DA',
+  blue: '#4F84BD',
+  navy: '#33456F',
+  teal: '#2F8C8A',
+  turquoise: '#4FB7B2',
+  green: '#6FA05A',
+  olive: '#8A8B4A',
+  mint: '#A9D5B5',
+  sage: '#9DB08C',
+  grey: '#9AA0A3',
+  gray: '#9AA0A3',
+  silver: '#C3C8CA',
+  slate: '#77848C',
+  charcoal: '#4A4F52',
+  black: '#2C2C2E',
+  brown: '#B07A4E',
+  chestnut: '#A8693F',
+  bark: '#6B4A35',
+  tan: '#C79A6B',
+  caramel: '#C58A4E',
+  chocolate: '#6A432C',
+  rust: '#B4552F',
 };
 
 /** Where no colour is said: the maker's first yarn, undyed. */
@@ -13,7 +47,10 @@ export const undyed = '#DCC8A4';
 
 function named(words: string): string | null {
   // The last colour word is the noun: “chestnut brown” is a brown.
-  const found = words.toLowerCase().split(/[^a-z]+/).filter((word) => Object.hasOwn(colours, word));
+  const found = words
+    .toLowerCase()
+    .split(/[^a-z]+/)
+    .filter((word) => Object.hasOwn(colours, word));
   return colours[found.at(-1) ?? ''] ?? null;
 }
 

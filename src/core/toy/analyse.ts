@@ -89,17 +89,59 @@ const worked = memoise((part: PartSource, amid: Circumstances, searches: boolean
   const flat = fabric.row[0] === 1;
   const placed = placeAll(form);
   const { front } = placed;
-  const own = (found: readonly Problem[]): Problem[] => found.map((problem) => ({ ...problem, partId: part.id }));
+  const own = (found: readonly Problem[]): Problem[] =>
+    found.map((problem) => ({ ...problem, partId: part.id }));
   const features = placed.features.map((feature) => ({ ...feature, problems: own(feature.problems) }));
-  const eyes = placed.eyes && { ...placed.eyes, problems: own([...placed.eyes.problems, ...audienceProblems(part, audience)]) };
+  const eyes = placed.eyes && {
+    ...placed.eyes,
+    problems: own([...placed.eyes.problems, ...audienceProblems(part, audience)]),
+  };
   const stuffed = !part.steps.some((step) => step.kind === 'stuff' && step.firmness === 'none') && !flat;
   const said = (kind: string) => part.steps.some((step) => step.kind === kind);
   const sewnOn = !said('close') && (said('sew') || said('pin') || said('cut') || said('nosew'));
-  const stops = planStops({ part: part.name, fabric, gauge, eyeRounds: eyes && !flat ? [Math.max(...eyes.posts.map((post) => post.line))] : [], noseRounds: flat ? [] : features.filter(({ kind, rule }) => kind === 'nose' && !rule.embroidered).map(({ line }) => line), stuffed, sewnOn });
-  const all = [...own(problems), ...own(built.problems), ...(eyes?.problems ?? []), ...features.flatMap((feature) => feature.problems), ...own(placed.problems), ...own(closingProblems(part, stops)), ...own(stopProblems(part, stops))];
+  const stops = planStops({
+    part: part.name,
+    fabric,
+    gauge,
+    eyeRounds: eyes && !flat ? [Math.max(...eyes.posts.map((post) => post.line))] : [],
+    noseRounds: flat
+      ? []
+      : features.filter(({ kind, rule }) => kind === 'nose' && !rule.embroidered).map(({ line }) => line),
+    stuffed,
+    sewnOn,
+  });
+  const all = [
+    ...own(problems),
+    ...own(built.problems),
+    ...(eyes?.problems ?? []),
+    ...features.flatMap((feature) => feature.problems),
+    ...own(placed.problems),
+    ...own(closingProblems(part, stops)),
+    ...own(stopProblems(part, stops)),
+  ];
   const analysis: PartAnalysis = {
-    source: part, checks, fabric, starts, profile, form, eyes, features, stops, size: lying(part, sizeOf(profile, fabric)), problems: all,
-    map: { fabric, starts, profile, gauge, lean, front, dir: direction(orientation), start: part.start, lying: part.lying },
+    source: part,
+    checks,
+    fabric,
+    starts,
+    profile,
+    form,
+    eyes,
+    features,
+    stops,
+    size: lying(part, sizeOf(profile, fabric)),
+    problems: all,
+    map: {
+      fabric,
+      starts,
+      profile,
+      gauge,
+      lean,
+      front,
+      dir: direction(orientation),
+      start: part.start,
+      lying: part.lying,
+    },
   };
   return { analysis, spent };
 });
@@ -126,26 +168,51 @@ function lying(part: PartSource, size: PartAnalysis['size']): PartAnalysis['size
 function audienceProblems(part: PartSource, audience: string | null): Problem[] {
   if (!audience || !/under\s*(3|three)|bab(y|ies)|newborn|infant/i.test(audience)) return [];
   const line = part.steps.findLast((step) => step.feature === 'eyes')?.line;
-  return [{
-    code: 'eyes-under-three', severity: 'warning', part: part.name, line,
-    message: 'This toy is for children under three. Eyes with washers can come off and be swallowed: take them off and embroider the eyes instead.', suggestions: [],
-  }];
+  return [
+    {
+      code: 'eyes-under-three',
+      severity: 'warning',
+      part: part.name,
+      line,
+      message:
+        'This toy is for children under three. Eyes with washers can come off and be swallowed: take them off and embroider the eyes instead.',
+      suggestions: [],
+    },
+  ];
 }
 
 function closingProblems(part: PartSource, { closing }: StopPlan): Problem[] {
   const said = part.steps.find((step) => step.kind === 'close');
   if (!said || closing?.how !== 'open') return [];
   const last = part.rounds.at(-1);
-  return [{
-    code: 'not-closed', severity: 'error', part: part.name, round: last?.number, line: said.line, column: said.span.from + 1,
-    message: `The text closes this part with ${closing.stitches} stitches left. More than 12 stays an open hole: little fingers get in and stuffing comes out. Work more rounds of decreases first.`,
-    suggestions: last ? [{ title: `Put in round ${last.number + 1}: dec around`, edits: [{ line: last.line, text: `R${last.number + 1}: dec around`, insertAfter: true }] }] : [],
-  }];
+  return [
+    {
+      code: 'not-closed',
+      severity: 'error',
+      part: part.name,
+      round: last?.number,
+      line: said.line,
+      column: said.span.from + 1,
+      message: `The text closes this part with ${closing.stitches} stitches left. More than 12 stays an open hole: little fingers get in and stuffing comes out. Work more rounds of decreases first.`,
+      suggestions: last
+        ? [
+            {
+              title: `Put in round ${last.number + 1}: dec around`,
+              edits: [{ line: last.line, text: `R${last.number + 1}: dec around`, insertAfter: true }],
+            },
+          ]
+        : [],
+    },
+  ];
 }
 
 function stopProblems(part: PartSource, { impossible }: StopPlan): Problem[] {
   return impossible.map(({ act, message }) => ({
-    code: act === 'seat-eyes' || act === 'seat-nose' ? 'eyes-no-opening' : 'stuffing-no-opening', severity: 'warning' as const, part: part.name, message, suggestions: [],
+    code: act === 'seat-eyes' || act === 'seat-nose' ? 'eyes-no-opening' : 'stuffing-no-opening',
+    severity: 'warning' as const,
+    part: part.name,
+    message,
+    suggestions: [],
     line: part.steps.find((step) => step.feature === 'eyes')?.line ?? part.line,
   }));
 }
@@ -159,8 +226,13 @@ function unworked(part: PartSource, circumstances: Circumstances, problem: Probl
 
 function tooManyStitches(part: PartSource): Problem {
   return {
-    code: 'toy-too-large', severity: 'error', part: part.name, line: part.line, column: 1,
-    message: `The parts before ${part.name} have ${limits.toyStitches} stitches already: no toy is that large. ${part.name} is not counted. Check the numbers of the rounds before it, or give it a toy of its own.`, suggestions: [],
+    code: 'toy-too-large',
+    severity: 'error',
+    part: part.name,
+    line: part.line,
+    column: 1,
+    message: `The parts before ${part.name} have ${limits.toyStitches} stitches already: no toy is that large. ${part.name} is not counted. Check the numbers of the rounds before it, or give it a toy of its own.`,
+    suggestions: [],
   };
 }
 
@@ -182,7 +254,15 @@ interface AnalyseOptions {
 export function analyseToy(text: string, { searches = true }: AnalyseOptions = {}): ToyAnalysis {
   const known = kept.findIndex((one) => one.toy.text === text && (one.searches || !searches));
   const [found] = known >= 0 ? kept.splice(known, 1) : [];
-  const one = found ?? { searches, toy: attempt(() => analyse(text, searches), null, 'this toy', (problem) => nothingBut(text, problem)) };
+  const one = found ?? {
+    searches,
+    toy: attempt(
+      () => analyse(text, searches),
+      null,
+      'this toy',
+      (problem) => nothingBut(text, problem),
+    ),
+  };
   kept.push(one);
   if (kept.length > mostKept) kept.shift();
   return one.toy;
@@ -205,8 +285,24 @@ function ofItsPart(problem: Problem, parts: readonly PartSource[]): Problem {
 
 /** A toy of which only the text is known. */
 function nothingBut(text: string, problem: Problem): ToyAnalysis {
-  const header: Pattern['header'] = { name: null, hand: 'right', gauge: null, lean: null, apart: null, hook: null, audience: null, yarns: [] };
-  const pattern: Pattern = { header, parts: [], notes: [], terms: { value: 'us', source: 'either' }, problems: [], lineKinds: [] };
+  const header: Pattern['header'] = {
+    name: null,
+    hand: 'right',
+    gauge: null,
+    lean: null,
+    apart: null,
+    hook: null,
+    audience: null,
+    yarns: [],
+  };
+  const pattern: Pattern = {
+    header,
+    parts: [],
+    notes: [],
+    terms: { value: 'us', source: 'either' },
+    problems: [],
+    lineKinds: [],
+  };
   return { text, pattern, gauge: assumedGauge, lean: null, parts: [], problems: [problem] };
 }
 
@@ -218,10 +314,23 @@ function analyse(text: string, searches: boolean): ToyAnalysis {
   const circumstances: Circumstances = { ...gauge, terms: pattern.terms.value, lean, hand, audience };
   const left: Left = { stitches: limits.toyStitches, search: searches ? limits.searchOfToy : 0 };
   const parts = pattern.parts.map((part) => {
-    if (left.stitches <= 0 && part.rounds.length > 0) return unworked(part, circumstances, tooManyStitches(part));
-    return attempt(() => analysePart(part, circumstances, left), part, part.name, (problem) => unworked(part, circumstances, problem));
+    if (left.stitches <= 0 && part.rounds.length > 0)
+      return unworked(part, circumstances, tooManyStitches(part));
+    return attempt(
+      () => analysePart(part, circumstances, left),
+      part,
+      part.name,
+      (problem) => unworked(part, circumstances, problem),
+    );
   });
-  const overall = [undefinedColours, apartReadings, unplacedParts].flatMap((check) => attempt(() => check(pattern, text), null, 'the whole toy', (problem) => [problem]));
+  const overall = [undefinedColours, apartReadings, unplacedParts].flatMap((check) =>
+    attempt(
+      () => check(pattern, text),
+      null,
+      'the whole toy',
+      (problem) => [problem],
+    ),
+  );
   const ofText = [...pattern.problems, ...overall].map((problem) => ofItsPart(problem, pattern.parts));
   const problems = [...ofText, ...parts.flatMap((part) => part.problems)];
   problems.sort((a, b) => (a.line ?? 0) - (b.line ?? 0));

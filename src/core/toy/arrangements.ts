@@ -33,12 +33,17 @@ export function nearestArrangements(text: string, part: PartAnalysis, most: numb
   if (!eyes) return [];
   const spread = (by: number) => eyesApart(form, eyes, eyes.rule.apart + by);
   // Another line of holes, said as a gap, so that each arrangement stands by itself.
-  const moved = ([1, -1] as const).map((by) => { const next = raisedEyes(form, eyes, by); return next && { ...next, vertical: undefined }; });
+  const moved = ([1, -1] as const).map((by) => {
+    const next = raisedEyes(form, eyes, by);
+    return next && { ...next, vertical: undefined };
+  });
   const wishes: (EyeRule | null)[] = [spread(-1), spread(1), ...moved, spread(-2), spread(2)];
-  return wishes.flatMap((wish) => (wish ? [wish] : []))
+  return wishes
+    .flatMap((wish) => (wish ? [wish] : []))
     .flatMap((wish) => arrangementIn(applyEdits(text, eyeEdits(form, eyes, wish)), part) ?? [])
     .filter((found) => found.eyes.problems.every((problem) => problem.severity !== 'error'))
-    .sort((a, b) => Math.abs(a.eyes.missStitches) - Math.abs(b.eyes.missStitches)).slice(0, most);
+    .sort((a, b) => Math.abs(a.eyes.missStitches) - Math.abs(b.eyes.missStitches))
+    .slice(0, most);
 }
 
 /** `13|14, 7 apart` and how far off the middle it is. */
@@ -46,7 +51,14 @@ export function arrangementWords(eyes: EyePlacement): { words: string; off: stri
   const { rule, missStitches, missMm } = eyes;
   const rise = rule.rise ?? 0;
   return {
-    words: rule.other ? `${eyePlaces(eyes).map(({ gap }) => gap.join('|')).join(' and ')}${rise === 0 ? '' : `, ${Math.abs(rise)} ${rise > 0 ? 'up' : 'down'}`}` : `${rule.gap.join('|')}, ${rule.apart} apart`,
-    off: Math.abs(missStitches) < 0.05 ? 'centred' : `${(Math.round(Math.abs(missMm) * 10) / 10).toFixed(1)} mm off`,
+    words: rule.other
+      ? `${eyePlaces(eyes)
+          .map(({ gap }) => gap.join('|'))
+          .join(' and ')}${rise === 0 ? '' : `, ${Math.abs(rise)} ${rise > 0 ? 'up' : 'down'}`}`
+      : `${rule.gap.join('|')}, ${rule.apart} apart`,
+    off:
+      Math.abs(missStitches) < 0.05
+        ? 'centred'
+        : `${(Math.round(Math.abs(missMm) * 10) / 10).toFixed(1)} mm off`,
   };
 }

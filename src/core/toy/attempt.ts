@@ -9,13 +9,21 @@ import type { Problem } from '../notation/problem';
  * @param what is worked out, as it stands in the message: `the eyes of Head`
  * @param instead what to go on with
  */
-export function attempt<T>(compute: () => T, part: PartSource | null, what: string, instead: (problem: Problem) => T): T {
+export function attempt<T>(
+  compute: () => T,
+  part: PartSource | null,
+  what: string,
+  instead: (problem: Problem) => T,
+): T {
   try {
     return compute();
   } catch (failure) {
     const report = failureOf(failure);
     return instead({
-      code: 'step-failed', severity: 'error', ...(part ? { part: part.name, line: part.line, column: 1 } : {}), facts: { what, report },
+      code: 'step-failed',
+      severity: 'error',
+      ...(part ? { part: part.name, line: part.line, column: 1 } : {}),
+      facts: { what, report },
       message: `Hoppla could not work out ${what}, though it should have. Everything else still counts, and your text is kept. Please report it with these words: ${report}`,
       suggestions: [],
     });

@@ -16,18 +16,25 @@ export function compareToys(before: ToyAnalysis, after: ToyAnalysis): Change[] {
   for (const part of after.parts) {
     const old = before.parts.find((candidate) => candidate.source.id === part.source.id);
     if (!old) continue;
-    const say = (what: string, was: string, is: string) => { if (was !== is) changes.push({ part: part.source.name, what, before: was, after: is }); };
+    const say = (what: string, was: string, is: string) => {
+      if (was !== is) changes.push({ part: part.source.name, what, before: was, after: is });
+    };
     say('widest, before stuffing', mm(old.size.widthMm), mm(part.size.widthMm));
     say('high, before stuffing', mm(old.size.heightMm), mm(part.size.heightMm));
     if (old.eyes && part.eyes) {
-      const holes = (eyes: NonNullable<typeof part.eyes>) => eyes.posts.map((post) => post.stitch).sort((a, b) => a - b).join(' and ');
+      const holes = (eyes: NonNullable<typeof part.eyes>) =>
+        eyes.posts
+          .map((post) => post.stitch)
+          .sort((a, b) => a - b)
+          .join(' and ');
       say('eyes across', `${old.eyes.rule.sizeMm} mm`, `${part.eyes.rule.sizeMm} mm`);
       say('eyes, holes', holes(old.eyes), holes(part.eyes));
       say('eyes apart', mm(old.eyes.surfaceMm), mm(part.eyes.surfaceMm));
     }
     const rounds = (stops: typeof part.stops) => stops.stops.map((stop) => stop.after).join(', ') || 'none';
     say('stops after round', rounds(old.stops), rounds(part.stops));
-    const tail = (stops: typeof part.stops) => (stops.closing ? `${Math.round(stops.closing.tailMm / 10)} cm` : 'none');
+    const tail = (stops: typeof part.stops) =>
+      stops.closing ? `${Math.round(stops.closing.tailMm / 10)} cm` : 'none';
     say('tail to leave', tail(old.stops), tail(part.stops));
   }
   return changes;

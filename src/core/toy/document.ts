@@ -31,10 +31,15 @@ export const migrations: Readonly<Record<number, Migration>> = {};
 
 export type ImportResult = { ok: true; document: ToyDocument } | { ok: false; message: string };
 
-const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null && !Array.isArray(value);
+const isRecord = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** Applies the migrations that lead from a document's version to the newest. */
-export function migrate(document: Record<string, unknown>, steps = migrations, newest = documentVersion): Record<string, unknown> {
+export function migrate(
+  document: Record<string, unknown>,
+  steps = migrations,
+  newest = documentVersion,
+): Record<string, unknown> {
   let current = document;
   for (let version = Number(current.version); version < newest; version += 1) {
     const step = steps[version];
@@ -56,23 +61,45 @@ const fieldMessages: Record<string, string> = {
  * @returns the toy, or what is wrong with the file in one sentence and what to do
  */
 export function readDocument(contents: string): ImportResult {
-  if (contents.length > longestDocument) return { ok: false, message: 'This file is too large to be a toy. A toy is one .hoppla.json file of less than 450 kB.' };
+  if (contents.length > longestDocument)
+    return {
+      ok: false,
+      message: 'This file is too large to be a toy. A toy is one .hoppla.json file of less than 450 kB.',
+    };
   let parsed: unknown;
   try {
     parsed = JSON.parse(contents);
   } catch {
-    return { ok: false, message: 'This is not a whole Hoppla file: it may be cut off or of another kind. Export the toy again and open that file.' };
+    return {
+      ok: false,
+      message:
+        'This is not a whole Hoppla file: it may be cut off or of another kind. Export the toy again and open that file.',
+    };
   }
-  if (!isRecord(parsed) || parsed.format !== 'hoppla-toy') return { ok: false, message: 'This file was not made by Hoppla. Open a .hoppla.json file, or paste the pattern as text.' };
+  if (!isRecord(parsed) || parsed.format !== 'hoppla-toy')
+    return {
+      ok: false,
+      message: 'This file was not made by Hoppla. Open a .hoppla.json file, or paste the pattern as text.',
+    };
   if (typeof parsed.version === 'number' && parsed.version > documentVersion) {
-    return { ok: false, message: `This toy was saved by a newer Hoppla (version ${parsed.version}; this one reads up to ${documentVersion}). Update Hoppla and open it again.` };
+    return {
+      ok: false,
+      message: `This toy was saved by a newer Hoppla (version ${parsed.version}; this one reads up to ${documentVersion}). Update Hoppla and open it again.`,
+    };
   }
   // A version far below 1 would be migrated for ever.
-  if (!Number.isInteger(parsed.version) || Number(parsed.version) < 1) return { ok: false, message: `The file is damaged: ${fieldMessages.version}. Export the toy again and open that file.` };
+  if (!Number.isInteger(parsed.version) || Number(parsed.version) < 1)
+    return {
+      ok: false,
+      message: `The file is damaged: ${fieldMessages.version}. Export the toy again and open that file.`,
+    };
   const result = schema.validate(migrate(parsed), { abortEarly: true });
   if (result.error) {
     const field = String(result.error.details[0]?.path[0] ?? '');
-    return { ok: false, message: `The file is damaged: ${Object.hasOwn(fieldMessages, field) ? fieldMessages[field] : `“${field}” does not belong in it`}. Export the toy again and open that file.` };
+    return {
+      ok: false,
+      message: `The file is damaged: ${Object.hasOwn(fieldMessages, field) ? fieldMessages[field] : `“${field}” does not belong in it`}. Export the toy again and open that file.`,
+    };
   }
   return { ok: true, document: result.value };
 }

@@ -27,8 +27,18 @@ export function roundCards(part: PartSource): RoundCard[] {
       return;
     }
     const { label, total } = round.work;
-    const said = total ? round.text.slice(label?.span.to ?? 0, total.span.from).replace(/[\s([{=<-]*(?:total:?)?\s*$/i, '') : round.text.slice(label?.span.to ?? 0);
-    cards.push({ line: round.line, index, first: round.number, last: round.number, row: round.row, body: said.trim(), source: round });
+    const said = total
+      ? round.text.slice(label?.span.to ?? 0, total.span.from).replace(/[\s([{=<-]*(?:total:?)?\s*$/i, '')
+      : round.text.slice(label?.span.to ?? 0);
+    cards.push({
+      line: round.line,
+      index,
+      first: round.number,
+      last: round.number,
+      row: round.row,
+      body: said.trim(),
+      source: round,
+    });
   });
   return cards;
 }
@@ -47,18 +57,28 @@ function withLines(text: string, change: (lines: string[]) => void): string {
  * @param fresh a line that was just put in: its number means nothing yet
  * @param gone the first number and the number of rounds of a line that was taken out
  */
-function renumbered(text: string, partIndex: number, fresh = 0, gone: { first: number; count: number } | null = null): string {
+function renumbered(
+  text: string,
+  partIndex: number,
+  fresh = 0,
+  gone: { first: number; count: number } | null = null,
+): string {
   const part = readPattern(text).parts[partIndex];
   if (!part) return text;
   const numbers = new Map<number, number>();
-  part.rounds.forEach((round, index) => { if (round.line !== fresh) numbers.set(round.number, index + 1); });
+  part.rounds.forEach((round, index) => {
+    if (round.line !== fresh) numbers.set(round.number, index + 1);
+  });
   // What went by a round that is gone goes by the one that came before it.
-  if (gone) for (let number = gone.first; number < gone.first + gone.count; number += 1) numbers.set(number, Math.max(1, gone.first - 1));
+  if (gone)
+    for (let number = gone.first; number < gone.first + gone.count; number += 1)
+      numbers.set(number, Math.max(1, gone.first - 1));
   return moveSentences(applyEdits(text, renumberFrom(part, 0)), part, numbers);
 }
 
 /** Writes a round line; the number is put right afterwards. */
-const roundLine = (row: boolean, body: string, count?: number) => `${row ? 'Row ' : 'R'}1: ${body}${count === undefined ? '' : ` [${count}]`}`;
+const roundLine = (row: boolean, body: string, count?: number) =>
+  `${row ? 'Row ' : 'R'}1: ${body}${count === undefined ? '' : ` [${count}]`}`;
 
 /**
  * Puts a round below a card, or as the first of a part without any, and numbers the rounds after it on.
@@ -66,29 +86,64 @@ const roundLine = (row: boolean, body: string, count?: number) => `${row ? 'Row 
  * @param after the card it follows; null for the beginning of the part
  * @param count the total to write behind it
  */
-export function insertRound(text: string, partIndex: number, part: PartSource, after: RoundCard | null, body: string, count?: number): string {
+export function insertRound(
+  text: string,
+  partIndex: number,
+  part: PartSource,
+  after: RoundCard | null,
+  body: string,
+  count?: number,
+): string {
   const line = after ? after.line : part.firstLine;
-  return renumbered(applyEdits(text, [{ line, text: roundLine(after?.row ?? false, body, count), insertAfter: true }]), partIndex, line + 1);
+  return renumbered(
+    applyEdits(text, [{ line, text: roundLine(after?.row ?? false, body, count), insertAfter: true }]),
+    partIndex,
+    line + 1,
+  );
 }
 
 /** Writes a card's round anew. Without a count the total goes: it is whatever the work makes. */
 export function setRound(text: string, card: RoundCard, body: string, count?: number): string {
   const { label } = card.source.work;
-  const head = label ? card.source.text.slice(0, label.span.to).trimEnd() : `${card.row ? 'Row ' : 'R'}${card.first}:`;
-  return applyEdits(text, [{ line: card.line, text: `${/[:.)]$/.test(head) ? head : `${head}:`} ${body}${count === undefined ? '' : ` [${count}]`}` }]);
+  const head = label
+    ? card.source.text.slice(0, label.span.to).trimEnd()
+    : `${card.row ? 'Row ' : 'R'}${card.first}:`;
+  return applyEdits(text, [
+    {
+      line: card.line,
+      text: `${/[:.)]$/.test(head) ? head : `${head}:`} ${body}${count === undefined ? '' : ` [${count}]`}`,
+    },
+  ]);
 }
 
 /** Works a card's rounds once more below it. */
 export function duplicateRound(text: string, partIndex: number, card: RoundCard): string {
-  return renumbered(applyEdits(text, [{ line: card.line, text: card.source.text, insertAfter: true }]), partIndex, card.line + 1);
+  return renumbered(
+    applyEdits(text, [{ line: card.line, text: card.source.text, insertAfter: true }]),
+    partIndex,
+    card.line + 1,
+  );
 }
 
 export function deleteRound(text: string, partIndex: number, card: RoundCard): string {
-  return renumbered(withLines(text, (lines) => { lines.splice(card.line - 1, 1); }), partIndex, 0, { first: card.first, count: card.last - card.first + 1 });
+  return renumbered(
+    withLines(text, (lines) => {
+      lines.splice(card.line - 1, 1);
+    }),
+    partIndex,
+    0,
+    { first: card.first, count: card.last - card.first + 1 },
+  );
 }
 
 /** Changes places with the card before (-1) or after (+1); the lines between stay where they are. */
-export function moveRound(text: string, partIndex: number, part: PartSource, card: RoundCard, by: -1 | 1): string {
+export function moveRound(
+  text: string,
+  partIndex: number,
+  part: PartSource,
+  card: RoundCard,
+  by: -1 | 1,
+): string {
   const cards = roundCards(part);
   const other = cards[cards.findIndex((found) => found.line === card.line) + by];
   if (!other) return text;

@@ -11,7 +11,9 @@ type ToyKey = 'Toy' | 'Hand' | 'Gauge' | 'Lean' | 'Terms' | 'For' | 'Hook' | 'Ap
 export function toyHeaderEdits(text: string, key: ToyKey, value: string): LineEdit[] {
   const lines = text.split(lineEnds);
   const headers = lines.map(readHeader);
-  const at = headers.findIndex((header) => header !== null && 'key' in header && header.key === key.toLowerCase());
+  const at = headers.findIndex(
+    (header) => header !== null && 'key' in header && header.key === key.toLowerCase(),
+  );
   if (at >= 0) return [{ line: at + 1, text: `${key}: ${value}` }];
   const after = key === 'Toy' ? 0 : headers.findIndex((header) => header?.key === 'toy') + 1;
   return [{ line: after, text: `${key}: ${value}`, insertAfter: true }];
@@ -26,16 +28,24 @@ export function setToyHeader(text: string, key: ToyKey, value: string): string {
 }
 
 /** Sets a header line of one part (`Start: bottom`), in place where there is one, else under its heading. An empty value takes it out. */
-export function setPartHeader(text: string, part: PartSource, key: 'Start' | 'Front' | 'Rounds' | 'Side', value: string): string {
+export function setPartHeader(
+  text: string,
+  part: PartSource,
+  key: 'Start' | 'Front' | 'Rounds' | 'Side',
+  value: string,
+): string {
   const lines = text.split(lineEnds);
   for (let line = part.firstLine; line <= Math.min(lines.length, part.lastLine); line += 1) {
     const header = readHeader(lines[line - 1] ?? '');
-    if (header && 'key' in header && header.key === key.toLowerCase()) return value ? applyEdits(text, [{ line, text: `${key}: ${value}` }]) : removeLine(text, line);
+    if (header && 'key' in header && header.key === key.toLowerCase())
+      return value ? applyEdits(text, [{ line, text: `${key}: ${value}` }]) : removeLine(text, line);
   }
   if (!value) return text;
   // A part without a heading begins at its first round: the line goes above it.
   const headed = part.rounds[0]?.line !== part.firstLine;
-  return applyEdits(text, [{ line: headed ? part.firstLine : part.firstLine - 1, text: `${key}: ${value}`, insertAfter: true }]);
+  return applyEdits(text, [
+    { line: headed ? part.firstLine : part.firstLine - 1, text: `${key}: ${value}`, insertAfter: true },
+  ]);
 }
 
 function removeLine(text: string, line: number): string {

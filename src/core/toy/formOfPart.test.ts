@@ -1,7 +1,8 @@
 import { analyseToy } from './analyse';
 import { formInputOf, formKey, measurePart, standOf } from './formOfPart';
 
-const text = (more = '', header = '') => `${header}Head\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R7: sc around\nR8: (sc, dec) x 6\nR9: dec x 6\nStuff firmly. Close the hole.\n${more}`;
+const text = (more = '', header = '') =>
+  `${header}Head\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R7: sc around\nR8: (sc, dec) x 6\nR9: dec x 6\nStuff firmly. Close the hole.\n${more}`;
 const key = (of: string) => formKey(formInputOf(analyseToy(of).parts[0]!));
 
 test('a form is kept as long as nothing it depends on changes', () => {
@@ -9,7 +10,12 @@ test('a form is kept as long as nothing it depends on changes', () => {
   // What is put on it does not shape it.
   expect(key(text('Eyes: 6 mm, between R5 and R6, 4 apart (3 showing).'))).toBe(key(text()));
   // A round, the gauge, the lean, the stuffing and closing do.
-  const others = [text().replace('R4-R7', 'R4-R6').replace('R8', 'R7').replace('R9', 'R8'), text('', 'Gauge: 6 mm x 5 mm\n'), text('', 'Lean: 0.5\n'), text().replace('Stuff firmly', 'Stuff lightly')];
+  const others = [
+    text().replace('R4-R7', 'R4-R6').replace('R8', 'R7').replace('R9', 'R8'),
+    text('', 'Gauge: 6 mm x 5 mm\n'),
+    text('', 'Lean: 0.5\n'),
+    text().replace('Stuff firmly', 'Stuff lightly'),
+  ];
   expect(new Set(others.map(key)).size).toBe(4);
   for (const other of others) expect(key(other)).not.toBe(key(text()));
 });
@@ -21,7 +27,12 @@ test('how a part stands: the start at any of the four sides, the size with it', 
     return { stand: standOf(part), size: [widthMm, heightMm, depthMm] };
   };
   const [top, bottom, left, right] = ['top', 'bottom', 'left', 'right'].map(sized);
-  expect([top, bottom, left, right].map((one) => [one!.stand.start, one!.stand.lying])).toEqual([['top', false], ['bottom', false], ['top', true], ['bottom', true]]);
+  expect([top, bottom, left, right].map((one) => [one!.stand.start, one!.stand.lying])).toEqual([
+    ['top', false],
+    ['bottom', false],
+    ['top', true],
+    ['bottom', true],
+  ]);
   expect(left!.size[0]).toBeCloseTo(top!.size[1]!, 3);
   expect(left!.size[1]).toBeCloseTo(top!.size[0]!, 3);
   expect(left!.size[2]).toBeCloseTo(top!.size[2]!, 3);

@@ -9,7 +9,13 @@ import { fingerprint } from './fingerprint';
 /** What relaxing a part needs. The front matters only to a part that is pressed flat. */
 export function formInputOf(part: PartAnalysis, firmness?: Firmness): FormInput {
   const { fabric, starts, profile, source, map, form } = part;
-  return { fabric, starts, profile, gauge: form.gauge, finish: finishOf(source, fabric, profile, map.front, firmness) };
+  return {
+    fabric,
+    starts,
+    profile,
+    gauge: form.gauge,
+    finish: finishOf(source, fabric, profile, map.front, firmness),
+  };
 }
 
 /** How a part stands on the finished toy. */
@@ -21,7 +27,10 @@ export function standOf(part: PartAnalysis): Stand {
 export const formKey = (input: FormInput): string => fingerprint(input);
 
 /** Relaxes a part at once and measures it, for the terminal and for tests. */
-export function measurePart(part: PartAnalysis, firmness?: Firmness): { form: RelaxedForm; measures: FormMeasures } {
+export function measurePart(
+  part: PartAnalysis,
+  firmness?: Firmness,
+): { form: RelaxedForm; measures: FormMeasures } {
   const input = formInputOf(part, firmness);
   const form = relaxForm(input);
   return { form, measures: measureForm(part.fabric, form, standOf(part)) };

@@ -10,7 +10,9 @@ const resultsKept = 4;
  *
  * @param compute of an object that is never changed, and of plain data
  */
-export function memoise<Of extends object, Rest extends readonly Plain[], R>(compute: (of: Of, ...rest: Rest) => R): (of: Of, ...rest: Rest) => R {
+export function memoise<Of extends object, Rest extends readonly Plain[], R>(
+  compute: (of: Of, ...rest: Rest) => R,
+): (of: Of, ...rest: Rest) => R {
   const kept = new WeakMap<Of, Map<string, R>>();
   return (of, ...rest) => {
     const results = kept.get(of) ?? new Map<string, R>();

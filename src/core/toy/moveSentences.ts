@@ -7,14 +7,17 @@ import type { PartSource } from '../notation/pattern';
 /** The number of a round in the line that sets the front. */
 const ofRound = /\b(round\s+)(\d+)/i;
 
-const ending = (n: number) => (n % 100 >= 11 && n % 100 <= 13 ? 'th' : ['th', 'st', 'nd', 'rd'][n % 10] ?? 'th');
+const ending = (n: number) =>
+  n % 100 >= 11 && n % 100 <= 13 ? 'th' : (['th', 'st', 'nd', 'rd'][n % 10] ?? 'th');
 
 /** The new numbers of what is named together. Neighbours stay neighbours, also where a round is put in between them. */
 function movedNumbers(said: readonly RoundNumber[], numbers: ReadonlyMap<number, number>): number[] {
   const rounds = said.map(({ round }) => round);
   const lower = Math.min(...rounds);
   const neighbours = rounds.length === 2 && Math.max(...rounds) === lower + 1;
-  return rounds.map((round) => (neighbours ? (numbers.get(lower) ?? lower) + (round - lower) : numbers.get(round) ?? round));
+  return rounds.map((round) =>
+    neighbours ? (numbers.get(lower) ?? lower) + (round - lower) : (numbers.get(round) ?? round),
+  );
 }
 
 /**
@@ -31,10 +34,14 @@ export function moveSentences(text: string, part: PartSource, numbers: ReadonlyM
     const current = edits.get(line) ?? lines[line - 1] ?? '';
     edits.set(line, current.slice(0, from) + next + current.slice(to));
   };
-  const places = part.steps.filter((step) => !countsBack(step.countFrom, part.start)).flatMap(({ line, roundNumbers = [] }) => roundNumbers.flatMap((said) => {
-    const moved = movedNumbers(said, numbers);
-    return said.map(({ round, span }, i) => ({ line, span, round, moved: moved[i] ?? round }));
-  }));
+  const places = part.steps
+    .filter((step) => !countsBack(step.countFrom, part.start))
+    .flatMap(({ line, roundNumbers = [] }) =>
+      roundNumbers.flatMap((said) => {
+        const moved = movedNumbers(said, numbers);
+        return said.map(({ round, span }, i) => ({ line, span, round, moved: moved[i] ?? round }));
+      }),
+    );
   // From the end of each line, so that what stands before keeps its place.
   for (const { line, span, round, moved } of places.sort((a, b) => b.span.from - a.span.from)) {
     if (moved === round) continue;
@@ -43,7 +50,16 @@ export function moveSentences(text: string, part: PartSource, numbers: ReadonlyM
   }
   if (part.front) {
     const said = lines[part.front.line - 1] ?? '';
-    edits.set(part.front.line, said.replace(ofRound, (whole, word: string, round: string) => `${word}${numbers.get(Number(round)) ?? round}`));
+    edits.set(
+      part.front.line,
+      said.replace(
+        ofRound,
+        (whole, word: string, round: string) => `${word}${numbers.get(Number(round)) ?? round}`,
+      ),
+    );
   }
-  return applyEdits(text, [...edits].map(([line, next]): LineEdit => ({ line, text: next })));
+  return applyEdits(
+    text,
+    [...edits].map(([line, next]): LineEdit => ({ line, text: next })),
+  );
 }

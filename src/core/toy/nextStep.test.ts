@@ -1,7 +1,8 @@
 import { analyseToy } from './analyse';
 import { nextStep } from './nextStep';
 
-const ball = 'Head\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R8: sc around\nR9: (sc, dec) x 6\nR10: dec x 6';
+const ball =
+  'Head\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R8: sc around\nR9: (sc, dec) x 6\nR10: dec x 6';
 
 test.each([
   ['Toy: New toy\n\nHead\n', 'Write the first round'],

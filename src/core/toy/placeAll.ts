@@ -20,15 +20,25 @@ export function placeAll(form: PartForm): PlacedAll {
   const [first] = features;
   if (fabric.rounds === 1 && first) {
     const problem: Problem = {
-      code: 'no-line-of-holes', severity: 'warning', part: part.name, line: first.line, column: first.span.from + 1,
-      message: `${part.name} has only one round, so there is no line of holes yet to put the ${first.feature} in. Write the rounds around it.`, suggestions: [],
+      code: 'no-line-of-holes',
+      severity: 'warning',
+      part: part.name,
+      line: first.line,
+      column: first.span.from + 1,
+      message: `${part.name} has only one round, so there is no line of holes yet to put the ${first.feature} in. Write the rounds around it.`,
+      suggestions: [],
     };
     return { ...placeFace(form), problems: [problem] };
   }
   const excess = features.slice(limits.features);
   const tooMany = excess.slice(0, 1).map((step): Problem => ({
-    code: 'too-many-features', severity: 'error', part: part.name, line: step.line, column: step.span.from + 1,
-    message: `${part.name} has more than ${limits.features} sentences that put something on it. From this one on they are not placed.`, suggestions: [],
+    code: 'too-many-features',
+    severity: 'error',
+    part: part.name,
+    line: step.line,
+    column: step.span.from + 1,
+    message: `${part.name} has more than ${limits.features} sentences that put something on it. From this one on they are not placed.`,
+    suggestions: [],
   }));
   return place(without(form, excess), tooMany);
 }
@@ -41,17 +51,30 @@ function without(form: PartForm, steps: readonly Step[]): PartForm {
 
 /** Places what can be placed: where all of it together fails, the sentences are taken one by one, and what fails is left off. */
 function place(form: PartForm, problems: Problem[]): PlacedAll {
-  const together = attempt<PlacedAll | null>(() => ({ ...placeFace(form), problems }), form.part, 'what is put on it', () => null);
+  const together = attempt<PlacedAll | null>(
+    () => ({ ...placeFace(form), problems }),
+    form.part,
+    'what is put on it',
+    () => null,
+  );
   if (together) return together;
   const features = form.part.steps.filter(isFeature);
   let placeable = without(form, features);
   const failed: Problem[] = [];
   for (const step of features) {
-    const more: PartForm = { ...placeable, part: { ...placeable.part, steps: [...placeable.part.steps, step] } };
-    const works = attempt<boolean>(() => placeFace(more) !== null, form.part, `the ${step.feature} of ${form.part.name}`, (problem) => {
-      failed.push({ ...problem, line: step.line, column: step.span.from + 1 });
-      return false;
-    });
+    const more: PartForm = {
+      ...placeable,
+      part: { ...placeable.part, steps: [...placeable.part.steps, step] },
+    };
+    const works = attempt<boolean>(
+      () => placeFace(more) !== null,
+      form.part,
+      `the ${step.feature} of ${form.part.name}`,
+      (problem) => {
+        failed.push({ ...problem, line: step.line, column: step.span.from + 1 });
+        return false;
+      },
+    );
     if (works) placeable = more;
   }
   return { ...placeFace(placeable), problems: [...problems, ...failed] };

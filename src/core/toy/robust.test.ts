@@ -12,7 +12,9 @@ import { limits } from '../notation/limits';
 import { readPattern } from '../notation/readPattern';
 import { analyseToy } from './analyse';
 
-const demo = readdirSync(join(__dirname, '../../../demo')).filter((name) => name.endsWith('.txt')).map((name) => readFileSync(join(__dirname, '../../../demo', name), 'utf8'));
+const demo = readdirSync(join(__dirname, '../../../demo'))
+  .filter((name) => name.endsWith('.txt'))
+  .map((name) => readFileSync(join(__dirname, '../../../demo', name), 'utf8'));
 const codes = (text: string) => analyseToy(text).problems.map(({ code }) => code);
 const repeated = (text: string, times: number) => Array.from({ length: times }, () => text).join('');
 
@@ -30,23 +32,60 @@ describe('texts that once took the page, the memory or the minute', () => {
   test.each([
     ['a round number beyond counting', 'R9007199254740993: sc', 'round-number'],
     ['a million skips', `${start}R3: (skip 1) x 1000000`, 'too-large'],
-    ['a hundred million chains', `${start}R2: sc, ch 100000000, sl st in 2nd ch from hook, sc 100000000`, 'too-large'],
-    ['rounds repeated by the thousand, twice', `${start}R2: inc x 6\nRepeat rounds 1 to 99999 200 times\nRepeat rounds 1 to 99999 200 times`, 'too-much'],
-    ['five hundred brackets in one another', `${start}R2: ${repeated('( ', 500)}sc${repeated(') x 2', 500)}`, 'line-too-long'],
+    [
+      'a hundred million chains',
+      `${start}R2: sc, ch 100000000, sl st in 2nd ch from hook, sc 100000000`,
+      'too-large',
+    ],
+    [
+      'rounds repeated by the thousand, twice',
+      `${start}R2: inc x 6\nRepeat rounds 1 to 99999 200 times\nRepeat rounds 1 to 99999 200 times`,
+      'too-much',
+    ],
+    [
+      'five hundred brackets in one another',
+      `${start}R2: ${repeated('( ', 500)}sc${repeated(') x 2', 500)}`,
+      'line-too-long',
+    ],
     ['brackets that never close', `${start}R2: ${repeated('(', 1990)}`, 'bracket-unpaired'],
     ['angle brackets that never close', `${start}R2: ${repeated('<a', 900)}`, 'bracket-unpaired'],
     ['a text longer than a toy', repeated('sc ', 68_172), 'too-long'],
-    ['a line of hair longer than the head', `${start}R2: inc x 6\nR3-R9: sc around\nHair line from R1 to R99999`, 'gap-missing'],
-    ['numbers of four hundred digits', `${start}R2: sc ${repeated('9', 400)}\nEyes: ${repeated('9', 400)} mm between R1 and R2, ${repeated('9', 300)} apart`, 'too-large'],
+    [
+      'a line of hair longer than the head',
+      `${start}R2: inc x 6\nR3-R9: sc around\nHair line from R1 to R99999`,
+      'gap-missing',
+    ],
+    [
+      'numbers of four hundred digits',
+      `${start}R2: sc ${repeated('9', 400)}\nEyes: ${repeated('9', 400)} mm between R1 and R2, ${repeated('9', 300)} apart`,
+      'too-large',
+    ],
     ['a stitch on no stitch', `${start}R2: skip 6\nR3: sc around\n${face}`, 'round-no-stitch'],
-    ['a bracket with one stitch of eighteen, while it is typed', fullHead.replace('(sc 2, inc) x 6', '(sc'), 'stitches-left'],
-    ['a round that comes again far below', fullHead.replace('Stuff', 'R6: sc around\nStuff').replace('R5-R9: sc around [24]', 'R5: sc around\nR7-R9: sc around'), 'gap-missing'],
+    [
+      'a bracket with one stitch of eighteen, while it is typed',
+      fullHead.replace('(sc 2, inc) x 6', '(sc'),
+      'stitches-left',
+    ],
+    [
+      'a round that comes again far below',
+      fullHead
+        .replace('Stuff', 'R6: sc around\nStuff')
+        .replace('R5-R9: sc around [24]', 'R5: sc around\nR7-R9: sc around'),
+      'gap-missing',
+    ],
   ])('%s', (_, text, code) => {
     expect(unsound(text)).toBeNull();
     expect(codes(text)).toContain(code);
   });
 
-  test.each([['constructor: 5'], ['Hand: constructor'], ['Start: __proto__'], ['Yarn constructor: constructor'], ['Gauge: 0.00001 mm x 5 mm'], [`Front: stitch ${repeated('9', 400)} of round 2`]])('%s is a header like any other', (line) => {
+  test.each([
+    ['constructor: 5'],
+    ['Hand: constructor'],
+    ['Start: __proto__'],
+    ['Yarn constructor: constructor'],
+    ['Gauge: 0.00001 mm x 5 mm'],
+    [`Front: stitch ${repeated('9', 400)} of round 2`],
+  ])('%s is a header like any other', (line) => {
     expect(unsound(`${line}\n${fullHead}`)).toBeNull();
     expect(['left', 'right']).toContain(analyseToy(line).pattern.header.hand);
   });
@@ -96,7 +135,10 @@ describe('what there is no room for is kept as notes, not counted into what come
 
 describe('work is counted, not timed', () => {
   const worst = [
-    `R1: 6 sc in ring\nR2: ${repeated('(', 15)}skip 1${repeated(') x 9', 15)}`, `R1: 3000 sc in ring\nR2: ${repeated('(skip 1) x 9999, ', 60)}`, 'R1: 6 sc in ring\nR2: (ch 1) x 99999', 'R1: 6 sc in ring\nR2: ((sc, ch 3) in each st around) x 9999',
+    `R1: 6 sc in ring\nR2: ${repeated('(', 15)}skip 1${repeated(') x 9', 15)}`,
+    `R1: 3000 sc in ring\nR2: ${repeated('(skip 1) x 9999, ', 60)}`,
+    'R1: 6 sc in ring\nR2: (ch 1) x 99999',
+    'R1: 6 sc in ring\nR2: ((sc, ch 3) in each st around) x 9999',
   ];
   test.each(worst)('%s', (text) => {
     const [part] = readPattern(text).parts;
@@ -107,7 +149,10 @@ describe('work is counted, not timed', () => {
     expect(stitchCount(buildFabric(part!, 'us').fabric)).toBeLessThanOrEqual(2 * limits.roundStitches);
   });
 
-  test.each([['ten rounds on a line', repeated('R1: sc (6) ', 10)], ['thirty brackets on a line', `R1: 6 sc in ring\nR2: ${repeated('(sc 2, inc) x 3, ', 30)}[17]`]])('the search for what mends %s ends', (_, text) => {
+  test.each([
+    ['ten rounds on a line', repeated('R1: sc (6) ', 10)],
+    ['thirty brackets on a line', `R1: 6 sc in ring\nR2: ${repeated('(sc 2, inc) x 3, ', 30)}[17]`],
+  ])('the search for what mends %s ends', (_, text) => {
     const [part] = readPattern(text).parts;
     const { checks, problems } = checkRounds(part!, 'us');
     const budget = 20_000;
@@ -118,9 +163,12 @@ describe('work is counted, not timed', () => {
   });
 
   test('slips in many parts share one search', () => {
-    const slip = (n: number) => `Part ${n}:\nR1: 6 sc in ring [7]\nR2: (sc 2, inc) x 5 [17]\nR3: (sc 4, inc) x 3, sc 5, dec [19]\nR4-R60: sc around [18]\n`;
+    const slip = (n: number) =>
+      `Part ${n}:\nR1: 6 sc in ring [7]\nR2: (sc 2, inc) x 5 [17]\nR3: (sc 4, inc) x 3, sc 5, dec [19]\nR4-R60: sc around [18]\n`;
     const toy = analyseToy(Array.from({ length: 100 }, (_, n) => slip(n)).join(''));
-    const helped = toy.parts.filter(({ problems }) => problems.some(({ suggestions }) => suggestions.length > 0)).length;
+    const helped = toy.parts.filter(({ problems }) =>
+      problems.some(({ suggestions }) => suggestions.length > 0),
+    ).length;
     expect(helped).toBeGreaterThan(0);
     expect(helped).toBeLessThan(100);
   });
@@ -138,8 +186,13 @@ describe('no text stops it', () => {
   });
 
   test('every seventh state of retyping a full head, and the prefixes of the demo toys', () => {
-    const typed = [...retypings(fullHead), ...retypings(fullHead.replace('Head\n', 'Head\nStart: left\n'))].filter((_, index) => index % 7 === 0);
-    const prefixes = demo.flatMap((text) => Array.from({ length: 30 }, (_, i) => text.slice(0, Math.floor((text.length * i) / 30))));
+    const typed = [
+      ...retypings(fullHead),
+      ...retypings(fullHead.replace('Head\n', 'Head\nStart: left\n')),
+    ].filter((_, index) => index % 7 === 0);
+    const prefixes = demo.flatMap((text) =>
+      Array.from({ length: 30 }, (_, i) => text.slice(0, Math.floor((text.length * i) / 30))),
+    );
     expect([...typed, ...prefixes].flatMap((text) => unsound(text) ?? [])).toEqual([]);
   });
 

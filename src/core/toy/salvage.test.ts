@@ -2,11 +2,19 @@ import { writeDocument } from './document';
 import { salvagedText } from './salvage';
 
 const text = 'Head\nR1: 6 sc in ring\t[6]\n“Ohren”: \\ "two" é 😀 \u2028\n';
-const kept = writeDocument({ format: 'hoppla-toy', version: 1, text, made: '2026-01-01T00:00:00.000Z', changed: '2026-01-01T00:00:00.000Z' });
+const kept = writeDocument({
+  format: 'hoppla-toy',
+  version: 1,
+  text,
+  made: '2026-01-01T00:00:00.000Z',
+  changed: '2026-01-01T00:00:00.000Z',
+});
 
 test('of a whole document the whole text', () => {
   expect(salvagedText(kept)).toBe(text);
-  expect(salvagedText(JSON.stringify({ revision: 3, savedBy: null, document: JSON.parse(kept) as unknown }))).toBe(text);
+  expect(
+    salvagedText(JSON.stringify({ revision: 3, savedBy: null, document: JSON.parse(kept) as unknown })),
+  ).toBe(text);
 });
 
 test('of a document cut off anywhere in its text, the text up to there', () => {

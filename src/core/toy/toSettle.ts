@@ -3,7 +3,9 @@ import type { PartAnalysis } from './analyse';
 
 /** Names of the features of a part that have something to settle: what is only told does not count. */
 export function toSettle({ eyes, features }: PartAnalysis): ReadonlySet<string> {
-  const open = features.filter(({ problems }) => problems.some(({ severity }) => severity !== 'info')).map(({ id }) => id);
+  const open = features
+    .filter(({ problems }) => problems.some(({ severity }) => severity !== 'info'))
+    .map(({ id }) => id);
   return new Set(eyes?.problems.some(({ severity }) => severity !== 'info') ? ['eyes', ...open] : open);
 }
 

@@ -25,29 +25,62 @@ export function nameOfToy(toy: ToyAnalysis): string {
 /** A part as it looks when it is stuffed. */
 function stuffedView({ map, stops }: PartAnalysis): MapView {
   const stuffed = stops.stops.some((stop) => stop.acts.some(({ act }) => act === 'stuff'));
-  return stuffed ? { ...map, profile: inflate(map.fabric, map.profile, map.gauge, stops.closing?.how !== 'open') } : map;
+  return stuffed
+    ? { ...map, profile: inflate(map.fabric, map.profile, map.gauge, stops.closing?.how !== 'open') }
+    : map;
 }
 
 /** A small picture of a part from the front, with its face; null where nothing is worked yet. */
 export function partPicture(part: PartAnalysis, header: ToyHeader): Picture | null {
   if (part.fabric.rounds === 0) return null;
-  const { picture, scale } = pictureOf(stuffedView(part), part.fabric.palette.map((name) => yarnColour(name, header)));
+  const { picture, scale } = pictureOf(
+    stuffedView(part),
+    part.fabric.palette.map((name) => yarnColour(name, header)),
+  );
   const tenths = (value: number) => Math.round(value * 10) / 10;
-  const pieces = part.features.flatMap((feature): PictureShape[] => (feature.needle ? [] : feature.units.flatMap((unit) => {
-    const place = scale.at(unit.fromLine, unit.azimuth);
-    return place ? [{ kind: 'dot' as const, ...place, radius: tenths(unit.halfMm * scale.perMm), colour: featureColour(feature.kind) }] : [];
-  })));
-  const threads = part.features.flatMap((feature): PictureShape[] => (feature.needle?.lies ?? []).flatMap(([from, to]) => {
-    const [out, into] = [feature.needle?.points[from], feature.needle?.points[to]];
-    const [a, b] = [out && scale.at(out.line, out.azimuth), into && scale.at(into.line, into.azimuth)];
-    if (!a || !b) return [];
-    return [{ kind: 'stroke' as const, d: `M${a.x} ${a.y}L${b.x} ${b.y}`, colour: featureColour(feature.kind), width: tenths(part.map.gauge.widthMm * needleThread * scale.perMm) }];
-  }));
+  const pieces = part.features.flatMap((feature): PictureShape[] =>
+    feature.needle
+      ? []
+      : feature.units.flatMap((unit) => {
+          const place = scale.at(unit.fromLine, unit.azimuth);
+          return place
+            ? [
+                {
+                  kind: 'dot' as const,
+                  ...place,
+                  radius: tenths(unit.halfMm * scale.perMm),
+                  colour: featureColour(feature.kind),
+                },
+              ]
+            : [];
+        }),
+  );
+  const threads = part.features.flatMap((feature): PictureShape[] =>
+    (feature.needle?.lies ?? []).flatMap(([from, to]) => {
+      const [out, into] = [feature.needle?.points[from], feature.needle?.points[to]];
+      const [a, b] = [out && scale.at(out.line, out.azimuth), into && scale.at(into.line, into.azimuth)];
+      if (!a || !b) return [];
+      return [
+        {
+          kind: 'stroke' as const,
+          d: `M${a.x} ${a.y}L${b.x} ${b.y}`,
+          colour: featureColour(feature.kind),
+          width: tenths(part.map.gauge.widthMm * needleThread * scale.perMm),
+        },
+      ];
+    }),
+  );
   const eyes = (part.eyes?.posts ?? []).flatMap(({ line, azimuth }): PictureShape[] => {
     const place = scale.at(line, azimuth);
     const radius = tenths(((part.eyes?.rule.sizeMm ?? 0) / 2) * scale.perMm);
     if (!place) return [];
-    const glint = { kind: 'dot' as const, x: tenths(place.x - radius * 0.3), y: tenths(place.y - radius * 0.35), radius: tenths(radius * 0.25), colour: '#FFFFFF' };
+    const glint = {
+      kind: 'dot' as const,
+      x: tenths(place.x - radius * 0.3),
+      y: tenths(place.y - radius * 0.35),
+      radius: tenths(radius * 0.25),
+      colour: '#FFFFFF',
+    };
     return [{ kind: 'dot', ...place, radius, colour: '#141414', edge: '#F7F4EA' }, glint];
   });
   return { ...picture, on: [...pieces, ...threads, ...eyes] };
@@ -56,5 +89,10 @@ export function partPicture(part: PartAnalysis, header: ToyHeader): Picture | nu
 /** What the shelf shows of a toy: its name, what comes next, and a picture of its largest part. */
 export function toyCard(toy: ToyAnalysis): ToyCard {
   const largest = [...toy.parts].sort((a, b) => b.fabric.kind.length - a.fabric.kind.length)[0];
-  return { name: nameOfToy(toy), next: nextStep(toy), parts: toy.parts.length, picture: largest ? partPicture(largest, toy.pattern.header) : null };
+  return {
+    name: nameOfToy(toy),
+    next: nextStep(toy),
+    parts: toy.parts.length,
+    picture: largest ? partPicture(largest, toy.pattern.header) : null,
+  };
 }

@@ -6,15 +6,41 @@ import { putYarn } from './yarnInText';
 import { readHeader } from '../notation/headers';
 import type { Yarn } from '../supplies/yarn';
 
-const rounds = ['R1: 6 sc in ring', 'R2: inc x 6', 'R3: (sc, inc) x 6', 'R4: (2 sc, inc) x 6', 'R5-R9: sc around', 'R10: (2 sc, dec) x 6', 'R11: (sc, dec) x 6', 'R12: dec x 6'].join('\n');
+const rounds = [
+  'R1: 6 sc in ring',
+  'R2: inc x 6',
+  'R3: (sc, inc) x 6',
+  'R4: (2 sc, inc) x 6',
+  'R5-R9: sc around',
+  'R10: (2 sc, dec) x 6',
+  'R11: (sc, dec) x 6',
+  'R12: dec x 6',
+].join('\n');
 const text = `Toy: Wren\nGauge: 5 mm x 4.8 mm\n\nHead\n${rounds}\nEyes: 8 mm, between R6 and R7, 6 apart (5 showing), in the holes.\nStuff firmly. Close the hole.\n`;
-const yarn: Yarn = { id: 'a', name: 'Thick felt', weight: 'bulky', hookMm: 5, swatch: { tenStitchesMm: 75, tenRoundsMm: 72 }, wandered: 4 };
+const yarn: Yarn = {
+  id: 'a',
+  name: 'Thick felt',
+  weight: 'bulky',
+  hookMm: 5,
+  swatch: { tenStitchesMm: 75, tenRoundsMm: 72 },
+  wandered: 4,
+};
 
 test.each([
-  ['Gauge: 5 mm x 4.8 mm', 5, 4.8, null, false], ['Gauge: 5 x 4.8', 5, 4.8, null, false], ['Gauge: 7.5 mm x 7.2 mm, Thick felt', 7.5, 7.2, 'Thick felt', false],
-  ['Gauge: 4,4 mm x 4,2 mm, assumed', 4.4, 4.2, null, true], ['Gauge: 5 mm x 4.8 mm, River 4 cotton, assumed', 5, 4.8, 'River 4 cotton', true],
+  ['Gauge: 5 mm x 4.8 mm', 5, 4.8, null, false],
+  ['Gauge: 5 x 4.8', 5, 4.8, null, false],
+  ['Gauge: 7.5 mm x 7.2 mm, Thick felt', 7.5, 7.2, 'Thick felt', false],
+  ['Gauge: 4,4 mm x 4,2 mm, assumed', 4.4, 4.2, null, true],
+  ['Gauge: 5 mm x 4.8 mm, River 4 cotton, assumed', 5, 4.8, 'River 4 cotton', true],
 ])('%s', (line, widthMm, heightMm, yarnName, assumed) => {
-  expect(readHeader(line)).toEqual({ scope: 'toy', key: 'gauge', widthMm, heightMm, yarn: yarnName, assumed });
+  expect(readHeader(line)).toEqual({
+    scope: 'toy',
+    key: 'gauge',
+    widthMm,
+    heightMm,
+    yarn: yarnName,
+    assumed,
+  });
 });
 
 test('a yarn is written into the text and read from it again; twice is once', () => {
@@ -24,7 +50,9 @@ test('a yarn is written into the text and read from it again; twice is once', ()
   expect(lean).toBe(0.4);
   expect(pattern.header).toMatchObject({ hook: '5 mm', gauge: { yarn: 'Thick felt' } });
   expect(putYarn(put, yarn)).toBe(put);
-  expect(putYarn(put, { ...yarn, swatch: null, wandered: null })).toContain('Gauge: 7 mm x 6.7 mm, Thick felt, assumed');
+  expect(putYarn(put, { ...yarn, swatch: null, wandered: null })).toContain(
+    'Gauge: 7 mm x 6.7 mm, Thick felt, assumed',
+  );
   expect(analyseToy(putYarn(put, { ...yarn, wandered: null })).lean).toBeNull();
 });
 
@@ -33,7 +61,12 @@ test('what changes is said, and nothing else', () => {
   expect(compareToys(before, before)).toEqual([]);
   const changes = compareToys(before, analyseToy(putYarn(text, { ...yarn, wandered: null })));
   expect(changes).toContainEqual({ part: 'Head', what: 'eyes apart', before: '30 mm', after: '45 mm' });
-  expect(changes).toContainEqual({ part: 'Head', what: 'widest, before stuffing', before: '38 mm', after: '57 mm' });
+  expect(changes).toContainEqual({
+    part: 'Head',
+    what: 'widest, before stuffing',
+    before: '38 mm',
+    after: '57 mm',
+  });
   expect(changes.map((change) => change.what)).not.toContain('eyes, holes');
   // A wider opening can be pressed through later.
   expect(changes.map((change) => change.what)).toContain('stops after round');
@@ -58,7 +91,9 @@ test('eyes follow the scale in sizes that are sold', () => {
 });
 
 test('a toy half as large again has the same form, half as large again', () => {
-  const [once, more] = [text, putYarn(text, { ...yarn, wandered: null })].map((one) => measurePart(analyseToy(one).parts[0]!).measures);
+  const [once, more] = [text, putYarn(text, { ...yarn, wandered: null })].map(
+    (one) => measurePart(analyseToy(one).parts[0]!).measures,
+  );
   expect(more!.widthMm / once!.widthMm).toBeCloseTo(1.5, 2);
   expect(more!.volumeMl / once!.volumeMl).toBeCloseTo(1.5 ** 3, 1);
 });

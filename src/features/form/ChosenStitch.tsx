@@ -11,7 +11,15 @@ import { standOf } from '../../core/toy/formOfPart';
 import { Answer, Body } from '../../ui/text';
 
 /** The stitch that was tapped, on the form or on the map. */
-export function ChosenStitch({ part, form, stitch }: { part: PartAnalysis; form: RelaxedForm; stitch: number }) {
+export function ChosenStitch({
+  part,
+  form,
+  stitch,
+}: {
+  part: PartAnalysis;
+  form: RelaxedForm;
+  stitch: number;
+}) {
   const { fabric, map } = part;
   const stand = useMemo(() => standOf(part), [part]);
   const placed = useMemo(() => standing(form, stand, fabric.row[0] === 1), [form, stand, fabric]);
@@ -22,10 +30,34 @@ export function ChosenStitch({ part, form, stitch }: { part: PartAnalysis; form:
   const flat = fabric.row[0] === 1;
   const around = rounds[form.nodes.round[stitch] ?? 0]?.circumferenceMm ?? 0;
   return (
-    <View backgroundColor="$sheet" borderRadius="$3" borderWidth={2} borderColor="$marker" padding="$3" gap="$1" role="status">
-      <Answer fontSize="$5" lineHeight="$5">{addressWords(address)}</Answer>
-      {flat ? null : <Body>{fromFrontWords(address)}, facing {facingWords(outwardAt(form.nodes, placed, stand, stitch))}. This round is {Math.round(around)} mm around.</Body>}
-      {!flat && hidden.length > 0 ? <Body>From the front it is hidden behind round {hidden.slice(0, 3).map((round) => fabric.label[round - 1]).join(', ')}.</Body> : null}
+    <View
+      backgroundColor="$sheet"
+      borderRadius="$3"
+      borderWidth={2}
+      borderColor="$marker"
+      padding="$3"
+      gap="$1"
+      role="status"
+    >
+      <Answer fontSize="$5" lineHeight="$5">
+        {addressWords(address)}
+      </Answer>
+      {flat ? null : (
+        <Body>
+          {fromFrontWords(address)}, facing {facingWords(outwardAt(form.nodes, placed, stand, stitch))}. This
+          round is {Math.round(around)} mm around.
+        </Body>
+      )}
+      {!flat && hidden.length > 0 ? (
+        <Body>
+          From the front it is hidden behind round{' '}
+          {hidden
+            .slice(0, 3)
+            .map((round) => fabric.label[round - 1])
+            .join(', ')}
+          .
+        </Body>
+      ) : null}
     </View>
   );
 }

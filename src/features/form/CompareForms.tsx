@@ -35,27 +35,63 @@ export function CompareForms({ part, form, others, onKeep, onClose }: CompareFor
   const [drawable, setDrawable] = useState(canDraw);
   const [angles, setAngles] = useState(sideAngles.front);
   const [view, setView] = useState<SharedView | null>(null);
-  useEffect(() => { void AccessibilityInfo.isReduceMotionEnabled().then(setStill); }, []);
-  const faces: { part: PartAnalysis; arrangement: Arrangement | null }[] = [{ part, arrangement: null }, ...others.map((arrangement) => ({ part: arrangement.part, arrangement }))].slice(0, most);
+  useEffect(() => {
+    void AccessibilityInfo.isReduceMotionEnabled().then(setStill);
+  }, []);
+  const faces: { part: PartAnalysis; arrangement: Arrangement | null }[] = [
+    { part, arrangement: null },
+    ...others.map((arrangement) => ({ part: arrangement.part, arrangement })),
+  ].slice(0, most);
   return (
-    <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0} backgroundColor="$mat" role="group" aria-label="Faces side by side">
+    <View
+      flexGrow={1}
+      flexShrink={1}
+      flexBasis={0}
+      minHeight={0}
+      backgroundColor="$mat"
+      role="group"
+      aria-label="Faces side by side"
+    >
       <View flexDirection="row" flexGrow={1} flexShrink={1} minHeight={0}>
         {faces.map(({ part: shown, arrangement }, i) => {
           const { words, off } = shown.eyes ? arrangementWords(shown.eyes) : { words: '', off: '' };
           return (
-            <View key={words} flexGrow={1} flexBasis={0} minWidth={0} borderLeftWidth={i === 0 ? 0 : 1} borderColor="$line">
+            <View
+              key={words}
+              flexGrow={1}
+              flexBasis={0}
+              minWidth={0}
+              borderLeftWidth={i === 0 ? 0 : 1}
+              borderColor="$line"
+            >
               <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0} position="relative">
                 {still === null ? null : (
                   <Face
-                    part={shown} form={form} drawable={drawable} still={still} view={view !== null && view.by !== i ? view : null} label={`${words}, ${off}. Turning one turns all.`} angles={angles} onAngles={setAngles}
-                    onTurn={(from) => setView({ from, by: i })} onFail={() => setDrawable(false)}
+                    part={shown}
+                    form={form}
+                    drawable={drawable}
+                    still={still}
+                    view={view !== null && view.by !== i ? view : null}
+                    label={`${words}, ${off}. Turning one turns all.`}
+                    angles={angles}
+                    onAngles={setAngles}
+                    onTurn={(from) => setView({ from, by: i })}
+                    onFail={() => setDrawable(false)}
                   />
                 )}
               </View>
               <View padding="$2" gap="$1" backgroundColor="$sheet" alignItems="stretch">
-                <Body fontWeight="700" textAlign="center">{words}</Body>
-                <Body textAlign="center" fontSize="$2">{off}</Body>
-                {arrangement ? <Press tight label="Keep this" name={`Keep ${words}`} onPress={() => onKeep(arrangement)} /> : <Press tight label="As it is" name={`Keep ${words}, as it is`} onPress={onClose} />}
+                <Body fontWeight="700" textAlign="center">
+                  {words}
+                </Body>
+                <Body textAlign="center" fontSize="$2">
+                  {off}
+                </Body>
+                {arrangement ? (
+                  <Press tight label="Keep this" name={`Keep ${words}`} onPress={() => onKeep(arrangement)} />
+                ) : (
+                  <Press tight label="As it is" name={`Keep ${words}, as it is`} onPress={onClose} />
+                )}
               </View>
             </View>
           );
@@ -82,9 +118,25 @@ interface FaceProps {
 function Face({ part, form, drawable, still, view, label, angles, onAngles, onTurn, onFail }: FaceProps) {
   const { analysis } = useToy();
   const handle = useRef<FormCanvasHandle | null>(null);
-  useEffect(() => { if (view) handle.current?.follow(view.from); }, [view]);
-  const drawn = useMemo(() => drawnForm(part, form, analysis.pattern.header), [part, form, analysis.pattern.header]);
-  return drawable
-    ? <FormCanvas label={label} drawn={drawn} cut={false} still={still} handleRef={handle} onPick={() => undefined} onTurn={onTurn} onFail={onFail} />
-    : <FormDrawing label={label} drawn={drawn} angles={angles} onTurn={onAngles} onPick={() => undefined} />;
+  useEffect(() => {
+    if (view) handle.current?.follow(view.from);
+  }, [view]);
+  const drawn = useMemo(
+    () => drawnForm(part, form, analysis.pattern.header),
+    [part, form, analysis.pattern.header],
+  );
+  return drawable ? (
+    <FormCanvas
+      label={label}
+      drawn={drawn}
+      cut={false}
+      still={still}
+      handleRef={handle}
+      onPick={() => undefined}
+      onTurn={onTurn}
+      onFail={onFail}
+    />
+  ) : (
+    <FormDrawing label={label} drawn={drawn} angles={angles} onTurn={onAngles} onPick={() => undefined} />
+  );
 }

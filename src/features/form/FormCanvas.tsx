@@ -25,7 +25,12 @@ interface FormCanvasProps {
   onFail: (lost: boolean) => void;
 }
 
-const turns: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+const turns: Record<string, [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
 
 /** The form in three dimensions on a canvas. The drawing library comes when it is first needed. */
 export function FormCanvas({ label, drawn, cut, still, handleRef, onPick, onTurn, onFail }: FormCanvasProps) {
@@ -35,19 +40,30 @@ export function FormCanvas({ label, drawn, cut, still, handleRef, onPick, onTurn
   /** who asked for a file before there was anything to save */
   const waiting = useRef<((scene: FormScene | null) => void)[]>([]);
   const calls = useRef({ onPick, onTurn, onFail });
-  useEffect(() => { calls.current = { onPick, onTurn, onFail }; });
+  useEffect(() => {
+    calls.current = { onPick, onTurn, onFail };
+  });
 
   useEffect(() => {
     let gone = false;
     let made: FormScene | null = null;
     const asked = waiting.current;
     // One way in for everything that draws: two would put the library into what every page loads.
-    import('./scene').then((loaded) => {
-      if (gone || !canvas.current) return;
-      drawing.current = loaded;
-      made = new loaded.FormScene(canvas.current, { still, onPick: (stitch) => calls.current.onPick(stitch), onTurn: (from) => calls.current.onTurn?.(from), onLost: () => calls.current.onFail(true) });
-      setScene(made);
-    }).catch(() => { if (!gone) calls.current.onFail(false); });
+    import('./scene')
+      .then((loaded) => {
+        if (gone || !canvas.current) return;
+        drawing.current = loaded;
+        made = new loaded.FormScene(canvas.current, {
+          still,
+          onPick: (stitch) => calls.current.onPick(stitch),
+          onTurn: (from) => calls.current.onTurn?.(from),
+          onLost: () => calls.current.onFail(true),
+        });
+        setScene(made);
+      })
+      .catch(() => {
+        if (!gone) calls.current.onFail(false);
+      });
     return () => {
       gone = true;
       made?.dispose();
@@ -67,26 +83,40 @@ export function FormCanvas({ label, drawn, cut, still, handleRef, onPick, onTurn
   }, [scene]);
 
   const shown = useRef(false);
-  useEffect(() => { shown.current = false; }, [scene]);
+  useEffect(() => {
+    shown.current = false;
+  }, [scene]);
   useEffect(() => {
     if (!scene) return;
     scene.show(drawn, !shown.current);
     shown.current = true;
     for (const answer of waiting.current.splice(0)) answer(scene);
   }, [scene, drawn]);
-  useEffect(() => { scene?.setCut(cut); }, [scene, cut]);
+  useEffect(() => {
+    scene?.setCut(cut);
+  }, [scene, cut]);
   useEffect(() => {
     handleRef.current = {
       look: (side) => scene?.look(side),
       zoom: (by) => scene?.zoom(by),
       follow: (from) => scene?.follow(from),
       save: async (kind) => {
-        const ready = scene ?? await new Promise<FormScene | null>((resolve) => { waiting.current.push(resolve); });
+        const ready =
+          scene ??
+          (await new Promise<FormScene | null>((resolve) => {
+            waiting.current.push(resolve);
+          }));
         if (!ready || !drawing.current) return null;
-        return kind === 'png' ? ready.snapshot() : kind === 'glb' ? drawing.current.formAsGlb(ready) : drawing.current.formAsObj(ready);
+        return kind === 'png'
+          ? ready.snapshot()
+          : kind === 'glb'
+            ? drawing.current.formAsGlb(ready)
+            : drawing.current.formAsObj(ready);
       },
     };
-    return () => { handleRef.current = null; };
+    return () => {
+      handleRef.current = null;
+    };
   }, [scene, handleRef]);
 
   return (

@@ -17,33 +17,70 @@ import { Weighing } from './Weighing';
 import { Quiet } from '../../ui/text';
 
 /** What the form measures, what fills it, and where the chosen stitch is. */
-export function FormFacts({ part, form3d: { form, trouble }, selected }: { part: PartAnalysis; form3d: PartForm3d; selected: number | null }) {
+export function FormFacts({
+  part,
+  form3d: { form, trouble },
+  selected,
+}: {
+  part: PartAnalysis;
+  form3d: PartForm3d;
+  selected: number | null;
+}) {
   const { analysis } = useToy();
   const { densities, weighed } = useStuffing();
   const measures = useMemo(() => (form ? measureForm(part.fabric, form, standOf(part)) : null), [form, part]);
-  if (!form || !measures) return <Quiet>{trouble ? 'Sizes and stuffing come with the form.' : 'The form is being worked out.'}</Quiet>;
+  if (!form || !measures)
+    return (
+      <Quiet>{trouble ? 'Sizes and stuffing come with the form.' : 'The form is being worked out.'}</Quiet>
+    );
   const { firmness } = finishOf(part.source, part.fabric, part.profile, part.map.front);
   const grams = stuffingGrams(measures.volumeMl, firmness, densities);
   const weight = yarnOf(analysis);
-  const shows = firmness === 'none' ? null : showThrough(part.fabric, form, part.form.gauge.widthMm, weight.thicknessMm);
+  const shows =
+    firmness === 'none' ? null : showThrough(part.fabric, form, part.form.gauge.widthMm, weight.thicknessMm);
   const mm = (value: number) => `${Math.round(value)} mm`;
   return (
     <View gap="$3">
-      {selected !== null && selected < form.nodes.stitches ? <ChosenStitch part={part} form={form} stitch={selected} /> : null}
-      <View backgroundColor="$sheet" borderRadius="$3" borderWidth={1} borderColor="$line" padding="$4" flexDirection="row" flexWrap="wrap" columnGap="$4" rowGap="$2">
+      {selected !== null && selected < form.nodes.stitches ? (
+        <ChosenStitch part={part} form={form} stitch={selected} />
+      ) : null}
+      <View
+        backgroundColor="$sheet"
+        borderRadius="$3"
+        borderWidth={1}
+        borderColor="$line"
+        padding="$4"
+        flexDirection="row"
+        flexWrap="wrap"
+        columnGap="$4"
+        rowGap="$2"
+      >
         <Figure value={mm(measures.widthMm)} words="wide" />
         <Figure value={mm(measures.heightMm)} words="high" />
         {measures.depthMm > 1 ? <Figure value={mm(measures.depthMm)} words="deep" /> : null}
-        {grams > 0 ? <Figure value={`${grams < 10 ? grams.toFixed(1) : Math.round(grams)} g`} words={`stuffing, ${firmness}`} /> : null}
-        {measures.volumeMl > 0 ? <Figure value={`${Math.round(measures.volumeMl)} ml`} words="inside" /> : null}
+        {grams > 0 ? (
+          <Figure
+            value={`${grams < 10 ? grams.toFixed(1) : Math.round(grams)} g`}
+            words={`stuffing, ${firmness}`}
+          />
+        ) : null}
+        {measures.volumeMl > 0 ? (
+          <Figure value={`${Math.round(measures.volumeMl)} ml`} words="inside" />
+        ) : null}
       </View>
       {shows && shows.rounds.length > 0 ? (
         <Notice tone="look">
           {`Stuffing will show ${shows.share > 0.8 ? 'all over' : `in round ${shows.rounds.slice(0, 8).join(', ')}${shows.rounds.length > 8 ? ' …' : ''}`}: the stitches are ${part.form.gauge.widthMm} mm wide, ${weight.name.toLowerCase()} yarn covers about ${(coverOfStrand * weight.thicknessMm).toFixed(1)}. Take a smaller hook, stuff less firmly, or line the part.`}
         </Notice>
       ) : null}
-      {firmness !== 'none' && measures.volumeMl > 0 ? <Weighing volumeMl={measures.volumeMl} firmness={firmness} grams={grams} weighed={weighed} /> : null}
-      <Quiet>{part.form.gauge.assumed ? 'Counted with an assumed stitch. Measure yours on the toy’s Yarn page.' : `Counted with stitches of ${part.form.gauge.widthMm} × ${part.form.gauge.heightMm} mm, at the middle of the fabric.`}</Quiet>
+      {firmness !== 'none' && measures.volumeMl > 0 ? (
+        <Weighing volumeMl={measures.volumeMl} firmness={firmness} grams={grams} weighed={weighed} />
+      ) : null}
+      <Quiet>
+        {part.form.gauge.assumed
+          ? 'Counted with an assumed stitch. Measure yours on the toy’s Yarn page.'
+          : `Counted with stitches of ${part.form.gauge.widthMm} × ${part.form.gauge.heightMm} mm, at the middle of the fabric.`}
+      </Quiet>
     </View>
   );
 }

@@ -23,7 +23,14 @@ const troubleWords = {
   'too-long': 'The form takes too long to settle; this is how far it came.',
 } as const;
 
-const sideNames: Record<Side, string> = { front: 'Front', left: 'Left', right: 'Right', back: 'Back', top: 'Top', underneath: 'Under' };
+const sideNames: Record<Side, string> = {
+  front: 'Front',
+  left: 'Left',
+  right: 'Right',
+  back: 'Back',
+  top: 'Top',
+  underneath: 'Under',
+};
 
 interface FormPanelProps {
   part: PartAnalysis;
@@ -44,19 +51,36 @@ export function FormPanel({ part, form3d, selected, onSelect }: FormPanelProps) 
   const [still, setStill] = useState<boolean | null>(null);
   const [angles, setAngles] = useState(sideAngles.front);
   const handle = useRef<FormCanvasHandle | null>(null);
-  useEffect(() => { void AccessibilityInfo.isReduceMotionEnabled().then(setStill); }, []);
+  useEffect(() => {
+    void AccessibilityInfo.isReduceMotionEnabled().then(setStill);
+  }, []);
 
-  const drawn = useMemo(() => (form ? drawnForm(part, form, analysis.pattern.header) : null), [part, form, analysis.pattern.header]);
+  const drawn = useMemo(
+    () => (form ? drawnForm(part, form, analysis.pattern.header) : null),
+    [part, form, analysis.pattern.header],
+  );
   const total = form?.nodes.stitches ?? 0;
   const kept = ends.filter((stitch) => stitch < total);
   const [from, to] = measuring ? kept : [];
-  const tape = useMemo(() => (form && from !== undefined && to !== undefined ? layTape(form, from, to) : null), [form, from, to]);
+  const tape = useMemo(
+    () => (form && from !== undefined && to !== undefined ? layTape(form, from, to) : null),
+    [form, from, to],
+  );
   const shown = useMemo(
-    () => (drawn ? { ...drawn, selected: selected !== null && selected < total ? selected : null, measured: [from, to].filter((end) => end !== undefined), tape: tape?.nodes ?? [] } : null),
+    () =>
+      drawn
+        ? {
+            ...drawn,
+            selected: selected !== null && selected < total ? selected : null,
+            measured: [from, to].filter((end) => end !== undefined),
+            tape: tape?.nodes ?? [],
+          }
+        : null,
     [drawn, selected, total, from, to, tape],
   );
   const pick = (stitch: number | null) => {
-    if (measuring && stitch !== null) setEnds((before) => (before.length === 1 ? [...before, stitch] : [stitch]));
+    if (measuring && stitch !== null)
+      setEnds((before) => (before.length === 1 ? [...before, stitch] : [stitch]));
     if (stitch !== null || !measuring) onSelect(stitch);
   };
   const look = (side: Side) => {
@@ -66,37 +90,123 @@ export function FormPanel({ part, form3d, selected, onSelect }: FormPanelProps) 
   const label = `${part.source.name} in the round, ${part.fabric.rounds} rounds. Arrow keys turn it.`;
 
   return (
-    <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0} position="relative" backgroundColor="$mat" overflow="hidden">
+    <View
+      flexGrow={1}
+      flexShrink={1}
+      flexBasis={0}
+      minHeight={0}
+      position="relative"
+      backgroundColor="$mat"
+      overflow="hidden"
+    >
       <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0} position="relative">
         {shown && still !== null ? (
-          drawable
-            ? <FormCanvas label={label} drawn={shown} cut={cut} still={still} handleRef={handle} onPick={pick} onFail={(isLost) => { setDrawable(false); setLost(isLost); }} />
-            : <FormDrawing label={label} drawn={shown} angles={angles} onTurn={setAngles} onPick={pick} />
+          drawable ? (
+            <FormCanvas
+              label={label}
+              drawn={shown}
+              cut={cut}
+              still={still}
+              handleRef={handle}
+              onPick={pick}
+              onFail={(isLost) => {
+                setDrawable(false);
+                setLost(isLost);
+              }}
+            />
+          ) : (
+            <FormDrawing label={label} drawn={shown} angles={angles} onTurn={setAngles} onPick={pick} />
+          )
         ) : null}
         <View position="absolute" left={8} top={8} pointerEvents="none">
-          {settling ? <View backgroundColor="$sheet" borderRadius="$2" paddingHorizontal="$2"><Body role="status">Settling …</Body></View> : null}
+          {settling ? (
+            <View backgroundColor="$sheet" borderRadius="$2" paddingHorizontal="$2">
+              <Body role="status">Settling …</Body>
+            </View>
+          ) : null}
         </View>
         {trouble ? (
           <View position="absolute" left={8} right={72} top={8} gap="$2" alignItems="flex-start">
-            <View backgroundColor="$sheet" borderRadius="$2" padding="$2"><Body role="alert">{troubleWords[trouble]} Everything else still counts.</Body></View>
+            <View backgroundColor="$sheet" borderRadius="$2" padding="$2">
+              <Body role="alert">{troubleWords[trouble]} Everything else still counts.</Body>
+            </View>
             <Press label="Try again" onPress={retry} />
           </View>
         ) : null}
         {lost ? (
           <View position="absolute" left={8} right={72} bottom={8} gap="$2" alignItems="flex-start">
-            <View backgroundColor="$sheet" borderRadius="$2" padding="$2"><Body role="status">This machine stopped drawing in three dimensions. The same stitches are drawn in strokes.</Body></View>
-            <Press label="Try again" onPress={() => { setLost(false); setDrawable(canDraw()); }} />
+            <View backgroundColor="$sheet" borderRadius="$2" padding="$2">
+              <Body role="status">
+                This machine stopped drawing in three dimensions. The same stitches are drawn in strokes.
+              </Body>
+            </View>
+            <Press
+              label="Try again"
+              onPress={() => {
+                setLost(false);
+                setDrawable(canDraw());
+              }}
+            />
           </View>
         ) : null}
-        <View position="absolute" right={8} top={8} bottom={8} gap="$2" flexDirection="column" flexWrap="wrap-reverse" alignContent="flex-start" pointerEvents="box-none">
-          {drawable ? <Press name="Cut open" icon={<Icon name="cut" color={cut ? '#FBFCFA' : undefined} />} role="switch" chosen={cut} onPress={() => setCut(!cut)} /> : null}
-          <Press name="Measuring tape" icon={<Icon name="tape" color={measuring ? '#FBFCFA' : undefined} />} role="switch" chosen={measuring} onPress={() => { setMeasuring(!measuring); setEnds([]); }} />
-          {drawable ? <SaveMenu name={`${analysis.pattern.header.name ?? 'toy'} ${part.source.name}`} handleRef={handle} /> : null}
+        <View
+          position="absolute"
+          right={8}
+          top={8}
+          bottom={8}
+          gap="$2"
+          flexDirection="column"
+          flexWrap="wrap-reverse"
+          alignContent="flex-start"
+          pointerEvents="box-none"
+        >
+          {drawable ? (
+            <Press
+              name="Cut open"
+              icon={<Icon name="cut" color={cut ? '#FBFCFA' : undefined} />}
+              role="switch"
+              chosen={cut}
+              onPress={() => setCut(!cut)}
+            />
+          ) : null}
+          <Press
+            name="Measuring tape"
+            icon={<Icon name="tape" color={measuring ? '#FBFCFA' : undefined} />}
+            role="switch"
+            chosen={measuring}
+            onPress={() => {
+              setMeasuring(!measuring);
+              setEnds([]);
+            }}
+          />
+          {drawable ? (
+            <SaveMenu
+              name={`${analysis.pattern.header.name ?? 'toy'} ${part.source.name}`}
+              handleRef={handle}
+            />
+          ) : null}
         </View>
         {measuring ? <MeasureLine part={part} ends={kept} tape={tape} /> : null}
       </View>
-      <ScrollView horizontal showsHorizontalScrollIndicator={false} style={{ flexGrow: 0 }} contentContainerStyle={{ padding: 8, gap: 6, flexGrow: 1, justifyContent: 'center' }} role="group" aria-label="Look from">
-        {(Object.keys(sideDirections) as Side[]).sort((a, b) => Object.keys(sideNames).indexOf(a) - Object.keys(sideNames).indexOf(b)).map((side) => <Press key={side} tight label={sideNames[side]} name={`Look from ${side === 'underneath' ? 'underneath' : side === 'top' ? 'the top' : `the ${side}`}`} onPress={() => look(side)} />)}
+      <ScrollView
+        horizontal
+        showsHorizontalScrollIndicator={false}
+        style={{ flexGrow: 0 }}
+        contentContainerStyle={{ padding: 8, gap: 6, flexGrow: 1, justifyContent: 'center' }}
+        role="group"
+        aria-label="Look from"
+      >
+        {(Object.keys(sideDirections) as Side[])
+          .sort((a, b) => Object.keys(sideNames).indexOf(a) - Object.keys(sideNames).indexOf(b))
+          .map((side) => (
+            <Press
+              key={side}
+              tight
+              label={sideNames[side]}
+              name={`Look from ${side === 'underneath' ? 'underneath' : side === 'top' ? 'the top' : `the ${side}`}`}
+              onPress={() => look(side)}
+            />
+          ))}
       </ScrollView>
     </View>
   );

@@ -7,7 +7,13 @@ import { Body } from '../../ui/text';
 import type { FormCanvasHandle } from './FormCanvas';
 
 /** Keeping the form: a picture as it stands, or the form itself for other programs. */
-export function SaveMenu({ name, handleRef }: { name: string; handleRef: RefObject<FormCanvasHandle | null> }) {
+export function SaveMenu({
+  name,
+  handleRef,
+}: {
+  name: string;
+  handleRef: RefObject<FormCanvasHandle | null>;
+}) {
   const [open, setOpen] = useState(false);
   const [state, setState] = useState<'idle' | 'waiting' | 'trouble'>('idle');
   const keep = async (kind: 'png' | 'glb' | 'obj') => {
@@ -26,14 +32,46 @@ export function SaveMenu({ name, handleRef }: { name: string; handleRef: RefObje
       <Press name="Save the form" icon={<Icon name="download" />} onPress={() => setOpen(!open)} />
       {open ? (
         // Beside its button: below it there is no room on a small phone.
-        <View position="absolute" right={56} top={0} flexDirection="row" gap="$2" role="group" aria-label="Save as">
+        <View
+          position="absolute"
+          right={56}
+          top={0}
+          flexDirection="row"
+          gap="$2"
+          role="group"
+          aria-label="Save as"
+        >
           <Press tight label="Picture" onPress={() => void keep('png')} />
           <Press tight label="GLB" name="Form, GLB" onPress={() => void keep('glb')} />
           <Press tight label="OBJ" name="Form, OBJ" onPress={() => void keep('obj')} />
         </View>
       ) : null}
-      {state === 'waiting' ? <View position="absolute" right={56} top={0} width={180} backgroundColor="$sheet" padding="$2" borderRadius="$2"><Body role="status">The form is still being drawn …</Body></View> : null}
-      {state === 'trouble' ? <View position="absolute" right={56} top={0} width={180} backgroundColor="$sheet" padding="$2" borderRadius="$2"><Body role="alert">That could not be saved. Try again.</Body></View> : null}
+      {state === 'waiting' ? (
+        <View
+          position="absolute"
+          right={56}
+          top={0}
+          width={180}
+          backgroundColor="$sheet"
+          padding="$2"
+          borderRadius="$2"
+        >
+          <Body role="status">The form is still being drawn …</Body>
+        </View>
+      ) : null}
+      {state === 'trouble' ? (
+        <View
+          position="absolute"
+          right={56}
+          top={0}
+          width={180}
+          backgroundColor="$sheet"
+          padding="$2"
+          borderRadius="$2"
+        >
+          <Body role="alert">That could not be saved. Try again.</Body>
+        </View>
+      ) : null}
     </View>
   );
 }

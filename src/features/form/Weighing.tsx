@@ -21,18 +21,48 @@ export function Weighing({ volumeMl, firmness, grams, weighed }: WeighingProps) 
   const own = written === null ? null : weighedDensities(volumeMl, firmness, written);
   return (
     <View gap="$2">
-      <Quiet>{weighed ? 'Stuffing by your own weighing.' : 'Stuffing by usual figures for fibre; yours may be lighter or heavier.'}</Quiet>
+      <Quiet>
+        {weighed
+          ? 'Stuffing by your own weighing.'
+          : 'Stuffing by usual figures for fibre; yours may be lighter or heavier.'}
+      </Quiet>
       {written === null ? (
         <View flexDirection="row" gap="$2">
-          <Press grow label="I weighed what went in" onPress={() => setWritten(Math.max(1, Math.round(grams)))} />
+          <Press
+            grow
+            label="I weighed what went in"
+            onPress={() => setWritten(Math.max(1, Math.round(grams)))}
+          />
           {weighed ? <Press grow label="Usual figures" onPress={() => weigh.mutate(null)} /> : null}
         </View>
       ) : (
         <View gap="$2">
-          <NumberStep label="Stuffing in this part" unit="g" value={written} step={1} least={0.5} most={5000} onChange={setWritten} />
-          {own ? null : <Notice tone="look">That is far from anything {Math.round(volumeMl)} ml can hold. Weigh again, or measure the stitch first.</Notice>}
+          <NumberStep
+            label="Stuffing in this part"
+            unit="g"
+            value={written}
+            step={1}
+            least={0.5}
+            most={5000}
+            onChange={setWritten}
+          />
+          {own ? null : (
+            <Notice tone="look">
+              That is far from anything {Math.round(volumeMl)} ml can hold. Weigh again, or measure the stitch
+              first.
+            </Notice>
+          )}
           <View flexDirection="row" gap="$2">
-            <Press grow tone="primary" label="Count with this" disabled={!own} onPress={() => { if (own) weigh.mutate(own); setWritten(null); }} />
+            <Press
+              grow
+              tone="primary"
+              label="Count with this"
+              disabled={!own}
+              onPress={() => {
+                if (own) weigh.mutate(own);
+                setWritten(null);
+              }}
+            />
             <Press grow label="Leave it" onPress={() => setWritten(null)} />
           </View>
         </View>

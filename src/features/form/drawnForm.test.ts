@@ -7,11 +7,30 @@ import { bakeInstances } from './scene/bakeInstances';
 import { eyeGroup, fabricMesh, stitchMeshes } from './scene/meshes';
 import { stitchShape } from './scene/stitchShapes';
 
-const head = (header: string, sentences: string) => [
-  'Yarn moss: medium, moss green', 'Head', header, 'in moss', 'R1: 6 sc in ring', 'R2: inc x 6', 'R3: (sc, inc) x 6', 'R4: (2 sc, inc) x 6', 'R5: (3 sc, inc) x 6', 'R6-R11: sc around', 'R12: (3 sc, dec) x 6', 'R13: (2 sc, dec) x 6', 'R14: (sc, dec) x 6', 'R15: dec x 6',
-  sentences, 'Stuff firmly. Close the hole.', '',
-].join('\n');
-const drawn = (header = 'Start: top', sentences = 'Eyes: 8 mm, between R7 and R8, 6 apart (5 showing), in the holes.') => {
+const head = (header: string, sentences: string) =>
+  [
+    'Yarn moss: medium, moss green',
+    'Head',
+    header,
+    'in moss',
+    'R1: 6 sc in ring',
+    'R2: inc x 6',
+    'R3: (sc, inc) x 6',
+    'R4: (2 sc, inc) x 6',
+    'R5: (3 sc, inc) x 6',
+    'R6-R11: sc around',
+    'R12: (3 sc, dec) x 6',
+    'R13: (2 sc, dec) x 6',
+    'R14: (sc, dec) x 6',
+    'R15: dec x 6',
+    sentences,
+    'Stuff firmly. Close the hole.',
+    '',
+  ].join('\n');
+const drawn = (
+  header = 'Start: top',
+  sentences = 'Eyes: 8 mm, between R7 and R8, 6 apart (5 showing), in the holes.',
+) => {
   const toy = analyseToy(head(header, sentences));
   const part = toy.parts[0]!;
   return { part, form: drawnForm(part, relaxForm(formInputOf(part)), toy.pattern.header) };
@@ -30,25 +49,31 @@ test('every stitch has its shape, its colour and its place', () => {
   expect(form.stuffed).toBe(true);
 });
 
-test.each([['Start: top', 'Eyes: 8 mm, between R7 and R8, 6 apart (5 showing), in the holes.'], ['Start: bottom', 'Eyes: 8 mm, between R7 and R8, 6 apart (5 showing), in the splits.'], ['Start: left', 'Eyes: 8 mm, 4 rounds apart.'], ['Start: right', 'Eyes: 8 mm, 4 rounds apart, oval.']])(
-  '%s: the eyes look forward from either side, level, and outward', (header, sentence) => {
-    const { form } = drawn(header, sentence);
-    const [left, right] = form.eyes;
-    expect(form.eyes).toHaveLength(2);
-    expect(left!.at[0]).toBeLessThan(0);
-    expect(right!.at[0]).toBeGreaterThan(0);
-    expect(Math.abs(left!.at[1] - right!.at[1])).toBeLessThan(3);
-    for (const eye of form.eyes) {
-      expect(eye.at[2]).toBeGreaterThan(10);
-      expect(eye.out[2]).toBeGreaterThan(0.5);
-      expect(length(eye.out)).toBeCloseTo(1, 6);
-      expect([eye.radius, eye.washer]).toEqual([4, 12]);
-    }
-  },
-);
+test.each([
+  ['Start: top', 'Eyes: 8 mm, between R7 and R8, 6 apart (5 showing), in the holes.'],
+  ['Start: bottom', 'Eyes: 8 mm, between R7 and R8, 6 apart (5 showing), in the splits.'],
+  ['Start: left', 'Eyes: 8 mm, 4 rounds apart.'],
+  ['Start: right', 'Eyes: 8 mm, 4 rounds apart, oval.'],
+])('%s: the eyes look forward from either side, level, and outward', (header, sentence) => {
+  const { form } = drawn(header, sentence);
+  const [left, right] = form.eyes;
+  expect(form.eyes).toHaveLength(2);
+  expect(left!.at[0]).toBeLessThan(0);
+  expect(right!.at[0]).toBeGreaterThan(0);
+  expect(Math.abs(left!.at[1] - right!.at[1])).toBeLessThan(3);
+  for (const eye of form.eyes) {
+    expect(eye.at[2]).toBeGreaterThan(10);
+    expect(eye.out[2]).toBeGreaterThan(0.5);
+    expect(length(eye.out)).toBeCloseTo(1, 6);
+    expect([eye.radius, eye.washer]).toEqual([4, 12]);
+  }
+});
 
 test('stitched strokes lie on the fabric, felt at its place, a pressed nose is a dome', () => {
-  const { form } = drawn('Start: top', 'Eyes: 8 mm, between R7 and R8, 6 apart (5 showing), in the holes. Mouth: smile, 3 rounds below the eyes, 4 stitches wide. Cheeks: felt, 8 mm, 2 rounds below the eyes, 1 stitch outside the eyes. Insert a 10 mm safety nose 1 round below the eyes.');
+  const { form } = drawn(
+    'Start: top',
+    'Eyes: 8 mm, between R7 and R8, 6 apart (5 showing), in the holes. Mouth: smile, 3 rounds below the eyes, 4 stitches wide. Cheeks: felt, 8 mm, 2 rounds below the eyes, 1 stitch outside the eyes. Insert a 10 mm safety nose 1 round below the eyes.',
+  );
   expect(form.strokes.length).toBeGreaterThanOrEqual(2);
   for (const { from, to } of form.strokes) {
     for (const point of [from, to]) expect(point.at[2]).toBeGreaterThan(8);
@@ -65,7 +90,9 @@ test('left-handed work is the mirror image, its outside still out', () => {
   expect(right.mirrored).not.toBe(left.mirrored);
   for (const form of [right, left]) {
     // Seen from the middle, the wall's outward side looks away.
-    const wall = form.frames.flatMap(({ stitch }) => [...stitch]).filter((stitch) => stitch > 150 && stitch < 250);
+    const wall = form.frames
+      .flatMap(({ stitch }) => [...stitch])
+      .filter((stitch) => stitch > 150 && stitch < 250);
     for (const stitch of wall) {
       const [x = 0, z = 0] = [form.placed[stitch * 3], form.placed[stitch * 3 + 2]];
       const out = form.outward(stitch);
@@ -78,11 +105,20 @@ describe('meshes', () => {
   test('the fabric is closed by triangles that face out, tinted by the yarn', () => {
     const { form } = drawn();
     const geometry = fabricMesh(form).geometry;
-    const [position, normal, colour] = [geometry.getAttribute('position'), geometry.getAttribute('normal'), geometry.getAttribute('color')];
+    const [position, normal, colour] = [
+      geometry.getAttribute('position'),
+      geometry.getAttribute('normal'),
+      geometry.getAttribute('color'),
+    ];
     expect(position.count).toBe(form.surface.triangles.length);
     expect(colour.count).toBe(position.count);
     let out = 0;
-    for (let i = 0; i < position.count; i += 1) out += Math.sign(position.getX(i) * normal.getX(i) + position.getY(i) * normal.getY(i) + position.getZ(i) * normal.getZ(i));
+    for (let i = 0; i < position.count; i += 1)
+      out += Math.sign(
+        position.getX(i) * normal.getX(i) +
+          position.getY(i) * normal.getY(i) +
+          position.getZ(i) * normal.getZ(i),
+      );
     expect(out / position.count).toBeGreaterThan(0.9);
     expect(colour.getY(0)).toBeGreaterThan(colour.getX(0));
   });
@@ -105,7 +141,9 @@ describe('meshes', () => {
 
   test('shapes have fewer faces where more is drawn, and both legs of a stitch mirror each other', () => {
     for (const look of ['v', 'decrease', 'tall', 'loop'] as const) {
-      const faces = (['fine', 'plain', 'coarse'] as const).map((detail) => stitchShape(look, detail).getIndex()!.count);
+      const faces = (['fine', 'plain', 'coarse'] as const).map(
+        (detail) => stitchShape(look, detail).getIndex()!.count,
+      );
       expect(faces[0]).toBeGreaterThan(faces[1]!);
       expect(faces[1]).toBeGreaterThan(faces[2]!);
       const shape = stitchShape(look, 'fine');

@@ -24,7 +24,14 @@ export interface DrawnForm {
   stuffed: boolean;
   /** mean stitch width */
   step: number;
-  eyes: { at: [number, number, number]; out: [number, number, number]; radius: number; washer: number; style?: 'oval'; ring?: { radius: number; of: 'felt' | 'crochet' } }[];
+  eyes: {
+    at: [number, number, number];
+    out: [number, number, number];
+    radius: number;
+    washer: number;
+    style?: 'oval';
+    ring?: { radius: number; of: 'felt' | 'crochet' };
+  }[];
   /** stitched strokes, from where the needle comes out to where it goes in */
   strokes: { from: SurfacePoint; to: SurfacePoint; colour: string }[];
   /** felt and crocheted pieces, buttons */
@@ -43,34 +50,74 @@ export function drawnForm(part: PartAnalysis, form: RelaxedForm, header: ToyHead
   const placed = standing(form, stand, fabric.row[0] === 1);
   const tints = fabric.palette.map((name) => yarnColour(name, header));
   const at = (line: number, hole: number) => holePoint(fabric, form.nodes, placed, stand, line, hole);
-  const eyes = part.eyes?.posts.flatMap((post) => {
-    const point = at(post.line, post.stitch + (part.eyes?.rule.seat === 'split' ? 0.5 : 0));
-    const size = part.eyes?.rule.sizeMm ?? 8;
-    const ring = part.eyes?.rule.ring;
-    return point ? [{ at: point.at, out: point.out, radius: size / 2, washer: washerMm(size), style: part.eyes?.rule.style, ...(ring ? { ring: { radius: ring.sizeMm / 2, of: ring.of } } : {}) }] : [];
-  }) ?? [];
-  const strokes = part.features.flatMap(({ kind, needle }) => (needle?.lies ?? []).flatMap(([from, to]) => {
-    const [out, into] = [needle?.points[from], needle?.points[to]];
-    const [a, b] = [out && at(out.line, out.hole), into && at(into.line, into.hole)];
-    return a && b ? [{ from: a, to: b, colour: featureColour(kind) }] : [];
-  }));
+  const eyes =
+    part.eyes?.posts.flatMap((post) => {
+      const point = at(post.line, post.stitch + (part.eyes?.rule.seat === 'split' ? 0.5 : 0));
+      const size = part.eyes?.rule.sizeMm ?? 8;
+      const ring = part.eyes?.rule.ring;
+      return point
+        ? [
+            {
+              at: point.at,
+              out: point.out,
+              radius: size / 2,
+              washer: washerMm(size),
+              style: part.eyes?.rule.style,
+              ...(ring ? { ring: { radius: ring.sizeMm / 2, of: ring.of } } : {}),
+            },
+          ]
+        : [];
+    }) ?? [];
+  const strokes = part.features.flatMap(({ kind, needle }) =>
+    (needle?.lies ?? []).flatMap(([from, to]) => {
+      const [out, into] = [needle?.points[from], needle?.points[to]];
+      const [a, b] = [out && at(out.line, out.hole), into && at(into.line, into.hole)];
+      return a && b ? [{ from: a, to: b, colour: featureColour(kind) }] : [];
+    }),
+  );
   for (const { kind, rule, units, seat } of part.features) {
     if (kind !== 'nose' || rule.embroidered || rule.sizeMm === null) continue;
     for (const unit of units) {
       const point = at(unit.fromLine, unit.from + (seat === 'split' ? 0.5 : 0));
-      if (point) eyes.push({ at: point.at, out: point.out, radius: rule.sizeMm / 2, washer: washerMm(rule.sizeMm), style: rule.style === 'oval' ? 'oval' : undefined });
+      if (point)
+        eyes.push({
+          at: point.at,
+          out: point.out,
+          radius: rule.sizeMm / 2,
+          washer: washerMm(rule.sizeMm),
+          style: rule.style === 'oval' ? 'oval' : undefined,
+        });
     }
   }
-  const patches = part.features.flatMap((feature) => (feature.needle || feature.kind === 'nose' ? [] : feature.units.flatMap((unit) => {
-    // The middle hole of its span; over the start of the round the span runs on.
-    const span = ((unit.to - unit.from) % unit.of + unit.of) % unit.of;
-    const middle = at(unit.fromLine, Math.round((unit.from + span / 2) * 2) / 2 + (feature.seat === 'split' ? 0.5 : 0));
-    return middle ? [{ at: middle, radius: Math.max(unit.halfMm, 2), colour: featureColour(feature.kind) }] : [];
-  })));
+  const patches = part.features.flatMap((feature) =>
+    feature.needle || feature.kind === 'nose'
+      ? []
+      : feature.units.flatMap((unit) => {
+          // The middle hole of its span; over the start of the round the span runs on.
+          const span = (((unit.to - unit.from) % unit.of) + unit.of) % unit.of;
+          const middle = at(
+            unit.fromLine,
+            Math.round((unit.from + span / 2) * 2) / 2 + (feature.seat === 'split' ? 0.5 : 0),
+          );
+          return middle
+            ? [{ at: middle, radius: Math.max(unit.halfMm, 2), colour: featureColour(feature.kind) }]
+            : [];
+        }),
+  );
   return {
-    placed, frames: stitchFrames(fabric, form.nodes, placed, stand), surface: surfaceOf(fabric, form.nodes),
-    colours: Array.from(fabric.colour, (index) => tints[index] ?? '#ffffff'), mirrored: isMirrored(stand),
-    stuffed: finishOf(part.source, fabric, part.profile, part.map.front).firmness !== 'none', step: part.form.gauge.widthMm, eyes, strokes, patches,
-    outward: (stitch) => outwardAt(form.nodes, placed, stand, stitch), selected: null, measured: [], tape: [],
+    placed,
+    frames: stitchFrames(fabric, form.nodes, placed, stand),
+    surface: surfaceOf(fabric, form.nodes),
+    colours: Array.from(fabric.colour, (index) => tints[index] ?? '#ffffff'),
+    mirrored: isMirrored(stand),
+    stuffed: finishOf(part.source, fabric, part.profile, part.map.front).firmness !== 'none',
+    step: part.form.gauge.widthMm,
+    eyes,
+    strokes,
+    patches,
+    outward: (stitch) => outwardAt(form.nodes, placed, stand, stitch),
+    selected: null,
+    measured: [],
+    tape: [],
   };
 }

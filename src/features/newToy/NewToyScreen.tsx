@@ -54,28 +54,101 @@ export function NewToyScreen() {
     <Page
       title="Bring a pattern"
       aside="Paste it as it is"
-      back={{ name: 'Back to the shelf', go: () => (router.canGoBack() ? router.back() : router.replace('/')) }}
-      actions={before.length > 0 ? <Press tone="quiet" name="Undo" icon={<Icon name="undo" />} onPress={() => { setText(before.at(-1) ?? text); setBefore(before.slice(0, -1)); }} /> : undefined}
-      foot={<Press tone="primary" label="Put it on the shelf" disabled={!text.trim() || tooLong} onPress={() => void keep()} />}
+      back={{
+        name: 'Back to the shelf',
+        go: () => (router.canGoBack() ? router.back() : router.replace('/')),
+      }}
+      actions={
+        before.length > 0 ? (
+          <Press
+            tone="quiet"
+            name="Undo"
+            icon={<Icon name="undo" />}
+            onPress={() => {
+              setText(before.at(-1) ?? text);
+              setBefore(before.slice(0, -1));
+            }}
+          />
+        ) : undefined
+      }
+      foot={
+        <Press
+          tone="primary"
+          label="Put it on the shelf"
+          disabled={!text.trim() || tooLong}
+          onPress={() => void keep()}
+        />
+      }
     >
-      <Field label="The pattern" multiline value={text} onChange={setText} placeholder={'Head\nR1: 6 sc in magic ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]'} />
+      <Field
+        label="The pattern"
+        multiline
+        value={text}
+        onChange={setText}
+        placeholder={'Head\nR1: 6 sc in magic ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]'}
+      />
       <Press tone="quiet" role="link" label="What can be read?" onPress={() => router.push('/notation')} />
-      {tooLong ? <Notice tone="wrong" live>This text has {text.length - limits.textSigns} signs too many for one toy. Give the end of it to a toy of its own.</Notice> : null}
-      {failed ? <Notice tone="wrong" live>The browser would not save the toy. Your text is still here: try again, or copy it somewhere safe.</Notice> : null}
+      {tooLong ? (
+        <Notice tone="wrong" live>
+          This text has {text.length - limits.textSigns} signs too many for one toy. Give the end of it to a
+          toy of its own.
+        </Notice>
+      ) : null}
+      {failed ? (
+        <Notice tone="wrong" live>
+          The browser would not save the toy. Your text is still here: try again, or copy it somewhere safe.
+        </Notice>
+      ) : null}
       {text.trim() ? (
-        <Guard what="What was found" resetKeys={[toy]}><View gap="$3">
-          <Title render="h2" margin={0}>{worked.length === 0 ? 'No rounds found yet' : worked.length === 1 ? 'One part found' : `${worked.length} parts found`}</Title>
-          {worked.map((part) => (
-            <Body key={part.source.id}>
-              <Body fontWeight="700">{part.source.name}</Body>{part.source.make > 1 ? `, make ${part.source.make}` : ''}: {part.checks.length} {part.checks.length === 1 ? 'round' : 'rounds'}, {part.checks.reduce((sum, check) => sum + check.worked, 0)} stitches
-              {part.eyes ? ', eyes' : ''}
-            </Body>
-          ))}
-          <Problems problems={toy.problems} showLine onApply={(suggestion) => { const told = habitIn(suggestion.edits); if (told) keepHabit(told); setBefore([...before, text]); setText(applyEdits(text, suggestion.edits)); }} />
-          {worked.length > 0 && silent === rounds.length ? <Notice tone="look">no round says how many stitches it should have, so only the rounds themselves can be checked. Totals such as [24] help.</Notice> : null}
-          {worked.length > 0 && toy.problems.length === 0 ? <Notice tone="good">every round adds up.</Notice> : null}
-          {notes.length > 0 ? <Notice tone="plain">Kept as notes, not counted: {notes.slice(0, 12).map((note) => `line ${note.line}, “${note.text.slice(0, 80)}”`).join('; ')}{notes.length > 12 ? `; and ${notes.length - 12} more` : ''}</Notice> : null}
-        </View></Guard>
+        <Guard what="What was found" resetKeys={[toy]}>
+          <View gap="$3">
+            <Title render="h2" margin={0}>
+              {worked.length === 0
+                ? 'No rounds found yet'
+                : worked.length === 1
+                  ? 'One part found'
+                  : `${worked.length} parts found`}
+            </Title>
+            {worked.map((part) => (
+              <Body key={part.source.id}>
+                <Body fontWeight="700">{part.source.name}</Body>
+                {part.source.make > 1 ? `, make ${part.source.make}` : ''}: {part.checks.length}{' '}
+                {part.checks.length === 1 ? 'round' : 'rounds'},{' '}
+                {part.checks.reduce((sum, check) => sum + check.worked, 0)} stitches
+                {part.eyes ? ', eyes' : ''}
+              </Body>
+            ))}
+            <Problems
+              problems={toy.problems}
+              showLine
+              onApply={(suggestion) => {
+                const told = habitIn(suggestion.edits);
+                if (told) keepHabit(told);
+                setBefore([...before, text]);
+                setText(applyEdits(text, suggestion.edits));
+              }}
+            />
+            {worked.length > 0 && silent === rounds.length ? (
+              <Notice tone="look">
+                no round says how many stitches it should have, so only the rounds themselves can be checked.
+                Totals such as [24] help.
+              </Notice>
+            ) : null}
+            {worked.length > 0 && toy.problems.length === 0 ? (
+              <Notice tone="good">every round adds up.</Notice>
+            ) : null}
+            {notes.length > 0 ? (
+              <Notice tone="plain">
+                Kept as notes, not counted:{' '}
+                {notes
+                  .slice(0, 12)
+                  .map((note) => `line ${note.line}, “${note.text.slice(0, 80)}”`)
+                  .join('; ')}
+                {notes.length > 12 ? `; and ${notes.length - 12} more` : ''}
+              </Notice>
+            ) : null}
+          </View>
+        </Guard>
       ) : null}
     </Page>
   );

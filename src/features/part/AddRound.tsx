@@ -9,7 +9,11 @@ import { Answer, Body, Quiet } from '../../ui/text';
 
 type Kind = 'plain' | 'more' | 'fewer' | 'repeat' | 'own';
 const kinds: { key: Kind; label: string }[] = [
-  { key: 'plain', label: 'Plain' }, { key: 'more', label: 'Increase' }, { key: 'fewer', label: 'Decrease' }, { key: 'repeat', label: 'Same again' }, { key: 'own', label: 'Write it' },
+  { key: 'plain', label: 'Plain' },
+  { key: 'more', label: 'Increase' },
+  { key: 'fewer', label: 'Decrease' },
+  { key: 'repeat', label: 'Same again' },
+  { key: 'own', label: 'Write it' },
 ];
 
 interface AddRoundProps {
@@ -36,9 +40,22 @@ export function AddRound({ below, ring, last, word, onAdd, onLeave }: AddRoundPr
   if (below === 0) {
     return (
       <View gap="$3" role="group" aria-label="The first round">
-        <Stepper value={ring} low={3} high={12} step={1} words="stitches into the ring" onChange={(n) => setWanted(n)} shown={wanted > 0 ? wanted : ring} />
+        <Stepper
+          value={ring}
+          low={3}
+          high={12}
+          step={1}
+          words="stitches into the ring"
+          onChange={(n) => setWanted(n)}
+          shown={wanted > 0 ? wanted : ring}
+        />
         <View flexDirection="row" gap="$2">
-          <Press grow tone="primary" label="Add it" onPress={() => onAdd(`${wanted || ring} ${word} in magic ring`, wanted || ring)} />
+          <Press
+            grow
+            tone="primary"
+            label="Add it"
+            onPress={() => onAdd(`${wanted || ring} ${word} in magic ring`, wanted || ring)}
+          />
           <Press label="Leave it" onPress={onLeave} />
         </View>
       </View>
@@ -47,26 +64,75 @@ export function AddRound({ below, ring, last, word, onAdd, onLeave }: AddRoundPr
   const low = kind === 'more' ? below + 1 : Math.ceil(below / 2);
   const high = kind === 'more' ? below * 2 : below - 1;
   const target = Math.max(low, Math.min(high, wanted));
-  const even = kind === 'plain' ? 'sc around' : kind === 'more' || kind === 'fewer' ? evenRound(below, target, stagger) : null;
+  const even =
+    kind === 'plain'
+      ? 'sc around'
+      : kind === 'more' || kind === 'fewer'
+        ? evenRound(below, target, stagger)
+        : null;
   const body = kind === 'repeat' ? last : kind === 'own' ? own.trim() : even && inWords(even);
   const count = kind === 'plain' ? below : kind === 'more' || kind === 'fewer' ? target : undefined;
   return (
     <View gap="$3" role="group" aria-label="A new round">
       <View flexDirection="row" flexWrap="wrap" gap="$2" role="radiogroup" aria-label="Kind of round">
-        {kinds.filter(({ key }) => key !== 'repeat' || last).map(({ key, label }) => (
-          <Press key={key} role="radio" label={label} chosen={kind === key} onPress={() => { setKind(key); setWanted(key === 'fewer' ? below - ring : below + ring); }} />
-        ))}
+        {kinds
+          .filter(({ key }) => key !== 'repeat' || last)
+          .map(({ key, label }) => (
+            <Press
+              key={key}
+              role="radio"
+              label={label}
+              chosen={kind === key}
+              onPress={() => {
+                setKind(key);
+                setWanted(key === 'fewer' ? below - ring : below + ring);
+              }}
+            />
+          ))}
       </View>
       {kind === 'more' || kind === 'fewer' ? (
         <>
-          <Stepper value={target} low={low} high={high} step={ring} words={`stitches, from ${below}`} onChange={setWanted} shown={target} />
-          <Press role="radio" label={stagger ? 'Staggered: begins with half a gap' : 'In line: no stagger'} chosen={stagger} onPress={() => setStagger(!stagger)} />
+          <Stepper
+            value={target}
+            low={low}
+            high={high}
+            step={ring}
+            words={`stitches, from ${below}`}
+            onChange={setWanted}
+            shown={target}
+          />
+          <Press
+            role="radio"
+            label={stagger ? 'Staggered: begins with half a gap' : 'In line: no stagger'}
+            chosen={stagger}
+            onPress={() => setStagger(!stagger)}
+          />
         </>
       ) : null}
-      {kind === 'own' ? <Field label="The round in your words" value={own} onChange={setOwn} placeholder={`(${word} 3, inc) x 6`} /> : null}
-      {body ? <Body>{body}{count === undefined ? '' : ` [${count}]`}</Body> : <Notice tone="plain">{kind === 'own' ? 'Write what to work.' : 'One round can’t get there.'}</Notice>}
+      {kind === 'own' ? (
+        <Field
+          label="The round in your words"
+          value={own}
+          onChange={setOwn}
+          placeholder={`(${word} 3, inc) x 6`}
+        />
+      ) : null}
+      {body ? (
+        <Body>
+          {body}
+          {count === undefined ? '' : ` [${count}]`}
+        </Body>
+      ) : (
+        <Notice tone="plain">{kind === 'own' ? 'Write what to work.' : 'One round can’t get there.'}</Notice>
+      )}
       <View flexDirection="row" gap="$2">
-        <Press grow tone="primary" label="Add it" disabled={!body} onPress={() => body && onAdd(body, count)} />
+        <Press
+          grow
+          tone="primary"
+          label="Add it"
+          disabled={!body}
+          onPress={() => body && onAdd(body, count)}
+        />
         <Press label="Leave it" onPress={onLeave} />
       </View>
     </View>
@@ -74,17 +140,50 @@ export function AddRound({ below, ring, last, word, onAdd, onLeave }: AddRoundPr
 }
 
 /** A number to step up and down, by one and by a usual step. */
-function Stepper({ value, low, high, step, words, shown, onChange }: { value: number; low: number; high: number; step: number; words: string; shown: number; onChange: (n: number) => void }) {
+function Stepper({
+  value,
+  low,
+  high,
+  step,
+  words,
+  shown,
+  onChange,
+}: {
+  value: number;
+  low: number;
+  high: number;
+  step: number;
+  words: string;
+  shown: number;
+  onChange: (n: number) => void;
+}) {
   const to = (n: number) => onChange(Math.max(low, Math.min(high, n)));
   return (
     <View flexDirection="row" alignItems="center" gap="$2">
-      <Press name="One fewer" icon={<Icon name="minus" />} disabled={shown <= low} onPress={() => to(shown - 1)} />
+      <Press
+        name="One fewer"
+        icon={<Icon name="minus" />}
+        disabled={shown <= low}
+        onPress={() => to(shown - 1)}
+      />
       <View flexGrow={1} alignItems="center">
         <Answer role="status">{shown}</Answer>
         <Quiet>{words}</Quiet>
       </View>
-      <Press name="One more" icon={<Icon name="plus" />} disabled={shown >= high} onPress={() => to(shown + 1)} />
-      {step > 1 ? <Press label={`+${step}`} name={`${step} more`} disabled={shown >= high} onPress={() => to(value + step)} /> : null}
+      <Press
+        name="One more"
+        icon={<Icon name="plus" />}
+        disabled={shown >= high}
+        onPress={() => to(shown + 1)}
+      />
+      {step > 1 ? (
+        <Press
+          label={`+${step}`}
+          name={`${step} more`}
+          disabled={shown >= high}
+          onPress={() => to(value + step)}
+        />
+      ) : null}
     </View>
   );
 }

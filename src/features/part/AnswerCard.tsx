@@ -23,14 +23,25 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
   const { analysis } = useToy();
   const { habit } = useApartHabit();
   const { eyes } = part;
-  const seen = useMemo(() => (eyes && form?.resting && form.nodes.stitches === (part.fabric.offset[part.fabric.rounds] ?? 0) ? eyesOnForm(part.form, eyes, form, standOf(part)) : null), [eyes, form, part]);
+  const seen = useMemo(
+    () =>
+      eyes && form?.resting && form.nodes.stitches === (part.fabric.offset[part.fabric.rounds] ?? 0)
+        ? eyesOnForm(part.form, eyes, form, standOf(part))
+        : null,
+    [eyes, form, part],
+  );
   if (!eyes) {
     return (
       <View gap="$3">
-        <Notice tone="plain">No eyes are placed on this part. Put a pair on the map and move it from there, or write a sentence about them in the text.</Notice>
-        {part.fabric.rounds >= 2
-          ? <Press tone="primary" label="Place two eyes" onPress={edits.seat} />
-          : <Quiet>Eyes need at least two rounds to go between.</Quiet>}
+        <Notice tone="plain">
+          No eyes are placed on this part. Put a pair on the map and move it from there, or write a sentence
+          about them in the text.
+        </Notice>
+        {part.fabric.rounds >= 2 ? (
+          <Press tone="primary" label="Place two eyes" onPress={edits.seat} />
+        ) : (
+          <Quiet>Eyes need at least two rounds to go between.</Quiet>
+        )}
         <Quiet>{eyeCaution}</Quiet>
       </View>
     );
@@ -40,31 +51,92 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
   const colours = eyeColourCheck(part.form, eyes);
   // Both readings of “apart” stand here always; the maker's own comes first.
   const posts = <Figure key="posts" value={String(eyes.rule.apart)} words="post to post" />;
-  const showing = <Figure key="showing" value={String(eyes.showing)} words={eyes.showing === 1 ? 'shows between' : 'show between'} />;
-  const reading = analysis.problems.filter((problem) => problem.code === 'apart-reading' && problem.partId === part.source.id);
+  const showing = (
+    <Figure
+      key="showing"
+      value={String(eyes.showing)}
+      words={eyes.showing === 1 ? 'shows between' : 'show between'}
+    />
+  );
+  const reading = analysis.problems.filter(
+    (problem) => problem.code === 'apart-reading' && problem.partId === part.source.id,
+  );
   return (
     <View gap="$3">
-      <View backgroundColor="$sheet" borderRadius="$3" borderWidth={1} borderColor="$line" padding="$4" gap="$3">
-        {lying
-          ? <View role="status">{eyes.posts.map((post) => <Answer key={post.side}>{post.side === 'left' ? 'Left' : 'Right'} {part.fabric.label[post.line - 1]}<Answer color="$marker" aria-hidden>|</Answer>{part.fabric.label[post.line]}, {seatWord(eyes.rule.seat, false)} {post.stitch}</Answer>)}</View>
-          : <Answer role="status">Round {eyes.rule.gap[0]}<Answer color="$marker" aria-hidden>|</Answer>{eyes.rule.gap[1]}, {eyePlaces(eyes)[0]?.holes}</Answer>}
+      <View
+        backgroundColor="$sheet"
+        borderRadius="$3"
+        borderWidth={1}
+        borderColor="$line"
+        padding="$4"
+        gap="$3"
+      >
+        {lying ? (
+          <View role="status">
+            {eyes.posts.map((post) => (
+              <Answer key={post.side}>
+                {post.side === 'left' ? 'Left' : 'Right'} {part.fabric.label[post.line - 1]}
+                <Answer color="$marker" aria-hidden>
+                  |
+                </Answer>
+                {part.fabric.label[post.line]}, {seatWord(eyes.rule.seat, false)} {post.stitch}
+              </Answer>
+            ))}
+          </View>
+        ) : (
+          <Answer role="status">
+            Round {eyes.rule.gap[0]}
+            <Answer color="$marker" aria-hidden>
+              |
+            </Answer>
+            {eyes.rule.gap[1]}, {eyePlaces(eyes)[0]?.holes}
+          </Answer>
+        )}
         <View flexDirection="row" flexWrap="wrap" columnGap="$4" rowGap="$2">
-          {lying ? <Figure value={String(eyes.rule.apart)} words={eyes.rule.apart === 1 ? 'round apart' : 'rounds apart'} /> : habit === 'showing' ? [showing, posts] : [posts, showing]}
+          {lying ? (
+            <Figure
+              value={String(eyes.rule.apart)}
+              words={eyes.rule.apart === 1 ? 'round apart' : 'rounds apart'}
+            />
+          ) : habit === 'showing' ? (
+            [showing, posts]
+          ) : (
+            [posts, showing]
+          )}
           <Figure value={`${Math.round(eyes.surfaceMm)} mm`} words="around the face" />
-          <Figure value={`${Math.round(eyes.straightMm)} mm`} words={`straight, ${Math.round(eyes.shareOfWidth * 100)}% of the width`} />
+          <Figure
+            value={`${Math.round(eyes.straightMm)} mm`}
+            words={`straight, ${Math.round(eyes.shareOfWidth * 100)}% of the width`}
+          />
         </View>
         <Body>{words.sides}</Body>
       </View>
       {seen ? <OnForm seen={seen} onFront={edits.front} /> : null}
       <Problems problems={[...reading, ...eyes.problems]} onApply={edits.apply} />
-      {eyes.problems.every((problem) => problem.severity === 'info') ? <Notice tone="good">centred on the front, within {(Math.round(eyes.missMm * 10) / 10).toFixed(1)} mm.</Notice> : null}
+      {eyes.problems.every((problem) => problem.severity === 'info') ? (
+        <Notice tone="good">
+          centred on the front, within {(Math.round(eyes.missMm * 10) / 10).toFixed(1)} mm.
+        </Notice>
+      ) : null}
       <View gap="$2">
         <Body>{words.markers}</Body>
-        {eyeLandmarks(part.form, eyes).map((line) => <Body key={line}>{line}</Body>)}
+        {eyeLandmarks(part.form, eyes).map((line) => (
+          <Body key={line}>{line}</Body>
+        ))}
         <Body>{words.check}</Body>
         {colours ? <Body>{colours}</Body> : null}
-        {eyes.lower && !lying ? <Quiet>A spiral climbs: the {eyes.lower} eye sits {(Math.round(eyes.levelMm * 10) / 10).toFixed(1)} mm lower. Tilt the piece by that when you join it.</Quiet> : null}
-        {part.form.lean === null && part.map.fabric.joined[eyes.round] !== 1 ? <Quiet>Counted with a lean of 0.25 stitch a round, the usual for V-shaped stitches. Write “Lean: 0.1” in the text for X-shaped ones.</Quiet> : null}
+        {eyes.lower && !lying ? (
+          <Quiet>
+            A spiral climbs: the {eyes.lower} eye sits {(Math.round(eyes.levelMm * 10) / 10).toFixed(1)} mm
+            lower. Tilt the piece by that when you join it.
+          </Quiet>
+        ) : null}
+        {part.form.lean === null && part.map.fabric.joined[eyes.round] !== 1 ? (
+          <Quiet>
+            Counted with a lean of 0.25 stitch a round, the usual for V-shaped stitches. Write “Lean: 0.1” in
+            the text for X-shaped ones.
+          </Quiet>
+        ) : null}
         <Quiet>{eyeCaution}</Quiet>
       </View>
     </View>
@@ -79,7 +151,16 @@ function OnForm({ seen, onFront }: { seen: EyesOnForm; onFront: (line: string) =
   const words = `On the stuffed form the middle lies ${Math.abs(offMm) < 0.3 ? 'on the front' : `${mm(offMm)} to the ${offMm > 0 ? 'right' : 'left'}`}, and the ${Math.abs(rightHigherMm) < 0.3 ? 'eyes are level' : `right eye is ${mm(rightHigherMm)} ${rightHigherMm > 0 ? 'higher' : 'lower'}`}.`;
   if (!better) return <Quiet>{words}</Quiet>;
   return (
-    <Notice tone="look" actions={<Press label={`Holes ${Math.min(...better.holes)} and ${Math.max(...better.holes)}`} name="Move the front to these holes" onPress={() => onFront(better.front)} />}>
+    <Notice
+      tone="look"
+      actions={
+        <Press
+          label={`Holes ${Math.min(...better.holes)} and ${Math.max(...better.holes)}`}
+          name="Move the front to these holes"
+          onPress={() => onFront(better.front)}
+        />
+      }
+    >
       {`${words} Holes ${better.holes[0]} and ${better.holes[1]} lie nearer to its middle, ${mm(better.offMm)} off.`}
     </Notice>
   );

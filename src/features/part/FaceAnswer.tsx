@@ -25,12 +25,47 @@ function useWaits(feature: FeaturePlacement | undefined, chosen: string): boolea
 }
 
 /** The answer for the chosen feature; for the eyes where nothing else is chosen. */
-export function FaceAnswer({ part, form, chosen, comparing, onComparing, pads }: { part: PartAnalysis; form: RelaxedForm | null; chosen: string; comparing: Comparing; onComparing: (next: Comparing) => void; pads?: ReactNode }) {
+export function FaceAnswer({
+  part,
+  form,
+  chosen,
+  comparing,
+  onComparing,
+  pads,
+}: {
+  part: PartAnalysis;
+  form: RelaxedForm | null;
+  chosen: string;
+  comparing: Comparing;
+  onComparing: (next: Comparing) => void;
+  pads?: ReactNode;
+}) {
   const feature = featureOf(part, chosen);
   const waits = useWaits(feature, chosen);
-  if (waits) return <>{pads}<Quiet role="status">One moment …</Quiet></>;
-  if (feature) return <>{pads}<FeatureCard part={part} form={form} feature={feature} /></>;
-  return <View gap="$4"><AnswerCard part={part} form={form} />{pads}<Arrangements part={part} comparing={comparing} onComparing={onComparing} /><Proportions part={part} /><SeatedCheck part={part} /><EyeSettings part={part} /></View>;
+  if (waits)
+    return (
+      <>
+        {pads}
+        <Quiet role="status">One moment …</Quiet>
+      </>
+    );
+  if (feature)
+    return (
+      <>
+        {pads}
+        <FeatureCard part={part} form={form} feature={feature} />
+      </>
+    );
+  return (
+    <View gap="$4">
+      <AnswerCard part={part} form={form} />
+      {pads}
+      <Arrangements part={part} comparing={comparing} onComparing={onComparing} />
+      <Proportions part={part} />
+      <SeatedCheck part={part} />
+      <EyeSettings part={part} />
+    </View>
+  );
 }
 
 /** The moves of the chosen feature. */
@@ -38,5 +73,9 @@ export function FacePads({ part, chosen }: { part: PartAnalysis; chosen: string 
   const feature = featureOf(part, chosen);
   const waits = useWaits(feature, chosen);
   if (!feature && !waits && !part.eyes) return null;
-  return <View padding="$2" borderTopWidth={1} borderColor="$line">{feature || waits ? <FeaturePads part={part} feature={feature} /> : <EyePads part={part} />}</View>;
+  return (
+    <View padding="$2" borderTopWidth={1} borderColor="$line">
+      {feature || waits ? <FeaturePads part={part} feature={feature} /> : <EyePads part={part} />}
+    </View>
+  );
 }

@@ -9,22 +9,58 @@ import { Body } from '../../ui/text';
 import { toSettle } from '../../core/toy/toSettle';
 import { usePartEdits } from './usePartEdits';
 
-const order: FeatureKind[] = ['eyes', 'nose', 'mouth', 'cheeks', 'brows', 'lashes', 'whiskers', 'spots', 'patch', 'button', 'bow', 'hair', 'sculpting', 'key ring'];
+const order: FeatureKind[] = [
+  'eyes',
+  'nose',
+  'mouth',
+  'cheeks',
+  'brows',
+  'lashes',
+  'whiskers',
+  'spots',
+  'patch',
+  'button',
+  'bow',
+  'hair',
+  'sculpting',
+  'key ring',
+];
 
 /** Beside what has something to settle. */
 const look = (
-  <View width={20} height={20} borderRadius={10} backgroundColor="$danger" alignItems="center" justifyContent="center">
-    <Body color="$sheet" fontWeight="700" lineHeight={20}>!</Body>
+  <View
+    width={20}
+    height={20}
+    borderRadius={10}
+    backgroundColor="$danger"
+    alignItems="center"
+    justifyContent="center"
+  >
+    <Body color="$sheet" fontWeight="700" lineHeight={20}>
+      !
+    </Body>
   </View>
 );
 
 /** The features of a face in a line: those that are there, then those a tap puts there. Of some a part may carry several. */
-export function FaceBar({ part, chosen, onChoose }: { part: PartAnalysis; chosen: string; onChoose: (id: string) => void }) {
+export function FaceBar({
+  part,
+  chosen,
+  onChoose,
+}: {
+  part: PartAnalysis;
+  chosen: string;
+  onChoose: (id: string) => void;
+}) {
   const edits = usePartEdits(part);
   if (part.fabric.rounds < 2) return null;
-  const there = [...(part.eyes ? [{ id: 'eyes', kind: 'eyes' as FeatureKind }] : []), ...part.features].sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind));
+  const there = [...(part.eyes ? [{ id: 'eyes', kind: 'eyes' as FeatureKind }] : []), ...part.features].sort(
+    (a, b) => order.indexOf(a.kind) - order.indexOf(b.kind),
+  );
   const open = toSettle(part);
-  const missing = order.filter((kind) => featureLibrary[kind].many || !there.some((feature) => feature.kind === kind));
+  const missing = order.filter(
+    (kind) => featureLibrary[kind].many || !there.some((feature) => feature.kind === kind),
+  );
   const add = (kind: FeatureKind) => {
     if (kind === 'eyes') edits.seat();
     else edits.addFeature(kind);
@@ -32,9 +68,34 @@ export function FaceBar({ part, chosen, onChoose }: { part: PartAnalysis; chosen
     onChoose(same === 0 ? kind : `${kind} ${same + 1}`);
   };
   return (
-    <ScrollView horizontal showsHorizontalScrollIndicator={false} style={{ flexGrow: 0 }} contentContainerStyle={{ gap: 6, paddingHorizontal: 8, paddingVertical: 6 }} role="group" aria-label="Features">
-      {there.map(({ id, kind }) => <Press key={id} tight label={featureName(id, kind)} {...(open.has(id) ? { icon: look, name: `${featureName(id, kind)}, to settle` } : {})} role="radio" chosen={chosen === id} onPress={() => onChoose(id)} />)}
-      {missing.map((kind) => <Press key={`+${kind}`} tight label={`+ ${featureLibrary[kind].name}`} name={`Add ${featureLibrary[kind].name.toLowerCase()}`} onPress={() => add(kind)} />)}
+    <ScrollView
+      horizontal
+      showsHorizontalScrollIndicator={false}
+      style={{ flexGrow: 0 }}
+      contentContainerStyle={{ gap: 6, paddingHorizontal: 8, paddingVertical: 6 }}
+      role="group"
+      aria-label="Features"
+    >
+      {there.map(({ id, kind }) => (
+        <Press
+          key={id}
+          tight
+          label={featureName(id, kind)}
+          {...(open.has(id) ? { icon: look, name: `${featureName(id, kind)}, to settle` } : {})}
+          role="radio"
+          chosen={chosen === id}
+          onPress={() => onChoose(id)}
+        />
+      ))}
+      {missing.map((kind) => (
+        <Press
+          key={`+${kind}`}
+          tight
+          label={`+ ${featureLibrary[kind].name}`}
+          name={`Add ${featureLibrary[kind].name.toLowerCase()}`}
+          onPress={() => add(kind)}
+        />
+      ))}
     </ScrollView>
   );
 }

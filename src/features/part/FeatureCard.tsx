@@ -20,66 +20,241 @@ import { Problems } from './Problems';
 import { usePartEdits } from './usePartEdits';
 
 const styleNames: Record<FeatureStyle, string> = {
-  satin: 'Satin stitch', triangle: 'Triangle', smile: 'Smile', line: 'Straight line', row: 'Short stitches', lips: 'Two lips', sleeping: 'Sleeping', felt: 'Felt', crochet: 'Crocheted', oval: 'Oval',
+  satin: 'Satin stitch',
+  triangle: 'Triangle',
+  smile: 'Smile',
+  line: 'Straight line',
+  row: 'Short stitches',
+  lips: 'Two lips',
+  sleeping: 'Sleeping',
+  felt: 'Felt',
+  crochet: 'Crocheted',
+  oval: 'Oval',
 };
-const sideNames: Record<FeatureRule['sides'], string> = { middle: 'Middle', both: 'Both sides', left: 'Left only', right: 'Right only' };
+const sideNames: Record<FeatureRule['sides'], string> = {
+  middle: 'Middle',
+  both: 'Both sides',
+  left: 'Left only',
+  right: 'Right only',
+};
 
 /** Where a feature goes, what is not right, how the needle runs, and how it is made. */
-export function FeatureCard({ part, form, feature }: { part: PartAnalysis; form: RelaxedForm | null; feature: FeaturePlacement }) {
+export function FeatureCard({
+  part,
+  form,
+  feature,
+}: {
+  part: PartAnalysis;
+  form: RelaxedForm | null;
+  feature: FeaturePlacement;
+}) {
   const edits = usePartEdits(part);
   const entry = featureLibrary[feature.kind];
   const words = featureWords(feature, part.form, part.eyes);
   const care = careOf(feature.rule);
-  const seen = useMemo(() => (form?.resting && form.nodes.stitches === (part.fabric.offset[part.fabric.rounds] ?? 0) ? featureOnForm(part.form, feature, form, standOf(part)) : null), [feature, form, part]);
+  const seen = useMemo(
+    () =>
+      form?.resting && form.nodes.stitches === (part.fabric.offset[part.fabric.rounds] ?? 0)
+        ? featureOnForm(part.form, feature, form, standOf(part))
+        : null,
+    [feature, form, part],
+  );
   const { rule, gap, units, seat } = feature;
   const name = featureName(feature.id, feature.kind);
-  const where = units.every(({ from, to }) => from === to) && seat === 'foot' ? `${units.length > 1 ? 'holes' : 'hole'} ${units.map(({ from }) => from).join(' and ')}`
-    : seat === 'foot' ? `holes ${units.map(({ from, to }) => `${from}–${to}`).join(' and ')}` : units.map((unit) => unitWords(unit, seat)).join(' and ');
+  const where =
+    units.every(({ from, to }) => from === to) && seat === 'foot'
+      ? `${units.length > 1 ? 'holes' : 'hole'} ${units.map(({ from }) => from).join(' and ')}`
+      : seat === 'foot'
+        ? `holes ${units.map(({ from, to }) => `${from}–${to}`).join(' and ')}`
+        : units.map((unit) => unitWords(unit, seat)).join(' and ');
   const make = (style: FeatureStyle | null) => {
-    const embroidered = style === null ? entry.stitched && feature.kind !== 'nose' && feature.kind !== 'eyes' : isStitchedStyle(style);
-    edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, style, embroidered, sizeMm: embroidered ? null : (was.sizeMm ?? entry.usualMm), wide: embroidered ? was.wide : entry.wide, high: embroidered ? was.high : entry.high }));
+    const embroidered =
+      style === null
+        ? entry.stitched && feature.kind !== 'nose' && feature.kind !== 'eyes'
+        : isStitchedStyle(style);
+    edits.putFeature(feature.id, ({ rule: was }) => ({
+      ...was,
+      style,
+      embroidered,
+      sizeMm: embroidered ? null : (was.sizeMm ?? entry.usualMm),
+      wide: embroidered ? was.wide : entry.wide,
+      high: embroidered ? was.high : entry.high,
+    }));
   };
-  const stand = (sides: FeatureRule['sides']) => edits.putFeature(feature.id, ({ rule: was, units: [unit] }) => ({
-    ...was, sides, sideways: sides === 'middle' ? { by: 'front' } : was.sides === 'middle' || isAtBack(was.sideways) ? { by: 'apart', apart: Math.max(2, Math.round(part.map.lying ? part.fabric.rounds / 3 : (unit?.of ?? 12) / 5)) } : was.sideways,
-  }));
+  const stand = (sides: FeatureRule['sides']) =>
+    edits.putFeature(feature.id, ({ rule: was, units: [unit] }) => ({
+      ...was,
+      sides,
+      sideways:
+        sides === 'middle'
+          ? { by: 'front' }
+          : was.sides === 'middle' || isAtBack(was.sideways)
+            ? {
+                by: 'apart',
+                apart: Math.max(
+                  2,
+                  Math.round(part.map.lying ? part.fabric.rounds / 3 : (unit?.of ?? 12) / 5),
+                ),
+              }
+            : was.sideways,
+    }));
   return (
     <View gap="$3">
-      <View backgroundColor="$sheet" borderRadius="$3" borderWidth={1} borderColor="$line" padding="$4" gap="$2">
-        {rule.vertical?.by === 'start' ? <Answer role="status">{name}: through the start</Answer> : part.map.lying
-          ? <Answer role="status">{name}: {holePlaces(part.form, units).map(({ gap: between, stitch }, i) => <Answer key={`${between[0]}/${stitch}`}>{i > 0 ? ', ' : ''}{between[0]}<Answer color="$marker" aria-hidden>|</Answer>{between[1]} {seat === 'foot' ? 'hole' : 'after'} {stitch}</Answer>)}</Answer>
-          : <Answer role="status">{name}: round {gap[0]}<Answer color="$marker" aria-hidden>|</Answer>{gap[1]}, {where}</Answer>}
-        {[words.count, words.there, words.markers, words.check].filter(Boolean).map((line) => <Body key={line}>{line}</Body>)}
+      <View
+        backgroundColor="$sheet"
+        borderRadius="$3"
+        borderWidth={1}
+        borderColor="$line"
+        padding="$4"
+        gap="$2"
+      >
+        {rule.vertical?.by === 'start' ? (
+          <Answer role="status">{name}: through the start</Answer>
+        ) : part.map.lying ? (
+          <Answer role="status">
+            {name}:{' '}
+            {holePlaces(part.form, units).map(({ gap: between, stitch }, i) => (
+              <Answer key={`${between[0]}/${stitch}`}>
+                {i > 0 ? ', ' : ''}
+                {between[0]}
+                <Answer color="$marker" aria-hidden>
+                  |
+                </Answer>
+                {between[1]} {seat === 'foot' ? 'hole' : 'after'} {stitch}
+              </Answer>
+            ))}
+          </Answer>
+        ) : (
+          <Answer role="status">
+            {name}: round {gap[0]}
+            <Answer color="$marker" aria-hidden>
+              |
+            </Answer>
+            {gap[1]}, {where}
+          </Answer>
+        )}
+        {[words.count, words.there, words.markers, words.check].filter(Boolean).map((line) => (
+          <Body key={line}>{line}</Body>
+        ))}
       </View>
-      {seen ? <Quiet>{`On the stuffed form its middle lies ${Math.abs(seen.offMm) < 0.3 ? 'on the front' : `${Math.abs(seen.offMm).toFixed(1)} mm to the ${seen.offMm > 0 ? 'right' : 'left'}`}${seen.rightHigherMm === null ? '' : Math.abs(seen.rightHigherMm) < 0.3 ? ', and the two are level' : `, and the right one is ${Math.abs(seen.rightHigherMm).toFixed(1)} mm ${seen.rightHigherMm > 0 ? 'higher' : 'lower'}`}.`}</Quiet> : null}
+      {seen ? (
+        <Quiet>{`On the stuffed form its middle lies ${Math.abs(seen.offMm) < 0.3 ? 'on the front' : `${Math.abs(seen.offMm).toFixed(1)} mm to the ${seen.offMm > 0 ? 'right' : 'left'}`}${seen.rightHigherMm === null ? '' : Math.abs(seen.rightHigherMm) < 0.3 ? ', and the two are level' : `, and the right one is ${Math.abs(seen.rightHigherMm).toFixed(1)} mm ${seen.rightHigherMm > 0 ? 'higher' : 'lower'}`}.`}</Quiet>
+      ) : null}
       <Problems problems={feature.problems} onApply={edits.apply} />
-      {feature.problems.every((problem) => problem.severity === 'info') ? <Notice tone="good">in the middle of the front, within {(Math.round(feature.missMm * 10) / 10).toFixed(1)} mm.</Notice> : null}
+      {feature.problems.every((problem) => problem.severity === 'info') ? (
+        <Notice tone="good">
+          in the middle of the front, within {(Math.round(feature.missMm * 10) / 10).toFixed(1)} mm.
+        </Notice>
+      ) : null}
       {words.needle.length > 0 ? (
         <View gap="$1">
-          <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">The needle’s way</Title>
-          {words.needle.map((line) => <Body key={line}>{line}</Body>)}
+          <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">
+            The needle’s way
+          </Title>
+          {words.needle.map((line) => (
+            <Body key={line}>{line}</Body>
+          ))}
         </View>
       ) : null}
       {entry.styles.length > 1 ? (
         <View gap="$1" role="radiogroup" aria-label="How it is made">
           <Quiet>How it is made</Quiet>
-          <View flexDirection="row" flexWrap="wrap" gap="$2">{feature.kind === 'nose' || feature.kind === 'eyes' ? <Press tight role="radio" label="Pressed in" chosen={rule.style === null} onPress={() => make(null)} /> : null}{entry.styles.map((style) => <Press key={style} tight role="radio" label={styleNames[style]} chosen={rule.style === style} onPress={() => make(style)} />)}</View>
+          <View flexDirection="row" flexWrap="wrap" gap="$2">
+            {feature.kind === 'nose' || feature.kind === 'eyes' ? (
+              <Press
+                tight
+                role="radio"
+                label="Pressed in"
+                chosen={rule.style === null}
+                onPress={() => make(null)}
+              />
+            ) : null}
+            {entry.styles.map((style) => (
+              <Press
+                key={style}
+                tight
+                role="radio"
+                label={styleNames[style]}
+                chosen={rule.style === style}
+                onPress={() => make(style)}
+              />
+            ))}
+          </View>
         </View>
       ) : null}
       {feature.kind !== 'sculpting' ? (
         <View gap="$1" role="radiogroup" aria-label="Where on the face">
           <Quiet>Where on the face</Quiet>
           <View flexDirection="row" flexWrap="wrap" gap="$2">
-            {(['middle', 'both', 'left', 'right'] as const).map((sides) => <Press key={sides} tight role="radio" label={sideNames[sides]} chosen={rule.sides === sides && !isAtBack(rule.sideways)} onPress={() => stand(sides)} />)}
-            <Press tight role="radio" label="At the back" chosen={isAtBack(rule.sideways)} onPress={() => edits.putFeature(feature.id, ({ rule: was, apart }) => (was.sides === 'both' && apart !== null ? { ...was, sideways: { by: 'back', apart } } : { ...was, sides: 'middle', sideways: { by: 'back' } }))} />
+            {(['middle', 'both', 'left', 'right'] as const).map((sides) => (
+              <Press
+                key={sides}
+                tight
+                role="radio"
+                label={sideNames[sides]}
+                chosen={rule.sides === sides && !isAtBack(rule.sideways)}
+                onPress={() => stand(sides)}
+              />
+            ))}
+            <Press
+              tight
+              role="radio"
+              label="At the back"
+              chosen={isAtBack(rule.sideways)}
+              onPress={() =>
+                edits.putFeature(feature.id, ({ rule: was, apart }) =>
+                  was.sides === 'both' && apart !== null
+                    ? { ...was, sideways: { by: 'back', apart } }
+                    : { ...was, sides: 'middle', sideways: { by: 'back' } },
+                )
+              }
+            />
           </View>
         </View>
       ) : null}
       <FeatureGoesBy part={part} feature={feature} />
-      {rule.sizeMm !== null && !rule.embroidered ? <NumberStep label="Across" unit="mm" value={rule.sizeMm} step={1} steps={entry.sizesMm} least={3} most={80} onChange={(sizeMm) => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, sizeMm }))} /> : null}
-      {rule.sides !== 'middle' && rule.embroidered ? <NumberStep label="Each wide" unit={part.map.lying ? 'rounds' : 'stitches'} value={rule.wide} step={1} least={1} most={12} onChange={(wide) => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, wide }))} /> : null}
-      {rule.embroidered && entry.high > 1 ? <NumberStep label="High" unit={part.map.lying ? 'stitches' : 'rounds'} value={rule.high} step={1} least={1} most={8} onChange={(high) => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, high }))} /> : null}
-      <Quiet>Inside stays {care.inside}. It is worked from the {care.from}.{care.hurts ? ` ${care.hurts}` : ''}</Quiet>
-      <Press tone="danger" label={`Take the ${feature.id} off`} onPress={() => edits.dropFeature(feature.id)} />
+      {rule.sizeMm !== null && !rule.embroidered ? (
+        <NumberStep
+          label="Across"
+          unit="mm"
+          value={rule.sizeMm}
+          step={1}
+          steps={entry.sizesMm}
+          least={3}
+          most={80}
+          onChange={(sizeMm) => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, sizeMm }))}
+        />
+      ) : null}
+      {rule.sides !== 'middle' && rule.embroidered ? (
+        <NumberStep
+          label="Each wide"
+          unit={part.map.lying ? 'rounds' : 'stitches'}
+          value={rule.wide}
+          step={1}
+          least={1}
+          most={12}
+          onChange={(wide) => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, wide }))}
+        />
+      ) : null}
+      {rule.embroidered && entry.high > 1 ? (
+        <NumberStep
+          label="High"
+          unit={part.map.lying ? 'stitches' : 'rounds'}
+          value={rule.high}
+          step={1}
+          least={1}
+          most={8}
+          onChange={(high) => edits.putFeature(feature.id, ({ rule: was }) => ({ ...was, high }))}
+        />
+      ) : null}
+      <Quiet>
+        Inside stays {care.inside}. It is worked from the {care.from}.{care.hurts ? ` ${care.hurts}` : ''}
+      </Quiet>
+      <Press
+        tone="danger"
+        label={`Take the ${feature.id} off`}
+        onPress={() => edits.dropFeature(feature.id)}
+      />
     </View>
   );
 }

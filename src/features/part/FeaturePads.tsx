@@ -8,20 +8,69 @@ import { Press } from '../../ui/Press';
 import { usePartEdits } from './usePartEdits';
 
 /** The four moves of a feature, under the thumb, as the eyes have them. They wait, faint, for one that was put on just now. */
-export function FeaturePads({ part, feature }: { part: PartAnalysis; feature: FeaturePlacement | undefined }) {
+export function FeaturePads({
+  part,
+  feature,
+}: {
+  part: PartAnalysis;
+  feature: FeaturePlacement | undefined;
+}) {
   const edits = usePartEdits(part);
   const { label } = part.fabric;
-  const rules = feature ? [raised(feature, 1, upOf(part.form), label), raised(feature, -1, upOf(part.form), label), widened(feature, -1), widened(feature, 1)] : [];
+  const rules = feature
+    ? [
+        raised(feature, 1, upOf(part.form), label),
+        raised(feature, -1, upOf(part.form), label),
+        widened(feature, -1),
+        widened(feature, 1),
+      ]
+    : [];
   const [up = null, down = null, closer = null, wider = null] = rules;
   const pair = feature !== undefined && feature.rule.sides !== 'middle';
   const id = feature?.id ?? '';
   const [step, spread] = part.map.lying ? ['stitch', 'round'] : ['round', 'stitch'];
   return (
     <View flexDirection="row" gap="$2">
-      <Press grow stacked name={`One ${step} up`} label="Up" icon={<Icon name="up" />} disabled={!up} onPress={() => edits.putFeature(id, (placed, { form, fabric }) => raised(placed, 1, upOf(form), fabric.label))} />
-      <Press grow stacked name={`One ${step} down`} label="Down" icon={<Icon name="down" />} disabled={!down} onPress={() => edits.putFeature(id, (placed, { form, fabric }) => raised(placed, -1, upOf(form), fabric.label))} />
-      <Press grow stacked name={`One ${spread} ${pair ? 'closer' : 'narrower'}`} label={pair ? 'Closer' : 'Narrower'} icon={<Icon name="closer" />} disabled={!closer} onPress={() => edits.putFeature(id, (placed) => widened(placed, -1))} />
-      <Press grow stacked name={`One ${spread} wider`} label="Wider" icon={<Icon name="wider" />} disabled={!wider} onPress={() => edits.putFeature(id, (placed) => widened(placed, 1))} />
+      <Press
+        grow
+        stacked
+        name={`One ${step} up`}
+        label="Up"
+        icon={<Icon name="up" />}
+        disabled={!up}
+        onPress={() =>
+          edits.putFeature(id, (placed, { form, fabric }) => raised(placed, 1, upOf(form), fabric.label))
+        }
+      />
+      <Press
+        grow
+        stacked
+        name={`One ${step} down`}
+        label="Down"
+        icon={<Icon name="down" />}
+        disabled={!down}
+        onPress={() =>
+          edits.putFeature(id, (placed, { form, fabric }) => raised(placed, -1, upOf(form), fabric.label))
+        }
+      />
+      <Press
+        grow
+        stacked
+        name={`One ${spread} ${pair ? 'closer' : 'narrower'}`}
+        label={pair ? 'Closer' : 'Narrower'}
+        icon={<Icon name="closer" />}
+        disabled={!closer}
+        onPress={() => edits.putFeature(id, (placed) => widened(placed, -1))}
+      />
+      <Press
+        grow
+        stacked
+        name={`One ${spread} wider`}
+        label="Wider"
+        icon={<Icon name="wider" />}
+        disabled={!wider}
+        onPress={() => edits.putFeature(id, (placed) => widened(placed, 1))}
+      />
     </View>
   );
 }

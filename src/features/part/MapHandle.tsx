@@ -13,7 +13,12 @@ interface MapHandleProps {
 }
 
 const reach = 56;
-const keys: Record<string, 'up' | 'down' | 'left' | 'right'> = { ArrowUp: 'up', ArrowDown: 'down', ArrowLeft: 'left', ArrowRight: 'right' };
+const keys: Record<string, 'up' | 'down' | 'left' | 'right'> = {
+  ArrowUp: 'up',
+  ArrowDown: 'down',
+  ArrowLeft: 'left',
+  ArrowRight: 'right',
+};
 
 /** What the thumb or the arrow keys take hold of to move something. The thing itself is drawn on the map. */
 export function MapHandle({ name, x, y, onDrag, onKey, onTap }: MapHandleProps) {
@@ -35,7 +40,10 @@ export function MapHandle({ name, x, y, onDrag, onKey, onTap }: MapHandleProps) 
   const keyboard = {
     onKeyDown: (event: { key: string; preventDefault: () => void }) => {
       const key = keys[event.key];
-      if (event.key === 'Enter' || event.key === ' ') { event.preventDefault(); onTap(); }
+      if (event.key === 'Enter' || event.key === ' ') {
+        event.preventDefault();
+        onTap();
+      }
       if (!key) return;
       event.preventDefault();
       onKey(key);
@@ -48,7 +56,14 @@ export function MapHandle({ name, x, y, onDrag, onKey, onTap }: MapHandleProps) 
         tabIndex={0}
         aria-label={name}
         {...(keyboard as object)}
-        style={{ position: 'absolute', left: x - reach / 2, top: y - reach / 2, width: reach, height: reach, borderRadius: reach / 2 }}
+        style={{
+          position: 'absolute',
+          left: x - reach / 2,
+          top: y - reach / 2,
+          width: reach,
+          height: reach,
+          borderRadius: reach / 2,
+        }}
       />
     </GestureDetector>
   );

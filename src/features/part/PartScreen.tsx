@@ -63,46 +63,116 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
     setView(next);
     router.setParams({ view: next });
   };
-  const compare = comparing.open && part && form3d.form && others.length > 0 ? (
-    <CompareForms
-      part={part} form={form3d.form} others={others} onClose={() => setComparing({ ...comparing, open: false })}
-      onKeep={({ text }) => { editor.step(text); setComparing({ ...comparing, open: false }); }}
-    />
-  ) : null;
+  const compare =
+    comparing.open && part && form3d.form && others.length > 0 ? (
+      <CompareForms
+        part={part}
+        form={form3d.form}
+        others={others}
+        onClose={() => setComparing({ ...comparing, open: false })}
+        onKeep={({ text }) => {
+          editor.step(text);
+          setComparing({ ...comparing, open: false });
+        }}
+      />
+    ) : null;
   const wrong = part ? besideFace(part).filter(({ severity }) => severity === 'error').length : 0;
   const open = part ? toSettle(part).size : 0;
-  const marks: Partial<Record<ViewKey, { count: number; word: string }>> = { ...(wrong > 0 ? { rounds: { count: wrong, word: 'wrong' } } : {}), ...(open > 0 ? { map: { count: open, word: 'to settle' } } : {}) };
+  const marks: Partial<Record<ViewKey, { count: number; word: string }>> = {
+    ...(wrong > 0 ? { rounds: { count: wrong, word: 'wrong' } } : {}),
+    ...(open > 0 ? { map: { count: open, word: 'to settle' } } : {}),
+  };
   // A panel that breaks leaves the others as they are; from it the text is a tap away.
   const toText = wide ? undefined : <Press label="To the text" onPress={() => choose('text')} />;
-  const guarded = (what: string, panel: ReactNode) => <Guard what={what} actions={toText} resetKeys={[part]}>{panel}</Guard>;
+  const guarded = (what: string, panel: ReactNode) => (
+    <Guard what={what} actions={toText} resetKeys={[part]}>
+      {panel}
+    </Guard>
+  );
   // Not tried again by itself: that would take the plain text away from under the typing.
-  const textPanel = <Guard what="The marked text" instead={<PlainText />}><TextPanel onLook={wide ? undefined : () => choose('rounds')} /></Guard>;
+  const textPanel = (
+    <Guard what="The marked text" instead={<PlainText />}>
+      <TextPanel onLook={wide ? undefined : () => choose('rounds')} />
+    </Guard>
+  );
   const missing = <Empty>This part has no rounds yet. Write them in the text.</Empty>;
   if (wide) {
     return (
-      <Page title={part?.source.name ?? 'Part'} aside={<SaveLine name={toyName} />} back={back} actions={<UndoButtons />} scrolls={false}>
+      <Page
+        title={part?.source.name ?? 'Part'}
+        aside={<SaveLine name={toyName} />}
+        back={back}
+        actions={<UndoButtons />}
+        scrolls={false}
+      >
         <SaveTrouble />
         <View {...fill} flexDirection="row">
           <View {...fill} borderRightWidth={1} borderColor="$line">
-            <View {...fill} padding="$3">{textPanel}</View>
-            <View {...fill} borderTopWidth={1} borderColor="$line"><Scroll label="Rounds">{part ? guarded('The rounds', <RoundsPanel part={part} index={index} />) : missing}</Scroll></View>
+            <View {...fill} padding="$3">
+              {textPanel}
+            </View>
+            <View {...fill} borderTopWidth={1} borderColor="$line">
+              <Scroll label="Rounds">
+                {part ? guarded('The rounds', <RoundsPanel part={part} index={index} />) : missing}
+              </Scroll>
+            </View>
           </View>
-          <View {...fill} flexGrow={1.2}>{guarded('The map', compare ?? (part && part.fabric.rounds > 0 ? <MapPanel part={part} form={form3d.form} selected={selected} onSelect={setSelected} feature={feature} onFeature={setFeature} /> : <View {...fill} backgroundColor="$mat" />))}</View>
+          <View {...fill} flexGrow={1.2}>
+            {guarded(
+              'The map',
+              compare ??
+                (part && part.fabric.rounds > 0 ? (
+                  <MapPanel
+                    part={part}
+                    form={form3d.form}
+                    selected={selected}
+                    onSelect={setSelected}
+                    feature={feature}
+                    onFeature={setFeature}
+                  />
+                ) : (
+                  <View {...fill} backgroundColor="$mat" />
+                )),
+            )}
+          </View>
           <View {...fill} borderLeftWidth={1} borderColor="$line">
-            <View {...fill} flexGrow={1}>{part && part.fabric.rounds > 0 ? guarded('The form', <FormPanel part={part} form3d={form3d} selected={selected} onSelect={setSelected} />) : <View {...fill} backgroundColor="$mat" />}</View>
+            <View {...fill} flexGrow={1}>
+              {part && part.fabric.rounds > 0 ? (
+                guarded(
+                  'The form',
+                  <FormPanel part={part} form3d={form3d} selected={selected} onSelect={setSelected} />,
+                )
+              ) : (
+                <View {...fill} backgroundColor="$mat" />
+              )}
+            </View>
             <View {...fill} flexGrow={1.1}>
-            <Scroll label="Eyes and stops">{part
-              ? guarded('The answer', (
-                <View gap="$4">
-                  <FaceBar part={part} chosen={feature} onChoose={setFeature} />
-                  <FaceAnswer part={part} form={form3d.form} chosen={feature} comparing={comparing} onComparing={setComparing} pads={<FacePads part={part} chosen={feature} />} />
-                  <Title render="h2" margin={0}>Stops</Title>
-                  <StopsPanel part={part} />
-                  <Title render="h2" margin={0}>Form</Title>
-                  <FormFacts part={part} form3d={form3d} selected={selected} />
-                </View>
-              ))
-              : missing}</Scroll>
+              <Scroll label="Eyes and stops">
+                {part
+                  ? guarded(
+                      'The answer',
+                      <View gap="$4">
+                        <FaceBar part={part} chosen={feature} onChoose={setFeature} />
+                        <FaceAnswer
+                          part={part}
+                          form={form3d.form}
+                          chosen={feature}
+                          comparing={comparing}
+                          onComparing={setComparing}
+                          pads={<FacePads part={part} chosen={feature} />}
+                        />
+                        <Title render="h2" margin={0}>
+                          Stops
+                        </Title>
+                        <StopsPanel part={part} />
+                        <Title render="h2" margin={0}>
+                          Form
+                        </Title>
+                        <FormFacts part={part} form3d={form3d} selected={selected} />
+                      </View>,
+                    )
+                  : missing}
+              </Scroll>
             </View>
           </View>
         </View>
@@ -111,41 +181,102 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
   }
   return (
     <View {...fill}>
-      <Page title={part?.source.name ?? 'Part'} aside={<SaveLine name={toyName} />} back={back} actions={<UndoButtons />} scrolls={false}>
+      <Page
+        title={part?.source.name ?? 'Part'}
+        aside={<SaveLine name={toyName} />}
+        back={back}
+        actions={<UndoButtons />}
+        scrolls={false}
+      >
         <SaveTrouble />
-        {view === 'text' ? <View {...fill} padding="$3">{textPanel}</View> : null}
+        {view === 'text' ? (
+          <View {...fill} padding="$3">
+            {textPanel}
+          </View>
+        ) : null}
         {view !== 'text' && !part ? missing : null}
-        {view === 'rounds' && part ? <Scroll label="Rounds">{guarded('The rounds', <RoundsPanel part={part} index={index} />)}</Scroll> : null}
-        {view === 'stops' && part ? <Scroll label="Stops">{guarded('The stops', <StopsPanel part={part} />)}</Scroll> : null}
+        {view === 'rounds' && part ? (
+          <Scroll label="Rounds">{guarded('The rounds', <RoundsPanel part={part} index={index} />)}</Scroll>
+        ) : null}
+        {view === 'stops' && part ? (
+          <Scroll label="Stops">{guarded('The stops', <StopsPanel part={part} />)}</Scroll>
+        ) : null}
         {view === 'form' && part ? (
-          part.fabric.rounds > 0
-            ? (
-              <>
-                <View {...fill} flexGrow={1.7}>{guarded('The form', <FormPanel part={part} form3d={form3d} selected={selected} onSelect={setSelected} />)}</View>
-                <View {...fill}><Scroll label="Size and stuffing">{guarded('Size and stuffing', <FormFacts part={part} form3d={form3d} selected={selected} />)}</Scroll></View>
-              </>
-            )
-            : missing
+          part.fabric.rounds > 0 ? (
+            <>
+              <View {...fill} flexGrow={1.7}>
+                {guarded(
+                  'The form',
+                  <FormPanel part={part} form3d={form3d} selected={selected} onSelect={setSelected} />,
+                )}
+              </View>
+              <View {...fill}>
+                <Scroll label="Size and stuffing">
+                  {guarded(
+                    'Size and stuffing',
+                    <FormFacts part={part} form3d={form3d} selected={selected} />,
+                  )}
+                </Scroll>
+              </View>
+            </>
+          ) : (
+            missing
+          )
         ) : null}
         {view === 'map' && part ? (
-          part.fabric.rounds > 0
-            ? (
-              <>
-                <View {...fill} flexGrow={1.15}>{guarded('The map', compare ?? <MapPanel part={part} form={form3d.form} selected={selected} onSelect={setSelected} feature={feature} onFeature={setFeature} />)}</View>
-                {guarded('The line of features', <FaceBar part={part} chosen={feature} onChoose={setFeature} />)}
-                <View {...fill} flexGrow={1}>
-                  <Scroll key={feature} label="Eyes">{guarded('The answer', <View gap="$4">
-                      {selected !== null && form3d.form && selected < form3d.form.nodes.stitches ? <ChosenStitch part={part} form={form3d.form} stitch={selected} /> : null}
-                      <FaceAnswer part={part} form={form3d.form} chosen={feature} comparing={comparing} onComparing={setComparing} />
-                    </View>)}</Scroll>
-                </View>
-                {guarded('The pads', <FacePads part={part} chosen={feature} />)}
-              </>
-            )
-            : missing
+          part.fabric.rounds > 0 ? (
+            <>
+              <View {...fill} flexGrow={1.15}>
+                {guarded(
+                  'The map',
+                  compare ?? (
+                    <MapPanel
+                      part={part}
+                      form={form3d.form}
+                      selected={selected}
+                      onSelect={setSelected}
+                      feature={feature}
+                      onFeature={setFeature}
+                    />
+                  ),
+                )}
+              </View>
+              {guarded(
+                'The line of features',
+                <FaceBar part={part} chosen={feature} onChoose={setFeature} />,
+              )}
+              <View {...fill} flexGrow={1}>
+                <Scroll key={feature} label="Eyes">
+                  {guarded(
+                    'The answer',
+                    <View gap="$4">
+                      {selected !== null && form3d.form && selected < form3d.form.nodes.stitches ? (
+                        <ChosenStitch part={part} form={form3d.form} stitch={selected} />
+                      ) : null}
+                      <FaceAnswer
+                        part={part}
+                        form={form3d.form}
+                        chosen={feature}
+                        comparing={comparing}
+                        onComparing={setComparing}
+                      />
+                    </View>,
+                  )}
+                </Scroll>
+              </View>
+              {guarded('The pads', <FacePads part={part} chosen={feature} />)}
+            </>
+          ) : (
+            missing
+          )
         ) : null}
       </Page>
-      <Tabs label="Views of this part" tabs={views.map((tab) => ({ ...tab, mark: marks[tab.key] }))} chosen={view} onChoose={choose} />
+      <Tabs
+        label="Views of this part"
+        tabs={views.map((tab) => ({ ...tab, mark: marks[tab.key] }))}
+        chosen={view}
+        onChoose={choose}
+      />
     </View>
   );
 }

@@ -6,15 +6,33 @@ import { Press } from '../../ui/Press';
 const mostShown = 40;
 
 /** What is not right, each with the taps that mend it. */
-export function Problems({ problems, onApply, showLine = false }: { problems: readonly Problem[]; onApply: (suggestion: Suggestion) => void; showLine?: boolean }) {
+export function Problems({
+  problems,
+  onApply,
+  showLine = false,
+}: {
+  problems: readonly Problem[];
+  onApply: (suggestion: Suggestion) => void;
+  showLine?: boolean;
+}) {
   const rest = problems.length - mostShown;
-  return [...problems.slice(0, mostShown).map((problem, index) => (
-    <Notice
-      key={`${problem.code}-${problem.line}-${index}`}
-      tone={problem.severity === 'error' ? 'wrong' : problem.severity === 'warning' ? 'look' : 'plain'}
-      actions={problem.suggestions.map((suggestion) => <Press key={suggestion.title} label={suggestion.title} onPress={() => onApply(suggestion)} />)}
-    >
-      {problem.message}{showLine && problem.line ? ` (line ${problem.line})` : ''}
-    </Notice>
-  )), rest > 0 ? <Notice key="rest" tone="plain">And {rest} more. They show once these are settled.</Notice> : null];
+  return [
+    ...problems.slice(0, mostShown).map((problem, index) => (
+      <Notice
+        key={`${problem.code}-${problem.line}-${index}`}
+        tone={problem.severity === 'error' ? 'wrong' : problem.severity === 'warning' ? 'look' : 'plain'}
+        actions={problem.suggestions.map((suggestion) => (
+          <Press key={suggestion.title} label={suggestion.title} onPress={() => onApply(suggestion)} />
+        ))}
+      >
+        {problem.message}
+        {showLine && problem.line ? ` (line ${problem.line})` : ''}
+      </Notice>
+    )),
+    rest > 0 ? (
+      <Notice key="rest" tone="plain">
+        And {rest} more. They show once these are settled.
+      </Notice>
+    ) : null,
+  ];
 }

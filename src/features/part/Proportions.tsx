@@ -1,6 +1,12 @@
 import { useState } from 'react';
 import { View } from '@tamagui/core';
-import { eyesForProportion, proportionOf, proportionSteps, shareWords, type Proportion } from '../../core/place/proportion';
+import {
+  eyesForProportion,
+  proportionOf,
+  proportionSteps,
+  shareWords,
+  type Proportion,
+} from '../../core/place/proportion';
 import type { EyeRule } from '../../core/place/eyeSentence';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
@@ -26,26 +32,49 @@ export function Proportions({ part }: { part: PartAnalysis }) {
   // A wish holds until the eyes are moved in some other way.
   const snapped = wish && eyesForProportion(form, wish, eyes.rule).rule;
   const catchingUp = analysis.text !== text;
-  const same = (rule: EyeRule | null, other: EyeRule | undefined) => Boolean(rule && other && rule.apart === other.apart && rule.gap[0] === other.gap[0] && (rule.rise ?? 0) === (other.rise ?? 0));
+  const same = (rule: EyeRule | null, other: EyeRule | undefined) =>
+    Boolean(
+      rule &&
+      other &&
+      rule.apart === other.apart &&
+      rule.gap[0] === other.gap[0] &&
+      (rule.rise ?? 0) === (other.rise ?? 0),
+    );
   const kept = catchingUp || same(snapped, eyes.rule) ? wish : null;
-  const whole = part.map.lying ? { down: 'stitches', apart: 'rounds' } : { down: 'rounds', apart: 'stitches' };
+  const whole = part.map.lying
+    ? { down: 'stitches', apart: 'rounds' }
+    : { down: 'rounds', apart: 'stitches' };
   const wanted = kept ?? real;
   const ask = (next: Partial<Proportion>, first: boolean) => {
     const wishes = { ...wanted, ...next };
     setWish(wishes);
     const { rule } = eyesForProportion(form, wishes, eyes.rule);
-    if (!same(rule, edits.now().eyes?.rule)) edits.change({ gap: rule.gap, apart: rule.apart, ...(rule.other ? { other: rule.other, rise: rule.rise } : {}) }, !first);
+    if (!same(rule, edits.now().eyes?.rule))
+      edits.change(
+        { gap: rule.gap, apart: rule.apart, ...(rule.other ? { other: rule.other, rise: rule.rise } : {}) },
+        !first,
+      );
   };
   return (
     <View gap="$2" role="group" aria-label="By proportion">
-      <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">By proportion</Title>
+      <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">
+        By proportion
+      </Title>
       {(['down', 'apart'] as const).map((key) => (
         <View key={key}>
           <Slider
-            label={names[key].label} words={`${percent(real[key])}% ${names[key].of}${shareWords(real[key])}`} value={percent(wanted[key])} least={2} most={98} step={1}
-            ticks={steps[key].map((share) => share * 100)} onChange={(value, first) => ask({ [key]: value / 100 }, first)}
+            label={names[key].label}
+            words={`${percent(real[key])}% ${names[key].of}${shareWords(real[key])}`}
+            value={percent(wanted[key])}
+            least={2}
+            most={98}
+            step={1}
+            ticks={steps[key].map((share) => share * 100)}
+            onChange={(value, first) => ask({ [key]: value / 100 }, first)}
           />
-          {percent(wanted[key]) !== percent(real[key]) ? <Quiet role="status">{`${percent(wanted[key])}% wanted; whole ${whole[key]} give ${percent(real[key])}%, ${Math.abs(percent(wanted[key]) - percent(real[key]))} ${percent(real[key]) > percent(wanted[key]) ? 'more' : 'less'}.`}</Quiet> : null}
+          {percent(wanted[key]) !== percent(real[key]) ? (
+            <Quiet role="status">{`${percent(wanted[key])}% wanted; whole ${whole[key]} give ${percent(real[key])}%, ${Math.abs(percent(wanted[key]) - percent(real[key]))} ${percent(real[key]) > percent(wanted[key]) ? 'more' : 'less'}.`}</Quiet>
+          ) : null}
         </View>
       ))}
     </View>

@@ -23,23 +23,55 @@ interface RoundCardRowProps {
 }
 
 /** One line of rounds: what it says and makes; opened, what can be done with it. */
-export function RoundCardRow({ card, checks, problems, stopAfter, open, edges, onToggle, onApply, onWrite, onAct }: RoundCardRowProps) {
+export function RoundCardRow({
+  card,
+  checks,
+  problems,
+  stopAfter,
+  open,
+  edges,
+  onToggle,
+  onApply,
+  onWrite,
+  onAct,
+}: RoundCardRowProps) {
   const [writing, setWriting] = useState<string | null>(null);
   const many = card.last - card.first + 1;
   const label = `${card.row ? 'Row ' : 'R'}${card.first}${many > 1 ? `–${card.last}` : ''}`;
   const [check] = checks;
   const last = checks.at(-1);
   const wrong = checks.some(({ ok }) => !ok);
-  const made = check && last && check.worked !== last.worked ? `${check.worked}–${last.worked}` : `${check?.worked ?? 0}`;
+  const made =
+    check && last && check.worked !== last.worked
+      ? `${check.worked}–${last.worked}`
+      : `${check?.worked ?? 0}`;
   const off = checks.find(({ stated, worked }) => stated !== null && stated !== worked);
   return (
-    <View render="li" style={{ listStyleType: 'none' }} borderBottomWidth={1} borderColor="$line" paddingVertical="$1" gap="$2">
-      <Pressable role="button" aria-expanded={open} aria-label={`${label}: ${card.body}, ${made} stitches`} onPress={onToggle}>
+    <View
+      render="li"
+      style={{ listStyleType: 'none' }}
+      borderBottomWidth={1}
+      borderColor="$line"
+      paddingVertical="$1"
+      gap="$2"
+    >
+      <Pressable
+        role="button"
+        aria-expanded={open}
+        aria-label={`${label}: ${card.body}, ${made} stitches`}
+        onPress={onToggle}
+      >
         <View flexDirection="row" gap="$2" alignItems="baseline" minHeight={44} paddingVertical="$2">
-          <Body width={64} fontWeight="700" textAlign="left">{label}</Body>
-          <Body flexGrow={1} flexShrink={1} flexBasis={0} textAlign="left">{card.body || 'nothing yet'}</Body>
+          <Body width={64} fontWeight="700" textAlign="left">
+            {label}
+          </Body>
+          <Body flexGrow={1} flexShrink={1} flexBasis={0} textAlign="left">
+            {card.body || 'nothing yet'}
+          </Body>
           <View alignItems="flex-end">
-            <Body fontWeight="700" color={wrong ? '$danger' : '$color'}>{made}</Body>
+            <Body fontWeight="700" color={wrong ? '$danger' : '$color'}>
+              {made}
+            </Body>
             {off ? <Quiet color="$danger">says {off.stated}</Quiet> : null}
           </View>
         </View>
@@ -58,9 +90,25 @@ export function RoundCardRow({ card, checks, problems, stopAfter, open, edges, o
       ) : null}
       {open && writing !== null ? (
         <View gap="$2" paddingBottom="$2">
-          <Field label={`What ${label} says`} value={writing} onChange={setWriting} onDone={() => { onWrite(writing); setWriting(null); }} />
+          <Field
+            label={`What ${label} says`}
+            value={writing}
+            onChange={setWriting}
+            onDone={() => {
+              onWrite(writing);
+              setWriting(null);
+            }}
+          />
           <View flexDirection="row" gap="$2">
-            <Press grow tone="primary" label="Write it" onPress={() => { onWrite(writing); setWriting(null); }} />
+            <Press
+              grow
+              tone="primary"
+              label="Write it"
+              onPress={() => {
+                onWrite(writing);
+                setWriting(null);
+              }}
+            />
             <Press label="Leave it" onPress={() => setWriting(null)} />
           </View>
         </View>

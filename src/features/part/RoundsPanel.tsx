@@ -2,7 +2,15 @@ import { View } from '@tamagui/core';
 import { useState } from 'react';
 import { freeEdges } from '../../core/fabric/freeEdges';
 import { stitchWord } from '../../core/notation/terms';
-import { deleteRound, duplicateRound, insertRound, moveRound, roundCards, setRound, type RoundCard } from '../../core/toy/editRounds';
+import {
+  deleteRound,
+  duplicateRound,
+  insertRound,
+  moveRound,
+  roundCards,
+  setRound,
+  type RoundCard,
+} from '../../core/toy/editRounds';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
 import { Notice } from '../../ui/Notice';
@@ -29,7 +37,11 @@ export function RoundsPanel({ part, index }: { part: PartAnalysis; index: number
   const [shown, setShown] = useState(cardsAtOnce);
   const { notes, problems: general, terms } = analysis.pattern;
   const about = besideFace(part).filter(({ round }) => round === undefined);
-  const others = analysis.problems.filter((problem) => (problem.code === 'colour-undefined' || problem.code.startsWith('part-')) && problem.partId === source.id);
+  const others = analysis.problems.filter(
+    (problem) =>
+      (problem.code === 'colour-undefined' || problem.code.startsWith('part-')) &&
+      problem.partId === source.id,
+  );
   const stops = new Set(part.stops.stops.map((stop) => stop.after));
   // The last round's own edge is no surprise; loops left below it are.
   const free = freeEdges(part.fabric).filter((edge) => edge.loop !== 'both');
@@ -37,7 +49,10 @@ export function RoundsPanel({ part, index }: { part: PartAnalysis; index: number
   const ring = checks[0]?.worked ?? 6;
 
   const act = (card: RoundCard, kind: 'below' | 'duplicate' | 'up' | 'down' | 'delete') => {
-    if (kind === 'below') { setAdding(card.line); return; }
+    if (kind === 'below') {
+      setAdding(card.line);
+      return;
+    }
     setOpen(null);
     if (kind === 'duplicate') editor.step(duplicateRound(text, index, card));
     else if (kind === 'delete') editor.step(deleteRound(text, index, card));
@@ -50,13 +65,25 @@ export function RoundsPanel({ part, index }: { part: PartAnalysis; index: number
   };
   const composer = (after: RoundCard | null) => {
     const below = after ? (checks[after.index + after.last - after.first]?.worked ?? 0) : 0;
-    return <AddRound key={`${after?.line}-${below}`} below={below} ring={ring} last={after?.body ?? null} word={word} onAdd={add(after)} onLeave={() => setAdding(null)} />;
+    return (
+      <AddRound
+        key={`${after?.line}-${below}`}
+        below={below}
+        ring={ring}
+        last={after?.body ?? null}
+        word={word}
+        onAdd={add(after)}
+        onLeave={() => setAdding(null)}
+      />
+    );
   };
 
   return (
     <View gap="$3">
       <Problems problems={general} onApply={edits.apply} showLine />
-      {cards.length === 0 && adding === null ? <Empty>No rounds yet. Add the first one here, or write it in the text.</Empty> : null}
+      {cards.length === 0 && adding === null ? (
+        <Empty>No rounds yet. Add the first one here, or write it in the text.</Empty>
+      ) : null}
       <View render="ol" margin={0} padding={0} aria-label={`Rounds of ${source.name}`}>
         {cards.slice(0, shown).map((card, at) => {
           const own = checks.slice(card.index, card.index + card.last - card.first + 1);
@@ -65,27 +92,74 @@ export function RoundsPanel({ part, index }: { part: PartAnalysis; index: number
               key={`${at}-${card.line}`}
               card={card}
               checks={own}
-              problems={part.problems.filter((problem) => problem.line === card.line && problem.round !== undefined)}
+              problems={part.problems.filter(
+                (problem) => problem.line === card.line && problem.round !== undefined,
+              )}
               stopAfter={own.some(({ round }) => stops.has(round))}
               open={open === card.line}
               edges={{ first: at === 0, last: at === cards.length - 1 }}
-              onToggle={() => { setOpen(open === card.line ? null : card.line); setAdding(null); }}
+              onToggle={() => {
+                setOpen(open === card.line ? null : card.line);
+                setAdding(null);
+              }}
               onApply={edits.apply}
-              onWrite={(body) => { editor.step(setRound(text, card, body)); setOpen(null); }}
+              onWrite={(body) => {
+                editor.step(setRound(text, card, body));
+                setOpen(null);
+              }}
               onAct={(kind) => act(card, kind)}
             />,
-            adding === card.line ? <View render="li" key={`add-${card.line}`} style={{ listStyleType: 'none' }} paddingVertical="$3">{composer(card)}</View> : null,
+            adding === card.line ? (
+              <View
+                render="li"
+                key={`add-${card.line}`}
+                style={{ listStyleType: 'none' }}
+                paddingVertical="$3"
+              >
+                {composer(card)}
+              </View>
+            ) : null,
           ];
         })}
       </View>
-      {cards.length > shown ? <Press label={`Show the next of ${cards.length - shown} more lines`} onPress={() => setShown(shown + cardsAtOnce)} /> : null}
-      {adding === 'end' ? composer(cards.at(-1) ?? null) : <Press tone={cards.length === 0 ? 'primary' : 'plain'} label="Add a round" onPress={() => { setAdding('end'); setOpen(null); }} />}
-      <Problems problems={[...others, ...about]} onApply={edits.apply} showLine />
-      {free.length > 0 ? <Notice tone="plain">Loops left free: {free.map((edge) => `R${edge.round}, ${edge.loop} loops, ${edge.count}`).join('; ')}.</Notice> : null}
-      {notes.length > 0 ? (
-        <Notice tone="plain">Kept as notes, not counted: {notes.slice(0, mostNotes).map((note) => `line ${note.line}, “${note.text.slice(0, 200)}”`).join('; ')}{notes.length > mostNotes ? `; and ${notes.length - mostNotes} more` : ''}</Notice>
+      {cards.length > shown ? (
+        <Press
+          label={`Show the next of ${cards.length - shown} more lines`}
+          onPress={() => setShown(shown + cardsAtOnce)}
+        />
       ) : null}
-      {checks.length > 0 && part.problems.every((problem) => problem.round === undefined) ? <Notice tone="good">every round adds up.</Notice> : null}
+      {adding === 'end' ? (
+        composer(cards.at(-1) ?? null)
+      ) : (
+        <Press
+          tone={cards.length === 0 ? 'primary' : 'plain'}
+          label="Add a round"
+          onPress={() => {
+            setAdding('end');
+            setOpen(null);
+          }}
+        />
+      )}
+      <Problems problems={[...others, ...about]} onApply={edits.apply} showLine />
+      {free.length > 0 ? (
+        <Notice tone="plain">
+          Loops left free:{' '}
+          {free.map((edge) => `R${edge.round}, ${edge.loop} loops, ${edge.count}`).join('; ')}.
+        </Notice>
+      ) : null}
+      {notes.length > 0 ? (
+        <Notice tone="plain">
+          Kept as notes, not counted:{' '}
+          {notes
+            .slice(0, mostNotes)
+            .map((note) => `line ${note.line}, “${note.text.slice(0, 200)}”`)
+            .join('; ')}
+          {notes.length > mostNotes ? `; and ${notes.length - mostNotes} more` : ''}
+        </Notice>
+      ) : null}
+      {checks.length > 0 && part.problems.every((problem) => problem.round === undefined) ? (
+        <Notice tone="good">every round adds up.</Notice>
+      ) : null}
     </View>
   );
 }

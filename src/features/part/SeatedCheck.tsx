@@ -1,7 +1,11 @@
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { checkSeated, plannedAfter, plannedCount, type SeatedCount } from '../../core/place/seated';
-import { checkLyingSeated, plannedLyingCount, type LyingSeatedCount } from '../../core/place/lying/lyingSeated';
+import {
+  checkLyingSeated,
+  plannedLyingCount,
+  type LyingSeatedCount,
+} from '../../core/place/lying/lyingSeated';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { Notice } from '../../ui/Notice';
 import { NumberStep } from '../../ui/NumberStep';
@@ -20,24 +24,64 @@ function LyingCheck({ part }: { part: PartAnalysis }) {
   const [count, setCount] = useState<LyingSeatedCount | null>(null);
   const { eyes, form } = part;
   if (!eyes) return null;
-  if (!count) return <Press label="Check what you did" onPress={() => { const now = edits.now(); if (now.eyes?.rule.other) setCount(plannedLyingCount(now.eyes, now.fabric.label)); }} />;
+  if (!count)
+    return (
+      <Press
+        label="Check what you did"
+        onPress={() => {
+          const now = edits.now();
+          if (now.eyes?.rule.other) setCount(plannedLyingCount(now.eyes, now.fabric.label));
+        }}
+      />
+    );
   const check = checkLyingSeated(form, eyes, count);
   const mm = (value: number) => `${(Math.round(Math.abs(value) * 10) / 10).toFixed(1)} mm`;
   return (
     <View gap="$3" role="region" aria-label="Check what you did">
-      <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">Before you press the washers</Title>
+      <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">
+        Before you press the washers
+      </Title>
       {(['left', 'right'] as const).map((side) => {
-        const put = (next: Partial<LyingSeatedCount['left']>) => setCount({ ...count, [side]: { ...count[side], ...next } });
+        const put = (next: Partial<LyingSeatedCount['left']>) =>
+          setCount({ ...count, [side]: { ...count[side], ...next } });
         return (
           <View key={side} gap="$2">
-            <NumberStep label={`Rounds from the start to the ${side} eye`} unit="rounds" value={count[side].round} step={1} least={1} most={999} onChange={(round) => put({ round })} />
-            <NumberStep label={`Stitches from that round’s marker to the ${side} eye`} unit="stitches" value={count[side].before} step={1} least={0} most={999} onChange={(before) => put({ before })} />
+            <NumberStep
+              label={`Rounds from the start to the ${side} eye`}
+              unit="rounds"
+              value={count[side].round}
+              step={1}
+              least={1}
+              most={999}
+              onChange={(round) => put({ round })}
+            />
+            <NumberStep
+              label={`Stitches from that round’s marker to the ${side} eye`}
+              unit="stitches"
+              value={count[side].before}
+              step={1}
+              least={0}
+              most={999}
+              onChange={(before) => put({ before })}
+            />
           </View>
         );
       })}
-      {check.moves.length === 0
-        ? <Notice tone="good" live>they are level and centred as planned. Press the washers to the last click.</Notice>
-        : <Notice tone="look" live>{check.centred ? '' : `The middle lies ${mm(check.offMm)} to the ${check.offMm > 0 ? 'right' : 'left'}. `}{check.level ? '' : `The right eye is ${mm(check.rightHigherMm)} ${check.rightHigherMm > 0 ? 'higher' : 'lower'}. `}{check.moves.join(' ')}</Notice>}
+      {check.moves.length === 0 ? (
+        <Notice tone="good" live>
+          they are level and centred as planned. Press the washers to the last click.
+        </Notice>
+      ) : (
+        <Notice tone="look" live>
+          {check.centred
+            ? ''
+            : `The middle lies ${mm(check.offMm)} to the ${check.offMm > 0 ? 'right' : 'left'}. `}
+          {check.level
+            ? ''
+            : `The right eye is ${mm(check.rightHigherMm)} ${check.rightHigherMm > 0 ? 'higher' : 'lower'}. `}
+          {check.moves.join(' ')}
+        </Notice>
+      )}
       <Press label="Done" onPress={() => setCount(null)} />
     </View>
   );
@@ -49,27 +93,93 @@ function UprightCheck({ part }: { part: PartAnalysis }) {
   const [count, setCount] = useState<SeatedCount | null>(null);
   const { eyes, form } = part;
   if (!eyes) return null;
-  if (!count) return <Press label="Check what you did" onPress={() => { const now = edits.now(); if (now.eyes && !now.eyes.rule.other) setCount(plannedCount(now.eyes, now.fabric.label)); }} />;
+  if (!count)
+    return (
+      <Press
+        label="Check what you did"
+        onPress={() => {
+          const now = edits.now();
+          if (now.eyes && !now.eyes.rule.other) setCount(plannedCount(now.eyes, now.fabric.label));
+        }}
+      />
+    );
   const [first, second] = part.map.dir === 1 ? ['left', 'right'] : ['right', 'left'];
   const check = checkSeated(form, eyes, count);
   const change = (next: Partial<SeatedCount>) => setCount({ ...count, ...next });
   const most = eyes.posts[0].of;
   return (
     <View gap="$3" role="region" aria-label="Check what you did">
-      <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">Before you press the washers</Title>
+      <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">
+        Before you press the washers
+      </Title>
       <Body>Count on the piece, along round {eyes.rule.gap[1]}, beginning at its marker.</Body>
-      <NumberStep label={`Stitches from the marker to the ${first} eye`} unit="stitches" value={count.before} step={1} least={0} most={most} onChange={(before) => change({ before })} />
-      <NumberStep label="Stitches showing between the eyes" unit="stitches" value={count.between} step={1} least={0} most={most} onChange={(between) => change({ between })} />
-      {count.after === null
-        ? <Press label="Count on to the marker too" onPress={() => change({ after: plannedAfter(eyes) })} />
-        : <NumberStep label={`Stitches from the ${second} eye on to the marker`} unit="stitches" value={count.after} step={1} least={0} most={most} onChange={(after) => change({ after })} />}
-      <NumberStep label={`Rounds from the start to the ${first} eye`} unit="rounds" value={count.firstRound} step={1} least={1} most={999} onChange={(firstRound) => change({ firstRound })} />
-      <NumberStep label={`Rounds from the start to the ${second} eye`} unit="rounds" value={count.secondRound} step={1} least={1} most={999} onChange={(secondRound) => change({ secondRound })} />
-      {check.uncounted !== 0
-        ? <Notice tone="look" live>{`The round has ${most} stitches, and what you counted comes to ${most - check.uncounted}${eyes.rule.seat === 'foot' ? ', with the two over the holes' : ''}. Count once more before you move anything.`}</Notice>
-        : check.moves.length === 0
-        ? <Notice tone="good" live>they are level and centred. Press the washers to the last click.</Notice>
-        : <Notice tone="look" live>{check.centred ? '' : `The middle lies ${(Math.round(check.missMm * 10) / 10).toFixed(1)} mm to the ${check.missSide}. `}{check.level ? '' : 'They are not level. '}{check.moves.join(' ')}</Notice>}
+      <NumberStep
+        label={`Stitches from the marker to the ${first} eye`}
+        unit="stitches"
+        value={count.before}
+        step={1}
+        least={0}
+        most={most}
+        onChange={(before) => change({ before })}
+      />
+      <NumberStep
+        label="Stitches showing between the eyes"
+        unit="stitches"
+        value={count.between}
+        step={1}
+        least={0}
+        most={most}
+        onChange={(between) => change({ between })}
+      />
+      {count.after === null ? (
+        <Press label="Count on to the marker too" onPress={() => change({ after: plannedAfter(eyes) })} />
+      ) : (
+        <NumberStep
+          label={`Stitches from the ${second} eye on to the marker`}
+          unit="stitches"
+          value={count.after}
+          step={1}
+          least={0}
+          most={most}
+          onChange={(after) => change({ after })}
+        />
+      )}
+      <NumberStep
+        label={`Rounds from the start to the ${first} eye`}
+        unit="rounds"
+        value={count.firstRound}
+        step={1}
+        least={1}
+        most={999}
+        onChange={(firstRound) => change({ firstRound })}
+      />
+      <NumberStep
+        label={`Rounds from the start to the ${second} eye`}
+        unit="rounds"
+        value={count.secondRound}
+        step={1}
+        least={1}
+        most={999}
+        onChange={(secondRound) => change({ secondRound })}
+      />
+      {check.uncounted !== 0 ? (
+        <Notice
+          tone="look"
+          live
+        >{`The round has ${most} stitches, and what you counted comes to ${most - check.uncounted}${eyes.rule.seat === 'foot' ? ', with the two over the holes' : ''}. Count once more before you move anything.`}</Notice>
+      ) : check.moves.length === 0 ? (
+        <Notice tone="good" live>
+          they are level and centred. Press the washers to the last click.
+        </Notice>
+      ) : (
+        <Notice tone="look" live>
+          {check.centred
+            ? ''
+            : `The middle lies ${(Math.round(check.missMm * 10) / 10).toFixed(1)} mm to the ${check.missSide}. `}
+          {check.level ? '' : 'They are not level. '}
+          {check.moves.join(' ')}
+        </Notice>
+      )}
       <Press label="Done" onPress={() => setCount(null)} />
     </View>
   );

@@ -9,19 +9,36 @@ import { Answer, Body, Quiet } from '../../ui/text';
 /** When to pause, what to do there, and until when it can still be done. */
 export function StopsPanel({ part }: { part: PartAnalysis }) {
   const { stops, closing, impossible } = part.stops;
-  if (stops.length === 0 && impossible.length === 0) return <Empty>No stops yet: write some rounds first.</Empty>;
+  if (stops.length === 0 && impossible.length === 0)
+    return <Empty>No stops yet: write some rounds first.</Empty>;
   return (
     <View gap="$3">
-      {impossible.map(({ message }) => <Notice key={message} tone="look">{message}</Notice>)}
+      {impossible.map(({ message }) => (
+        <Notice key={message} tone="look">
+          {message}
+        </Notice>
+      ))}
       {stops.map((stop) => {
         const closes = stop.acts.some(({ act }) => act === 'close');
         return (
-          <View key={stop.after} backgroundColor="$sheet" borderRadius="$3" borderWidth={1} borderColor="$line" padding="$4" gap="$3">
+          <View
+            key={stop.after}
+            backgroundColor="$sheet"
+            borderRadius="$3"
+            borderWidth={1}
+            borderColor="$line"
+            padding="$4"
+            gap="$3"
+          >
             <View>
               <Answer>After round {stop.after}</Answer>
               <Quiet>
                 Opening {Math.round(stop.openingMm)} mm.{' '}
-                {closes ? 'The last round.' : stop.latest > stop.after ? `Last call after round ${stop.latest}: ${Math.round(stop.latestOpeningMm)} mm.` : 'This is the last call.'}
+                {closes
+                  ? 'The last round.'
+                  : stop.latest > stop.after
+                    ? `Last call after round ${stop.latest}: ${Math.round(stop.latestOpeningMm)} mm.`
+                    : 'This is the last call.'}
                 {stop.earliest < stop.after ? ` Possible from round ${stop.earliest} on.` : ''}
               </Quiet>
             </View>
@@ -38,7 +55,10 @@ export function StopsPanel({ part }: { part: PartAnalysis }) {
       {closing ? (
         <View gap="$1">
           <Body fontWeight="700">{closing.how === 'open' ? 'The edge' : 'The tail'}</Body>
-          <Body>{closing.how === 'open' ? `${closing.words} ` : ''}Leave {Math.ceil(closing.tailMm / 10) * 10} mm of yarn.</Body>
+          <Body>
+            {closing.how === 'open' ? `${closing.words} ` : ''}Leave {Math.ceil(closing.tailMm / 10) * 10} mm
+            of yarn.
+          </Body>
         </View>
       ) : null}
     </View>

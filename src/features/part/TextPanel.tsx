@@ -19,14 +19,27 @@ export function TextPanel({ onLook }: { onLook?: () => void }) {
   // The marks follow a moment after the typing; a line that changed since is left unmarked until then.
   if (analysis.text === text) {
     for (const problem of analysis.problems) {
-      if (problem.line && problem.severity !== 'info' && !(marked.get(problem.line)?.severity === 'error')) marked.set(problem.line, problem);
+      if (problem.line && problem.severity !== 'info' && !(marked.get(problem.line)?.severity === 'error'))
+        marked.set(problem.line, problem);
     }
   }
   const lines = text.split('\n');
-  if (lines.length > mostMarked) return <Field label="Pattern text" multiline value={text} onChange={editor.setText} />;
+  if (lines.length > mostMarked)
+    return <Field label="Pattern text" multiline value={text} onChange={editor.setText} />;
   return (
     <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={220} gap="$2">
-      <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0} borderWidth={1} borderColor="$edge" borderRadius="$2" overflow="hidden" backgroundColor="$sheet" {...{ 'data-frame': 'yes' }}>
+      <View
+        flexGrow={1}
+        flexShrink={1}
+        flexBasis={0}
+        minHeight={0}
+        borderWidth={1}
+        borderColor="$edge"
+        borderRadius="$2"
+        overflow="hidden"
+        backgroundColor="$sheet"
+        {...{ 'data-frame': 'yes' }}
+      >
         <Scroll label="The text" bare>
           <Box style={{ position: 'relative', minHeight: '100%' }}>
             <Box aria-hidden style={{ paddingVertical: 12 }}>
@@ -35,11 +48,43 @@ export function TextPanel({ onLook }: { onLook?: () => void }) {
                 const colour = problem?.severity === 'error' ? theme.danger.val : '#FF7A1A';
                 const at = Math.max(0, Math.min((problem?.column ?? 1) - 1, line.length - 1));
                 return (
-                  <Box key={index} style={{ paddingLeft: gutter, paddingRight: 12, borderLeftWidth: 4, borderLeftColor: problem ? colour : 'transparent' }}>
-                    {problem ? <Words style={{ ...type, position: 'absolute', left: 10, color: theme.color.val, fontFamily: 'AtkinsonHyperlegibleNext_700Bold' }}>!</Words> : null}
+                  <Box
+                    key={index}
+                    style={{
+                      paddingLeft: gutter,
+                      paddingRight: 12,
+                      borderLeftWidth: 4,
+                      borderLeftColor: problem ? colour : 'transparent',
+                    }}
+                  >
+                    {problem ? (
+                      <Words
+                        style={{
+                          ...type,
+                          position: 'absolute',
+                          left: 10,
+                          color: theme.color.val,
+                          fontFamily: 'AtkinsonHyperlegibleNext_700Bold',
+                        }}
+                      >
+                        !
+                      </Words>
+                    ) : null}
                     <Words style={{ ...type, color: 'transparent' }}>
                       {problem ? line.slice(0, at) : line || ' '}
-                      {problem ? <Words style={{ textDecorationLine: 'underline', textDecorationStyle: 'wavy', textDecorationColor: colour } as object}>{line.slice(at) || ' '}</Words> : null}
+                      {problem ? (
+                        <Words
+                          style={
+                            {
+                              textDecorationLine: 'underline',
+                              textDecorationStyle: 'wavy',
+                              textDecorationColor: colour,
+                            } as object
+                          }
+                        >
+                          {line.slice(at) || ' '}
+                        </Words>
+                      ) : null}
                     </Words>
                   </Box>
                 );
@@ -55,14 +100,30 @@ export function TextPanel({ onLook }: { onLook?: () => void }) {
               spellCheck={false}
               autoCorrect={false}
               style={{
-                ...type, position: 'absolute', top: 0, left: 4, right: 0, bottom: 0, paddingLeft: gutter, paddingRight: 12, paddingVertical: 12,
-                color: theme.color.val, backgroundColor: 'transparent', textAlignVertical: 'top', overflow: 'hidden',
+                ...type,
+                position: 'absolute',
+                top: 0,
+                left: 4,
+                right: 0,
+                bottom: 0,
+                paddingLeft: gutter,
+                paddingRight: 12,
+                paddingVertical: 12,
+                color: theme.color.val,
+                backgroundColor: 'transparent',
+                textAlignVertical: 'top',
+                overflow: 'hidden',
               }}
             />
           </Box>
         </Scroll>
       </View>
-      {marked.size > 0 && onLook ? <Press label={marked.size === 1 ? 'One line needs a look' : `${marked.size} lines need a look`} onPress={onLook} /> : null}
+      {marked.size > 0 && onLook ? (
+        <Press
+          label={marked.size === 1 ? 'One line needs a look' : `${marked.size} lines need a look`}
+          onPress={onLook}
+        />
+      ) : null}
     </View>
   );
 }

@@ -1,7 +1,11 @@
 import { fabricMap, type FabricMap, type MapView } from '../../core/shape/map';
 
 /** Stitches that turn away from the front are drawn fainter and thinner, in three steps. */
-export const shades = [{ opacity: 1, width: 1 }, { opacity: 0.72, width: 0.85 }, { opacity: 0.42, width: 0.7 }] as const;
+export const shades = [
+  { opacity: 1, width: 1 },
+  { opacity: 0.72, width: 0.85 },
+  { opacity: 0.42, width: 0.7 },
+] as const;
 
 export interface MapPaths {
   map: FabricMap;
@@ -21,7 +25,16 @@ export function mapPaths(view: MapView): MapPaths {
     const key = (colour[i] ?? 0) * shades.length + (reach < 0.5 ? 0 : reach < 0.75 ? 1 : 2);
     const list = gathered.get(key) ?? [];
     if (list.length === 0) gathered.set(key, list);
-    list.push(`M${(points[p] ?? 0).toFixed(1)} ${(points[p + 1] ?? 0).toFixed(1)}L${(points[p + 2] ?? 0).toFixed(1)} ${(points[p + 3] ?? 0).toFixed(1)}L${(points[p + 4] ?? 0).toFixed(1)} ${(points[p + 5] ?? 0).toFixed(1)}`);
+    list.push(
+      `M${(points[p] ?? 0).toFixed(1)} ${(points[p + 1] ?? 0).toFixed(1)}L${(points[p + 2] ?? 0).toFixed(1)} ${(points[p + 3] ?? 0).toFixed(1)}L${(points[p + 4] ?? 0).toFixed(1)} ${(points[p + 5] ?? 0).toFixed(1)}`,
+    );
   }
-  return { map, paths: [...gathered].map(([key, list]) => ({ colour: Math.floor(key / shades.length), shade: key % shades.length, d: list.join('') })) };
+  return {
+    map,
+    paths: [...gathered].map(([key, list]) => ({
+      colour: Math.floor(key / shades.length),
+      shade: key % shades.length,
+      d: list.join(''),
+    })),
+  };
 }

@@ -29,7 +29,10 @@ export function usePartEdits(part: PartAnalysis) {
   /** The part as the text stands now. What is on the screen may be a tap behind; two quick taps must both count. */
   const now = (): { text: string; part: PartAnalysis } => {
     const { text } = editor.store.getState();
-    const current = text === analysis.text ? part : (analyseToy(text).parts.find((one) => one.source.id === part.source.id) ?? part);
+    const current =
+      text === analysis.text
+        ? part
+        : (analyseToy(text).parts.find((one) => one.source.id === part.source.id) ?? part);
     return { text, part: current };
   };
   const putEyes = (ruleOf: (eyes: EyePlacement, of: PartAnalysis) => EyeRule | null, amend = false) => {
@@ -46,7 +49,16 @@ export function usePartEdits(part: PartAnalysis) {
     now: () => now().part,
     seat: () => {
       const { text, part: current } = now();
-      put(applyEdits(text, [writeEyes(current.source, current.source.lying ? proposeLyingEyes(current.form, lyingFrame(current.form, current.map.front)) : proposeEyes(current.form))]));
+      put(
+        applyEdits(text, [
+          writeEyes(
+            current.source,
+            current.source.lying
+              ? proposeLyingEyes(current.form, lyingFrame(current.form, current.map.front))
+              : proposeEyes(current.form),
+          ),
+        ]),
+      );
     },
     stitchEyes: (style: 'satin' | 'sleeping') => {
       const { text, part: current } = now();
@@ -57,23 +69,42 @@ export function usePartEdits(part: PartAnalysis) {
       const edit = removeEyes(current.source);
       if (edit) put(applyEdits(text, [edit]));
     },
-    change: (next: Partial<EyeRule> | ((rule: EyeRule) => Partial<EyeRule>), amend = false) => putEyes(({ rule }) => withEyes(rule, typeof next === 'function' ? next(rule) : next), amend),
+    change: (next: Partial<EyeRule> | ((rule: EyeRule) => Partial<EyeRule>), amend = false) =>
+      putEyes(({ rule }) => withEyes(rule, typeof next === 'function' ? next(rule) : next), amend),
     /** The eyes' rule, made from how they are placed now. */
     putEyes,
     /** A feature's rule, made from how it is placed now and written over its sentence. */
-    putFeature: (id: string, ruleOf: (placed: FeaturePlacement, of: PartAnalysis) => FeatureRule | null, amend = false) => {
+    putFeature: (
+      id: string,
+      ruleOf: (placed: FeaturePlacement, of: PartAnalysis) => FeatureRule | null,
+      amend = false,
+    ) => {
       const { text, part: current } = now();
       const placed = current.features.find((feature) => feature.id === id);
       const rule = placed && ruleOf(placed, current);
       if (rule) put(applyEdits(text, [writeFeature(current.source, id, rule)]), amend);
     },
     addFeature: (kind: FeatureKind) => {
-      const { text, part: { source, form, eyes, features, map } } = now();
+      const {
+        text,
+        part: { source, form, eyes, features, map },
+      } = now();
       const eyeLine = eyes?.round ?? features.find((feature) => feature.kind === 'eyes')?.line ?? 0;
-      put(applyEdits(text, [writeFeature(source, null, source.lying ? proposedLyingRule(kind, form) : proposedRule(kind, form, eyeLine, map.front))]));
+      put(
+        applyEdits(text, [
+          writeFeature(
+            source,
+            null,
+            source.lying ? proposedLyingRule(kind, form) : proposedRule(kind, form, eyeLine, map.front),
+          ),
+        ]),
+      );
     },
     dropFeature: (id: string) => {
-      const { text, part: { source } } = now();
+      const {
+        text,
+        part: { source },
+      } = now();
       const edit = removeFeature(source, id);
       if (edit) put(applyEdits(text, [edit]));
     },
@@ -91,21 +122,34 @@ export function usePartEdits(part: PartAnalysis) {
     },
     /** Takes another arrangement of the face, by the text that says it. */
     take: (next: string) => put(next),
-    hand: (hand: 'left' | 'right') => put(setToyHeader(editor.store.getState().text, 'Hand', hand === 'left' ? 'left' : '')),
+    hand: (hand: 'left' | 'right') =>
+      put(setToyHeader(editor.store.getState().text, 'Hand', hand === 'left' ? 'left' : '')),
     start: (start: 'top' | 'bottom' | 'left' | 'right') => putHeader('Start', start === 'top' ? '' : start),
     /** Turns the front by half stitches of the round above the eyes, as seen from the front. */
     turnFront: (halves: number) => {
-      const { text, part: { eyes, form, map, starts, fabric, source } } = now();
+      const {
+        text,
+        part: { eyes, form, map, starts, fabric, source },
+      } = now();
       if (!eyes) return;
       // Eyes at named stitches would stay where they are: from now on they go by the front.
-      const before = eyes.rule.holes ? applyEdits(text, [writeEyes(source, withEyes(eyes.rule, { apart: eyes.rule.apart }))]) : text;
+      const before = eyes.rule.holes
+        ? applyEdits(text, [writeEyes(source, withEyes(eyes.rule, { apart: eyes.rule.apart }))])
+        : text;
       const holes = seatHoles(form, eyes.round, 'foot');
       const { count } = holes;
       const wanted = Math.round((holeAt(holes, eyes.frontAzimuth) + map.dir * halves * 0.5) * 2) / 2;
       const azimuth = holes.first + (2 * Math.PI * (wanted - 1)) / count;
       const start = starts[eyes.round] ?? 0;
-      const stitch = ((((azimuth - start) / (2 * Math.PI)) * count % count) + count) % count + 0.5;
-      put(setPartHeader(before, source, 'Front', frontSentence(stitch, fabric.label[eyes.round] ?? 1).replace('Front: ', '')));
+      const stitch = ((((((azimuth - start) / (2 * Math.PI)) * count) % count) + count) % count) + 0.5;
+      put(
+        setPartHeader(
+          before,
+          source,
+          'Front',
+          frontSentence(stitch, fabric.label[eyes.round] ?? 1).replace('Front: ', ''),
+        ),
+      );
     },
     front: (line: string) => putHeader('Front', line.replace('Front: ', '')),
     resetFront: () => putHeader('Front', ''),

@@ -20,8 +20,15 @@ export function NewShapeScreen() {
   };
   return (
     <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0}>
-      {failed ? <Notice tone="wrong" live>The browser would not save the toy. Try again.</Notice> : null}
-      <ShapeScreen back={{ name: 'Back to the shelf', go: () => router.replace('/') }} onTake={(text) => void take(text)} />
+      {failed ? (
+        <Notice tone="wrong" live>
+          The browser would not save the toy. Try again.
+        </Notice>
+      ) : null}
+      <ShapeScreen
+        back={{ name: 'Back to the shelf', go: () => router.replace('/') }}
+        onTake={(text) => void take(text)}
+      />
     </View>
   );
 }

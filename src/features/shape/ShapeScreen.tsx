@@ -29,8 +29,17 @@ export function ShapeScreen({ gauge = assumedGauge, terms = 'us', back, onTake }
   const [width, setWidth] = useState(forms.ball.width);
   const [height, setHeight] = useState(forms.ball.width);
   const form = forms[kind];
-  const text = useMemo(() => formText({ kind, widthMm: width, heightMm: height }, form.name, gauge, terms), [kind, width, height, form.name, gauge, terms]);
-  const toy = useMemo(() => analyseToy(`Toy: ${form.name}\nTerms: ${terms.toUpperCase()}\nGauge: ${gauge.widthMm} mm x ${gauge.heightMm} mm\n${text}`), [text, form.name, gauge, terms]);
+  const text = useMemo(
+    () => formText({ kind, widthMm: width, heightMm: height }, form.name, gauge, terms),
+    [kind, width, height, form.name, gauge, terms],
+  );
+  const toy = useMemo(
+    () =>
+      analyseToy(
+        `Toy: ${form.name}\nTerms: ${terms.toUpperCase()}\nGauge: ${gauge.widthMm} mm x ${gauge.heightMm} mm\n${text}`,
+      ),
+    [text, form.name, gauge, terms],
+  );
   const [part] = toy.parts;
   const picture = useMemo(() => (part ? partPicture(part, toy.pattern.header) : null), [part, toy]);
   const widest = Math.max(0, ...(part?.checks.map((check) => check.worked) ?? []));
@@ -40,9 +49,22 @@ export function ShapeScreen({ gauge = assumedGauge, terms = 'us', back, onTake }
     setHeight(forms[next].height ?? forms[next].width);
   };
   return (
-    <Page title="Start from a shape" aside={`${gauge.widthMm} × ${gauge.heightMm} mm a stitch${gauge.assumed ? ', assumed' : ''}`} back={back} foot={<Press tone="primary" label="Take these rounds" onPress={() => onTake(text)} />}>
+    <Page
+      title="Start from a shape"
+      aside={`${gauge.widthMm} × ${gauge.heightMm} mm a stitch${gauge.assumed ? ', assumed' : ''}`}
+      back={back}
+      foot={<Press tone="primary" label="Take these rounds" onPress={() => onTake(text)} />}
+    >
       <View flexDirection="row" flexWrap="wrap" gap="$2" role="radiogroup" aria-label="Shape">
-        {kinds.map((key) => <Press key={key} role="radio" label={forms[key].name} chosen={key === kind} onPress={() => choose(key)} />)}
+        {kinds.map((key) => (
+          <Press
+            key={key}
+            role="radio"
+            label={forms[key].name}
+            chosen={key === kind}
+            onPress={() => choose(key)}
+          />
+        ))}
       </View>
       <View flexDirection="row" gap="$4" alignItems="center">
         <ToyPicture picture={picture} name={form.name} size={148} />
@@ -53,21 +75,59 @@ export function ShapeScreen({ gauge = assumedGauge, terms = 'us', back, onTake }
         </View>
       </View>
       <Size label={kind === 'oval' ? 'Across' : 'Width'} value={width} onChange={setWidth} />
-      {form.height !== null ? <Size label={kind === 'oval' ? 'Length' : 'Height'} value={height} onChange={setHeight} /> : null}
-      <View backgroundColor="$sheet" borderRadius="$3" borderWidth={1} borderColor="$line" padding="$3" aria-label="The rounds">
-        {text.trim().split('\n').filter((line) => /^R\d/.test(line)).map((line, index) => <Body key={index}>{line}</Body>)}
+      {form.height !== null ? (
+        <Size label={kind === 'oval' ? 'Length' : 'Height'} value={height} onChange={setHeight} />
+      ) : null}
+      <View
+        backgroundColor="$sheet"
+        borderRadius="$3"
+        borderWidth={1}
+        borderColor="$line"
+        padding="$3"
+        aria-label="The rounds"
+      >
+        {text
+          .trim()
+          .split('\n')
+          .filter((line) => /^R\d/.test(line))
+          .map((line, index) => (
+            <Body key={index}>{line}</Body>
+          ))}
       </View>
     </Page>
   );
 }
 
-function Size({ label, value, onChange }: { label: string; value: number; onChange: (value: number) => void }) {
+function Size({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: number;
+  onChange: (value: number) => void;
+}) {
   const to = (n: number) => onChange(Math.max(smallest, Math.min(largest, n)));
   return (
     <View flexDirection="row" alignItems="center" gap="$2" role="group" aria-label={label}>
-      <Press name={`${label}: 5 mm less`} icon={<Icon name="minus" />} disabled={value <= smallest} onPress={() => to(value - 5)} />
-      <View flexGrow={1} alignItems="center"><Answer fontSize="$5" lineHeight="$5">{value} mm</Answer><Quiet>{label}</Quiet></View>
-      <Press name={`${label}: 5 mm more`} icon={<Icon name="plus" />} disabled={value >= largest} onPress={() => to(value + 5)} />
+      <Press
+        name={`${label}: 5 mm less`}
+        icon={<Icon name="minus" />}
+        disabled={value <= smallest}
+        onPress={() => to(value - 5)}
+      />
+      <View flexGrow={1} alignItems="center">
+        <Answer fontSize="$5" lineHeight="$5">
+          {value} mm
+        </Answer>
+        <Quiet>{label}</Quiet>
+      </View>
+      <Press
+        name={`${label}: 5 mm more`}
+        icon={<Icon name="plus" />}
+        disabled={value >= largest}
+        onPress={() => to(value + 5)}
+      />
     </View>
   );
 }

@@ -25,15 +25,37 @@ export function SheetScreen() {
   const body = useMemo(() => ({ __html: sheetBody(sheet) }), [sheet]);
   return (
     <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0}>
-      <Page title="Sheet" aside={<SaveLine name={sheet.title} />} back={{ name: 'Back to the shelf', go: () => router.replace('/') }} scrolls={false}>
+      <Page
+        title="Sheet"
+        aside={<SaveLine name={sheet.title} />}
+        back={{ name: 'Back to the shelf', go: () => router.replace('/') }}
+        scrolls={false}
+      >
         {createElement('style', null, sheetCss + printCss)}
-        <Scroll label="The sheet" paper>{createElement('div', { dangerouslySetInnerHTML: body })}</Scroll>
-        {createElement('div', { className: 'sheet-foot' }, (
-          <View flexDirection="row" gap="$2" padding="$2" backgroundColor="$sheet" borderTopWidth={1} borderColor="$line">
+        <Scroll label="The sheet" paper>
+          {createElement('div', { dangerouslySetInnerHTML: body })}
+        </Scroll>
+        {createElement(
+          'div',
+          { className: 'sheet-foot' },
+          <View
+            flexDirection="row"
+            gap="$2"
+            padding="$2"
+            backgroundColor="$sheet"
+            borderTopWidth={1}
+            borderColor="$line"
+          >
             <Press grow tone="primary" label="Print" icon={null} onPress={() => window.print()} />
-            <Press grow label="Download" name="Download as Markdown" icon={<Icon name="download" />} onPress={() => saveFile(`${fileName(sheet.title)}.md`, sheetMarkdown(sheet), 'text/markdown')} />
-          </View>
-        ))}
+            <Press
+              grow
+              label="Download"
+              name="Download as Markdown"
+              icon={<Icon name="download" />}
+              onPress={() => saveFile(`${fileName(sheet.title)}.md`, sheetMarkdown(sheet), 'text/markdown')}
+            />
+          </View>,
+        )}
       </Page>
       <ToyTabs chosen="sheet" key={editor.id} />
     </View>

@@ -39,30 +39,37 @@ export function ShelfScreen() {
     bringing.write(text);
     router.push('/new');
   };
-  const importFile = () => attempt(async () => {
-    const file = await openFile();
-    if (!file) return;
-    if (file.name.endsWith('.json') || file.text.trimStart().startsWith('{')) {
-      const read = readDocument(file.text);
-      if (!read.ok) throw new Error(read.message);
-      open((await add.mutateAsync(read.document)).id);
-      return;
-    }
-    if (file.text.length > limits.textSigns) throw new Error(`This file has ${Math.ceil(file.text.length / 1000)} thousand signs: too long for one toy (up to ${limits.textSigns / 1000}). Divide it and open one toy at a time.`);
-    bring(file.text);
-  });
+  const importFile = () =>
+    attempt(async () => {
+      const file = await openFile();
+      if (!file) return;
+      if (file.name.endsWith('.json') || file.text.trimStart().startsWith('{')) {
+        const read = readDocument(file.text);
+        if (!read.ok) throw new Error(read.message);
+        open((await add.mutateAsync(read.document)).id);
+        return;
+      }
+      if (file.text.length > limits.textSigns)
+        throw new Error(
+          `This file has ${Math.ceil(file.text.length / 1000)} thousand signs: too long for one toy (up to ${limits.textSigns / 1000}). Divide it and open one toy at a time.`,
+        );
+      bring(file.text);
+    });
   const blank = () => attempt(async () => open((await create.mutateAsync('Toy: New toy\n\nHead\n')).id));
   const demo = () => attempt(async () => addAll.mutateAsync(await Promise.all(demoNames.map(demoText))));
   // What was taken off stays in hand until it is back: the browser may refuse it the first time.
-  const putBack = () => attempt(async () => {
-    if (!removed) return;
-    try {
-      await restore.mutateAsync(removed.toy);
-    } catch {
-      throw new Error(`The browser would not take ${removed.name} back. It is not lost while this page stays open: try again.`);
-    }
-    setRemoved(null);
-  });
+  const putBack = () =>
+    attempt(async () => {
+      if (!removed) return;
+      try {
+        await restore.mutateAsync(removed.toy);
+      } catch {
+        throw new Error(
+          `The browser would not take ${removed.name} back. It is not lost while this page stays open: try again.`,
+        );
+      }
+      setRemoved(null);
+    });
   const ways = (
     <View gap="$2">
       <Press tone="primary" label="Paste a pattern" onPress={() => router.push('/new')} />
@@ -76,17 +83,43 @@ export function ShelfScreen() {
   const empty = toys?.length === 0;
 
   return (
-    <Page title="Hoppla" aside="Your shelf" actions={<Press tight label="Yarns" name="Yarn shelf" onPress={() => router.push('/yarns')} />} foot={(toys && !empty) || error ? ways : undefined}>
-      {error ? <Notice tone="wrong" live actions={<Press label="Try again" onPress={() => void refetch()} />}>The shelf could not be read from this browser. Nothing was changed.</Notice> : null}
-      {seeding.failed ? <Notice tone="wrong" live actions={<Press label="Try again" onPress={seeding.retry} />}>The demo toys could not be put on the shelf. None of them is there yet.</Notice> : null}
-      {said ? <Notice tone="wrong" live>{said}</Notice> : null}
-      {removed ? <Notice tone="plain" live actions={<Press label="Put it back" onPress={() => void putBack()} />}>{removed.name} is off the shelf.</Notice> : null}
+    <Page
+      title="Hoppla"
+      aside="Your shelf"
+      actions={<Press tight label="Yarns" name="Yarn shelf" onPress={() => router.push('/yarns')} />}
+      foot={(toys && !empty) || error ? ways : undefined}
+    >
+      {error ? (
+        <Notice tone="wrong" live actions={<Press label="Try again" onPress={() => void refetch()} />}>
+          The shelf could not be read from this browser. Nothing was changed.
+        </Notice>
+      ) : null}
+      {seeding.failed ? (
+        <Notice tone="wrong" live actions={<Press label="Try again" onPress={seeding.retry} />}>
+          The demo toys could not be put on the shelf. None of them is there yet.
+        </Notice>
+      ) : null}
+      {said ? (
+        <Notice tone="wrong" live>
+          {said}
+        </Notice>
+      ) : null}
+      {removed ? (
+        <Notice tone="plain" live actions={<Press label="Put it back" onPress={() => void putBack()} />}>
+          {removed.name} is off the shelf.
+        </Notice>
+      ) : null}
       {isPending ? <Body color="$quiet">Looking at the shelf …</Body> : null}
       {empty ? (
         <View gap="$4" paddingVertical="$5">
           <View gap="$2">
-            <Title render="h2" margin={0} fontSize="$6" lineHeight="$6">Bring a pattern</Title>
-            <Body>Paste the rounds of a head or a body. Hoppla counts them, finds the front, and tells you between which rounds and in which holes the eyes go, and when to stop for them.</Body>
+            <Title render="h2" margin={0} fontSize="$6" lineHeight="$6">
+              Bring a pattern
+            </Title>
+            <Body>
+              Paste the rounds of a head or a body. Hoppla counts them, finds the front, and tells you between
+              which rounds and in which holes the eyes go, and when to stop for them.
+            </Body>
           </View>
           {ways}
           <Press label="Look at the Pondside demo toys" onPress={() => void demo()} />
@@ -94,9 +127,18 @@ export function ShelfScreen() {
       ) : null}
       <View render="ul" margin={0} padding={0} gap="$3" aria-label="Toys">
         {toys?.map((toy) => {
-          const calls = { onOpen: () => open(toy.id), onRemoved: (taken: RemovedToy, name: string) => setRemoved({ toy: taken, name }), onTrouble: setSaid };
+          const calls = {
+            onOpen: () => open(toy.id),
+            onRemoved: (taken: RemovedToy, name: string) => setRemoved({ toy: taken, name }),
+            onTrouble: setSaid,
+          };
           return (
-            <Guard key={toy.id} what={toy.kind === 'kept' ? `The card of ${toy.card.name}` : 'A card'} actions={<Press label="Open it" onPress={calls.onOpen} />} resetKeys={[toy]}>
+            <Guard
+              key={toy.id}
+              what={toy.kind === 'kept' ? `The card of ${toy.card.name}` : 'A card'}
+              actions={<Press label="Open it" onPress={calls.onOpen} />}
+              resetKeys={[toy]}
+            >
               {toy.kind === 'kept' ? <ToyCard toy={toy} {...calls} /> : <DamagedCard toy={toy} {...calls} />}
             </Guard>
           );
@@ -107,7 +149,10 @@ export function ShelfScreen() {
 }
 
 /** A new shelf on the demo server begins with the demo toys, once: all of them or none. */
-function useSeeding(empty: boolean, readAgain: () => Promise<unknown>): { failed: boolean; retry: () => void } {
+function useSeeding(
+  empty: boolean,
+  readAgain: () => Promise<unknown>,
+): { failed: boolean; retry: () => void } {
   const [failed, setFailed] = useState(false);
   const [tries, setTries] = useState(0);
   useEffect(() => {

@@ -21,12 +21,31 @@ interface CardCalls {
 function CardFrame({ name, face, children }: { name: string; face: ReactNode; children: ReactNode }) {
   const [more, setMore] = useState(false);
   return (
-    <View render="li" style={{ listStyleType: 'none' }} backgroundColor="$sheet" borderRadius="$3" borderWidth={1} borderColor="$line" overflow="hidden">
+    <View
+      render="li"
+      style={{ listStyleType: 'none' }}
+      backgroundColor="$sheet"
+      borderRadius="$3"
+      borderWidth={1}
+      borderColor="$line"
+      overflow="hidden"
+    >
       <View flexDirection="row" alignItems="center">
         {face}
-        <View paddingRight="$2"><Press tone="quiet" icon={<Icon name="more" />} name={`${more ? 'Less' : 'More'} for ${name}`} onPress={() => setMore(!more)} /></View>
+        <View paddingRight="$2">
+          <Press
+            tone="quiet"
+            icon={<Icon name="more" />}
+            name={`${more ? 'Less' : 'More'} for ${name}`}
+            onPress={() => setMore(!more)}
+          />
+        </View>
       </View>
-      {more ? <View padding="$3" paddingTop={0} gap="$2">{children}</View> : null}
+      {more ? (
+        <View padding="$3" paddingTop={0} gap="$2">
+          {children}
+        </View>
+      ) : null}
     </View>
   );
 }
@@ -44,16 +63,27 @@ function useAttempt(onTrouble: CardCalls['onTrouble']) {
 
 /** Saves a toy to a file: readable ones as they are exchanged, others exactly as they are kept. */
 async function exportToy(id: string, name: string, readable: boolean): Promise<void> {
-  const kept = readable ? await shelf.read(id).then((stored) => stored && shelf.exportText(stored)) : await shelf.kept(id);
+  const kept = readable
+    ? await shelf.read(id).then((stored) => stored && shelf.exportText(stored))
+    : await shelf.kept(id);
   if (kept === null) throw new GoneError();
-  saveFile(readable ? `${fileName(name)}.hoppla.json` : `${fileName(name)}.as-kept.json`, kept, 'application/json');
+  saveFile(
+    readable ? `${fileName(name)}.hoppla.json` : `${fileName(name)}.as-kept.json`,
+    kept,
+    'application/json',
+  );
 }
 
 const notDeleted = 'The browser would not delete it. It is still here: try again.';
 const notExported = 'The browser would not read it just now. Try again.';
 
 /** One toy on the shelf: its picture, its name, what comes next, and what can be done with it. */
-export function ToyCard({ toy, onOpen, onRemoved, onTrouble }: { toy: Extract<ShelfToy, { kind: 'kept' }> } & CardCalls) {
+export function ToyCard({
+  toy,
+  onOpen,
+  onRemoved,
+  onTrouble,
+}: { toy: Extract<ShelfToy, { kind: 'kept' }> } & CardCalls) {
   const [naming, setNaming] = useState<string | null>(null);
   const { remove, rename, duplicate } = useShelfActions();
   const attempt = useAttempt(onTrouble);
@@ -62,14 +92,20 @@ export function ToyCard({ toy, onOpen, onRemoved, onTrouble }: { toy: Extract<Sh
   const saveName = () => {
     const wanted = naming?.trim();
     setNaming(null);
-    if (wanted && wanted !== name) void attempt(rename.mutateAsync({ id, name: wanted }), 'The browser would not save the new name. Try again.');
+    if (wanted && wanted !== name)
+      void attempt(
+        rename.mutateAsync({ id, name: wanted }),
+        'The browser would not save the new name. Try again.',
+      );
   };
   const face = (
     <Pressable role="link" aria-label={`Open ${name}`} onPress={onOpen} style={{ flex: 1, minWidth: 0 }}>
       <View flexDirection="row" gap="$3" padding="$3" alignItems="center">
         <ToyPicture picture={card.picture} name={name} size={88} />
         <View flexGrow={1} flexShrink={1} flexBasis={0} minWidth={0}>
-          <Title render="h2" margin={0}>{name}</Title>
+          <Title render="h2" margin={0}>
+            {name}
+          </Title>
           <Body>{card.next}</Body>
           <Quiet>{card.parts === 1 ? '1 part' : `${card.parts} parts`}</Quiet>
         </View>
@@ -81,9 +117,26 @@ export function ToyCard({ toy, onOpen, onRemoved, onTrouble }: { toy: Extract<Sh
       {naming === null ? (
         <View flexDirection="row" flexWrap="wrap" gap="$2">
           <Press label="Rename" onPress={() => setNaming(name)} />
-          <Press label="Duplicate" onPress={() => void attempt(duplicate.mutateAsync({ id, name }), 'The browser would not save the copy. Try again.')} />
+          <Press
+            label="Duplicate"
+            onPress={() =>
+              void attempt(
+                duplicate.mutateAsync({ id, name }),
+                'The browser would not save the copy. Try again.',
+              )
+            }
+          />
           <Press label="Export" onPress={() => void attempt(exportToy(id, name, true), notExported)} />
-          <Press tone="danger" label="Delete" onPress={() => void attempt(remove.mutateAsync(id).then((removed) => onRemoved(removed, name)), notDeleted)} />
+          <Press
+            tone="danger"
+            label="Delete"
+            onPress={() =>
+              void attempt(
+                remove.mutateAsync(id).then((removed) => onRemoved(removed, name)),
+                notDeleted,
+              )
+            }
+          />
         </View>
       ) : (
         <View gap="$2">
@@ -99,23 +152,44 @@ export function ToyCard({ toy, onOpen, onRemoved, onTrouble }: { toy: Extract<Sh
 }
 
 /** A toy whose document can't be read: it stays on the shelf, says why, and can be saved as it is and mended. */
-export function DamagedCard({ toy, onOpen, onRemoved, onTrouble }: { toy: Extract<ShelfToy, { kind: 'damaged' }> } & CardCalls) {
+export function DamagedCard({
+  toy,
+  onOpen,
+  onRemoved,
+  onTrouble,
+}: { toy: Extract<ShelfToy, { kind: 'damaged' }> } & CardCalls) {
   const { remove } = useShelfActions();
   const attempt = useAttempt(onTrouble);
   const name = toy.name ?? 'A toy that can’t be read';
   const face = (
     <View flexGrow={1} flexShrink={1} flexBasis={0} minWidth={0} padding="$3" gap="$1">
-      <Title render="h2" margin={0}>{name}</Title>
+      <Title render="h2" margin={0}>
+        {name}
+      </Title>
       <Body color="$danger">Can’t be read</Body>
       <Quiet>{toy.why}</Quiet>
-      <View flexDirection="row" paddingTop="$1"><Press label="See and mend it" name={`See and mend ${name}`} onPress={onOpen} /></View>
+      <View flexDirection="row" paddingTop="$1">
+        <Press label="See and mend it" name={`See and mend ${name}`} onPress={onOpen} />
+      </View>
     </View>
   );
   return (
     <CardFrame name={name} face={face}>
       <View flexDirection="row" flexWrap="wrap" gap="$2">
-        <Press label="Save it as it is" onPress={() => void attempt(exportToy(toy.id, name, false), notExported)} />
-        <Press tone="danger" label="Delete" onPress={() => void attempt(remove.mutateAsync(toy.id).then((removed) => onRemoved(removed, name)), notDeleted)} />
+        <Press
+          label="Save it as it is"
+          onPress={() => void attempt(exportToy(toy.id, name, false), notExported)}
+        />
+        <Press
+          tone="danger"
+          label="Delete"
+          onPress={() =>
+            void attempt(
+              remove.mutateAsync(toy.id).then((removed) => onRemoved(removed, name)),
+              notDeleted,
+            )
+          }
+        />
       </View>
     </CardFrame>
   );

@@ -16,7 +16,22 @@ export function DamagedToy({ reason, retry }: { reason: Error; retry: () => void
   const kept = reason instanceof DamagedError ? reason.kept : null;
   const back = { name: 'Back to the shelf', go: () => router.replace('/') };
   if (kept === null) {
-    return <Page title="Not readable" back={back}><Notice tone="wrong" live actions={<><Press label="Try again" onPress={retry} />{toShelf}</>}>This toy could not be read from the browser just now. Nothing was changed.</Notice></Page>;
+    return (
+      <Page title="Not readable" back={back}>
+        <Notice
+          tone="wrong"
+          live
+          actions={
+            <>
+              <Press label="Try again" onPress={retry} />
+              {toShelf}
+            </>
+          }
+        >
+          This toy could not be read from the browser just now. Nothing was changed.
+        </Notice>
+      </Page>
+    );
   }
   const salvaged = salvagedText(kept);
   const mend = () => {
@@ -25,12 +40,33 @@ export function DamagedToy({ reason, retry }: { reason: Error; retry: () => void
   };
   return (
     <Page title="Can’t be read" aside="It stays on the shelf" back={back}>
-      <Notice tone="wrong" live actions={<><Press tone="primary" label="Mend it" onPress={mend} /><Press label="Save it as it is" onPress={() => saveFile('toy.as-kept.json', kept, 'application/json')} /></>}>
+      <Notice
+        tone="wrong"
+        live
+        actions={
+          <>
+            <Press tone="primary" label="Mend it" onPress={mend} />
+            <Press
+              label="Save it as it is"
+              onPress={() => saveFile('toy.as-kept.json', kept, 'application/json')}
+            />
+          </>
+        }
+      >
         {reason.message}
       </Notice>
-      <Body>Mending takes the text below to a page where you can look it over and put it on the shelf as a new toy. This one stays as it is until you delete it.</Body>
-      <Title render="h2" margin={0}>What is there of its text</Title>
-      <View backgroundColor="$sheet" borderWidth={1} borderColor="$line" borderRadius="$2" padding="$3"><Quiet style={{ whiteSpace: 'pre-wrap' } as object}>{salvaged.slice(0, 4000) || 'Nothing that can be read.'}</Quiet></View>
+      <Body>
+        Mending takes the text below to a page where you can look it over and put it on the shelf as a new
+        toy. This one stays as it is until you delete it.
+      </Body>
+      <Title render="h2" margin={0}>
+        What is there of its text
+      </Title>
+      <View backgroundColor="$sheet" borderWidth={1} borderColor="$line" borderRadius="$2" padding="$3">
+        <Quiet style={{ whiteSpace: 'pre-wrap' } as object}>
+          {salvaged.slice(0, 4000) || 'Nothing that can be read.'}
+        </Quiet>
+      </View>
     </Page>
   );
 }

@@ -5,12 +5,23 @@ import { Notice } from '../../ui/Notice';
 import { Press } from '../../ui/Press';
 import { Quiet } from '../../ui/text';
 
-const words = { saved: 'saved', saving: 'saving', failed: 'not saved', refused: 'not saved', conflict: 'not saved', gone: 'off the shelf' } as const;
+const words = {
+  saved: 'saved',
+  saving: 'saving',
+  failed: 'not saved',
+  refused: 'not saved',
+  conflict: 'not saved',
+  gone: 'off the shelf',
+} as const;
 
 /** `Otter · saved`, quietly beside the title. */
 export function SaveLine({ name }: { name: string }) {
   const { save } = useToyText();
-  return <Quiet numberOfLines={1}>{name} · <Quiet role="status">{words[save.kind]}</Quiet></Quiet>;
+  return (
+    <Quiet numberOfLines={1}>
+      {name} · <Quiet role="status">{words[save.kind]}</Quiet>
+    </Quiet>
+  );
 }
 
 /** What went wrong with the saving, where something did, and what can be done. */
@@ -24,19 +35,49 @@ export function SaveTrouble() {
   if (save.kind === 'saved' || save.kind === 'saving') return null;
   return (
     <View padding="$2" gap="$2">
-      {save.kind === 'failed' ? <Notice tone="wrong" live actions={<Press label="Try again now" onPress={() => void editor.flush()} />}>{save.message}</Notice> : null}
-      {save.kind === 'refused' ? <Notice tone="wrong" live>{save.message} Until then the toy stays as it was last saved.</Notice> : null}
+      {save.kind === 'failed' ? (
+        <Notice
+          tone="wrong"
+          live
+          actions={<Press label="Try again now" onPress={() => void editor.flush()} />}
+        >
+          {save.message}
+        </Notice>
+      ) : null}
+      {save.kind === 'refused' ? (
+        <Notice tone="wrong" live>
+          {save.message} Until then the toy stays as it was last saved.
+        </Notice>
+      ) : null}
       {save.kind === 'conflict' ? (
-        <Notice tone="wrong" live actions={<><Press label="Keep both" onPress={() => attempt(editor.keepBoth)} /><Press label="Use the other tab’s" onPress={() => editor.takeTheirs()} /></>}>
-          This toy was changed in another tab meanwhile. Keep both, and what you have here becomes a toy of its own.
+        <Notice
+          tone="wrong"
+          live
+          actions={
+            <>
+              <Press label="Keep both" onPress={() => attempt(editor.keepBoth)} />
+              <Press label="Use the other tab’s" onPress={() => editor.takeTheirs()} />
+            </>
+          }
+        >
+          This toy was changed in another tab meanwhile. Keep both, and what you have here becomes a toy of
+          its own.
         </Notice>
       ) : null}
       {save.kind === 'gone' ? (
-        <Notice tone="wrong" live actions={<Press label="Put it back" onPress={() => attempt(editor.putBack)} />}>
+        <Notice
+          tone="wrong"
+          live
+          actions={<Press label="Put it back" onPress={() => attempt(editor.putBack)} />}
+        >
           This toy was deleted in another tab. What you have here is not on the shelf until you put it back.
         </Notice>
       ) : null}
-      {refused ? <Notice tone="wrong" live>The browser would not save this. Try again.</Notice> : null}
+      {refused ? (
+        <Notice tone="wrong" live>
+          The browser would not save this. Try again.
+        </Notice>
+      ) : null}
     </View>
   );
 }

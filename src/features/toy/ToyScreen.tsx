@@ -23,36 +23,94 @@ export function ToyScreen() {
   const { analysis, editor, text } = useToy();
   const name = nameOfToy(analysis);
   const addPart = () => {
-    editor.step(`${text.replace(/\s*$/, '')}\n\nPart ${analysis.parts.length + 1}:\nR1: 6 sc in magic ring [6]\n`);
+    editor.step(
+      `${text.replace(/\s*$/, '')}\n\nPart ${analysis.parts.length + 1}:\nR1: 6 sc in magic ring [6]\n`,
+    );
     router.push(`/toy/${editor.id}/${analysis.parts.length}?view=text`);
   };
   return (
     <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0}>
-      <Page title={name} aside={<SaveLine name="Parts" />} back={{ name: 'Back to the shelf', go: () => router.replace('/') }} actions={<UndoButtons />}>
+      <Page
+        title={name}
+        aside={<SaveLine name="Parts" />}
+        back={{ name: 'Back to the shelf', go: () => router.replace('/') }}
+        actions={<UndoButtons />}
+      >
         <SaveTrouble />
-        <Problems problems={analysis.problems.filter(({ part, severity }) => part === undefined && severity === 'error')} onApply={({ edits }) => editor.step(applyEdits(text, edits))} showLine />
-        {analysis.parts.length === 0 ? <><Empty>No parts yet. Add one and write its rounds, or look at the text.</Empty><PlainText /></> : null}
+        <Problems
+          problems={analysis.problems.filter(
+            ({ part, severity }) => part === undefined && severity === 'error',
+          )}
+          onApply={({ edits }) => editor.step(applyEdits(text, edits))}
+          showLine
+        />
+        {analysis.parts.length === 0 ? (
+          <>
+            <Empty>No parts yet. Add one and write its rounds, or look at the text.</Empty>
+            <PlainText />
+          </>
+        ) : null}
         <View render="ul" margin={0} padding={0} gap="$3" aria-label="Parts">
           {analysis.parts.map((part, index) => {
-            const wrong = new Set(besideFace(part).filter(({ severity }) => severity === 'error').map(({ line }) => line)).size;
+            const wrong = new Set(
+              besideFace(part)
+                .filter(({ severity }) => severity === 'error')
+                .map(({ line }) => line),
+            ).size;
             const open = toSettle(part).size;
             const stop = part.stops.stops[0];
             return (
               <View render="li" key={part.source.id} style={{ listStyleType: 'none' }}>
-                <Guard what={`The card of ${part.source.name}`} actions={<Press label="Open it" onPress={() => router.push(`/toy/${editor.id}/${index}`)} />} resetKeys={[part]}>
-                <Pressable role="link" aria-label={`Open ${part.source.name}`} onPress={() => router.push(`/toy/${editor.id}/${index}`)}>
-                  <View backgroundColor="$sheet" borderRadius="$3" borderWidth={1} borderColor="$line" padding="$3" flexDirection="row" gap="$3" alignItems="center">
-                    <ToyPicture picture={partPicture(part, analysis.pattern.header)} name={part.source.name} size={72} />
-                    <View flexGrow={1} flexShrink={1} flexBasis={0} minWidth={0}>
-                      <Title render="h2" margin={0}>{part.source.name}{part.source.make > 1 ? ` × ${part.source.make}` : ''}</Title>
-                      <Body>
-                        {part.checks.length === 0 ? 'No rounds yet' : `${part.checks.length} rounds, ${Math.round(part.size.widthMm)} mm wide`}
-                        {part.eyes ? `, eyes ${eyeAddress(part.eyes).gap.replaceAll(/rounds? /g, '')}` : ''}
-                      </Body>
-                      {wrong > 0 ? <Body color="$danger">{wrong === 1 ? 'One line does not add up' : `${wrong} lines do not add up`}</Body> : open > 0 ? <Body>{open === 1 ? 'One thing' : `${open} things`} to settle on the map</Body> : stop ? <Quiet>First stop after round {stop.after}</Quiet> : null}
+                <Guard
+                  what={`The card of ${part.source.name}`}
+                  actions={
+                    <Press label="Open it" onPress={() => router.push(`/toy/${editor.id}/${index}`)} />
+                  }
+                  resetKeys={[part]}
+                >
+                  <Pressable
+                    role="link"
+                    aria-label={`Open ${part.source.name}`}
+                    onPress={() => router.push(`/toy/${editor.id}/${index}`)}
+                  >
+                    <View
+                      backgroundColor="$sheet"
+                      borderRadius="$3"
+                      borderWidth={1}
+                      borderColor="$line"
+                      padding="$3"
+                      flexDirection="row"
+                      gap="$3"
+                      alignItems="center"
+                    >
+                      <ToyPicture
+                        picture={partPicture(part, analysis.pattern.header)}
+                        name={part.source.name}
+                        size={72}
+                      />
+                      <View flexGrow={1} flexShrink={1} flexBasis={0} minWidth={0}>
+                        <Title render="h2" margin={0}>
+                          {part.source.name}
+                          {part.source.make > 1 ? ` × ${part.source.make}` : ''}
+                        </Title>
+                        <Body>
+                          {part.checks.length === 0
+                            ? 'No rounds yet'
+                            : `${part.checks.length} rounds, ${Math.round(part.size.widthMm)} mm wide`}
+                          {part.eyes ? `, eyes ${eyeAddress(part.eyes).gap.replaceAll(/rounds? /g, '')}` : ''}
+                        </Body>
+                        {wrong > 0 ? (
+                          <Body color="$danger">
+                            {wrong === 1 ? 'One line does not add up' : `${wrong} lines do not add up`}
+                          </Body>
+                        ) : open > 0 ? (
+                          <Body>{open === 1 ? 'One thing' : `${open} things`} to settle on the map</Body>
+                        ) : stop ? (
+                          <Quiet>First stop after round {stop.after}</Quiet>
+                        ) : null}
+                      </View>
                     </View>
-                  </View>
-                </Pressable>
+                  </Pressable>
                 </Guard>
               </View>
             );
@@ -75,7 +133,13 @@ export function ToyTabs({ chosen }: { chosen: 'parts' | 'yarn' | 'sheet' }) {
   return (
     <Tabs
       label="Pages of this toy"
-      tabs={[{ key: 'parts', label: 'Parts' }, { key: 'yarn', label: 'Yarn' }, { key: 'sheet', label: 'Sheet' }] as const}
+      tabs={
+        [
+          { key: 'parts', label: 'Parts' },
+          { key: 'yarn', label: 'Yarn' },
+          { key: 'sheet', label: 'Sheet' },
+        ] as const
+      }
       chosen={chosen}
       onChoose={(key) => router.replace(key === 'parts' ? `/toy/${editor.id}` : `/toy/${editor.id}/${key}`)}
     />

@@ -10,14 +10,27 @@ export function Changes({ changes, of }: { changes: readonly Change[]; of?: stri
     <View gap="$2" role="list" aria-label={of ? `What changes in ${of}` : 'What changes'}>
       {of ? <Body fontWeight="700">{of}</Body> : null}
       {parts.map((part) => (
-        <View key={part} role="listitem" backgroundColor="$sheet" borderRadius="$2" borderWidth={1} borderColor="$line" padding="$3" gap="$1">
+        <View
+          key={part}
+          role="listitem"
+          backgroundColor="$sheet"
+          borderRadius="$2"
+          borderWidth={1}
+          borderColor="$line"
+          padding="$3"
+          gap="$1"
+        >
           <Body fontWeight="700">{part}</Body>
-          {changes.filter((change) => change.part === part).map(({ what, before, after }) => (
-            <View key={what} flexDirection="row" justifyContent="space-between" gap="$3">
-              <Quiet flexShrink={1}>{what}</Quiet>
-              <Body flexShrink={0}>{before} → <Body fontWeight="700">{after}</Body></Body>
-            </View>
-          ))}
+          {changes
+            .filter((change) => change.part === part)
+            .map(({ what, before, after }) => (
+              <View key={what} flexDirection="row" justifyContent="space-between" gap="$3">
+                <Quiet flexShrink={1}>{what}</Quiet>
+                <Body flexShrink={0}>
+                  {before} → <Body fontWeight="700">{after}</Body>
+                </Body>
+              </View>
+            ))}
         </View>
       ))}
       <Quiet>Rounds and stitch counts stay as they are.</Quiet>

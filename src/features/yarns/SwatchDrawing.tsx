@@ -25,14 +25,58 @@ export function SwatchDrawing() {
   const h = w * 0.96;
   const high = rounds * h;
   return (
-    <Box style={{ backgroundColor: colours.mat, borderRadius: 14, overflow: 'hidden' }} onLayout={(event) => setWidth(event.nativeEvent.layout.width)}>
+    <Box
+      style={{ backgroundColor: colours.mat, borderRadius: 14, overflow: 'hidden' }}
+      onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
+    >
       {width > 0 ? (
-        <Svg width={width} height={high} role="img" aria-label="Ten stitches across and ten rounds up, framed in the middle of a swatch">
-          <Path d={stitches(0, w, h)} stroke={colours.yarn} strokeWidth={w * 0.26} strokeLinecap="round" strokeLinejoin="round" fill="none" opacity={0.85} />
-          <Rect x={2 * w} y={h} width={10 * w} height={10 * h} fill="none" stroke={colours.marker} strokeWidth={3} />
+        <Svg
+          width={width}
+          height={high}
+          role="img"
+          aria-label="Ten stitches across and ten rounds up, framed in the middle of a swatch"
+        >
+          <Path
+            d={stitches(0, w, h)}
+            stroke={colours.yarn}
+            strokeWidth={w * 0.26}
+            strokeLinecap="round"
+            strokeLinejoin="round"
+            fill="none"
+            opacity={0.85}
+          />
+          <Rect
+            x={2 * w}
+            y={h}
+            width={10 * w}
+            height={10 * h}
+            fill="none"
+            stroke={colours.marker}
+            strokeWidth={3}
+          />
           <G>
-            {Array.from({ length: 11 }, (_, i) => <Line key={i} x1={(2 + i) * w} x2={(2 + i) * w} y1={h} y2={h - (i % 5 === 0 ? 12 : 7)} stroke={colours.marker} strokeWidth={2} />)}
-            {Array.from({ length: 11 }, (_, i) => <Line key={i} y1={(1 + i) * h} y2={(1 + i) * h} x1={2 * w} x2={2 * w - (i % 5 === 0 ? 12 : 7)} stroke={colours.marker} strokeWidth={2} />)}
+            {Array.from({ length: 11 }, (_, i) => (
+              <Line
+                key={i}
+                x1={(2 + i) * w}
+                x2={(2 + i) * w}
+                y1={h}
+                y2={h - (i % 5 === 0 ? 12 : 7)}
+                stroke={colours.marker}
+                strokeWidth={2}
+              />
+            ))}
+            {Array.from({ length: 11 }, (_, i) => (
+              <Line
+                key={i}
+                y1={(1 + i) * h}
+                y2={(1 + i) * h}
+                x1={2 * w}
+                x2={2 * w - (i % 5 === 0 ? 12 : 7)}
+                stroke={colours.marker}
+                strokeWidth={2}
+              />
+            ))}
           </G>
           <Label x={7 * w} y={11 * h - 8} words="10 stitches" />
           <Label x={10.2 * w} y={6 * h} words="10 rounds" />
@@ -51,13 +95,53 @@ export function LeanDrawing({ wandered }: { wandered: number }) {
   const bottom = 11 * h;
   const begin = 9 * w;
   return (
-    <Box style={{ backgroundColor: colours.mat, borderRadius: 14, overflow: 'hidden' }} onLayout={(event) => setWidth(event.nativeEvent.layout.width)}>
+    <Box
+      style={{ backgroundColor: colours.mat, borderRadius: 14, overflow: 'hidden' }}
+      onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
+    >
       {width > 0 ? (
-        <Svg width={width} height={rounds * h} role="img" aria-label={`Ten rounds up, the first stitch has wandered ${wandered} stitches to the side`}>
-          <Path d={stitches(wandered / 10, w, h)} stroke={colours.yarn} strokeWidth={w * 0.26} strokeLinecap="round" strokeLinejoin="round" fill="none" opacity={0.85} />
-          <Line x1={begin} x2={begin} y1={bottom} y2={top} stroke={colours.thread} strokeWidth={2} strokeDasharray="3 7" />
-          <Line x1={begin} x2={begin - wandered * w} y1={bottom} y2={top} stroke={colours.marker} strokeWidth={4} strokeLinecap="round" />
-          <Line x1={begin} x2={begin - wandered * w} y1={top} y2={top} stroke={colours.marker} strokeWidth={4} strokeLinecap="round" />
+        <Svg
+          width={width}
+          height={rounds * h}
+          role="img"
+          aria-label={`Ten rounds up, the first stitch has wandered ${wandered} stitches to the side`}
+        >
+          <Path
+            d={stitches(wandered / 10, w, h)}
+            stroke={colours.yarn}
+            strokeWidth={w * 0.26}
+            strokeLinecap="round"
+            strokeLinejoin="round"
+            fill="none"
+            opacity={0.85}
+          />
+          <Line
+            x1={begin}
+            x2={begin}
+            y1={bottom}
+            y2={top}
+            stroke={colours.thread}
+            strokeWidth={2}
+            strokeDasharray="3 7"
+          />
+          <Line
+            x1={begin}
+            x2={begin - wandered * w}
+            y1={bottom}
+            y2={top}
+            stroke={colours.marker}
+            strokeWidth={4}
+            strokeLinecap="round"
+          />
+          <Line
+            x1={begin}
+            x2={begin - wandered * w}
+            y1={top}
+            y2={top}
+            stroke={colours.marker}
+            strokeWidth={4}
+            strokeLinecap="round"
+          />
           <Label x={begin - (wandered * w) / 2} y={top + 22} words={`${wandered} stitches`} />
           <Label x={begin} y={bottom + h * 0.7} words="first stitch" />
         </Svg>
@@ -67,11 +151,21 @@ export function LeanDrawing({ wandered }: { wandered: number }) {
 }
 
 function Label({ x, y, words }: { x: number; y: number; words: string }) {
-  const type = { x, y, fontSize: 16, fontFamily: 'AtkinsonHyperlegibleNext_700Bold', textAnchor: 'middle' } as const;
+  const type = {
+    x,
+    y,
+    fontSize: 16,
+    fontFamily: 'AtkinsonHyperlegibleNext_700Bold',
+    textAnchor: 'middle',
+  } as const;
   return (
     <G>
-      <SvgText {...type} fill={colours.mat} stroke={colours.mat} strokeWidth={6} strokeLinejoin="round">{words}</SvgText>
-      <SvgText {...type} fill={colours.thread}>{words}</SvgText>
+      <SvgText {...type} fill={colours.mat} stroke={colours.mat} strokeWidth={6} strokeLinejoin="round">
+        {words}
+      </SvgText>
+      <SvgText {...type} fill={colours.thread}>
+        {words}
+      </SvgText>
     </G>
   );
 }

@@ -42,46 +42,109 @@ export function ToyYarnScreen() {
       const weight = yarnsByThickness.find(({ key }) => key === choice.key);
       if (!weight) return null;
       const { widthMm, heightMm } = gaugeFromTable(weight.key, weight.hookMm);
-      changed = setToyHeader(setToyHeader(text, 'Hook', `${weight.hookMm} mm`), 'Gauge', `${widthMm} mm x ${heightMm} mm, assumed`);
+      changed = setToyHeader(
+        setToyHeader(text, 'Hook', `${weight.hookMm} mm`),
+        'Gauge',
+        `${widthMm} mm x ${heightMm} mm, assumed`,
+      );
     }
     const ratio = analyseToy(changed).gauge.widthMm / gauge.widthMm;
     return scaleEyes(changed, ratio);
   }, [choice, yarns, text, gauge.widthMm]);
-  const changes = useMemo(() => (next === null ? [] : compareToys(analysis, analyseToy(next))), [next, analysis]);
+  const changes = useMemo(
+    () => (next === null ? [] : compareToys(analysis, analyseToy(next))),
+    [next, analysis],
+  );
 
   return (
     <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0}>
-      <Page title={pattern.header.name ?? 'Toy'} aside={<SaveLine name="Yarn" />} back={{ name: 'Back to the shelf', go: () => router.replace('/') }} actions={<UndoButtons />}>
-        <View backgroundColor="$sheet" borderRadius="$3" borderWidth={1} borderColor="$line" padding="$4" gap="$1">
-          <Answer>{gauge.widthMm} × {gauge.heightMm} mm a stitch</Answer>
-          <Body>{said?.yarn ? `${said.yarn}, ` : ''}{gauge.assumed ? 'assumed: measure your own' : 'measured'}{pattern.header.hook ? `, hook ${pattern.header.hook}` : ''}</Body>
-          <Quiet>Leans {analysis.lean ?? leanOfSpiral} of a stitch a round{analysis.lean === null ? ', assumed' : ''}. Every length, opening, stop and hole of this toy follows from these.</Quiet>
+      <Page
+        title={pattern.header.name ?? 'Toy'}
+        aside={<SaveLine name="Yarn" />}
+        back={{ name: 'Back to the shelf', go: () => router.replace('/') }}
+        actions={<UndoButtons />}
+      >
+        <View
+          backgroundColor="$sheet"
+          borderRadius="$3"
+          borderWidth={1}
+          borderColor="$line"
+          padding="$4"
+          gap="$1"
+        >
+          <Answer>
+            {gauge.widthMm} × {gauge.heightMm} mm a stitch
+          </Answer>
+          <Body>
+            {said?.yarn ? `${said.yarn}, ` : ''}
+            {gauge.assumed ? 'assumed: measure your own' : 'measured'}
+            {pattern.header.hook ? `, hook ${pattern.header.hook}` : ''}
+          </Body>
+          <Quiet>
+            Leans {analysis.lean ?? leanOfSpiral} of a stitch a round
+            {analysis.lean === null ? ', assumed' : ''}. Every length, opening, stop and hole of this toy
+            follows from these.
+          </Quiet>
         </View>
 
-        <Title render="h2" margin={0}>From your yarn shelf</Title>
+        <Title render="h2" margin={0}>
+          From your yarn shelf
+        </Title>
         <View gap="$2" role="radiogroup" aria-label="Your yarns">
           {(yarns ?? []).map((yarn) => (
             <View key={yarn.id} gap="$1">
-              <Press role="radio" label={yarn.name} chosen={choice?.kind === 'yarn' && choice.id === yarn.id} onPress={() => setChoice({ kind: 'yarn', id: yarn.id })} />
+              <Press
+                role="radio"
+                label={yarn.name}
+                chosen={choice?.kind === 'yarn' && choice.id === yarn.id}
+                onPress={() => setChoice({ kind: 'yarn', id: yarn.id })}
+              />
               <Quiet>{yarnLine(yarn)}</Quiet>
             </View>
           ))}
-          {yarns?.length === 0 ? <Quiet>No yarn is kept yet. Ten stitches and a ruler make one.</Quiet> : null}
+          {yarns?.length === 0 ? (
+            <Quiet>No yarn is kept yet. Ten stitches and a ruler make one.</Quiet>
+          ) : null}
         </View>
         <Press label="Add or measure a yarn" onPress={() => router.push(`/yarns/new?toy=${editor.id}`)} />
 
-        <Title render="h2" margin={0}>This toy in another yarn</Title>
+        <Title render="h2" margin={0}>
+          This toy in another yarn
+        </Title>
         <View flexDirection="row" flexWrap="wrap" gap="$2" role="radiogroup" aria-label="Another thickness">
-          {yarnsByThickness.map(({ key, name }) => <Press key={key} role="radio" tight label={name} chosen={choice?.kind === 'weight' && choice.key === key} onPress={() => setChoice({ kind: 'weight', key })} />)}
+          {yarnsByThickness.map(({ key, name }) => (
+            <Press
+              key={key}
+              role="radio"
+              tight
+              label={name}
+              chosen={choice?.kind === 'weight' && choice.key === key}
+              onPress={() => setChoice({ kind: 'weight', key })}
+            />
+          ))}
         </View>
 
         {next !== null ? (
           <View gap="$3" role="region" aria-label="What would change">
-            <Title render="h2" margin={0}>What would change</Title>
+            <Title render="h2" margin={0}>
+              What would change
+            </Title>
             <Changes changes={changes} />
-            {choice?.kind === 'weight' ? <Notice tone="plain">Sizes by the table are assumptions. Measure your stitch before you buy eyes.</Notice> : null}
+            {choice?.kind === 'weight' ? (
+              <Notice tone="plain">
+                Sizes by the table are assumptions. Measure your stitch before you buy eyes.
+              </Notice>
+            ) : null}
             <View flexDirection="row" gap="$2">
-              <Press grow tone="primary" label="Work it in this" onPress={() => { editor.step(next); setChoice(null); }} />
+              <Press
+                grow
+                tone="primary"
+                label="Work it in this"
+                onPress={() => {
+                  editor.step(next);
+                  setChoice(null);
+                }}
+              />
               <Press grow label="Leave it" onPress={() => setChoice(null)} />
             </View>
           </View>

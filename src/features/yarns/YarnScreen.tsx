@@ -24,9 +24,21 @@ export function YarnScreen() {
   const router = useRouter();
   const { data: yarns, isPending } = useYarns();
   const kept = yarns?.find((yarn) => yarn.id === id);
-  const back = toy ? { name: 'Back to the toy', go: () => router.replace(`/toy/${toy}/yarn`) } : { name: 'Back to the yarns', go: () => router.replace('/yarns') };
-  if (isPending) return <Page title="Yarn" back={back}>{null}</Page>;
-  if (!kept && id !== 'new') return <Page title="Yarn" back={back}><Notice tone="look">This yarn is not on the shelf of this browser.</Notice></Page>;
+  const back = toy
+    ? { name: 'Back to the toy', go: () => router.replace(`/toy/${toy}/yarn`) }
+    : { name: 'Back to the yarns', go: () => router.replace('/yarns') };
+  if (isPending)
+    return (
+      <Page title="Yarn" back={back}>
+        {null}
+      </Page>
+    );
+  if (!kept && id !== 'new')
+    return (
+      <Page title="Yarn" back={back}>
+        <Notice tone="look">This yarn is not on the shelf of this browser.</Notice>
+      </Page>
+    );
   return <YarnForm key={kept?.id ?? 'new'} kept={kept ?? null} back={back} />;
 }
 
@@ -39,7 +51,11 @@ function YarnForm({ kept, back }: { kept: Yarn | null; back: { name: string; go:
   const table = gaugeFromTable(yarn.weight, yarn.hookMm);
   const { swatch, wandered } = yarn;
   const effects = useMemo(
-    () => (toys ?? []).map((toy) => ({ name: nameOfToy(analyseToy(toy.document.text)), changes: compareToys(analyseToy(toy.document.text), analyseToy(putYarn(toy.document.text, yarn))) })),
+    () =>
+      (toys ?? []).map((toy) => ({
+        name: nameOfToy(analyseToy(toy.document.text)),
+        changes: compareToys(analyseToy(toy.document.text), analyseToy(putYarn(toy.document.text, yarn))),
+      })),
     [toys, yarn],
   );
   const keep = async () => {
@@ -48,7 +64,9 @@ function YarnForm({ kept, back }: { kept: Yarn | null; back: { name: string; go:
       await save.mutateAsync({ yarn: { ...yarn, name: yarn.name.trim() }, before: kept?.name ?? '' });
       back.go();
     } catch (reason) {
-      setTrouble(reason instanceof Error && reason.message ? reason.message : 'The yarn could not be kept. Try again.');
+      setTrouble(
+        reason instanceof Error && reason.message ? reason.message : 'The yarn could not be kept. Try again.',
+      );
     }
   };
   const drop = async () => {
@@ -56,53 +74,138 @@ function YarnForm({ kept, back }: { kept: Yarn | null; back: { name: string; go:
     back.go();
   };
   return (
-    <Page title={kept ? kept.name : 'A new yarn'} aside="Yarn shelf" back={back} foot={<View gap="$2">{trouble ? <Notice tone="wrong">{trouble}</Notice> : null}<Press tone="primary" label="Keep this yarn" onPress={() => void keep()} /></View>}>
-      <Field label="What you call it" value={yarn.name} onChange={(name) => change({ name })} placeholder="River cotton, chestnut" />
+    <Page
+      title={kept ? kept.name : 'A new yarn'}
+      aside="Yarn shelf"
+      back={back}
+      foot={
+        <View gap="$2">
+          {trouble ? <Notice tone="wrong">{trouble}</Notice> : null}
+          <Press tone="primary" label="Keep this yarn" onPress={() => void keep()} />
+        </View>
+      }
+    >
+      <Field
+        label="What you call it"
+        value={yarn.name}
+        onChange={(name) => change({ name })}
+        placeholder="River cotton, chestnut"
+      />
       <View gap="$1" role="radiogroup" aria-label="How thick it is">
         <Body fontWeight="700">How thick it is</Body>
         <View flexDirection="row" flexWrap="wrap" gap="$2">
-          {yarnsByThickness.map(({ key, name }) => <Press key={key} role="radio" tight label={name} chosen={yarn.weight === key} onPress={() => change({ weight: key })} />)}
+          {yarnsByThickness.map(({ key, name }) => (
+            <Press
+              key={key}
+              role="radio"
+              tight
+              label={name}
+              chosen={yarn.weight === key}
+              onPress={() => change({ weight: key })}
+            />
+          ))}
         </View>
       </View>
-      <NumberStep label="Hook" unit="mm" value={yarn.hookMm} step={0.25} least={yarnLimits.hookMm[0]} most={yarnLimits.hookMm[1]} onChange={(hookMm) => change({ hookMm })} />
+      <NumberStep
+        label="Hook"
+        unit="mm"
+        value={yarn.hookMm}
+        step={0.25}
+        least={yarnLimits.hookMm[0]}
+        most={yarnLimits.hookMm[1]}
+        onChange={(hookMm) => change({ hookMm })}
+      />
 
-      <Title render="h2" margin={0} marginTop={12}>Your stitch</Title>
+      <Title render="h2" margin={0} marginTop={12}>
+        Your stitch
+      </Title>
       {swatch ? (
         <View gap="$3">
-          <Body>1. With this hook, work a tube of 24 stitches for 14 rounds, or use any plain stretch of a toy. Do not stuff it.</Body>
-          <Body>2. Lay it flat without pulling. Put the ruler in the middle, away from the edges, as framed here.</Body>
+          <Body>
+            1. With this hook, work a tube of 24 stitches for 14 rounds, or use any plain stretch of a toy. Do
+            not stuff it.
+          </Body>
+          <Body>
+            2. Lay it flat without pulling. Put the ruler in the middle, away from the edges, as framed here.
+          </Body>
           <SwatchDrawing />
           <Body>3. Write down what ten of them measure.</Body>
-          <NumberStep label="Ten stitches across" unit="mm" value={swatch.tenStitchesMm} step={1} least={yarnLimits.tenMm[0]} most={yarnLimits.tenMm[1]} onChange={(tenStitchesMm) => change({ swatch: { ...swatch, tenStitchesMm } })} />
-          <NumberStep label="Ten rounds up" unit="mm" value={swatch.tenRoundsMm} step={1} least={yarnLimits.tenMm[0]} most={yarnLimits.tenMm[1]} onChange={(tenRoundsMm) => change({ swatch: { ...swatch, tenRoundsMm } })} />
+          <NumberStep
+            label="Ten stitches across"
+            unit="mm"
+            value={swatch.tenStitchesMm}
+            step={1}
+            least={yarnLimits.tenMm[0]}
+            most={yarnLimits.tenMm[1]}
+            onChange={(tenStitchesMm) => change({ swatch: { ...swatch, tenStitchesMm } })}
+          />
+          <NumberStep
+            label="Ten rounds up"
+            unit="mm"
+            value={swatch.tenRoundsMm}
+            step={1}
+            least={yarnLimits.tenMm[0]}
+            most={yarnLimits.tenMm[1]}
+            onChange={(tenRoundsMm) => change({ swatch: { ...swatch, tenRoundsMm } })}
+          />
           <Press label="Go back to the table" onPress={() => change({ swatch: null })} />
         </View>
       ) : (
         <View gap="$2">
           <Notice tone="plain">{`By the table, a stitch of this yarn with this hook is about ${table.widthMm} × ${table.heightMm} mm. That is an assumption; hands differ by a fifth.`}</Notice>
-          <Press label="Measure mine" onPress={() => change({ swatch: { tenStitchesMm: Math.round(table.widthMm * 10), tenRoundsMm: Math.round(table.heightMm * 10) } })} />
+          <Press
+            label="Measure mine"
+            onPress={() =>
+              change({
+                swatch: {
+                  tenStitchesMm: Math.round(table.widthMm * 10),
+                  tenRoundsMm: Math.round(table.heightMm * 10),
+                },
+              })
+            }
+          />
         </View>
       )}
 
-      <Title render="h2" margin={0} marginTop={12}>Your lean</Title>
+      <Title render="h2" margin={0} marginTop={12}>
+        Your lean
+      </Title>
       {wandered === null ? (
         <View gap="$2">
-          <Notice tone="plain">Stitches of a spiral stand a little beside the ones below: a quarter of a stitch a round for most makers who bring the yarn over, a tenth for those who bring it under.</Notice>
+          <Notice tone="plain">
+            Stitches of a spiral stand a little beside the ones below: a quarter of a stitch a round for most
+            makers who bring the yarn over, a tenth for those who bring it under.
+          </Notice>
           <Press label="Count mine" onPress={() => change({ wandered: 2.5 })} />
         </View>
       ) : (
         <View gap="$3">
-          <Body>Put a marker into the first stitch of a round and work ten plain rounds. Count straight up from the marker, then along to where the new round begins: that many stitches it has wandered.</Body>
+          <Body>
+            Put a marker into the first stitch of a round and work ten plain rounds. Count straight up from
+            the marker, then along to where the new round begins: that many stitches it has wandered.
+          </Body>
           <LeanDrawing wandered={wandered} />
-          <NumberStep label="Stitches wandered in ten rounds" unit="stitches" value={wandered} step={0.5} least={yarnLimits.wandered[0]} most={yarnLimits.wandered[1]} onChange={(next) => change({ wandered: next })} />
+          <NumberStep
+            label="Stitches wandered in ten rounds"
+            unit="stitches"
+            value={wandered}
+            step={0.5}
+            least={yarnLimits.wandered[0]}
+            most={yarnLimits.wandered[1]}
+            onChange={(next) => change({ wandered: next })}
+          />
           <Press label="Take the usual lean" onPress={() => change({ wandered: null })} />
         </View>
       )}
 
       {effects.length > 0 ? (
         <View gap="$3">
-          <Title render="h2" margin={0} marginTop={12}>Toys in this yarn</Title>
-          {effects.map(({ name, changes }) => <Changes key={name} of={name} changes={changes} />)}
+          <Title render="h2" margin={0} marginTop={12}>
+            Toys in this yarn
+          </Title>
+          {effects.map(({ name, changes }) => (
+            <Changes key={name} of={name} changes={changes} />
+          ))}
         </View>
       ) : null}
       {kept ? <Press tone="danger" label="Take it off the shelf" onPress={() => void drop()} /> : null}

@@ -20,16 +20,43 @@ export function YarnsScreen() {
   const router = useRouter();
   const { data: yarns, error, refetch } = useYarns();
   return (
-    <Page title="Yarn shelf" aside="Measured once, used by every toy" back={{ name: 'Back to the toys', go: () => router.replace('/') }} foot={<Press tone="primary" label="Add a yarn" onPress={() => router.push('/yarns/new')} />}>
-      {error ? <Notice tone="wrong" actions={<Press label="Try again" onPress={() => void refetch()} />}>The yarns could not be read.</Notice> : null}
-      {yarns?.length === 0 ? <Empty>No yarn is kept yet. Add the one you are working with: ten stitches and a ruler are enough.</Empty> : null}
+    <Page
+      title="Yarn shelf"
+      aside="Measured once, used by every toy"
+      back={{ name: 'Back to the toys', go: () => router.replace('/') }}
+      foot={<Press tone="primary" label="Add a yarn" onPress={() => router.push('/yarns/new')} />}
+    >
+      {error ? (
+        <Notice tone="wrong" actions={<Press label="Try again" onPress={() => void refetch()} />}>
+          The yarns could not be read.
+        </Notice>
+      ) : null}
+      {yarns?.length === 0 ? (
+        <Empty>
+          No yarn is kept yet. Add the one you are working with: ten stitches and a ruler are enough.
+        </Empty>
+      ) : null}
       <View render="ul" margin={0} padding={0} gap="$3" aria-label="Yarns">
         {(yarns ?? []).map((yarn) => (
           <View render="li" key={yarn.id} style={{ listStyleType: 'none' }}>
-            <Pressable role="link" aria-label={`Open ${yarn.name}`} onPress={() => router.push(`/yarns/${yarn.id}`)}>
-              <View backgroundColor="$sheet" borderRadius="$3" borderWidth={1} borderColor="$line" padding="$3">
-                <Title render="h2" margin={0}>{yarn.name}</Title>
-                <Body>{yarnWeight(yarn.weight).name}, {yarn.hookMm} mm hook</Body>
+            <Pressable
+              role="link"
+              aria-label={`Open ${yarn.name}`}
+              onPress={() => router.push(`/yarns/${yarn.id}`)}
+            >
+              <View
+                backgroundColor="$sheet"
+                borderRadius="$3"
+                borderWidth={1}
+                borderColor="$line"
+                padding="$3"
+              >
+                <Title render="h2" margin={0}>
+                  {yarn.name}
+                </Title>
+                <Body>
+                  {yarnWeight(yarn.weight).name}, {yarn.hookMm} mm hook
+                </Body>
                 <Quiet>{yarnLine(yarn)}</Quiet>
               </View>
             </Pressable>

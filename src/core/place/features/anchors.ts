@@ -13,7 +13,15 @@ export interface Anchor {
   units: { side: FeatureUnit['side']; azimuth: number; halfMm: number; inner: number; outer: number }[];
 }
 
-const landmarks: ReadonlySet<string> = new Set(['ridge', 'colour change', 'neck', 'edge', 'base', 'top', 'start'] satisfies LandmarkKind[]);
+const landmarks: ReadonlySet<string> = new Set([
+  'ridge',
+  'colour change',
+  'neck',
+  'edge',
+  'base',
+  'top',
+  'start',
+] satisfies LandmarkKind[]);
 export const isLandmark = (name: FeatureKind | LandmarkKind): name is LandmarkKind => landmarks.has(name);
 
 /** The feature a rule goes by for its line of holes. */
@@ -29,19 +37,31 @@ export function standsBy(sideways: Sideways): FeatureKind | null {
   return sideways.by === 'outward' && sideways.from !== 'front' ? sideways.from : null;
 }
 
-function withEdges(units: readonly { side: FeatureUnit['side']; azimuth: number; halfMm: number }[], radius: number): Anchor {
+function withEdges(
+  units: readonly { side: FeatureUnit['side']; azimuth: number; halfMm: number }[],
+  radius: number,
+): Anchor {
   const [first, last] = [units[0], units.at(-1)];
   return {
     units: units.map(({ side, azimuth, halfMm }) => {
       const other = first?.azimuth === azimuth ? last : first;
       const inward = other && other.azimuth !== azimuth ? Math.sign(wrapAngle(other.azimuth - azimuth)) : 0;
-      return { side, azimuth, halfMm, inner: azimuth + (inward * halfMm) / radius, outer: azimuth - (inward * halfMm) / radius };
+      return {
+        side,
+        azimuth,
+        halfMm,
+        inner: azimuth + (inward * halfMm) / radius,
+        outer: azimuth - (inward * halfMm) / radius,
+      };
     }),
   };
 }
 
 export function eyeAnchor({ profile }: PartForm, { posts, rule, round }: EyePlacement): Anchor {
-  return withEdges(posts.map(({ side, azimuth }) => ({ side, azimuth, halfMm: rule.sizeMm / 2 })), Math.max(0.001, profile.radius[round - 1] ?? 0));
+  return withEdges(
+    posts.map(({ side, azimuth }) => ({ side, azimuth, halfMm: rule.sizeMm / 2 })),
+    Math.max(0.001, profile.radius[round - 1] ?? 0),
+  );
 }
 
 export function anchorOf({ profile }: PartForm, { line, units }: FeaturePlacement): Anchor {

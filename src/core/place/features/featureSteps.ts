@@ -16,12 +16,18 @@ export interface NamedStep {
  * Of what a part may carry several of, every sentence puts one. Pressed eyes have rules of their own.
  */
 export function featureSteps(part: PartSource): NamedStep[] {
-  const steps = part.steps.filter((step): step is FeatureStep => step.kind === 'feature' && step.feature !== undefined && (step.feature !== 'eyes' || step.embroidered === true));
+  const steps = part.steps.filter(
+    (step): step is FeatureStep =>
+      step.kind === 'feature' &&
+      step.feature !== undefined &&
+      (step.feature !== 'eyes' || step.embroidered === true),
+  );
   return steps.flatMap((step) => {
     const { feature } = step;
     const same = steps.filter((one) => one.feature === feature);
     const before = same.indexOf(step);
-    if (featureLibrary[feature].many) return [{ id: before > 0 ? `${feature} ${before + 1}` : feature, step }];
+    if (featureLibrary[feature].many)
+      return [{ id: before > 0 ? `${feature} ${before + 1}` : feature, step }];
     return step === same.at(-1) ? [{ id: feature, step: oneSentence(same) ?? step }] : [];
   });
 }

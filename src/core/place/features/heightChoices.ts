@@ -31,37 +31,72 @@ export function countedFrom(vertical: Vertical | null | undefined): HeightChoice
  * @param id its name among the features of the part, `eyes` for pressed eyes
  * @param line line of holes by index from 1
  */
-export function heightChoices(form: PartForm, id: string, line: number, eyes: EyePlacement | null, features: readonly FeaturePlacement[]): HeightChoice[] {
+export function heightChoices(
+  form: PartForm,
+  id: string,
+  line: number,
+  eyes: EyePlacement | null,
+  features: readonly FeaturePlacement[],
+): HeightChoice[] {
   const { fabric } = form;
   const up = upOf(form);
-  const choices: HeightChoice[] = [{ from: null, vertical: { by: 'gap', gap: [fabric.label[line - 1] ?? line, fabric.label[line] ?? line + 1] } }];
+  const choices: HeightChoice[] = [
+    {
+      from: null,
+      vertical: { by: 'gap', gap: [fabric.label[line - 1] ?? line, fabric.label[line] ?? line + 1] },
+    },
+  ];
   const from = (to: FeatureKind | LandmarkKind, at: number, reach: Reach, level: Vertical) => {
     const risen = (line - at) * up;
-    if (risen > reach.up) choices.push({ from: to, vertical: { by: 'relation', rounds: risen - reach.up, direction: 'above', to } });
-    else if (risen < -reach.down) choices.push({ from: to, vertical: { by: 'relation', rounds: -risen - reach.down, direction: 'below', to } });
+    if (risen > reach.up)
+      choices.push({
+        from: to,
+        vertical: { by: 'relation', rounds: risen - reach.up, direction: 'above', to },
+      });
+    else if (risen < -reach.down)
+      choices.push({
+        from: to,
+        vertical: { by: 'relation', rounds: -risen - reach.down, direction: 'below', to },
+      });
     else if (risen === 0) choices.push({ from: to, vertical: level });
   };
   for (const kind of carriers) {
     const placed = features.find((feature) => feature.kind === kind);
     const at = kind === 'eyes' && eyes ? eyes.round : placed?.line;
     if (at === undefined || id === kind || leadsTo(kind, id, eyes, features)) continue;
-    from(kind, at, placed && !(kind === 'eyes' && eyes) ? countedReach(placed.rule) : lineEdge, { by: 'level', to: kind });
+    from(kind, at, placed && !(kind === 'eyes' && eyes) ? countedReach(placed.rule) : lineEdge, {
+      by: 'level',
+      to: kind,
+    });
   }
   for (const landmark of ['ridge', 'colour change', 'neck'] as const) {
     const [only, ...more] = landmarkLines(fabric, landmark);
     // Of several it would not be clear which.
-    if (only !== undefined && more.length === 0) from(landmark, only, lineEdge, { by: 'relation', rounds: 0, direction: 'above', to: landmark });
+    if (only !== undefined && more.length === 0)
+      from(landmark, only, lineEdge, { by: 'relation', rounds: 0, direction: 'above', to: landmark });
   }
-  choices.push({ from: 'edge', vertical: { by: 'relation', rounds: fabric.rounds - line, direction: 'from', to: 'edge' } });
+  choices.push({
+    from: 'edge',
+    vertical: { by: 'relation', rounds: fabric.rounds - line, direction: 'from', to: 'edge' },
+  });
   return choices;
 }
 
 /** Whether a feature hangs on another, or on one that does. */
-function leadsTo(kind: FeatureKind, id: string, eyes: EyePlacement | null, features: readonly FeaturePlacement[]): boolean {
+function leadsTo(
+  kind: FeatureKind,
+  id: string,
+  eyes: EyePlacement | null,
+  features: readonly FeaturePlacement[],
+): boolean {
   let at: FeatureKind | null = kind;
   for (let steps = 0; at !== null && steps <= features.length + 1; steps += 1) {
     const name: FeatureKind = at;
-    at = hangsOn(name === 'eyes' && eyes ? eyes.rule.vertical ?? null : features.find((feature) => feature.kind === name)?.rule.vertical ?? null);
+    at = hangsOn(
+      name === 'eyes' && eyes
+        ? (eyes.rule.vertical ?? null)
+        : (features.find((feature) => feature.kind === name)?.rule.vertical ?? null),
+    );
     if (at === id) return true;
   }
   return false;

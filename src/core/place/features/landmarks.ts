@@ -23,13 +23,21 @@ function findLines(fabric: Fabric, landmark: LandmarkKind): number[] {
   if (landmark === 'neck') return necks(fabric);
   if (landmark === 'edge') return [rounds];
   if (landmark === 'base' || landmark === 'top' || landmark === 'start') return [0];
-  const stitchesOf = (round: number) => Array.from({ length: (offset[round + 1] ?? 0) - (offset[round] ?? 0) }, (_, i) => (offset[round] ?? 0) + i);
+  const stitchesOf = (round: number) =>
+    Array.from(
+      { length: (offset[round + 1] ?? 0) - (offset[round] ?? 0) },
+      (_, i) => (offset[round] ?? 0) + i,
+    );
   const found: number[] = [];
   let ridgeBefore = false;
   for (let round = 1; round < rounds; round += 1) {
     const here = stitchesOf(round);
     if (landmark === 'ridge') {
-      const ridge = here.filter((stitch) => fabric.into[stitch] === frontLoop || fabric.into[stitch] === backLoop).length * 2 > here.length;
+      const ridge =
+        here.filter((stitch) => fabric.into[stitch] === frontLoop || fabric.into[stitch] === backLoop)
+          .length *
+          2 >
+        here.length;
       if (ridge && !ridgeBefore) found.push(round);
       ridgeBefore = ridge;
       continue;
@@ -46,7 +54,9 @@ const neckFrom = 1.25;
 /** The narrowest lines of a part that widens again: of several rounds alike the middle one. */
 function necks(fabric: Fabric): number[] {
   // A frill or another round worked aside is not on the way.
-  const wall = Array.from({ length: fabric.rounds }, (_, i) => i + 1).filter((round) => fabric.row[round - 1] !== 1 && (round === 1 || fabric.base[round - 1] === round - 1));
+  const wall = Array.from({ length: fabric.rounds }, (_, i) => i + 1).filter(
+    (round) => fabric.row[round - 1] !== 1 && (round === 1 || fabric.base[round - 1] === round - 1),
+  );
   const found: number[] = [];
   let widest = 0;
   let narrow: { from: number; to: number; count: number } | null = null;
@@ -57,7 +67,8 @@ function necks(fabric: Fabric): number[] {
       narrow = null;
       widest = count;
     } else if (narrow && count === narrow.count && round === narrow.to + 1) narrow.to = round;
-    else if (widest >= count * neckFrom && (!narrow || count < narrow.count)) narrow = { from: round, to: round, count };
+    else if (widest >= count * neckFrom && (!narrow || count < narrow.count))
+      narrow = { from: round, to: round, count };
     widest = Math.max(widest, count);
   }
   return found;

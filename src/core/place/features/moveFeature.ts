@@ -18,7 +18,12 @@ const smallestPieceMm = 3;
  * @param labels numbers of the rounds in the maker's text, by index
  * @returns null where there is no such line
  */
-export function raised(placed: FeaturePlacement, by: 1 | -1, step: 1 | -1, labels: ArrayLike<number>): FeatureRule | null {
+export function raised(
+  placed: FeaturePlacement,
+  by: 1 | -1,
+  step: 1 | -1,
+  labels: ArrayLike<number>,
+): FeatureRule | null {
   const { rule, line, counted } = placed;
   if (rule.lying) return raisedByStitches(rule, by, counted);
   if (rule.sideways.by === 'holes') return raised({ ...placed, rule: byDistance(placed) }, by, step, labels);
@@ -28,7 +33,11 @@ export function raised(placed: FeaturePlacement, by: 1 | -1, step: 1 | -1, label
   const { vertical } = rule;
   const related = raisedVertical(vertical, by, counted);
   if (related) return { ...rule, vertical: related };
-  if (vertical?.by === 'range') return { ...rule, vertical: { by: 'range', from: vertical.from + by * step, to: vertical.to + by * step } };
+  if (vertical?.by === 'range')
+    return {
+      ...rule,
+      vertical: { by: 'range', from: vertical.from + by * step, to: vertical.to + by * step },
+    };
   return { ...rule, vertical: { by: 'gap', gap: [lower, upper] } };
 }
 
@@ -39,8 +48,13 @@ export const besideMiddle = 2;
 export function byDistance({ rule, apart, missStitches, missSide }: FeaturePlacement): FeatureRule {
   if (rule.sideways.by !== 'holes') return rule;
   if (apart !== null) return { ...rule, sideways: { by: 'apart', apart } };
-  if (Math.abs(missStitches) <= besideMiddle || missSide === null) return { ...rule, sideways: { by: 'front' } };
-  return { ...rule, sides: missSide, sideways: { by: 'outward', stitches: Math.round(Math.abs(missStitches) * 2) / 2, from: 'front' } };
+  if (Math.abs(missStitches) <= besideMiddle || missSide === null)
+    return { ...rule, sideways: { by: 'front' } };
+  return {
+    ...rule,
+    sides: missSide,
+    sideways: { by: 'outward', stitches: Math.round(Math.abs(missStitches) * 2) / 2, from: 'front' },
+  };
 }
 
 /**
@@ -49,13 +63,24 @@ export function byDistance({ rule, apart, missStitches, missSide }: FeaturePlace
  *
  * @param counted reach of what it is counted from
  */
-export function raisedVertical(relation: Vertical | null | undefined, by: 1 | -1, counted: Reach = lineEdge): Vertical | null {
-  if (relation?.by === 'level' && (by > 0 ? counted.up : counted.down) === 0) return { by: 'relation', rounds: 1, direction: by > 0 ? 'above' : 'below', to: relation.to };
+export function raisedVertical(
+  relation: Vertical | null | undefined,
+  by: 1 | -1,
+  counted: Reach = lineEdge,
+): Vertical | null {
+  if (relation?.by === 'level' && (by > 0 ? counted.up : counted.down) === 0)
+    return { by: 'relation', rounds: 1, direction: by > 0 ? 'above' : 'below', to: relation.to };
   if (relation?.by !== 'relation' || relation.direction === 'from') return null;
-  if (relation.rounds === 0 && counted.up + counted.down > 0 && (relation.direction === 'above') !== by > 0) return null;
+  if (relation.rounds === 0 && counted.up + counted.down > 0 && (relation.direction === 'above') !== by > 0)
+    return null;
   const signed = (relation.direction === 'above' ? relation.rounds : -relation.rounds) + by;
-  if (signed === 0 && !isLandmark(relation.to) && counted.up + counted.down === 0) return { by: 'level', to: relation.to };
-  return { ...relation, rounds: Math.abs(signed), direction: signed > 0 || (signed === 0 && relation.direction === 'above') ? 'above' : 'below' };
+  if (signed === 0 && !isLandmark(relation.to) && counted.up + counted.down === 0)
+    return { by: 'level', to: relation.to };
+  return {
+    ...relation,
+    rounds: Math.abs(signed),
+    direction: signed > 0 || (signed === 0 && relation.direction === 'above') ? 'above' : 'below',
+  };
 }
 
 /**
@@ -66,7 +91,13 @@ export function raisedVertical(relation: Vertical | null | undefined, by: 1 | -1
  * @param apart middle to middle of a pair; null leaves the sides as they are
  * @param step how a step up changes the line of holes
  */
-export function movedTo(placed: FeaturePlacement, line: number, apart: number | null, step: 1 | -1, labels: ArrayLike<number>): FeatureRule {
+export function movedTo(
+  placed: FeaturePlacement,
+  line: number,
+  apart: number | null,
+  step: 1 | -1,
+  labels: ArrayLike<number>,
+): FeatureRule {
   const way: 1 | -1 = (line - placed.line) * step > 0 ? 1 : -1;
   let moved: FeaturePlacement = { ...placed, rule: byDistance(placed) };
   while (moved.line !== line) {
@@ -75,8 +106,16 @@ export function movedTo(placed: FeaturePlacement, line: number, apart: number | 
     moved = { ...moved, rule, line: moved.line + way * step };
   }
   const { rule } = moved;
-  if (apart === null || placed.apart === null || apart === placed.apart || rule.sides === 'middle') return rule;
-  if (rule.sideways.by === 'outward') return { ...rule, sideways: { ...rule.sideways, stitches: Math.max(0, rule.sideways.stitches + Math.round((apart - placed.apart) / 2)) } };
+  if (apart === null || placed.apart === null || apart === placed.apart || rule.sides === 'middle')
+    return rule;
+  if (rule.sideways.by === 'outward')
+    return {
+      ...rule,
+      sideways: {
+        ...rule.sideways,
+        stitches: Math.max(0, rule.sideways.stitches + Math.round((apart - placed.apart) / 2)),
+      },
+    };
   return { ...rule, sideways: atDistance(rule.sideways, apart) };
 }
 
@@ -89,7 +128,15 @@ export function widened({ rule, apart, units, problems }: FeaturePlacement, by: 
       return sizeMm >= smallestPieceMm ? { ...rule, sizeMm } : null;
     }
     const wide = rule.wide + by;
-    return wide >= 1 && wide < of ? { ...rule, sizeMm: null, wide, sideways: rule.sideways.by === 'inLine' || rule.sideways.by === 'holes' ? { by: 'front' } : rule.sideways } : null;
+    return wide >= 1 && wide < of
+      ? {
+          ...rule,
+          sizeMm: null,
+          wide,
+          sideways:
+            rule.sideways.by === 'inLine' || rule.sideways.by === 'holes' ? { by: 'front' } : rule.sideways,
+        }
+      : null;
   }
   // What it should stand beside may not be there: then it moves by itself.
   if (rule.sideways.by === 'outward' && !problems.some((problem) => problem.code === 'anchor-missing')) {

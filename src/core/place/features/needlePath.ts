@@ -31,7 +31,10 @@ export interface NeedlePath {
 const threadToHold = 300;
 
 /** A place on the fabric that need not be a hole: a line, which may be broken, and an azimuth. */
-export interface Spot { line: number; azimuth: number }
+export interface Spot {
+  line: number;
+  azimuth: number;
+}
 
 /** The places a unit's strokes go by. */
 export interface NeedleGrid {
@@ -45,12 +48,20 @@ export interface NeedleGrid {
 
 /** The grid of a part that stands: along a line of holes, and from line to line. */
 export function uprightGrid(line: number, up: 1 | -1, dir: 1 | -1): NeedleGrid {
-  const at: NeedleGrid['at'] = (unit, share, rise) => ({ line: line + up * rise, azimuth: unit.fromAzimuth + (unit.toAzimuth - unit.fromAzimuth) * share });
+  const at: NeedleGrid['at'] = (unit, share, rise) => ({
+    line: line + up * rise,
+    azimuth: unit.fromAzimuth + (unit.toAzimuth - unit.fromAzimuth) * share,
+  });
   return {
     at,
     aside: (unit, share, rise, by) => {
       const { line: on, azimuth } = at(unit, share, rise);
-      return { line: on, azimuth: azimuth + (by * Math.abs(unit.toAzimuth - unit.fromAzimuth)) / Math.max(1, Math.abs(unit.to - unit.from)) };
+      return {
+        line: on,
+        azimuth:
+          azimuth +
+          (by * Math.abs(unit.toAzimuth - unit.fromAzimuth)) / Math.max(1, Math.abs(unit.to - unit.from)),
+      };
     },
     outward: (unit) => (unit.side === 'left' ? (-dir as 1 | -1) : dir),
   };
@@ -62,27 +73,60 @@ function strokes(rule: FeatureRule, unit: FeatureUnit, grid: NeedleGrid): [Spot,
   const outward = grid.outward(unit);
   switch (rule.kind) {
     case 'mouth':
-      if (rule.style === 'row') return Array.from({ length: rule.wide }, (_, i) => [at((i + 1) / rule.wide, 0), at(i / rule.wide, 0)] as [Spot, Spot]);
+      if (rule.style === 'row')
+        return Array.from(
+          { length: rule.wide },
+          (_, i) => [at((i + 1) / rule.wide, 0), at(i / rule.wide, 0)] as [Spot, Spot],
+        );
       if (rule.style === 'line') return [[at(0, 0), at(1, 0)]];
-      if (rule.style === 'lips') return [[at(0, 0), at(1, 0)], [at(1, -1), at(0, -1)], [at(0.5, 0), at(0.5, -1)]];
+      if (rule.style === 'lips')
+        return [
+          [at(0, 0), at(1, 0)],
+          [at(1, -1), at(0, -1)],
+          [at(0.5, 0), at(0.5, -1)],
+        ];
       // A smile: one long stitch, held down at its middle one round lower by a tiny one over it.
-      return [[at(0, 0), at(1, 0)], [at(0.5, -1), at(0.5, -1)]];
+      return [
+        [at(0, 0), at(1, 0)],
+        [at(0.5, -1), at(0.5, -1)],
+      ];
     case 'nose': {
       const across = Math.max(2, rule.wide + 1);
       const top = Array.from({ length: across }, (_, i) => i / (across - 1));
-      if (rule.style === 'triangle') return [...top.map((share) => [at(share, 0), at(0.5, -rule.high)] as [Spot, Spot]), [at(0, 0), at(1, 0)]];
+      if (rule.style === 'triangle')
+        return [
+          ...top.map((share) => [at(share, 0), at(0.5, -rule.high)] as [Spot, Spot]),
+          [at(0, 0), at(1, 0)],
+        ];
       return top.map((share) => [at(share, 0), at(share, -rule.high)] as [Spot, Spot]);
     }
     case 'eyes':
-      if (rule.style === 'sleeping') return [[at(0, 0), at(1, 0)], [at(0.5, -1), at(0.5, -1)], [at(outward > 0 ? 1 : 0, 0), grid.aside(unit, outward > 0 ? 1 : 0, -1, outward / 2)]];
+      if (rule.style === 'sleeping')
+        return [
+          [at(0, 0), at(1, 0)],
+          [at(0.5, -1), at(0.5, -1)],
+          [at(outward > 0 ? 1 : 0, 0), grid.aside(unit, outward > 0 ? 1 : 0, -1, outward / 2)],
+        ];
       return [0, 1, 2].map((i) => [at(i / 2, rule.high / 2), at(i / 2, -rule.high / 2)] as [Spot, Spot]);
-    case 'brows': return [[at(outward > 0 ? 0 : 1, 0), at(outward > 0 ? 1 : 0, 0)]];
-    case 'lashes': return [0, 1].map((i) => [at(0.5, i), grid.aside(unit, 0.5, i + 1, outward * (2 - i))] as [Spot, Spot]);
-    case 'whiskers': return [-1, 0, 1].map((i) => [at(outward > 0 ? 0 : 1, i), at(outward > 0 ? 1 : 0, i * 2)] as [Spot, Spot]);
-    case 'cheeks': case 'spots': return Array.from({ length: Math.max(1, rule.high + 1) }, (_, i) => [at(0, -i), at(1, -i)] as [Spot, Spot]);
+    case 'brows':
+      return [[at(outward > 0 ? 0 : 1, 0), at(outward > 0 ? 1 : 0, 0)]];
+    case 'lashes':
+      return [0, 1].map((i) => [at(0.5, i), grid.aside(unit, 0.5, i + 1, outward * (2 - i))] as [Spot, Spot]);
+    case 'whiskers':
+      return [-1, 0, 1].map(
+        (i) => [at(outward > 0 ? 0 : 1, i), at(outward > 0 ? 1 : 0, i * 2)] as [Spot, Spot],
+      );
+    case 'cheeks':
+    case 'spots':
+      return Array.from(
+        { length: Math.max(1, rule.high + 1) },
+        (_, i) => [at(0, -i), at(1, -i)] as [Spot, Spot],
+      );
     // A line of strands follows the middle over leaning stitches: hole by hole, a round at a time.
-    case 'hair': return Array.from({ length: rule.high }, (_, i) => [at(0, i), at(1, i)] as [Spot, Spot]);
-    default: return [];
+    case 'hair':
+      return Array.from({ length: rule.high }, (_, i) => [at(0, i), at(1, i)] as [Spot, Spot]);
+    default:
+      return [];
   }
 }
 
@@ -92,11 +136,19 @@ function strokes(rule: FeatureRule, unit: FeatureUnit, grid: NeedleGrid): [Spot,
  *
  * @returns null for what is pressed on or sewn on along its edge
  */
-export function needlePath(form: PartForm, rule: FeatureRule, units: readonly FeatureUnit[], grid: NeedleGrid): NeedlePath | null {
+export function needlePath(
+  form: PartForm,
+  rule: FeatureRule,
+  units: readonly FeatureUnit[],
+  grid: NeedleGrid,
+): NeedlePath | null {
   const { fabric, profile, gauge } = form;
   if (!rule.embroidered && rule.kind !== 'sculpting') return null;
   // Nothing reaches further than there are rounds to go up, or stitches to go around.
-  const within = { ...rule, high: Math.min(rule.high, Math.max(fabric.rounds, ...units.map(({ of }) => of))) };
+  const within = {
+    ...rule,
+    high: Math.min(rule.high, Math.max(fabric.rounds, ...units.map(({ of }) => of))),
+  };
   const lines = units.flatMap((unit) => strokes(within, unit, grid));
   if (rule.kind === 'sculpting' && units.length === 2) lines.push(...sculpting(units, grid));
   if (lines.length === 0) return null;
@@ -104,11 +156,25 @@ export function needlePath(form: PartForm, rule: FeatureRule, units: readonly Fe
   const put = (act: NeedlePoint['act'], spot: Spot) => {
     const at = Math.max(1, Math.min(fabric.rounds - 1, Math.round(spot.line)));
     // The ends of the feature itself keep the holes it was placed by.
-    const own = units.flatMap((unit) => [{ line: unit.fromLine, hole: unit.from, azimuth: unit.fromAzimuth }, { line: unit.toLine, hole: unit.to, azimuth: unit.toAzimuth }])
+    const own = units
+      .flatMap((unit) => [
+        { line: unit.fromLine, hole: unit.from, azimuth: unit.fromAzimuth },
+        { line: unit.toLine, hole: unit.to, azimuth: unit.toAzimuth },
+      ])
       .find((end) => end.line === at && Math.abs(end.azimuth - spot.azimuth) < 1e-6);
-    points.push({ act, line: at, gap: [fabric.label[at - 1] ?? at, fabric.label[at] ?? at + 1], ...(own ? { hole: own.hole, azimuth: own.azimuth } : nearestFootHole(fabric, form.starts, form.lean, at, spot.azimuth)) });
+    points.push({
+      act,
+      line: at,
+      gap: [fabric.label[at - 1] ?? at, fabric.label[at] ?? at + 1],
+      ...(own
+        ? { hole: own.hole, azimuth: own.azimuth }
+        : nearestFootHole(fabric, form.starts, form.lean, at, spot.azimuth)),
+    });
   };
-  for (const [out, into] of lines) { put('out', out); put('in', into); }
+  for (const [out, into] of lines) {
+    put('out', out);
+    put('in', into);
+  }
   const lies: [number, number][] = [];
   for (let i = 0; i < points.length; i += 2) {
     const [out, into, hold] = [points[i]!, points[i + 1]!, points[i + 2]];
@@ -124,11 +190,22 @@ export function needlePath(form: PartForm, rule: FeatureRule, units: readonly Fe
     way += Math.hypot((a.line - b.line) * gauge.heightMm, (a.azimuth - b.azimuth) * radius);
   }
   return {
-    points, lies,
-    knot: rule.kind === 'sculpting' ? 'both ends leave at the first hole and are knotted and buried there' : 'the knot lies inside, behind the first hole',
+    points,
+    lies,
+    knot:
+      rule.kind === 'sculpting'
+        ? 'both ends leave at the first hole and are knotted and buried there'
+        : 'the knot lies inside, behind the first hole',
     strands: rule.kind === 'sculpting' ? 'a strong thread, doubled' : 'thread split to half its strands',
     threadMm: Math.ceil((way + threadToHold) / 10) * 10,
-    turns: rule.kind === 'sculpting' ? { points: points.length / sculptingTurns, times: sculptingTurns, loop: 'each loop falls on the side of the eye towards the middle; pull until the eyes sink and draw together' } : null,
+    turns:
+      rule.kind === 'sculpting'
+        ? {
+            points: points.length / sculptingTurns,
+            times: sculptingTurns,
+            loop: 'each loop falls on the side of the eye towards the middle; pull until the eyes sink and draw together',
+          }
+        : null,
   };
 }
 
@@ -138,6 +215,9 @@ const sculptingTurns = 2;
 function sculpting(units: readonly FeatureUnit[], grid: NeedleGrid): [Spot, Spot][] {
   const [one, other] = units;
   if (!one || !other) return [];
-  const turnOf: [Spot, Spot][] = [[grid.at(one, 0.5, 1), grid.at(one, 0.5, -1)], [grid.at(other, 0.5, -1), grid.at(other, 0.5, 1)]];
+  const turnOf: [Spot, Spot][] = [
+    [grid.at(one, 0.5, 1), grid.at(one, 0.5, -1)],
+    [grid.at(other, 0.5, -1), grid.at(other, 0.5, 1)],
+  ];
   return Array.from({ length: sculptingTurns }, () => turnOf).flat();
 }

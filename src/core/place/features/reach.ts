@@ -16,13 +16,22 @@ type Made = Pick<FeatureRule, 'kind' | 'style' | 'embroidered' | 'high'>;
 export function reachOf({ kind, style, embroidered, high }: Made): Reach {
   if (!embroidered) return lineEdge;
   switch (kind) {
-    case 'nose': case 'cheeks': case 'spots': return { up: 0, down: high };
-    case 'mouth': return { up: 0, down: style === 'row' || style === 'line' ? 0 : 1 };
-    case 'hair': return { up: Math.max(0, high - 1), down: 0 };
-    case 'lashes': return { up: 2, down: 0 };
-    case 'whiskers': return { up: 2, down: 2 };
-    case 'eyes': return style === 'sleeping' ? { up: 0, down: 1 } : { up: high / 2, down: high / 2 };
-    default: return lineEdge;
+    case 'nose':
+    case 'cheeks':
+    case 'spots':
+      return { up: 0, down: high };
+    case 'mouth':
+      return { up: 0, down: style === 'row' || style === 'line' ? 0 : 1 };
+    case 'hair':
+      return { up: Math.max(0, high - 1), down: 0 };
+    case 'lashes':
+      return { up: 2, down: 0 };
+    case 'whiskers':
+      return { up: 2, down: 2 };
+    case 'eyes':
+      return style === 'sleeping' ? { up: 0, down: 1 } : { up: high / 2, down: high / 2 };
+    default:
+      return lineEdge;
   }
 }
 

@@ -9,7 +9,10 @@ export const pressedEyes = 'pressed eyes';
  *
  * @returns null where there is none
  */
-export function referring(steps: readonly NamedStep[], pressed: boolean): (kind: FeatureKind, from: string) => string | null {
+export function referring(
+  steps: readonly NamedStep[],
+  pressed: boolean,
+): (kind: FeatureKind, from: string) => string | null {
   return (kind, from) => {
     if (kind === 'eyes' && pressed && from !== pressedEyes) return pressedEyes;
     const at = steps.findIndex((one) => one.id === from);

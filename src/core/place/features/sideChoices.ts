@@ -24,20 +24,36 @@ export function saidBy(sideways: Sideways): SideChoice['way'] | null {
  *
  * @param front azimuth of the front line
  */
-export function sideChoices(form: PartForm, placed: FeaturePlacement, eyes: EyePlacement | null, features: readonly FeaturePlacement[], front: number): SideChoice[] {
+export function sideChoices(
+  form: PartForm,
+  placed: FeaturePlacement,
+  eyes: EyePlacement | null,
+  features: readonly FeaturePlacement[],
+  front: number,
+): SideChoice[] {
   const { rule, apart, line, units } = placed;
-  if (isAtBack(rule.sideways) || rule.sideways.by === 'holes' || placed.kind === 'eyes' || (rule.sides === 'middle' && !rule.embroidered)) return [];
+  if (
+    isAtBack(rule.sideways) ||
+    rule.sideways.by === 'holes' ||
+    placed.kind === 'eyes' ||
+    (rule.sides === 'middle' && !rule.embroidered)
+  )
+    return [];
   const stitched = features.find((feature) => feature.kind === 'eyes');
   const anchor = eyes ? eyeAnchor(form, eyes) : stitched ? anchorOf(form, stitched) : null;
-  const choices: SideChoice[] = [{ way: 'stitches', sideways: apart === null ? { by: 'front' } : { by: 'apart', apart } }];
+  const choices: SideChoice[] = [
+    { way: 'stitches', sideways: apart === null ? { by: 'front' } : { by: 'apart', apart } },
+  ];
   if (!anchor) return choices;
   if (apart !== null) {
     const holes = holesAround(units[0]?.of ?? 1, front, Math.max(0.001, form.profile.radius[line - 1] ?? 0));
-    const edge = anchor.units.reduce((sum, { azimuth }) => sum + holes.between(azimuth, front), 0) / anchor.units.length;
+    const edge =
+      anchor.units.reduce((sum, { azimuth }) => sum + holes.between(azimuth, front), 0) / anchor.units.length;
     const half = Math.floor(Math.abs((units[0]?.to ?? 0) - (units[0]?.from ?? 0)) / 2);
     const stitches = Math.round(apart / 2 - edge - half);
     if (stitches >= 0) choices.push({ way: 'outward', sideways: { by: 'outward', stitches, from: 'eyes' } });
   }
-  for (const edge of ['inner', 'middle', 'outer'] as const) choices.push({ way: edge, sideways: { by: 'inLine', edge, to: 'eyes' } });
+  for (const edge of ['inner', 'middle', 'outer'] as const)
+    choices.push({ way: edge, sideways: { by: 'inLine', edge, to: 'eyes' } });
   return choices;
 }

@@ -34,11 +34,20 @@ export interface LevelHole {
 }
 
 /** @param front azimuth of the front line */
-export function lyingFrame({ profile, orientation }: PartForm, front: number, side: 'front' | 'back' = 'front'): LyingFrame {
-  return { middle: middleLine(profile), right: orientation.start === 'top' ? 1 : -1, ...(side === 'front' ? { front, facing: 1 } : { front: front + Math.PI, facing: -1 }) };
+export function lyingFrame(
+  { profile, orientation }: PartForm,
+  front: number,
+  side: 'front' | 'back' = 'front',
+): LyingFrame {
+  return {
+    middle: middleLine(profile),
+    right: orientation.start === 'top' ? 1 : -1,
+    ...(side === 'front' ? { front, facing: 1 } : { front: front + Math.PI, facing: -1 }),
+  };
 }
 
-const radiusAt = ({ profile }: PartForm, line: number) => Math.max(0.001, profile.radius[Math.max(0, line - 1)] ?? 0);
+const radiusAt = ({ profile }: PartForm, line: number) =>
+  Math.max(0.001, profile.radius[Math.max(0, line - 1)] ?? 0);
 
 /** Height over the front line of an azimuth at a line of holes, in mm: by the circle of its round; on rows along them. */
 export function heightAt(form: PartForm, { front, facing }: Level, line: number, azimuth: number): number {
@@ -72,32 +81,66 @@ export function stitchesUp(form: PartForm, { middle }: LyingFrame, heightMm: num
 }
 
 /** Where a hole lies, in mm: right of the middle of the face, above the front line, and towards the one who looks. */
-export function placeOf(form: PartForm, frame: LyingFrame, { line, azimuth }: Pick<LevelHole, 'line' | 'azimuth'>): [number, number, number] {
+export function placeOf(
+  form: PartForm,
+  frame: LyingFrame,
+  { line, azimuth }: Pick<LevelHole, 'line' | 'azimuth'>,
+): [number, number, number] {
   const half = Math.max(0, ...form.profile.z) / 2;
   const flat = form.fabric.row[line] === 1;
-  return [frame.right * ((form.profile.z[line - 1] ?? 0) - half), heightAt(form, frame, line, azimuth), flat ? 0 : radiusAt(form, line) * Math.cos(wrapAngle(azimuth - frame.front))];
+  return [
+    frame.right * ((form.profile.z[line - 1] ?? 0) - half),
+    heightAt(form, frame, line, azimuth),
+    flat ? 0 : radiusAt(form, line) * Math.cos(wrapAngle(azimuth - frame.front)),
+  ];
 }
 
 /** The hole of a line nearest to an azimuth, and its two neighbours. */
-function holesNear(form: PartForm, level: Level, line: number, azimuth: number, seat: 'foot' | 'split'): LevelHole[] {
+function holesNear(
+  form: PartForm,
+  level: Level,
+  line: number,
+  azimuth: number,
+  seat: 'foot' | 'split',
+): LevelHole[] {
   const even = seatHoles(form, line, seat);
   const step = turn / Math.max(1, even.count);
   const found = [0, -1, 1].map((by) => {
     const wanted = azimuth + by * step;
     if (seat === 'foot') return nearestFootHole(form.fabric, form.starts, form.lean, line, wanted);
     const number = Math.round((wanted - even.first) / step);
-    return { hole: (((number % even.count) + even.count) % even.count) + 1, azimuth: even.first + number * step };
+    return {
+      hole: (((number % even.count) + even.count) % even.count) + 1,
+      azimuth: even.first + number * step,
+    };
   });
-  const holes = found.map(({ hole, azimuth: at }) => ({ line, hole, of: even.count, azimuth: at, heightMm: heightAt(form, level, line, at) }));
+  const holes = found.map(({ hole, azimuth: at }) => ({
+    line,
+    hole,
+    of: even.count,
+    azimuth: at,
+    heightMm: heightAt(form, level, line, at),
+  }));
   // Past the top of a small round the face is over: what lies there looks back.
-  const facing = form.fabric.row[line] === 1 ? holes : holes.filter((one) => Math.cos(wrapAngle(one.azimuth - level.front)) > -0.1);
+  const facing =
+    form.fabric.row[line] === 1
+      ? holes
+      : holes.filter((one) => Math.cos(wrapAngle(one.azimuth - level.front)) > -0.1);
   return facing.length > 0 ? facing : holes.slice(0, 1);
 }
 
 /** The hole of a line nearest to a height. */
-export function holeAtHeight(form: PartForm, level: Level, line: number, heightMm: number, seat: 'foot' | 'split'): LevelHole {
+export function holeAtHeight(
+  form: PartForm,
+  level: Level,
+  line: number,
+  heightMm: number,
+  seat: 'foot' | 'split',
+): LevelHole {
   const near = holesNear(form, level, line, azimuthAt(form, level, line, heightMm), seat);
-  return near.reduce((best, one) => (Math.abs(one.heightMm - heightMm) < Math.abs(best.heightMm - heightMm) - 1e-9 ? one : best));
+  return near.reduce((best, one) =>
+    Math.abs(one.heightMm - heightMm) < Math.abs(best.heightMm - heightMm) - 1e-9 ? one : best,
+  );
 }
 
 /** How far off the height it was to have a level pair may lie, against how far off level a pair at that height may be. */
@@ -107,10 +150,21 @@ const levelness = 2;
  * The holes of two lines that lie level at a height: the two are chosen together, for one eye higher than the other is seen and both a
  * little higher is not.
  */
-export function levelPair(form: PartForm, level: Level, lines: readonly [number, number], heightMm: number, seat: 'foot' | 'split'): [LevelHole, LevelHole] {
-  const [these, those] = lines.map((line) => holesNear(form, level, line, azimuthAt(form, level, line, heightMm), seat)) as [LevelHole[], LevelHole[]];
-  const off = (one: LevelHole, other: LevelHole) => Math.abs(one.heightMm - other.heightMm) + Math.abs((one.heightMm + other.heightMm) / 2 - heightMm) / levelness;
+export function levelPair(
+  form: PartForm,
+  level: Level,
+  lines: readonly [number, number],
+  heightMm: number,
+  seat: 'foot' | 'split',
+): [LevelHole, LevelHole] {
+  const [these, those] = lines.map((line) =>
+    holesNear(form, level, line, azimuthAt(form, level, line, heightMm), seat),
+  ) as [LevelHole[], LevelHole[]];
+  const off = (one: LevelHole, other: LevelHole) =>
+    Math.abs(one.heightMm - other.heightMm) +
+    Math.abs((one.heightMm + other.heightMm) / 2 - heightMm) / levelness;
   let best: [LevelHole, LevelHole] = [these[0]!, those[0]!];
-  for (const one of these) for (const other of those) if (off(one, other) < off(...best) - 1e-9) best = [one, other];
+  for (const one of these)
+    for (const other of those) if (off(one, other) < off(...best) - 1e-9) best = [one, other];
   return best;
 }

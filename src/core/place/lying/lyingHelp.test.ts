@@ -16,56 +16,105 @@ import { checkLyingSeated, plannedLyingCount } from './lyingSeated';
 import { conflictMarks } from '../conflictMarks';
 
 /** The head of lyingFace.test: eyes on lines 8 and 12 in holes 18 and 19, the middle of the face on line 9.84. */
-const head = (start: string) => [
-  'Gauge: 5 mm x 5 mm', '', 'Head', `Start: ${start}`, 'R1: 6 sc in magic ring [6]', 'R2: inc x 6 [12]', 'R3: (sc, inc) x 6 [18]', 'R4: (sc 2, inc) x 6 [24]', 'R5: (sc 3, inc) x 6 [30]',
-  'R6: (sc 4, inc) x 6 [36]', 'R7-R14: sc around [36]', 'R15: (sc 4, dec) x 6 [30]', 'R16: (sc 3, dec) x 6 [24]', 'R17: (sc 2, dec) x 6 [18]', 'R18: (sc, dec) x 6 [12]', 'R19: dec x 6 [6]', '',
-  'Eyes: 8 mm, between R8 and R9 and between R12 and R13.', '',
-].join('\n');
+const head = (start: string) =>
+  [
+    'Gauge: 5 mm x 5 mm',
+    '',
+    'Head',
+    `Start: ${start}`,
+    'R1: 6 sc in magic ring [6]',
+    'R2: inc x 6 [12]',
+    'R3: (sc, inc) x 6 [18]',
+    'R4: (sc 2, inc) x 6 [24]',
+    'R5: (sc 3, inc) x 6 [30]',
+    'R6: (sc 4, inc) x 6 [36]',
+    'R7-R14: sc around [36]',
+    'R15: (sc 4, dec) x 6 [30]',
+    'R16: (sc 3, dec) x 6 [24]',
+    'R17: (sc 2, dec) x 6 [18]',
+    'R18: (sc, dec) x 6 [12]',
+    'R19: dec x 6 [6]',
+    '',
+    'Eyes: 8 mm, between R8 and R9 and between R12 and R13.',
+    '',
+  ].join('\n');
 const text = (sentences: string, start = 'left') => `${head(start)}${sentences}\n`;
 const part = (sentences = '', start = 'left'): PartAnalysis => analyseToy(text(sentences, start)).parts[0]!;
 
 describe('in words', () => {
   test('each eye has its own round to count along and to mark', () => {
     const { eyes } = part();
-    expect(eyePlaces(eyes!)).toEqual([{ gap: [8, 9], holes: 'hole 18' }, { gap: [12, 13], holes: 'hole 19' }]);
-    expect(eyeAddress(eyes!)).toEqual({ gap: 'between rounds 8 and 9 and between rounds 12 and 13', holes: 'hole 18 and hole 19', showing: '4 rounds apart' });
+    expect(eyePlaces(eyes!)).toEqual([
+      { gap: [8, 9], holes: 'hole 18' },
+      { gap: [12, 13], holes: 'hole 19' },
+    ]);
+    expect(eyeAddress(eyes!)).toEqual({
+      gap: 'between rounds 8 and 9 and between rounds 12 and 13',
+      holes: 'hole 18 and hole 19',
+      showing: '4 rounds apart',
+    });
     expect(eyeDirections(eyes!)).toEqual({
-      sides: 'Left eye hole 18 between rounds 8 and 9, right eye hole 19 between rounds 12 and 13, as you look at the face.',
-      count: 'Count from the first stitch of the round: along round 9 to the foot of stitch 18 of 36 and along round 13 to the foot of stitch 19 of 36.',
+      sides:
+        'Left eye hole 18 between rounds 8 and 9, right eye hole 19 between rounds 12 and 13, as you look at the face.',
+      count:
+        'Count from the first stitch of the round: along round 9 to the foot of stitch 18 of 36 and along round 13 to the foot of stitch 19 of 36.',
       markers: 'While working, put a marker into stitch 18 of round 9 and stitch 19 of round 13 as you pass.',
-      check: 'Check: 4 rounds lie between the two lines of holes. The number is not the same in both: a round begins a little further round than the one before it, so level with hole 18 is hole 19.',
+      check:
+        'Check: 4 rounds lie between the two lines of holes. The number is not the same in both: a round begins a little further round than the one before it, so level with hole 18 is hole 19.',
     });
   });
 
   test('a feature from the eyes: rounds across, then stitches up or down', () => {
-    const { features, form, eyes } = part('Mouth: 5 stitches below the eyes, 4 rounds wide. Felt cheeks, 8 mm, 3 stitches below the eyes, 1 round outside the eyes.');
+    const { features, form, eyes } = part(
+      'Mouth: 5 stitches below the eyes, 4 rounds wide. Felt cheeks, 8 mm, 3 stitches below the eyes, 1 round outside the eyes.',
+    );
     const [mouth, cheeks] = features.map((feature) => featureWords(feature, form, eyes));
-    expect(mouth?.address).toBe('Mouth between rounds 8 and 9 hole 13 of 36, between rounds 12 and 13 hole 14 of 36');
-    expect(mouth?.there).toMatch(/^From the left eye’s hole 4½ stitches down; from the right eye’s hole 4½ stitches down\.$/);
+    expect(mouth?.address).toBe(
+      'Mouth between rounds 8 and 9 hole 13 of 36, between rounds 12 and 13 hole 14 of 36',
+    );
+    expect(mouth?.there).toMatch(
+      /^From the left eye’s hole 4½ stitches down; from the right eye’s hole 4½ stitches down\.$/,
+    );
     expect(mouth?.check).toBe('Check: it is 4 rounds wide.');
     expect(mouth?.needle[0]).toBe('1. out at hole 13 between 8 and 9');
-    expect(cheeks?.there).toMatch(/^From the left eye’s hole 1 round outwards, then 2½ stitches down; from the right eye’s hole 1 round outwards, then 3 stitches down\.$/);
+    expect(cheeks?.there).toMatch(
+      /^From the left eye’s hole 1 round outwards, then 2½ stitches down; from the right eye’s hole 1 round outwards, then 3 stitches down\.$/,
+    );
     expect(cheeks?.check).toBe('Check: 6 rounds lie between the two.');
   });
 
   test('markers round by round, and all of it on the sheet', () => {
     const { fabric, eyes, features } = part('Mouth: 5 stitches below the eyes, 4 rounds wide.');
     expect(markerPlan(fabric, eyes, features).map(({ label, marks }) => [label, markWords(marks)])).toEqual([
-      [9, 'stitch 13 (mouth) and stitch 18 (left eye)'], [13, 'stitch 14 (mouth) and stitch 19 (right eye)'],
+      [9, 'stitch 13 (mouth) and stitch 18 (left eye)'],
+      [13, 'stitch 14 (mouth) and stitch 19 (right eye)'],
     ]);
     const sheet = buildSheet(analyseToy(text('Mouth: 5 stitches below the eyes, 4 rounds wide.'))).parts[0]!;
     expect(sheet.facts).toContain('worked from the left to the right');
-    expect(sheet.placed[0]?.heading).toBe('8 mm eyes between rounds 8 and 9 and between rounds 12 and 13, hole 18 and hole 19, 4 rounds apart');
+    expect(sheet.placed[0]?.heading).toBe(
+      '8 mm eyes between rounds 8 and 9 and between rounds 12 and 13, hole 18 and hole 19, 4 rounds apart',
+    );
     expect(sheet.placed[0]?.sentences.join(' ')).not.toContain('A spiral climbs');
     expect(sheet.map?.circles).toHaveLength(2);
     // Round 10 lies between lines 9 and 10: 47.5 mm before the middle of 95 mm, its number under the drawing.
-    expect(sheetHtml(buildSheet(analyseToy(text(''))))).toMatch(/<text x="0" y="190(\.\d+)?" text-anchor="middle">10<\/text>/);
+    expect(sheetHtml(buildSheet(analyseToy(text(''))))).toMatch(
+      /<text x="0" y="190(\.\d+)?" text-anchor="middle">10<\/text>/,
+    );
   });
 
   test('landmarks lie at the sides', () => {
-    const striped = text('Bow at the back, felt, 12 mm, between R9 and R10.').replace('R7-R14: sc around [36]', 'R7: change to cream, sc around [36]\nR8-R14: sc around [36]');
-    const { features: [bow], form, eyes } = analyseToy(striped).parts[0]!;
-    expect(featureSentence(bow!.rule)).toBe('Bow: felt, 12 mm, 6 stitches below the eyes, at the back, between R9 and R10.');
+    const striped = text('Bow at the back, felt, 12 mm, between R9 and R10.').replace(
+      'R7-R14: sc around [36]',
+      'R7: change to cream, sc around [36]\nR8-R14: sc around [36]',
+    );
+    const {
+      features: [bow],
+      form,
+      eyes,
+    } = analyseToy(striped).parts[0]!;
+    expect(featureSentence(bow!.rule)).toBe(
+      'Bow: felt, 12 mm, 6 stitches below the eyes, at the back, between R9 and R10.',
+    );
     const { there } = featureWords(bow!, form, eyes);
     expect(there).toContain('3 rounds to the right of the colour change');
   });
@@ -81,13 +130,22 @@ describe('on the real piece', () => {
 
   test('an eye a stitch too high, an eye a round too far', () => {
     const { eyes, form } = part();
-    const high = checkLyingSeated(form, eyes!, { left: { round: 8, before: 17 }, right: { round: 12, before: 19 } });
+    const high = checkLyingSeated(form, eyes!, {
+      left: { round: 8, before: 17 },
+      right: { round: 12, before: 19 },
+    });
     // A stitch of 36 on a round 57.3 mm across lies sin 10° of 28.6 mm higher.
     expect(high.rightHigherMm).toBeCloseTo(4.97, 1);
     expect(high).toMatchObject({ level: false, moves: ['Move the right eye 1 stitch down.'] });
-    const far = checkLyingSeated(form, eyes!, { left: { round: 8, before: 17 }, right: { round: 15, before: 18 } });
+    const far = checkLyingSeated(form, eyes!, {
+      left: { round: 8, before: 17 },
+      right: { round: 15, before: 18 },
+    });
     expect(far.offMm).toBeGreaterThan(4);
-    expect(far).toMatchObject({ centred: false, moves: ['Move the right eye 3 rounds to the left, to stitch 19 of it.'] });
+    expect(far).toMatchObject({
+      centred: false,
+      moves: ['Move the right eye 3 rounds to the left, to stitch 19 of it.'],
+    });
   });
 });
 
@@ -116,16 +174,31 @@ describe('moving', () => {
   });
 
   test('features: what is counted from goes on being counted from', () => {
-    const [mouth, cheeks] = part('Mouth: 1 stitch below the eyes, 4 rounds wide. Felt cheeks, 8 mm, level with the eyes, 2 rounds outside the eyes.').features;
-    expect(raised(mouth!, 1, -1, [])?.vertical).toEqual({ by: 'stitches', stitches: 0, direction: 'below', to: 'eyes' });
-    expect(raised(cheeks!, -1, -1, [])?.vertical).toEqual({ by: 'stitches', stitches: 1, direction: 'below', to: 'eyes' });
+    const [mouth, cheeks] = part(
+      'Mouth: 1 stitch below the eyes, 4 rounds wide. Felt cheeks, 8 mm, level with the eyes, 2 rounds outside the eyes.',
+    ).features;
+    expect(raised(mouth!, 1, -1, [])?.vertical).toEqual({
+      by: 'stitches',
+      stitches: 0,
+      direction: 'below',
+      to: 'eyes',
+    });
+    expect(raised(cheeks!, -1, -1, [])?.vertical).toEqual({
+      by: 'stitches',
+      stitches: 1,
+      direction: 'below',
+      to: 'eyes',
+    });
     expect(widened(mouth!, 1)?.wide).toBe(5);
     expect(widened(cheeks!, 1)?.sideways).toEqual({ by: 'outward', stitches: 3, from: 'eyes' });
   });
 
   test('what is dropped on the map where it was changes nothing; elsewhere it goes to the nearest', () => {
     for (const start of ['left', 'right']) {
-      const face = part('Mouth: 5 stitches below the eyes, 4 rounds wide. Felt cheeks, 8 mm, 3 stitches below the eyes, 1 round outside the eyes.', start);
+      const face = part(
+        'Mouth: 5 stitches below the eyes, 4 rounds wide. Felt cheeks, 8 mm, 3 stitches below the eyes, 1 round outside the eyes.',
+        start,
+      );
       const { form, map, eyes, features } = face;
       const drawn = fabricMap(map);
       const [left] = eyes!.posts;
@@ -137,10 +210,16 @@ describe('moving', () => {
       const [mouth, cheeks] = features;
       const middle = mapPoint(map, 10, mouth!.units[0]!.azimuth);
       expect(featureDropped(form, map.front, mouth!, drop(middle.x, middle.y))).toBeNull();
-      expect(featureDropped(form, map.front, mouth!, drop(middle.x, middle.y + 10))?.vertical).toMatchObject({ stitches: 7, direction: 'below' });
+      expect(featureDropped(form, map.front, mouth!, drop(middle.x, middle.y + 10))?.vertical).toMatchObject({
+        stitches: 7,
+        direction: 'below',
+      });
       const cheek = cheeks!.units.find(({ side }) => side === 'left')!;
       const spot = mapPoint(map, cheek.fromLine, cheek.fromAzimuth);
-      expect(featureDropped(form, map.front, cheeks!, drop(spot.x - 5, spot.y))?.sideways).toEqual({ by: 'apart', apart: 8 });
+      expect(featureDropped(form, map.front, cheeks!, drop(spot.x - 5, spot.y))?.sideways).toEqual({
+        by: 'apart',
+        apart: 8,
+      });
     }
   });
 
@@ -166,12 +245,16 @@ describe('drawn', () => {
     // The middle of the face lies on line 9.84, where the dotted line is drawn, whichever end is at the left.
     expect(drawn.middle).toBeCloseTo(9.84 * 5 - 47.5, 0);
     expect(fabricMap(part('', 'right').map).middle).toBeCloseTo(47.5 - 9.84 * 5, 0);
-    const [left, right] = eyes!.posts.map((post) => holeOnMap(map, drawn, post.line, post.stitch, post.azimuth, false));
+    const [left, right] = eyes!.posts.map((post) =>
+      holeOnMap(map, drawn, post.line, post.stitch, post.azimuth, false),
+    );
     expect(left!.x).toBeLessThan(right!.x);
     expect(Math.abs(left!.y - right!.y)).toBeLessThan(1);
     const turnedRound = part('', 'right');
     expect(mapPoint(turnedRound.map, 0, turnedRound.map.front).x).toBeCloseTo(47.5, 1);
-    expect(mapPoint(turnedRound.map, 8, turnedRound.map.front + 0.5).y).toBeGreaterThan(mapPoint(turnedRound.map, 8, turnedRound.map.front).y);
+    expect(mapPoint(turnedRound.map, 8, turnedRound.map.front + 0.5).y).toBeGreaterThan(
+      mapPoint(turnedRound.map, 8, turnedRound.map.front).y,
+    );
   });
 
   test('the small picture is as wide as the part is long', () => {
@@ -187,20 +270,42 @@ describe('drawn', () => {
   });
 
   test('conflicts are marked at the holes they are about', () => {
-    const { eyes, features } = analyseToy(text('').replace('between R8 and R9 and between R12 and R13', 'between R9 and R10 and between R13 and R14')).parts[0]!;
-    expect(conflictMarks(eyes, features).find(({ code }) => code === 'not-centred')?.ends.map(({ line }) => line)).toEqual([9, 13]);
+    const { eyes, features } = analyseToy(
+      text('').replace(
+        'between R8 and R9 and between R12 and R13',
+        'between R9 and R10 and between R13 and R14',
+      ),
+    ).parts[0]!;
+    expect(
+      conflictMarks(eyes, features)
+        .find(({ code }) => code === 'not-centred')
+        ?.ends.map(({ line }) => line),
+    ).toEqual([9, 13]);
   });
 });
 
 test('rows lie too: a flat piece worked sideways', () => {
-  const rows = ['Gauge: 5 mm x 5 mm', '', 'Face', 'Start: left', 'Row 1: ch 13, sc in 2nd ch from hook, sc 11 [12]', 'Rows 2-15: ch 1, turn, sc across [12]', 'Eyes: 8 mm, embroidered, 6 rounds apart, 2 stitches above the front line.', 'Mouth: 3 stitches below the front line, 4 rounds wide.', ''].join('\n');
+  const rows = [
+    'Gauge: 5 mm x 5 mm',
+    '',
+    'Face',
+    'Start: left',
+    'Row 1: ch 13, sc in 2nd ch from hook, sc 11 [12]',
+    'Rows 2-15: ch 1, turn, sc across [12]',
+    'Eyes: 8 mm, embroidered, 6 rounds apart, 2 stitches above the front line.',
+    'Mouth: 3 stitches below the front line, 4 rounds wide.',
+    '',
+  ].join('\n');
   const { features, size } = analyseToy(rows).parts[0]!;
   expect(size).toEqual({ widthMm: 75, heightMm: 60 });
   const [mouth] = features.filter(({ kind }) => kind === 'mouth');
   expect(mouth!.units[0]!.toLine - mouth!.units[0]!.fromLine).toBe(4);
   // Row 1 begins at the lower edge of a piece that starts at the left: 3 stitches below its middle of 6 is hole 3 or 4 from there.
   const fromBelow = ({ line, hole }: { line: number; hole: number }) => (line % 2 === 1 ? 13 - hole : hole);
-  const ends = mouth!.units.flatMap((unit) => [{ line: unit.fromLine, hole: unit.from }, { line: unit.toLine, hole: unit.to }]);
+  const ends = mouth!.units.flatMap((unit) => [
+    { line: unit.fromLine, hole: unit.from },
+    { line: unit.toLine, hole: unit.to },
+  ]);
   expect(new Set(ends.map(fromBelow)).size).toBe(1);
   expect([3, 4]).toContain(fromBelow(ends[0]!));
 });

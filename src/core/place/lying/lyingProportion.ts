@@ -8,7 +8,8 @@ import type { Proportion } from '../proportion';
 import { heightAt, heightUp, lyingFrame, type LyingFrame } from './frame';
 import { linesApart, withLines } from './lyingEyesRule';
 
-const widestOf = ({ profile }: PartForm) => profile.radius.reduce((most, radius) => Math.max(most, radius), 0.001);
+const widestOf = ({ profile }: PartForm) =>
+  profile.radius.reduce((most, radius) => Math.max(most, radius), 0.001);
 const downOf = (form: PartForm, heightMm: number) => (widestOf(form) - heightMm) / (2 * widestOf(form));
 
 /** Heights and distances do not depend on which azimuth the front has. */
@@ -30,25 +31,44 @@ function risesOf(form: PartForm): number[] {
 /** The proportion of eyes on a part that lies: how far down by their height, how far apart by their rounds. */
 export function lyingProportionOf(form: PartForm, { posts, frontAzimuth }: EyePlacement): Proportion {
   const { z } = form.profile;
-  const height = posts.reduce((sum, { line, azimuth }) => sum + heightAt(form, lyingFrame(form, frontAzimuth), line, azimuth), 0) / 2;
-  return { down: downOf(form, height), apart: Math.abs((z[posts[0].line - 1] ?? 0) - (z[posts[1].line - 1] ?? 0)) / Math.max(0.001, ...z) };
+  const height =
+    posts.reduce(
+      (sum, { line, azimuth }) => sum + heightAt(form, lyingFrame(form, frontAzimuth), line, azimuth),
+      0,
+    ) / 2;
+  return {
+    down: downOf(form, height),
+    apart: Math.abs((z[posts[0].line - 1] ?? 0) - (z[posts[1].line - 1] ?? 0)) / Math.max(0.001, ...z),
+  };
 }
 
 /** The whole stitches up and rounds apart nearest to a proportion. */
-export function lyingEyesForProportion(form: PartForm, wanted: Proportion, rule: EyeRule): { rule: EyeRule; real: Proportion } {
+export function lyingEyesForProportion(
+  form: PartForm,
+  wanted: Proportion,
+  rule: EyeRule,
+): { rule: EyeRule; real: Proportion } {
   const frame = frameOf(form);
   const rises = risesOf(form);
-  const downAt = (rise: number) => downOf(form, heightUp(form, frame, 0, rise) ?? (Math.sign(rise) * turn));
+  const downAt = (rise: number) => downOf(form, heightUp(form, frame, 0, rise) ?? Math.sign(rise) * turn);
   const rise = rises[nearest(0, rises.length - 1, (i) => Math.abs(downAt(rises[i] ?? 0) - wanted.down))] ?? 0;
-  const apart = nearest(1, Math.max(1, form.fabric.rounds - 2), (one) => Math.abs(apartOf(form, frame, one) - wanted.apart));
-  return { rule: { ...withLines(form, rule, linesApart(form, frame, apart)), rise }, real: { down: downAt(rise), apart: apartOf(form, frame, apart) } };
+  const apart = nearest(1, Math.max(1, form.fabric.rounds - 2), (one) =>
+    Math.abs(apartOf(form, frame, one) - wanted.apart),
+  );
+  return {
+    rule: { ...withLines(form, rule, linesApart(form, frame, apart)), rise },
+    real: { down: downAt(rise), apart: apartOf(form, frame, apart) },
+  };
 }
 
 /** Every share there really is. */
 export function lyingProportionSteps(form: PartForm): { down: number[]; apart: number[] } {
   const frame = frameOf(form);
   return {
-    down: risesOf(form).flatMap((rise) => { const height = heightUp(form, frame, 0, rise); return height === null ? [] : [downOf(form, height)]; }),
+    down: risesOf(form).flatMap((rise) => {
+      const height = heightUp(form, frame, 0, rise);
+      return height === null ? [] : [downOf(form, height)];
+    }),
     apart: Array.from({ length: Math.max(1, form.fabric.rounds - 2) }, (_, i) => apartOf(form, frame, i + 1)),
   };
 }

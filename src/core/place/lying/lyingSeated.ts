@@ -30,37 +30,66 @@ export interface LyingSeatedCheck {
 const levelWithin = 0.3;
 
 /** What the count should be, where the eyes are where the plan puts them. */
-export function plannedLyingCount({ posts, rule }: EyePlacement, labels: ArrayLike<number>): LyingSeatedCount {
+export function plannedLyingCount(
+  { posts, rule }: EyePlacement,
+  labels: ArrayLike<number>,
+): LyingSeatedCount {
   const of = (side: 'left' | 'right'): LyingEyeCount => {
     const post = posts.find((one) => one.side === side) ?? posts[0];
-    return { round: labels[post.line - 1] ?? post.line, before: rule.seat === 'foot' ? post.stitch - 1 : post.stitch };
+    return {
+      round: labels[post.line - 1] ?? post.line,
+      before: rule.seat === 'foot' ? post.stitch - 1 : post.stitch,
+    };
   };
   return { left: of('left'), right: of('right') };
 }
 
 /** Says from a count on the real piece whether eyes on two lines of holes are level and centred, and what to move. */
-export function checkLyingSeated(form: PartForm, eyes: EyePlacement, count: LyingSeatedCount): LyingSeatedCheck {
+export function checkLyingSeated(
+  form: PartForm,
+  eyes: EyePlacement,
+  count: LyingSeatedCount,
+): LyingSeatedCheck {
   const { seat } = eyes.rule;
   const frame = lyingFrame(form, eyes.frontAzimuth);
   const planned = plannedLyingCount(eyes, form.fabric.label);
   const seatedAt = ({ round, before }: LyingEyeCount) => {
     const line = Math.max(1, Math.min(form.fabric.rounds - 1, roundIndex(form.fabric, round)));
     const holes = seatHoles(form, line, seat);
-    return { line, azimuth: holes.first + (2 * Math.PI * (before - (seat === 'foot' ? 0 : 1))) / Math.max(1, holes.count) };
+    return {
+      line,
+      azimuth: holes.first + (2 * Math.PI * (before - (seat === 'foot' ? 0 : 1))) / Math.max(1, holes.count),
+    };
   };
   const [left, right] = [seatedAt(count.left), seatedAt(count.right)];
-  const rightHigherMm = heightAt(form, frame, right.line, right.azimuth) - heightAt(form, frame, left.line, left.azimuth);
+  const rightHigherMm =
+    heightAt(form, frame, right.line, right.azimuth) - heightAt(form, frame, left.line, left.azimuth);
   const offMm = (placeOf(form, frame, left)[0] + placeOf(form, frame, right)[0]) / 2;
   const moves = (['left', 'right'] as const).flatMap((side) => {
     const [real, plan] = [count[side], planned[side]];
     const across = (roundIndex(form.fabric, plan.round) - roundIndex(form.fabric, real.round)) * frame.right;
     const line = roundIndex(form.fabric, plan.round);
     // On the planned round the stitches differ by themselves; on another the number that is level there is another one.
-    const up = across === 0 ? (plan.before - real.before) * directionAt(form.fabric, form.orientation, line) : 0;
+    const up =
+      across === 0 ? (plan.before - real.before) * directionAt(form.fabric, form.orientation, line) : 0;
     return [
-      ...(across === 0 ? [] : [`Move the ${side} eye ${Math.abs(across)} ${Math.abs(across) === 1 ? 'round' : 'rounds'} to the ${across > 0 ? 'right' : 'left'}, to stitch ${plan.before + (seat === 'foot' ? 1 : 0)} of it.`]),
-      ...(up === 0 ? [] : [`Move the ${side} eye ${Math.abs(up)} ${Math.abs(up) === 1 ? 'stitch' : 'stitches'} ${up > 0 ? 'up' : 'down'}.`]),
+      ...(across === 0
+        ? []
+        : [
+            `Move the ${side} eye ${Math.abs(across)} ${Math.abs(across) === 1 ? 'round' : 'rounds'} to the ${across > 0 ? 'right' : 'left'}, to stitch ${plan.before + (seat === 'foot' ? 1 : 0)} of it.`,
+          ]),
+      ...(up === 0
+        ? []
+        : [
+            `Move the ${side} eye ${Math.abs(up)} ${Math.abs(up) === 1 ? 'stitch' : 'stitches'} ${up > 0 ? 'up' : 'down'}.`,
+          ]),
     ];
   });
-  return { rightHigherMm, offMm, level: Math.abs(rightHigherMm) <= Math.max(eyes.levelMm + 0.1, form.gauge.widthMm * levelWithin), centred: Math.abs(offMm) <= Math.max(eyes.missMm + 0.1, form.gauge.heightMm * levelWithin), moves };
+  return {
+    rightHigherMm,
+    offMm,
+    level: Math.abs(rightHigherMm) <= Math.max(eyes.levelMm + 0.1, form.gauge.widthMm * levelWithin),
+    centred: Math.abs(offMm) <= Math.max(eyes.missMm + 0.1, form.gauge.heightMm * levelWithin),
+    moves,
+  };
 }

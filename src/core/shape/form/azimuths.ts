@@ -24,12 +24,19 @@ export function formAzimuths(fabric: Fabric, form: RelaxedForm, starts: Float64A
       for (let i = 0; i < count; i += 1) azimuths[from + i] = (turn * (i + 0.5 - count / 2)) / count;
       continue;
     }
-    const { middle: [mx, my, mz], axis: [nx, ny, nz] } = roundPlane(places, from, count);
+    const {
+      middle: [mx, my, mz],
+      axis: [nx, ny, nz],
+    } = roundPlane(places, from, count);
     // The direction of azimuth 0 is carried from round to round without turning about the axis.
     const along = ax * nx + ay * ny + az * nz;
-    ax -= along * nx; ay -= along * ny; az -= along * nz;
+    ax -= along * nx;
+    ay -= along * ny;
+    az -= along * nz;
     const length = Math.hypot(ax, ay, az) || 1;
-    ax /= length; ay /= length; az /= length;
+    ax /= length;
+    ay /= length;
+    az /= length;
     const [bx, by, bz] = [ny * az - nz * ay, nz * ax - nx * az, nx * ay - ny * ax];
     let before = (starts[round] ?? 0) + turn / count / 2;
     for (let i = from; i < from + count; i += 1) {

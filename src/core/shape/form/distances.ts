@@ -2,7 +2,11 @@ import type { RelaxedForm } from './relaxForm';
 
 /** Straight distance between two nodes in mm: what callipers would find. */
 export function straightMm({ places }: RelaxedForm, a: number, b: number): number {
-  return Math.hypot(places[a * 3]! - places[b * 3]!, places[a * 3 + 1]! - places[b * 3 + 1]!, places[a * 3 + 2]! - places[b * 3 + 2]!);
+  return Math.hypot(
+    places[a * 3]! - places[b * 3]!,
+    places[a * 3 + 1]! - places[b * 3 + 1]!,
+    places[a * 3 + 2]! - places[b * 3 + 2]!,
+  );
 }
 
 /** Ways over the surface from one stitch: how far every node is in mm, and the node before it on its way; -1 at the stitch itself. */
@@ -30,7 +34,27 @@ export function surfaceWays(form: RelaxedForm, from: number): SurfaceWays {
   for (let node = 0; node < count; node += 1) {
     const [n, p, u, d] = [step(next, node), step(prev, node), step(up, node), step(down, node)];
     const [nu, pu, nd, pd] = [step(next, u), step(prev, u), step(next, d), step(prev, d)];
-    neighbours.set([n, p, u, d, nu, pu, nd, pd, step(next, nu), step(prev, pu), step(next, nd), step(prev, pd), step(up, nu), step(up, pu), step(down, nd), step(down, pd)], node * 16);
+    neighbours.set(
+      [
+        n,
+        p,
+        u,
+        d,
+        nu,
+        pu,
+        nd,
+        pd,
+        step(next, nu),
+        step(prev, pu),
+        step(next, nd),
+        step(prev, pd),
+        step(up, nu),
+        step(up, pu),
+        step(down, nd),
+        step(down, pd),
+      ],
+      node * 16,
+    );
   }
   const far = new Float64Array(count).fill(Number.POSITIVE_INFINITY);
   const before = new Int32Array(count).fill(-1);
@@ -42,8 +66,16 @@ export function surfaceWays(form: RelaxedForm, from: number): SurfaceWays {
       if (other < 0) continue;
       const way = straightMm(form, node, other);
       // Neighbourhood is not always mutual: an increase has one foot but a foot names one stitch over it. So look both ways.
-      if (far[other]! + way < far[node]! - 1e-9) { far[node] = far[other]! + way; before[node] = other; shorter = true; }
-      if (far[node]! + way < far[other]! - 1e-9) { far[other] = far[node]! + way; before[other] = node; shorter = true; }
+      if (far[other]! + way < far[node]! - 1e-9) {
+        far[node] = far[other]! + way;
+        before[node] = other;
+        shorter = true;
+      }
+      if (far[node]! + way < far[other]! - 1e-9) {
+        far[other] = far[node]! + way;
+        before[other] = node;
+        shorter = true;
+      }
     }
     return shorter;
   };

@@ -16,7 +16,13 @@ function soleRounds(fabric: Fabric, profile: Profile): number {
 }
 
 /** How the text finishes a part, as far as its form depends on it. Stuffing nobody speaks of is taken as medium. */
-export function finishOf(part: PartSource, fabric: Fabric, profile: Profile, front: number, firmness?: Firmness): Finish {
+export function finishOf(
+  part: PartSource,
+  fabric: Fabric,
+  profile: Profile,
+  front: number,
+  firmness?: Firmness,
+): Finish {
   const said = (kind: string) => part.steps.some((step) => step.kind === kind);
   const stuffing = part.steps.findLast((step) => step.kind === 'stuff' && step.firmness)?.firmness;
   const flat = fabric.row[0] === 1;
@@ -26,7 +32,11 @@ export function finishOf(part: PartSource, fabric: Fabric, profile: Profile, fro
   return {
     firmness: flat ? 'none' : (firmness ?? stuffing ?? 'medium'),
     // A live edge in the middle of the work is no gathered end: only a round that has been drawn in is.
-    gathered: !flat && !folded && fabric.rounds > 3 && ((last <= 8 && last < before) || (last <= 12 && said('close'))),
+    gathered:
+      !flat &&
+      !folded &&
+      fabric.rounds > 3 &&
+      ((last <= 8 && last < before) || (last <= 12 && said('close'))),
     pressedAt: said('fold') && !flat ? front : null,
     sole: soleRounds(fabric, profile),
   };

@@ -11,7 +11,14 @@ import type { Stand } from './stand';
  * @param line the line of holes between the rounds with index `line` and `line + 1`, from 1
  * @param hole from 1 in the round above the line; halves lie between two holes
  */
-export function holePoint(fabric: Fabric, nodes: FormNodes, placed: Float32Array, stand: Stand, line: number, hole: number): SurfacePoint | null {
+export function holePoint(
+  fabric: Fabric,
+  nodes: FormNodes,
+  placed: Float32Array,
+  stand: Stand,
+  line: number,
+  hole: number,
+): SurfacePoint | null {
   const from = fabric.offset[line] ?? 0;
   const count = (fabric.offset[line + 1] ?? 0) - from;
   if (count <= 0) return null;
@@ -22,9 +29,20 @@ export function holePoint(fabric: Fabric, nodes: FormNodes, placed: Float32Array
     if (first < 0 || parents === 0) return [Math.max(0, nodes.down[stitch] ?? stitch)];
     return Array.from({ length: parents }, (_, i) => first + i);
   };
-  const feet = Number.isInteger(hole) ? footOf(hole) : [...footOf(Math.floor(hole)), ...footOf(Math.ceil(hole))];
-  const mean = (of: (node: number) => readonly number[]) => [0, 1, 2].map((axis) => feet.reduce((sum, node) => sum + (of(node)[axis] ?? 0), 0) / feet.length) as [number, number, number];
+  const feet = Number.isInteger(hole)
+    ? footOf(hole)
+    : [...footOf(Math.floor(hole)), ...footOf(Math.ceil(hole))];
+  const mean = (of: (node: number) => readonly number[]) =>
+    [0, 1, 2].map((axis) => feet.reduce((sum, node) => sum + (of(node)[axis] ?? 0), 0) / feet.length) as [
+      number,
+      number,
+      number,
+    ];
   const out = mean((node) => outwardAt(nodes, placed, stand, node));
   const size = Math.hypot(...out) || 1;
-  return { at: mean((node) => [placed[node * 3] ?? 0, placed[node * 3 + 1] ?? 0, placed[node * 3 + 2] ?? 0]), out: [out[0] / size, out[1] / size, out[2] / size], stitch: feet[0] ?? 0 };
+  return {
+    at: mean((node) => [placed[node * 3] ?? 0, placed[node * 3 + 1] ?? 0, placed[node * 3 + 2] ?? 0]),
+    out: [out[0] / size, out[1] / size, out[2] / size],
+    stitch: feet[0] ?? 0,
+  };
 }

@@ -18,16 +18,26 @@ export interface FormMeasures {
 export function volumeMl(fabric: Fabric, { nodes, places }: RelaxedForm): number {
   if (fabric.row[0] === 1) return 0;
   const surface = surfaceOf(fabric, nodes, true);
-  const at = (node: number): [number, number, number] => [places[node * 3] ?? 0, places[node * 3 + 1] ?? 0, places[node * 3 + 2] ?? 0];
+  const at = (node: number): [number, number, number] => [
+    places[node * 3] ?? 0,
+    places[node * 3 + 1] ?? 0,
+    places[node * 3 + 2] ?? 0,
+  ];
   const six = ([ax, ay, az]: number[], [bx, by, bz]: number[], [cx, cy, cz]: number[]) =>
     ax! * (by! * cz! - bz! * cy!) + ay! * (bz! * cx! - bx! * cz!) + az! * (bx! * cy! - by! * cx!);
   let sum = 0;
   const { triangles } = surface;
-  for (let i = 0; i < triangles.length; i += 3) sum += six(at(triangles[i] ?? 0), at(triangles[i + 1] ?? 0), at(triangles[i + 2] ?? 0));
+  for (let i = 0; i < triangles.length; i += 3)
+    sum += six(at(triangles[i] ?? 0), at(triangles[i + 1] ?? 0), at(triangles[i + 2] ?? 0));
   for (const loop of openEdges(surface)) {
     const middle = [0, 0, 0];
-    for (const node of loop) at(node).forEach((value, axis) => { middle[axis] = (middle[axis] ?? 0) + value / loop.length; });
-    loop.forEach((node, i) => { sum += six(at(loop[(i + 1) % loop.length] ?? 0), at(node), middle); });
+    for (const node of loop)
+      at(node).forEach((value, axis) => {
+        middle[axis] = (middle[axis] ?? 0) + value / loop.length;
+      });
+    loop.forEach((node, i) => {
+      sum += six(at(loop[(i + 1) % loop.length] ?? 0), at(node), middle);
+    });
   }
   // A sixth of the box product each; 1000 mm³ are a millilitre.
   return Math.abs(sum) / 6 / 1000;
@@ -45,10 +55,20 @@ export function measureForm(fabric: Fabric, form: RelaxedForm, stand: Stand): Fo
   const size = (axis: number) => (form.nodes.stitches > 0 ? (high[axis] ?? 0) - (low[axis] ?? 0) : 0);
   const rounds = Array.from({ length: fabric.rounds }, (_, round) => measureRound(fabric, form, round));
   const base = rounds[0]?.heightMm ?? 0;
-  return { widthMm: size(0), depthMm: size(2), heightMm: size(1), volumeMl: volumeMl(fabric, form), rounds: rounds.map((round) => ({ ...round, heightMm: round.heightMm - base })) };
+  return {
+    widthMm: size(0),
+    depthMm: size(2),
+    heightMm: size(1),
+    volumeMl: volumeMl(fabric, form),
+    rounds: rounds.map((round) => ({ ...round, heightMm: round.heightMm - base })),
+  };
 }
 
-function measureRound(fabric: Fabric, { places }: RelaxedForm, round: number): FormMeasures['rounds'][number] {
+function measureRound(
+  fabric: Fabric,
+  { places }: RelaxedForm,
+  round: number,
+): FormMeasures['rounds'][number] {
   const from = fabric.offset[round] ?? 0;
   const count = roundCount(fabric, round + 1);
   const { middle, axis } = roundPlane(places, from, Math.max(1, count));
@@ -60,7 +80,12 @@ function measureRound(fabric: Fabric, { places }: RelaxedForm, round: number): F
     // The climb of a spiral is no part of its radius.
     const climb = x * axis[0] + y * axis[1] + z * axis[2];
     radius += Math.sqrt(Math.max(0, x * x + y * y + z * z - climb * climb)) / count;
-    if (i + 1 < count) way += Math.hypot(places[at + 3]! - places[at]!, places[at + 4]! - places[at + 1]!, places[at + 5]! - places[at + 2]!);
+    if (i + 1 < count)
+      way += Math.hypot(
+        places[at + 3]! - places[at]!,
+        places[at + 4]! - places[at + 1]!,
+        places[at + 5]! - places[at + 2]!,
+      );
   }
   // A spiral round does not meet itself: as many steps as stitches, each as long as the others in the mean.
   const around = fabric.row[round] === 1 || count < 2 ? way : (way * count) / (count - 1);

@@ -66,10 +66,24 @@ export function formNodes(fabric: Fabric, gathered: boolean): FormNodes {
   const endPole = gathered && stitches > 0 ? count++ : -1;
   const side = () => new Int32Array(count).fill(-1);
   const nodes: FormNodes = {
-    count, stitches, prev: side(), next: side(), down: side(), up: side(), round: new Uint16Array(count),
-    wall: wallRounds(fabric), ridge: new Uint8Array(fabric.rounds), chainFrom, chainCount, startPole, endPole,
+    count,
+    stitches,
+    prev: side(),
+    next: side(),
+    down: side(),
+    up: side(),
+    round: new Uint16Array(count),
+    wall: wallRounds(fabric),
+    ridge: new Uint8Array(fabric.rounds),
+    chainFrom,
+    chainCount,
+    startPole,
+    endPole,
   };
-  const link = (a: number, b: number) => { nodes.next[a] = b; nodes.prev[b] = a; };
+  const link = (a: number, b: number) => {
+    nodes.next[a] = b;
+    nodes.prev[b] = a;
+  };
   for (let chain = 1; chain < chainCount; chain += 1) link(chainFrom + chain - 1, chainFrom + chain);
   if (fabric.start === 'tube' && chainCount > 2) link(chainFrom + chainCount - 1, chainFrom);
   for (let round = 0; round < fabric.rounds; round += 1) {
@@ -82,8 +96,12 @@ export function formNodes(fabric: Fabric, gathered: boolean): FormNodes {
       const into = fabric.into[stitch] ?? 0;
       if (into === frontLoop || into === backLoop) single += 1;
       const first = fabric.parentFirst[stitch] ?? -1;
-      const down = first >= 0 ? first + (((fabric.parentCount[stitch] ?? 1) - 1) >> 1)
-        : ring ? startPole : chainFrom + chainOfSlot(fabric, fabric.startSlots[stitch] ?? 0);
+      const down =
+        first >= 0
+          ? first + (((fabric.parentCount[stitch] ?? 1) - 1) >> 1)
+          : ring
+            ? startPole
+            : chainFrom + chainOfSlot(fabric, fabric.startSlots[stitch] ?? 0);
       nodes.down[stitch] = down;
       const wallRound = nodes.wall[round] === 1;
       if (down >= 0 && (nodes.up[down] === -1 || wallRound)) nodes.up[down] = stitch;
@@ -91,7 +109,12 @@ export function formNodes(fabric: Fabric, gathered: boolean): FormNodes {
     }
     if (round > 0 && to > from) nodes.ridge[round] = single * 2 > to - from ? 1 : 0;
     if (fabric.row[round] === 1 || to - from < 2) continue;
-    const spirals = round + 1 < fabric.rounds && fabric.base[round + 1] === round + 1 && fabric.joined[round] !== 1 && fabric.row[round + 1] !== 1 && roundCount(fabric, round + 2) > 0;
+    const spirals =
+      round + 1 < fabric.rounds &&
+      fabric.base[round + 1] === round + 1 &&
+      fabric.joined[round] !== 1 &&
+      fabric.row[round + 1] !== 1 &&
+      roundCount(fabric, round + 2) > 0;
     if (spirals) link(to - 1, to);
     else if (fabric.joined[round] === 1) link(to - 1, from);
   }

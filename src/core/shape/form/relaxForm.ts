@@ -20,9 +20,21 @@ export function formSoFar(relaxation: Relaxation, widthMm: number): RelaxedForm 
   for (let stitch = 0; stitch < nodes.stitches; stitch += 1) {
     const next = (nodes.next[stitch] ?? -1) * 3;
     const at = stitch * 3;
-    if (next >= 0) stretch[stitch] = Math.hypot(places[next]! - places[at]!, places[next + 1]! - places[at + 1]!, places[next + 2]! - places[at + 2]!) - 1;
+    if (next >= 0)
+      stretch[stitch] =
+        Math.hypot(
+          places[next]! - places[at]!,
+          places[next + 1]! - places[at + 1]!,
+          places[next + 2]! - places[at + 2]!,
+        ) - 1;
   }
-  return { nodes, places: places.map((value) => value * widthMm), resting: relaxation.resting, steps: relaxation.steps, stretch };
+  return {
+    nodes,
+    places: places.map((value) => value * widthMm),
+    resting: relaxation.resting,
+    steps: relaxation.steps,
+    stretch,
+  };
 }
 
 /** Relaxes a part until it rests. */

@@ -50,7 +50,11 @@ const pressedHalf = 0.3;
  * Moves the ends of every spring towards its length at rest, in the order of the list or from its end. Sweeping both ways in turn keeps
  * the order from twisting the form.
  */
-export function projectSprings({ count, a, b, rest, pull }: Springs, places: Float64Array, backwards = false): void {
+export function projectSprings(
+  { count, a, b, rest, pull }: Springs,
+  places: Float64Array,
+  backwards = false,
+): void {
   const by = backwards ? -1 : 1;
   for (let i = backwards ? count - 1 : 0, left = count; left > 0; i += by, left -= 1) {
     const p = a[i]!;
@@ -115,7 +119,13 @@ export class Relaxation {
       const foot = this.nodes.down[stitch] ?? -1;
       const under = foot >= 0 ? (this.nodes.down[foot] ?? -1) : -1;
       const round = this.nodes.round[stitch] ?? 0;
-      if (under >= 0 && this.nodes.up[foot] === stitch && this.nodes.ridge[round] !== 1 && this.nodes.wall[round] === 1) bends.push(under * 3, foot * 3, stitch * 3);
+      if (
+        under >= 0 &&
+        this.nodes.up[foot] === stitch &&
+        this.nodes.ridge[round] !== 1 &&
+        this.nodes.wall[round] === 1
+      )
+        bends.push(under * 3, foot * 3, stitch * 3);
     }
     this.bends = Int32Array.from(bends);
     const pressed: number[] = [];
@@ -125,7 +135,10 @@ export class Relaxation {
     const gauged: number[] = [];
     for (let stitch = 0; stitch < this.nodes.stitches && fabric.row[0] !== 1; stitch += 1) {
       const round = this.nodes.round[stitch] ?? 0;
-      const of = (side: Int32Array) => { const node = side[stitch] ?? -1; return (node < 0 ? stitch : node) * 3; };
+      const of = (side: Int32Array) => {
+        const node = side[stitch] ?? -1;
+        return (node < 0 ? stitch : node) * 3;
+      };
       const neighbours = [of(this.nodes.prev), of(this.nodes.next), of(this.nodes.down), of(this.nodes.up)];
       // Frills, soles and empty parts have no stuffing behind them.
       if (finish.firmness === 'none' || this.nodes.wall[round] !== 1 || round < finish.sole) {
@@ -134,7 +147,11 @@ export class Relaxation {
         const up = this.nodes.up[stitch] ?? -1;
         const down = this.nodes.down[stitch] ?? -1;
         const foldAbove = up >= 0 && this.nodes.ridge[this.nodes.round[up] ?? 0] === 1;
-        const foldBelow = down >= 0 && down < this.nodes.stitches && (this.nodes.ridge[round] === 1 || this.nodes.wall[this.nodes.round[down] ?? 0] !== this.nodes.wall[round]);
+        const foldBelow =
+          down >= 0 &&
+          down < this.nodes.stitches &&
+          (this.nodes.ridge[round] === 1 ||
+            this.nodes.wall[this.nodes.round[down] ?? 0] !== this.nodes.wall[round]);
         soft.push(stitch * 3);
         softAround.push(before, after, foldBelow ? stitch * 3 : below, foldAbove ? stitch * 3 : above);
         continue;
@@ -191,7 +208,10 @@ export class Relaxation {
       places[i + 1] = y + dy * damping;
       places[i + 2] = z + dz * damping;
     }
-    if (this.steps >= mostSteps || (this.steps % motionEvery === 0 && this.steps >= fewestSteps && most < restAt * restAt)) {
+    if (
+      this.steps >= mostSteps ||
+      (this.steps % motionEvery === 0 && this.steps >= fewestSteps && most < restAt * restAt)
+    ) {
       places.set(before);
       // What hands press lies between them as it is.
       if (this.input.finish.pressedAt === null) alignTo(places, this.first);
@@ -237,7 +257,10 @@ export class Relaxation {
   private regulate(): void {
     const wanted = stretchOf[this.input.finish.firmness];
     const strain = this.stretch() - wanted;
-    this.pressure = Math.max(0.002, Math.min(0.4, this.pressure * Math.exp(-Math.max(-0.25, Math.min(0.25, strain * 6)))));
+    this.pressure = Math.max(
+      0.002,
+      Math.min(0.4, this.pressure * Math.exp(-Math.max(-0.25, Math.min(0.25, strain * 6)))),
+    );
   }
 
   /** Mean stretch along the stuffed rounds, as a share. */
@@ -300,7 +323,9 @@ export class Relaxation {
       if (size < 1e-9) continue;
       const middle = (axis: number) => {
         const along = 0.5 * (places[e + axis]! + places[w + axis]!);
-        return (edge ? along : 0.5 * along + 0.25 * (places[n + axis]! + places[s + axis]!)) - places[at + axis]!;
+        return (
+          (edge ? along : 0.5 * along + 0.25 * (places[n + axis]! + places[s + axis]!)) - places[at + axis]!
+        );
       };
       const off = ((edge ? 0.3 : 1) * smoothness * (middle(0) * nx + middle(1) * ny + middle(2) * nz)) / size;
       places[at] = places[at]! + off * nx;

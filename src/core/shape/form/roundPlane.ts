@@ -1,7 +1,11 @@
 type Vector = [number, number, number];
 
 /** Middle of a round and the axis it goes around: by the areas its stitches sweep about the middle (Newell's method). Unit length. */
-export function roundPlane(places: Float64Array, from: number, count: number): { middle: Vector; axis: Vector } {
+export function roundPlane(
+  places: Float64Array,
+  from: number,
+  count: number,
+): { middle: Vector; axis: Vector } {
   const middle: Vector = [0, 0, 0];
   for (let i = from * 3; i < (from + count) * 3; i += 1) middle[(i % 3) as 0 | 1 | 2] += places[i]! / count;
   const [mx, my, mz] = middle;

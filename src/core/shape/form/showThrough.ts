@@ -18,14 +18,20 @@ export const coverOfStrand = 2.2;
  * @param widthMm stitch width of the gauge
  * @param thicknessMm thickness of the strand
  */
-export function showThrough(fabric: Fabric, form: RelaxedForm, widthMm: number, thicknessMm: number): ShowThrough {
+export function showThrough(
+  fabric: Fabric,
+  form: RelaxedForm,
+  widthMm: number,
+  thicknessMm: number,
+): ShowThrough {
   const rounds: number[] = [];
   let gaping = 0;
   for (let round = 0; round < fabric.rounds; round += 1) {
     const from = fabric.offset[round] ?? 0;
     const to = fabric.offset[round + 1] ?? 0;
     let here = 0;
-    for (let stitch = from; stitch < to; stitch += 1) if (widthMm * (1 + (form.stretch[stitch] ?? 0)) > coverOfStrand * thicknessMm) here += 1;
+    for (let stitch = from; stitch < to; stitch += 1)
+      if (widthMm * (1 + (form.stretch[stitch] ?? 0)) > coverOfStrand * thicknessMm) here += 1;
     gaping += here;
     if (here * 3 >= to - from && to > from) rounds.push(fabric.label[round] ?? round + 1);
   }

@@ -8,17 +8,34 @@ export type Side = 'front' | 'back' | 'left' | 'right' | 'top' | 'underneath';
 
 /** Directions towards the one who looks; left and right as seen from the front. */
 export const sideDirections: Readonly<Record<Side, readonly [number, number, number]>> = {
-  front: [0, 0, 1], back: [0, 0, -1], left: [-1, 0, 0], right: [1, 0, 0], top: [0, 1, 0], underneath: [0, -1, 0],
+  front: [0, 0, 1],
+  back: [0, 0, -1],
+  left: [-1, 0, 0],
+  right: [1, 0, 0],
+  top: [0, 1, 0],
+  underneath: [0, -1, 0],
 };
 
 /** The outward direction of the fabric at a node, by its neighbours; unit length. `placed` as from `standing`. */
-export function outwardAt(nodes: FormNodes, placed: Float32Array, stand: Stand, node: number): [number, number, number] {
-  const of = (side: Int32Array) => { const other = side[node] ?? -1; return (other < 0 ? node : other) * 3; };
+export function outwardAt(
+  nodes: FormNodes,
+  placed: Float32Array,
+  stand: Stand,
+  node: number,
+): [number, number, number] {
+  const of = (side: Int32Array) => {
+    const other = side[node] ?? -1;
+    return (other < 0 ? node : other) * 3;
+  };
   const [w, e, s, n] = [of(nodes.prev), of(nodes.next), of(nodes.down), of(nodes.up)];
   const a = [0, 1, 2].map((axis) => placed[e + axis]! - placed[w + axis]!) as [number, number, number];
   const b = [0, 1, 2].map((axis) => placed[n + axis]! - placed[s + axis]!) as [number, number, number];
   const sign = isMirrored(stand) ? -1 : 1;
-  const out: [number, number, number] = [sign * (a[1] * b[2] - a[2] * b[1]), sign * (a[2] * b[0] - a[0] * b[2]), sign * (a[0] * b[1] - a[1] * b[0])];
+  const out: [number, number, number] = [
+    sign * (a[1] * b[2] - a[2] * b[1]),
+    sign * (a[2] * b[0] - a[0] * b[2]),
+    sign * (a[0] * b[1] - a[1] * b[0]),
+  ];
   const size = Math.hypot(...out) || 1;
   return [out[0] / size, out[1] / size, out[2] / size];
 }
@@ -38,7 +55,13 @@ export function facingWords([x, y, z]: readonly [number, number, number]): strin
  *
  * @returns rounds from 1, nearest to the looker first; empty where the stitch is seen
  */
-export function hiddenBy(fabric: Fabric, nodes: FormNodes, placed: Float32Array, node: number, side: Side): number[] {
+export function hiddenBy(
+  fabric: Fabric,
+  nodes: FormNodes,
+  placed: Float32Array,
+  node: number,
+  side: Side,
+): number[] {
   const [dx, dy, dz] = sideDirections[side];
   const { triangles, stitch } = surfaceOf(fabric, nodes);
   const at = (other: number) => [placed[other * 3]!, placed[other * 3 + 1]!, placed[other * 3 + 2]!] as const;
@@ -60,7 +83,8 @@ export function hiddenBy(fabric: Fabric, nodes: FormNodes, placed: Float32Array,
     const v = (dx * qx + dy * qy + dz * qz) / det;
     const far = (vx * qx + vy * qy + vz * qz) / det;
     // What lies within half a millimetre is the stitch's own neighbourhood.
-    if (u >= 0 && v >= 0 && u + v <= 1 && far > 0.5) hits.push({ far, round: (nodes.round[stitch[i / 3] ?? 0] ?? 0) + 1 });
+    if (u >= 0 && v >= 0 && u + v <= 1 && far > 0.5)
+      hits.push({ far, round: (nodes.round[stitch[i / 3] ?? 0] ?? 0) + 1 });
   }
   return [...new Set(hits.sort((one, other) => other.far - one.far).map((hit) => hit.round))];
 }

@@ -35,12 +35,22 @@ class SpringList {
   }
 
   pack(): Springs {
-    return { count: this.a.length, a: Int32Array.from(this.a), b: Int32Array.from(this.b), rest: Float64Array.from(this.rest), pull: Float64Array.from(this.pull) };
+    return {
+      count: this.a.length,
+      a: Int32Array.from(this.a),
+      b: Int32Array.from(this.b),
+      rest: Float64Array.from(this.rest),
+      pull: Float64Array.from(this.pull),
+    };
   }
 }
 
 /** How far each stitch stands beside the middle of its feet, in stitches of the wider round; whole turns fall away, and no more than half a stitch. */
-function besideFeet(fabric: Fabric, { down, chainFrom, chainCount, stitches }: FormNodes, starts: Float64Array): Float64Array {
+function besideFeet(
+  fabric: Fabric,
+  { down, chainFrom, chainCount, stitches }: FormNodes,
+  starts: Float64Array,
+): Float64Array {
   const besides = new Float64Array(stitches);
   for (let round = 0; round < fabric.rounds; round += 1) {
     const from = fabric.offset[round] ?? 0;
@@ -53,8 +63,12 @@ function besideFeet(fabric: Fabric, { down, chainFrom, chainCount, stitches }: F
       const foot = down[stitch] ?? -1;
       if (foot < 0) continue;
       const parents = base >= 0 ? Math.max(1, fabric.parentCount[stitch] ?? 1) : 1;
-      const first = base >= 0 && (fabric.parentCount[stitch] ?? 0) > 0 ? (fabric.parentFirst[stitch] ?? foot) : foot;
-      const footAt = base >= 0 ? (starts[base] ?? 0) / turn + (first - (fabric.offset[base] ?? 0) + parents / 2) / below : (starts[0] ?? 0) / turn + (foot - chainFrom + 0.5) / below;
+      const first =
+        base >= 0 && (fabric.parentCount[stitch] ?? 0) > 0 ? (fabric.parentFirst[stitch] ?? foot) : foot;
+      const footAt =
+        base >= 0
+          ? (starts[base] ?? 0) / turn + (first - (fabric.offset[base] ?? 0) + parents / 2) / below
+          : (starts[0] ?? 0) / turn + (foot - chainFrom + 0.5) / below;
       const off = (starts[round] ?? 0) / turn + (stitch - from + 0.5) / count - footAt;
       besides[stitch] = Math.max(-0.5, Math.min(0.5, (off - Math.round(off)) * Math.max(count, below)));
     }
@@ -82,7 +96,13 @@ function leansOf({ rounds, offset }: Fabric, besides: Float64Array): number[] {
  * @param starts azimuths of the round starts, for how far a stitch stands beside its foot
  * @param stuffed stuffing keeps the rounds round; without it the fabric's own stiffness does
  */
-export function formSprings(fabric: Fabric, nodes: FormNodes, starts: Float64Array, gauge: Gauge, stuffed: boolean): Springs {
+export function formSprings(
+  fabric: Fabric,
+  nodes: FormNodes,
+  starts: Float64Array,
+  gauge: Gauge,
+  stuffed: boolean,
+): Springs {
   const list = new SpringList();
   const besides = besideFeet(fabric, nodes, starts);
   const leans = leansOf(fabric, besides);
@@ -90,8 +110,10 @@ export function formSprings(fabric: Fabric, nodes: FormNodes, starts: Float64Arr
   const tall = (stitch: number) => h * (heightOfCode[fabric.kind[stitch] ?? 0] ?? 1);
   const { next, prev, down, stitches, chainFrom, chainCount } = nodes;
   // A spiral leaves the middle of its ring step by step.
-  const fromRing = (stitch: number) => (fabric.joined[0] === 1 ? 1 : 0.5 + (stitch + 0.5) / roundCount(fabric, 1));
-  for (let chain = 0; chain < chainCount; chain += 1) list.add(chainFrom + chain, next[chainFrom + chain] ?? -1, 1, pulls.along);
+  const fromRing = (stitch: number) =>
+    fabric.joined[0] === 1 ? 1 : 0.5 + (stitch + 0.5) / roundCount(fabric, 1);
+  for (let chain = 0; chain < chainCount; chain += 1)
+    list.add(chainFrom + chain, next[chainFrom + chain] ?? -1, 1, pulls.along);
   for (let round = 0; round < fabric.rounds; round += 1) {
     const from = fabric.offset[round] ?? 0;
     const to = fabric.offset[round + 1] ?? 0;
@@ -109,7 +131,8 @@ export function formSprings(fabric: Fabric, nodes: FormNodes, starts: Float64Arr
       const height = tall(stitch);
       const foot = down[stitch] ?? -1;
       const parents = base >= 0 ? Math.max(1, fabric.parentCount[stitch] ?? 1) : 1;
-      const first = base >= 0 && (fabric.parentCount[stitch] ?? 0) > 0 ? (fabric.parentFirst[stitch] ?? foot) : foot;
+      const first =
+        base >= 0 && (fabric.parentCount[stitch] ?? 0) > 0 ? (fabric.parentFirst[stitch] ?? foot) : foot;
       const beside = besides[stitch] ?? 0;
       // The way to a place `places` of the round below beside the middle of the feet.
       const way = (places: number) => {
@@ -121,23 +144,41 @@ export function formSprings(fabric: Fabric, nodes: FormNodes, starts: Float64Arr
       const half = (parents - 1) / 2;
       const onFabric = foot < stitches || nodes.startPole < 0;
       // What pulls straight down is shared out by how far the round leans, or the stuffing's pull would set the stitches upright again.
-      const lean = onFabric && !flat && count === below ? leans[round] ?? 0 : 0;
+      const lean = onFabric && !flat && count === below ? (leans[round] ?? 0) : 0;
       for (let parent = 0; parent < parents; parent += parents > 1 ? parents - 1 : 1) {
         const share = parents > 1 ? 1 + 2 * lean * Math.sign(parent - half) : 1 - Math.abs(lean);
-        list.add(stitch, foot < stitches ? first + parent : foot, way(foot < stitches ? parent - half : 0), pulls.up * share);
+        list.add(
+          stitch,
+          foot < stitches ? first + parent : foot,
+          way(foot < stitches ? parent - half : 0),
+          pulls.up * share,
+        );
       }
       if (onFabric) {
         const straight = (side: 1 | -1) => (parents === 1 && side * lean > 0 ? pulls.up * Math.abs(lean) : 0);
-        list.add(stitch, prev[foot < stitches ? first : foot] ?? -1, way(-1 - half), pulls.shear + straight(-1));
-        list.add(stitch, next[foot < stitches ? first + parents - 1 : foot] ?? -1, way(1 + half), pulls.shear + straight(1));
+        list.add(
+          stitch,
+          prev[foot < stitches ? first : foot] ?? -1,
+          way(-1 - half),
+          pulls.shear + straight(-1),
+        );
+        list.add(
+          stitch,
+          next[foot < stitches ? first + parents - 1 : foot] ?? -1,
+          way(1 + half),
+          pulls.shear + straight(1),
+        );
       }
       const second = next[next[stitch] ?? -1] ?? -1;
-      if (!stuffed && second >= 0 && along === 1) list.add(stitch, second, 2 * Math.cos(Math.PI / Math.max(6, count)), pulls.roundness);
-      if (last && nodes.endPole >= 0) list.add(stitch, nodes.endPole, (gatheredSpacing * count) / turn, pulls.up);
+      if (!stuffed && second >= 0 && along === 1)
+        list.add(stitch, second, 2 * Math.cos(Math.PI / Math.max(6, count)), pulls.roundness);
+      if (last && nodes.endPole >= 0)
+        list.add(stitch, nodes.endPole, (gatheredSpacing * count) / turn, pulls.up);
     }
     if (fabric.folded === round + 1 && base >= 0) {
       // Both layers of the round below are caught in one stitch.
-      for (let i = 0; i < below >> 1; i += 1) list.add(baseFrom + i, baseFrom + below - 1 - i, 0.35, pulls.layers);
+      for (let i = 0; i < below >> 1; i += 1)
+        list.add(baseFrom + i, baseFrom + below - 1 - i, 0.35, pulls.layers);
     }
   }
   return list.pack();

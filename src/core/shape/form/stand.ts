@@ -18,7 +18,11 @@ export interface Stand {
  *
  * @returns three numbers a node
  */
-export function standing(form: RelaxedForm, { front, dir, start, lying }: Stand, flat: boolean): Float32Array {
+export function standing(
+  form: RelaxedForm,
+  { front, dir, start, lying }: Stand,
+  flat: boolean,
+): Float32Array {
   const { places } = form;
   const placed = new Float32Array(places.length);
   // A piece in rows lies in the plane of azimuth 0; its face looks a quarter turn on.
@@ -38,7 +42,8 @@ export function standing(form: RelaxedForm, { front, dir, start, lying }: Stand,
       high[axis] = Math.max(high[axis] ?? 0, value);
     });
   }
-  for (let i = 0; i < placed.length; i += 1) placed[i] = (placed[i] ?? 0) - ((low[i % 3] ?? 0) + (high[i % 3] ?? 0)) / 2;
+  for (let i = 0; i < placed.length; i += 1)
+    placed[i] = (placed[i] ?? 0) - ((low[i % 3] ?? 0) + (high[i % 3] ?? 0)) / 2;
   return placed;
 }
 

@@ -5,10 +5,21 @@ import type { Profile } from '../profile';
 import type { FormNodes } from './nodes';
 
 type Vector = [number, number, number];
-const plus = (a: Vector, b: Vector, share: number): Vector => [a[0] + b[0] * share, a[1] + b[1] * share, a[2] + b[2] * share];
+const plus = (a: Vector, b: Vector, share: number): Vector => [
+  a[0] + b[0] * share,
+  a[1] + b[1] * share,
+  a[2] + b[2] * share,
+];
 const dot = (a: Vector, b: Vector) => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
-const unit = (a: Vector): Vector => { const size = Math.hypot(...a) || 1; return [a[0] / size, a[1] / size, a[2] / size]; };
-const cross = (a: Vector, b: Vector): Vector => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
+const unit = (a: Vector): Vector => {
+  const size = Math.hypot(...a) || 1;
+  return [a[0] / size, a[1] / size, a[2] / size];
+};
+const cross = (a: Vector, b: Vector): Vector => [
+  a[1] * b[2] - a[2] * b[1],
+  a[2] * b[0] - a[0] * b[2],
+  a[0] * b[1] - a[1] * b[0],
+];
 
 /** Where a share of the way around lies on an oval with straight sides `straight` long and ends of radius `radius`, from one end of a side. */
 function onOval(share: number, straight: number, radius: number): [number, number] {
@@ -28,11 +39,19 @@ function onOval(share: number, straight: number, radius: number): [number, numbe
  *
  * @returns three numbers a node
  */
-export function startPlaces(fabric: Fabric, nodes: FormNodes, starts: Float64Array, profile: Profile, gauge: Gauge): Float64Array {
+export function startPlaces(
+  fabric: Fabric,
+  nodes: FormNodes,
+  starts: Float64Array,
+  profile: Profile,
+  gauge: Gauge,
+): Float64Array {
   const places = new Float64Array(nodes.count * 3);
   const w = gauge.widthMm;
   const h = gauge.heightMm / w;
-  const put = (node: number, at: Vector) => { places.set(at, node * 3); };
+  const put = (node: number, at: Vector) => {
+    places.set(at, node * 3);
+  };
   const straight = fabric.start === 'oval' ? Math.max(0, nodes.chainCount - 1) : 0;
   // Frame of the axis: it turns where a round is taller on one side.
   let origin: Vector = [0, 0, 0];
@@ -55,7 +74,8 @@ export function startPlaces(fabric: Fabric, nodes: FormNodes, starts: Float64Arr
       continue;
     }
     const before = base >= 0 ? (profile.z[base] ?? 0) / w : 0;
-    const widening = radius - (base >= 0 ? (profile.radius[base] ?? 0) / w : fabric.start === 'ring' ? 0 : radius);
+    const widening =
+      radius - (base >= 0 ? (profile.radius[base] ?? 0) / w : fabric.start === 'ring' ? 0 : radius);
     const rise = (profile.z[round] ?? 0) / w - before;
     const frame = base >= 0 ? (frames[base] ?? { origin, ex, ey, ez }) : { origin, ex, ey, ez };
     ({ origin, ex, ey, ez } = frame);
@@ -86,7 +106,8 @@ export function startPlaces(fabric: Fabric, nodes: FormNodes, starts: Float64Arr
       // A spiral climbs and widens within its round.
       const on = climbs ? (i + 0.5) / count - 0.5 : 0;
       const out = radius + widening * on;
-      const [x, y] = straight > 0 ? onOval(share, sides, ends) : [out * Math.cos(azimuth), out * Math.sin(azimuth)];
+      const [x, y] =
+        straight > 0 ? onOval(share, sides, ends) : [out * Math.cos(azimuth), out * Math.sin(azimuth)];
       // A grain of unevenness, always the same, lets what wants to ruffle find a way.
       const grain = 0.01 * Math.sin(3 * azimuth + round * 1.7);
       put(from + i, plus(plus(plus(origin, ex, x), ey, y), ez, rise * on + grain));
@@ -97,7 +118,9 @@ export function startPlaces(fabric: Fabric, nodes: FormNodes, starts: Float64Arr
   if (nodes.endPole >= 0) {
     const from = fabric.offset[fabric.rounds - 1] ?? 0;
     const middle: Vector = [0, 0, 0];
-    for (let stitch = from; stitch < nodes.stitches; stitch += 1) for (const axis of [0, 1, 2] as const) middle[axis] += (places[stitch * 3 + axis] ?? 0) / (nodes.stitches - from);
+    for (let stitch = from; stitch < nodes.stitches; stitch += 1)
+      for (const axis of [0, 1, 2] as const)
+        middle[axis] += (places[stitch * 3 + axis] ?? 0) / (nodes.stitches - from);
     put(nodes.endPole, middle);
   }
   if (straight > 0) faceForward(fabric, places, starts);
@@ -110,12 +133,16 @@ export function startPlaces(fabric: Fabric, nodes: FormNodes, starts: Float64Arr
  */
 function faceForward(fabric: Fabric, places: Float64Array, starts: Float64Array): void {
   let widest = 0;
-  for (let round = 0; round < fabric.rounds; round += 1) if (roundCount(fabric, round + 1) > roundCount(fabric, widest + 1)) widest = round;
+  for (let round = 0; round < fabric.rounds; round += 1)
+    if (roundCount(fabric, round + 1) > roundCount(fabric, widest + 1)) widest = round;
   const from = fabric.offset[widest] ?? 0;
   const count = roundCount(fabric, widest + 1);
   let [sin, cos] = [0, 0];
   for (let i = 0; i < count; i += 1) {
-    const off = Math.atan2(places[(from + i) * 3 + 1] ?? 0, places[(from + i) * 3] ?? 0) - (starts[widest] ?? 0) - (turn * (i + 0.5)) / count;
+    const off =
+      Math.atan2(places[(from + i) * 3 + 1] ?? 0, places[(from + i) * 3] ?? 0) -
+      (starts[widest] ?? 0) -
+      (turn * (i + 0.5)) / count;
     sin += Math.sin(off);
     cos += Math.cos(off);
   }
@@ -127,7 +154,13 @@ function faceForward(fabric: Fabric, places: Float64Array, starts: Float64Array)
   }
 }
 
-function putStart(fabric: Fabric, nodes: FormNodes, put: (node: number, at: Vector) => void, starts: Float64Array, straight: number): void {
+function putStart(
+  fabric: Fabric,
+  nodes: FormNodes,
+  put: (node: number, at: Vector) => void,
+  starts: Float64Array,
+  straight: number,
+): void {
   if (nodes.startPole >= 0) put(nodes.startPole, [0, 0, -0.05]);
   for (let chain = 0; chain < nodes.chainCount; chain += 1) {
     if (fabric.start === 'oval') put(nodes.chainFrom + chain, [straight / 2 - chain, 0, 0]);
@@ -154,4 +187,3 @@ function standOut(fabric: Fabric, nodes: FormNodes, places: Float64Array, round:
     places[stitch * 3 + 2] = z + ruffle;
   }
 }
-

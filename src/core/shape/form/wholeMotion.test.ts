@@ -10,7 +10,9 @@ function turned(places: Float64Array, angle: number, by: readonly [number, numbe
   return places.map((value, i) => {
     const at = i - (i % 3);
     const [x, y] = [places[at]!, places[at + 1]!];
-    return (i % 3 === 0 ? x * cos - y * sin : i % 3 === 1 ? x * sin + y * cos : value) + by[(i % 3) as 0 | 1 | 2];
+    return (
+      (i % 3 === 0 ? x * cos - y * sin : i % 3 === 1 ? x * sin + y * cos : value) + by[(i % 3) as 0 | 1 | 2]
+    );
   });
 }
 
@@ -24,11 +26,19 @@ test('drift and a small turn are told apart', () => {
 });
 
 test('a form that was moved and turned as one piece is laid back exactly', () => {
-  fc.assert(fc.property(fc.double({ min: -0.8, max: 0.8, noNaN: true }), fc.double({ min: -50, max: 50, noNaN: true }), (angle, by) => {
-    const places = turned(form.places, angle, [by, -by, by / 2]);
-    alignTo(places, form.places);
-    let worst = 0;
-    for (let i = 0; i < places.length; i += 1) worst = Math.max(worst, Math.abs(places[i]! - form.places[i]!));
-    expect(worst).toBeLessThan(0.05);
-  }), { numRuns: 25 });
+  fc.assert(
+    fc.property(
+      fc.double({ min: -0.8, max: 0.8, noNaN: true }),
+      fc.double({ min: -50, max: 50, noNaN: true }),
+      (angle, by) => {
+        const places = turned(form.places, angle, [by, -by, by / 2]);
+        alignTo(places, form.places);
+        let worst = 0;
+        for (let i = 0; i < places.length; i += 1)
+          worst = Math.max(worst, Math.abs(places[i]! - form.places[i]!));
+        expect(worst).toBeLessThan(0.05);
+      },
+    ),
+    { numRuns: 25 },
+  );
 });

@@ -15,7 +15,12 @@ export function wholeMotion(places: Float64Array, before: Float64Array, motion: 
     vy += places[i + 1]! - before[i + 1]!;
     vz += places[i + 2]! - before[i + 2]!;
   }
-  cx /= count; cy /= count; cz /= count; vx /= count; vy /= count; vz /= count;
+  cx /= count;
+  cy /= count;
+  cz /= count;
+  vx /= count;
+  vy /= count;
+  vz /= count;
   let [lx, ly, lz, xx, yy, zz, xy, xz, yz] = [0, 0, 0, 1e-9, 1e-9, 1e-9, 0, 0, 0];
   for (let i = 0; i < places.length; i += 3) {
     const rx = places[i]! - cx;
@@ -38,8 +43,12 @@ export function wholeMotion(places: Float64Array, before: Float64Array, motion: 
   const [a, b, c] = [yy * zz - yz * yz, xz * yz - xy * zz, xy * yz - xz * yy];
   const det = xx * a + xy * b + xz * c;
   const [d, e, f] = [xx * zz - xz * xz, xy * xz - xx * yz, xx * yy - xy * xy];
-  motion[0] = cx; motion[1] = cy; motion[2] = cz;
-  motion[3] = vx; motion[4] = vy; motion[5] = vz;
+  motion[0] = cx;
+  motion[1] = cy;
+  motion[2] = cz;
+  motion[3] = vx;
+  motion[4] = vy;
+  motion[5] = vz;
   motion[6] = (a * lx + b * ly + c * lz) / det;
   motion[7] = (b * lx + d * ly + e * lz) / det;
   motion[8] = (c * lx + e * ly + f * lz) / det;

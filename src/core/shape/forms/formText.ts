@@ -14,7 +14,9 @@ export interface Form {
 }
 
 /** Forms by name, with what a maker would begin with, in mm. */
-export const forms: Readonly<Record<FormKind, { name: string; width: number; height: number | null; flat: boolean }>> = {
+export const forms: Readonly<
+  Record<FormKind, { name: string; width: number; height: number | null; flat: boolean }>
+> = {
   ball: { name: 'Ball', width: 70, height: null, flat: false },
   egg: { name: 'Egg', width: 65, height: 90, flat: false },
   tube: { name: 'Tube with a round end', width: 30, height: 80, flat: false },
@@ -28,14 +30,22 @@ export const forms: Readonly<Record<FormKind, { name: string; width: number; hei
 /** The counts of every round of a form; for an oval see `formText`, its rounds go around a chain. */
 export function formCounts({ kind, widthMm, heightMm }: Form, gauge: Gauge): number[] {
   switch (kind) {
-    case 'ball': return countsAlong(ball(widthMm), gauge, true);
-    case 'egg': return countsAlong(egg(widthMm, heightMm), gauge, true);
-    case 'tube': return countsAlong(tube(widthMm, heightMm), gauge, false);
-    case 'cone': return countsAlong(cone(widthMm, heightMm), gauge, false);
-    case 'circle': return countsAlong(disc(widthMm), gauge, false);
-    case 'ear': return countsAlong(ear(widthMm, heightMm), gauge, false);
-    case 'leg': return countsAlong(leg(widthMm, heightMm), gauge, false);
-    case 'oval': return [];
+    case 'ball':
+      return countsAlong(ball(widthMm), gauge, true);
+    case 'egg':
+      return countsAlong(egg(widthMm, heightMm), gauge, true);
+    case 'tube':
+      return countsAlong(tube(widthMm, heightMm), gauge, false);
+    case 'cone':
+      return countsAlong(cone(widthMm, heightMm), gauge, false);
+    case 'circle':
+      return countsAlong(disc(widthMm), gauge, false);
+    case 'ear':
+      return countsAlong(ear(widthMm, heightMm), gauge, false);
+    case 'leg':
+      return countsAlong(leg(widthMm, heightMm), gauge, false);
+    case 'oval':
+      return [];
   }
 }
 
@@ -45,12 +55,17 @@ export function roundsFromCounts(counts: readonly number[]): string[] {
   counts.forEach((count, index) => {
     const round = index + 1;
     const before = counts[index - 1];
-    const body = before === undefined ? `${count} sc in magic ring` : (evenRound(before, count, round % 2 === 1) ?? 'sc around');
+    const body =
+      before === undefined
+        ? `${count} sc in magic ring`
+        : (evenRound(before, count, round % 2 === 1) ?? 'sc around');
     const last = lines.at(-1);
     if (last && last.body === body && body === 'sc around') last.to = round;
     else lines.push({ from: round, to: round, body, count });
   });
-  return lines.map(({ from, to, body, count }) => `${from === to ? `R${from}` : `R${from}-R${to}`}: ${body} [${count}]`);
+  return lines.map(
+    ({ from, to, body, count }) => `${from === to ? `R${from}` : `R${from}-R${to}`}: ${body} [${count}]`,
+  );
 }
 
 /** An oval grows by six a round, three at each end of its chain. */
@@ -59,11 +74,22 @@ function ovalLines({ widthMm, heightMm }: Form, gauge: Gauge): string[] {
   const rounds = Math.max(1, Math.round(narrow / 2 / gauge.heightMm));
   const straight = Math.max(1, Math.round((long - narrow) / gauge.widthMm));
   const side = straight === 1 ? 'sc' : `sc ${straight}`;
-  const lines = [`R1: ch ${straight + 3}, sc in 2nd ch from hook, sc in next ${straight} ch, 3 sc in last ch, other side: sc in next ${straight} ch, 2 sc in last ch [${2 * straight + 6}]`];
+  const lines = [
+    `R1: ch ${straight + 3}, sc in 2nd ch from hook, sc in next ${straight} ch, 3 sc in last ch, other side: sc in next ${straight} ch, 2 sc in last ch [${2 * straight + 6}]`,
+  ];
   for (let round = 2; round <= rounds; round += 1) {
     const plain = round - 2;
-    const grow = (times: number) => (plain === 0 ? (times === 1 ? 'inc' : `inc ${times}`) : times === 1 ? `sc ${plain}, inc` : `(sc ${plain}, inc) x ${times}`);
-    lines.push(`R${round}: ${grow(1)}, ${side}, ${grow(3)}, ${side}, ${grow(2)} [${2 * straight + 6 * round}]`);
+    const grow = (times: number) =>
+      plain === 0
+        ? times === 1
+          ? 'inc'
+          : `inc ${times}`
+        : times === 1
+          ? `sc ${plain}, inc`
+          : `(sc ${plain}, inc) x ${times}`;
+    lines.push(
+      `R${round}: ${grow(1)}, ${side}, ${grow(3)}, ${side}, ${grow(2)} [${2 * straight + 6 * round}]`,
+    );
   }
   return lines;
 }
@@ -78,7 +104,11 @@ export function formText(form: Form, name: string, gauge: Gauge, terms: Terms): 
   const lines = form.kind === 'oval' ? ovalLines(form, gauge) : roundsFromCounts(formCounts(form, gauge));
   const word = stitchWord('sc', terms);
   const rounds = terms === 'us' ? lines : lines.map((line) => line.replace(/\bsc\b/g, word));
-  const ending = forms[form.kind].flat ? 'Do not stuff.' : form.kind === 'ball' || form.kind === 'egg' ? 'Stuff firmly. Close the hole.' : 'Stuff.';
+  const ending = forms[form.kind].flat
+    ? 'Do not stuff.'
+    : form.kind === 'ball' || form.kind === 'egg'
+      ? 'Stuff firmly. Close the hole.'
+      : 'Stuff.';
   // A foot stands on its sole.
   const start = form.kind === 'leg' ? ['Start: bottom'] : [];
   return [`## ${name}`, ...start, ...rounds, ending, ''].join('\n');

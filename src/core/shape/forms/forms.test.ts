@@ -11,8 +11,14 @@ const kinds = Object.keys(forms) as FormKind[];
 
 describe('even rounds', () => {
   test.each([
-    [6, 12, 'inc around'], [12, 18, '(sc, inc) x 6'], [18, 24, '(sc 2, inc) x 6'], [48, 42, '(sc 6, dec) x 6'], [12, 6, 'dec around'], [20, 20, 'sc around'],
-    [20, 26, '(sc 2, inc, sc 2, inc, sc 3, inc) x 2'], [10, 11, 'sc 9, inc'],
+    [6, 12, 'inc around'],
+    [12, 18, '(sc, inc) x 6'],
+    [18, 24, '(sc 2, inc) x 6'],
+    [48, 42, '(sc 6, dec) x 6'],
+    [12, 6, 'dec around'],
+    [20, 20, 'sc around'],
+    [20, 26, '(sc 2, inc, sc 2, inc, sc 3, inc) x 2'],
+    [10, 11, 'sc 9, inc'],
   ])('%i to %i: %s', (from, to, words) => {
     expect(evenRound(from, to)).toBe(words);
   });
@@ -23,12 +29,20 @@ describe('even rounds', () => {
   });
 
   test('any count from half to double is reached exactly, with gaps that differ by at most one', () => {
-    fc.assert(fc.property(fc.integer({ min: 4, max: 120 }), fc.double({ min: 0.5, max: 2, noNaN: true }), fc.boolean(), (from, share, stagger) => {
-      const to = Math.max(Math.ceil(from / 2), Math.min(2 * from, Math.round(from * share)));
-      const words = evenRound(from, to, stagger)!;
-      const { made, used } = workLine(`R5: ${words}`, from);
-      expect({ made, used }).toEqual({ made: to, used: from });
-    }), { numRuns: 300 });
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 4, max: 120 }),
+        fc.double({ min: 0.5, max: 2, noNaN: true }),
+        fc.boolean(),
+        (from, share, stagger) => {
+          const to = Math.max(Math.ceil(from / 2), Math.min(2 * from, Math.round(from * share)));
+          const words = evenRound(from, to, stagger)!;
+          const { made, used } = workLine(`R5: ${words}`, from);
+          expect({ made, used }).toEqual({ made: to, used: from });
+        },
+      ),
+      { numRuns: 300 },
+    );
   });
 
   test('what one round can’t reach is refused', () => {
@@ -48,14 +62,23 @@ describe('forms', () => {
   });
 
   test('any ball is as wide as asked and nearly as high, and mirror-equal', () => {
-    fc.assert(fc.property(fc.integer({ min: 30, max: 160 }), fc.double({ min: 3, max: 9, noNaN: true }), (width, stitch) => {
-      const own = { widthMm: stitch, heightMm: stitch * 0.96, assumed: false };
-      fc.pre(width > stitch * 8);
-      const counts = formCounts({ kind: 'ball', widthMm: width, heightMm: 0 }, own);
-      expect(counts).toEqual([...counts].reverse());
-      expect(Math.abs((Math.max(...counts) * stitch) / Math.PI - width)).toBeLessThan(stitch);
-      counts.forEach((count, i) => { if (i > 0) expect(count <= 2 * counts[i - 1]! && 2 * count >= counts[i - 1]!).toBe(true); });
-    }), { numRuns: 60 });
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 30, max: 160 }),
+        fc.double({ min: 3, max: 9, noNaN: true }),
+        (width, stitch) => {
+          const own = { widthMm: stitch, heightMm: stitch * 0.96, assumed: false };
+          fc.pre(width > stitch * 8);
+          const counts = formCounts({ kind: 'ball', widthMm: width, heightMm: 0 }, own);
+          expect(counts).toEqual([...counts].reverse());
+          expect(Math.abs((Math.max(...counts) * stitch) / Math.PI - width)).toBeLessThan(stitch);
+          counts.forEach((count, i) => {
+            if (i > 0) expect(count <= 2 * counts[i - 1]! && 2 * count >= counts[i - 1]!).toBe(true);
+          });
+        },
+      ),
+      { numRuns: 60 },
+    );
   });
 
   test.each(kinds)('a %s adds up at every size, in both terms', (kind) => {
@@ -66,16 +89,25 @@ describe('forms', () => {
       expect(us.problems).toEqual([]);
       const uk = analyseToy(`Terms: UK\n${formText(form, name, gauge, 'uk')}`);
       expect(uk.problems).toEqual([]);
-      expect(uk.parts[0]?.checks.map((check) => check.worked)).toEqual(us.parts[0]?.checks.map((check) => check.worked));
+      expect(uk.parts[0]?.checks.map((check) => check.worked)).toEqual(
+        us.parts[0]?.checks.map((check) => check.worked),
+      );
     }
   });
 
   test.each(['ball', 'egg', 'tube', 'circle'] as const)('a %s comes out as wide as asked', (kind) => {
-    const toy = analyseToy(`Gauge: 5 x 4.8\n${formText({ kind, widthMm: 60, heightMm: 90 }, 'Part', gauge, 'us')}`);
+    const toy = analyseToy(
+      `Gauge: 5 x 4.8\n${formText({ kind, widthMm: 60, heightMm: 90 }, 'Part', gauge, 'us')}`,
+    );
     expect(Math.abs(sizeOf(toy.parts[0]!.profile).widthMm - 60)).toBeLessThan(5);
   });
 
   test('plain rounds are gathered into one line', () => {
-    expect(roundsFromCounts([6, 12, 12, 12, 6])).toEqual(['R1: 6 sc in magic ring [6]', 'R2: inc around [12]', 'R3-R4: sc around [12]', 'R5: dec around [6]']);
+    expect(roundsFromCounts([6, 12, 12, 12, 6])).toEqual([
+      'R1: 6 sc in magic ring [6]',
+      'R2: inc around [12]',
+      'R3-R4: sc around [12]',
+      'R5: dec around [6]',
+    ]);
   });
 });

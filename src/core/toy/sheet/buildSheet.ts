@@ -57,9 +57,14 @@ export interface Sheet {
 const mm = (value: number) => `${Math.round(value)} mm`;
 
 function stopLine(stop: Stop): SheetLine {
-  const late = stop.latest > stop.after ? `Last call after round ${stop.latest}: the opening is ${mm(stop.latestOpeningMm)} then.` : '';
+  const late =
+    stop.latest > stop.after
+      ? `Last call after round ${stop.latest}: the opening is ${mm(stop.latestOpeningMm)} then.`
+      : '';
   return {
-    kind: 'stop', title: `Stop after round ${stop.after}`, lastCall: stop.acts.some(({ act }) => act === 'close') ? '' : late,
+    kind: 'stop',
+    title: `Stop after round ${stop.after}`,
+    lastCall: stop.acts.some(({ act }) => act === 'close') ? '' : late,
     acts: stop.acts.map(({ act, why }) => ({ name: stopTitle[act], why })),
   };
 }
@@ -75,7 +80,12 @@ function roundLines(part: PartAnalysis): SheetLine[] {
     const first = rounds[i];
     if (!first) break;
     let j = i;
-    while (rounds[j + 1]?.line === first.line && rounds[j + 1]?.text === first.text && !stops.has(rounds[j]?.number ?? -1)) j += 1;
+    while (
+      rounds[j + 1]?.line === first.line &&
+      rounds[j + 1]?.text === first.text &&
+      !stops.has(rounds[j]?.number ?? -1)
+    )
+      j += 1;
     const last = rounds[j] ?? first;
     const body = first.text.slice(first.work.label?.span.to ?? 0).trim();
     const counts = part.checks.slice(i, j + 1);
@@ -84,12 +94,18 @@ function roundLines(part: PartAnalysis): SheetLine[] {
     const word = first.row ? 'Row' : 'R';
     const space = first.row ? ' ' : '';
     for (const { round, label, marks } of marked) {
-      if (round > i && round <= j + 1) lines.push({ kind: 'marks', text: `While working ${first.row ? 'row' : 'round'} ${label}, put a marker into ${markWords(marks)} as you pass.` });
+      if (round > i && round <= j + 1)
+        lines.push({
+          kind: 'marks',
+          text: `While working ${first.row ? 'row' : 'round'} ${label}, put a marker into ${markWords(marks)} as you pass.`,
+        });
     }
     lines.push({
       kind: 'round',
-      label: first === last ? `${word}${space}${first.number}` : `${word}${space}${first.number}–${last.number}`,
-      text: body.replace(/\s*[[({=]\s*\d+\s*(?:sts?|stitches|sc|dc)?\s*[\])}]?\s*\.?\s*$/i, '').trim() || body,
+      label:
+        first === last ? `${word}${space}${first.number}` : `${word}${space}${first.number}–${last.number}`,
+      text:
+        body.replace(/\s*[[({=]\s*\d+\s*(?:sts?|stitches|sc|dc)?\s*[\])}]?\s*\.?\s*$/i, '').trim() || body,
       count: from === undefined ? 'not counted' : from === to ? `${from}` : `${from} to ${to}`,
       wrong: counts.length === 0 || counts.some((check) => !check.ok),
     });
@@ -111,40 +127,89 @@ function strokesOf(part: PartAnalysis, { points, lies }: NeedlePath): SheetMap['
 function sheetPart(part: PartAnalysis): SheetPart {
   const { eyes, stops, size, source } = part;
   const stitches = part.checks.reduce((sum, check) => sum + check.worked, 0);
-  const facts = [`${part.fabric.rounds} ${part.fabric.row[0] === 1 ? 'rows' : 'rounds'}, ${stitches} stitches`];
-  if (size.widthMm > 0) facts.push(`about ${mm(size.widthMm)} wide and ${mm(size.heightMm)} high${part.fabric.row[0] === 1 ? '' : ' before stuffing'}`);
-  facts.push(`worked from the ${source.lying ? (source.start === 'top' ? 'left to the right' : 'right to the left') : source.start === 'top' ? 'top down' : 'bottom up'}`);
+  const facts = [
+    `${part.fabric.rounds} ${part.fabric.row[0] === 1 ? 'rows' : 'rounds'}, ${stitches} stitches`,
+  ];
+  if (size.widthMm > 0)
+    facts.push(
+      `about ${mm(size.widthMm)} wide and ${mm(size.heightMm)} high${part.fabric.row[0] === 1 ? '' : ' before stuffing'}`,
+    );
+  facts.push(
+    `worked from the ${source.lying ? (source.start === 'top' ? 'left to the right' : 'right to the left') : source.start === 'top' ? 'top down' : 'bottom up'}`,
+  );
   const edges = rowEdges(part.fabric);
-  if (edges) facts.push(`flat: ${edges.start} stitches at the start, ${edges.end} at the end, ${edges.rowEnds} row ends at each side`);
+  if (edges)
+    facts.push(
+      `flat: ${edges.start} stitches at the start, ${edges.end} at the end, ${edges.rowEnds} row ends at each side`,
+    );
   const jogs = colourJogs(part.fabric);
-  if (jogs.length > 0) facts.push(`a new colour begins with round ${jogs.join(' and ')}: a spiral jogs there, at the back`);
+  if (jogs.length > 0)
+    facts.push(`a new colour begins with round ${jogs.join(' and ')}: a spiral jogs there, at the back`);
   const address = eyes && eyeAddress(eyes);
   const directions = eyes && eyeDirections(eyes);
   const map = part.fabric.rounds > 0 ? fabricMap(part.map) : null;
   return {
-    name: source.name, make: source.make, facts, lines: roundLines(part),
+    name: source.name,
+    make: source.make,
+    facts,
+    lines: roundLines(part),
     placed: [
-      ...(eyes && address && directions ? [{
-          heading: `${eyes.rule.sizeMm} mm eyes ${address.gap}, ${address.holes}, ${address.showing}`,
-          sentences: [
-            directions.sides, directions.count, ...eyeLandmarks(part.form, eyes), directions.check, ...[eyeColourCheck(part.form, eyes)].flatMap((check) => check ?? []),
-            `Post to post ${eyes.rule.apart}${eyes.rule.other ? ' rounds' : ''}; ${mm(eyes.surfaceMm)} around the face, ${mm(eyes.straightMm)} straight across.`,
-            ...(eyes.lower && !eyes.rule.other ? [`A spiral climbs: the ${eyes.lower} eye sits ${Math.round(eyes.levelMm * 10) / 10} mm lower. Tilt the piece by that when you join it.`] : []),
-          ],
-        }] : []),
+      ...(eyes && address && directions
+        ? [
+            {
+              heading: `${eyes.rule.sizeMm} mm eyes ${address.gap}, ${address.holes}, ${address.showing}`,
+              sentences: [
+                directions.sides,
+                directions.count,
+                ...eyeLandmarks(part.form, eyes),
+                directions.check,
+                ...[eyeColourCheck(part.form, eyes)].flatMap((check) => check ?? []),
+                `Post to post ${eyes.rule.apart}${eyes.rule.other ? ' rounds' : ''}; ${mm(eyes.surfaceMm)} around the face, ${mm(eyes.straightMm)} straight across.`,
+                ...(eyes.lower && !eyes.rule.other
+                  ? [
+                      `A spiral climbs: the ${eyes.lower} eye sits ${Math.round(eyes.levelMm * 10) / 10} mm lower. Tilt the piece by that when you join it.`,
+                    ]
+                  : []),
+              ],
+            },
+          ]
+        : []),
       ...part.features.map((feature) => {
         const words = featureWords(feature, part.form, eyes);
-        return { heading: words.address, sentences: [words.count, words.there, words.check, ...words.needle].filter(Boolean) };
+        return {
+          heading: words.address,
+          sentences: [words.count, words.there, words.check, ...words.needle].filter(Boolean),
+        };
       }),
     ],
-    closing: stops.closing ? `${stops.closing.words} Leave a tail of ${mm(Math.ceil(stops.closing.tailMm / 10) * 10)}.` : null,
-    assembly: source.steps.filter((step) => step.kind !== 'stuff' && step.kind !== 'close' && step.kind !== 'feature').map((step) => step.text),
+    closing: stops.closing
+      ? `${stops.closing.words} Leave a tail of ${mm(Math.ceil(stops.closing.tailMm / 10) * 10)}.`
+      : null,
+    assembly: source.steps
+      .filter((step) => step.kind !== 'stuff' && step.kind !== 'close' && step.kind !== 'feature')
+      .map((step) => step.text),
     open: part.problems.filter((problem) => problem.severity !== 'info').map((problem) => problem.message),
     map: map && {
-      map, lying: part.map.lying, labels: [...part.fabric.label],
+      map,
+      lying: part.map.lying,
+      labels: [...part.fabric.label],
       circles: [
-        ...(eyes ? eyes.posts.map((post) => ({ ...mapPoint(part.map, post.line, post.azimuth), radius: eyes.rule.sizeMm / 2, open: false })) : []),
-        ...part.features.flatMap(({ needle, units }) => (needle ? [] : units.map((unit) => ({ ...mapPoint(part.map, unit.fromLine, unit.azimuth), radius: Math.max(1.5, unit.halfMm), open: true })))),
+        ...(eyes
+          ? eyes.posts.map((post) => ({
+              ...mapPoint(part.map, post.line, post.azimuth),
+              radius: eyes.rule.sizeMm / 2,
+              open: false,
+            }))
+          : []),
+        ...part.features.flatMap(({ needle, units }) =>
+          needle
+            ? []
+            : units.map((unit) => ({
+                ...mapPoint(part.map, unit.fromLine, unit.azimuth),
+                radius: Math.max(1.5, unit.halfMm),
+                open: true,
+              })),
+        ),
       ],
       strokes: part.features.flatMap(({ needle }) => (needle ? strokesOf(part, needle) : [])),
     },
@@ -166,10 +231,12 @@ export function buildSheet(toy: ToyAnalysis): Sheet {
     facts,
     parts: toy.parts.map((part) => sheetPart(part)),
     notes: notes.map((note) => note.text),
-    cautions: [...new Set([
-      ...(toy.parts.some((part) => part.eyes) ? [eyeCaution] : []),
-      ...toy.parts.flatMap((part) => part.features.flatMap(({ rule }) => careOf(rule).hurts ?? [])),
-      generalCaution,
-    ])],
+    cautions: [
+      ...new Set([
+        ...(toy.parts.some((part) => part.eyes) ? [eyeCaution] : []),
+        ...toy.parts.flatMap((part) => part.features.flatMap(({ rule }) => careOf(rule).hurts ?? [])),
+        generalCaution,
+      ]),
+    ],
   };
 }

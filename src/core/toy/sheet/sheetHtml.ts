@@ -1,7 +1,11 @@
 import type { FabricMap } from '../../shape/map';
 import type { Sheet, SheetMap, SheetPart } from './buildSheet';
 
-const escape = (text: string) => text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign] ?? sign);
+const escape = (text: string) =>
+  text.replace(
+    /[&<>"]/g,
+    (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign] ?? sign,
+  );
 const n = (value: number) => Math.round(value * 100) / 100;
 
 function strokes({ points }: FabricMap): string {
@@ -21,12 +25,21 @@ function mapSvg({ map, lying, labels, circles: drawn, strokes: stitched }: Sheet
     if (line % 5 !== 0 && line !== 1 && line !== map.lines.length - 1) continue;
     if (line % 5 !== 0 && line % 5 < 2 && line > 5) continue;
     const middle = ((map.lines[line] ?? 0) + (map.lines[line - 1] ?? 0)) / 2;
-    const at = lying ? `x="${n(middle)}" y="${n(map.height + 10)}" text-anchor="middle"` : `x="${n(-map.width / 2 - gutter + 2)}" y="${n(middle + 2)}"`;
+    const at = lying
+      ? `x="${n(middle)}" y="${n(map.height + 10)}" text-anchor="middle"`
+      : `x="${n(-map.width / 2 - gutter + 2)}" y="${n(middle + 2)}"`;
     numbers.push(`<text ${at}>${labels[line - 1] ?? line}</text>`);
   }
-  const circles = drawn.map(({ x, y, radius, open }) => `<circle${open ? ' class="open"' : ''} cx="${n(x)}" cy="${n(y)}" r="${n(radius)}"/>`).join('');
-  return `<svg class="sheet-map" role="img" aria-label="${escape(name)}: the fabric unrolled, with the eyes" viewBox="${n(-width / 2)} -6 ${n(width)} ${n(map.height + (lying ? 20 : 12))}" xmlns="http://www.w3.org/2000/svg">`
-    + `<path d="M${n(map.middle)} -4V${n(map.height + 4)}" class="front"/><path class="stitches" d="${strokes(map)}"/><path class="needle" d="${stitched.map(({ x1, y1, x2, y2 }) => `M${n(x1)} ${n(y1)}L${n(x2)} ${n(y2)}`).join('')}"/><g class="eyes">${circles}</g><g class="numbers">${numbers.join('')}</g></svg>`;
+  const circles = drawn
+    .map(
+      ({ x, y, radius, open }) =>
+        `<circle${open ? ' class="open"' : ''} cx="${n(x)}" cy="${n(y)}" r="${n(radius)}"/>`,
+    )
+    .join('');
+  return (
+    `<svg class="sheet-map" role="img" aria-label="${escape(name)}: the fabric unrolled, with the eyes" viewBox="${n(-width / 2)} -6 ${n(width)} ${n(map.height + (lying ? 20 : 12))}" xmlns="http://www.w3.org/2000/svg">` +
+    `<path d="M${n(map.middle)} -4V${n(map.height + 4)}" class="front"/><path class="stitches" d="${strokes(map)}"/><path class="needle" d="${stitched.map(({ x1, y1, x2, y2 }) => `M${n(x1)} ${n(y1)}L${n(x2)} ${n(y2)}`).join('')}"/><g class="eyes">${circles}</g><g class="numbers">${numbers.join('')}</g></svg>`
+  );
 }
 
 function partHtml(part: SheetPart): string {
@@ -34,17 +47,28 @@ function partHtml(part: SheetPart): string {
     line.kind === 'marks'
       ? `<tr class="marks"><td colspan="3">${escape(line.text)}</td></tr>`
       : line.kind === 'round'
-      ? `<tr${line.wrong ? ' class="wrong"' : ''}><th scope="row">${line.label}</th><td>${escape(line.text)}${line.wrong ? ' <em>does not add up</em>' : ''}</td><td class="count">${line.count}</td></tr>`
-      : `<tr class="stop"><td colspan="3"><strong>${line.title}.</strong> ${line.lastCall}${line.acts.map((act) => `<p><strong>${act.name}.</strong> ${escape(act.why)}</p>`).join('')}</td></tr>`,
+        ? `<tr${line.wrong ? ' class="wrong"' : ''}><th scope="row">${line.label}</th><td>${escape(line.text)}${line.wrong ? ' <em>does not add up</em>' : ''}</td><td class="count">${line.count}</td></tr>`
+        : `<tr class="stop"><td colspan="3"><strong>${line.title}.</strong> ${line.lastCall}${line.acts.map((act) => `<p><strong>${act.name}.</strong> ${escape(act.why)}</p>`).join('')}</td></tr>`,
   );
-  return `<section><h2>${escape(part.name)}${part.make > 1 ? ` <small>make ${part.make}</small>` : ''}</h2><p>${part.facts.map(escape).join(' · ')}.</p>`
-    + part.placed.map(({ heading, sentences }) => `<div class="answer"><p><strong>${escape(heading)}</strong></p><ul>${sentences.map((sentence) => `<li>${escape(sentence)}</li>`).join('')}</ul></div>`).join('')
-    + (part.map ? mapSvg(part.map, part.name) : '')
-    + `<table><thead><tr><th scope="col">Round</th><th scope="col">Work</th><th scope="col">Stitches</th></tr></thead><tbody>${lines.join('')}</tbody></table>`
-    + (part.closing ? `<p><strong>Closing.</strong> ${escape(part.closing)}</p>` : '')
-    + (part.assembly.length > 0 ? `<h3>As written</h3><ul>${part.assembly.map((line) => `<li>${escape(line)}</li>`).join('')}</ul>` : '')
-    + (part.open.length > 0 ? `<h3>Still to settle</h3><ul>${part.open.map((line) => `<li>${escape(line)}</li>`).join('')}</ul>` : '')
-    + '</section>';
+  return (
+    `<section><h2>${escape(part.name)}${part.make > 1 ? ` <small>make ${part.make}</small>` : ''}</h2><p>${part.facts.map(escape).join(' · ')}.</p>` +
+    part.placed
+      .map(
+        ({ heading, sentences }) =>
+          `<div class="answer"><p><strong>${escape(heading)}</strong></p><ul>${sentences.map((sentence) => `<li>${escape(sentence)}</li>`).join('')}</ul></div>`,
+      )
+      .join('') +
+    (part.map ? mapSvg(part.map, part.name) : '') +
+    `<table><thead><tr><th scope="col">Round</th><th scope="col">Work</th><th scope="col">Stitches</th></tr></thead><tbody>${lines.join('')}</tbody></table>` +
+    (part.closing ? `<p><strong>Closing.</strong> ${escape(part.closing)}</p>` : '') +
+    (part.assembly.length > 0
+      ? `<h3>As written</h3><ul>${part.assembly.map((line) => `<li>${escape(line)}</li>`).join('')}</ul>`
+      : '') +
+    (part.open.length > 0
+      ? `<h3>Still to settle</h3><ul>${part.open.map((line) => `<li>${escape(line)}</li>`).join('')}</ul>`
+      : '') +
+    '</section>'
+  );
 }
 
 /** How the sheet looks, on screen and on A4 or Letter paper, in black and white. */
@@ -63,10 +87,14 @@ export const sheetCss = `
 
 /** The sheet's contents as HTML, to stand in a page that has its styles. */
 export function sheetBody(sheet: Sheet): string {
-  return `<article class="sheet"><h1>${escape(sheet.title)}</h1><ul>${sheet.facts.map((fact) => `<li>${escape(fact)}</li>`).join('')}</ul>`
-    + sheet.parts.map(partHtml).join('')
-    + (sheet.notes.length > 0 ? `<section><h2>Notes</h2><ul>${sheet.notes.map((note) => `<li>${escape(note)}</li>`).join('')}</ul></section>` : '')
-    + `<section><h2>Take care</h2><ul>${sheet.cautions.map((caution) => `<li>${escape(caution)}</li>`).join('')}</ul></section></article>`;
+  return (
+    `<article class="sheet"><h1>${escape(sheet.title)}</h1><ul>${sheet.facts.map((fact) => `<li>${escape(fact)}</li>`).join('')}</ul>` +
+    sheet.parts.map(partHtml).join('') +
+    (sheet.notes.length > 0
+      ? `<section><h2>Notes</h2><ul>${sheet.notes.map((note) => `<li>${escape(note)}</li>`).join('')}</ul></section>`
+      : '') +
+    `<section><h2>Take care</h2><ul>${sheet.cautions.map((caution) => `<li>${escape(caution)}</li>`).join('')}</ul></section></article>`
+  );
 }
 
 /** The sheet as a page of its own. */

@@ -4,9 +4,17 @@ import type { Sheet, SheetPart } from './buildSheet';
 const escape = (text: string) => text.replace(/[\\*_`#<>[\]|]/g, (sign) => `\\${sign}`);
 
 function partMarkdown(part: SheetPart): string[] {
-  const out = [`## ${escape(part.name)}${part.make > 1 ? ` (make ${part.make})` : ''}`, '', `${part.facts.join(' · ')}.`, ''];
+  const out = [
+    `## ${escape(part.name)}${part.make > 1 ? ` (make ${part.make})` : ''}`,
+    '',
+    `${part.facts.join(' · ')}.`,
+    '',
+  ];
   for (const line of part.lines) {
-    if (line.kind === 'round') out.push(`- **${line.label}** ${escape(line.text)} **[${line.count}]**${line.wrong ? ' (does not add up)' : ''}`);
+    if (line.kind === 'round')
+      out.push(
+        `- **${line.label}** ${escape(line.text)} **[${line.count}]**${line.wrong ? ' (does not add up)' : ''}`,
+      );
     else if (line.kind === 'marks') out.push(`- ${line.text}`);
     else {
       out.push('', `> **${line.title}.** ${line.lastCall}`.trimEnd());
@@ -14,10 +22,13 @@ function partMarkdown(part: SheetPart): string[] {
       out.push('');
     }
   }
-  for (const { heading, sentences } of part.placed) out.push('', `### ${escape(heading)}`, '', ...sentences.map((sentence) => `- ${sentence}`));
+  for (const { heading, sentences } of part.placed)
+    out.push('', `### ${escape(heading)}`, '', ...sentences.map((sentence) => `- ${sentence}`));
   if (part.closing) out.push('', '### Closing', '', part.closing);
-  if (part.assembly.length > 0) out.push('', '### As written', '', ...part.assembly.map((line) => `- ${escape(line)}`));
-  if (part.open.length > 0) out.push('', '### Still to settle', '', ...part.open.map((line) => `- ${escape(line)}`));
+  if (part.assembly.length > 0)
+    out.push('', '### As written', '', ...part.assembly.map((line) => `- ${escape(line)}`));
+  if (part.open.length > 0)
+    out.push('', '### Still to settle', '', ...part.open.map((line) => `- ${escape(line)}`));
   return [...out, ''];
 }
 

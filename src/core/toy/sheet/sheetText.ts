@@ -4,9 +4,16 @@ import type { Sheet } from './buildSheet';
 export function sheetText(sheet: Sheet): string {
   const out = [sheet.title.toUpperCase(), '', ...sheet.facts, ''];
   for (const part of sheet.parts) {
-    out.push(`${part.name.toUpperCase()}${part.make > 1 ? ` (make ${part.make})` : ''}`, `${part.facts.join(', ')}.`, '');
+    out.push(
+      `${part.name.toUpperCase()}${part.make > 1 ? ` (make ${part.make})` : ''}`,
+      `${part.facts.join(', ')}.`,
+      '',
+    );
     for (const line of part.lines) {
-      if (line.kind === 'round') out.push(`${line.label.padEnd(8)} ${line.text}  [${line.count}]${line.wrong ? '  does not add up' : ''}`);
+      if (line.kind === 'round')
+        out.push(
+          `${line.label.padEnd(8)} ${line.text}  [${line.count}]${line.wrong ? '  does not add up' : ''}`,
+        );
       else if (line.kind === 'marks') out.push(`   ${line.text}`);
       else {
         out.push('', `   ${line.title.toUpperCase()}. ${line.lastCall}`.trimEnd());
@@ -14,7 +21,8 @@ export function sheetText(sheet: Sheet): string {
         out.push('');
       }
     }
-    for (const { heading, sentences } of part.placed) out.push('', heading, ...sentences.map((sentence) => `  ${sentence}`));
+    for (const { heading, sentences } of part.placed)
+      out.push('', heading, ...sentences.map((sentence) => `  ${sentence}`));
     if (part.closing) out.push('', part.closing);
     if (part.assembly.length > 0) out.push('', 'As written:', ...part.assembly.map((line) => `  ${line}`));
     if (part.open.length > 0) out.push('', 'Still to settle:', ...part.open.map((line) => `  ${line}`));

@@ -23,7 +23,8 @@ export function bakeInstances(mesh: InstancedMesh): BufferGeometry {
       vector.fromBufferAttribute(normals, k).transformDirection(matrix).toArray(facing, at);
       tint.toArray(tints, at);
     }
-    for (let k = 0; k < (index?.count ?? 0); k += 1) faces[i * (index?.count ?? 0) + k] = (index?.getX(k) ?? 0) + i * positions.count;
+    for (let k = 0; k < (index?.count ?? 0); k += 1)
+      faces[i * (index?.count ?? 0) + k] = (index?.getX(k) ?? 0) + i * positions.count;
   }
   const baked = new BufferGeometry();
   baked.setAttribute('position', new BufferAttribute(place, 3));

@@ -1,6 +1,22 @@
 import {
-  AmbientLight, BufferGeometry, CatmullRomCurve3, DirectionalLight, Group, InstancedMesh, Mesh, MeshPhongMaterial, PerspectiveCamera, Plane, Raycaster, Scene, TorusGeometry, TubeGeometry, Vector2,
-  Vector3, WebGLRenderer, type Material,
+  AmbientLight,
+  BufferGeometry,
+  CatmullRomCurve3,
+  DirectionalLight,
+  Group,
+  InstancedMesh,
+  Mesh,
+  MeshPhongMaterial,
+  PerspectiveCamera,
+  Plane,
+  Raycaster,
+  Scene,
+  TorusGeometry,
+  TubeGeometry,
+  Vector2,
+  Vector3,
+  WebGLRenderer,
+  type Material,
 } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import { sideDirections, type Side } from '../../../core/shape/form/sight';
@@ -53,8 +69,16 @@ export class FormScene {
   private tween: { from: Vector3; to: Vector3; began: number } | null = null;
   private pressedAt: { x: number; y: number } | null = null;
 
-  constructor(private readonly canvas: HTMLCanvasElement, private readonly options: SceneOptions) {
-    this.renderer = new WebGLRenderer({ canvas, antialias: true, preserveDrawingBuffer: true, powerPreference: 'low-power' });
+  constructor(
+    private readonly canvas: HTMLCanvasElement,
+    private readonly options: SceneOptions,
+  ) {
+    this.renderer = new WebGLRenderer({
+      canvas,
+      antialias: true,
+      preserveDrawingBuffer: true,
+      powerPreference: 'low-power',
+    });
     this.renderer.setClearColor(mat);
     this.renderer.setPixelRatio(Math.min(window.devicePixelRatio || 1, 2));
     this.renderer.localClippingEnabled = true;
@@ -137,7 +161,8 @@ export class FormScene {
       const material = (object as Mesh).material as Material | undefined;
       if (!material) return;
       const hardware = object.userData.hardware === true;
-      const gone = cut && hardware && this.cutPlane.distanceToPoint(object.parent?.position ?? object.position) < 0;
+      const gone =
+        cut && hardware && this.cutPlane.distanceToPoint(object.parent?.position ?? object.position) < 0;
       object.visible = !gone && (object.userData.inside !== true || cut);
       material.clippingPlanes = cut && !hardware ? [this.cutPlane] : null;
       material.needsUpdate = true;
@@ -150,19 +175,31 @@ export class FormScene {
     this.clear(this.marks);
     if (!this.drawn) return;
     const { placed, step } = this.drawn;
-    const at = (stitch: number) => new Vector3(placed[stitch * 3], placed[stitch * 3 + 1], placed[stitch * 3 + 2]);
+    const at = (stitch: number) =>
+      new Vector3(placed[stitch * 3], placed[stitch * 3 + 1], placed[stitch * 3 + 2]);
     const total = placed.length / 3;
     for (const stitch of new Set([...(selected === null ? [] : [selected]), ...measured])) {
       if (stitch >= total) continue;
-      const ring = new Mesh(new TorusGeometry(step * 0.72, step * 0.14, 8, 24), new MeshPhongMaterial({ color: marker, emissive: '#8a3a00', depthTest: true }));
+      const ring = new Mesh(
+        new TorusGeometry(step * 0.72, step * 0.14, 8, 24),
+        new MeshPhongMaterial({ color: marker, emissive: '#8a3a00', depthTest: true }),
+      );
       ring.position.copy(at(stitch));
       ring.quaternion.setFromUnitVectors(new Vector3(0, 0, 1), this.outward(stitch));
       ring.position.addScaledVector(this.outward(stitch), step * 0.3);
       this.marks.add(ring);
     }
     if (this.drawn.tape.length > 1) {
-      const points = this.drawn.tape.map((stitch) => at(stitch).addScaledVector(this.outward(stitch), step * 0.5));
-      const tape = new TubeGeometry(new CatmullRomCurve3(points, false, 'catmullrom', 0), points.length * 4, step * 0.13, 6, false);
+      const points = this.drawn.tape.map((stitch) =>
+        at(stitch).addScaledVector(this.outward(stitch), step * 0.5),
+      );
+      const tape = new TubeGeometry(
+        new CatmullRomCurve3(points, false, 'catmullrom', 0),
+        points.length * 4,
+        step * 0.13,
+        6,
+        false,
+      );
       this.marks.add(new Mesh(tape, new MeshPhongMaterial({ color: marker, emissive: '#8a3a00' })));
     }
     this.draw();
@@ -180,13 +217,17 @@ export class FormScene {
   /** The picture as it stands, as a PNG. */
   snapshot(): Promise<Blob | null> {
     this.renderer.render(this.scene, this.camera);
-    return new Promise((resolve) => { this.canvas.toBlob(resolve, 'image/png'); });
+    return new Promise((resolve) => {
+      this.canvas.toBlob(resolve, 'image/png');
+    });
   }
 
   /** The form alone, without marks, for saving. */
   model(): Group {
     const model = new Group();
-    this.body.traverse((object) => { if (object instanceof Mesh && object.userData.inside !== true) model.add(object.clone()); });
+    this.body.traverse((object) => {
+      if (object instanceof Mesh && object.userData.inside !== true) model.add(object.clone());
+    });
     return model;
   }
 
@@ -230,7 +271,12 @@ export class FormScene {
     if (gap > slowFrameMs && gap < restMs * 4) this.slowFrames += 1;
     if (this.slowFrames > 2) this.setDetail(true);
     clearTimeout(this.settle);
-    if (this.coarse) this.settle = setTimeout(() => { this.setDetail(false); this.lastPaint = 0; this.draw(); }, restMs * 2);
+    if (this.coarse)
+      this.settle = setTimeout(() => {
+        this.setDetail(false);
+        this.lastPaint = 0;
+        this.draw();
+      }, restMs * 2);
   }
 
   private setDetail(coarse: boolean): void {
@@ -238,7 +284,10 @@ export class FormScene {
     this.coarse = coarse;
     this.renderer.setPixelRatio(coarse ? 1 : Math.min(window.devicePixelRatio || 1, 2));
     for (const object of this.body.children) {
-      if (object instanceof InstancedMesh) object.geometry = coarse ? this.coarseShape(object.userData.look as StitchLook) : (object.userData.still as BufferGeometry);
+      if (object instanceof InstancedMesh)
+        object.geometry = coarse
+          ? this.coarseShape(object.userData.look as StitchLook)
+          : (object.userData.still as BufferGeometry);
     }
   }
 
@@ -288,9 +337,13 @@ export class FormScene {
     return outward ? new Vector3(...outward(stitch)) : new Vector3(0, 0, 1);
   }
 
-  private readonly lost = (): void => { this.options.onLost?.(); };
+  private readonly lost = (): void => {
+    this.options.onLost?.();
+  };
 
-  private readonly press = (event: PointerEvent): void => { this.pressedAt = { x: event.clientX, y: event.clientY }; };
+  private readonly press = (event: PointerEvent): void => {
+    this.pressedAt = { x: event.clientX, y: event.clientY };
+  };
 
   private readonly release = (event: PointerEvent): void => {
     const began = this.pressedAt;
@@ -298,15 +351,24 @@ export class FormScene {
     // A drag turns the form; only a tap picks.
     if (!began || Math.hypot(event.clientX - began.x, event.clientY - began.y) > 6) return;
     const box = this.canvas.getBoundingClientRect();
-    this.options.onPick(this.pick(((event.clientX - box.left) / box.width) * 2 - 1, 1 - ((event.clientY - box.top) / box.height) * 2));
+    this.options.onPick(
+      this.pick(
+        ((event.clientX - box.left) / box.width) * 2 - 1,
+        1 - ((event.clientY - box.top) / box.height) * 2,
+      ),
+    );
   };
 
   private pick(x: number, y: number): number | null {
     if (!this.surface || !this.drawn) return null;
     const ray = new Raycaster();
     ray.setFromCamera(new Vector2(x, y), this.camera);
-    const hit = ray.intersectObject(this.surface).find(({ point }) => !this.cut || this.cutPlane.distanceToPoint(point) >= 0);
-    return hit?.faceIndex === undefined || hit.faceIndex === null ? null : (this.drawn.surface.stitch[hit.faceIndex] ?? null);
+    const hit = ray
+      .intersectObject(this.surface)
+      .find(({ point }) => !this.cut || this.cutPlane.distanceToPoint(point) >= 0);
+    return hit?.faceIndex === undefined || hit.faceIndex === null
+      ? null
+      : (this.drawn.surface.stitch[hit.faceIndex] ?? null);
   }
 
   private clear(group: Group): void {

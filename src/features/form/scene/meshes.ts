@@ -1,6 +1,21 @@
 import {
-  BackSide, BufferAttribute, BufferGeometry, CatmullRomCurve3, Color, CylinderGeometry, DoubleSide, Float32BufferAttribute, Group, InstancedMesh, Mesh, MeshLambertMaterial, MeshPhongMaterial,
-  Quaternion, SphereGeometry, TubeGeometry, Vector3,
+  BackSide,
+  BufferAttribute,
+  BufferGeometry,
+  CatmullRomCurve3,
+  Color,
+  CylinderGeometry,
+  DoubleSide,
+  Float32BufferAttribute,
+  Group,
+  InstancedMesh,
+  Mesh,
+  MeshLambertMaterial,
+  MeshPhongMaterial,
+  Quaternion,
+  SphereGeometry,
+  TubeGeometry,
+  Vector3,
 } from 'three';
 import type { DrawnForm } from '../drawnForm';
 import { stitchShape } from './stitchShapes';
@@ -32,12 +47,19 @@ export function fabricMesh({ placed, surface, colours, mirrored }: DrawnForm): M
 export function stitchMeshes({ frames, colours }: DrawnForm): InstancedMesh[] {
   const total = frames.reduce((sum, { stitch }) => sum + stitch.length, 0);
   return frames.map(({ look, stitch, matrices }) => {
-    const mesh = new InstancedMesh(stitchShape(look, total <= fineUpTo ? 'fine' : 'plain'), new MeshLambertMaterial(), stitch.length);
+    const mesh = new InstancedMesh(
+      stitchShape(look, total <= fineUpTo ? 'fine' : 'plain'),
+      new MeshLambertMaterial(),
+      stitch.length,
+    );
     mesh.instanceMatrix.array.set(matrices);
     const tint = new Color();
     stitch.forEach((index, i) => {
       // No two stitches catch the light alike: a little unevenness, the same every time.
-      mesh.setColorAt(i, tint.set(colours[index] ?? '#ffffff').multiplyScalar(0.94 + 0.12 * ((index * 7919) % 17) / 17));
+      mesh.setColorAt(
+        i,
+        tint.set(colours[index] ?? '#ffffff').multiplyScalar(0.94 + (0.12 * ((index * 7919) % 17)) / 17),
+      );
     });
     mesh.frustumCulled = false;
     mesh.userData.look = look;
@@ -49,7 +71,13 @@ export function stitchMeshes({ frames, colours }: DrawnForm): InstancedMesh[] {
 /** What fills the part, seen when it is cut open: its own wall, a little smaller. */
 export function stuffing(wall: BufferGeometry): Mesh {
   const geometry = wall.clone().scale(0.9, 0.9, 0.9);
-  geometry.setAttribute('color', new Float32BufferAttribute(new Float32Array((geometry.getAttribute('position').count || 0) * 3).fill(0.92), 3));
+  geometry.setAttribute(
+    'color',
+    new Float32BufferAttribute(
+      new Float32Array((geometry.getAttribute('position').count || 0) * 3).fill(0.92),
+      3,
+    ),
+  );
   const mesh = new Mesh(geometry, new MeshLambertMaterial({ vertexColors: true, side: BackSide }));
   mesh.userData.inside = true;
   return mesh;
@@ -62,7 +90,10 @@ export function eyeGroup({ at, out, radius, washer, style, ring }: DrawnForm['ey
   const dome = new Mesh(new SphereGeometry(radius, 24, 12, 0, Math.PI * 2, 0, Math.PI / 2), black);
   dome.scale.set(style === 'oval' ? 0.72 : 1, 0.7, 1);
   if (ring) {
-    const felt = new Mesh(new CylinderGeometry(ring.radius, ring.radius, ring.of === 'felt' ? 1.2 : 2.4, 28), new MeshLambertMaterial({ color: '#F7F4EA' }));
+    const felt = new Mesh(
+      new CylinderGeometry(ring.radius, ring.radius, ring.of === 'felt' ? 1.2 : 2.4, 28),
+      new MeshLambertMaterial({ color: '#F7F4EA' }),
+    );
     felt.position.y = radius * 0.3;
     group.add(felt);
   }
@@ -71,11 +102,19 @@ export function eyeGroup({ at, out, radius, washer, style, ring }: DrawnForm['ey
   if (washer > 0) {
     const post = new Mesh(new CylinderGeometry(radius * 0.22, radius * 0.22, radius * 2.4, 12), black);
     post.position.y = -radius * 0.9;
-    const disc = new Mesh(new CylinderGeometry(washer / 2, washer / 2, 1.2, 24), new MeshPhongMaterial({ color: '#e8e6df' }));
+    const disc = new Mesh(
+      new CylinderGeometry(washer / 2, washer / 2, 1.2, 24),
+      new MeshPhongMaterial({ color: '#e8e6df' }),
+    );
     disc.position.y = -radius * 0.9;
-    for (const part of [post, disc]) { part.userData.inside = true; group.add(part); }
+    for (const part of [post, disc]) {
+      part.userData.inside = true;
+      group.add(part);
+    }
   }
-  group.traverse((object) => { object.userData.hardware = true; });
+  group.traverse((object) => {
+    object.userData.hardware = true;
+  });
   group.quaternion.copy(new Quaternion().setFromUnitVectors(new Vector3(0, 1, 0), new Vector3(...out)));
   group.position.set(...at);
   return group;
@@ -85,9 +124,21 @@ export function eyeGroup({ at, out, radius, washer, style, ring }: DrawnForm['ey
 export function needlework({ strokes, patches, step }: DrawnForm): Mesh[] {
   const thread = strokes.map(({ from, to, colour }) => {
     const [a, b] = [new Vector3(...from.at), new Vector3(...to.at)];
-    const lift = (share: number, out: [number, number, number]) => a.clone().lerp(b, share).addScaledVector(new Vector3(...out), step * 0.66);
-    const way = new CatmullRomCurve3([a.clone().addScaledVector(new Vector3(...from.out), step * 0.1), lift(0.2, from.out), lift(0.8, to.out), b.clone().addScaledVector(new Vector3(...to.out), step * 0.1)]);
-    return new Mesh(new TubeGeometry(way, 10, step * 0.19, 6, false), new MeshLambertMaterial({ color: colour }));
+    const lift = (share: number, out: [number, number, number]) =>
+      a
+        .clone()
+        .lerp(b, share)
+        .addScaledVector(new Vector3(...out), step * 0.66);
+    const way = new CatmullRomCurve3([
+      a.clone().addScaledVector(new Vector3(...from.out), step * 0.1),
+      lift(0.2, from.out),
+      lift(0.8, to.out),
+      b.clone().addScaledVector(new Vector3(...to.out), step * 0.1),
+    ]);
+    return new Mesh(
+      new TubeGeometry(way, 10, step * 0.19, 6, false),
+      new MeshLambertMaterial({ color: colour }),
+    );
   });
   const pieces = patches.map(({ at, radius, colour }) => {
     const piece = new Mesh(new SphereGeometry(radius, 20, 10), new MeshLambertMaterial({ color: colour }));

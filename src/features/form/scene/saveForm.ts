@@ -8,9 +8,16 @@ import type { FormScene } from './formScene';
 function bakedModel(scene: FormScene): Group {
   const model = new Group();
   for (const object of scene.model().children) {
-    if (object instanceof InstancedMesh) model.add(new Mesh(bakeInstances(object), new MeshStandardMaterial({ vertexColors: true, roughness: 0.95 })));
+    if (object instanceof InstancedMesh)
+      model.add(
+        new Mesh(bakeInstances(object), new MeshStandardMaterial({ vertexColors: true, roughness: 0.95 })),
+      );
     else if (object instanceof Mesh) {
-      const material = new MeshStandardMaterial({ vertexColors: Boolean(object.geometry.getAttribute('color')), roughness: 0.95, side: object.material.side });
+      const material = new MeshStandardMaterial({
+        vertexColors: Boolean(object.geometry.getAttribute('color')),
+        roughness: 0.95,
+        side: object.material.side,
+      });
       if (!material.vertexColors) material.color.copy(object.material.color);
       const mesh = new Mesh(object.geometry, material);
       object.updateWorldMatrix(true, false);
