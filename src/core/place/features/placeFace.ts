@@ -48,17 +48,15 @@ export function placeFace(form: PartForm): PlacedFace {
   const adding =
     (id: string, at: { line: number; span: { from: number } } | undefined): AddProblem =>
     (code, severity, message, suggestions = []) =>
-      problems
-        .get(id)
-        ?.push({
-          code,
-          severity,
-          part: part.name,
-          line: at?.line,
-          column: (at?.span.from ?? 0) + 1,
-          message,
-          suggestions,
-        });
+      problems.get(id)?.push({
+        code,
+        severity,
+        part: part.name,
+        line: at?.line,
+        column: (at?.span.from ?? 0) + 1,
+        message,
+        suggestions,
+      });
   const goesBy = referring(steps, eyesSaid !== undefined);
   // Where it usually goes by eyes there are none of, it is asked where it goes.
   for (const { id, step } of steps)

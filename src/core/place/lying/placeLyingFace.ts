@@ -45,17 +45,15 @@ export function placeLyingFace(form: PartForm): PlacedFace {
   const adding = (id: string): AddProblem => {
     const step = steps.find((one) => one.id === id)?.step;
     return (code, severity, message, suggestions = []) =>
-      problems
-        .get(id)
-        ?.push({
-          code,
-          severity,
-          part: part.name,
-          line: step?.line,
-          column: (step?.span.from ?? 0) + 1,
-          message,
-          suggestions,
-        });
+      problems.get(id)?.push({
+        code,
+        severity,
+        part: part.name,
+        line: step?.line,
+        column: (step?.span.from ?? 0) + 1,
+        message,
+        suggestions,
+      });
   };
   const goesBy = referring(steps, eyesSaid !== undefined);
   // The middle of the face does not hang on the front, so the eyes' rounds are known before it.
