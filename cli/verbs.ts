@@ -1,20 +1,18 @@
 import type { Firmness } from '../src/core/shape/form/relaxation';
 import type { Fabric } from '../src/core/fabric/fabric';
 import { freeEdges } from '../src/core/fabric/freeEdges';
-import { analyseToy, type ToyAnalysis } from '../src/core/toy/analyse';
+import { analyseToy, frameOfPart, type PartAnalysis, type ToyAnalysis } from '../src/core/toy/analyse';
 import { measurePart } from '../src/core/toy/formOfPart';
 import { stuffingGrams } from '../src/core/supplies/stuffing';
 import { finishOf } from '../src/core/shape/form/finish';
 import { showThrough } from '../src/core/shape/form/showThrough';
 import { yarnOf } from '../src/core/toy/yarnOf';
 import type { Problem } from '../src/core/notation/problem';
-import type { EyePlacement } from '../src/core/place/eyes';
-import { eyeAddress, eyeDirections } from '../src/core/place/eyeWords';
-import type { PartForm } from '../src/core/place/partForm';
-import { eyeColourCheck } from '../src/core/place/colourSteps';
-import { eyeLandmarks } from '../src/core/place/whatIsThere';
-import { featureWords } from '../src/core/place/features/featureWords';
-import { markWords, markerPlan } from '../src/core/place/markerPlan';
+import type { FeaturePlacement } from '../src/core/place/resolve/placement';
+import { eyeAddress, eyeDirections, featureWords } from '../src/core/place/words/directions';
+import { eyeColourCheck } from '../src/core/place/words/colourSteps';
+import { landmarkSentences } from '../src/core/place/words/fromThere';
+import { markWords, markerPlan } from '../src/core/place/words/markerPlan';
 import { buildSheet } from '../src/core/toy/sheet/buildSheet';
 import { sheetHtml } from '../src/core/toy/sheet/sheetHtml';
 import { sheetMarkdown } from '../src/core/toy/sheet/sheetMarkdown';
@@ -69,79 +67,12 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
   }),
 
   place: (toy) => ({
-    markers: toy.parts.flatMap(({ fabric, eyes, features, source }) =>
-      markerPlan(fabric, eyes, features).flatMap(({ label, marks }) =>
+    markers: toy.parts.flatMap(({ fabric, features, source }) =>
+      markerPlan(fabric, features).flatMap(({ label, marks }) =>
         marks.map(({ stitch, seat, what }) => ({ part: source.name, round: label, stitch, seat, for: what })),
       ),
     ),
-    placements: toy.parts.flatMap(({ eyes, features, source, fabric }) => [
-      ...(eyes
-        ? [
-            {
-              part: eyes.part,
-              feature: eyes.feature as string,
-              unit: 1,
-              gap: eyes.rule.gap,
-              round: null,
-              seat: eyes.rule.seat,
-              posts: eyes.posts.map(({ side, stitch, of, line }) => ({
-                side: side as string,
-                gap: gapAt(fabric, line),
-                stitch,
-                of,
-              })),
-              apart: eyes.rule.apart as number | null,
-              showing: eyes.showing as number | null,
-              surfaceMm: round2(eyes.surfaceMm),
-              straightMm: round2(eyes.straightMm),
-              missStitches: round2(eyes.missStitches),
-              needle: null as unknown,
-              problems: eyes.problems,
-            },
-          ]
-        : []),
-      ...features.map(
-        ({
-          id,
-          gap,
-          units,
-          seat,
-          apart,
-          showing,
-          surfaceMm,
-          straightMm,
-          missStitches,
-          needle,
-          problems,
-        }) => ({
-          part: source.name,
-          feature: id,
-          unit: 1,
-          gap,
-          round: null,
-          seat,
-          posts: units.flatMap(({ side, from, to, of, fromLine, toLine, toOf }) => {
-            const [first, last] = [
-              { side, gap: gapAt(fabric, fromLine), stitch: from, of },
-              { side, gap: gapAt(fabric, toLine), stitch: to, of: toOf },
-            ];
-            return from === to && fromLine === toLine ? [first] : [first, last];
-          }),
-          apart,
-          showing,
-          surfaceMm: round2(surfaceMm),
-          straightMm: round2(straightMm),
-          missStitches: round2(missStitches),
-          needle: needle && {
-            points: needle.points.map(({ act, gap: between, hole }) => ({ act, gap: between, hole })),
-            knot: needle.knot,
-            strands: needle.strands,
-            threadMm: needle.threadMm,
-          },
-          problems,
-        }),
-      ),
-    ]),
+    placements: toy.parts.flatMap((part) => part.features.map((feature) => placementJson(part, feature))),
   }),
 
   stops: (toy) => ({
@@ -164,19 +95,63 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
   },
 };
 
+/** One feature as the contract gives it. */
+function placementJson({ fabric, source }: PartAnalysis, feature: FeaturePlacement) {
+  const { id, gap, units, seat, apart, showing, surfaceMm, straightMm, missStitches, needle, problems } =
+    feature;
+  const posts = units.flatMap(({ side, ...unit }) => {
+    const first = { side, gap: gapAt(fabric, unit.fromLine), stitch: unit.from, of: unit.of };
+    const last = { side, gap: gapAt(fabric, unit.toLine), stitch: unit.to, of: unit.toOf };
+    return unit.from === unit.to && unit.fromLine === unit.toLine ? [first] : [first, last];
+  });
+  return {
+    part: source.name,
+    feature: id,
+    unit: 1,
+    gap,
+    round: null,
+    seat,
+    posts,
+    apart,
+    showing,
+    surfaceMm: round2(surfaceMm),
+    straightMm: round2(straightMm),
+    missStitches: round2(missStitches),
+    needle: needle && {
+      points: needle.points.map(({ act, gap: between, hole }) => ({ act, gap: between, hole })),
+      knot: needle.knot,
+      strands: needle.strands,
+      threadMm: needle.threadMm,
+    },
+    problems,
+  };
+}
+
 const problemLines = (problems: readonly Problem[]) =>
   problems.flatMap(({ line, message, suggestions }) => [
     `  Line ${line ?? '-'}: ${message}`,
     ...suggestions.map(({ title, edits }) => `      ${title}: ${edits.map(({ text }) => text).join(' / ')}`),
   ]);
 
-function eyeLines(eyes: EyePlacement, form: PartForm): string[] {
-  const { count, check } = eyeDirections(eyes);
+function eyeLines({ form, source }: PartAnalysis, eyes: FeaturePlacement): string[] {
+  const { count, check } = eyeDirections(form, eyes);
+  const { gap, showing } = eyeAddress(form, eyes);
+  const posts = eyes.units.map(({ side, from }) => `${side} ${from}`).join(', ');
+  const told = [count, ...landmarkSentences(form, eyes), check, eyeColourCheck(form, eyes)];
   return [
-    ...[count, ...eyeLandmarks(form, eyes), check, eyeColourCheck(form, eyes)]
-      .filter((line) => line !== null)
-      .map((line) => `  ${line}`),
+    `${source.name}: eyes ${gap.replaceAll(/rounds? /g, '')}, ${posts} of ${eyes.units[0]?.of}; ${showing}`,
+    ...told.filter((line) => line !== null).map((line) => `  ${line}`),
     ...problemLines(eyes.problems),
+  ];
+}
+
+function featureLines(part: PartAnalysis, feature: FeaturePlacement): string[] {
+  if (feature === part.eyes) return eyeLines(part, feature);
+  const { address, count, there, check, needle } = featureWords(feature, frameOfPart(part), part.eyes);
+  return [
+    `${part.source.name}: ${address}`,
+    ...[count, there, check, ...needle].filter(Boolean).map((line) => `  ${line}`),
+    ...problemLines(feature.problems),
   ];
 }
 
@@ -217,24 +192,11 @@ export const plainVerbs: Record<string, (toy: ToyAnalysis, options: Options) => 
     ].join('\n'),
   place: (toy) =>
     toy.parts
-      .flatMap(({ eyes, features, source, form, fabric }) => [
-        ...(eyes
-          ? [
-              `${eyes.part}: eyes ${eyeAddress(eyes).gap.replaceAll(/rounds? /g, '')}, ${eyes.posts.map((post) => `${post.side} ${post.stitch}`).join(', ')} of ${eyes.posts[0].of}; ${eyeAddress(eyes).showing}`,
-              ...eyeLines(eyes, form),
-            ]
-          : []),
-        ...features.flatMap((feature) => {
-          const { address, count, there, check, needle } = featureWords(feature, form, eyes);
-          return [
-            `${source.name}: ${address}`,
-            ...[count, there, check, ...needle].filter(Boolean).map((line) => `  ${line}`),
-            ...problemLines(feature.problems),
-          ];
-        }),
-        ...markerPlan(fabric, eyes, features).map(
+      .flatMap((part) => [
+        ...part.features.flatMap((feature) => featureLines(part, feature)),
+        ...markerPlan(part.fabric, part.features).map(
           ({ label, marks }) =>
-            `${source.name}: while working round ${label}, a marker into ${markWords(marks)}`,
+            `${part.source.name}: while working round ${label}, a marker into ${markWords(marks)}`,
         ),
       ])
       .join('\n') || 'Nothing is placed in this text.',

@@ -1,10 +1,10 @@
-import type { EyeRule } from '../place/eyeSentence';
+import type { EyesSaid } from './eyesSaid';
 
 /**
  * Sentences about eyes in different manners, and the rule each comes to on a part of seventeen rounds whose rounds 6 to 13 have thirty
  * stitches. `asks` names the problem that asks where a sentence leaves something open or can be read two ways.
  */
-export type EyeCase = [sentence: string, rule: Partial<EyeRule>, asks?: string];
+export type EyeCase = [sentence: string, rule: Partial<EyesSaid>, asks?: string];
 
 export const eyeCorpus: EyeCase[] = [
   [

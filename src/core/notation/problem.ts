@@ -24,6 +24,8 @@ export interface Problem {
   round?: number;
   line?: number;
   column?: number;
+  /** what on the part it is about: the feature by its name, which of a pair, the holes of which lines */
+  where?: { feature: string; side?: 'left' | 'right' };
   /** what the message is made of, for whoever needs it again */
   facts?: Readonly<Record<string, unknown>>;
   message: string;

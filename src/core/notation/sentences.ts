@@ -82,6 +82,9 @@ export function readSteps(text: string, line: number): Step[] {
       whole: text,
       span,
     };
+    const names = (type: TokenType) => sentence.some((token) => is(token, type));
+    if (names(S.Above) && names(S.Below)) step.aboveAndBelow = true;
+    if (names(S.RoundWord)) step.roundsNamed = true;
     if (kind === 'feature' && phrases.features[0]) readFeature(step, phrases.features[0], phrases, text);
     steps.push(step);
   }

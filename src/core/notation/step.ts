@@ -78,6 +78,10 @@ export interface Step {
   seat?: 'foot' | 'split';
   /** so many rounds above or below something, as you look at the finished piece; `from` an end of the part leads inward */
   relation?: { rounds: number; direction: 'above' | 'below' | 'from'; to: FeatureKind | LandmarkKind };
+  /** its relation is said in rounds; `just below` names no unit */
+  roundsNamed?: true;
+  /** it names what lies above and what lies below: drawing in the eyes goes about them, not above or below */
+  aboveAndBelow?: true;
   /** so many stitches above or below something: how a part that lies on its side is counted */
   stitchesFrom?: { stitches: number; direction: 'above' | 'below'; to: FeatureKind | 'front' };
   /** on the same round as a feature */

@@ -1,7 +1,7 @@
 import { eyeCorpus } from '../__tests__/eyeCorpus';
 import { applyEdits } from '../notation/applyEdits';
 import { analyseToy } from '../toy/analyse';
-import { writeEyes } from './eyeSentence';
+import { writeRule } from './rule/writeRule';
 
 const rounds =
   'R1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5: (3 sc, inc) x 6\nR6-R13: sc around\nR14: (3 sc, dec) x 6\nR15: (2 sc, dec) x 6\nR16: (sc, dec) x 6\nR17: dec x 6';
@@ -42,7 +42,7 @@ test.each(cases.filter(([, , asks]) => !asks).map(([sentence]) => [sentence]))(
   'both hands, both start ends: %s',
   (sentence) => {
     const sides = (header: string, under: string) =>
-      eyesOf(sentence, header, under)!.posts.map((post) => post.stitch);
+      eyesOf(sentence, header, under)!.units.map((post) => post.from);
     const right = sides('', '');
     expect(sides('Hand: left\n', '')).toEqual([...right].reverse());
     if (/from the (base|end|edge|last)/.test(sentence)) return;
@@ -76,6 +76,6 @@ test.each([
   const part = analyseToy(text).parts[0]!;
   expect(part.eyes!.rule.style).toBe(style);
   expect(part.eyes!.rule.ring).toEqual(ring);
-  const moved = applyEdits(text, [writeEyes(part.source, { ...part.eyes!.rule, gap: [7, 8] })]);
+  const moved = applyEdits(text, [writeRule(part.source, 'eyes', { ...part.eyes!.rule, gap: [7, 8] })]);
   expect(analyseToy(moved).parts[0]!.eyes!.rule).toEqual({ ...part.eyes!.rule, gap: [7, 8] });
 });

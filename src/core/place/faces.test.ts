@@ -4,8 +4,8 @@ import { holePoint } from '../shape/form/holePoint';
 import { standing } from '../shape/form/stand';
 import { analyseToy, type PartAnalysis } from '../toy/analyse';
 import { measurePart, standOf } from '../toy/formOfPart';
-import { eyesOnForm, featureOnForm } from './onForm';
-import { proposeEyes } from './proposeEyes';
+import { eyesOnForm, featureOnForm } from './check/onForm';
+import { proposeEyes } from './rule/proposeRule';
 
 /** Pieces that carry a face in every way a piece is worked, each with eyes, a nose just below and a mouth four rounds below. */
 const ball = (first = 'R1: 6 sc in magic ring') => [
@@ -93,7 +93,7 @@ const middleOf = (units: readonly { azimuth: number }[]) =>
 describe.each(faces)('%s', (_, text) => {
   const part = facePart(text);
   const eyes = part.eyes!;
-  const stitch = (2 * Math.PI) / eyes.posts[0].of;
+  const stitch = (2 * Math.PI) / eyes.units[0].of;
 
   test('is placed without an error, eyes, nose and mouth', () => {
     expect(serious(part)).toEqual([]);
@@ -102,14 +102,14 @@ describe.each(faces)('%s', (_, text) => {
 
   test('shares one middle: nose and mouth are never half a stitch off the eyes', () => {
     for (const { id, units } of part.features)
-      expect([id, Math.abs(wrapAngle(middleOf(units) - middleOf(eyes.posts))) / stitch < 0.5 + 1e-9]).toEqual(
+      expect([id, Math.abs(wrapAngle(middleOf(units) - middleOf(eyes.units))) / stitch < 0.5 + 1e-9]).toEqual(
         [id, true],
       );
   });
 
   test('has the nose below the eyes and the mouth below the nose, as one looks at the finished piece', () => {
     const down = part.source.start === 'top' ? 1 : -1;
-    expect(part.features.map(({ line }) => (line - eyes.round) * down)).toEqual([1, 4]);
+    expect(part.features.map(({ line }) => (line - eyes.line) * down)).toEqual([1, 4]);
   });
 
   test('has them where the form says: in the middle, level, and facing forward', () => {
@@ -124,8 +124,8 @@ describe.each(faces)('%s', (_, text) => {
       expect([feature.id, Math.abs(lies.offMm - seen.offMm) < 4.5]).toEqual([feature.id, true]);
     }
     const placed = standing(form, stand, false);
-    for (const { stitch: hole } of eyes.posts)
-      expect(holePoint(part.fabric, form.nodes, placed, stand, eyes.round, hole)!.at[2]).toBeGreaterThan(0);
+    for (const { stitch: hole } of eyes.units)
+      expect(holePoint(part.fabric, form.nodes, placed, stand, eyes.line, hole)!.at[2]).toBeGreaterThan(0);
   });
 });
 
@@ -161,7 +161,7 @@ test('on a flat piece the middle is between the edges, and every other row count
     'Rows 2-14: ch 1, sc across, turn',
     ...face(8, 7),
   ]);
-  expect(odd.eyes!.posts.map((post) => post.stitch).sort((a, b) => a - b)).toEqual([5, 12]);
+  expect(odd.eyes!.units.map((post) => post.from).sort((a, b) => a - b)).toEqual([5, 12]);
   expect(odd.eyes!.missStitches).toBeCloseTo(0, 6);
 });
 
@@ -185,7 +185,7 @@ test('on a circle folded in half the eyes come to the front half and share its m
   const seen = eyesOnForm(part.form, part.eyes!, form, standOf(part))!;
   expect(Math.abs(seen.rightHigherMm)).toBeLessThan(3);
   expect(
-    Math.abs(wrapAngle(middleOf(part.features[0]!.units) - middleOf(part.eyes!.posts))) * 36,
+    Math.abs(wrapAngle(middleOf(part.features[0]!.units) - middleOf(part.eyes!.units))) * 36,
   ).toBeLessThan(Math.PI);
 });
 

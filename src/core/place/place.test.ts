@@ -1,13 +1,13 @@
 import * as fc from 'fast-check';
 import { applyEdits } from '../notation/applyEdits';
 import { analyseToy } from '../toy/analyse';
-import { direction } from './direction';
-import { eyeSentence, writeEyes } from './eyeSentence';
-import { eyeAddress } from './eyeWords';
-import { holeAt } from './holes';
-import { apartOf, choosePair, showingOf } from './pair';
-import { pairAt, seatHoles } from './partForm';
-import { proposeEyes } from './proposeEyes';
+import { direction } from './frame/direction';
+import { ruleSentence, writeRule } from './rule/writeRule';
+import { eyeAddress } from './words/directions';
+import { holeAt } from './frame/holes';
+import { apartOf, choosePair, showingOf } from './frame/pair';
+import { pairAt, seatHoles } from './frame/partForm';
+import { proposeEyes } from './rule/proposeRule';
 
 const rounds = [
   'R1: 6 sc in ring',
@@ -25,7 +25,7 @@ const head = (sentence: string, top = '', under = '') =>
   analyseToy(`Gauge: 5 mm x 5 mm\n${top}Head\n${under}${rounds.join('\n')}\n${sentence}`).parts[0]!;
 const eyesOf = (sentence: string, top = '', under = '') => head(sentence, top, under).eyes!;
 const posts = (sentence: string, top = '', under = '') =>
-  eyesOf(sentence, top, under).posts.map((post) => post.stitch);
+  eyesOf(sentence, top, under).units.map((post) => post.from);
 
 describe('direction', () => {
   test.each([
@@ -82,11 +82,11 @@ describe('eyes', () => {
   test('holes worked out by hand, joined rounds', () => {
     const joined = 'Rounds: joined\n';
     const six = eyesOf('Eyes: 9 mm, between R9 and R10, 6 apart', 'Lean: 0\n', joined);
-    expect(six.posts.map((post) => post.stitch)).toEqual([12, 18]);
+    expect(six.units.map((post) => post.from)).toEqual([12, 18]);
     expect(six.missStitches).toBeCloseTo(-0.5, 6);
     expect(six.problems.map((problem) => problem.code)).toContain('not-centred');
     const seven = eyesOf('Eyes: 9 mm, between R9 and R10, 7 apart', 'Lean: 0\n', joined);
-    expect(seven.posts.map((post) => post.stitch)).toEqual([12, 19]);
+    expect(seven.units.map((post) => post.from)).toEqual([12, 19]);
     expect(seven.missStitches).toBeCloseTo(0, 6);
     expect(seven.problems).toEqual([]);
     expect(seven.showing).toBe(6);
@@ -96,9 +96,9 @@ describe('eyes', () => {
   // an eighth before round 9's, and the hole an eighth before the stitch of round 9 below it: the numbers stay.
   test('lean moves the front with the round starts of the eyes’ own rounds', () => {
     const { form, eyes } = head('Eyes: 9 mm, between R9 and R10, 7 apart', 'Lean: 0.25\n');
-    const middle = holeAt(seatHoles(form, 9, 'foot'), eyes!.frontAzimuth);
+    const middle = holeAt(seatHoles(form, 9, 'foot'), eyes!.front);
     expect(middle).toBeCloseTo(15.5, 6);
-    expect(eyes!.posts.map((post) => post.stitch)).toEqual([12, 19]);
+    expect(eyes!.units.map((post) => post.from)).toEqual([12, 19]);
   });
 
   test('a front set further up stands at another stitch lower down: one more for every four rounds', () => {
@@ -106,7 +106,7 @@ describe('eyes', () => {
     const near = head('Eyes: 9 mm, between R6 and R7, 7 apart', 'Lean: 0.25\n', front);
     const far = head('Eyes: 9 mm, between R10 and R11, 7 apart', 'Lean: 0.25\n', front);
     const middle = (part: typeof near, round: number) =>
-      holeAt(seatHoles(part.form, round, 'foot'), part.eyes!.frontAzimuth);
+      holeAt(seatHoles(part.form, round, 'foot'), part.eyes!.front);
     expect(middle(far, 10) - middle(near, 6)).toBeCloseTo(1, 6);
   });
 
@@ -121,7 +121,7 @@ describe('eyes', () => {
 
   test('on a piece that starts at the bottom the higher number is the higher eye', () => {
     const eyes = eyesOf('Eyes: 9 mm, between R9 and R10, 6 showing', '', 'Start: bottom\n');
-    const [left, right] = eyes.posts;
+    const [left, right] = eyes.units;
     expect(left.stitch).toBeGreaterThan(right.stitch);
     expect(eyes.lower).toBe('right');
   });
@@ -146,9 +146,9 @@ describe('eyes', () => {
   });
 
   test('rounds counted from the base are counted from the end that is the base', () => {
-    expect(eyesOf('Eyes: 9 mm, between rounds 7 and 8 from the base, 6 apart').rule.gap).toEqual([10, 11]);
+    expect(eyesOf('Eyes: 9 mm, between rounds 7 and 8 from the base, 6 apart').gap).toEqual([10, 11]);
     expect(
-      eyesOf('Eyes: 9 mm, between rounds 7 and 8 from the base, 6 apart', '', 'Start: bottom\n').rule.gap,
+      eyesOf('Eyes: 9 mm, between rounds 7 and 8 from the base, 6 apart', '', 'Start: bottom\n').gap,
     ).toEqual([7, 8]);
   });
 
@@ -179,18 +179,18 @@ describe('eyes', () => {
         }),
         ({ sizeMm, round, apart, seat }) => {
           const rule = { sizeMm, gap: [round, round + 1] as [number, number], apart, seat };
-          expect(eyesOf(eyeSentence(rule)).rule).toEqual(rule);
+          expect(eyesOf(ruleSentence(rule)).rule).toEqual(rule);
         },
       ),
       { numRuns: 60 },
     );
-    expect(writeEyes(part.source, proposeEyes(part.form)).insertAfter).toBe(true);
+    expect(writeRule(part.source, 'eyes', proposeEyes(part.form)).insertAfter).toBe(true);
   });
 
   test('resolving is idempotent: the pair of the pair’s own rule is the pair', () => {
     const part = head('Eyes: 9 mm, between R9 and R10, 6 apart');
-    const again = pairAt(part.form, part.eyes!.round, part.eyes!.rule.seat, part.eyes!.rule.apart);
-    expect([again.pair.a, again.pair.b]).toEqual(part.eyes!.posts.map((post) => post.stitch));
+    const again = pairAt(part.form, part.eyes!.line, part.eyes!.seat, part.eyes!.apart);
+    expect([again.pair.a, again.pair.b]).toEqual(part.eyes!.units.map((post) => post.from));
   });
 
   test('the address in words', () => {

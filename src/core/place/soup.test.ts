@@ -79,7 +79,7 @@ test('whatever is said, every place is a hole there is', () => {
   fc.assert(
     fc.property(soup, (text) => {
       for (const { eyes, features } of analyseToy(text).parts) {
-        for (const { stitch, of } of eyes?.posts ?? [])
+        for (const { stitch, of } of eyes?.units ?? [])
           expect([stitch >= 1 && stitch <= of, text]).toEqual([true, text]);
         for (const { units, needle } of features) {
           for (const { from, to, of, toOf, azimuth } of units)

@@ -4,16 +4,16 @@ import { applyEdits } from '../notation/applyEdits';
 import { wrapAngle } from '../shape/azimuth';
 import { analyseToy } from '../toy/analyse';
 import { arrangementIn, nearestArrangements } from '../toy/arrangements';
-import { conflictMarks } from './conflictMarks';
-import { inOrder } from './features/inOrder';
-import { movedTo } from './features/moveFeature';
-import { upOf } from './features/verticalLine';
-import { writeFeature } from './features/featureSentence';
-import { footHoles, holeAzimuth, nearestFootHole } from './holes';
-import { markerPlan, markWords } from './markerPlan';
-import { eyesForProportion, proportionOf, proportionSteps, shareWords } from './proportion';
-import { underWasher } from './washers';
-import { landmarkWords } from './whatIsThere';
+import { conflictMarks } from './check/marks';
+import { inOrder } from './resolve/order';
+import { movedTo } from './move/step';
+import { upOf } from './frame/faceFrame';
+import { writeRule } from './rule/writeRule';
+import { footHoles, holeAzimuth, nearestFootHole } from './frame/holes';
+import { markerPlan, markWords } from './words/markerPlan';
+import { eyesForProportion, proportionOf, proportionSteps, shareWords } from './move/proportion';
+import { underWasher } from './check/washers';
+import { landmarkWords } from './words/fromThere';
 
 const part = (sentences: string, text = featureHead) => analyseToy(`${text}${sentences}\n`).parts[0]!;
 const noEyes = featureHead.replace(/Eyes:.*\n/, '');
@@ -61,14 +61,14 @@ describe('pressed eyes by a rule', () => {
     ['Place 8 mm eyes 3 rounds above the nose, 6 showing. Nose between R18 and R19, 3 wide.', 15],
   ])('%s', (sentence, line) => {
     const { eyes } = part(sentence, noEyes);
-    expect([eyes!.round, eyes!.posts.map((post) => post.stitch)]).toEqual([line, [15, 22]]);
+    expect([eyes!.line, eyes!.units.map((post) => post.from)]).toEqual([line, [15, 22]]);
     expect(eyes!.problems.map(({ code }) => code)).not.toContain('eyes-where');
   });
 
   test('so many stitches either side of the front', () => {
     expect(
       part('8 mm eyes between R15 and R16, 3 and a half stitches either side of the front line.', noEyes)
-        .eyes!.rule.apart,
+        .eyes!.apart,
     ).toBe(7);
   });
 
@@ -158,9 +158,7 @@ describe('arrangements', () => {
     const misses = found.map(({ eyes }) => Math.abs(eyes.missStitches));
     expect(found.length).toBeGreaterThan(2);
     expect(misses).toEqual([...misses].sort((a, b) => a - b));
-    expect(new Set(found.map(({ eyes }) => `${eyes.rule.gap.join()}/${eyes.rule.apart}`)).size).toBe(
-      found.length,
-    );
+    expect(new Set(found.map(({ eyes }) => `${eyes.gap.join()}/${eyes.apart}`)).size).toBe(found.length);
     expect(
       arrangementIn(featureHead.replace('R7-R12: sc around [36]', 'R7-R12: (sc 5, inc) x 6'), now),
     ).toBeNull();
@@ -172,7 +170,7 @@ describe('proportion', () => {
     const { form, eyes } = part('');
     const { down, apart } = proportionSteps(form, eyes!);
     expect(down).toHaveLength(28);
-    expect(apart[eyes!.rule.apart - 1]).toBeCloseTo(proportionOf(form, eyes!).apart, 9);
+    expect(apart[eyes!.apart - 1]).toBeCloseTo(proportionOf(form, eyes!).apart, 9);
     fc.assert(
       fc.property(fc.double({ min: 0.1, max: 0.9, noNaN: true }), (wish) => {
         const { real } = eyesForProportion(form, { down: wish, apart: 0.5 }, eyes!.rule);
@@ -198,12 +196,12 @@ test('dragging a feature to a line and a distance puts it there, by the rule it 
       const before = analyseToy(text).parts[0]!;
       const [cheeks] = before.features;
       const rule = movedTo(cheeks!, line, apart, upOf(before.form), before.fabric.label);
-      const after = analyseToy(applyEdits(text, [writeFeature(before.source, 'cheeks', rule)])).parts[0]!
+      const after = analyseToy(applyEdits(text, [writeRule(before.source, 'cheeks', rule)])).parts[0]!
         .features[0]!;
       expect(after.line).toBe(line);
       // On their own line that is “on the same round”.
       expect(after.rule.vertical).toMatchObject({
-        by: line === before.eyes!.round ? 'level' : 'relation',
+        by: line === before.eyes!.line ? 'level' : 'relation',
         to: 'eyes',
       });
       // Stitches outward move both sides, so an odd wish comes within one.
@@ -251,14 +249,14 @@ describe('what “8 apart” means', () => {
     const asked = analyseToy(bare).problems.find(({ code }) => code === 'apart-reading')!;
     const read = asked.suggestions.map(({ edits }) => analyseToy(applyEdits(bare, edits)));
     expect(read.map(({ pattern }) => pattern.header.apart)).toEqual(['posts', 'showing']);
-    expect(read.map(({ parts }) => parts[0]!.eyes!.rule.apart)).toEqual([8, 9]);
+    expect(read.map(({ parts }) => parts[0]!.eyes!.apart)).toEqual([8, 9]);
     for (const { problems } of read) expect(problems.map(({ code }) => code)).not.toContain('apart-reading');
   });
 
   test('leaves alone what says it both ways, or post to post', () => {
     for (const sentence of ['8 apart (7 showing)', '8 post to post']) {
       const text = `Apart: showing\n${noEyes}Eyes: 8 mm, between R15 and R16, ${sentence}.\n`;
-      expect(analyseToy(text).parts[0]!.eyes!.rule.apart).toBe(8);
+      expect(analyseToy(text).parts[0]!.eyes!.apart).toBe(8);
     }
   });
 });

@@ -7,10 +7,11 @@ import type { PartSource, Pattern, ToyHeader } from '../notation/pattern';
 import type { Terms } from '../notation/terms';
 import { limits } from '../notation/limits';
 import { forgetLines, readPattern } from '../notation/readPattern';
-import type { EyePlacement } from '../place/eyes';
-import type { FeaturePlacement } from '../place/features/featurePlacement';
-import { direction } from '../place/direction';
-import type { PartForm } from '../place/partForm';
+import { direction } from '../place/frame/direction';
+import { frameOf } from '../place/frame/frameOf';
+import type { FaceFrame } from '../place/frame/faceFrame';
+import type { PartForm } from '../place/frame/partForm';
+import { eyesOf, type FeaturePlacement } from '../place/resolve/placement';
 import { planStops, type StopPlan } from '../plan/stops';
 import { roundStarts } from '../shape/azimuth';
 import { assumedGauge, gaugeOf, type Gauge } from '../shape/gauge';
@@ -31,9 +32,10 @@ export interface PartAnalysis {
   profile: Profile;
   form: PartForm;
   map: MapView;
-  eyes: EyePlacement | null;
-  /** every other feature, in the order of the text */
+  /** everything that is put on it, in the order of the text */
   features: FeaturePlacement[];
+  /** the pressed eyes among them, which lead the face */
+  eyes: FeaturePlacement | null;
   stops: StopPlan;
   /** width and height in mm by the profile */
   size: { widthMm: number; heightMm: number };
@@ -91,11 +93,12 @@ const worked = memoise((part: PartSource, amid: Circumstances, searches: boolean
   const { front } = placed;
   const own = (found: readonly Problem[]): Problem[] =>
     found.map((problem) => ({ ...problem, partId: part.id }));
-  const features = placed.features.map((feature) => ({ ...feature, problems: own(feature.problems) }));
-  const eyes = placed.eyes && {
-    ...placed.eyes,
-    problems: own([...placed.eyes.problems, ...audienceProblems(part, audience)]),
-  };
+  const leading = eyesOf(placed.features);
+  const features = placed.features.map((feature) => {
+    const more = feature === leading ? audienceProblems(part, audience) : [];
+    return { ...feature, problems: own([...feature.problems, ...more]) };
+  });
+  const eyes = eyesOf(features);
   const stuffed = !part.steps.some((step) => step.kind === 'stuff' && step.firmness === 'none') && !flat;
   const said = (kind: string) => part.steps.some((step) => step.kind === kind);
   const sewnOn = !said('close') && (said('sew') || said('pin') || said('cut') || said('nosew'));
@@ -103,7 +106,7 @@ const worked = memoise((part: PartSource, amid: Circumstances, searches: boolean
     part: part.name,
     fabric,
     gauge,
-    eyeRounds: eyes && !flat ? [Math.max(...eyes.posts.map((post) => post.line))] : [],
+    eyeRounds: eyes && !flat ? [Math.max(...eyes.units.map((unit) => unit.fromLine))] : [],
     noseRounds: flat
       ? []
       : features.filter(({ kind, rule }) => kind === 'nose' && !rule.embroidered).map(({ line }) => line),
@@ -113,7 +116,6 @@ const worked = memoise((part: PartSource, amid: Circumstances, searches: boolean
   const all = [
     ...own(problems),
     ...own(built.problems),
-    ...(eyes?.problems ?? []),
     ...features.flatMap((feature) => feature.problems),
     ...own(placed.problems),
     ...own(closingProblems(part, stops)),
@@ -145,6 +147,11 @@ const worked = memoise((part: PartSource, amid: Circumstances, searches: boolean
   };
   return { analysis, spent };
 });
+
+/** Where things can be on the face of a part. */
+export function frameOfPart({ form, map }: PartAnalysis): FaceFrame {
+  return frameOf(form, map.front);
+}
 
 /** What is left for the parts that come after: a text that is all slips, or all stitches, takes no more work than one toy may. */
 interface Left {

@@ -1,17 +1,16 @@
 import { applyEdits } from '../notation/applyEdits';
-import { eyeEdits } from '../place/frontEdits';
-import type { EyeRule } from '../place/eyeSentence';
-import type { EyePlacement } from '../place/eyes';
-import { eyePlaces } from '../place/eyeWords';
-import { eyesApart, raisedEyes } from '../place/moveEyes';
-import { analyseToy, type PartAnalysis, type ToyAnalysis } from './analyse';
+import { ruleEdits } from '../place/move/front';
+import { raised, withApart } from '../place/move/step';
+import type { FeaturePlacement } from '../place/resolve/placement';
+import type { FeatureRule } from '../place/rule/rule';
+import { analyseToy, frameOfPart, type PartAnalysis, type ToyAnalysis } from './analyse';
 
 /** A way the face of a part could be arranged, with the text that says so. */
 export interface Arrangement {
   text: string;
   toy: ToyAnalysis;
   part: PartAnalysis;
-  eyes: EyePlacement;
+  eyes: FeaturePlacement;
 }
 
 /** The part of a text that another reading of it calls by the same name and works by the same rounds; null where there is none, or it has no eyes. */
@@ -31,34 +30,34 @@ export function arrangementIn(text: string, part: PartAnalysis): Arrangement | n
 export function nearestArrangements(text: string, part: PartAnalysis, most: number): Arrangement[] {
   const { eyes, form } = part;
   if (!eyes) return [];
-  const spread = (by: number) => eyesApart(form, eyes, eyes.rule.apart + by);
+  const frame = frameOfPart(part);
   // Another line of holes, said as a gap, so that each arrangement stands by itself.
-  const moved = ([1, -1] as const).map((by) => {
-    const next = raisedEyes(form, eyes, by);
-    return next && { ...next, vertical: undefined };
-  });
-  const wishes: (EyeRule | null)[] = [spread(-1), spread(1), ...moved, spread(-2), spread(2)];
+  const alone: FeaturePlacement = frame.lies
+    ? eyes
+    : { ...eyes, rule: { ...eyes.rule, vertical: { by: 'gap', gap: eyes.gap } } };
+  const spread = (by: number) => withApart(frame, eyes, (eyes.apart ?? 0) + by);
+  const moved = ([1, -1] as const).map((by) => raised(frame, alone, by));
+  const wishes: (FeatureRule | null)[] = [spread(-1), spread(1), ...moved, spread(-2), spread(2)];
   return wishes
     .flatMap((wish) => (wish ? [wish] : []))
-    .flatMap((wish) => arrangementIn(applyEdits(text, eyeEdits(form, eyes, wish)), part) ?? [])
+    .flatMap((wish) => arrangementIn(applyEdits(text, ruleEdits(form, eyes, wish)), part) ?? [])
     .filter((found) => found.eyes.problems.every((problem) => problem.severity !== 'error'))
     .sort((a, b) => Math.abs(a.eyes.missStitches) - Math.abs(b.eyes.missStitches))
     .slice(0, most);
 }
 
 /** `13|14, 7 apart` and how far off the middle it is. */
-export function arrangementWords(eyes: EyePlacement): { words: string; off: string } {
-  const { rule, missStitches, missMm } = eyes;
-  const rise = rule.rise ?? 0;
+export function arrangementWords(part: PartAnalysis, eyes: FeaturePlacement): { words: string; off: string } {
+  const { gap, units, apart, missStitches, missMm, rule } = eyes;
+  const { label } = part.fabric;
+  const lines = units.map(({ fromLine }) => fromLine).sort((a, b) => a - b);
+  const rise = rule.vertical?.by === 'stitches' ? rule.vertical : null;
+  const risen =
+    rise && rise.stitches > 0 ? `, ${rise.stitches} ${rise.direction === 'above' ? 'up' : 'down'}` : '';
+  const twoLines = lines.map((line) => `${label[line - 1]}|${label[line]}`).join(' and ');
+  const off = `${(Math.round(Math.abs(missMm) * 10) / 10).toFixed(1)} mm off`;
   return {
-    words: rule.other
-      ? `${eyePlaces(eyes)
-          .map(({ gap }) => gap.join('|'))
-          .join(' and ')}${rise === 0 ? '' : `, ${Math.abs(rise)} ${rise > 0 ? 'up' : 'down'}`}`
-      : `${rule.gap.join('|')}, ${rule.apart} apart`,
-    off:
-      Math.abs(missStitches) < 0.05
-        ? 'centred'
-        : `${(Math.round(Math.abs(missMm) * 10) / 10).toFixed(1)} mm off`,
+    words: rule.lying ? `${twoLines}${risen}` : `${gap.join('|')}, ${apart} apart`,
+    off: Math.abs(missStitches) < 0.05 ? 'centred' : off,
   };
 }

@@ -23,8 +23,8 @@ export function compareToys(before: ToyAnalysis, after: ToyAnalysis): Change[] {
     say('high, before stuffing', mm(old.size.heightMm), mm(part.size.heightMm));
     if (old.eyes && part.eyes) {
       const holes = (eyes: NonNullable<typeof part.eyes>) =>
-        eyes.posts
-          .map((post) => post.stitch)
+        eyes.units
+          .map((unit) => unit.from)
           .sort((a, b) => a - b)
           .join(' and ');
       say('eyes across', `${old.eyes.rule.sizeMm} mm`, `${part.eyes.rule.sizeMm} mm`);

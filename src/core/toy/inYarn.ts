@@ -1,6 +1,6 @@
 import { applyEdits } from '../notation/applyEdits';
-import { largestEyeMm, smallestEyeMm, soldEyesMm } from '../place/hardware';
-import { writeEyes } from '../place/eyeSentence';
+import { largestEyeMm, smallestEyeMm, soldEyesMm } from '../place/rule/hardware';
+import { writeRule } from '../place/rule/writeRule';
 import { analyseToy } from './analyse';
 
 /** The eye of a sold size that looks as large on a toy `ratio` times as wide. */
@@ -14,8 +14,8 @@ export function scaleEyes(text: string, ratio: number): string {
   return analyseToy(text).parts.reduce((current, _, index) => {
     const part = analyseToy(current).parts[index];
     if (!part?.eyes) return current;
-    const sizeMm = eyeForScale(part.eyes.rule.sizeMm, ratio);
+    const sizeMm = eyeForScale(part.eyes.rule.sizeMm ?? 0, ratio);
     if (sizeMm === part.eyes.rule.sizeMm) return current;
-    return applyEdits(current, [writeEyes(part.source, { ...part.eyes.rule, sizeMm })]);
+    return applyEdits(current, [writeRule(part.source, part.eyes.id, { ...part.eyes.rule, sizeMm })]);
   }, text);
 }

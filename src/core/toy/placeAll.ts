@@ -2,8 +2,9 @@ import type { PartSource } from '../notation/pattern';
 import type { Problem } from '../notation/problem';
 import { limits } from '../notation/limits';
 import type { Step } from '../notation/step';
-import { placeFace, type PlacedFace } from '../place/features/placeFace';
-import type { PartForm } from '../place/partForm';
+import { checkedFace } from '../place/check/checkFace';
+import type { PartForm } from '../place/frame/partForm';
+import type { PlacedFace } from '../place/resolve/placement';
 import { attempt } from './attempt';
 
 /** What is put on a part, and what of it could not be placed at all. */
@@ -28,7 +29,7 @@ export function placeAll(form: PartForm): PlacedAll {
       message: `${part.name} has only one round, so there is no line of holes yet to put the ${first.feature} in. Write the rounds around it.`,
       suggestions: [],
     };
-    return { ...placeFace(form), problems: [problem] };
+    return { ...checkedFace(form), problems: [problem] };
   }
   const excess = features.slice(limits.features);
   const tooMany = excess.slice(0, 1).map((step): Problem => ({
@@ -52,7 +53,7 @@ function without(form: PartForm, steps: readonly Step[]): PartForm {
 /** Places what can be placed: where all of it together fails, the sentences are taken one by one, and what fails is left off. */
 function place(form: PartForm, problems: Problem[]): PlacedAll {
   const together = attempt<PlacedAll | null>(
-    () => ({ ...placeFace(form), problems }),
+    () => ({ ...checkedFace(form), problems }),
     form.part,
     'what is put on it',
     () => null,
@@ -67,7 +68,7 @@ function place(form: PartForm, problems: Problem[]): PlacedAll {
       part: { ...placeable.part, steps: [...placeable.part.steps, step] },
     };
     const works = attempt<boolean>(
-      () => placeFace(more) !== null,
+      () => checkedFace(more) !== null,
       form.part,
       `the ${step.feature} of ${form.part.name}`,
       (problem) => {
@@ -77,5 +78,5 @@ function place(form: PartForm, problems: Problem[]): PlacedAll {
     );
     if (works) placeable = more;
   }
-  return { ...placeFace(placeable), problems: [...problems, ...failed] };
+  return { ...checkedFace(placeable), problems: [...problems, ...failed] };
 }

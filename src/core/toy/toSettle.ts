@@ -2,15 +2,15 @@ import type { Problem } from '../notation/problem';
 import type { PartAnalysis } from './analyse';
 
 /** Names of the features of a part that have something to settle: what is only told does not count. */
-export function toSettle({ eyes, features }: PartAnalysis): ReadonlySet<string> {
+export function toSettle({ features }: PartAnalysis): ReadonlySet<string> {
   const open = features
     .filter(({ problems }) => problems.some(({ severity }) => severity !== 'info'))
     .map(({ id }) => id);
-  return new Set(eyes?.problems.some(({ severity }) => severity !== 'info') ? ['eyes', ...open] : open);
+  return new Set(open);
 }
 
 /** Problems of a part that are not about what is placed on it: that has its own messages beside the map. */
-export function besideFace({ eyes, features, problems }: PartAnalysis): Problem[] {
-  const face = new Set([...(eyes?.problems ?? []), ...features.flatMap((feature) => feature.problems)]);
+export function besideFace({ features, problems }: PartAnalysis): Problem[] {
+  const face = new Set(features.flatMap((feature) => feature.problems));
   return problems.filter((problem) => !face.has(problem));
 }

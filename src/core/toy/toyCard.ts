@@ -1,4 +1,4 @@
-import { featureColour } from '../place/features/library';
+import { featureColour } from '../place/rule/library';
 import { inflate } from '../shape/inflate';
 import type { MapView } from '../shape/map';
 import { pictureOf, type Picture, type PictureShape } from '../shape/picture';
@@ -39,7 +39,7 @@ export function partPicture(part: PartAnalysis, header: ToyHeader): Picture | nu
   );
   const tenths = (value: number) => Math.round(value * 10) / 10;
   const pieces = part.features.flatMap((feature): PictureShape[] =>
-    feature.needle
+    feature.needle || feature === part.eyes
       ? []
       : feature.units.flatMap((unit) => {
           const place = scale.at(unit.fromLine, unit.azimuth);
@@ -70,8 +70,8 @@ export function partPicture(part: PartAnalysis, header: ToyHeader): Picture | nu
       ];
     }),
   );
-  const eyes = (part.eyes?.posts ?? []).flatMap(({ line, azimuth }): PictureShape[] => {
-    const place = scale.at(line, azimuth);
+  const eyes = (part.eyes?.units ?? []).flatMap(({ fromLine, azimuth }): PictureShape[] => {
+    const place = scale.at(fromLine, azimuth);
     const radius = tenths(((part.eyes?.rule.sizeMm ?? 0) / 2) * scale.perMm);
     if (!place) return [];
     const glint = {

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { View } from '@tamagui/core';
-import { addressOf, addressWords, fromFrontWords } from '../../core/place/address';
+import { addressOf, addressWords, fromFrontWords } from '../../core/place/frame/address';
 import { formAzimuths } from '../../core/shape/form/azimuths';
 import { measureForm } from '../../core/shape/form/measures';
 import type { RelaxedForm } from '../../core/shape/form/relaxForm';

@@ -54,7 +54,7 @@ export function CompareForms({ part, form, others, onKeep, onClose }: CompareFor
     >
       <View flexDirection="row" flexGrow={1} flexShrink={1} minHeight={0}>
         {faces.map(({ part: shown, arrangement }, i) => {
-          const { words, off } = shown.eyes ? arrangementWords(shown.eyes) : { words: '', off: '' };
+          const { words, off } = shown.eyes ? arrangementWords(shown, shown.eyes) : { words: '', off: '' };
           return (
             <View
               key={words}

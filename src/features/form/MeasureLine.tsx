@@ -1,5 +1,5 @@
 import { View } from '@tamagui/core';
-import { addressOf, addressWords, roundOfStitch } from '../../core/place/address';
+import { addressOf, addressWords, roundOfStitch } from '../../core/place/frame/address';
 import type { Tape } from '../../core/shape/form/tape';
 import { stitchAzimuth } from '../../core/shape/azimuth';
 import type { PartAnalysis } from '../../core/toy/analyse';

@@ -5,8 +5,7 @@ import { outwardAt } from '../../core/shape/form/sight';
 import { isMirrored, standing } from '../../core/shape/form/stand';
 import { stitchFrames, type StitchFrames } from '../../core/shape/form/stitchFrames';
 import { surfaceOf, type Surface } from '../../core/shape/form/surface';
-import { featureColour } from '../../core/place/features/library';
-import { washerMm } from '../../core/place/hardware';
+import { featureColour } from '../../core/place/rule/library';
 import type { ToyHeader } from '../../core/notation/pattern';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { finishOf } from '../../core/shape/form/finish';
@@ -50,24 +49,16 @@ export function drawnForm(part: PartAnalysis, form: RelaxedForm, header: ToyHead
   const placed = standing(form, stand, fabric.row[0] === 1);
   const tints = fabric.palette.map((name) => yarnColour(name, header));
   const at = (line: number, hole: number) => holePoint(fabric, form.nodes, placed, stand, line, hole);
-  const eyes =
-    part.eyes?.posts.flatMap((post) => {
-      const point = at(post.line, post.stitch + (part.eyes?.rule.seat === 'split' ? 0.5 : 0));
-      const size = part.eyes?.rule.sizeMm ?? 8;
-      const ring = part.eyes?.rule.ring;
-      return point
-        ? [
-            {
-              at: point.at,
-              out: point.out,
-              radius: size / 2,
-              washer: washerMm(size),
-              style: part.eyes?.rule.style,
-              ...(ring ? { ring: { radius: ring.sizeMm / 2, of: ring.of } } : {}),
-            },
-          ]
-        : [];
-    }) ?? [];
+  const eyes = part.features.flatMap(({ rule, units, seat, washerMm }) => {
+    if (washerMm === null || rule.sizeMm === null) return [];
+    const radius = rule.sizeMm / 2;
+    const style = rule.style === 'oval' ? rule.style : undefined;
+    const ring = rule.ring ? { ring: { radius: rule.ring.sizeMm / 2, of: rule.ring.of } } : {};
+    return units.flatMap((unit) => {
+      const point = at(unit.fromLine, unit.from + (seat === 'split' ? 0.5 : 0));
+      return point ? [{ at: point.at, out: point.out, radius, washer: washerMm, style, ...ring }] : [];
+    });
+  });
   const strokes = part.features.flatMap(({ kind, needle }) =>
     (needle?.lies ?? []).flatMap(([from, to]) => {
       const [out, into] = [needle?.points[from], needle?.points[to]];
@@ -75,22 +66,8 @@ export function drawnForm(part: PartAnalysis, form: RelaxedForm, header: ToyHead
       return a && b ? [{ from: a, to: b, colour: featureColour(kind) }] : [];
     }),
   );
-  for (const { kind, rule, units, seat } of part.features) {
-    if (kind !== 'nose' || rule.embroidered || rule.sizeMm === null) continue;
-    for (const unit of units) {
-      const point = at(unit.fromLine, unit.from + (seat === 'split' ? 0.5 : 0));
-      if (point)
-        eyes.push({
-          at: point.at,
-          out: point.out,
-          radius: rule.sizeMm / 2,
-          washer: washerMm(rule.sizeMm),
-          style: rule.style === 'oval' ? 'oval' : undefined,
-        });
-    }
-  }
   const patches = part.features.flatMap((feature) =>
-    feature.needle || feature.kind === 'nose'
+    feature.needle || feature.kind === 'nose' || feature.kind === 'eyes'
       ? []
       : feature.units.flatMap((unit) => {
           // The middle hole of its span; over the start of the round the span runs on.

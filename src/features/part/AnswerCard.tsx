@@ -1,13 +1,13 @@
 import { useMemo } from 'react';
 import { View } from '@tamagui/core';
-import { eyeColourCheck } from '../../core/place/colourSteps';
-import { eyesOnForm, type EyesOnForm } from '../../core/place/onForm';
+import { eyeColourCheck } from '../../core/place/words/colourSteps';
+import { eyesOnForm, type EyesOnForm } from '../../core/place/check/onForm';
 import type { RelaxedForm } from '../../core/shape/form/relaxForm';
 import { standOf } from '../../core/toy/formOfPart';
-import { eyeDirections, eyePlaces, seatWord } from '../../core/place/eyeWords';
+import { eyeDirections, eyePlaces, seatWord } from '../../core/place/words/directions';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { eyeCaution } from '../../core/safety/cautions';
-import { eyeLandmarks } from '../../core/place/whatIsThere';
+import { landmarkSentences } from '../../core/place/words/fromThere';
 import { useApartHabit } from '../../data/habits';
 import { useToy } from '../../data/useToy';
 import { Figure } from '../../ui/Figure';
@@ -38,7 +38,7 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
           about them in the text.
         </Notice>
         {part.fabric.rounds >= 2 ? (
-          <Press tone="primary" label="Place two eyes" onPress={edits.seat} />
+          <Press tone="primary" label="Place two eyes" onPress={() => edits.addFeature('eyes')} />
         ) : (
           <Quiet>Eyes need at least two rounds to go between.</Quiet>
         )}
@@ -46,11 +46,11 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
       </View>
     );
   }
-  const lying = eyes.rule.other !== undefined;
-  const words = eyeDirections(eyes);
+  const lying = eyes.rule.lying === true;
+  const words = eyeDirections(part.form, eyes);
   const colours = eyeColourCheck(part.form, eyes);
   // Both readings of “apart” stand here always; the maker's own comes first.
-  const posts = <Figure key="posts" value={String(eyes.rule.apart)} words="post to post" />;
+  const posts = <Figure key="posts" value={String(eyes.apart)} words="post to post" />;
   const showing = (
     <Figure
       key="showing"
@@ -73,31 +73,28 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
       >
         {lying ? (
           <View role="status">
-            {eyes.posts.map((post) => (
+            {eyes.units.map((post) => (
               <Answer key={post.side}>
-                {post.side === 'left' ? 'Left' : 'Right'} {part.fabric.label[post.line - 1]}
+                {post.side === 'left' ? 'Left' : 'Right'} {part.fabric.label[post.fromLine - 1]}
                 <Answer color="$marker" aria-hidden>
                   |
                 </Answer>
-                {part.fabric.label[post.line]}, {seatWord(eyes.rule.seat, false)} {post.stitch}
+                {part.fabric.label[post.fromLine]}, {seatWord(eyes.seat, false)} {post.from}
               </Answer>
             ))}
           </View>
         ) : (
           <Answer role="status">
-            Round {eyes.rule.gap[0]}
+            Round {eyes.gap[0]}
             <Answer color="$marker" aria-hidden>
               |
             </Answer>
-            {eyes.rule.gap[1]}, {eyePlaces(eyes)[0]?.holes}
+            {eyes.gap[1]}, {eyePlaces(part.form, eyes)[0]?.holes}
           </Answer>
         )}
         <View flexDirection="row" flexWrap="wrap" columnGap="$4" rowGap="$2">
           {lying ? (
-            <Figure
-              value={String(eyes.rule.apart)}
-              words={eyes.rule.apart === 1 ? 'round apart' : 'rounds apart'}
-            />
+            <Figure value={String(eyes.apart)} words={eyes.apart === 1 ? 'round apart' : 'rounds apart'} />
           ) : habit === 'showing' ? (
             [showing, posts]
           ) : (
@@ -120,7 +117,7 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
       ) : null}
       <View gap="$2">
         <Body>{words.markers}</Body>
-        {eyeLandmarks(part.form, eyes).map((line) => (
+        {landmarkSentences(part.form, eyes).map((line) => (
           <Body key={line}>{line}</Body>
         ))}
         <Body>{words.check}</Body>
@@ -131,7 +128,7 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
             lower. Tilt the piece by that when you join it.
           </Quiet>
         ) : null}
-        {part.form.lean === null && part.map.fabric.joined[eyes.round] !== 1 ? (
+        {part.form.lean === null && part.map.fabric.joined[eyes.line] !== 1 ? (
           <Quiet>
             Counted with a lean of 0.25 stitch a round, the usual for V-shaped stitches. Write “Lean: 0.1” in
             the text for X-shaped ones.

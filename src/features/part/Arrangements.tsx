@@ -27,10 +27,10 @@ export function useOthers(part: PartAnalysis | undefined, remembered: readonly s
   const { text } = useToy();
   return useMemo(() => {
     if (!part?.eyes) return [];
-    const now = arrangementWords(part.eyes).words;
+    const now = arrangementWords(part, part.eyes).words;
     const kept = remembered.flatMap((one) => (one === text ? [] : (arrangementIn(one, part) ?? [])));
     const all = [...kept, ...nearestArrangements(text, part, 2)];
-    const words = all.map(({ eyes }) => arrangementWords(eyes).words);
+    const words = all.map(({ eyes }) => arrangementWords(part, eyes).words);
     // A remembered face may differ in its mouth alone; of the others one of each is enough.
     return all
       .filter((one, i) => i < kept.length || (words[i] !== now && words.indexOf(words[i] ?? '') === i))
@@ -69,7 +69,7 @@ export function Arrangements({
       <Quiet>Tap one to keep it.</Quiet>
       <View flexDirection="row" gap="$2" role="radiogroup" aria-label="Arrangements">
         {cards.map((card, i) => {
-          const { words, off } = arrangementWords(card.eyes);
+          const { words, off } = arrangementWords(part, card.eyes);
           const own = card.text === null;
           return (
             <Pressable

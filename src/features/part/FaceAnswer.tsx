@@ -1,21 +1,21 @@
 import type { ReactNode } from 'react';
 import { View } from '@tamagui/core';
-import type { FeaturePlacement } from '../../core/place/features/featurePlacement';
+import type { FeaturePlacement } from '../../core/place/resolve/placement';
 import type { RelaxedForm } from '../../core/shape/form/relaxForm';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
 import { Quiet } from '../../ui/text';
 import { AnswerCard } from './AnswerCard';
 import { Arrangements, type Comparing } from './Arrangements';
-import { EyePads, EyeSettings } from './EyePads';
+import { EyeSettings } from './EyeSettings';
 import { FeatureCard } from './FeatureCard';
 import { FeaturePads } from './FeaturePads';
 import { Proportions } from './Proportions';
 import { SeatedCheck } from './SeatedCheck';
 
-/** The feature that is chosen and there; stitched eyes are a feature like the others. */
+/** The feature that is chosen and there. */
 function featureOf(part: PartAnalysis, chosen: string) {
-  return chosen === 'eyes' && part.eyes ? undefined : part.features.find((feature) => feature.id === chosen);
+  return part.features.find((feature) => feature.id === chosen);
 }
 
 /** Put on just now, and not worked out yet: all of it waits rather than change something else. */
@@ -49,7 +49,7 @@ export function FaceAnswer({
         <Quiet role="status">One moment …</Quiet>
       </>
     );
-  if (feature)
+  if (feature && feature !== part.eyes)
     return (
       <>
         {pads}
@@ -70,12 +70,14 @@ export function FaceAnswer({
 
 /** The moves of the chosen feature. */
 export function FacePads({ part, chosen }: { part: PartAnalysis; chosen: string }) {
-  const feature = featureOf(part, chosen);
-  const waits = useWaits(feature, chosen);
-  if (!feature && !waits && !part.eyes) return null;
+  // Where nothing is chosen that is there, the moves are those of the eyes.
+  const chosenOne = featureOf(part, chosen);
+  const waits = useWaits(chosenOne, chosen);
+  const feature = chosenOne ?? (waits ? undefined : (part.eyes ?? undefined));
+  if (!feature && !waits) return null;
   return (
     <View padding="$2" borderTopWidth={1} borderColor="$line">
-      {feature || waits ? <FeaturePads part={part} feature={feature} /> : <EyePads part={part} />}
+      <FeaturePads part={part} feature={feature} />
     </View>
   );
 }

@@ -1,7 +1,7 @@
 import { ScrollView } from 'react-native-gesture-handler';
 import { View } from '@tamagui/core';
-import { featureLibrary } from '../../core/place/features/library';
-import { featureName } from '../../core/place/features/featureSteps';
+import { featureLibrary } from '../../core/place/rule/library';
+import { featureName } from '../../core/place/rule/ruleSteps';
 import type { FeatureKind } from '../../core/notation/step';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { Press } from '../../ui/Press';
@@ -54,16 +54,13 @@ export function FaceBar({
 }) {
   const edits = usePartEdits(part);
   if (part.fabric.rounds < 2) return null;
-  const there = [...(part.eyes ? [{ id: 'eyes', kind: 'eyes' as FeatureKind }] : []), ...part.features].sort(
-    (a, b) => order.indexOf(a.kind) - order.indexOf(b.kind),
-  );
+  const there = [...part.features].sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind));
   const open = toSettle(part);
   const missing = order.filter(
     (kind) => featureLibrary[kind].many || !there.some((feature) => feature.kind === kind),
   );
   const add = (kind: FeatureKind) => {
-    if (kind === 'eyes') edits.seat();
-    else edits.addFeature(kind);
+    edits.addFeature(kind);
     const same = there.filter((feature) => feature.kind === kind).length;
     onChoose(same === 0 ? kind : `${kind} ${same + 1}`);
   };

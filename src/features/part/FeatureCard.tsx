@@ -1,16 +1,15 @@
 import { useMemo } from 'react';
 import { View } from '@tamagui/core';
-import { featureName } from '../../core/place/features/featureSteps';
-import { featureWords, unitWords } from '../../core/place/features/featureWords';
-import { isAtBack, isStitchedStyle, type FeatureRule } from '../../core/place/features/featureRule';
-import { careOf, featureLibrary } from '../../core/place/features/library';
-import type { FeaturePlacement } from '../../core/place/features/featurePlacement';
+import { featureName } from '../../core/place/rule/ruleSteps';
+import { featureWords, holePlaces, unitWords } from '../../core/place/words/directions';
+import { isAtBack, isStitchedStyle, type FeatureRule } from '../../core/place/rule/rule';
+import { careOf, featureLibrary } from '../../core/place/rule/library';
+import type { FeaturePlacement } from '../../core/place/resolve/placement';
 import type { FeatureStyle } from '../../core/notation/step';
-import { holePlaces } from '../../core/place/lying/lyingWords';
-import { featureOnForm } from '../../core/place/onForm';
+import { featureOnForm } from '../../core/place/check/onForm';
 import type { RelaxedForm } from '../../core/shape/form/relaxForm';
 import { standOf } from '../../core/toy/formOfPart';
-import type { PartAnalysis } from '../../core/toy/analyse';
+import { frameOfPart, type PartAnalysis } from '../../core/toy/analyse';
 import { Notice } from '../../ui/Notice';
 import { NumberStep } from '../../ui/NumberStep';
 import { Press } from '../../ui/Press';
@@ -50,7 +49,7 @@ export function FeatureCard({
 }) {
   const edits = usePartEdits(part);
   const entry = featureLibrary[feature.kind];
-  const words = featureWords(feature, part.form, part.eyes);
+  const words = featureWords(feature, frameOfPart(part), part.eyes);
   const care = careOf(feature.rule);
   const seen = useMemo(
     () =>

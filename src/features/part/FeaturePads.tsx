@@ -1,13 +1,12 @@
 import { View } from '@tamagui/core';
-import { raised, widened } from '../../core/place/features/moveFeature';
-import { upOf } from '../../core/place/features/verticalLine';
-import type { FeaturePlacement } from '../../core/place/features/featurePlacement';
-import type { PartAnalysis } from '../../core/toy/analyse';
+import { raised, widened } from '../../core/place/move/step';
+import type { FeaturePlacement } from '../../core/place/resolve/placement';
+import { frameOfPart, type PartAnalysis } from '../../core/toy/analyse';
 import { Icon } from '../../ui/Icon';
 import { Press } from '../../ui/Press';
 import { usePartEdits } from './usePartEdits';
 
-/** The four moves of a feature, under the thumb, as the eyes have them. They wait, faint, for one that was put on just now. */
+/** The four moves of a feature, under the thumb. They wait, faint, for one that was put on just now. */
 export function FeaturePads({
   part,
   feature,
@@ -16,13 +15,13 @@ export function FeaturePads({
   feature: FeaturePlacement | undefined;
 }) {
   const edits = usePartEdits(part);
-  const { label } = part.fabric;
+  const frame = frameOfPart(part);
   const rules = feature
     ? [
-        raised(feature, 1, upOf(part.form), label),
-        raised(feature, -1, upOf(part.form), label),
-        widened(feature, -1),
-        widened(feature, 1),
+        raised(frame, feature, 1),
+        raised(frame, feature, -1),
+        widened(frame, feature, -1),
+        widened(frame, feature, 1),
       ]
     : [];
   const [up = null, down = null, closer = null, wider = null] = rules;
@@ -38,9 +37,7 @@ export function FeaturePads({
         label="Up"
         icon={<Icon name="up" />}
         disabled={!up}
-        onPress={() =>
-          edits.putFeature(id, (placed, { form, fabric }) => raised(placed, 1, upOf(form), fabric.label))
-        }
+        onPress={() => edits.putFeature(id, (placed, of) => raised(frameOfPart(of), placed, 1))}
       />
       <Press
         grow
@@ -49,9 +46,7 @@ export function FeaturePads({
         label="Down"
         icon={<Icon name="down" />}
         disabled={!down}
-        onPress={() =>
-          edits.putFeature(id, (placed, { form, fabric }) => raised(placed, -1, upOf(form), fabric.label))
-        }
+        onPress={() => edits.putFeature(id, (placed, of) => raised(frameOfPart(of), placed, -1))}
       />
       <Press
         grow
@@ -60,7 +55,7 @@ export function FeaturePads({
         label={pair ? 'Closer' : 'Narrower'}
         icon={<Icon name="closer" />}
         disabled={!closer}
-        onPress={() => edits.putFeature(id, (placed) => widened(placed, -1))}
+        onPress={() => edits.putFeature(id, (placed, of) => widened(frameOfPart(of), placed, -1))}
       />
       <Press
         grow
@@ -69,7 +64,7 @@ export function FeaturePads({
         label="Wider"
         icon={<Icon name="wider" />}
         disabled={!wider}
-        onPress={() => edits.putFeature(id, (placed) => widened(placed, 1))}
+        onPress={() => edits.putFeature(id, (placed, of) => widened(frameOfPart(of), placed, 1))}
       />
     </View>
   );

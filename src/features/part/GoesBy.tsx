@@ -1,15 +1,19 @@
 import { View } from '@tamagui/core';
-import type { FeaturePlacement } from '../../core/place/features/featurePlacement';
-import type { Vertical } from '../../core/place/features/featureRule';
-import { countedFrom, heightChoices, type HeightChoice } from '../../core/place/features/heightChoices';
-import { saidBy, sideChoices, type SideChoice } from '../../core/place/features/sideChoices';
-import { lyingCountedFrom, lyingHeightChoices, lyingSideChoices } from '../../core/place/lying/lyingChoices';
-import type { PartAnalysis } from '../../core/toy/analyse';
+import {
+  countedFrom,
+  heightChoices,
+  saidBy,
+  sideChoices,
+  type HeightChoice,
+  type SideChoice,
+} from '../../core/place/move/choices';
+import type { FeaturePlacement } from '../../core/place/resolve/placement';
+import { frameOfPart, type PartAnalysis } from '../../core/toy/analyse';
 import { Press } from '../../ui/Press';
 import { Quiet } from '../../ui/text';
 import { usePartEdits } from './usePartEdits';
 
-const fromName = (from: HeightChoice['from'] | 'front') =>
+const fromName = (from: HeightChoice['from']) =>
   from === null
     ? 'Round numbers'
     : from === 'edge'
@@ -50,46 +54,17 @@ function Ways<T extends string>({
   );
 }
 
-/** What the eyes are counted from, up and down. */
-export function EyesGoBy({ part }: { part: PartAnalysis }) {
-  const edits = usePartEdits(part);
-  if (!part.eyes || part.map.lying) return null;
-  const choices = (of: PartAnalysis) =>
-    of.eyes ? heightChoices(of.form, 'eyes', of.eyes.round, of.eyes, of.features) : [];
-  const key = ({ from }: HeightChoice) => fromName(from);
-  return (
-    <Ways
-      label="Counted up and down from"
-      chosen={fromName(countedFrom(part.eyes.rule.vertical))}
-      ways={choices(part).map((choice) => ({ key: key(choice), name: key(choice) }))}
-      onChoose={(wanted) =>
-        edits.putEyes(({ rule }, of) => {
-          const choice = choices(of).find((one) => key(one) === wanted);
-          return choice ? { ...rule, vertical: choice.from === null ? undefined : choice.vertical } : null;
-        })
-      }
-    />
-  );
-}
-
 /** What a feature goes by: it stays where it is, and from then on follows that. */
 export function FeatureGoesBy({ part, feature }: { part: PartAnalysis; feature: FeaturePlacement }) {
   const edits = usePartEdits(part);
   const { lying } = part.map;
   const { vertical } = feature.rule;
   if (vertical?.by === 'start') return null;
-  const heights = (
-    of: PartAnalysis,
-    placed: FeaturePlacement,
-  ): { from: HeightChoice['from'] | 'front'; vertical: Vertical }[] =>
-    lying
-      ? lyingHeightChoices(of.form, of.map.front, placed, of.eyes, of.features)
-      : heightChoices(of.form, placed.id, placed.line, of.eyes, of.features);
+  const heights = (of: PartAnalysis, placed: FeaturePlacement) =>
+    heightChoices(frameOfPart(of), placed, of.features);
   const sides = (of: PartAnalysis, placed: FeaturePlacement) =>
-    lying
-      ? lyingSideChoices(of.form, of.map.front, placed, of.eyes)
-      : sideChoices(of.form, placed, of.eyes, of.features, of.map.front);
-  const now = lying ? lyingCountedFrom(vertical) : countedFrom(vertical);
+    sideChoices(frameOfPart(of), placed, of.features);
+  const now = countedFrom(vertical);
   const pair = feature.apart !== null;
   const wayName: Record<SideChoice['way'], string> = pair
     ? {

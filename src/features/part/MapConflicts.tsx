@@ -1,5 +1,5 @@
 import { Circle, G, Line, Text as SvgText } from 'react-native-svg';
-import type { ConflictMark } from '../../core/place/conflictMarks';
+import type { ConflictMark } from '../../core/place/check/marks';
 import { holeOnMap, type FabricMap } from '../../core/shape/map';
 import type { PartAnalysis } from '../../core/toy/analyse';
 

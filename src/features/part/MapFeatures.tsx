@@ -1,6 +1,6 @@
 import { Circle, G, Line, Text as SvgText } from 'react-native-svg';
 import { holeOnMap, mapPoint, type FabricMap } from '../../core/shape/map';
-import { featureColour } from '../../core/place/features/library';
+import { featureColour } from '../../core/place/rule/library';
 import type { PartAnalysis } from '../../core/toy/analyse';
 
 const ink = '#161616';
@@ -19,7 +19,8 @@ export function MapFeatures({
   chosen: string;
   scale: number;
 }) {
-  const { map, features, form } = part;
+  const { map, form } = part;
+  const features = part.features.filter((feature) => feature !== part.eyes);
   return (
     <G>
       {features.map((feature) => {

@@ -1,15 +1,37 @@
-import { droppedAt, eyesDropped, featureDropped } from '../../core/place/drop';
-import { raised, widened } from '../../core/place/features/moveFeature';
-import { featureName } from '../../core/place/features/featureSteps';
-import { upOf } from '../../core/place/features/verticalLine';
-import { eyesApart, raisedEyes } from '../../core/place/moveEyes';
+import { droppedAt, featureDropped } from '../../core/place/move/drop';
+import { raised, widened } from '../../core/place/move/step';
+import type { FeaturePlacement, FeatureUnit } from '../../core/place/resolve/placement';
+import { featureName } from '../../core/place/rule/ruleSteps';
 import { holeOnMap, mapPoint, type FabricMap } from '../../core/shape/map';
-import type { PartAnalysis } from '../../core/toy/analyse';
+import { frameOfPart, type PartAnalysis } from '../../core/toy/analyse';
 import { MapHandle } from './MapHandle';
 import { usePartEdits } from './usePartEdits';
 
 type Point = { x: number; y: number };
 type Way = 'up' | 'down' | 'left' | 'right';
+
+/** Where a unit is taken hold of: at the hole of a post, else in its middle. */
+function placeOnMap(
+  { map: view }: PartAnalysis,
+  map: FabricMap,
+  { washerMm, seat }: FeaturePlacement,
+  unit: FeatureUnit,
+): Point {
+  if (washerMm !== null)
+    return holeOnMap(view, map, unit.fromLine, unit.from, unit.azimuth, seat === 'split');
+  const level = unit.fromLine === unit.toLine;
+  const a = mapPoint(view, unit.fromLine, level ? unit.azimuth : unit.fromAzimuth);
+  const b = mapPoint(view, unit.toLine, level ? unit.azimuth : unit.toAzimuth);
+  return { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
+}
+
+/** `Left eye, hole 15`, `Right of brows` */
+function handleName({ eyes }: PartAnalysis, placed: FeaturePlacement, { side, from }: FeatureUnit): string {
+  const name = featureName(placed.id, placed.kind);
+  const word = side === 'left' ? 'Left' : 'Right';
+  if (placed === eyes) return `${word} eye, ${placed.seat === 'foot' ? 'hole' : 'split'} ${from}`;
+  return side === 'middle' ? name : `${word} of ${name.toLowerCase()}`;
+}
 
 /** What can be taken hold of on the map: the eyes and every place of a feature, by drag or by arrow keys. */
 export function MapHandles({
@@ -28,40 +50,28 @@ export function MapHandles({
   toMm: (x: number, y: number) => Point;
 }) {
   const edits = usePartEdits(part);
-  const { eyes } = part;
-  const dropped = (x: number, y: number) => droppedAt(part.form, part.map, map.height, toMm(x, y));
-  const dragEyes = (x: number, y: number, first: boolean): boolean => {
-    const current = edits.now();
-    const rule = current.eyes && eyesDropped(current.form, current.eyes, dropped(x, y));
-    if (rule) edits.putEyes((now, of) => eyesDropped(of.form, now, dropped(x, y)), !first);
-    return Boolean(rule);
-  };
-  const keyEyes = (side: 'left' | 'right') => (pressed: Way) => {
-    edits.putEyes((now, { form }) =>
-      pressed === 'up' || pressed === 'down'
-        ? raisedEyes(form, now, pressed === 'up' ? 1 : -1)
-        : eyesApart(form, now, now.rule.apart + (pressed === side ? 1 : -1)),
-    );
-  };
+  const dropped = (x: number, y: number) => droppedAt(frameOfPart(part), part.map, map.height, toMm(x, y));
   const dragFeature =
     (id: string) =>
     (x: number, y: number, first: boolean): boolean => {
       if (first) onFeature(id);
       const current = edits.now();
       const placed = current.features.find((one) => one.id === id);
-      const rule = placed && featureDropped(current.form, current.map.front, placed, dropped(x, y));
+      const rule = placed && featureDropped(frameOfPart(current), placed, dropped(x, y));
       if (rule) edits.putFeature(id, () => rule, !first);
       return Boolean(rule);
     };
   const keyFeature = (id: string, side: string) => (pressed: Way) => {
     onFeature(id);
     if (pressed === 'up' || pressed === 'down')
-      edits.putFeature(id, (now, { form, fabric }) =>
-        raised(now, pressed === 'up' ? 1 : -1, upOf(form), fabric.label),
-      );
+      edits.putFeature(id, (now, of) => raised(frameOfPart(of), now, pressed === 'up' ? 1 : -1));
     else
-      edits.putFeature(id, (now) =>
-        widened(now, side === 'middle' ? (pressed === 'right' ? 1 : -1) : pressed === side ? 1 : -1),
+      edits.putFeature(id, (now, of) =>
+        widened(
+          frameOfPart(of),
+          now,
+          side === 'middle' ? (pressed === 'right' ? 1 : -1) : pressed === side ? 1 : -1,
+        ),
       );
   };
   const between = (line: number) =>
@@ -70,38 +80,13 @@ export function MapHandles({
   const features = [...part.features].sort((a, b) => Number(a.id === feature) - Number(b.id === feature));
   return (
     <>
-      {eyes?.posts.map((post) => {
-        const at = toPx(
-          holeOnMap(part.map, map, post.line, post.stitch, post.azimuth, eyes.rule.seat === 'split'),
-        );
-        return (
-          <MapHandle
-            key={post.side}
-            name={`${post.side === 'left' ? 'Left' : 'Right'} eye, ${eyes.rule.seat === 'foot' ? 'hole' : 'split'} ${post.stitch}, ${between(post.line)}. Arrow keys move it.`}
-            x={at.x}
-            y={at.y}
-            onDrag={dragEyes}
-            onKey={keyEyes(post.side)}
-            onTap={() => onFeature('eyes')}
-          />
-        );
-      })}
       {features.flatMap((placed) =>
         placed.units.map((unit) => {
-          const [a, b] = [
-            mapPoint(
-              part.map,
-              unit.fromLine,
-              unit.fromLine === unit.toLine ? unit.azimuth : unit.fromAzimuth,
-            ),
-            mapPoint(part.map, unit.toLine, unit.fromLine === unit.toLine ? unit.azimuth : unit.toAzimuth),
-          ];
-          const at = toPx({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 });
-          const name = featureName(placed.id, placed.kind);
+          const at = toPx(placeOnMap(part, map, placed, unit));
           return (
             <MapHandle
               key={`${placed.id}${unit.side}`}
-              name={`${unit.side === 'middle' ? name : `${unit.side === 'left' ? 'Left' : 'Right'} of ${name.toLowerCase()}`}, ${between(unit.fromLine)}. Arrow keys move it.`}
+              name={`${handleName(part, placed, unit)}, ${between(unit.fromLine)}. Arrow keys move it.`}
               x={at.x}
               y={at.y}
               onDrag={dragFeature(placed.id)}

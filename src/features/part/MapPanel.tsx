@@ -6,8 +6,8 @@ import { View } from '@tamagui/core';
 import { formAzimuths } from '../../core/shape/form/azimuths';
 import type { RelaxedForm } from '../../core/shape/form/relaxForm';
 import { holeOnMap } from '../../core/shape/map';
-import { conflictMarks } from '../../core/place/conflictMarks';
-import { eyeAddress } from '../../core/place/eyeWords';
+import { conflictMarks } from '../../core/place/check/marks';
+import { eyeAddress } from '../../core/place/words/directions';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
 import { Icon } from '../../ui/Icon';
@@ -90,20 +90,20 @@ export function MapPanel({
   );
 
   const { eyes, fabric } = part;
-  const marks = useMemo(() => conflictMarks(part.eyes, part.features), [part]);
+  const marks = useMemo(() => conflictMarks(part.features), [part]);
 
   const outlined = drawn.paths.filter((path) =>
     needsOutline(yarnColour(map.palette[path.colour] ?? '', analysis.pattern.header)),
   );
   const eyePoints =
-    eyes?.posts.map((post) => ({
+    eyes?.units.map((post) => ({
       post,
-      at: holeOnMap(part.map, map, post.line, post.stitch, post.azimuth, eyes.rule.seat === 'split'),
+      at: holeOnMap(part.map, map, post.fromLine, post.from, post.azimuth, eyes.seat === 'split'),
     })) ?? [];
   const active =
     feature === 'eyes' && eyes
-      ? eyes.posts.map((post) => post.line)
-      : (activeLines(part, feature) ?? eyes?.posts.map((post) => post.line) ?? []);
+      ? eyes.units.map((post) => post.fromLine)
+      : (activeLines(part, feature) ?? eyes?.units.map((post) => post.fromLine) ?? []);
   // At the edge, clear of the face: to the right, but not under the buttons there.
   const lineY = toPx({ x: 0, y: map.lines[active[0] ?? 0] ?? 0 }).y;
   const badge = part.map.lying
@@ -276,7 +276,7 @@ export function MapPanel({
         <View position="absolute" pointerEvents="none" {...badge}>
           <View backgroundColor="$marker" borderRadius="$3" paddingHorizontal="$2">
             <Body color="$onMarker" fontWeight="700">
-              {eyeAddress(eyes).showing}
+              {eyeAddress(part.form, eyes).showing}
             </Body>
           </View>
         </View>

@@ -1,14 +1,15 @@
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import {
-  eyesForProportion,
+  pairForProportion,
   proportionOf,
   proportionSteps,
   shareWords,
   type Proportion,
-} from '../../core/place/proportion';
-import type { EyeRule } from '../../core/place/eyeSentence';
-import type { PartAnalysis } from '../../core/toy/analyse';
+} from '../../core/place/move/proportion';
+import { ruleSentence } from '../../core/place/rule/writeRule';
+import type { FeatureRule } from '../../core/place/rule/rule';
+import { frameOfPart, type PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
 import { Slider } from '../../ui/Slider';
 import { Quiet, Title } from '../../ui/text';
@@ -25,21 +26,16 @@ export function Proportions({ part }: { part: PartAnalysis }) {
   const edits = usePartEdits(part);
   const { analysis, text } = useToy();
   const [wish, setWish] = useState<Proportion | null>(null);
-  const { eyes, form } = part;
+  const { eyes } = part;
   if (!eyes) return null;
-  const real = proportionOf(form, eyes);
-  const steps = proportionSteps(form, eyes);
+  const frame = frameOfPart(part);
+  const real = proportionOf(frame, eyes);
+  const steps = proportionSteps(frame, eyes);
   // A wish holds until the eyes are moved in some other way.
-  const snapped = wish && eyesForProportion(form, wish, eyes.rule).rule;
+  const snapped = wish && pairForProportion(frame, wish, eyes).rule;
   const catchingUp = analysis.text !== text;
-  const same = (rule: EyeRule | null, other: EyeRule | undefined) =>
-    Boolean(
-      rule &&
-      other &&
-      rule.apart === other.apart &&
-      rule.gap[0] === other.gap[0] &&
-      (rule.rise ?? 0) === (other.rise ?? 0),
-    );
+  const same = (rule: FeatureRule | null, other: FeatureRule | undefined) =>
+    rule !== null && other !== undefined && ruleSentence(rule) === ruleSentence(other);
   const kept = catchingUp || same(snapped, eyes.rule) ? wish : null;
   const whole = part.map.lying
     ? { down: 'stitches', apart: 'rounds' }
@@ -48,12 +44,8 @@ export function Proportions({ part }: { part: PartAnalysis }) {
   const ask = (next: Partial<Proportion>, first: boolean) => {
     const wishes = { ...wanted, ...next };
     setWish(wishes);
-    const { rule } = eyesForProportion(form, wishes, eyes.rule);
-    if (!same(rule, edits.now().eyes?.rule))
-      edits.change(
-        { gap: rule.gap, apart: rule.apart, ...(rule.other ? { other: rule.other, rise: rule.rise } : {}) },
-        !first,
-      );
+    const { rule } = pairForProportion(frame, wishes, eyes);
+    if (!same(rule, edits.now().eyes?.rule)) edits.putFeature(eyes.id, () => rule, !first);
   };
   return (
     <View gap="$2" role="group" aria-label="By proportion">

@@ -1,11 +1,16 @@
 import { useState } from 'react';
 import { View } from '@tamagui/core';
-import { checkSeated, plannedAfter, plannedCount, type SeatedCount } from '../../core/place/seated';
 import {
-  checkLyingSeated,
-  plannedLyingCount,
-  type LyingSeatedCount,
-} from '../../core/place/lying/lyingSeated';
+  checkSeated,
+  plannedAfter,
+  plannedCount,
+  type SeatedCount,
+} from '../../core/place/seated/uprightCount';
+import {
+  checkSidewaysSeated,
+  plannedSidewaysCount,
+  type SidewaysCount,
+} from '../../core/place/seated/sidewaysCount';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { Notice } from '../../ui/Notice';
 import { NumberStep } from '../../ui/NumberStep';
@@ -15,13 +20,13 @@ import { usePartEdits } from './usePartEdits';
 
 /** After seating, before pressing: count on the real piece, and hear whether the eyes are level and centred. */
 export function SeatedCheck({ part }: { part: PartAnalysis }) {
-  return part.eyes?.rule.other ? <LyingCheck part={part} /> : <UprightCheck part={part} />;
+  return part.eyes?.rule.lying ? <LyingCheck part={part} /> : <UprightCheck part={part} />;
 }
 
 /** The same where each eye has a round of its own. */
 function LyingCheck({ part }: { part: PartAnalysis }) {
   const edits = usePartEdits(part);
-  const [count, setCount] = useState<LyingSeatedCount | null>(null);
+  const [count, setCount] = useState<SidewaysCount | null>(null);
   const { eyes, form } = part;
   if (!eyes) return null;
   if (!count)
@@ -30,11 +35,11 @@ function LyingCheck({ part }: { part: PartAnalysis }) {
         label="Check what you did"
         onPress={() => {
           const now = edits.now();
-          if (now.eyes?.rule.other) setCount(plannedLyingCount(now.eyes, now.fabric.label));
+          if (now.eyes?.rule.lying) setCount(plannedSidewaysCount(now.eyes, now.fabric.label));
         }}
       />
     );
-  const check = checkLyingSeated(form, eyes, count);
+  const check = checkSidewaysSeated(form, eyes, count);
   const mm = (value: number) => `${(Math.round(Math.abs(value) * 10) / 10).toFixed(1)} mm`;
   return (
     <View gap="$3" role="region" aria-label="Check what you did">
@@ -42,7 +47,7 @@ function LyingCheck({ part }: { part: PartAnalysis }) {
         Before you press the washers
       </Title>
       {(['left', 'right'] as const).map((side) => {
-        const put = (next: Partial<LyingSeatedCount['left']>) =>
+        const put = (next: Partial<SidewaysCount['left']>) =>
           setCount({ ...count, [side]: { ...count[side], ...next } });
         return (
           <View key={side} gap="$2">
@@ -99,20 +104,20 @@ function UprightCheck({ part }: { part: PartAnalysis }) {
         label="Check what you did"
         onPress={() => {
           const now = edits.now();
-          if (now.eyes && !now.eyes.rule.other) setCount(plannedCount(now.eyes, now.fabric.label));
+          if (now.eyes && !now.eyes.rule.lying) setCount(plannedCount(now.eyes, now.fabric.label));
         }}
       />
     );
   const [first, second] = part.map.dir === 1 ? ['left', 'right'] : ['right', 'left'];
   const check = checkSeated(form, eyes, count);
   const change = (next: Partial<SeatedCount>) => setCount({ ...count, ...next });
-  const most = eyes.posts[0].of;
+  const most = eyes.units[0]?.of ?? 0;
   return (
     <View gap="$3" role="region" aria-label="Check what you did">
       <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">
         Before you press the washers
       </Title>
-      <Body>Count on the piece, along round {eyes.rule.gap[1]}, beginning at its marker.</Body>
+      <Body>Count on the piece, along round {eyes.gap[1]}, beginning at its marker.</Body>
       <NumberStep
         label={`Stitches from the marker to the ${first} eye`}
         unit="stitches"
@@ -166,7 +171,7 @@ function UprightCheck({ part }: { part: PartAnalysis }) {
         <Notice
           tone="look"
           live
-        >{`The round has ${most} stitches, and what you counted comes to ${most - check.uncounted}${eyes.rule.seat === 'foot' ? ', with the two over the holes' : ''}. Count once more before you move anything.`}</Notice>
+        >{`The round has ${most} stitches, and what you counted comes to ${most - check.uncounted}${eyes.seat === 'foot' ? ', with the two over the holes' : ''}. Count once more before you move anything.`}</Notice>
       ) : check.moves.length === 0 ? (
         <Notice tone="good" live>
           they are level and centred. Press the washers to the last click.

@@ -1,19 +1,16 @@
 import { applyEdits } from '../../core/notation/applyEdits';
 import type { Suggestion } from '../../core/notation/problem';
-import type { EyePlacement } from '../../core/place/eyes';
-import type { FeaturePlacement } from '../../core/place/features/featurePlacement';
-import { proposeEyes } from '../../core/place/proposeEyes';
-import { removeEyes, withEyes, writeEyes, type EyeRule } from '../../core/place/eyeSentence';
-import { eyeEdits, frontSentence } from '../../core/place/frontEdits';
-import { proposedRule, type FeatureRule } from '../../core/place/features/featureRule';
-import { stitchEyes } from '../../core/place/features/stitchEyes';
-import { lyingFrame } from '../../core/place/lying/frame';
-import { proposedLyingRule } from '../../core/place/lying/lyingRule';
-import { proposeLyingEyes } from '../../core/place/lying/lyingEyesRule';
-import { removeFeature, writeFeature } from '../../core/place/features/featureSentence';
+import type { FeaturePlacement } from '../../core/place/resolve/placement';
+import { frontSentence, ruleEdits } from '../../core/place/move/front';
+import { byDistance } from '../../core/place/move/step';
+import { stitchedRule } from '../../core/place/move/stitchEyes';
+import { proposedRule } from '../../core/place/rule/proposeRule';
+import type { FeatureRule } from '../../core/place/rule/rule';
+import { removeRule, writeRule } from '../../core/place/rule/writeRule';
 import type { FeatureKind } from '../../core/notation/step';
-import { holeAt } from '../../core/place/holes';
-import { seatHoles } from '../../core/place/partForm';
+import { holeAt } from '../../core/place/frame/holes';
+import type { Seat } from '../../core/place/frame/pair';
+import { seatHoles } from '../../core/place/frame/partForm';
 import { apartValues } from '../../core/toy/checkParts';
 import { setPartHeader, setToyHeader } from '../../core/toy/editText';
 import { analyseToy, type PartAnalysis } from '../../core/toy/analyse';
@@ -35,10 +32,16 @@ export function usePartEdits(part: PartAnalysis) {
         : (analyseToy(text).parts.find((one) => one.source.id === part.source.id) ?? part);
     return { text, part: current };
   };
-  const putEyes = (ruleOf: (eyes: EyePlacement, of: PartAnalysis) => EyeRule | null, amend = false) => {
+  /** A feature's rule, made from how it is placed now and written over its sentence. */
+  const putFeature = (
+    id: string,
+    ruleOf: (placed: FeaturePlacement, of: PartAnalysis) => FeatureRule | null,
+    amend = false,
+  ) => {
     const { text, part: current } = now();
-    const rule = current.eyes && ruleOf(current.eyes, current);
-    if (rule && current.eyes) put(applyEdits(text, eyeEdits(current.form, current.eyes, rule)), amend);
+    const placed = current.features.find((feature) => feature.id === id);
+    const rule = placed && ruleOf(placed, current);
+    if (placed && rule) put(applyEdits(text, ruleEdits(current.form, placed, rule)), amend);
   };
   const putHeader = (key: 'Start' | 'Front', value: string) => {
     const { text, part: current } = now();
@@ -47,65 +50,22 @@ export function usePartEdits(part: PartAnalysis) {
 
   return {
     now: () => now().part,
-    seat: () => {
-      const { text, part: current } = now();
-      put(
-        applyEdits(text, [
-          writeEyes(
-            current.source,
-            current.source.lying
-              ? proposeLyingEyes(current.form, lyingFrame(current.form, current.map.front))
-              : proposeEyes(current.form),
-          ),
-        ]),
-      );
-    },
-    stitchEyes: (style: 'satin' | 'sleeping') => {
-      const { text, part: current } = now();
-      if (current.eyes) put(applyEdits(text, [stitchEyes(current.source, current.eyes.rule, style)]));
-    },
-    unseat: () => {
-      const { text, part: current } = now();
-      const edit = removeEyes(current.source);
-      if (edit) put(applyEdits(text, [edit]));
-    },
-    change: (next: Partial<EyeRule> | ((rule: EyeRule) => Partial<EyeRule>), amend = false) =>
-      putEyes(({ rule }) => withEyes(rule, typeof next === 'function' ? next(rule) : next), amend),
-    /** The eyes' rule, made from how they are placed now. */
-    putEyes,
-    /** A feature's rule, made from how it is placed now and written over its sentence. */
-    putFeature: (
-      id: string,
-      ruleOf: (placed: FeaturePlacement, of: PartAnalysis) => FeatureRule | null,
-      amend = false,
-    ) => {
-      const { text, part: current } = now();
-      const placed = current.features.find((feature) => feature.id === id);
-      const rule = placed && ruleOf(placed, current);
-      if (rule) put(applyEdits(text, [writeFeature(current.source, id, rule)]), amend);
-    },
+    putFeature,
+    /** Something other about the eyes. */
+    change: (ruleOf: (rule: FeatureRule) => FeatureRule, amend = false) =>
+      putFeature('eyes', ({ rule }) => ruleOf(rule), amend),
+    /** Where the posts go through: another kind of hole is another place, so named stitches are given up. */
+    seatIn: (seat: Seat) => putFeature('eyes', (eyes) => ({ ...byDistance(eyes), seat })),
+    stitchEyes: (style: 'satin' | 'sleeping') => putFeature('eyes', ({ rule }) => stitchedRule(rule, style)),
     addFeature: (kind: FeatureKind) => {
-      const {
-        text,
-        part: { source, form, eyes, features, map },
-      } = now();
-      const eyeLine = eyes?.round ?? features.find((feature) => feature.kind === 'eyes')?.line ?? 0;
-      put(
-        applyEdits(text, [
-          writeFeature(
-            source,
-            null,
-            source.lying ? proposedLyingRule(kind, form) : proposedRule(kind, form, eyeLine, map.front),
-          ),
-        ]),
-      );
+      const { text, part: current } = now();
+      const { source, form, features, map } = current;
+      const eyeLine = features.find((feature) => feature.kind === 'eyes')?.line ?? 0;
+      put(applyEdits(text, [writeRule(source, null, proposedRule(kind, form, eyeLine, map.front))]));
     },
     dropFeature: (id: string) => {
-      const {
-        text,
-        part: { source },
-      } = now();
-      const edit = removeFeature(source, id);
+      const { text, part: current } = now();
+      const edit = removeRule(current.source, id);
       if (edit) put(applyEdits(text, [edit]));
     },
     apply: (suggestion: Suggestion) => {
@@ -133,21 +93,22 @@ export function usePartEdits(part: PartAnalysis) {
       } = now();
       if (!eyes) return;
       // Eyes at named stitches would stay where they are: from now on they go by the front.
-      const before = eyes.rule.holes
-        ? applyEdits(text, [writeEyes(source, withEyes(eyes.rule, { apart: eyes.rule.apart }))])
-        : text;
-      const holes = seatHoles(form, eyes.round, 'foot');
+      const before =
+        eyes.rule.sideways.by === 'holes'
+          ? applyEdits(text, [writeRule(source, eyes.id, byDistance(eyes))])
+          : text;
+      const holes = seatHoles(form, eyes.line, 'foot');
       const { count } = holes;
-      const wanted = Math.round((holeAt(holes, eyes.frontAzimuth) + map.dir * halves * 0.5) * 2) / 2;
+      const wanted = Math.round((holeAt(holes, eyes.front) + map.dir * halves * 0.5) * 2) / 2;
       const azimuth = holes.first + (2 * Math.PI * (wanted - 1)) / count;
-      const start = starts[eyes.round] ?? 0;
+      const start = starts[eyes.line] ?? 0;
       const stitch = ((((((azimuth - start) / (2 * Math.PI)) * count) % count) + count) % count) + 0.5;
       put(
         setPartHeader(
           before,
           source,
           'Front',
-          frontSentence(stitch, fabric.label[eyes.round] ?? 1).replace('Front: ', ''),
+          frontSentence(stitch, fabric.label[eyes.line] ?? 1).replace('Front: ', ''),
         ),
       );
     },

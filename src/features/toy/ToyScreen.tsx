@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
-import { eyeAddress } from '../../core/place/eyeWords';
+import { eyeAddress } from '../../core/place/words/directions';
 import { useToy } from '../../data/useToy';
 import { Empty, Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
@@ -97,7 +97,9 @@ export function ToyScreen() {
                           {part.checks.length === 0
                             ? 'No rounds yet'
                             : `${part.checks.length} rounds, ${Math.round(part.size.widthMm)} mm wide`}
-                          {part.eyes ? `, eyes ${eyeAddress(part.eyes).gap.replaceAll(/rounds? /g, '')}` : ''}
+                          {part.eyes
+                            ? `, eyes ${eyeAddress(part.form, part.eyes).gap.replaceAll(/rounds? /g, '')}`
+                            : ''}
                         </Body>
                         {wrong > 0 ? (
                           <Body color="$danger">

@@ -1,16 +1,16 @@
 import { rowEdges } from '../../fabric/edges';
 import { colourJogs } from '../../fabric/jogs';
-import { eyeAddress, eyeDirections } from '../../place/eyeWords';
-import { careOf } from '../../place/features/library';
-import { featureWords } from '../../place/features/featureWords';
-import { markerPlan, markWords } from '../../place/markerPlan';
-import { eyeColourCheck } from '../../place/colourSteps';
-import { eyeLandmarks } from '../../place/whatIsThere';
-import type { NeedlePath } from '../../place/features/needlePath';
+import { careOf } from '../../place/rule/library';
+import { eyeAddress, eyeDirections, featureWords } from '../../place/words/directions';
+import { markerPlan, markWords } from '../../place/words/markerPlan';
+import { eyeColourCheck } from '../../place/words/colourSteps';
+import { landmarkSentences } from '../../place/words/fromThere';
+import type { FeaturePlacement } from '../../place/resolve/placement';
+import type { NeedlePath } from '../../place/resolve/needlePath';
 import type { Stop } from '../../plan/stops';
 import { eyeCaution, generalCaution } from '../../safety/cautions';
 import { fabricMap, mapPoint, type FabricMap } from '../../shape/map';
-import type { PartAnalysis, ToyAnalysis } from '../analyse';
+import { frameOfPart, type PartAnalysis, type ToyAnalysis } from '../analyse';
 import { stopTitle } from './stopWords';
 
 export type SheetLine =
@@ -74,7 +74,7 @@ function roundLines(part: PartAnalysis): SheetLine[] {
   const lines: SheetLine[] = [];
   const { rounds } = part.source;
   const stops = new Map<number, Stop[]>();
-  const marked = markerPlan(part.fabric, part.eyes, part.features);
+  const marked = markerPlan(part.fabric, part.features);
   for (const stop of part.stops.stops) stops.set(stop.after, [...(stops.get(stop.after) ?? []), stop]);
   for (let i = 0; i < rounds.length;) {
     const first = rounds[i];
@@ -124,6 +124,33 @@ function strokesOf(part: PartAnalysis, { points, lies }: NeedlePath): SheetMap['
   });
 }
 
+/** The eyes: where they go, how to find it, and what a spiral does to them. */
+function placedEyes({ form }: PartAnalysis, eyes: FeaturePlacement): SheetPart['placed'][number] {
+  const address = eyeAddress(form, eyes);
+  const directions = eyeDirections(form, eyes);
+  const colours = eyeColourCheck(form, eyes);
+  const rounds = eyes.rule.lying ? ' rounds' : '';
+  const level = Math.round(eyes.levelMm * 10) / 10;
+  const climb = `A spiral climbs: the ${eyes.lower} eye sits ${level} mm lower. Tilt the piece by that when you join it.`;
+  return {
+    heading: `${eyes.rule.sizeMm} mm eyes ${address.gap}, ${address.holes}, ${address.showing}`,
+    sentences: [
+      directions.sides,
+      directions.count,
+      ...landmarkSentences(form, eyes),
+      directions.check,
+      ...(colours ? [colours] : []),
+      `Post to post ${eyes.apart}${rounds}; ${mm(eyes.surfaceMm)} around the face, ${mm(eyes.straightMm)} straight across.`,
+      ...(eyes.lower && !eyes.rule.lying ? [climb] : []),
+    ],
+  };
+}
+
+function placedFeature(part: PartAnalysis, feature: FeaturePlacement): SheetPart['placed'][number] {
+  const { address, count, there, check, needle } = featureWords(feature, frameOfPart(part), part.eyes);
+  return { heading: address, sentences: [count, there, check, ...needle].filter(Boolean) };
+}
+
 function sheetPart(part: PartAnalysis): SheetPart {
   const { eyes, stops, size, source } = part;
   const stitches = part.checks.reduce((sum, check) => sum + check.worked, 0);
@@ -145,43 +172,15 @@ function sheetPart(part: PartAnalysis): SheetPart {
   const jogs = colourJogs(part.fabric);
   if (jogs.length > 0)
     facts.push(`a new colour begins with round ${jogs.join(' and ')}: a spiral jogs there, at the back`);
-  const address = eyes && eyeAddress(eyes);
-  const directions = eyes && eyeDirections(eyes);
   const map = part.fabric.rounds > 0 ? fabricMap(part.map) : null;
   return {
     name: source.name,
     make: source.make,
     facts,
     lines: roundLines(part),
-    placed: [
-      ...(eyes && address && directions
-        ? [
-            {
-              heading: `${eyes.rule.sizeMm} mm eyes ${address.gap}, ${address.holes}, ${address.showing}`,
-              sentences: [
-                directions.sides,
-                directions.count,
-                ...eyeLandmarks(part.form, eyes),
-                directions.check,
-                ...[eyeColourCheck(part.form, eyes)].flatMap((check) => check ?? []),
-                `Post to post ${eyes.rule.apart}${eyes.rule.other ? ' rounds' : ''}; ${mm(eyes.surfaceMm)} around the face, ${mm(eyes.straightMm)} straight across.`,
-                ...(eyes.lower && !eyes.rule.other
-                  ? [
-                      `A spiral climbs: the ${eyes.lower} eye sits ${Math.round(eyes.levelMm * 10) / 10} mm lower. Tilt the piece by that when you join it.`,
-                    ]
-                  : []),
-              ],
-            },
-          ]
-        : []),
-      ...part.features.map((feature) => {
-        const words = featureWords(feature, part.form, eyes);
-        return {
-          heading: words.address,
-          sentences: [words.count, words.there, words.check, ...words.needle].filter(Boolean),
-        };
-      }),
-    ],
+    placed: part.features.map((feature) =>
+      feature === eyes ? placedEyes(part, eyes) : placedFeature(part, feature),
+    ),
     closing: stops.closing
       ? `${stops.closing.words} Leave a tail of ${mm(Math.ceil(stops.closing.tailMm / 10) * 10)}.`
       : null,
@@ -194,20 +193,13 @@ function sheetPart(part: PartAnalysis): SheetPart {
       lying: part.map.lying,
       labels: [...part.fabric.label],
       circles: [
-        ...(eyes
-          ? eyes.posts.map((post) => ({
-              ...mapPoint(part.map, post.line, post.azimuth),
-              radius: eyes.rule.sizeMm / 2,
-              open: false,
-            }))
-          : []),
-        ...part.features.flatMap(({ needle, units }) =>
-          needle
+        ...part.features.flatMap((feature) =>
+          feature.needle
             ? []
-            : units.map((unit) => ({
+            : feature.units.map((unit) => ({
                 ...mapPoint(part.map, unit.fromLine, unit.azimuth),
                 radius: Math.max(1.5, unit.halfMm),
-                open: true,
+                open: feature !== eyes,
               })),
         ),
       ],
@@ -234,7 +226,11 @@ export function buildSheet(toy: ToyAnalysis): Sheet {
     cautions: [
       ...new Set([
         ...(toy.parts.some((part) => part.eyes) ? [eyeCaution] : []),
-        ...toy.parts.flatMap((part) => part.features.flatMap(({ rule }) => careOf(rule).hurts ?? [])),
+        ...toy.parts.flatMap((part) =>
+          part.features.flatMap((feature) =>
+            feature === part.eyes ? [] : (careOf(feature.rule).hurts ?? []),
+          ),
+        ),
         generalCaution,
       ]),
     ],

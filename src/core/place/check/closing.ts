@@ -1,0 +1,76 @@
+import { roundCount } from '../../fabric/fabric';
+import { gapOf } from '../frame/faceFrame';
+import { byDistance, withApart } from '../move/step';
+import type { Finding } from '../resolve/finding';
+import { isPressedEyes } from '../rule/rule';
+import { attemptRule, goes, remedy, type Check, type Checked } from './checked';
+
+/** A part that ends with no more stitches is drawn together there. */
+const closesWith = 12;
+/** Rounds that washers, and other things, need between them and the round that closes. */
+const washersNeed = 2;
+const othersNeed = 1;
+
+/** Something on the rounds that close the piece, where there is no room and the fabric is drawn together. */
+export const nearClosing: Check = (checked) => {
+  const { frame, placed, rule } = checked;
+  const { fabric } = frame.form;
+  const flat = fabric.row[0] === 1;
+  const closes = roundCount(fabric, fabric.rounds) <= closesWith;
+  if (!closes || (flat && isPressedEyes(rule))) return [];
+  return isPressedEyes(rule) ? washersNearClosing(checked) : [...lyingNear(checked, placed)];
+};
+
+function* lyingNear(checked: Checked, { units }: Checked['placed']): Generator<Finding> {
+  const { frame, id } = checked;
+  const last = Math.max(...units.map(({ fromLine, toLine }) => Math.max(fromLine, toLine)));
+  if (frame.form.fabric.rounds - last > othersNeed) return;
+  yield {
+    code: 'near-closing',
+    severity: 'warning',
+    message: `The ${id} ${goes(id) === 'go' ? 'lie' : 'lies'} on the rounds that close the piece, where the fabric is drawn together.`,
+    suggestions: twoLinesBack(checked),
+  };
+}
+
+function washersNearClosing(checked: Checked): Finding[] {
+  const { frame, placed, id } = checked;
+  const { fabric } = frame.form;
+  const label = fabric.label[fabric.rounds - 1];
+  if (frame.lies) {
+    const near = placed.units.filter(({ fromLine }) => fabric.rounds - fromLine <= washersNeed);
+    return near.map(({ side }) => ({
+      code: 'near-closing',
+      severity: 'warning',
+      where: { feature: id, ...(side === 'middle' ? {} : { side }) },
+      message: `Round ${label} closes the piece beside the ${side} eye: its washer has no room and the opening is too small to press it.`,
+      suggestions: closer(checked),
+    }));
+  }
+  const past = fabric.rounds - placed.line;
+  if (past > washersNeed) return [];
+  return [
+    {
+      code: 'near-closing',
+      severity: 'warning',
+      message: `Round ${label} closes the piece, ${past} ${past === 1 ? 'round' : 'rounds'} past the eyes: the washers have no room and the opening is too small to press them.`,
+      suggestions: twoLinesBack(checked),
+    },
+  ];
+}
+
+function closer(checked: Checked): NonNullable<Finding['suggestions']> {
+  const apart = (checked.placed.apart ?? 0) - 2;
+  const rule = withApart(checked.frame, checked.placed, apart);
+  const title = `${apart} ${apart === 1 ? 'round' : 'rounds'} apart`;
+  return rule ? [remedy(checked, attemptRule(checked, title, rule))] : [];
+}
+
+function twoLinesBack(checked: Checked): NonNullable<Finding['suggestions']> {
+  const { frame, placed } = checked;
+  const line = placed.line - 2;
+  if (frame.lies || line < 1) return [];
+  const gap = gapOf(frame.form, line);
+  const rule = { ...byDistance(placed), vertical: { by: 'gap' as const, gap } };
+  return [remedy(checked, { title: `Between ${gap.join(' and ')}`, rule })];
+}

@@ -1,0 +1,95 @@
+import type { FeatureKind } from '../../notation/step';
+import type { Problem } from '../../notation/problem';
+import type { Level, Spot } from '../frame/faceFrame';
+import type { Seat } from '../frame/pair';
+import type { Reach } from '../rule/reach';
+import type { FeatureRule } from '../rule/rule';
+import type { NeedlePath } from './needlePath';
+
+/**
+ * One of a feature's places: holes `from` to `to`, left and right as you look at the piece. Both are in one line of `of` holes, but on a
+ * part that lies on its side, where what is wide reaches from line to line.
+ */
+export interface FeatureUnit {
+  side: 'left' | 'middle' | 'right';
+  from: number;
+  to: number;
+  of: number;
+  /** lines of those holes, and how many there are in the second */
+  fromLine: number;
+  toLine: number;
+  toOf: number;
+  /** azimuths of those holes, and of the middle between them */
+  fromAzimuth: number;
+  toAzimuth: number;
+  azimuth: number;
+  /** half its width along the fabric, in mm */
+  halfMm: number;
+}
+
+/** Where a feature of a part comes to lie. */
+export interface FeaturePlacement {
+  /** its name in the part: `eyes`, `mouth`, `button 2` */
+  id: string;
+  kind: FeatureKind;
+  part: string;
+  rule: FeatureRule;
+  /** how high it lies, as the frame of its part counts */
+  level: Level;
+  /** reach of what its height is counted from */
+  counted: Reach;
+  /** line of holes: 8 is the line between the rounds with index 8 and 9, from 1; of a pair on two lines the first worked */
+  line: number;
+  gap: [number, number];
+  /** whether its holes are feet of stitches or splits between them */
+  seat: Seat;
+  units: FeatureUnit[];
+  /** middle to middle of a pair in stitches (rounds on a part that lies), and whole ones between their inner holes; null for a single feature */
+  apart: number | null;
+  showing: number | null;
+  surfaceMm: number;
+  straightMm: number;
+  /** how far the middle of the whole lies off its middle line */
+  missStitches: number;
+  missMm: number;
+  missSide: 'left' | 'right' | null;
+  /** of a pair: how much lower one side is, and which */
+  levelMm: number;
+  lower: 'left' | 'right' | null;
+  /** of a pair: the angle it is seen under from the axis, and its width as a share of the part's greatest */
+  angleDeg: number;
+  shareOfWidth: number;
+  /** across the washer of what has a post; null for what has none */
+  washerMm: number | null;
+  /** azimuth of the front line it was placed by */
+  front: number;
+  needle: NeedlePath | null;
+  problems: Problem[];
+}
+
+/** Everything that is put on a part. */
+export interface PlacedFace {
+  /** azimuth of the front line, one for all of it */
+  front: number;
+  /** every feature, in the order of the text */
+  features: FeaturePlacement[];
+}
+
+/** The pressed eyes of a face, which lead it. */
+export function eyesOf(features: readonly FeaturePlacement[]): FeaturePlacement | null {
+  return features.find(({ kind, rule }) => kind === 'eyes' && !rule.embroidered) ?? null;
+}
+
+/** The hole where a unit begins, and where it ends. */
+export const startOf = ({ fromLine, from, of, fromAzimuth }: FeatureUnit): Spot => ({
+  line: fromLine,
+  hole: from,
+  of,
+  azimuth: fromAzimuth,
+});
+export const endOf = ({ toLine, to, toOf, toAzimuth }: FeatureUnit): Spot => ({
+  line: toLine,
+  hole: to,
+  of: toOf,
+  azimuth: toAzimuth,
+});

@@ -1,0 +1,213 @@
+import { View } from '@tamagui/core';
+import { largestEyeMm, nextSize, ringMm, smallestEyeMm, soldEyesMm } from '../../core/place/rule/hardware';
+import type { PartAnalysis } from '../../core/toy/analyse';
+import { useApartHabit } from '../../data/habits';
+import { useToy } from '../../data/useToy';
+import { Icon } from '../../ui/Icon';
+import { NumberStep } from '../../ui/NumberStep';
+import { Press } from '../../ui/Press';
+import { Body, Quiet } from '../../ui/text';
+import { FeatureGoesBy } from './GoesBy';
+import { usePartEdits } from './usePartEdits';
+
+/** Where round 1 is on the finished toy. */
+function startOf({ lying, start }: PartAnalysis['source']): 'top' | 'bottom' | 'left' | 'right' {
+  if (!lying) return start;
+  return start === 'top' ? 'left' : 'right';
+}
+
+function Choice({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <View gap="$1" role="group" aria-label={label}>
+      <Quiet>{label}</Quiet>
+      <View flexDirection="row" gap="$2">
+        {children}
+      </View>
+    </View>
+  );
+}
+
+/** What changes less often: size, seat, the front, and how the piece is worked. */
+export function EyeSettings({ part }: { part: PartAnalysis }) {
+  const edits = usePartEdits(part);
+  const { analysis } = useToy();
+  const { eyes, source } = part;
+  const { hand, apart: said } = analysis.pattern.header;
+  const { habit } = useApartHabit();
+  const apart = said ?? habit;
+  const sizeMm = eyes?.rule.sizeMm ?? smallestEyeMm;
+  return (
+    <View gap="$3">
+      {eyes ? (
+        <>
+          <Choice label="Size of the eyes">
+            <Press
+              name="Smaller eyes"
+              icon={<Icon name="minus" />}
+              disabled={sizeMm <= smallestEyeMm}
+              onPress={() =>
+                edits.change((rule) => ({
+                  ...rule,
+                  sizeMm: nextSize(soldEyesMm, rule.sizeMm ?? 0, -1) ?? rule.sizeMm,
+                }))
+              }
+            />
+            <View flexGrow={1} alignItems="center" justifyContent="center">
+              <Body fontWeight="700">
+                {sizeMm} mm, washer about {eyes.washerMm} mm
+              </Body>
+            </View>
+            <Press
+              name="Larger eyes"
+              icon={<Icon name="plus" />}
+              disabled={sizeMm >= largestEyeMm}
+              onPress={() =>
+                edits.change((rule) => ({
+                  ...rule,
+                  sizeMm: nextSize(soldEyesMm, rule.sizeMm ?? 0, 1) ?? rule.sizeMm,
+                }))
+              }
+            />
+          </Choice>
+          <Choice label="How they look">
+            <Press
+              grow
+              role="radio"
+              label="Round"
+              chosen={!eyes.rule.style}
+              onPress={() => edits.change((rule) => ({ ...rule, style: null }))}
+            />
+            <Press
+              grow
+              role="radio"
+              label="Oval"
+              chosen={eyes.rule.style === 'oval'}
+              onPress={() => edits.change((rule) => ({ ...rule, style: 'oval' }))}
+            />
+            <Press grow role="radio" label="Stitched" onPress={() => edits.stitchEyes('satin')} />
+            <Press grow role="radio" label="Sleeping" onPress={() => edits.stitchEyes('sleeping')} />
+          </Choice>
+          <Choice label="A ring behind them">
+            <Press
+              grow
+              role="radio"
+              name="No rings"
+              label="None"
+              chosen={!eyes.rule.ring}
+              onPress={() => edits.change(({ ring: _ring, ...rule }) => rule)}
+            />
+            {(['felt', 'crochet'] as const).map((of) => (
+              <Press
+                key={of}
+                grow
+                role="radio"
+                name={of === 'felt' ? 'Felt rings' : 'Crocheted rings'}
+                label={of === 'felt' ? 'Felt' : 'Crocheted'}
+                chosen={eyes.rule.ring?.of === of}
+                onPress={() =>
+                  edits.change((rule) => ({
+                    ...rule,
+                    ring: { of, sizeMm: rule.ring?.sizeMm ?? ringMm(rule.sizeMm ?? smallestEyeMm) },
+                  }))
+                }
+              />
+            ))}
+          </Choice>
+          {eyes.rule.ring ? (
+            <NumberStep
+              label="The rings across"
+              unit="mm"
+              value={eyes.rule.ring.sizeMm}
+              step={1}
+              least={4}
+              most={60}
+              onChange={(across) =>
+                edits.change((rule) =>
+                  rule.ring ? { ...rule, ring: { ...rule.ring, sizeMm: across } } : rule,
+                )
+              }
+            />
+          ) : null}
+          <FeatureGoesBy part={part} feature={eyes} />
+          <Choice label="Where the post goes through">
+            <Press
+              grow
+              role="radio"
+              label="Hole at a stitch’s foot"
+              chosen={eyes.seat === 'foot'}
+              onPress={() => edits.seatIn('foot')}
+            />
+            <Press
+              grow
+              role="radio"
+              label="Between two stitches"
+              chosen={eyes.seat === 'split'}
+              onPress={() => edits.seatIn('split')}
+            />
+          </Choice>
+          <Choice label="When you say “8 apart” you count">
+            <Press
+              grow
+              role="radio"
+              label="Post to post"
+              chosen={apart === 'posts'}
+              onPress={() => edits.apartMeans('posts')}
+            />
+            <Press
+              grow
+              role="radio"
+              label="What shows"
+              chosen={apart === 'showing'}
+              onPress={() => edits.apartMeans('showing')}
+            />
+          </Choice>
+          <Choice label={source.front ? 'The front, as you set it' : 'The front, opposite the round start'}>
+            {(part.map.lying ? ['down', 'up'] : ['left', 'right']).map((way, i) => (
+              <Press
+                key={way}
+                grow
+                name={`Turn the front half a stitch ${part.map.lying ? way : `to the ${way}`}`}
+                label={`½ ${way}`}
+                onPress={() => edits.turnFront(i === 0 ? -1 : 1)}
+              />
+            ))}
+            <Press grow label="Opposite start" disabled={!source.front} onPress={edits.resetFront} />
+          </Choice>
+        </>
+      ) : null}
+      <Choice label="You crochet">
+        <Press
+          grow
+          role="radio"
+          label="Right-handed"
+          chosen={hand === 'right'}
+          onPress={() => edits.hand('right')}
+        />
+        <Press
+          grow
+          role="radio"
+          label="Left-handed"
+          chosen={hand === 'left'}
+          onPress={() => edits.hand('left')}
+        />
+      </Choice>
+      <Choice label="On the finished toy, round 1 is">
+        {(['top', 'bottom', 'left', 'right'] as const).map((place) => (
+          <Press
+            key={place}
+            grow
+            tight
+            role="radio"
+            name={`At the ${place}`}
+            label={place[0]?.toUpperCase() + place.slice(1)}
+            chosen={startOf(source) === place}
+            onPress={() => edits.start(place)}
+          />
+        ))}
+      </Choice>
+      {eyes ? (
+        <Press tone="danger" label="Take the eyes off" onPress={() => edits.dropFeature('eyes')} />
+      ) : null}
+    </View>
+  );
+}
