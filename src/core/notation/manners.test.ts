@@ -95,7 +95,7 @@ test('sentences on the line of a round are kept', () => {
     `Head\n${below}R5-R9: sc around (24). Insert 8 mm eyes between R6 and R7, 4 stitches showing.\nR10: (sc 2, dec) x 6 (18) Fasten off, leaving a long tail. Do not stuff.\n`,
   );
   expect(toy.parts[0]!.checks.map(({ worked }) => worked)).toEqual([6, 12, 18, 24, 24, 24, 24, 24, 24, 18]);
-  expect(toy.parts[0]!.eyes?.rule).toMatchObject({ gap: [6, 7], apart: 5 });
+  expect(toy.parts[0]!.eyes).toMatchObject({ gap: [6, 7], apart: 5 });
   expect(toy.parts[0]!.stops.stops.flatMap(({ acts }) => acts.map(({ act }) => act))).not.toContain('stuff');
 });
 

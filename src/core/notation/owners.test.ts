@@ -1,10 +1,9 @@
-import { analyseToy } from '../toy/analyse';
+import { analyseToy, frameOfPart } from '../toy/analyse';
 import { applyEdits } from './applyEdits';
 import { readPattern } from './readPattern';
-import { raised } from '../place/features/moveFeature';
-import { proposedRule } from '../place/features/featureRule';
-import { writeFeature } from '../place/features/featureSentence';
-import { upOf } from '../place/features/verticalLine';
+import { raised } from '../place/move/step';
+import { proposedRule } from '../place/rule/proposeRule';
+import { writeRule } from '../place/rule/writeRule';
 
 const ball = (name: string) =>
   `${name}\nR1: 6 sc in ring (6)\nR2: inc x 6 (12)\nR3: (1 sc, inc) x 6 (18)\nR4-R9: sc (18)\nR10: (1 sc, dec) x 6 (12)\n`;
@@ -81,16 +80,14 @@ test('what is written over goes on naming its part; what is new stands with its 
   const text = `${toy}\nAssembly\nSew a 10 mm button on the body between rounds 5 and 6.\n`;
   const body = analyseToy(text).parts[1]!;
   const [button] = body.features;
-  const after = applyEdits(text, [
-    writeFeature(body.source, 'button', raised(button!, 1, upOf(body.form), body.fabric.label)!),
-  ]);
+  const after = applyEdits(text, [writeRule(body.source, 'button', raised(frameOfPart(body), button!, 1)!)]);
   expect(after).toContain('Button: 10 mm, between R4 and R5, on the body.');
   expect(
     analyseToy(after).parts.map(({ features }) => features.map(({ id, line }) => `${id} ${line}`)),
   ).toEqual([[], ['button 4'], []]);
   const arm = analyseToy(text).parts[2]!;
   const added = applyEdits(text, [
-    writeFeature(arm.source, null, proposedRule('spots', arm.form, 0, arm.map.front)),
+    writeRule(arm.source, null, proposedRule('spots', arm.form, 0, arm.map.front)),
   ]);
   expect(analyseToy(added).parts.map(({ features }) => features.map(({ id }) => id))).toEqual([
     [],

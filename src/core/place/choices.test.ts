@@ -1,24 +1,23 @@
 import * as fc from 'fast-check';
 import { featureHead } from '../__tests__/featureCorpus';
 import { applyEdits } from '../notation/applyEdits';
-import { analyseToy, type PartAnalysis } from '../toy/analyse';
+import { analyseFaces as analyseToy, type FacePart as PartAnalysis } from '../__tests__/faces';
+import { frameOfPart } from '../toy/analyse';
 import { ruleSentence, writeRule } from './rule/writeRule';
 import { nextSize, soldEyesMm } from './rule/hardware';
 import { markerPlan } from './words/markerPlan';
-import { writeRule } from './rule/writeRule';
 import { featureWords } from './words/directions';
-import { heightChoices } from './move/choices';
 import { landmarkLines } from './frame/landmarks';
-import { sideChoices } from './move/choices';
-import { stitchEyes } from './move/stitchEyes';
+import { heightChoices, sideChoices } from './move/choices';
+import { stitchedRule } from './move/stitchEyes';
 
 const toy = (sentences: string, header = '') =>
   analyseToy(`${featureHead.replace('Head\n', `Head\n${header}`)}${sentences}\n`);
 const face =
   'Nose: satin triangle, 1 round below the eyes, 3 wide, 2 rounds high.\nMouth: embroidered smile, 1 round below the nose, 3 wide.\nBrows: 3 rounds above the eyes, 9 apart, 2 wide.';
 const choicesOf = (part: PartAnalysis, id: string) => {
-  const placed = part.features.find((feature) => feature.id === id);
-  return heightChoices(part.form, id, placed?.line ?? part.eyes!.line, part.eyes, part.features);
+  const placed = part.all.find((feature) => feature.id === id)!;
+  return heightChoices(frameOfPart(part), placed, part.all);
 };
 
 describe('what a height is counted from', () => {
@@ -80,11 +79,9 @@ describe('what a height is counted from', () => {
 describe('how far to the side', () => {
   const waysOf = (part: PartAnalysis, id: string) =>
     sideChoices(
-      part.form,
+      frameOfPart(part),
       part.features.find((feature) => feature.id === id)!,
-      part.eyes,
-      part.features,
-      part.map.front,
+      part.all,
     );
 
   test('so many apart stays; outside the eyes comes within a stitch; an edge of the eyes is theirs', () => {
@@ -123,7 +120,9 @@ test.each(['', 'Start: bottom\n', 'Start: left\n'])(
     const { text, parts } = toy(sentences, header);
     const part = parts[0]!;
     for (const style of ['satin', 'sleeping'] as const) {
-      const after = analyseToy(applyEdits(text, [stitchEyes(part.source, part.eyes!.rule, style)])).parts[0]!;
+      const after = analyseToy(
+        applyEdits(text, [writeRule(part.source, 'eyes', stitchedRule(part.eyes!.rule, style))]),
+      ).parts[0]!;
       const eyes = after.features.find(({ kind }) => kind === 'eyes')!;
       expect(eyes.rule).toMatchObject({ embroidered: true, style, sizeMm: null });
       expect(eyes.needle!.points.length).toBeGreaterThan(4);
@@ -172,10 +171,10 @@ test.each(['Embroider a mouth, 3 wide, 2 strands', 'Felt cheeks, 8 mm', 'Embroid
 test('a key ring goes through the start, where nothing is counted or marked', () => {
   const part = toy('Attach a key ring through the start.').parts[0]!;
   const [ring] = part.features;
-  const words = featureWords(ring!, part.form, part.eyes);
+  const words = featureWords(ring!, frameOfPart(part), part.eyes);
   expect(words.address).toBe('Key ring through the start of the part');
   expect(words.markers).toBe('');
-  expect(markerPlan(part.fabric, null, part.features)).toEqual([]);
+  expect(markerPlan(part.fabric, part.features)).toEqual([]);
 });
 
 test.each([
@@ -193,7 +192,7 @@ test.each([
   ],
 ])('what is at the back is checked the other way round: %s', (sentence, check) => {
   const part = toy(sentence).parts[0]!;
-  expect(featureWords(part.features[0]!, part.form, part.eyes).check).toBe(`Check: ${check}.`);
+  expect(featureWords(part.features[0]!, frameOfPart(part), part.eyes).check).toBe(`Check: ${check}.`);
 });
 
 test('eyes come in the sizes that are sold', () => {
@@ -235,7 +234,9 @@ describe('a neck', () => {
       `${rounds([12, 18, 24, 24, 18, 12, 18, 24, 24])}Mouth 3 rounds above the neck, 3 wide.\nSew a bow around the neck, 12 mm.`,
     ).parts[0]!;
     expect(part.features.map(({ line }) => line)).toEqual([4, 7]);
-    expect(featureWords(part.features[0]!, part.form, null).there).toContain('3 rounds above the neck');
+    expect(featureWords(part.features[0]!, frameOfPart(part), null).there).toContain(
+      '3 rounds above the neck',
+    );
   });
 });
 

@@ -2,10 +2,10 @@ import { applyEdits } from '../notation/applyEdits';
 import { wrapAngle } from '../shape/azimuth';
 import { holePoint } from '../shape/form/holePoint';
 import { standing } from '../shape/form/stand';
-import { analyseToy, type PartAnalysis } from '../toy/analyse';
+import { analyseFaces as analyseToy, type FacePart as PartAnalysis } from '../__tests__/faces';
 import { measurePart, standOf } from '../toy/formOfPart';
 import { eyesOnForm, featureOnForm } from './check/onForm';
-import { proposeEyes } from './rule/proposeRule';
+import { proposedEyes } from './rule/proposeRule';
 
 /** Pieces that carry a face in every way a piece is worked, each with eyes, a nose just below and a mouth four rounds below. */
 const ball = (first = 'R1: 6 sc in magic ring') => [
@@ -93,7 +93,7 @@ const middleOf = (units: readonly { azimuth: number }[]) =>
 describe.each(faces)('%s', (_, text) => {
   const part = facePart(text);
   const eyes = part.eyes!;
-  const stitch = (2 * Math.PI) / eyes.units[0].of;
+  const stitch = (2 * Math.PI) / eyes.units[0]!.of;
 
   test('is placed without an error, eyes, nose and mouth', () => {
     expect(serious(part)).toEqual([]);
@@ -124,7 +124,7 @@ describe.each(faces)('%s', (_, text) => {
       expect([feature.id, Math.abs(lies.offMm - seen.offMm) < 4.5]).toEqual([feature.id, true]);
     }
     const placed = standing(form, stand, false);
-    for (const { stitch: hole } of eyes.units)
+    for (const { from: hole } of eyes.units)
       expect(holePoint(part.fabric, form.nodes, placed, stand, eyes.line, hole)!.at[2]).toBeGreaterThan(0);
   });
 });
@@ -141,7 +141,7 @@ test.each([
   const down = `Body\n${header}R1: 6 sc in ring\n${small}\n${large}\n`;
   const up = `Body\n${header}R1: 6 sc in ring\nR2: inc x 6\nR3: inc x 12\nR4: inc x 24\nR5-R16: sc around\nR17: (6 sc, dec) x 6\nR18: (5 sc, dec) x 6\nR19: (4 sc, dec) x 6\nR20: (3 sc, dec) x 6\nR21: (2 sc, dec) x 6\nR22: (2 sc, inc) x 6\nR23-R32: sc around\n`;
   const part = analyseToy(header ? up : down).parts[0]!;
-  expect(proposeEyes(part.form).gap).toEqual(gap);
+  expect(proposedEyes(part.form).vertical).toEqual({ by: 'gap', gap });
 });
 
 test('on a flat piece the middle is between the edges, and every other row counts back', () => {

@@ -1,28 +1,23 @@
+import type { FeatureUnit } from './resolve/unit';
 import * as fc from 'fast-check';
 import { featureCorpus, featureHead } from '../__tests__/featureCorpus';
 import { applyEdits } from '../notation/applyEdits';
 import { readSteps } from '../notation/sentences';
 import type { FeatureKind } from '../notation/step';
-import { analyseToy, type PartAnalysis } from '../toy/analyse';
+import { analyseFaces as analyseToy, type FacePart as PartAnalysis } from '../__tests__/faces';
+import { frameOfPart } from '../toy/analyse';
 import { wrapAngle } from '../shape/azimuth';
-import { eyeEdits } from './move/front';
+import { ruleEdits } from './move/front';
 import { holeAzimuth } from './frame/holes';
-import { eyesApart } from './move/step';
+import { withApart, raised, widened } from './move/step';
 import { seatHoles } from './frame/partForm';
-import {
-  isStitchedStyle,
-  proposedRule,
-  ruleOfStep,
-  type FeatureRule,
-  type Sideways,
-  type Vertical,
-} from './rule/rule';
-import { ruleSentence, removeFeature, writeRule } from './rule/writeRule';
+import { isStitchedStyle, type FeatureRule, type Sideways, type Vertical } from './rule/rule';
+import { removeRule, ruleSentence, writeRule } from './rule/writeRule';
 import { featureWords } from './words/directions';
 import { landmarkLines } from './frame/landmarks';
 import { featureLibrary } from './rule/library';
-import { raised, widened } from './move/step';
-import { upOf } from './frame/faceFrame';
+import { proposedRule } from './rule/proposeRule';
+import { readRule } from './rule/readRule';
 
 /** Lines about the toy stand above the heading, lines about the part below it. */
 const head = (sentences: string, header = '') => {
@@ -272,12 +267,13 @@ const ruleArbitrary: fc.Arbitrary<FeatureRule> = fc
   });
 
 describe('properties', () => {
+  const upright = analyseToy(featureHead).parts[0]!.form;
   test('a rule written as a sentence is read back as the same rule', () => {
     fc.assert(
       fc.property(ruleArbitrary, (rule) => {
         const [step] = readSteps(ruleSentence(rule), 1);
         expect(step).toMatchObject({ kind: 'feature', feature: rule.kind });
-        expect(ruleOfStep(step as never)).toEqual(rule);
+        expect(readRule(step as never, upright)).toEqual(rule);
       }),
       { numRuns: 600 },
     );
@@ -313,7 +309,7 @@ describe('properties', () => {
             `Mouth: between R${line} and R${line + 1}, ${wide} wide`,
             `Lean: ${lean.toFixed(2)}\n${header}`,
           );
-          const [left, right] = part.eyes!.units;
+          const [left, right] = part.eyes!.units as [FeatureUnit, FeatureUnit];
           const step = (2 * Math.PI) / 36;
           const off =
             Math.abs(
@@ -401,18 +397,18 @@ describe('by thumb', () => {
       const found = () => part().features.find((feature) => feature.kind === kind)!;
       const { line, apart, units, rule } = found();
       expect(part().problems.filter((problem) => problem.severity === 'error')).toEqual([]);
-      put(raised(found(), -1, upOf(part().form), part().fabric.label));
+      put(raised(frameOfPart(part()), found(), -1));
       expect(found().line).toBe(line + 1);
-      put(raised(found(), 1, upOf(part().form), part().fabric.label));
+      put(raised(frameOfPart(part()), found(), 1));
       expect(found().line).toBe(line);
-      put(widened(found(), 1));
+      put(widened(frameOfPart(part()), found(), 1));
       if (apart === null && rule.sizeMm !== null)
         expect(found().rule.sizeMm).toBe(featureLibrary[kind].sizesMm.find((size) => size > rule.sizeMm!));
       else if (apart === null) expect(found().rule.wide).toBe(Math.abs(units[0]!.to - units[0]!.from) + 1);
       else expect(found().apart).toBeGreaterThan(apart);
-      put(widened(found(), -1));
+      put(widened(frameOfPart(part()), found(), -1));
       expect(found().apart).toBe(apart);
-      current = applyEdits(current, [removeFeature(part().source, kind)!]);
+      current = applyEdits(current, [removeRule(part().source, kind)!]);
       expect(part().features).toEqual([]);
     },
   );
@@ -494,7 +490,7 @@ describe('needle', () => {
 
   test('three wordings of the same place', () => {
     const part = head('Brows 3 rounds above the eyes, 7 apart, 2 wide.');
-    const words = featureWords(only(part), part.form, part.eyes);
+    const words = featureWords(only(part), frameOfPart(part), part.eyes);
     expect(words.address).toBe(
       'Brows between round 12 and 13, left holes 13 to 15, right holes 20 to 22 of 36',
     );
@@ -543,7 +539,7 @@ describe('above and below what covers several rounds', () => {
     for (let i = 0; i < 8; i += 1) {
       const part = head(`${nose}${ruleSentence(mouth!.rule)}.`, header);
       const now = part.features[1]!;
-      const rule = raised(now, -1, upOf(part.form), part.fabric.label)!;
+      const rule = raised(frameOfPart(part), now, -1)!;
       mouth = head(`${nose}${ruleSentence(rule)}.`, header).features[1];
       lines.push(mouth!.line);
     }
@@ -557,7 +553,7 @@ describe('stitches by their numbers', () => {
     `${header.includes('Hand') ? header : ''}${featureHead.replace('Head\n', `Head\n${header.includes('Start') ? header : ''}`).replace(/Eyes:.*\n/, `Insert 8 mm eyes between R15 and R16 at stitches ${holes}.\n`)}`;
   const eyesAt = (holes: string, header = '') => analyseToy(textAt(holes, header));
   const posts = (toy: ReturnType<typeof analyseToy>) =>
-    toy.parts[0]!.eyes!.units.map(({ side, stitch }) => [side, stitch]);
+    toy.parts[0]!.eyes!.units.map(({ side, from }) => [side, from]);
 
   test('eyes go where they are said to, on every hand and start end', () => {
     expect(posts(eyesAt('15 and 22'))).toEqual([
@@ -573,7 +569,8 @@ describe('stitches by their numbers', () => {
       ['right', 15],
     ]);
     expect(eyesAt('15 and 22').parts[0]!.eyes).toMatchObject({
-      rule: { apart: 7, holes: [15, 22] },
+      apart: 7,
+      rule: { sideways: { by: 'holes', holes: [15, 22] } },
       missStitches: 0,
     });
     // Around the start of the round: 34, 35, 36, 1, 2, 3.
@@ -596,9 +593,9 @@ describe('stitches by their numbers', () => {
     // Moved by thumb they keep that front, and the mouth its place.
     const part = analyseToy(text).parts[0]!;
     const wider = analyseToy(
-      applyEdits(text, eyeEdits(part.form, part.eyes!, eyesApart(part.form, part.eyes!, 9)!)),
+      applyEdits(text, ruleEdits(part.form, part.eyes!, withApart(frameOfPart(part), part.eyes!, 9)!)),
     ).parts[0]!;
-    expect(wider.eyes!.units.map(({ stitch }) => stitch)).toEqual([12, 21]);
+    expect(wider.eyes!.units.map(({ from }) => from)).toEqual([12, 21]);
     expect(wider.features[0]!.units.map(({ from, to }) => [from, to])).toEqual([[15, 18]]);
   });
 
@@ -610,7 +607,7 @@ describe('stitches by their numbers', () => {
       .find(({ code }) => code === 'not-centred')!
       .suggestions.find(({ title }) => title === 'Move the front')!;
     const after = analyseToy(applyEdits(text, move.edits)).parts[0]!;
-    expect(after.eyes!.units.map(({ stitch }) => stitch)).toEqual([13, 20]);
+    expect(after.eyes!.units.map(({ from }) => from)).toEqual([13, 20]);
     expect(after.eyes!.missStitches).toBeCloseTo(0, 1);
     expect(after.problems.map(({ code }) => code)).not.toContain('not-centred');
   });
@@ -635,15 +632,13 @@ describe('stitches by their numbers', () => {
     const part = head(
       'Sew 6 mm buttons between R19 and R20 at stitches 16 and 23. Sew a 10 mm button at stitch 4, between R20 and R21. Mouth between R18 and R19, at stitches 18 and 21.',
     );
-    const up = part.features.map(
-      (feature) => raised(feature, 1, upOf(part.form), part.fabric.label)!.sideways,
-    );
+    const up = part.features.map((feature) => raised(frameOfPart(part), feature, 1)!.sideways);
     expect(up).toEqual([
       { by: 'apart', apart: 7 },
       { by: 'outward', stitches: 16, from: 'front' },
       { by: 'front' },
     ]);
-    expect(widened(part.features[2]!, 1)!.sideways).toEqual({ by: 'front' });
+    expect(widened(frameOfPart(part), part.features[2]!, 1)!.sideways).toEqual({ by: 'front' });
   });
 });
 
@@ -652,7 +647,7 @@ test('what belongs to each eye goes with the eyes as they are seated', () => {
   const eyes = 'Eyes: 8 mm, between R15 and R16, 8 apart (7 showing), in the holes.\n';
   const beside = (sentence: string) => head(`${eyes}${sentence}`).features[0]!;
   const posts = head(eyes)
-    .eyes!.units.map(({ stitch }) => stitch)
+    .eyes!.units.map(({ from }) => from)
     .sort((a, b) => a - b);
   expect(posts[1]! - posts[0]!).toBe(8);
   expect(

@@ -6,8 +6,9 @@ import { ruleSentence, writeRule } from './rule/writeRule';
 import { eyeAddress } from './words/directions';
 import { holeAt } from './frame/holes';
 import { apartOf, choosePair, showingOf } from './frame/pair';
-import { pairAt, seatHoles } from './frame/partForm';
-import { proposeEyes } from './rule/proposeRule';
+import { seatHoles } from './frame/partForm';
+import type { FeatureRule } from './rule/rule';
+import { proposedEyes } from './rule/proposeRule';
 
 const rounds = [
   'R1: 6 sc in ring',
@@ -122,7 +123,7 @@ describe('eyes', () => {
   test('on a piece that starts at the bottom the higher number is the higher eye', () => {
     const eyes = eyesOf('Eyes: 9 mm, between R9 and R10, 6 showing', '', 'Start: bottom\n');
     const [left, right] = eyes.units;
-    expect(left.stitch).toBeGreaterThan(right.stitch);
+    expect(left!.from).toBeGreaterThan(right!.from);
     expect(eyes.lower).toBe('right');
   });
 
@@ -178,23 +179,31 @@ describe('eyes', () => {
           seat: fc.constantFrom('foot' as const, 'split' as const),
         }),
         ({ sizeMm, round, apart, seat }) => {
-          const rule = { sizeMm, gap: [round, round + 1] as [number, number], apart, seat };
+          const rule: FeatureRule = {
+            ...proposedEyes(part.form),
+            sizeMm,
+            vertical: { by: 'gap', gap: [round, round + 1] },
+            sideways: { by: 'apart', apart },
+            seat,
+          };
           expect(eyesOf(ruleSentence(rule)).rule).toEqual(rule);
         },
       ),
       { numRuns: 60 },
     );
-    expect(writeRule(part.source, 'eyes', proposeEyes(part.form)).insertAfter).toBe(true);
+    expect(writeRule(part.source, 'eyes', proposedEyes(part.form)).insertAfter).toBe(true);
   });
 
   test('resolving is idempotent: the pair of the pair’s own rule is the pair', () => {
     const part = head('Eyes: 9 mm, between R9 and R10, 6 apart');
-    const again = pairAt(part.form, part.eyes!.line, part.eyes!.seat, part.eyes!.apart);
-    expect([again.pair.a, again.pair.b]).toEqual(part.eyes!.units.map((post) => post.from));
+    const { seat, line, apart, units, front } = part.eyes!;
+    const again = choosePair(holeAt(seatHoles(part.form, line, seat), front), apart!);
+    expect([again.a, again.b]).toEqual(units.map((post) => post.from));
   });
 
   test('the address in words', () => {
-    expect(eyeAddress(eyesOf('Eyes: 9 mm, between R9 and R10, 6 showing'))).toEqual({
+    const { form, eyes } = head('Eyes: 9 mm, between R9 and R10, 6 showing');
+    expect(eyeAddress(form, eyes!)).toEqual({
       gap: 'between round 9 and 10',
       holes: 'holes 12 and 19',
       showing: '6 show',

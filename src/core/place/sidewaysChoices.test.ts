@@ -1,8 +1,9 @@
+import { frameOfPart } from '../toy/analyse';
 import * as fc from 'fast-check';
 import { applyEdits } from '../notation/applyEdits';
-import { analyseToy, type PartAnalysis } from '../toy/analyse';
+import { analyseFaces as analyseToy, type FacePart as PartAnalysis } from '../__tests__/faces';
 import { writeRule } from './rule/writeRule';
-import { lyingCountedFrom, lyingHeightChoices, lyingSideChoices } from './move/choices';
+import { countedFrom, heightChoices, sideChoices } from './move/choices';
 
 const face =
   'Nose: satin stitch, 2 stitches below the eyes, 3 rounds wide, 2 stitches high.\nMouth: embroidered smile, 2 stitches below the nose, 4 rounds wide, 1 stitch high.\nCheeks: felt, 8 mm, 3 stitches below the eyes, 1 round outside the eyes.';
@@ -31,9 +32,9 @@ const text = (start: string, hand: string) =>
 const partOf = (of: string): PartAnalysis => analyseToy(of).parts[0]!;
 const placedIn = (part: PartAnalysis, id: string) => part.features.find((feature) => feature.id === id)!;
 const heightsOf = (part: PartAnalysis, id: string) =>
-  lyingHeightChoices(part.form, part.map.front, placedIn(part, id), part.eyes, part.features);
+  heightChoices(frameOfPart(part), placedIn(part, id), part.all);
 const sidesOf = (part: PartAnalysis, id: string) =>
-  lyingSideChoices(part.form, part.map.front, placedIn(part, id), part.eyes);
+  sideChoices(frameOfPart(part), placedIn(part, id), part.all);
 
 test('heights are counted in stitches from the front line, the eyes, and what does not hang on it', () => {
   const part = partOf(text('left', ''));
@@ -46,9 +47,9 @@ test('heights are counted in stitches from the front line, the eyes, and what do
     { by: 'stitches', stitches: 6, direction: 'below', to: 'eyes' },
     { by: 'stitches', stitches: 2, direction: 'below', to: 'nose' },
   ]);
-  expect(
-    placedIn(part, 'mouth').rule.vertical && lyingCountedFrom(placedIn(part, 'mouth').rule.vertical),
-  ).toBe('nose');
+  expect(placedIn(part, 'mouth').rule.vertical && countedFrom(placedIn(part, 'mouth').rule.vertical)).toBe(
+    'nose',
+  );
 });
 
 test('whichever is chosen, it stays: within a stitch, for the stitches of two rounds need not lie level', () => {

@@ -1,4 +1,4 @@
-import { analyseToy } from '../toy/analyse';
+import { analyseFaces as analyseToy } from '../__tests__/faces';
 import { formInputOf, standOf } from '../toy/formOfPart';
 import { holePoint } from '../shape/form/holePoint';
 import { relaxForm } from '../shape/form/relaxForm';

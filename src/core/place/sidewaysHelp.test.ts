@@ -1,18 +1,17 @@
-import { analyseToy, type PartAnalysis } from '../toy/analyse';
+import { analyseToy as wholeToy, frameOfPart } from '../toy/analyse';
+import { analyseFaces as analyseToy, type FacePart as PartAnalysis } from '../__tests__/faces';
 import { arrangementWords, nearestArrangements } from '../toy/arrangements';
 import { buildSheet } from '../toy/sheet/buildSheet';
 import { sheetHtml } from '../toy/sheet/sheetHtml';
 import { fabricMap, holeOnMap, mapPoint } from '../shape/map';
 import { frontView } from '../shape/frontView';
-import { droppedAt, eyesDropped, featureDropped } from './move/drop';
-import { eyeAddress, eyeDirections, eyePlaces } from './words/directions';
+import { droppedAt, featureDropped } from './move/drop';
+import { eyeAddress, eyeDirections, eyePlaces, featureWords } from './words/directions';
 import { ruleSentence } from './rule/writeRule';
-import { featureWords } from './words/directions';
-import { raised, widened } from './move/step';
+import { raised, widened, withApart } from './move/step';
 import { markerPlan, markWords } from './words/markerPlan';
-import { eyesApart, raisedEyes } from './move/step';
-import { eyesForProportion, proportionOf, proportionSteps } from './move/proportion';
-import { checkLyingSeated, plannedLyingCount } from './seated/sidewaysCount';
+import { pairForProportion, proportionOf, proportionSteps } from './move/proportion';
+import { checkSidewaysSeated, plannedSidewaysCount } from './seated/sidewaysCount';
 import { conflictMarks } from './check/marks';
 
 /** The head of lyingFace.test: eyes on lines 8 and 12 in holes 18 and 19, the middle of the face on line 9.84. */
@@ -43,17 +42,17 @@ const part = (sentences = '', start = 'left'): PartAnalysis => analyseToy(text(s
 
 describe('in words', () => {
   test('each eye has its own round to count along and to mark', () => {
-    const { eyes } = part();
-    expect(eyePlaces(eyes!)).toEqual([
+    const { form, eyes } = part();
+    expect(eyePlaces(form, eyes!)).toEqual([
       { gap: [8, 9], holes: 'hole 18' },
       { gap: [12, 13], holes: 'hole 19' },
     ]);
-    expect(eyeAddress(eyes!)).toEqual({
+    expect(eyeAddress(form, eyes!)).toEqual({
       gap: 'between rounds 8 and 9 and between rounds 12 and 13',
       holes: 'hole 18 and hole 19',
       showing: '4 rounds apart',
     });
-    expect(eyeDirections(eyes!)).toEqual({
+    expect(eyeDirections(form, eyes!)).toEqual({
       sides:
         'Left eye hole 18 between rounds 8 and 9, right eye hole 19 between rounds 12 and 13, as you look at the face.',
       count:
@@ -65,10 +64,12 @@ describe('in words', () => {
   });
 
   test('a feature from the eyes: rounds across, then stitches up or down', () => {
-    const { features, form, eyes } = part(
+    const face = part(
       'Mouth: 5 stitches below the eyes, 4 rounds wide. Felt cheeks, 8 mm, 3 stitches below the eyes, 1 round outside the eyes.',
     );
-    const [mouth, cheeks] = features.map((feature) => featureWords(feature, form, eyes));
+    const [mouth, cheeks] = face.features.map((feature) =>
+      featureWords(feature, frameOfPart(face), face.eyes),
+    );
     expect(mouth?.address).toBe(
       'Mouth between rounds 8 and 9 hole 13 of 36, between rounds 12 and 13 hole 14 of 36',
     );
@@ -84,12 +85,12 @@ describe('in words', () => {
   });
 
   test('markers round by round, and all of it on the sheet', () => {
-    const { fabric, eyes, features } = part('Mouth: 5 stitches below the eyes, 4 rounds wide.');
-    expect(markerPlan(fabric, eyes, features).map(({ label, marks }) => [label, markWords(marks)])).toEqual([
+    const { fabric, all } = part('Mouth: 5 stitches below the eyes, 4 rounds wide.');
+    expect(markerPlan(fabric, all).map(({ label, marks }) => [label, markWords(marks)])).toEqual([
       [9, 'stitch 13 (mouth) and stitch 18 (left eye)'],
       [13, 'stitch 14 (mouth) and stitch 19 (right eye)'],
     ]);
-    const sheet = buildSheet(analyseToy(text('Mouth: 5 stitches below the eyes, 4 rounds wide.'))).parts[0]!;
+    const sheet = buildSheet(wholeToy(text('Mouth: 5 stitches below the eyes, 4 rounds wide.'))).parts[0]!;
     expect(sheet.facts).toContain('worked from the left to the right');
     expect(sheet.placed[0]?.heading).toBe(
       '8 mm eyes between rounds 8 and 9 and between rounds 12 and 13, hole 18 and hole 19, 4 rounds apart',
@@ -97,7 +98,7 @@ describe('in words', () => {
     expect(sheet.placed[0]?.sentences.join(' ')).not.toContain('A spiral climbs');
     expect(sheet.map?.circles).toHaveLength(2);
     // Round 10 lies between lines 9 and 10: 47.5 mm before the middle of 95 mm, its number under the drawing.
-    expect(sheetHtml(buildSheet(analyseToy(text(''))))).toMatch(
+    expect(sheetHtml(buildSheet(wholeToy(text(''))))).toMatch(
       /<text x="0" y="190(\.\d+)?" text-anchor="middle">10<\/text>/,
     );
   });
@@ -107,15 +108,12 @@ describe('in words', () => {
       'R7-R14: sc around [36]',
       'R7: change to cream, sc around [36]\nR8-R14: sc around [36]',
     );
-    const {
-      features: [bow],
-      form,
-      eyes,
-    } = analyseToy(striped).parts[0]!;
+    const face = analyseToy(striped).parts[0]!;
+    const [bow] = face.features;
     expect(ruleSentence(bow!.rule)).toBe(
       'Bow: felt, 12 mm, 6 stitches below the eyes, at the back, between R9 and R10.',
     );
-    const { there } = featureWords(bow!, form, eyes);
+    const { there } = featureWords(bow!, frameOfPart(face), face.eyes);
     expect(there).toContain('3 rounds to the right of the colour change');
   });
 });
@@ -123,21 +121,21 @@ describe('in words', () => {
 describe('on the real piece', () => {
   test('counted as planned, nothing is to be moved', () => {
     const { eyes, form, fabric } = part();
-    const count = plannedLyingCount(eyes!, fabric.label);
+    const count = plannedSidewaysCount(eyes!, fabric.label);
     expect(count).toEqual({ left: { round: 8, before: 17 }, right: { round: 12, before: 18 } });
-    expect(checkLyingSeated(form, eyes!, count)).toMatchObject({ level: true, centred: true, moves: [] });
+    expect(checkSidewaysSeated(form, eyes!, count)).toMatchObject({ level: true, centred: true, moves: [] });
   });
 
   test('an eye a stitch too high, an eye a round too far', () => {
     const { eyes, form } = part();
-    const high = checkLyingSeated(form, eyes!, {
+    const high = checkSidewaysSeated(form, eyes!, {
       left: { round: 8, before: 17 },
       right: { round: 12, before: 19 },
     });
     // A stitch of 36 on a round 57.3 mm across lies sin 10° of 28.6 mm higher.
     expect(high.rightHigherMm).toBeCloseTo(4.97, 1);
     expect(high).toMatchObject({ level: false, moves: ['Move the right eye 1 stitch down.'] });
-    const far = checkLyingSeated(form, eyes!, {
+    const far = checkSidewaysSeated(form, eyes!, {
       left: { round: 8, before: 17 },
       right: { round: 15, before: 18 },
     });
@@ -150,47 +148,56 @@ describe('on the real piece', () => {
 });
 
 test('proportion: by height on the rounds, by distance between them', () => {
-  const { form, eyes } = part();
-  const now = proportionOf(form, eyes!);
+  const face = part();
+  const { eyes } = face;
+  const frame = frameOfPart(face);
+  const now = proportionOf(frame, eyes!);
   // On the front line, half way down; 20 mm of 56.3 apart.
   expect(now.down).toBeCloseTo(0.5, 2);
   expect(now.apart).toBeCloseTo(20 / 56.3, 2);
-  const { rule, real } = eyesForProportion(form, { down: 0.42, apart: 0.53 }, eyes!.rule);
-  expect(rule).toMatchObject({ rise: 1, apart: 6, gap: [7, 8], other: [13, 14] });
+  const { rule, real } = pairForProportion(frame, { down: 0.42, apart: 0.53 }, eyes!);
+  expect(rule.vertical).toMatchObject({ stitches: 1, direction: 'above' });
+  expect(rule.sideways).toEqual({ by: 'rounds', from: 7, to: 13 });
   expect(real.down).toBeCloseTo(0.5 - Math.sin(Math.PI / 18) / 2, 2);
-  const steps = proportionSteps(form, eyes!);
+  const steps = proportionSteps(frame, eyes!);
   expect(steps.down).toEqual([...steps.down].sort((a, b) => a - b));
   expect(steps.apart).toHaveLength(17);
 });
 
 describe('moving', () => {
   test('eyes: a stitch up and down, a round closer and wider, and no further than there is room', () => {
-    const { form, eyes } = part();
-    expect(raisedEyes(form, eyes!, 1)).toMatchObject({ rise: 1, gap: [8, 9] });
-    expect(raisedEyes(form, { ...eyes!, rule: { ...eyes!.rule, rise: 9 } }, 1)).toBeNull();
-    expect(eyesApart(form, eyes!, 6)).toMatchObject({ gap: [7, 8], other: [13, 14], apart: 6 });
-    expect(eyesApart(form, eyes!, 18)).toBeNull();
-    expect(eyesApart(form, eyes!, 0)).toBeNull();
+    const face = part();
+    const { eyes } = face;
+    const frame = frameOfPart(face);
+    expect(raised(frame, eyes!, 1)?.vertical).toMatchObject({ stitches: 1, direction: 'above' });
+    // Nine stitches of thirty-six lead from the front to the top.
+    const top = frame.raise(0, 9)!;
+    expect(raised(frame, { ...eyes!, level: top }, 1)).toBeNull();
+    expect(withApart(frame, eyes!, 6)?.sideways).toEqual({ by: 'rounds', from: 7, to: 13 });
+    expect(withApart(frame, eyes!, 18)).toBeNull();
+    expect(withApart(frame, eyes!, 0)).toBeNull();
   });
 
   test('features: what is counted from goes on being counted from', () => {
-    const [mouth, cheeks] = part(
+    const face = part(
       'Mouth: 1 stitch below the eyes, 4 rounds wide. Felt cheeks, 8 mm, level with the eyes, 2 rounds outside the eyes.',
-    ).features;
-    expect(raised(mouth!, 1, -1, [])?.vertical).toEqual({
+    );
+    const frame = frameOfPart(face);
+    const [mouth, cheeks] = face.features;
+    expect(raised(frame, mouth!, 1)?.vertical).toEqual({
       by: 'stitches',
       stitches: 0,
       direction: 'below',
       to: 'eyes',
     });
-    expect(raised(cheeks!, -1, -1, [])?.vertical).toEqual({
+    expect(raised(frame, cheeks!, -1)?.vertical).toEqual({
       by: 'stitches',
       stitches: 1,
       direction: 'below',
       to: 'eyes',
     });
-    expect(widened(mouth!, 1)?.wide).toBe(5);
-    expect(widened(cheeks!, 1)?.sideways).toEqual({ by: 'outward', stitches: 3, from: 'eyes' });
+    expect(widened(frame, mouth!, 1)?.wide).toBe(5);
+    expect(widened(frame, cheeks!, 1)?.sideways).toEqual({ by: 'outward', stitches: 3, from: 'eyes' });
   });
 
   test('what is dropped on the map where it was changes nothing; elsewhere it goes to the nearest', () => {
@@ -199,24 +206,29 @@ describe('moving', () => {
         'Mouth: 5 stitches below the eyes, 4 rounds wide. Felt cheeks, 8 mm, 3 stitches below the eyes, 1 round outside the eyes.',
         start,
       );
-      const { form, map, eyes, features } = face;
+      const { map, eyes, features } = face;
+      const frame = frameOfPart(face);
       const drawn = fabricMap(map);
       const [left] = eyes!.units;
-      const at = mapPoint(map, left.line, left.azimuth);
-      const drop = (x: number, y: number) => droppedAt(form, map, drawn.height, { x, y });
-      expect(eyesDropped(form, eyes!, drop(at.x, at.y))).toBeNull();
-      expect(eyesDropped(form, eyes!, drop(at.x, at.y - 10))).toMatchObject({ rise: 2, apart: 4 });
-      expect(eyesDropped(form, eyes!, drop(at.x - 10, at.y))).toMatchObject({ rise: 0, apart: 8 });
+      const at = mapPoint(map, left!.fromLine, left!.azimuth);
+      const drop = (x: number, y: number) => droppedAt(frame, map, drawn.height, { x, y });
+      expect(featureDropped(frame, eyes!, drop(at.x, at.y))).toBeNull();
+      const higher = featureDropped(frame, eyes!, drop(at.x, at.y - 10));
+      expect(higher?.vertical).toMatchObject({ stitches: 2, direction: 'above' });
+      expect(higher?.sideways).toEqual(eyes!.rule.sideways);
+      const wider = featureDropped(frame, eyes!, drop(at.x - 10, at.y));
+      expect(wider?.vertical).toMatchObject({ stitches: 0 });
+      expect(wider?.sideways).toEqual({ by: 'rounds', from: 6, to: 14 });
       const [mouth, cheeks] = features;
       const middle = mapPoint(map, 10, mouth!.units[0]!.azimuth);
-      expect(featureDropped(form, map.front, mouth!, drop(middle.x, middle.y))).toBeNull();
-      expect(featureDropped(form, map.front, mouth!, drop(middle.x, middle.y + 10))?.vertical).toMatchObject({
+      expect(featureDropped(frame, mouth!, drop(middle.x, middle.y))).toBeNull();
+      expect(featureDropped(frame, mouth!, drop(middle.x, middle.y + 10))?.vertical).toMatchObject({
         stitches: 7,
         direction: 'below',
       });
       const cheek = cheeks!.units.find(({ side }) => side === 'left')!;
       const spot = mapPoint(map, cheek.fromLine, cheek.fromAzimuth);
-      expect(featureDropped(form, map.front, cheeks!, drop(spot.x - 5, spot.y))?.sideways).toEqual({
+      expect(featureDropped(frame, cheeks!, drop(spot.x - 5, spot.y))?.sideways).toEqual({
         by: 'apart',
         apart: 8,
       });
@@ -227,8 +239,14 @@ describe('moving', () => {
     const face = part();
     const found = nearestArrangements(text(''), face, 6);
     expect(found.length).toBeGreaterThan(2);
-    for (const one of found) expect(arrangementWords(one.eyes).words).toMatch(/^\d+\|\d+ and \d+\|\d+/);
-    expect(found.map((one) => one.eyes.rule.rise ?? 0)).toContain(1);
+    for (const one of found)
+      expect(arrangementWords(one.part, one.eyes).words).toMatch(/^\d+\|\d+ and \d+\|\d+/);
+    expect(found.map((one) => one.eyes.rule.vertical)).toContainEqual({
+      by: 'stitches',
+      stitches: 1,
+      direction: 'above',
+      to: 'front',
+    });
   });
 });
 
@@ -270,14 +288,14 @@ describe('drawn', () => {
   });
 
   test('conflicts are marked at the holes they are about', () => {
-    const { eyes, features } = analyseToy(
+    const { all } = analyseToy(
       text('').replace(
         'between R8 and R9 and between R12 and R13',
         'between R9 and R10 and between R13 and R14',
       ),
     ).parts[0]!;
     expect(
-      conflictMarks(eyes, features)
+      conflictMarks(all)
         .find(({ code }) => code === 'not-centred')
         ?.ends.map(({ line }) => line),
     ).toEqual([9, 13]);

@@ -1,7 +1,7 @@
 import * as fc from 'fast-check';
 import { featureHead } from '../__tests__/featureCorpus';
 import { applyEdits } from '../notation/applyEdits';
-import { analyseToy } from '../toy/analyse';
+import { analyseFaces as analyseToy } from '../__tests__/faces';
 
 /** Words of placing sentences in any order: nonsense, half sentences, contradictions. */
 const words = [
@@ -79,7 +79,7 @@ test('whatever is said, every place is a hole there is', () => {
   fc.assert(
     fc.property(soup, (text) => {
       for (const { eyes, features } of analyseToy(text).parts) {
-        for (const { stitch, of } of eyes?.units ?? [])
+        for (const { from: stitch, of } of eyes?.units ?? [])
           expect([stitch >= 1 && stitch <= of, text]).toEqual([true, text]);
         for (const { units, needle } of features) {
           for (const { from, to, of, toOf, azimuth } of units)

@@ -1,17 +1,17 @@
+import { frameOfPart } from '../toy/analyse';
 import * as fc from 'fast-check';
 import { featureHead } from '../__tests__/featureCorpus';
 import { applyEdits } from '../notation/applyEdits';
 import { wrapAngle } from '../shape/azimuth';
-import { analyseToy } from '../toy/analyse';
+import { analyseFaces as analyseToy } from '../__tests__/faces';
 import { arrangementIn, nearestArrangements } from '../toy/arrangements';
 import { conflictMarks } from './check/marks';
 import { inOrder } from './resolve/order';
-import { movedTo } from './move/step';
-import { upOf } from './frame/faceFrame';
+import { movedTo } from './move/drop';
 import { writeRule } from './rule/writeRule';
 import { footHoles, holeAzimuth, nearestFootHole } from './frame/holes';
 import { markerPlan, markWords } from './words/markerPlan';
-import { eyesForProportion, proportionOf, proportionSteps, shareWords } from './move/proportion';
+import { pairForProportion, proportionOf, proportionSteps, shareWords } from './move/proportion';
 import { underWasher } from './check/washers';
 import { landmarkWords } from './words/fromThere';
 
@@ -20,10 +20,10 @@ const noEyes = featureHead.replace(/Eyes:.*\n/, '');
 
 describe('the marker plan', () => {
   test('names every hole once, in the order of work, with what it is for', () => {
-    const { fabric, eyes, features } = part(
+    const { fabric, all } = part(
       'Mouth 4 rounds below the eyes, 3 wide.\nInsert a 12 mm safety nose between R17 and R18.\nCheeks: felt, 8 mm, on the same round as the mouth, 9 post to post.',
     );
-    const plan = markerPlan(fabric, eyes, features);
+    const plan = markerPlan(fabric, all);
     expect(plan.map(({ label, marks }) => [label, markWords(marks)])).toEqual([
       [16, 'stitch 15 (left eye) and stitch 22 (right eye)'],
       [18, 'stitch 19 (nose)'],
@@ -32,10 +32,8 @@ describe('the marker plan', () => {
   });
 
   test('a post between two stitches is marked after the first of them', () => {
-    const { fabric, eyes, features } = part('Insert a 12 mm safety nose between R15 and R16.');
-    expect(markWords(markerPlan(fabric, eyes, features)[0]!.marks)).toContain(
-      'the gap after stitch 18 (nose)',
-    );
+    const { fabric, all } = part('Insert a 12 mm safety nose between R15 and R16.');
+    expect(markWords(markerPlan(fabric, all)[0]!.marks)).toContain('the gap after stitch 18 (nose)');
   });
 });
 
@@ -115,10 +113,10 @@ test('two places with a colour change: it asks, and each answer settles it', () 
 
 describe('conflicts as places', () => {
   test('a middle that misses the front is marked at that middle, washers where they lie', () => {
-    const { eyes, features } = part(
+    const { all } = part(
       'Mouth 4 rounds below the eyes, 4 wide.\nInsert an 18 mm safety nose just below the eyes.',
     );
-    const marks = conflictMarks(eyes, features);
+    const marks = conflictMarks(all);
     const [mouth] = marks.filter(({ id }) => id === 'mouth');
     expect(mouth).toMatchObject({
       code: 'not-centred',
@@ -137,15 +135,19 @@ describe('conflicts as places', () => {
   });
 
   test('a face without conflicts has no marks', () => {
-    const { eyes, features } = part('Mouth 4 rounds below the eyes, 3 wide.');
-    expect(conflictMarks(eyes, features)).toEqual([]);
+    const { all } = part('Mouth 4 rounds below the eyes, 3 wide.');
+    expect(conflictMarks(all)).toEqual([]);
   });
 });
 
 test('under a washer: decreases within its reach, and the ridge, not what lies beside', () => {
   const { form } = part('');
   const at = (line: number) =>
-    underWasher(form, line, holeAzimuth(footHoles(form.fabric, form.starts, form.lean, line), 19), 12);
+    underWasher(
+      form,
+      { line, azimuth: holeAzimuth(footHoles(form.fabric, form.starts, form.lean, line), 19) },
+      12,
+    );
   expect(at(15)).toEqual({ decreases: [], ridge: null });
   expect(at(19).ridge).toBe(20);
   expect(at(24).decreases.length).toBeGreaterThan(0);
@@ -167,13 +169,15 @@ describe('arrangements', () => {
 
 describe('proportion', () => {
   test('every real share leads to its own line and distance, and a wish to the nearest of them', () => {
-    const { form, eyes } = part('');
-    const { down, apart } = proportionSteps(form, eyes!);
+    const whole = part('');
+    const { eyes } = whole;
+    const frame = frameOfPart(whole);
+    const { down, apart } = proportionSteps(frame, eyes!);
     expect(down).toHaveLength(28);
-    expect(apart[eyes!.apart - 1]).toBeCloseTo(proportionOf(form, eyes!).apart, 9);
+    expect(apart[eyes!.apart! - 1]).toBeCloseTo(proportionOf(frame, eyes!).apart, 9);
     fc.assert(
       fc.property(fc.double({ min: 0.1, max: 0.9, noNaN: true }), (wish) => {
-        const { real } = eyesForProportion(form, { down: wish, apart: 0.5 }, eyes!.rule);
+        const { real } = pairForProportion(frame, { down: wish, apart: 0.5 }, eyes!);
         const best = Math.min(...down.map((share) => Math.abs(share - wish)));
         expect(Math.abs(real.down - wish)).toBeCloseTo(best, 9);
       }),
@@ -195,7 +199,7 @@ test('dragging a feature to a line and a distance puts it there, by the rule it 
     fc.property(fc.integer({ min: 7, max: 23 }), fc.integer({ min: 9, max: 15 }), (line, apart) => {
       const before = analyseToy(text).parts[0]!;
       const [cheeks] = before.features;
-      const rule = movedTo(cheeks!, line, apart, upOf(before.form), before.fabric.label);
+      const rule = movedTo(frameOfPart(before), cheeks!, line, apart);
       const after = analyseToy(applyEdits(text, [writeRule(before.source, 'cheeks', rule)])).parts[0]!
         .features[0]!;
       expect(after.line).toBe(line);

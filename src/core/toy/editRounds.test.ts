@@ -101,7 +101,7 @@ describe('sentences follow the numbers', () => {
   test('the eyes stay on the same stitches', () => {
     const changed = analyseToy(insertRound(face, 0, source(), roundCards(source())[0]!, 'sc around'))
       .parts[0]!;
-    expect(changed.eyes!.round).toBe(analyseToy(face).parts[0]!.eyes!.round + 1);
-    expect(changed.eyes!.rule.apart).toBe(5);
+    expect(changed.eyes!.line).toBe(analyseToy(face).parts[0]!.eyes!.line + 1);
+    expect(changed.eyes!.apart).toBe(5);
   });
 });

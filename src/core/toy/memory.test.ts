@@ -7,7 +7,7 @@ const cold = (text: string): ToyAnalysis => {
   return analyseToy(text);
 };
 const eyesOf = (toy: ToyAnalysis) =>
-  toy.parts.map((part) => part.eyes?.posts.map(({ stitch, of }) => [stitch, of]));
+  toy.parts.map((part) => part.eyes?.units.map(({ from, of }) => [from, of]));
 const counts = (toy: ToyAnalysis) => toy.parts.map(({ checks }) => checks.map(({ worked }) => worked));
 
 describe('numbers that once stayed behind an edit', () => {

@@ -62,13 +62,13 @@ test('a pair of eyes is always two holes of its round, as far apart as asked, an
     fc.property(withEyes, ({ text }) => {
       const { eyes } = analyseToy(text).parts[0]!;
       expect(Math.abs(eyes!.missStitches)).toBeLessThanOrEqual(0.5 + 1e-9);
-      for (const post of eyes!.posts) {
-        expect(post.stitch).toBeGreaterThanOrEqual(1);
-        expect(post.stitch).toBeLessThanOrEqual(post.of);
+      for (const post of eyes!.units) {
+        expect(post.from).toBeGreaterThanOrEqual(1);
+        expect(post.from).toBeLessThanOrEqual(post.of);
       }
-      const [left, right] = eyes!.posts;
-      const between = (Math.abs(right.stitch - left.stitch) + left.of) % left.of;
-      expect([eyes!.rule.apart % left.of, (left.of - eyes!.rule.apart) % left.of]).toContain(between);
+      const [left, right] = eyes!.units;
+      const between = (Math.abs(right!.from - left!.from) + left!.of) % left!.of;
+      expect([eyes!.apart! % left!.of, (left!.of - eyes!.apart!) % left!.of]).toContain(between);
       expect(eyes!.straightMm).toBeLessThanOrEqual(eyes!.surfaceMm + 1e-9);
     }),
     { numRuns: 120 },

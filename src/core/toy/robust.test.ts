@@ -26,7 +26,7 @@ describe('texts that once took the page, the memory or the minute', () => {
     const text = `${start}R2:\n${face}`;
     expect(unsound(text)).toBeNull();
     expect(codes(text)).toContain('round-empty');
-    expect(analyseToy(text).parts[0]!.eyes?.posts.map(({ of }) => of)).toEqual([6, 6]);
+    expect(analyseToy(text).parts[0]!.eyes?.units.map(({ of }) => of)).toEqual([6, 6]);
   });
 
   test.each([

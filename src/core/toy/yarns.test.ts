@@ -1,3 +1,4 @@
+import { eyesSaid } from '../__tests__/eyesSaid';
 import { analyseToy } from './analyse';
 import { compareToys } from './compareToys';
 import { measurePart } from './formOfPart';
@@ -86,7 +87,7 @@ test('eyes follow the scale in sizes that are sold', () => {
   expect(eyeForScale(9, 3.3)).toBe(24);
   expect(eyeForScale(6, 0.1)).toBe(4);
   const scaled = scaleEyes(text, 1.5);
-  expect(analyseToy(scaled).parts[0]?.eyes?.rule).toMatchObject({ sizeMm: 12, apart: 6, gap: [6, 7] });
+  expect(eyesSaid(analyseToy(scaled).parts[0]!.eyes!)).toMatchObject({ sizeMm: 12, apart: 6, gap: [6, 7] });
   expect(scaleEyes(scaled, 1)).toBe(scaled);
 });
 

@@ -1,6 +1,7 @@
 import { droppedAt, featureDropped } from '../../core/place/move/drop';
 import { raised, widened } from '../../core/place/move/step';
-import type { FeaturePlacement, FeatureUnit } from '../../core/place/resolve/placement';
+import type { FeaturePlacement } from '../../core/place/resolve/placement';
+import type { FeatureUnit } from '../../core/place/resolve/unit';
 import { featureName } from '../../core/place/rule/ruleSteps';
 import { holeOnMap, mapPoint, type FabricMap } from '../../core/shape/map';
 import { frameOfPart, type PartAnalysis } from '../../core/toy/analyse';

@@ -1,7 +1,8 @@
 import type { Problem } from '../../notation/problem';
 import { turn, wrapAngle } from '../../shape/azimuth';
 import type { Seat } from '../frame/pair';
-import type { FeaturePlacement, FeatureUnit } from '../resolve/placement';
+import type { FeaturePlacement } from '../resolve/placement';
+import type { FeatureUnit } from '../resolve/unit';
 
 export interface MarkEnd {
   line: number;

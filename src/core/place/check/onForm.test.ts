@@ -1,5 +1,5 @@
 import { featureHead } from '../../__tests__/featureCorpus';
-import { analyseToy } from '../../toy/analyse';
+import { analyseFaces as analyseToy } from '../../__tests__/faces';
 import { setPartHeader } from '../../toy/editText';
 import { measurePart, standOf } from '../../toy/formOfPart';
 import { eyesOnForm } from '../check/onForm';
@@ -63,12 +63,12 @@ test('a piece in rows: the middle is between its edges, numbers run back on ever
     ).parts[0]!;
   // Twenty stitches: holes 7 and 14 have six to either side.
   const there = bib(6).eyes!;
-  expect(there.units.map(({ side, stitch }) => [side, stitch])).toEqual([
+  expect(there.units.map(({ side, from }) => [side, from])).toEqual([
     ['left', 7],
     ['right', 14],
   ]);
   const back = bib(7).eyes!;
-  expect(back.units.map(({ side, stitch }) => [side, stitch])).toEqual([
+  expect(back.units.map(({ side, from }) => [side, from])).toEqual([
     ['left', 14],
     ['right', 7],
   ]);

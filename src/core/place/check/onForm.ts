@@ -3,9 +3,9 @@ import type { RelaxedForm } from '../../shape/form/relaxForm';
 import { standing, type Stand } from '../../shape/form/stand';
 import { stitchAzimuth } from '../../shape/azimuth';
 import { frontSentence } from '../move/front';
-import type { Seat } from '../frame/pair';
 import type { PartForm } from '../frame/partForm';
-import type { FeaturePlacement, FeatureUnit } from '../resolve/placement';
+import type { FeaturePlacement } from '../resolve/placement';
+import type { FeatureUnit } from '../resolve/unit';
 import { isAtBack } from '../rule/rule';
 
 /** How the eyes really sit on the stuffed form. */

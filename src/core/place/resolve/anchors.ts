@@ -4,7 +4,8 @@ import { wrapAngle } from '../../shape/azimuth';
 import { isLandmark } from '../frame/landmarks';
 import { radiusAt } from '../frame/faceFrame';
 import type { Sideways, Vertical } from '../rule/rule';
-import type { FeaturePlacement, FeatureUnit } from './placement';
+import type { FeaturePlacement } from './placement';
+import type { FeatureUnit } from './unit';
 
 /** What other features can hang on sideways: the middles and the inner and outer edges of its units. */
 export interface Anchor {

@@ -3,7 +3,7 @@ import { turn } from '../../shape/azimuth';
 import { directionAt } from '../frame/direction';
 import { upOf, type FaceFrame, type Place, type Row } from '../frame/faceFrame';
 import { azimuthAt, heightAt, rightOf } from '../frame/sidewaysFrame';
-import type { FeatureUnit } from './placement';
+import type { FeatureUnit } from './unit';
 
 /** The places a unit's strokes go by. They need not be holes: lines may be broken. */
 export interface NeedleGrid {

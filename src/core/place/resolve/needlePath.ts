@@ -3,7 +3,7 @@ import { nearestFootHole } from '../frame/holes';
 import type { PartForm } from '../frame/partForm';
 import type { FeatureRule } from '../rule/rule';
 import type { NeedleGrid } from './needleGrid';
-import type { FeatureUnit } from './placement';
+import type { FeatureUnit } from './unit';
 
 /** One passing of the needle through the fabric. */
 export interface NeedlePoint {

@@ -21,7 +21,8 @@ import { standsBy, type Anchor } from './anchors';
 import type { Report } from './finding';
 import { needlePath } from './needlePath';
 import { needleGrid } from './needleGrid';
-import type { FeaturePlacement, FeatureUnit } from './placement';
+import type { FeaturePlacement } from './placement';
+import type { FeatureUnit } from './unit';
 
 /** From this miss on, in stitches, a single post goes between two stitches rather than into a hole beside the middle. */
 const offFrom = 0.3;
@@ -146,7 +147,8 @@ function pairOf(placing: Placing, span: number, seat: Seat): Pair {
   const counted = frame.lies ? `${wanted.apart} rounds` : String(wanted.apart);
   if (!wanted.said) report(spacingLeftOpen(rule, id, counted));
   const most = Math.max(1, row.most - span);
-  if (wanted.apart > most) {
+  const tooNear = !said && wanted.apart < 1;
+  if (tooNear || wanted.apart > most) {
     const room = frame.lies
       ? `This part has ${row.count - 1} lines of holes`
       : `The line of holes has ${row.count}`;

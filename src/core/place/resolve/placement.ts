@@ -1,31 +1,11 @@
 import type { FeatureKind } from '../../notation/step';
 import type { Problem } from '../../notation/problem';
-import type { Level, Spot } from '../frame/faceFrame';
+import type { Level } from '../frame/faceFrame';
 import type { Seat } from '../frame/pair';
 import type { Reach } from '../rule/reach';
 import type { FeatureRule } from '../rule/rule';
 import type { NeedlePath } from './needlePath';
-
-/**
- * One of a feature's places: holes `from` to `to`, left and right as you look at the piece. Both are in one line of `of` holes, but on a
- * part that lies on its side, where what is wide reaches from line to line.
- */
-export interface FeatureUnit {
-  side: 'left' | 'middle' | 'right';
-  from: number;
-  to: number;
-  of: number;
-  /** lines of those holes, and how many there are in the second */
-  fromLine: number;
-  toLine: number;
-  toOf: number;
-  /** azimuths of those holes, and of the middle between them */
-  fromAzimuth: number;
-  toAzimuth: number;
-  azimuth: number;
-  /** half its width along the fabric, in mm */
-  halfMm: number;
-}
+import type { FeatureUnit } from './unit';
 
 /** Where a feature of a part comes to lie. */
 export interface FeaturePlacement {
@@ -79,17 +59,3 @@ export interface PlacedFace {
 export function eyesOf(features: readonly FeaturePlacement[]): FeaturePlacement | null {
   return features.find(({ kind, rule }) => kind === 'eyes' && !rule.embroidered) ?? null;
 }
-
-/** The hole where a unit begins, and where it ends. */
-export const startOf = ({ fromLine, from, of, fromAzimuth }: FeatureUnit): Spot => ({
-  line: fromLine,
-  hole: from,
-  of,
-  azimuth: fromAzimuth,
-});
-export const endOf = ({ toLine, to, toOf, toAzimuth }: FeatureUnit): Spot => ({
-  line: toLine,
-  hole: to,
-  of: toOf,
-  azimuth: toAzimuth,
-});

@@ -161,6 +161,7 @@ function pressedEyes(rule: FeatureRule, step: FeatureStep, form: PartForm): Feat
   const named = step.stitches?.length === 2 && one !== undefined && other !== undefined;
   const sizeMm = soldEyeMm(step.sizeMm ?? usualEyeMm(form.gauge.widthMm));
   const vertical = verticalOf(step);
+  const levelWithItself = vertical?.by === 'level' && vertical.to === 'eyes';
   const sideways: Sideways = named
     ? { by: 'holes', holes: [Math.min(one, other), Math.max(one, other)] }
     : distance === undefined
@@ -171,7 +172,7 @@ function pressedEyes(rule: FeatureRule, step: FeatureStep, form: PartForm): Feat
     sizeMm,
     wide: 1,
     high: 1,
-    vertical: vertical && usedByEyes.has(vertical.by) ? vertical : null,
+    vertical: vertical && usedByEyes.has(vertical.by) && !levelWithItself ? vertical : null,
     sideways,
     sides: 'both',
     seat,
@@ -189,9 +190,9 @@ function sidewaysRule(rule: FeatureRule, step: FeatureStep, form: PartForm): Fea
 
 /** How high it goes: in stitches from the front line or from another feature. */
 function heightOf(step: FeatureStep): Vertical {
-  const { stitchesFrom, level, relation } = step;
+  const { stitchesFrom, level, relation, feature } = step;
   if (stitchesFrom) return { by: 'stitches', ...stitchesFrom };
-  if (level) return { by: 'level', to: level };
+  if (level && level !== feature) return { by: 'level', to: level };
   if (relation && !isLandmark(relation.to) && relation.direction !== 'from' && step.feature !== 'sculpting')
     return { by: 'stitches', stitches: relation.rounds, direction: relation.direction, to: relation.to };
   const usual = step.feature === 'eyes' ? null : featureLibrary[step.feature].usual;

@@ -1,9 +1,9 @@
 import * as fc from 'fast-check';
 import { featureHead } from '../../__tests__/featureCorpus';
-import { analyseToy } from '../../toy/analyse';
+import { analyseToy, frameOfPart } from '../../toy/analyse';
 import { applyEdits } from '../../notation/applyEdits';
 import { writeRule } from '../rule/writeRule';
-import { eyesForProportion, proportionOf } from '../move/proportion';
+import { pairForProportion, proportionOf } from '../move/proportion';
 import { checkSeated, plannedAfter, plannedCount } from '../seated/uprightCount';
 
 const part = (header = '') => analyseToy(`${header}${featureHead}`).parts[0]!;
@@ -101,10 +101,11 @@ describe('after seating', () => {
 
 describe('proportion', () => {
   test('what is there comes back as it is', () => {
-    const { form, eyes } = part();
-    const is = proportionOf(form, eyes!);
+    const { eyes, ...rest } = part();
+    const frame = frameOfPart({ eyes, ...rest });
+    const is = proportionOf(frame, eyes!);
     expect(is.apart).toBeCloseTo(Math.sin((Math.PI * 7) / 36), 6);
-    expect(eyesForProportion(form, is, eyes!.rule)).toEqual({ rule: eyes!.rule, real: is });
+    expect(pairForProportion(frame, is, eyes!)).toEqual({ rule: eyes!.rule, real: is });
   });
 
   test('a wish snaps to real rounds and stitches, and no nearer ones exist', () => {
@@ -113,17 +114,16 @@ describe('proportion', () => {
         fc.double({ min: 0.15, max: 0.85, noNaN: true }),
         fc.double({ min: 0.1, max: 0.9, noNaN: true }),
         (down, apart) => {
-          const { form, eyes, source } = part();
-          const { rule, real } = eyesForProportion(form, { down, apart }, eyes!.rule);
+          const now = part();
+          const { source } = now;
+          const { rule, real } = pairForProportion(frameOfPart(now), { down, apart }, now.eyes!);
           const text = applyEdits(featureHead, [writeRule(source, 'eyes', rule)]);
           const set = analyseToy(text).parts[0]!;
-          expect(proportionOf(set.form, set.eyes!)).toEqual(real);
+          expect(proportionOf(frameOfPart(set), set.eyes!)).toEqual(real);
+          const is = set.eyes!.apart!;
           for (const other of [-1, 1]) {
-            const nearby = proportionOf(form, {
-              ...set.eyes!,
-              rule: { ...set.eyes!.rule, apart: rule.apart + other },
-            });
-            if (rule.apart + other >= 1 && rule.apart + other <= 18)
+            const nearby = proportionOf(frameOfPart(set), { ...set.eyes!, apart: is + other });
+            if (is + other >= 1 && is + other <= 18)
               expect(Math.abs(nearby.apart - apart)).toBeGreaterThanOrEqual(
                 Math.abs(real.apart - apart) - 1e-9,
               );

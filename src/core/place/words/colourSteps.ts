@@ -1,7 +1,8 @@
 import { roundCount, type Fabric } from '../../fabric/fabric';
 import { directionAt } from '../frame/direction';
 import type { PartForm } from '../frame/partForm';
-import type { FeaturePlacement, FeatureUnit } from '../resolve/placement';
+import type { FeaturePlacement } from '../resolve/placement';
+import type { FeatureUnit } from '../resolve/unit';
 
 /** Whole stitches from a hole to where the colour of the round above it changes, one way and the other. */
 export interface ColourSteps {

@@ -1,7 +1,8 @@
 import { gapOf, type FaceFrame } from '../frame/faceFrame';
 import type { Seat } from '../frame/pair';
 import type { PartForm } from '../frame/partForm';
-import { endOf, startOf, type FeaturePlacement, type FeatureUnit } from '../resolve/placement';
+import type { FeaturePlacement } from '../resolve/placement';
+import { endOf, startOf, type FeatureUnit } from '../resolve/unit';
 import type { NeedlePath } from '../resolve/needlePath';
 import { featureName } from '../rule/ruleSteps';
 import { isAtBack } from '../rule/rule';

@@ -4,7 +4,8 @@ import { radiusAt, upOf, type FaceFrame } from '../frame/faceFrame';
 import { landmarkLines } from '../frame/landmarks';
 import type { PartForm } from '../frame/partForm';
 import { middleOf, rightOf } from '../frame/sidewaysFrame';
-import { endOf, startOf, type FeaturePlacement, type FeatureUnit } from '../resolve/placement';
+import type { FeaturePlacement } from '../resolve/placement';
+import { endOf, startOf, type FeatureUnit } from '../resolve/unit';
 import { isAtBack } from '../rule/rule';
 import { plural } from '../rule/writeRule';
 
