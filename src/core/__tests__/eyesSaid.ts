@@ -1,4 +1,4 @@
-import type { EyeRing } from '../notation/step';
+import type { EyeRing } from '../notation/sentence/said';
 import type { FeaturePlacement } from '../place/resolve/placement';
 
 /** What a maker would say of a pair of eyes. */

@@ -3,11 +3,16 @@ import { readHeading } from './heading';
 import type { Header } from './headers';
 import type { PartSource, ToyHeader } from './pattern';
 import type { Problem } from './problem';
-import type { Step } from './sentences';
+import type { Sentence } from './sentence/sentence';
 import type { Terms } from './terms';
 
 /** Sentences belong to the part they stand in. */
-export function addSteps(part: PartSource | null, steps: readonly Step[], line: number, text: string): void {
+export function addSteps(
+  part: PartSource | null,
+  steps: readonly Sentence[],
+  line: number,
+  text: string,
+): void {
   if (!part) return;
   part.steps.push(...steps.map((step) => ({ ...step, line, whole: text })));
   part.lastLine = line;

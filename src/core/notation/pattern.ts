@@ -1,6 +1,6 @@
 import type { Item, WorkLine } from './ast';
 import type { Problem } from './problem';
-import type { Step } from './sentences';
+import type { Sentence } from './sentence/sentence';
 import type { TermsFound } from './terms';
 
 /** One round or row as written. A line `R4-R8` gives five. */
@@ -33,7 +33,7 @@ export interface PartSource {
   /** where the maker moved the front line: a stitch of a round */
   front: { round: number; stitch: number; line: number } | null;
   rounds: RoundSource[];
-  steps: Step[];
+  steps: Sentence[];
   /** first and last line that belong to the part */
   firstLine: number;
   lastLine: number;

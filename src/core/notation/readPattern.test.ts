@@ -65,10 +65,9 @@ Love it!`);
     ['HEAD', 1, 4],
     ['Ears', 2, 1],
   ]);
-  expect(pattern.parts[0]?.steps.map((step) => [step.kind, step.feature])).toEqual([
-    ['feature', 'eyes'],
-    ['stuff', undefined],
-  ]);
+  expect(pattern.parts[0]?.steps.map((step) => (step.kind === 'feature' ? step.feature : step.kind))).toEqual(
+    ['eyes', 'stuff'],
+  );
   expect(pattern.parts[1]?.steps.map((step) => step.kind)).toEqual(['sew']);
   expect(pattern.notes).toEqual([
     { line: 4, text: 'A gift for small hands.' },

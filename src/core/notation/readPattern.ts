@@ -7,20 +7,21 @@ import { failureOf } from './failure';
 import { limits } from './limits';
 import { canonical, type Canonical } from './manners';
 import { addSteps, applyPartHeader, applyToyHeader, readSettings, repeatRounds } from './partLines';
-import { handOver, isFinishing, type LooseStep } from './owners';
+import { handOver, isFinishing, type LooseSentence } from './sentence/owners';
 import type { LineKind, PartSource, Pattern, ToyHeader } from './pattern';
 import type { Problem } from './problem';
-import { readSteps } from './sentences';
-import { isBareApart, type Step } from './step';
+import { readSentences } from './sentence/readSentences';
+import { isBareApart } from './sentence/feature';
+import type { Sentence } from './sentence/sentence';
 import { findTerms, wordsUsed, type Terms, type WordPlaces } from './terms';
 
 interface LineRead {
   work: WorkLine;
   header: Header | null;
   heading: Heading | null;
-  steps: Step[];
+  steps: Sentence[];
   /** sentences on the line of a round, after its work */
-  after: Step[];
+  after: Sentence[];
   rounds: Canonical['rounds'];
   termsSaid: Terms | null;
   saysMiss: boolean;
@@ -87,13 +88,13 @@ function workOf(line: string): WorkLine {
 }
 
 /** The work of a line, and the sentences that stand after it: `R5-R9: sc around (24). Stuff firmly.` */
-function readWork(line: string): { work: WorkLine; after: Step[] } {
+function readWork(line: string): { work: WorkLine; after: Sentence[] } {
   const whole = workOf(line);
   if (!whole.label) return { work: whole, after: [] };
   for (const { index } of line.matchAll(sentenceStart)) {
     const head = workOf(line.slice(0, index));
     if (!head.label || !head.items.some(isWork)) continue;
-    const after = readSteps(' '.repeat(index) + line.slice(index), 0);
+    const after = readSentences(' '.repeat(index) + line.slice(index), 0);
     const goesOn =
       readWorkLine(line.slice(index)).items.some(isWork) &&
       after.every(({ kind }) => kind !== 'feature' && kind !== 'stuff');
@@ -117,7 +118,7 @@ function readWords(raw: string): LineRead {
     rounds,
     header: readHeader(line),
     heading: readHeading(line),
-    steps: readSteps(line, 0),
+    steps: readSentences(line, 0),
     termsSaid: terms ? (/us|american/i.test(terms[1] ?? '') ? 'us' : 'uk') : null,
     saysMiss: /\bmiss\b/i.test(line),
     unread: whole.slice(length).trim() ? { from: length, report: null } : null,
@@ -262,8 +263,8 @@ function unreadProblem({ from, report }: NonNullable<LineRead['unread']>, line: 
 }
 
 /** A bare “8 apart” of a maker who counts what shows. */
-function showingMeant(step: Step): Step {
-  if (!isBareApart(step)) return step;
+function showingMeant(step: Sentence): Sentence {
+  if (step.kind !== 'feature' || !isBareApart(step)) return step;
   const { apart, ...rest } = step;
   return { ...rest, showing: apart };
 }
@@ -309,7 +310,7 @@ export function readPattern(text: string): Pattern {
   let part: PartSource | null = null;
   // Under a heading such as `Assembly` sentences are not about the part above it.
   let aside = false;
-  const loose: LooseStep[] = [];
+  const loose: LooseSentence[] = [];
   let foundation: Item[] = [];
 
   // Once the toy is full, what comes after is kept and not counted: put to the part before, it would change its numbers.
@@ -400,7 +401,7 @@ export function readPattern(text: string): Pattern {
     saysMiss ||= read.saysMiss;
   };
 
-  const keep = (steps: readonly Step[], number: number, line: string) => {
+  const keep = (steps: readonly Sentence[], number: number, line: string) => {
     const after = part;
     if (aside && after)
       loose.push(...steps.map((step) => ({ step: { ...step, line: number, whole: line }, after })));

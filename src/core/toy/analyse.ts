@@ -4,6 +4,7 @@ import { stitchCount, type Fabric } from '../fabric/fabric';
 import { suggest } from '../fabric/suggest';
 import type { Problem } from '../notation/problem';
 import type { PartSource, Pattern, ToyHeader } from '../notation/pattern';
+import type { Sentence } from '../notation/sentence/sentence';
 import type { Terms } from '../notation/terms';
 import { limits } from '../notation/limits';
 import { forgetLines, readPattern } from '../notation/readPattern';
@@ -171,10 +172,12 @@ function lying(part: PartSource, size: PartAnalysis['size']): PartAnalysis['size
   return part.lying ? { widthMm: size.heightMm, heightMm: size.widthMm } : size;
 }
 
+const isAboutEyes = (step: Sentence) => step.kind === 'feature' && step.feature === 'eyes';
+
 /** Pressed eyes on a toy for the smallest: careful makers embroider. */
 function audienceProblems(part: PartSource, audience: string | null): Problem[] {
   if (!audience || !/under\s*(3|three)|bab(y|ies)|newborn|infant/i.test(audience)) return [];
-  const line = part.steps.findLast((step) => step.feature === 'eyes')?.line;
+  const line = part.steps.findLast(isAboutEyes)?.line;
   return [
     {
       code: 'eyes-under-three',
@@ -220,7 +223,7 @@ function stopProblems(part: PartSource, { impossible }: StopPlan): Problem[] {
     part: part.name,
     message,
     suggestions: [],
-    line: part.steps.find((step) => step.feature === 'eyes')?.line ?? part.line,
+    line: part.steps.find(isAboutEyes)?.line ?? part.line,
   }));
 }
 

@@ -1,7 +1,9 @@
 import type { Item } from '../notation/ast';
 import type { Problem } from '../notation/problem';
 import type { PartSource, Pattern } from '../notation/pattern';
-import { isBareApart } from '../notation/step';
+import { isJoin, type Joined } from '../notation/sentence/join';
+import type { NamedUnits } from '../notation/sentence/names';
+import { isBareApart } from '../notation/sentence/feature';
 import { toyHeaderEdits } from './editText';
 
 interface ColourUse {
@@ -60,89 +62,64 @@ export function undefinedColours({ header, parts }: Pattern): Problem[] {
   return problems;
 }
 
-const numberWords: Record<string, number> = {
-  one: 1,
-  a: 1,
-  two: 2,
-  both: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  all: Infinity,
-  each: Infinity,
-};
+/** How many units of a part are put in place: a bare plural means all of them. */
+function unitsPlaced({ count }: NamedUnits, { make }: PartSource): number {
+  return count === 'all' || (count === null && make > 1) ? make : (count ?? 1);
+}
 
-/** How many units of a part a sentence puts in place; 0 where it does not name it. */
-function unitsNamed(sentence: string, part: PartSource): number {
-  const root = part.name
-    .toLowerCase()
-    .replace(/[^a-z ]/g, '')
-    .trim()
-    .replace(/(?<!s)s$/, '');
-  if (!root) return 0;
-  let units = 0;
-  const named = new RegExp(
-    `(?:\\b(one|a|two|both|three|four|five|six|all|each|\\d+)\\s+(?:of\\s+)?(?:the\\s+)?)?(?:\\w+\\s+)?\\b${root}(s|es)?\\b`,
-    'gi',
+interface Joining {
+  joined: readonly Joined[];
+  owner: PartSource;
+  line: number;
+}
+
+function joiningsOf(parts: readonly PartSource[]): Joining[] {
+  return parts.flatMap((owner) =>
+    owner.steps.flatMap((step) => (isJoin(step) ? [{ joined: step.joined, owner, line: step.line }] : [])),
   );
-  for (const [, count, plural] of sentence.toLowerCase().matchAll(named)) {
-    if (count) units += numberWords[count] ?? Number.parseInt(count, 10);
-    else units += plural || /s$/.test(part.name.toLowerCase()) ? Infinity : 1;
+}
+
+/** Units of a part that sentences put somewhere, and the last line that names it. */
+function placedOf(part: PartSource, joinings: readonly Joining[]): { units: number; line: number } {
+  let units = 0;
+  let line = part.line;
+  for (const { joined, owner, line: at } of joinings) {
+    const named = joined.flatMap(({ parts }) => parts).filter(({ id }) => id === part.id);
+    units += named.reduce((sum, one) => sum + unitsPlaced(one, part), 0);
+    // `Sew to the head` among an ear's own lines places every ear.
+    const meansOwner = owner === part && joined.every(({ parts }) => parts.length === 0);
+    if (meansOwner) units += part.make;
+    if (named.length > 0) line = at;
   }
-  return units;
+  return { units, line };
 }
 
 /**
  * Parts that the sewing sentences never put anywhere, or fewer times than they are made. Silent where the text says nothing of joining.
  */
 export function unplacedParts({ parts }: Pattern): Problem[] {
-  const joining = parts.flatMap((part) =>
-    part.steps
-      .filter((step) => step.kind === 'sew' || step.kind === 'nosew' || step.kind === 'pin')
-      .map((step) => ({ step, owner: part })),
-  );
-  if (parts.length < 2 || joining.length === 0) return [];
-  const size = (part: PartSource) => part.rounds.length;
-  const main = [...parts].sort((a, b) => size(b) - size(a))[0];
-  const problems: Problem[] = [];
-  for (const part of parts) {
-    if (part === main || part.rounds.length === 0) continue;
-    let placed = 0;
-    let line = part.line;
-    for (const { step, owner } of joining) {
-      const named = unitsNamed(step.text, part);
-      // `Sew to the head` among an ear's own lines places every ear.
-      const own =
-        owner === part &&
-        named === 0 &&
-        !parts.some((other) => other !== part && other !== main && unitsNamed(step.text, other) > 0);
-      placed += own ? Infinity : named;
-      if (named > 0) line = step.line;
-    }
-    if (placed === 0) {
-      problems.push({
-        code: 'part-unused',
+  const joinings = joiningsOf(parts);
+  if (parts.length < 2 || joinings.length === 0) return [];
+  const main = [...parts].sort((a, b) => b.rounds.length - a.rounds.length)[0];
+  return parts.flatMap((part): Problem[] => {
+    if (part === main || part.rounds.length === 0) return [];
+    const { units, line } = placedOf(part, joinings);
+    if (units >= part.make) return [];
+    const few = `${part.name} is made ${part.make} times, but only ${units === 1 ? 'one is' : `${units} are`} put in place.`;
+    const unused = units === 0;
+    return [
+      {
+        code: unused ? 'part-unused' : 'part-count',
         severity: 'warning',
         part: part.name,
-        line: part.line,
+        partId: part.id,
+        line: unused ? part.line : line,
         column: 1,
-        message: `${part.name} is made, but no sentence says where it goes.`,
+        message: unused ? `${part.name} is made, but no sentence says where it goes.` : few,
         suggestions: [],
-      });
-    } else if (placed < part.make) {
-      problems.push({
-        code: 'part-count',
-        severity: 'warning',
-        part: part.name,
-        line,
-        column: 1,
-        message: `${part.name} is made ${part.make} times, but only ${placed === 1 ? 'one is' : `${placed} are`} put in place.`,
-        suggestions: [],
-      });
-    }
-  }
-  return problems;
+      },
+    ];
+  });
 }
 
 /** Header values for the two readings of “8 apart”. */
@@ -153,9 +130,8 @@ export function apartReadings({ header, parts }: Pattern, text: string): Problem
   if (header.apart !== null) return [];
   for (const part of parts) {
     // Rounds apart are the same number, whichever way they are counted.
-    const step = part.lying
-      ? undefined
-      : part.steps.find((one) => one.kind === 'feature' && isBareApart(one));
+    const bare = part.steps.flatMap((one) => (one.kind === 'feature' && isBareApart(one) ? [one] : []));
+    const [step] = part.lying ? [] : bare;
     if (!step) continue;
     const put = (reading: keyof typeof apartValues) => ({
       title: reading === 'posts' ? `${step.apart} post to post` : `${step.apart} showing`,

@@ -1,7 +1,10 @@
 import { applyEdits } from '../notation/applyEdits';
 import type { LineEdit } from '../notation/problem';
 import type { Span } from '../notation/ast';
-import { countsBack, type RoundNumber } from '../notation/step';
+import { readPattern } from '../notation/readPattern';
+import { isJoin } from '../notation/sentence/join';
+import { countsBack, type RoundNumber } from '../notation/sentence/said';
+import type { Sentence } from '../notation/sentence/sentence';
 import type { PartSource } from '../notation/pattern';
 
 /** The number of a round in the line that sets the front. */
@@ -20,6 +23,15 @@ function movedNumbers(said: readonly RoundNumber[], numbers: ReadonlyMap<number,
   );
 }
 
+/** The sentences whose rounds are those of a part: its own, but for what it is joined to, and what is joined onto it. */
+function aboutRounds(text: string, part: PartSource): Sentence[] {
+  const own = part.steps.filter((step) => !isJoin(step) || step.joined.every(({ wall }) => !wall));
+  const onto = readPattern(text)
+    .parts.flatMap(({ steps }) => steps)
+    .filter((step) => isJoin(step) && step.joined.some(({ wall }) => wall?.id === part.id));
+  return [...own, ...onto];
+}
+
 /**
  * Carries the sentences of a part along when its rounds get other numbers: eyes between 8 and 9 are between 10 and 11 once two rounds are
  * put in before them. What is counted from the end stays as it is.
@@ -34,8 +46,8 @@ export function moveSentences(text: string, part: PartSource, numbers: ReadonlyM
     const current = edits.get(line) ?? lines[line - 1] ?? '';
     edits.set(line, current.slice(0, from) + next + current.slice(to));
   };
-  const places = part.steps
-    .filter((step) => !countsBack(step.countFrom, part.start))
+  const places = aboutRounds(text, part)
+    .filter((step) => !('countFrom' in step && countsBack(step.countFrom, part.start)))
     .flatMap(({ line, roundNumbers = [] }) =>
       roundNumbers.flatMap((said) => {
         const moved = movedNumbers(said, numbers);

@@ -1,7 +1,8 @@
 import type { PartSource } from '../notation/pattern';
 import type { Problem } from '../notation/problem';
 import { limits } from '../notation/limits';
-import type { Step } from '../notation/step';
+import type { FeatureSentence } from '../notation/sentence/feature';
+import type { Sentence } from '../notation/sentence/sentence';
 import { checkedFace } from '../place/check/checkFace';
 import type { PartForm } from '../place/frame/partForm';
 import type { PlacedFace } from '../place/resolve/placement';
@@ -12,7 +13,7 @@ export interface PlacedAll extends PlacedFace {
   problems: Problem[];
 }
 
-const isFeature = ({ kind }: Step): boolean => kind === 'feature';
+const isFeature = (step: Sentence): step is FeatureSentence => step.kind === 'feature';
 
 /** Places everything on a part. One feature that can't be worked out is left off and named; the others are where they belong. */
 export function placeAll(form: PartForm): PlacedAll {
@@ -44,7 +45,7 @@ export function placeAll(form: PartForm): PlacedAll {
   return place(without(form, excess), tooMany);
 }
 
-function without(form: PartForm, steps: readonly Step[]): PartForm {
+function without(form: PartForm, steps: readonly Sentence[]): PartForm {
   if (steps.length === 0) return form;
   const part: PartSource = { ...form.part, steps: form.part.steps.filter((step) => !steps.includes(step)) };
   return { ...form, part };

@@ -2,7 +2,7 @@ import { ScrollView } from 'react-native-gesture-handler';
 import { View } from '@tamagui/core';
 import { featureLibrary } from '../../core/place/rule/library';
 import { featureName } from '../../core/place/rule/ruleSteps';
-import type { FeatureKind } from '../../core/notation/step';
+import type { FeatureKind } from '../../core/notation/sentence/said';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { Press } from '../../ui/Press';
 import { Body } from '../../ui/text';

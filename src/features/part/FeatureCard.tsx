@@ -5,7 +5,7 @@ import { featureWords, holePlaces, unitWords } from '../../core/place/words/dire
 import { isAtBack, isStitchedStyle, type FeatureRule } from '../../core/place/rule/rule';
 import { careOf, featureLibrary } from '../../core/place/rule/library';
 import type { FeaturePlacement } from '../../core/place/resolve/placement';
-import type { FeatureStyle } from '../../core/notation/step';
+import type { FeatureStyle } from '../../core/notation/sentence/said';
 import { featureOnForm } from '../../core/place/check/onForm';
 import type { RelaxedForm } from '../../core/shape/form/relaxForm';
 import { standOf } from '../../core/toy/formOfPart';

@@ -7,7 +7,7 @@ import { stitchedRule } from '../../core/place/move/stitchEyes';
 import { proposedRule } from '../../core/place/rule/proposeRule';
 import type { FeatureRule } from '../../core/place/rule/rule';
 import { removeRule, writeRule } from '../../core/place/rule/writeRule';
-import type { FeatureKind } from '../../core/notation/step';
+import type { FeatureKind } from '../../core/notation/sentence/said';
 import { holeAt } from '../../core/place/frame/holes';
 import type { Seat } from '../../core/place/frame/pair';
 import { seatHoles } from '../../core/place/frame/partForm';

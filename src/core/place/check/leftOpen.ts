@@ -8,7 +8,7 @@ import { largestEyeMm, smallestEyeMm } from '../rule/hardware';
 import { proposedEyes } from '../rule/proposeRule';
 import { verticalOf } from '../rule/readRule';
 import { isPressedEyes, type FeatureRule, type Sideways, type Vertical } from '../rule/rule';
-import type { FeatureStep } from '../rule/ruleSteps';
+import type { FeatureSentence } from '../../notation/sentence/feature';
 import { plural, sidewaysWords, verticalWords, writeRule } from '../rule/writeRule';
 import { goes, type Check, type Checked } from './checked';
 
@@ -206,12 +206,12 @@ const atTheEyes = new Set(['lashes', 'sculpting']);
 
 const anyOf = (...said: unknown[]) => said.some((one) => one !== undefined);
 
-function saysHeight(step: FeatureStep, lies: boolean): boolean {
+function saysHeight(step: FeatureSentence, lies: boolean): boolean {
   if (anyOf(step.unused)) return true;
   return lies ? anyOf(step.stitchesFrom, step.level, step.relation) : verticalOf(step) !== null;
 }
 
-function saysSideways(step: FeatureStep, lies: boolean): boolean {
+function saysSideways(step: FeatureSentence, lies: boolean): boolean {
   const { outward, inLine, apart, showing, stitches, back, gap, range, round } = step;
   return anyOf(outward, inLine, apart, showing, stitches, back) || (lies && anyOf(gap, range, round));
 }

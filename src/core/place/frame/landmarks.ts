@@ -1,5 +1,5 @@
 import { backLoop, frontLoop, roundCount, type Fabric } from '../../fabric/fabric';
-import type { FeatureKind, LandmarkKind } from '../../notation/step';
+import type { FeatureKind, LandmarkKind } from '../../notation/sentence/said';
 
 const landmarks: ReadonlySet<string> = new Set([
   'ridge',

@@ -1,4 +1,4 @@
-import type { FeatureKind, LandmarkKind } from '../../notation/step';
+import type { FeatureKind, LandmarkKind } from '../../notation/sentence/said';
 import { gapOf, type FaceFrame, type Level } from '../frame/faceFrame';
 import { landmarkLines } from '../frame/landmarks';
 import { anchorOf, hangsOn } from '../resolve/anchors';

@@ -1,4 +1,4 @@
-import type { FeatureKind } from '../../notation/step';
+import type { FeatureKind } from '../../notation/sentence/said';
 import type { Across, Row } from '../frame/faceFrame';
 import type { FeatureRule } from '../rule/rule';
 import type { Anchor, AnchorUnit } from './anchors';

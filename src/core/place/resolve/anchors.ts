@@ -1,4 +1,4 @@
-import type { FeatureKind } from '../../notation/step';
+import type { FeatureKind } from '../../notation/sentence/said';
 import type { Across, FaceFrame } from '../frame/faceFrame';
 import { wrapAngle } from '../../shape/azimuth';
 import { isLandmark } from '../frame/landmarks';

@@ -1,6 +1,6 @@
 import type { Fabric } from '../../fabric/fabric';
 import type { Suggestion } from '../../notation/problem';
-import { countsBack, type CountedFrom, type FeatureKind } from '../../notation/step';
+import { countsBack, type CountedFrom, type FeatureKind } from '../../notation/sentence/said';
 import { gapOf, upOf, type FaceFrame, type Level } from '../frame/faceFrame';
 import { lineAbove, roundIndex } from '../frame/frontLine';
 import { isLandmark, landmarkLines } from '../frame/landmarks';

@@ -1,5 +1,5 @@
 import type { Problem, Suggestion } from '../../notation/problem';
-import type { FeatureKind } from '../../notation/step';
+import type { FeatureKind } from '../../notation/sentence/said';
 import type { FaceFrame, Level } from '../frame/faceFrame';
 import { frameOf } from '../frame/frameOf';
 import { frontAzimuth } from '../frame/frontLine';
@@ -10,7 +10,8 @@ import { usualEyeLine } from '../rule/proposeRule';
 import { readRule } from '../rule/readRule';
 import { countedReach, lineEdge, reachOf, type Reach } from '../rule/reach';
 import { isAtBack, isPressedEyes, type FeatureRule, type Vertical } from '../rule/rule';
-import { featureSteps, referring, type FeatureStep } from '../rule/ruleSteps';
+import { featureSteps, referring } from '../rule/ruleSteps';
+import type { FeatureSentence } from '../../notation/sentence/feature';
 import { writeRule } from '../rule/writeRule';
 import { anchorOf, hangsOn, standsBy, type Anchor } from './anchors';
 import type { Finding, Report } from './finding';
@@ -22,7 +23,7 @@ import { placeOne } from './placeOne';
 /** A feature of a face, from its sentence to where it lies. */
 export interface PlacedFeature {
   id: string;
-  step: FeatureStep;
+  step: FeatureSentence;
   /** as the sentence says it */
   rule: FeatureRule;
   placed: FeaturePlacement;
@@ -44,7 +45,7 @@ export interface ResolvedFace {
 /** A feature with its rule, before it is placed. */
 interface Ruled {
   id: string;
-  step: FeatureStep;
+  step: FeatureSentence;
   rule: FeatureRule;
   findings: Finding[];
 }

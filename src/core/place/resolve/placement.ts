@@ -1,4 +1,4 @@
-import type { FeatureKind } from '../../notation/step';
+import type { FeatureKind } from '../../notation/sentence/said';
 import type { Problem } from '../../notation/problem';
 import type { Level } from '../frame/faceFrame';
 import type { Seat } from '../frame/pair';

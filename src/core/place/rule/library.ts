@@ -1,4 +1,4 @@
-import type { FeatureKind, FeatureStyle } from '../../notation/step';
+import type { FeatureKind, FeatureStyle } from '../../notation/sentence/said';
 import { soldButtonsMm, soldEyesMm, soldNosesMm } from './hardware';
 
 /** What is known of a kind of feature before a maker says anything. */

@@ -1,5 +1,5 @@
 import { roundCount } from '../../fabric/fabric';
-import type { FeatureKind } from '../../notation/step';
+import type { FeatureKind } from '../../notation/sentence/said';
 import { gapOf, upOf, widestRadius } from '../frame/faceFrame';
 import { liesOnItsSide } from '../frame/frameOf';
 import { frontAzimuth } from '../frame/frontLine';

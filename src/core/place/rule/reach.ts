@@ -1,4 +1,4 @@
-import type { FeatureKind } from '../../notation/step';
+import type { FeatureKind } from '../../notation/sentence/said';
 import type { FeatureRule } from './rule';
 
 /** How far a feature reaches from the line it is placed by, in rounds (stitches on a part that lies on its side), as one looks at the face. */

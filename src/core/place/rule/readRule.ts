@@ -1,4 +1,4 @@
-import type { FeatureKind, Step } from '../../notation/step';
+import type { FeatureKind } from '../../notation/sentence/said';
 import { gapOf } from '../frame/faceFrame';
 import { liesOnItsSide } from '../frame/frameOf';
 import { roundIndex } from '../frame/frontLine';
@@ -16,20 +16,20 @@ import {
   type Sideways,
   type Vertical,
 } from './rule';
-import type { FeatureStep } from './ruleSteps';
+import type { FeatureSentence } from '../../notation/sentence/feature';
 
 /**
  * The rule a sentence comes to on a part, with what it leaves open filled as makers usually do it. On a part that lies on its side up and
  * down is counted in stitches, to the sides in rounds.
  */
-export function readRule(step: FeatureStep, form: PartForm): FeatureRule {
+export function readRule(step: FeatureSentence, form: PartForm): FeatureRule {
   const said = ruleOfStep(step);
   const rule = isPressedEyes(said) ? pressedEyes(said, step, form) : said;
   return liesOnItsSide(form) ? sidewaysRule(rule, step, form) : rule;
 }
 
 /** The vertical rule a sentence comes to; null where it says none. */
-export function verticalOf(step: Step): Vertical | null {
+export function verticalOf(step: FeatureSentence): Vertical | null {
   if (step.gap) return { by: 'gap', gap: step.gap, ...(step.countFrom ? { from: step.countFrom } : {}) };
   if (step.range) return { by: 'range', from: step.range[0], to: step.range[1] };
   if (step.relation) return { by: 'relation', ...step.relation };
@@ -42,7 +42,7 @@ export function verticalOf(step: Step): Vertical | null {
 }
 
 /** Whether it is worked with the needle. */
-function isEmbroidered(step: FeatureStep): boolean {
+function isEmbroidered(step: FeatureSentence): boolean {
   // A safety nose is pressed in, whatever its form.
   if (step.pressed) return false;
   if (step.embroidered !== undefined) return step.embroidered;
@@ -51,7 +51,7 @@ function isEmbroidered(step: FeatureStep): boolean {
   return featureLibrary[step.feature].stitched && step.sizeMm === undefined && stitched;
 }
 
-function styleOf(step: FeatureStep, embroidered: boolean): FeatureRule['style'] {
+function styleOf(step: FeatureSentence, embroidered: boolean): FeatureRule['style'] {
   if (step.feature === 'eyes' && !embroidered) return step.style === 'oval' ? 'oval' : null;
   const said = step.pressed && step.style && isStitchedStyle(step.style) ? undefined : step.style;
   const { styles } = featureLibrary[step.feature];
@@ -59,7 +59,7 @@ function styleOf(step: FeatureStep, embroidered: boolean): FeatureRule['style'] 
 }
 
 /** A face has one mouth: `2 stitches to each side` is how wide it is. */
-function asOneWidth(step: FeatureStep): FeatureStep {
+function asOneWidth(step: FeatureSentence): FeatureSentence {
   const { pair, many } = featureLibrary[step.feature];
   const single = !pair && !many;
   const bothSides = step.sides === 'both' && step.outward?.from === 'front';
@@ -68,7 +68,7 @@ function asOneWidth(step: FeatureStep): FeatureStep {
 }
 
 /** How high it reaches and how wide it is in stitches; what is measured in mm has neither: both follow from the gauge. */
-function extentOf(step: FeatureStep, sizeMm: number | null): Pick<FeatureRule, 'wide' | 'high'> {
+function extentOf(step: FeatureSentence, sizeMm: number | null): Pick<FeatureRule, 'wide' | 'high'> {
   const entry = featureLibrary[step.feature];
   if (sizeMm !== null) return { wide: entry.wide, high: entry.high };
   const wide = step.wide ?? (entry.pair ? undefined : distanceOf(step)) ?? entry.wide;
@@ -76,7 +76,7 @@ function extentOf(step: FeatureStep, sizeMm: number | null): Pick<FeatureRule, '
   return { wide: Math.max(1, Math.round(wide)), high: Math.max(1, Math.round(high)) };
 }
 
-function ruleOfStep(given: FeatureStep): FeatureRule {
+function ruleOfStep(given: FeatureSentence): FeatureRule {
   const step = asOneWidth(given);
   const entry = featureLibrary[step.feature];
   const embroidered = isEmbroidered(step);
@@ -98,17 +98,17 @@ function ruleOfStep(given: FeatureStep): FeatureRule {
 }
 
 /** From one end, or one of a pair, to the other, in stitches. */
-function distanceOf({ apart, showing, seat }: Step): number | undefined {
+function distanceOf({ apart, showing, seat }: FeatureSentence): number | undefined {
   return apart ?? (showing === undefined ? undefined : apartOf(showing, seat ?? 'foot'));
 }
 
-function sidesOf(step: FeatureStep, pair: boolean): FeatureRule['sides'] {
+function sidesOf(step: FeatureSentence, pair: boolean): FeatureRule['sides'] {
   if (!step.back) return step.sides ?? (pair ? 'both' : 'middle');
   const two = pair || step.sides === 'both';
   return two && distanceOf(step) !== undefined ? 'both' : 'middle';
 }
 
-function sidewaysOf(step: FeatureStep, pair: boolean): Pick<FeatureRule, 'sideways' | 'sides'> {
+function sidewaysOf(step: FeatureSentence, pair: boolean): Pick<FeatureRule, 'sideways' | 'sides'> {
   const apart = distanceOf(step);
   const sides = sidesOf(step, pair);
   if (step.stitches) {
@@ -126,7 +126,7 @@ function sidewaysOf(step: FeatureStep, pair: boolean): Pick<FeatureRule, 'sidewa
   return { sides, sideways: pairSideways(step, apart) };
 }
 
-function pairSideways(step: FeatureStep, apart: number | undefined): Sideways {
+function pairSideways(step: FeatureSentence, apart: number | undefined): Sideways {
   const { outward, inLine } = step;
   if (outward) return { by: 'outward', stitches: outward.stitches, from: outward.from ?? 'eyes' };
   if (inLine) return { by: 'inLine', ...inLine };
@@ -152,7 +152,7 @@ export function usualSideways(kind: FeatureKind): Sideways {
 const usedByEyes: ReadonlySet<Vertical['by']> = new Set(['gap', 'round', 'relation', 'level']);
 
 /** Pressed eyes: a pair in holes of one line, with a size that is sold. */
-function pressedEyes(rule: FeatureRule, step: FeatureStep, form: PartForm): FeatureRule {
+function pressedEyes(rule: FeatureRule, step: FeatureSentence, form: PartForm): FeatureRule {
   const { apart, showing, outward } = step;
   const seat = step.seat ?? (apart !== undefined && apart === showing ? 'split' : 'foot');
   const fromFront = outward?.from === 'front' ? 2 * outward.stitches : undefined;
@@ -180,7 +180,7 @@ function pressedEyes(rule: FeatureRule, step: FeatureStep, form: PartForm): Feat
   };
 }
 
-function sidewaysRule(rule: FeatureRule, step: FeatureStep, form: PartForm): FeatureRule {
+function sidewaysRule(rule: FeatureRule, step: FeatureSentence, form: PartForm): FeatureRule {
   const entry = featureLibrary[step.feature];
   const sized = rule.sizeMm !== null;
   const high = sized ? rule.high : Math.max(1, Math.round(step.high ?? entry.high));
@@ -189,7 +189,7 @@ function sidewaysRule(rule: FeatureRule, step: FeatureStep, form: PartForm): Fea
 }
 
 /** How high it goes: in stitches from the front line or from another feature. */
-function heightOf(step: FeatureStep): Vertical {
+function heightOf(step: FeatureSentence): Vertical {
   const { stitchesFrom, level, relation, feature } = step;
   if (stitchesFrom) return { by: 'stitches', ...stitchesFrom };
   if (level && level !== feature) return { by: 'level', to: level };
@@ -208,7 +208,7 @@ const roundsBetween = (from: number, to: number): Sideways & { by: 'rounds' } =>
 });
 
 /** The lines a sentence names: the ends of a single feature, the middles of a pair. */
-function roundsOf({ sideways, sides }: FeatureRule, step: FeatureStep, { fabric }: PartForm): Sideways {
+function roundsOf({ sideways, sides }: FeatureRule, step: FeatureSentence, { fabric }: PartForm): Sideways {
   const named = namedRounds(step, fabric.label[fabric.rounds - 1] ?? fabric.rounds);
   if (named && sideways.by !== 'apart') {
     const rounds = roundsBetween(...named);
@@ -219,7 +219,7 @@ function roundsOf({ sideways, sides }: FeatureRule, step: FeatureStep, { fabric 
 }
 
 function namedRounds(
-  { gap, otherGap, range, round, relation }: Step,
+  { gap, otherGap, range, round, relation }: FeatureSentence,
   lastRound: number,
 ): [number, number] | null {
   if (range) return range;
@@ -230,7 +230,7 @@ function namedRounds(
 }
 
 /** The lines of holes of a pair of eyes on a part that lies on its side, each eye on its own. */
-function eyeRounds({ sideways }: FeatureRule, step: FeatureStep, form: PartForm): Sideways {
+function eyeRounds({ sideways }: FeatureRule, step: FeatureSentence, form: PartForm): Sideways {
   const { fabric } = form;
   const labels = (lines: readonly [number, number]): Sideways =>
     roundsBetween(gapOf(form, lines[0])[0], gapOf(form, lines[1])[0]);

@@ -1,4 +1,10 @@
-import type { CountedFrom, EyeRing, FeatureKind, FeatureStyle, LandmarkKind } from '../../notation/step';
+import type {
+  CountedFrom,
+  FeatureKind,
+  LandmarkKind,
+  EyeRing,
+  FeatureStyle,
+} from '../../notation/sentence/said';
 import type { Seat } from '../frame/pair';
 
 /** Which line of holes a feature lies on, as the maker says it. Rounds by the numbers in her text. */

@@ -1,15 +1,13 @@
 import type { PartSource } from '../../notation/pattern';
-import type { FeatureKind, Step } from '../../notation/step';
-import { oneSentence } from '../../notation/oneSentence';
+import type { FeatureKind } from '../../notation/sentence/said';
+import type { FeatureSentence } from '../../notation/sentence/feature';
+import { oneSentence } from '../../notation/sentence/oneSentence';
 import { featureLibrary } from './library';
-
-/** A sentence that puts something on a part. */
-export type FeatureStep = Step & { feature: FeatureKind };
 
 /** A feature of a part by its name: `eyes`, `mouth`, `button`, `button 2`. */
 export interface NamedStep {
   id: string;
-  step: FeatureStep;
+  step: FeatureSentence;
 }
 
 /** Name of stitched eyes on a face that has pressed ones too. */
@@ -20,11 +18,9 @@ const stitchedToo = 'stitched eyes';
  * Of what a part may carry several of, every sentence puts one.
  */
 export function featureSteps(part: PartSource): NamedStep[] {
-  const steps = part.steps.filter(
-    (step): step is FeatureStep => step.kind === 'feature' && step.feature !== undefined,
-  );
+  const steps = part.steps.filter((step): step is FeatureSentence => step.kind === 'feature');
   const pressed = steps.some((step) => step.feature === 'eyes' && !step.embroidered);
-  const alike = (one: FeatureStep, other: FeatureStep) =>
+  const alike = (one: FeatureSentence, other: FeatureSentence) =>
     one.feature === other.feature &&
     (one.feature !== 'eyes' || Boolean(one.embroidered) === Boolean(other.embroidered));
   return steps.flatMap((step) => {
@@ -39,7 +35,7 @@ export function featureSteps(part: PartSource): NamedStep[] {
 }
 
 /** The sentence about a feature by its name, if there is one. */
-export function featureStep(part: PartSource, id: string): FeatureStep | undefined {
+export function featureStep(part: PartSource, id: string): FeatureSentence | undefined {
   return featureSteps(part).find((one) => one.id === id)?.step;
 }
 

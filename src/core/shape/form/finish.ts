@@ -24,7 +24,7 @@ export function finishOf(
   firmness?: Firmness,
 ): Finish {
   const said = (kind: string) => part.steps.some((step) => step.kind === kind);
-  const stuffing = part.steps.findLast((step) => step.kind === 'stuff' && step.firmness)?.firmness;
+  const stuffing = part.steps.flatMap((step) => (step.kind === 'stuff' ? (step.firmness ?? []) : [])).at(-1);
   const flat = fabric.row[0] === 1;
   const last = (fabric.offset[fabric.rounds] ?? 0) - (fabric.offset[fabric.rounds - 1] ?? 0);
   const before = (fabric.offset[fabric.rounds - 1] ?? 0) - (fabric.offset[fabric.rounds - 2] ?? 0);

@@ -1,4 +1,4 @@
-import { readSteps } from './sentences';
+import { readSentences } from './readSentences';
 
 test.each([
   [
@@ -33,11 +33,11 @@ test.each([
   ['Pin the arms below the head', { kind: 'pin' }],
   ['Fasten off, leaving a long tail', { kind: 'cut' }],
 ])('%s', (text, step) => {
-  expect(readSteps(text, 7)).toMatchObject([{ ...step, line: 7 }]);
+  expect(readSentences(text, 7)).toMatchObject([{ ...step, line: 7 }]);
 });
 
 test('several sentences in a line give several steps, each with its place', () => {
-  const steps = readSteps('Stuff firmly. Close the hole.', 1);
+  const steps = readSentences('Stuff firmly. Close the hole.', 1);
   expect(steps.map((step) => [step.kind, step.text])).toEqual([
     ['stuff', 'Stuff firmly'],
     ['close', 'Close the hole'],
@@ -47,6 +47,6 @@ test('several sentences in a line give several steps, each with its place', () =
 test.each(['Happy making', 'this head is lovely between friends', 'The fair is on Saturday', ''])(
   '“%s” is no step',
   (text) => {
-    expect(readSteps(text, 1)).toEqual([]);
+    expect(readSentences(text, 1)).toEqual([]);
   },
 );

@@ -1,6 +1,6 @@
 import { EmbeddedActionsParser, type IToken, type TokenType } from 'chevrotain';
-import { featureOf, is, number, S, Word } from './sentenceTokens';
-import type { FeatureKind, LandmarkKind } from './step';
+import { featureOf, is, number, S, Word } from './tokens';
+import type { FeatureKind, LandmarkKind } from './said';
 
 const landmarks: [TokenType, LandmarkKind][] = [
   [S.Ridge, 'ridge'],

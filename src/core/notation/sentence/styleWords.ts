@@ -1,6 +1,6 @@
 import type { TokenType } from 'chevrotain';
-import { S } from './sentenceTokens';
-import type { FeatureStyle } from './step';
+import { S } from './tokens';
+import type { FeatureStyle } from './said';
 
 /** The words that say how a feature is made. */
 export const styles: readonly [TokenType, FeatureStyle][] = [

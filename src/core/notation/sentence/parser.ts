@@ -1,9 +1,9 @@
 import { EOF, type IToken, type TokenType } from 'chevrotain';
-import { SentenceLookahead, targetOf } from './sentenceLookahead';
-import { nothing, type Phrases, type Waiting } from './sentencePhrases';
-import { Any, featureOf, is, number, S, sentenceTypes, valueOf, Word } from './sentenceTokens';
+import { SentenceLookahead, targetOf } from './lookahead';
+import { nothing, type Phrases, type Waiting } from './phrases';
+import { Any, featureOf, is, number, S, sentenceTypes, valueOf, Word } from './tokens';
 import { stitched, styles } from './styleWords';
-import type { FeatureKind } from './step';
+import type { FeatureKind } from './said';
 
 const roundOf = (token: IToken) => Math.floor(valueOf(token));
 

@@ -1,6 +1,6 @@
 import { createToken, Lexer, type IToken, type TokenType } from 'chevrotain';
-import { bounded } from './limits';
-import type { FeatureKind } from './step';
+import { bounded } from '../limits';
+import type { FeatureKind } from './said';
 
 /** Every word and sign: one category, so that the grammar can pass over any of them without naming each. */
 export const Any = createToken({ name: 'Any', pattern: Lexer.NA });
@@ -252,5 +252,5 @@ export const valueOf = (token: IToken) => {
   if (index < 0 && /^an?\b/i.test(token.image)) return /couple/i.test(token.image) ? 2 : 1;
   return (index >= 0 ? index : bounded(Number.parseFloat(token.image.replace(',', '.')))) + half;
 };
-export { is } from './tokenGroups';
+export { is } from '../tokenGroups';
 export const number = [S.Num, S.NumberWord, S.Ordinal];

@@ -1,5 +1,5 @@
 import type { IToken } from 'chevrotain';
-import { featureOf, is, S } from './sentenceTokens';
+import { featureOf, is, S } from './tokens';
 
 const names = [
   S.Stuff,

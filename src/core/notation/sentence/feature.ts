@@ -1,5 +1,29 @@
-import type { Phrases, Waiting } from './sentencePhrases';
-import type { FeatureKind, FeatureStyle, Step } from './step';
+import type { Phrases, Waiting } from './phrases';
+import type {
+  AcrossSaid,
+  FeatureKind,
+  FeatureStyle,
+  HeightSaid,
+  MadeSaid,
+  MomentSaid,
+  RoundsSaid,
+  Said,
+  SidesSaid,
+} from './said';
+
+/** `Insert 9 mm safety eyes between R8 and R9, 6 stitches showing`: something is put on a part. Only what the maker said is set. */
+export interface FeatureSentence
+  extends Said, RoundsSaid, SidesSaid, MomentSaid, MadeSaid, HeightSaid, AcrossSaid {
+  kind: 'feature';
+  feature: FeatureKind;
+  /** clauses that say where, but not in a way that is read */
+  unused?: string[];
+}
+
+/** Whether a sentence says “8 apart” and leaves open from what to what. */
+export function isBareApart({ apart, showing, posts }: AcrossSaid): boolean {
+  return apart !== undefined && showing === undefined && !posts;
+}
 
 /** More stitches than that are what a round has, not how wide a mouth is. */
 const widestBare = 12;
@@ -11,8 +35,12 @@ const widestBare = 12;
  * @param step filled in place
  * @param text the line the sentence stands in, to quote from
  */
-export function readFeature(step: Step, feature: FeatureKind, phrases: Phrases, text: string): void {
-  step.feature = feature;
+export function readFeature(
+  step: FeatureSentence,
+  feature: FeatureKind,
+  phrases: Phrases,
+  text: string,
+): void {
   const style = styleOf(feature, phrases.styles);
   if (style) step.style = style;
   if (style === 'line') step.embroidered = true;
@@ -59,7 +87,11 @@ export function readFeature(step: Step, feature: FeatureKind, phrases: Phrases, 
 }
 
 /** What it is level with, in line with, beside or outside of. */
-function readSideways(step: Step, feature: FeatureKind, { by, said, outward, edge }: Phrases): void {
+function readSideways(
+  step: FeatureSentence,
+  feature: FeatureKind,
+  { by, said, outward, edge }: Phrases,
+): void {
   const eyes = feature === 'eyes' ? null : 'eyes';
   const bySomething = (phrase: Waiting) =>
     (by[phrase] === 'front' ? null : (by[phrase] as FeatureKind | undefined)) ?? eyes;
@@ -82,7 +114,11 @@ function readSideways(step: Step, feature: FeatureKind, { by, said, outward, edg
 }
 
 /** What says a place without a number is taken as one round; what is not read at all is kept, clause by clause. */
-function unread(step: Step, { vague, unused, outwardAt, heightAt, mentions }: Phrases, text: string): void {
+function unread(
+  step: FeatureSentence,
+  { vague, unused, outwardAt, heightAt, mentions }: Phrases,
+  text: string,
+): void {
   const { span } = step;
   const placed =
     step.gap ??
@@ -133,7 +169,7 @@ function styleOf(feature: FeatureKind, styles: readonly FeatureStyle[]): Feature
 }
 
 /** The words around a place in a text, from comma to comma. */
-function clauseAt(text: string, at: number, { from, to }: Step['span']): string {
+function clauseAt(text: string, at: number, { from, to }: FeatureSentence['span']): string {
   const comma = /^[,:;](?!\d)/;
   let [start, end] = [at, at];
   while (start > from && !comma.test(text.slice(start - 1, start + 1))) start -= 1;

@@ -1,7 +1,13 @@
 import { oneSentence } from './oneSentence';
-import { readSteps } from './sentences';
+import { readSentences } from './readSentences';
 
-const told = (text: string) => oneSentence(text.split('\n').flatMap((line, i) => readSteps(line, i + 1)));
+const told = (text: string) =>
+  oneSentence(
+    text
+      .split('\n')
+      .flatMap((line, i) => readSentences(line, i + 1))
+      .flatMap((step) => (step.kind === 'feature' ? [step] : [])),
+  );
 
 test.each([
   ['alone it is itself', 'Insert 9 mm eyes between R8 and R9, 6 apart', { sizeMm: 9, gap: [8, 9], apart: 6 }],

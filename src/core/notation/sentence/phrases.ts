@@ -1,12 +1,31 @@
 import type { TokenType } from 'chevrotain';
-import type { FeatureKind, FeatureStyle, LandmarkKind, Step } from './step';
+import type {
+  AcrossSaid,
+  FeatureStyle,
+  HeightSaid,
+  MadeSaid,
+  FeatureKind,
+  LandmarkKind,
+  MomentSaid,
+  RoundNumber,
+  RoundsSaid,
+  SidesSaid,
+  Firmness,
+} from './said';
+
+/** What the phrases of a sentence say, whatever kind it turns out to be. */
+export interface Met extends RoundsSaid, SidesSaid, MomentSaid, MadeSaid, HeightSaid, AcrossSaid {
+  firmness?: Firmness;
+  tailMm?: number;
+  roundNumbers?: RoundNumber[][];
+}
 
 /** What a phrase waits to hear the name of: `level with …`, `in line with the inner edge of …`, `outside …`. */
 export type Waiting = 'level' | 'inLine' | 'outward' | 'beside';
 
 /** Phrases met in one sentence, in order. */
 export interface Phrases {
-  step: Partial<Step>;
+  step: Met;
   verbs: TokenType[];
   features: FeatureKind[];
   waiting: Waiting[];

@@ -1,6 +1,6 @@
-import type { Step } from './step';
+import type { FeatureSentence } from './feature';
 
-const saysWhere = (step: Step) =>
+const saysWhere = (step: FeatureSentence) =>
   (step.gap ??
     step.range ??
     step.relation ??
@@ -23,13 +23,13 @@ const open = [
   'inLine',
   'back',
   'sides',
-] as const satisfies (keyof Step)[];
+] as const satisfies (keyof FeatureSentence)[];
 
 /**
  * Of several sentences about one thing the last that says where it goes; what it leaves open the others fill, the last of them first.
  * `Insert the eyes between R8 and R9. The eyes are 9 mm, 6 apart.`
  */
-export function oneSentence<S extends Step>(steps: readonly S[]): S | undefined {
+export function oneSentence<S extends FeatureSentence>(steps: readonly S[]): S | undefined {
   const main = steps.findLast(saysWhere) ?? steps.at(-1);
   if (!main || steps.length === 1) return main;
   const others = steps.filter((step) => step !== main).reverse();

@@ -1,0 +1,50 @@
+import type { IToken } from 'chevrotain';
+import type { NamedPart } from './names';
+import type { Phrases } from './phrases';
+import type { MomentSaid, Said } from './said';
+import { S } from './tokens';
+
+/** `Close the hole`, `Weave the tail through the last 6 stitches and pull tight`, `Sew the opening shut` */
+export interface CloseSentence extends Said, MomentSaid {
+  kind: 'close';
+  /** drawn together by its tail, or its edges sewn to each other */
+  how: 'gathered' | 'sewn';
+  /** stitches that are left in the opening, where they are told */
+  stitches: number | null;
+  /** the part that is named; null for the one it stands with */
+  part: NamedPart | null;
+}
+
+export const closeVerbs = [S.Close] as const;
+
+/** Reads a sentence about closing. */
+export function readClose(said: Said, { step, bare }: Phrases, tokens: readonly IToken[]): CloseSentence {
+  const sewn = tokens.some(({ image }) => /^sew\b|flat|whip/i.test(image));
+  const { after } = step;
+  return {
+    ...said,
+    kind: 'close',
+    how: sewn ? 'sewn' : 'gathered',
+    stitches: bare,
+    part: null,
+    ...(after === undefined ? {} : { after }),
+  };
+}
+
+/** The sentence that is read back to the same. */
+export function writeClose({ how, stitches, part, after }: CloseSentence): string {
+  const of = part ? ` of the ${part.name.toLowerCase()}` : '';
+  const begin = after === undefined ? '' : `After round ${after}, `;
+  const verb = how === 'sewn' ? 'sew the opening shut' : 'close the hole';
+  const left = stitches === null ? '' : ` over the last ${stitches} stitches`;
+  const words = `${begin}${verb}${of}${left}.`;
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+/** What sentences about closing come to. */
+export const closeExamples: readonly (readonly [string, Partial<CloseSentence>])[] = [
+  ['Close the hole.', { how: 'gathered', stitches: null }],
+  ['Weave the tail through the last 6 stitches and pull tight.', { how: 'gathered', stitches: 6 }],
+  ['Sew the opening shut.', { how: 'sewn' }],
+  ['After round 18, close the hole.', { how: 'gathered', after: 18 }],
+];

@@ -1,0 +1,195 @@
+import type { IToken } from 'chevrotain';
+import type { Mention, NamedPart, NamedUnits } from './names';
+import type { Phrases } from './phrases';
+import type { RoundsSaid, Said, SidesSaid } from './said';
+import { S } from './tokens';
+
+/** Where on the wall the middle of what is joined goes, and which way its edge is held. */
+export interface PlaceSaid extends RoundsSaid, SidesSaid {
+  /** the edge it is joined by: open as it was worked, flat, or drawn together at its middle */
+  edge: 'open' | 'flattened' | 'pinched' | null;
+}
+
+/** Parts that are joined, in the order they are named, and what they are joined to. */
+export interface Joined {
+  /** empty where the part it stands with is meant */
+  parts: NamedUnits[];
+  /** null where that is not said */
+  wall: NamedPart | null;
+}
+
+interface Joining extends Said, PlaceSaid {
+  /** one sentence may join several things to several others */
+  joined: Joined[];
+}
+
+/** `Sew the ears to the head between R4 and R9`, `Crochet the arms into round 14 of the body` */
+export interface JoinSentence extends Joining {
+  /** sewn on, or worked together without sewing */
+  kind: 'sew' | 'nosew';
+}
+
+/** `Pin the legs to the body at round 20` */
+export interface PinSentence extends Joining {
+  kind: 'pin';
+}
+
+/** Whether a sentence brings parts together. */
+export const isJoin = <Other extends { kind: string }>(
+  sentence: Other | JoinSentence | PinSentence,
+): sentence is JoinSentence | PinSentence =>
+  sentence.kind === 'sew' || sentence.kind === 'nosew' || sentence.kind === 'pin';
+
+export const sewVerbs = [S.Sew] as const;
+export const noSewVerbs = [S.NoSew] as const;
+export const pinVerbs = [S.Pin] as const;
+
+const placeKeys = [
+  'gap',
+  'otherGap',
+  'range',
+  'round',
+  'countFrom',
+  'relation',
+  'level',
+  'stitches',
+  'back',
+  'sides',
+] as const;
+
+/** Reads a sentence that brings parts together. Their names are found when all headings are known. */
+export function readJoin<Kind extends 'sew' | 'nosew' | 'pin'>(
+  kind: Kind,
+  said: Said,
+  { step }: Phrases,
+  tokens: readonly IToken[],
+): Joining & { kind: Kind } {
+  const place: PlaceSaid = { edge: edgeIn(tokens) };
+  for (const key of placeKeys) if (step[key] !== undefined) Object.assign(place, { [key]: step[key] });
+  return { ...said, ...place, kind, joined: [] };
+}
+
+function edgeIn(tokens: readonly IToken[]): PlaceSaid['edge'] {
+  const images = tokens.map(({ image }) => image.toLowerCase());
+  if (images.some((image) => /^pinch/.test(image))) return 'pinched';
+  if (images.some((image) => /^(?:flatten|flat\b|fold)/.test(image))) return 'flattened';
+  return images.some((image) => image === 'open' || /open\s+edge/.test(image)) ? 'open' : null;
+}
+
+/** What a sentence brings together: what is named before a goal is joined to it. */
+export function joinedIn(mentions: readonly Mention[]): Joined[] {
+  const joined: Joined[] = [];
+  let parts: NamedUnits[] = [];
+  for (const { id, name, count, side, isGoal } of mentions) {
+    if (!isGoal) {
+      parts.push({ id, name, count, side });
+      continue;
+    }
+    const before = joined.at(-1);
+    // `Onto the front of the head`: the same goal named on.
+    if (parts.length > 0 || !before) joined.push({ parts, wall: { id, name } });
+    parts = [];
+  }
+  if (parts.length > 0) joined.push({ parts, wall: null });
+  return joined;
+}
+
+function unitsWords({ name, count, side }: NamedUnits): string {
+  const word = name.toLowerCase();
+  const which = side ? `${side} ` : '';
+  if (count === 'all') return `all the ${which}${word}`;
+  // One of those that are named together.
+  if (count === 1 && word.endsWith('s')) return `one ${which}${word.slice(0, -1)}`;
+  return `the ${count === null || count === 1 ? '' : `${count} `}${which}${word}`;
+}
+
+function placeWords({
+  gap,
+  range,
+  round,
+  countFrom,
+  relation,
+  level,
+  stitches,
+  back,
+  sides,
+}: PlaceSaid): string[] {
+  const from = countFrom ? ` from the ${countFrom}` : '';
+  return [
+    gap ? `between R${gap[0]} and R${gap[1]}${from}` : '',
+    range ? `from R${range[0]} to R${range[1]}` : '',
+    round === undefined ? '' : `at round ${round}${from}`,
+    relation
+      ? `${relation.rounds} rounds ${relation.direction} the ${relation.to === 'edge' ? 'live edge' : relation.to}`
+      : '',
+    level ? `on the same round as the ${level}` : '',
+    stitches ? `at ${stitches.length === 1 ? 'stitch' : 'stitches'} ${stitches.join(' and ')}` : '',
+    back ? 'at the back' : '',
+    sides === undefined
+      ? ''
+      : sides === 'both'
+        ? 'on both sides'
+        : sides === 'middle'
+          ? 'in the middle'
+          : `on the ${sides} side`,
+  ].filter((words) => words !== '');
+}
+
+const verbWords: Record<'sew' | 'nosew' | 'pin', string> = { sew: 'Sew', nosew: 'No-sew: join', pin: 'Pin' };
+
+/** The sentence that is read back to the same. */
+export function writeJoin(join: JoinSentence | PinSentence): string {
+  const joined = join.joined.length > 0 ? join.joined : [{ parts: [], wall: null }];
+  const what = joined.map(({ parts, wall }) => {
+    const names = parts.length === 0 ? 'it' : parts.map(unitsWords).join(' and ');
+    return wall ? `${names} to the ${wall.name.toLowerCase()}` : names;
+  });
+  const edge = join.edge === null ? [] : [join.edge === 'open' ? 'by the open edge' : join.edge];
+  const words = [`${verbWords[join.kind]} ${what.join(' and ')}`, ...placeWords(join), ...edge];
+  return `${words.join(', ')}.`;
+}
+
+const part = (
+  name: string,
+  count: NamedUnits['count'] = null,
+  side: NamedUnits['side'] = null,
+): NamedUnits => ({
+  id: name.toLowerCase(),
+  name,
+  count,
+  side,
+});
+const wall = (name: string): NamedPart => ({ id: name.toLowerCase(), name });
+
+/** What sentences that join come to. */
+export const joinExamples: readonly (readonly [string, Partial<JoinSentence | PinSentence>])[] = [
+  [
+    'Sew the ears to the head between R4 and R5.',
+    { kind: 'sew', joined: [{ parts: [part('Ears')], wall: wall('Head') }], gap: [4, 5] },
+  ],
+  [
+    'Sew the left arm to the body at round 20.',
+    { kind: 'sew', joined: [{ parts: [part('Arm', 1, 'left')], wall: wall('Body') }], round: 20 },
+  ],
+  [
+    'Sew the head and the two legs onto the body.',
+    { joined: [{ parts: [part('Head', 1), part('Legs', 2)], wall: wall('Body') }] },
+  ],
+  [
+    'Sew the ears to the head and the head to the body.',
+    {
+      joined: [
+        { parts: [part('Ears')], wall: wall('Head') },
+        { parts: [part('Head', 1)], wall: wall('Body') },
+      ],
+    },
+  ],
+  [
+    'Pin the tail to the body, at the back.',
+    { kind: 'pin', joined: [{ parts: [part('Tail', 1)], wall: wall('Body') }], back: true },
+  ],
+  [
+    'Flatten the ears and sew them to the head.',
+    { kind: 'sew', edge: 'flattened', joined: [{ parts: [part('Ears')], wall: wall('Head') }] },
+  ],
+];

@@ -1,0 +1,167 @@
+import * as fc from 'fast-check';
+import { closeExamples, writeClose, type CloseSentence } from './close';
+import { cutExamples, writeCut, type CutSentence } from './cut';
+import { foldExamples, writeFold, type FoldSentence } from './fold';
+import { isJoin, joinExamples, writeJoin, type JoinSentence, type PinSentence } from './join';
+import { PartNames } from './names';
+import { handOver } from './owners';
+import type { Sentence } from './sentence';
+import { readSentences } from './readSentences';
+import { stuffExamples, writeStuff, type Portion, type StuffSentence } from './stuff';
+import type { PartSource } from '../pattern';
+
+const names = ['Head', 'Body', 'Ears', 'Arm', 'Legs', 'Tail'];
+const partOf = (name: string): PartSource =>
+  ({
+    id: name.toLowerCase(),
+    name,
+    make: 2,
+    line: 1,
+    firstLine: 1,
+    lastLine: 1,
+    rounds: [],
+    steps: [],
+  }) as unknown as PartSource;
+
+/** A sentence as it stands in a pattern that has these parts. */
+function inPattern(text: string): Sentence[] {
+  const parts = names.map(partOf);
+  const [home] = parts;
+  home!.steps = readSentences(text, 1);
+  handOver(parts, []);
+  return parts.flatMap(({ steps }) => steps);
+}
+
+const written = (sentence: Sentence): string => {
+  switch (sentence.kind) {
+    case 'stuff':
+      return writeStuff(sentence);
+    case 'close':
+      return writeClose(sentence);
+    case 'fold':
+      return writeFold(sentence);
+    case 'cut':
+      return writeCut(sentence);
+    case 'feature':
+      throw new Error('features are written by their rules');
+    default:
+      return writeJoin(sentence);
+  }
+};
+
+/** What a sentence says, without where it stands. */
+function saying({
+  text: _text,
+  line: _line,
+  whole: _whole,
+  span: _span,
+  on: _on,
+  roundNumbers: _numbers,
+  ...said
+}: Sentence) {
+  return said;
+}
+
+test.each([...stuffExamples, ...closeExamples, ...foldExamples, ...cutExamples, ...joinExamples])(
+  '%s',
+  (text, expected) => {
+    const [sentence, ...more] = inPattern(text);
+    expect(more).toEqual([]);
+    expect(sentence).toMatchObject(expected);
+    // Written back it says the same.
+    const [again] = inPattern(written(sentence!));
+    expect(saying(again!)).toEqual(saying(sentence!));
+  },
+);
+
+const named = fc.constantFrom(null, { id: 'body', name: 'Body' }, { id: 'tail', name: 'Tail' });
+const after = fc.option(fc.integer({ min: 1, max: 60 }), { nil: undefined });
+const portion: fc.Arbitrary<Portion | null> = fc.oneof(
+  fc.constant(null),
+  fc.record({ by: fc.constant('end' as const), end: fc.constantFrom('upper' as const, 'lower' as const) }),
+  fc.record({
+    by: fc.constant('rounds' as const),
+    rounds: fc.integer({ min: 2, max: 12 }),
+    at: fc.constantFrom('first' as const, 'last' as const),
+  }),
+);
+const unit = fc.record({
+  name: fc.constantFrom('Ears', 'Arm', 'Legs', 'Tail'),
+  count: fc.constantFrom(1, 2, 3, 'all' as const),
+});
+const stuffs = fc
+  .record({ firmness: fc.constantFrom('light', 'medium', 'firm', null), portion, part: named, after })
+  .map((said) => ({ kind: 'stuff', empty: null, ...said }) as StuffSentence);
+const closes = fc
+  .record({
+    how: fc.constantFrom('gathered', 'sewn'),
+    stitches: fc.option(fc.integer({ min: 3, max: 12 })),
+    part: named,
+    after,
+  })
+  .map((said) => ({ kind: 'close', ...said }) as CloseSentence);
+const folds = fc
+  .record({ how: fc.constantFrom('folded', 'flattened', 'pinched'), part: named })
+  .map((said) => ({ kind: 'fold', ...said }) as FoldSentence);
+const cuts = fc
+  .record({ tailMm: fc.option(fc.integer({ min: 5, max: 60 }).map((cm) => cm * 10)), part: named })
+  .map((said) => ({ kind: 'cut', ...said }) as CutSentence);
+const joins = fc
+  .record({
+    kind: fc.constantFrom('sew', 'nosew', 'pin'),
+    parts: fc.uniqueArray(unit, { minLength: 1, maxLength: 2, selector: ({ name }) => name }),
+    wall: fc.constantFrom('Head', 'Body'),
+    round: fc.option(fc.integer({ min: 1, max: 60 }), { nil: undefined }),
+    stitches: fc.option(
+      fc.integer({ min: 1, max: 60 }).map((n) => [n]),
+      { nil: undefined },
+    ),
+    back: fc.constantFrom(true, undefined),
+    edge: fc.constantFrom('open', 'flattened', 'pinched', null),
+  })
+  .map(({ parts, wall, ...said }) => {
+    const joined = [
+      {
+        parts: parts.map(({ name, count }) => ({ id: name.toLowerCase(), name, count, side: null })),
+        wall: { id: wall.toLowerCase(), name: wall },
+      },
+    ];
+    return { joined, ...said } as unknown as JoinSentence | PinSentence;
+  });
+
+test('whatever is written is read back to the same', () => {
+  fc.assert(
+    fc.property(fc.oneof(stuffs, closes, folds, cuts, joins), (sentence: Sentence) => {
+      const text = written(sentence);
+      const [again, ...more] = inPattern(text);
+      expect([text, more.length]).toEqual([text, 0]);
+      const wanted = Object.fromEntries(Object.entries(sentence).filter(([, value]) => value !== undefined));
+      expect([text, saying(again!)]).toEqual([text, wanted]);
+    }),
+    { numRuns: 400 },
+  );
+});
+
+test('names of parts are words: one or many, to which, from how many, beside which', () => {
+  const parts = new PartNames(['Front Leg', 'Ears', 'Body', 'Back'].map((name) => ({ id: name, name })));
+  expect(
+    parts.in('Sew both front legs to the body').map(({ id, count, isGoal }) => [id, count, isGoal]),
+  ).toEqual([
+    ['Front Leg', 2, false],
+    ['Body', 1, true],
+  ]);
+  expect(parts.in('Spots on both sides of the leg')[0]).toMatchObject({ id: 'Front Leg', isBeside: true });
+  expect(parts.in('Ears: sew on')[0]).toMatchObject({ id: 'Ears', opens: true });
+  // A place is no part.
+  expect(parts.in('On the back of it')).toEqual([]);
+});
+
+test('what joins goes by its names, also where it stands among another part’s lines', () => {
+  const [join] = inPattern('Sew the ears to the head, the arm and the legs to the body');
+  expect(
+    join && isJoin(join) && join.joined.map(({ parts, wall }) => [parts.map(({ id }) => id), wall?.id]),
+  ).toEqual([
+    [['ears'], 'head'],
+    [['arm', 'legs'], 'body'],
+  ]);
+});

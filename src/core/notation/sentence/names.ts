@@ -1,0 +1,157 @@
+/** A part, by what outlives renaming, and by its name as it stands in its heading. */
+export interface NamedPart {
+  id: string;
+  name: string;
+}
+
+/** A part a sentence names: how many of its units, and which. */
+export interface NamedUnits extends NamedPart {
+  /** how many of them; null where the sentence does not say */
+  count: number | 'all' | null;
+  /** which of a pair, as one looks at the toy's front */
+  side: 'left' | 'right' | null;
+}
+
+/** A part that is named, and how it stands in the sentence. */
+export interface Mention extends NamedUnits {
+  /** after `to`, `onto`, `on`, `of`, `into`, `in`, `at`: what something else is brought to */
+  isGoal: boolean;
+  /** `both sides of the arm`: where something is, not what it is on */
+  isBeside: boolean;
+  /** it opens the sentence and a colon or comma follows */
+  opens: boolean;
+  /** index of its first word */
+  at: number;
+}
+
+interface Word {
+  text: string;
+  /** the sign that follows it, if one does */
+  sign: string;
+}
+
+const counts: Record<string, number | 'all'> = {
+  a: 1,
+  an: 1,
+  one: 1,
+  two: 2,
+  both: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  seven: 7,
+  eight: 8,
+  all: 'all',
+  each: 'all',
+  every: 'all',
+};
+const goals = new Set(['to', 'onto', 'on', 'of', 'into', 'in', 'at', 'against']);
+const between = new Set([
+  'the',
+  'his',
+  'her',
+  'its',
+  'their',
+  'of',
+  'main',
+  'side',
+  'sides',
+  'top',
+  'bottom',
+  'front',
+  'back',
+]);
+// A place on a part, not a part, also where one is called so.
+const places = new Set(['back', 'front', 'top', 'middle', 'base', 'left', 'right', 'start', 'end', 'side']);
+
+const single = (word: string): string => (/(?:[^s])s$/.test(word) ? word.slice(0, -1) : word);
+
+function wordsOf(text: string): Word[] {
+  return [...text.toLowerCase().matchAll(/([\p{L}\p{N}’'-]+)([:,;.]?)/gu)].map(
+    ([, word = '', sign = '']) => ({
+      text: word,
+      sign,
+    }),
+  );
+}
+
+/** The words of a name that may stand for it: all of them, or the last one. */
+function callingsOf(name: string): string[][] {
+  const words = wordsOf(name).map(({ text }) => single(text));
+  const last = words.at(-1);
+  const known = [words, ...(words.length > 1 && last ? [[last]] : [])];
+  return known.filter(
+    (calling) =>
+      calling.length > 0 &&
+      !(calling.length === 1 && (places.has(calling[0] ?? '') || (calling[0] ?? '').length < 2)),
+  );
+}
+
+/** The names of a toy's parts, as words of the language. */
+export class PartNames {
+  private readonly callings: (NamedPart & { words: string[] })[];
+
+  constructor(parts: readonly NamedPart[]) {
+    const known = parts.flatMap(({ id, name }) => callingsOf(name).map((words) => ({ id, name, words })));
+    // The longer name first, and of two parts called by one word the first.
+    this.callings = known.sort((a, b) => b.words.length - a.words.length);
+  }
+
+  /** Every part a sentence names, in order. */
+  in(sentence: string): Mention[] {
+    const words = wordsOf(sentence);
+    const found: Mention[] = [];
+    for (let at = 0; at < words.length;) {
+      const one = this.callings.find(({ words: calling }) =>
+        calling.every((word, i) => single(words[at + i]?.text ?? '') === word),
+      );
+      if (!one) {
+        at += 1;
+        continue;
+      }
+      const until = at + one.words.length;
+      const many = words[until - 1]?.text !== one.words.at(-1);
+      const before = beforeName(words, at);
+      found.push({
+        id: one.id,
+        name: one.name,
+        isBeside: before.isBeside,
+        count: before.count ?? (many ? null : before.side || before.article ? 1 : null),
+        side: before.side,
+        isGoal: before.isGoal,
+        opens: before.opens && /[:,]/.test(words[until - 1]?.sign ?? ''),
+        at,
+      });
+      at = until;
+    }
+    return found;
+  }
+}
+
+/** What stands before a name and belongs to it: `to both sides of the`, `the two front`. */
+function beforeName(words: readonly Word[], at: number) {
+  let side: Mention['side'] = null;
+  let count: Mention['count'] = null;
+  let article = false;
+  let i = at - 1;
+  for (; i >= 0; i -= 1) {
+    const { text, sign } = words[i] ?? { text: '', sign: '.' };
+    if (sign !== '') break;
+    if (text === 'left' || text === 'right') side = text;
+    else if (text in counts) count ??= counts[text] ?? null;
+    else if (/^\d+$/.test(text)) count ??= Number(text);
+    else if (text === 'the') article = true;
+    else if (!between.has(text)) break;
+    // `both sides of the head`: the count is of the sides.
+    if (text === 'side' || text === 'sides') count = null;
+  }
+  const lead = words[i]?.sign === '' ? words[i]?.text : undefined;
+  const passed = words.slice(i + 1, at).map(({ text }) => text);
+  const isGoal =
+    (lead !== undefined && goals.has(lead)) ||
+    passed.includes('of') ||
+    passed.some((word) => goals.has(word));
+  const isBeside = passed.some((word) => word === 'side' || word === 'sides');
+  return { side, count, article, isGoal, isBeside, opens: i < 0 };
+}

@@ -1,0 +1,109 @@
+import type { PartSource } from '../pattern';
+import type { FeatureSentence } from './feature';
+import { isJoin, joinedIn } from './join';
+import { PartNames, type NamedPart } from './names';
+import type { FeatureKind } from './said';
+import type { Sentence } from './sentence';
+
+/** A sentence that stands outside the parts, under a heading such as `Assembly`, with the part before that heading. */
+export interface LooseSentence {
+  step: Sentence;
+  after: PartSource;
+}
+
+// Headings over what is done once the parts are made.
+const finishing =
+  /^(?:assembl(?:y|ing|e)(?: instructions?)?|making up|make up|putting (?:it|everything|them|the (?:pieces|parts|toy)) together|put together|finish(?:ing)?(?: (?:up|off|touches|details))?|to finish|sewing(?: (?:up|together|it together))?|joining(?: the (?:parts|pieces))?|(?:the )?faces?|facial (?:features|details)|face details|(?:final |last )?details|embroider(?:y|ing)|features|decorat(?:ion|ing))$/i;
+
+/** Whether a heading stands over sentences about several parts and not over a part of its own. */
+export const isFinishing = (name: string): boolean => finishing.test(name);
+
+const facial: ReadonlySet<FeatureKind> = new Set([
+  'eyes',
+  'nose',
+  'mouth',
+  'brows',
+  'lashes',
+  'cheeks',
+  'whiskers',
+  'sculpting',
+]);
+/** The sentence with the parts that it names, now that all headings are known. */
+function withNames(sentence: Sentence, names: PartNames): Sentence {
+  if (sentence.kind === 'feature') return sentence;
+  const mentions = names.in(sentence.text);
+  if (isJoin(sentence)) return { ...sentence, joined: joinedIn(mentions) };
+  // A tail of yarn is no tail: what is cut is cut of something.
+  const [first] = sentence.kind === 'cut' ? mentions.filter(({ isGoal }) => isGoal) : mentions;
+  return first ? { ...sentence, part: { id: first.id, name: first.name } } : sentence;
+}
+
+/** The part a sentence says it is about: of several the first named. */
+function partNamed({ text }: Sentence, names: PartNames): NamedPart | null {
+  return names.in(text).find(({ isGoal, isBeside, opens }) => (isGoal && !isBeside) || opens) ?? null;
+}
+
+/** Whether it belongs to a face: by what it is or by what it goes by. A bow beside the eyes is where the eyes are. */
+function isOfFace(sentence: FeatureSentence): boolean {
+  const { feature, relation, stitchesFrom, level, inLine, outward } = sentence;
+  const goesBy = [feature, relation?.to, stitchesFrom?.to, level, inLine?.to, outward?.from];
+  return goesBy.some((name) => facial.has(name as FeatureKind));
+}
+
+/** The part that has the eyes, else the head. */
+function faceOf(parts: readonly PartSource[]): PartSource | undefined {
+  const hasEyes = (part: PartSource) =>
+    part.steps.some((step) => step.kind === 'feature' && step.feature === 'eyes');
+  return parts.find(hasEyes) ?? parts.find(({ name }) => /\b(?:head|face)\b/i.test(name));
+}
+
+const give = (part: PartSource, step: Sentence) => part.steps.push({ ...step, on: part.name.toLowerCase() });
+
+/** The other part a sentence is about, where it names one; what joins stays where it is written. */
+function aboutPart(step: Sentence, names: PartNames): NamedPart | null {
+  if (step.kind === 'feature') return partNamed(step, names);
+  return isJoin(step) ? null : step.part;
+}
+
+/** What names another part than it stands in goes to that. */
+function giveWhatIsNamed(parts: readonly PartSource[], names: PartNames): void {
+  const moves = parts.flatMap((part) =>
+    part.steps.flatMap((step) => {
+      const named = aboutPart(step, names);
+      const to = named && parts.find(({ id }) => id === named.id);
+      return to && to !== part ? [{ step, from: part, to }] : [];
+    }),
+  );
+  for (const { step, from, to } of moves) {
+    from.steps = from.steps.filter((one) => one !== step);
+    give(to, step);
+  }
+}
+
+/**
+ * Gives sentences to the parts they are about: what names another part than it stands in, and what stands outside all of them. There a
+ * face goes on the head, or where the eyes are; what names nothing goes where the sentence before it went.
+ */
+export function handOver(parts: readonly PartSource[], loose: readonly LooseSentence[]): void {
+  const names = new PartNames(parts);
+  for (const part of parts) part.steps = part.steps.map((step) => withNames(step, names));
+  giveWhatIsNamed(parts, names);
+  const work = parts.filter(({ rounds }) => rounds.length > 0);
+  let before: PartSource | null = null;
+  for (const { step: read, after } of loose) {
+    const step = withNames(read, names);
+    const named = partNamed(step, names) ?? aboutPart(step, names);
+    const own = named ? parts.find(({ id }) => id === named.id) : undefined;
+    if (step.kind === 'feature') {
+      const owner: PartSource =
+        own ?? (isOfFace(step) ? faceOf(parts) : undefined) ?? before ?? work[0] ?? after;
+      give(owner, step);
+      before = owner;
+      continue;
+    }
+    // Sewing and stuffing that names no part stays with the part before, as it would without a heading.
+    if (step.kind === 'stuff' || step.kind === 'close') give(own ?? after, step);
+    else after.steps.push(step);
+  }
+  for (const part of parts) part.steps.sort((a, b) => a.line - b.line || a.span.from - b.span.from);
+}

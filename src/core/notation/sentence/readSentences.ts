@@ -1,0 +1,128 @@
+import type { IToken, TokenType } from 'chevrotain';
+import { closeVerbs, readClose } from './close';
+import { cutVerbs, readCut } from './cut';
+import { readFeature, type FeatureSentence } from './feature';
+import { foldVerbs, readFold } from './fold';
+import { noSewVerbs, pinVerbs, readJoin, sewVerbs } from './join';
+import { SentenceParser } from './parser';
+import type { Phrases } from './phrases';
+import type { FeatureKind, Said } from './said';
+import type { Sentence, SentenceKind } from './sentence';
+import { splitSentences } from './split';
+import { readStuff, stuffVerbs } from './stuff';
+import { stitched, styles } from './styleWords';
+import { featureOf, is, S, sentenceLexer } from './tokens';
+
+let parser: SentenceParser | undefined;
+
+/** The words that a sentence is about: without one of them there is nothing to do and nothing to place. */
+const carriers = [
+  ...stuffVerbs,
+  ...closeVerbs,
+  ...sewVerbs,
+  ...noSewVerbs,
+  ...pinVerbs,
+  ...foldVerbs,
+  ...cutVerbs,
+  S.Insert,
+  S.Embroider,
+  S.Safety,
+  S.Smile,
+  S.Lips,
+  S.OverEye,
+  ...featureOf.map(([type]) => type),
+  ...styles.flatMap(([type, style]) => (stitched.has(style) ? [type] : [])),
+];
+
+/** Whether it says where something goes or how large it is. */
+function isMeasured({ features, step, said, outward, vague, halfway }: Phrases): boolean {
+  const { sizeMm, gap, range, apart, showing, wide, relation, stitchesFrom, stitches, round } = step;
+  const numbers = [sizeMm, gap, range, apart, showing, wide, relation, stitchesFrom, stitches, round];
+  if (numbers.some((one) => one !== undefined)) return true;
+  if (vague !== null || outward !== null || halfway || step.atStart) return true;
+  return said.size > 0 || features[0] === 'sculpting';
+}
+
+function kindOf(phrases: Phrases): SentenceKind | null {
+  const { verbs, features } = phrases;
+  const said = (...wanted: readonly TokenType[]) => verbs.some((verb) => wanted.includes(verb));
+  const stuffing = said(...stuffVerbs);
+  if (said(...noSewVerbs)) return 'nosew';
+  if (stuffing && !said(S.Insert, S.Safety, S.Embroider)) return 'stuff';
+  if (said(...closeVerbs)) return 'close';
+  const puts = said(S.Insert, S.Embroider, S.Safety, ...sewVerbs) || isMeasured(phrases);
+  if (features.length > 0 && puts) return 'feature';
+  if (said(...sewVerbs)) return 'sew';
+  if (said(...pinVerbs)) return 'pin';
+  if (said(...foldVerbs)) return 'fold';
+  if (said(...cutVerbs) && said(S.Tail)) return 'cut';
+  return stuffing ? 'stuff' : null;
+}
+
+/** A sentence as its kind reads it. */
+function sentenceOf(kind: SentenceKind, said: Said, phrases: Phrases, tokens: IToken[]): Sentence | null {
+  switch (kind) {
+    case 'feature':
+      return phrases.features[0] ? featureOfPhrases(phrases.features[0], said, phrases, tokens) : null;
+    case 'stuff':
+      return readStuff(said, phrases, tokens);
+    case 'close':
+      return readClose(said, phrases, tokens);
+    case 'fold':
+      return readFold(said, tokens);
+    case 'cut':
+      return readCut(said, phrases);
+    case 'pin':
+      return readJoin('pin', said, phrases, tokens);
+    case 'sew':
+    case 'nosew':
+      return readJoin(kind, said, phrases, tokens);
+  }
+}
+
+function featureOfPhrases(
+  feature: FeatureKind,
+  said: Said,
+  phrases: Phrases,
+  tokens: readonly IToken[],
+): FeatureSentence {
+  const { firmness: _firmness, tailMm: _tailMm, ...met } = phrases.step;
+  const sentence: FeatureSentence = { ...met, ...said, kind: 'feature', feature };
+  const names = (type: TokenType) => tokens.some((token) => is(token, type));
+  if (names(S.Above) && names(S.Below)) sentence.aboveAndBelow = true;
+  if (names(S.RoundWord)) sentence.roundsNamed = true;
+  readFeature(sentence, feature, phrases, said.whole);
+  return sentence;
+}
+
+/**
+ * Reads assembly sentences: `Insert 9 mm safety eyes between R8 and R9, 6 stitches showing. Stuff firmly.`
+ *
+ * @param text one line as written
+ * @param line its number, from 1
+ * @returns one value for each sentence understood, in order; empty where the line says nothing Hoppla knows
+ */
+export function readSentences(text: string, line: number): Sentence[] {
+  parser ??= new SentenceParser();
+  const read: Sentence[] = [];
+  for (const tokens of splitSentences(sentenceLexer.tokenize(text).tokens)) {
+    const [first] = tokens;
+    const last = tokens.at(-1);
+    if (!first || !last || !tokens.some((token) => is(token, ...carriers))) continue;
+    const phrases = parser.read(tokens);
+    const kind = kindOf(phrases);
+    if (!kind) continue;
+    const span = { from: first.startOffset, to: last.startOffset + last.image.length };
+    const { roundNumbers } = phrases.step;
+    const said: Said = {
+      text: text.slice(span.from, span.to),
+      line,
+      whole: text,
+      span,
+      ...(roundNumbers ? { roundNumbers } : {}),
+    };
+    const sentence = sentenceOf(kind, said, phrases, tokens);
+    if (sentence) read.push(sentence);
+  }
+  return read;
+}

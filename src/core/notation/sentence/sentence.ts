@@ -1,0 +1,12 @@
+import type { CloseSentence } from './close';
+import type { CutSentence } from './cut';
+import type { FeatureSentence } from './feature';
+import type { FoldSentence } from './fold';
+import type { JoinSentence, PinSentence } from './join';
+import type { StuffSentence } from './stuff';
+
+/** An assembly sentence, read: one value a kind, each with what that kind says. */
+export type Sentence =
+  FeatureSentence | StuffSentence | CloseSentence | JoinSentence | PinSentence | FoldSentence | CutSentence;
+
+export type SentenceKind = Sentence['kind'];

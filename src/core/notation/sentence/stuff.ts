@@ -1,0 +1,95 @@
+import { S } from './tokens';
+import type { IToken } from 'chevrotain';
+import type { NamedPart } from './names';
+import type { Phrases } from './phrases';
+import type { Firmness, MomentSaid, Said } from './said';
+
+/** Which share of a part is filled: by its end as one looks at the toy, or by rounds at an end of the work. */
+export type Portion =
+  { by: 'end'; end: 'upper' | 'lower' } | { by: 'rounds'; rounds: number; at: 'first' | 'last' };
+
+/** `Stuff firmly`, `Do not stuff`, `Stuff the lower half only` */
+export interface StuffSentence extends Said, MomentSaid {
+  kind: 'stuff';
+  /** how hard; `none` where it is left empty; null where the sentence does not say */
+  firmness: Firmness | null;
+  /** null for all of it */
+  portion: Portion | null;
+  /** what stays empty, where only that is said */
+  empty: Portion | null;
+  /** the part that is named; null for the one it stands with */
+  part: NamedPart | null;
+}
+
+export const stuffVerbs = [S.Stuff, S.NotStuff] as const;
+
+const upper = /^(?:upper|top|head)$/i;
+const lower = /^(?:lower|bottom|foot|feet|base)$/i;
+const halves = /^(?:half|part|end|third|portion|tip|foot|feet)$/i;
+
+/** The share a sentence names: `the lower half`, `the last 4 rounds`. */
+function portionIn(tokens: readonly IToken[]): Portion | null {
+  const words = tokens.map(({ image }) => image.toLowerCase());
+  for (const [i, word] of words.entries()) {
+    const next = words[i + 1] ?? '';
+    const rounds = Number(next);
+    if ((word === 'last' || word === 'first') && Number.isInteger(rounds) && rounds > 0)
+      return { by: 'rounds', rounds, at: word };
+    if (upper.test(word) && halves.test(next)) return { by: 'end', end: 'upper' };
+    if (lower.test(word) && halves.test(next)) return { by: 'end', end: 'lower' };
+    if (/^(?:foot|feet)$/.test(word) && words[i - 1] === 'the') return { by: 'end', end: 'lower' };
+  }
+  return null;
+}
+
+/** Reads a sentence about stuffing. */
+export function readStuff(said: Said, { step }: Phrases, tokens: readonly IToken[]): StuffSentence {
+  const { firmness, after } = step;
+  const portion = portionIn(tokens);
+  // `Don't stuff the last 4 rounds` leaves those empty; the rest is filled.
+  const leaves = tokens.some((token) =>
+    /^(?:don['’]?t|not|without|leave|leaving|empty|unstuffed)$/i.test(token.image),
+  );
+  const emptyOnly = portion !== null && leaves && firmness !== 'none';
+  return {
+    ...said,
+    kind: 'stuff',
+    firmness: firmness ?? null,
+    portion: emptyOnly ? null : portion,
+    empty: emptyOnly ? portion : null,
+    part: null,
+    ...(after === undefined ? {} : { after }),
+  };
+}
+
+const portionWords = (portion: Portion): string =>
+  portion.by === 'end' ? `the ${portion.end} half` : `the ${portion.at} ${portion.rounds} rounds`;
+const firmWords: Record<Exclude<Firmness, 'none'>, string> = {
+  light: ' lightly',
+  medium: ' medium',
+  firm: ' firmly',
+};
+
+/** The sentence that is read back to the same. */
+export function writeStuff({ firmness, portion, empty, part, after }: StuffSentence): string {
+  const what = part ? ` the ${part.name.toLowerCase()}` : '';
+  const moment = after === undefined ? '' : `After round ${after}, `;
+  const begin = (verb: string) => (moment ? moment + verb.toLowerCase() : verb);
+  if (firmness === 'none') return `${begin('Do')} not stuff${what}.`;
+  if (empty) return `${begin('Don’t')} stuff ${portionWords(empty)}${part ? ` of${what}` : ''}.`;
+  const where = portion ? ` ${portionWords(portion)}${part ? ` of${what}` : ''}` : what;
+  return `${begin('Stuff')}${where}${firmness ? firmWords[firmness] : ''}.`;
+}
+
+const named = (name: string): NamedPart => ({ id: name.toLowerCase(), name });
+
+/** What sentences about stuffing come to. */
+export const stuffExamples: readonly (readonly [string, Partial<StuffSentence>])[] = [
+  ['Stuff firmly.', { firmness: 'firm', portion: null }],
+  ['Stuff the body lightly.', { firmness: 'light', part: named('Body') }],
+  ['Do not stuff.', { firmness: 'none' }],
+  ['No need to stuff the ears.', { firmness: 'none', part: named('Ears') }],
+  ['Stuff the lower half only.', { firmness: null, portion: { by: 'end', end: 'lower' } }],
+  ['Don’t stuff the last 4 rounds.', { firmness: null, empty: { by: 'rounds', rounds: 4, at: 'last' } }],
+  ['After round 9, stuff firmly.', { firmness: 'firm', after: 9 }],
+];
