@@ -244,7 +244,7 @@ test('the eyes in other sizes and looks, with rings, and stitched for a small ch
   await page.getByRole('radio', { name: 'Pressed in' }).click();
   await expect.poll(() => holes(page)).toHaveLength(2);
   await page.getByRole('tab', { name: 'Text' }).click();
-  await expect(text).toHaveValue(/^Eyes: \d+ mm, between R8 and R9, 7 post to post/m);
+  await expect(text).toHaveValue(/^Eyes: \d+ mm, between R8 and R9, 7 apart \(6 showing\)/m);
 });
 
 test('a miscount on the real piece is found before anything is moved', async ({ page }) => {

@@ -46,6 +46,7 @@ function plural(n: number, word = 'stitch'): string {
   return `${n} ${word}${n === 1 ? '' : word.endsWith('h') ? 'es' : 's'}`;
 }
 
+/** One round under its checks. */
 interface Context {
   part: PartSource;
   source: RoundSource;
@@ -54,89 +55,102 @@ interface Context {
   belowLabel: number | null;
 }
 
-function roundProblems({ part, source, work, below, belowLabel }: Context): Problem[] {
-  const problems: Problem[] = [];
-  const { line, number } = source;
-  const { total } = source.work;
-  const name = source.row ? 'Row' : 'Round';
-  const place = { part: part.name, round: number, line };
-  const column = (source.work.label?.span.to ?? 0) + 1;
-  const add = (code: string, severity: Problem['severity'], message: string, at = column) =>
-    problems.push({ code, severity, ...place, column: at, message, suggestions: [] });
-  const unknown = unknownStitches(source.work.items, source.text);
-  for (const item of unknown) {
-    add(
-      'unknown-stitch',
-      'error',
-      `${name} ${number}: “${item.text}” is no stitch Hoppla knows. Write it another way, or define what it does.`,
-      item.span.from + 1,
-    );
-  }
-  if (source.work.items.length === 0)
-    add(
-      'round-empty',
-      'error',
-      `${name} ${number} says nothing to work. Write its stitches, or take the line out.`,
-    );
-  for (const bracket of source.work.brackets) {
-    add(
-      'bracket-unpaired',
-      'warning',
-      `${name} ${number}: a bracket has no partner. Check where the repeat begins and ends.`,
-      bracket.from + 1,
-    );
-  }
-  if (work.tooLarge) {
-    add(
-      'too-large',
-      'error',
-      `${name} ${number} would have more than ${limits.roundStitches} stitches, or more turns than a round can. Check its numbers.`,
-    );
-    return problems;
-  }
-  // With a word not understood the count can't be right; asking for the word is enough.
-  if (unknown.length > 0) return problems;
+type Found = Pick<Problem, 'code' | 'severity' | 'message'> & { at?: number };
+
+const nameOf = ({ source }: Context) => `${source.row ? 'Row' : 'Round'} ${source.number}`;
+const underOf = ({ source, belowLabel }: Context) =>
+  belowLabel === null ? 'the start' : `${source.row ? 'row' : 'round'} ${belowLabel}`;
+
+/** What can't be read as it stands. */
+function unreadable(context: Context): Found[] {
+  const { source } = context;
+  const name = nameOf(context);
+  const unknown = unknownStitches(source.work.items, source.text).map((item): Found => ({
+    code: 'unknown-stitch',
+    severity: 'error',
+    message: `${name}: “${item.text}” is no stitch Hoppla knows. Write it another way, or define what it does.`,
+    at: item.span.from + 1,
+  }));
+  const brackets = source.work.brackets.map((bracket): Found => ({
+    code: 'bracket-unpaired',
+    severity: 'warning',
+    message: `${name}: a bracket has no partner. Check where the repeat begins and ends.`,
+    at: bracket.from + 1,
+  }));
+  const message = `${name} says nothing to work. Write its stitches, or take the line out.`;
+  const empty: Found[] =
+    source.work.items.length === 0 ? [{ code: 'round-empty', severity: 'error', message }] : [];
+  return [...unknown, ...empty, ...brackets];
+}
+
+/** A round that makes nothing. */
+function barren(context: Context): Found[] {
+  const { source, work } = context;
   const works = source.work.items.some(({ type }) => type === 'work' || type === 'group' || type === 'skip');
-  if (works && (work.madeUp || work.made === 0)) {
-    add(
-      'round-no-stitch',
-      'error',
-      `${name} ${number} makes no stitch as it is written. ${work.madeUp ? 'It is taken as plain, so that the rest can be counted; write' : 'Write'} what it works.`,
-    );
-  }
-  if (work.madeUp) return problems;
-  const under = belowLabel === null ? 'the start' : `${name.toLowerCase()} ${belowLabel}`;
-  if (work.used > below) {
-    add(
-      'not-enough-stitches',
-      'error',
-      `${name} ${number} works into ${plural(work.used)}, but ${under} has only ${below}: ${work.used - below} too few.`,
-    );
-  }
+  if (!works || !(work.madeUp || work.made === 0)) return [];
+  const write = work.madeUp ? 'It is taken as plain, so that the rest can be counted; write' : 'Write';
+  const message = `${nameOf(context)} makes no stitch as it is written. ${write} what it works.`;
+  return [{ code: 'round-no-stitch', severity: 'error', message }];
+}
+
+/** What the round needs against what there is below. */
+function miscounted(context: Context): Found[] {
+  const { source, work, below } = context;
+  const [name, under] = [nameOf(context), underOf(context)];
+  const { total } = source.work;
   const left = work.left - work.leftOnPurpose;
+  const found: Found[] = [];
+  if (work.used > below) {
+    const message = `${name} works into ${plural(work.used)}, but ${under} has only ${below}: ${work.used - below} too few.`;
+    found.push({ code: 'not-enough-stitches', severity: 'error', message });
+  }
   if (left > 0 && work.remainder) {
-    add(
-      'repeat-remainder',
-      'error',
-      `${name} ${number}: the repeat takes ${plural(work.remainder.size)} and does not fill the ${below} of ${under}: ${left} left over.`,
-    );
+    const message = `${name}: the repeat takes ${plural(work.remainder.size)} and does not fill the ${below} of ${under}: ${left} left over.`;
+    found.push({ code: 'repeat-remainder', severity: 'error', message });
   }
+  const unworked = left > 0 && !work.remainder;
   if (total && total.value !== work.made) {
-    const leftOver = left > 0 && !work.remainder ? ` ${plural(left)} of ${under} stay unworked.` : '';
-    add(
-      'count-mismatch',
-      'error',
-      `${name} ${number} says ${total.value}, but makes ${work.made}.${leftOver}`,
-      total.span.from + 1,
-    );
-  } else if (left > 0 && !work.remainder) {
-    add(
-      'stitches-left',
-      source.row ? 'warning' : 'error',
-      `${name} ${number} works ${work.used} of the ${below} stitches of ${under}: ${left} left over.`,
-    );
+    const leftOver = unworked ? ` ${plural(left)} of ${under} stay unworked.` : '';
+    const message = `${name} says ${total.value}, but makes ${work.made}.${leftOver}`;
+    found.push({ code: 'count-mismatch', severity: 'error', message, at: total.span.from + 1 });
+  } else if (unworked) {
+    const message = `${name} works ${work.used} of the ${below} stitches of ${under}: ${left} left over.`;
+    found.push({ code: 'stitches-left', severity: source.row ? 'warning' : 'error', message });
   }
-  return problems;
+  return found;
+}
+
+function tooLarge(context: Context): Found[] {
+  if (!context.work.tooLarge) return [];
+  const message = `${nameOf(context)} would have more than ${limits.roundStitches} stitches, or more turns than a round can. Check its numbers.`;
+  return [{ code: 'too-large', severity: 'error', message }];
+}
+
+/** Everything that is wrong with one round by itself. */
+function roundProblems(context: Context): Problem[] {
+  const { part, source, work } = context;
+  const column = (source.work.label?.span.to ?? 0) + 1;
+  const unread = unreadable(context);
+  const large = tooLarge(context);
+  // With a word not understood the count can't be right; asking for the word is enough.
+  const isKnown = large.length === 0 && !unread.some(({ code }) => code === 'unknown-stitch');
+  const counted = isKnown ? [...barren(context), ...(work.madeUp ? [] : miscounted(context))] : [];
+  return [...unread, ...large, ...counted].map(({ at = column, ...found }) => ({
+    ...found,
+    part: part.name,
+    round: source.number,
+    line: source.line,
+    column: at,
+    suggestions: [],
+  }));
+}
+
+/** What a part comes to, counted round by round. */
+interface CheckedRounds {
+  checks: RoundCheck[];
+  problems: Problem[];
+  /** work that went into counting */
+  steps: number;
 }
 
 /**
@@ -145,99 +159,124 @@ function roundProblems({ part, source, work, below, belowLabel }: Context): Prob
  * After a round that is wrong, the next one is measured against the stated count where that is what it was written for, so
  * that one slip is reported once.
  */
-export function checkRounds(
-  part: PartSource,
-  terms: Terms,
-): { checks: RoundCheck[]; problems: Problem[]; steps: number } {
-  const checks: RoundCheck[] = [];
-  const problems: Problem[] = [];
-  const start = partStart(part);
-  const counts = new Map<number, number>();
-  const saidOfLine = new Set<string>();
-  let below = start?.places ?? Number.POSITIVE_INFINITY;
-  let belowLabel: number | null = null;
-  let colour = part.colour;
-  let before = 0;
-  let beforeRow = part.rounds[0]?.row ?? false;
-  let steps = 0;
-  let stitches = 0;
-  for (const [index, source] of part.rounds.entries()) {
-    if (stitches >= limits.toyStitches) {
-      problems.push(partTooLarge(part, source));
-      break;
+export function checkRounds(part: PartSource, terms: Terms): CheckedRounds {
+  return new RoundCounter(part, terms).count();
+}
+
+/** Counts a part from its start, a round at a time. */
+class RoundCounter {
+  private readonly checks: RoundCheck[] = [];
+  private readonly problems: Problem[] = [];
+  private readonly start: ReturnType<typeof partStart>;
+  /** stitches of each round by its number */
+  private readonly counts = new Map<number, number>();
+  private readonly saidOfLine = new Set<string>();
+  private below: number;
+  private belowLabel: number | null = null;
+  private colour: string | null;
+  private steps = 0;
+
+  constructor(
+    private readonly part: PartSource,
+    private readonly terms: Terms,
+  ) {
+    this.start = partStart(part);
+    this.below = this.start?.places ?? Number.POSITIVE_INFINITY;
+    this.colour = part.colour;
+  }
+
+  count(): CheckedRounds {
+    let stitches = 0;
+    let before: RoundSource | null = null;
+    for (const source of this.part.rounds) {
+      if (stitches >= limits.toyStitches) {
+        this.problems.push(partTooLarge(this.part, source));
+        break;
+      }
+      const restart = before !== null && source.row !== before.row && source.number === 1;
+      if (!restart) this.problems.push(...numbering(this.part, source, before?.number ?? 0));
+      stitches += this.countRound(source, before === null);
+      before = source;
     }
-    const first = index === 0;
-    const said = first && start ? start.items : roundItems(source, first);
-    const restart = source.row !== beforeRow && source.number === 1;
-    if (!restart) problems.push(...numbering(part, source, before));
-    before = source.number;
-    beforeRow = source.row;
+    return { checks: this.checks, problems: this.problems, steps: this.steps };
+  }
+
+  private countRound(source: RoundSource, first: boolean): number {
+    const said = first && this.start ? this.start.items : roundItems(source, first);
     const base = said.find((item) => item.type === 'base');
-    if (base?.type === 'base') {
-      const found = counts.get(base.round);
-      if (found === undefined) {
-        problems.push({
-          code: 'round-missing',
-          severity: 'error',
-          part: part.name,
-          round: source.number,
-          line: source.line,
-          column: base.span.from + 1,
-          message: `Round ${source.number} goes into the loops of round ${base.round}, but there is no such round above.`,
-          suggestions: [],
-        });
-      } else {
-        below = found;
-        belowLabel = base.round;
-      }
-    }
+    if (base?.type === 'base') this.goTo(source, base);
     // Folded, each stitch goes through two layers at once.
-    if (said.some((item) => item.type === 'layers') && Number.isFinite(below)) below = Math.floor(below / 2);
+    const folded = said.some((item) => item.type === 'layers') && Number.isFinite(this.below);
+    if (folded) this.below = Math.floor(this.below / 2);
     const stated = source.work.total?.value ?? null;
-    const items = first ? said : asMeant(said, below, stated, terms);
-    const options = { terms, colour, sink: nothing };
-    let work = workOrPlain(items, below, options);
-    steps += work.steps;
-    const previous = checks.at(-1);
-    if (
-      previous &&
-      !previous.ok &&
-      previous.stated !== null &&
-      previous.stated !== below &&
-      !base &&
-      !fits(work, stated, below)
-    ) {
-      const other = workOrPlain(items, previous.stated, options);
-      steps += other.steps;
-      if (fits(other, stated, previous.stated)) {
-        work = other;
-        below = previous.stated;
-      }
-    }
-    if (work.madeUp) work = { ...work, used: below, left: 0 };
-    const found = roundProblems({ part, source, work, below, belowLabel });
-    for (const problem of found) {
-      const key = `${problem.code}:${source.line}`;
-      if (!saidOfLine.has(key)) problems.push(problem);
-      saidOfLine.add(key);
-    }
-    const ok = !found.some((problem) => problem.severity === 'error');
-    checks.push({
+    const items = first ? said : asMeant(said, this.below, stated, this.terms);
+    const work = this.worked(items, stated, base !== undefined);
+    const ok = this.report(source, work);
+    this.checks.push({
       round: source.number,
       line: source.line,
       worked: work.made,
       stated,
-      below: Number.isFinite(below) ? below : null,
+      below: Number.isFinite(this.below) ? this.below : null,
       used: work.used,
       ok,
     });
-    counts.set(source.number, work.made);
-    colour = work.colour;
-    below = work.made;
-    belowLabel = source.number;
-    stitches += work.made;
+    this.counts.set(source.number, work.made);
+    this.colour = work.colour;
+    this.below = work.made;
+    this.belowLabel = source.number;
+    return work.made;
   }
-  return { checks, problems, steps };
+
+  /** A round worked into the free loops of an earlier one. */
+  private goTo(source: RoundSource, { round, span }: Extract<Item, { type: 'base' }>): void {
+    const found = this.counts.get(round);
+    if (found !== undefined) {
+      this.below = found;
+      this.belowLabel = round;
+      return;
+    }
+    this.problems.push({
+      code: 'round-missing',
+      severity: 'error',
+      part: this.part.name,
+      round: source.number,
+      line: source.line,
+      column: span.from + 1,
+      message: `Round ${source.number} goes into the loops of round ${round}, but there is no such round above.`,
+      suggestions: [],
+    });
+  }
+
+  /** The round over what there is, or over what the round before it says there should be, where it was written for that. */
+  private worked(items: readonly Item[], stated: number | null, based: boolean): Context['work'] {
+    const options = { terms: this.terms, colour: this.colour, sink: nothing };
+    const work = workOrPlain(items, this.below, options);
+    this.steps += work.steps;
+    const previous = this.checks.at(-1);
+    const meant = previous && !previous.ok && !based ? previous.stated : null;
+    const other =
+      meant !== null && meant !== this.below && !fits(work, stated, this.below)
+        ? workOrPlain(items, meant, options)
+        : null;
+    this.steps += other?.steps ?? 0;
+    const isMeant = other !== null && meant !== null && fits(other, stated, meant);
+    if (isMeant) this.below = meant;
+    const taken = isMeant ? other : work;
+    return taken.madeUp ? { ...taken, used: this.below, left: 0 } : taken;
+  }
+
+  /** Tells what is wrong, of a line that makes several rounds once; false where something is. */
+  private report(source: RoundSource, work: Context['work']): boolean {
+    const { part, below, belowLabel } = this;
+    const found = roundProblems({ part, source, work, below, belowLabel });
+    for (const problem of found) {
+      const key = `${problem.code}:${source.line}`;
+      if (!this.saidOfLine.has(key)) this.problems.push(problem);
+      this.saidOfLine.add(key);
+    }
+    return !found.some((problem) => problem.severity === 'error');
+  }
 }
 
 function partTooLarge(part: PartSource, { number, line }: RoundSource): Problem {

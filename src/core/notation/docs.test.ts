@@ -2,15 +2,25 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { splitSentences } from './sentence/split';
 import { sentenceLexer } from './sentence/tokens';
+import { problemCodes } from './problemCodes';
 import { readSentences } from './sentence/readSentences';
 
 /** The page of what is read, as it stands in the docs and in the app. */
 const page = readFileSync(join(__dirname, '../../../docs/notation.md'), 'utf8');
 const sentences = page
-  .slice(page.indexOf('\n## Sentences'))
+  .slice(page.indexOf('\n## Sentences'), page.indexOf('\n## Codes'))
   .split('\n')
   .filter((line) => line.startsWith('    '))
   .map((line) => line.trim());
+
+test('every code of a problem is listed with what it means, and no other', () => {
+  const listed = [...page.matchAll(/^\| `([a-z-]+)` \| (.*) \|$/gm)].map(([, code, meaning]) => [
+    code,
+    meaning,
+  ]);
+  const wanted = Object.entries(problemCodes);
+  expect(listed).toEqual(wanted);
+});
 
 test('there are examples to go by', () => {
   expect(sentences.length).toBeGreaterThan(30);

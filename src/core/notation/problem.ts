@@ -1,3 +1,5 @@
+import type { ProblemCode } from './problemCodes';
+
 /** `error`: the work can't be right as written; `warning`: look before going on; `info`: an assumption worth knowing. */
 export type Severity = 'error' | 'warning' | 'info';
 
@@ -16,7 +18,7 @@ export interface Suggestion {
 
 /** What is wrong, where, and what could be done. A value, never thrown. Lines and columns count from 1. */
 export interface Problem {
-  code: string;
+  code: ProblemCode;
   severity: Severity;
   part?: string;
   /** which part it is of: two parts may have one name */

@@ -1,3 +1,4 @@
+import type { ProblemCode } from '../../notation/problemCodes';
 import { turn, wrapAngle } from '../../shape/azimuth';
 import { landmarkLines } from '../frame/landmarks';
 import type { Place } from '../frame/faceFrame';
@@ -44,7 +45,7 @@ export function underWasher(form: PartForm, { line, azimuth }: Place, washerMm: 
 export function underWasherWords(
   { decreases, ridge }: UnderWasher,
   labels: ArrayLike<number>,
-): { code: string; words: string } | null {
+): { code: ProblemCode; words: string } | null {
   const [first] = decreases;
   if (first)
     return {

@@ -18,7 +18,7 @@ import { lineEdge } from '../rule/reach';
 import { hasPost, isAtBack, isPoint, isPressedEyes, isSewn, type FeatureRule } from '../rule/rule';
 import { apartFor, belongsToEach, widthOf } from './across';
 import { standsBy, type Anchor } from './anchors';
-import type { Report } from './finding';
+import type { Finding, Report } from './finding';
 import { needlePath } from './needlePath';
 import { needleGrid } from './needleGrid';
 import type { FeaturePlacement } from './placement';
@@ -159,13 +159,13 @@ function pairOf(placing: Placing, span: number, seat: Seat): Pair {
   return said?.apart === apart ? said : row.centred(apart, seat);
 }
 
-function spacingLeftOpen(rule: FeatureRule, id: string, counted: string) {
+function spacingLeftOpen(rule: FeatureRule, id: string, counted: string): Finding {
   if (isPressedEyes(rule)) {
     const message = `The sentence does not say how far apart the eyes are. They are put ${counted} apart until you say.`;
-    return { code: 'eyes-spacing', severity: 'warning' as const, message };
+    return { code: 'eyes-spacing', severity: 'warning', message };
   }
   const message = `The sentence does not say how far from the middle the ${id} ${id.endsWith('s') ? 'go' : 'goes'}. ${id.endsWith('s') ? 'They are' : 'It is'} put ${counted} apart, side to side, until you say.`;
-  return { code: 'feature-spacing', severity: 'warning' as const, message };
+  return { code: 'feature-spacing', severity: 'warning', message };
 }
 
 /** How far apart a pair is put where nothing says so. */
