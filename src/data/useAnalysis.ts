@@ -1,5 +1,5 @@
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
-import { readAhead } from '../core/notation/readPattern';
+import { readAhead } from '../core/notation/readLine';
 import { analyseToy, type ToyAnalysis } from '../core/toy/analyse';
 
 /** Reading goes on for so long before the thumb is heard again. */

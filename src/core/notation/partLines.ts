@@ -109,18 +109,21 @@ export function readSettings(line: string, part: PartSource | null): boolean {
   return false;
 }
 
-/**
- * `Repeat rounds 4 and 5 three times`, or with a label `R6-R9: repeat R5`, which says by its numbers how often.
- *
- * @param room asked before each round; no more are put in once it says no
- */
+/** Where rounds are repeated. */
+interface Repeating {
+  line: number;
+  /** says by its numbers how often */
+  label?: Label | undefined;
+  problems: Problem[];
+  /** asked before each round; no more are put in once it says no */
+  room: () => boolean;
+}
+
+/** `Repeat rounds 4 and 5 three times`, or with a label `R6-R9: repeat R5`. */
 export function repeatRounds(
   part: PartSource,
   item: Extract<Item, { type: 'repeatRounds' }>,
-  line: number,
-  problems: Problem[],
-  room: () => boolean,
-  label?: Label,
+  { line, label, problems, room }: Repeating,
 ): void {
   const copied = part.rounds.filter((round) => round.number >= item.first && round.number <= item.last);
   if (copied.length === 0) {

@@ -1,0 +1,232 @@
+import type { Item, WorkLine } from './ast';
+import { failureOf } from './failure';
+import { readWorkLine } from './grammar';
+import { readHeader, type Header } from './headers';
+import { readHeading, type Heading } from './heading';
+import { limits } from './limits';
+import { canonical, type Canonical } from './manners';
+import { readSentences } from './sentence/readSentences';
+import type { Sentence } from './sentence/sentence';
+import type { Terms } from './terms';
+
+/** What one line says by itself, whatever it turns out to be. */
+export interface LineRead {
+  work: WorkLine;
+  header: Header | null;
+  heading: Heading | null;
+  steps: Sentence[];
+  /** sentences on the line of a round, after its work */
+  after: Sentence[];
+  rounds: Canonical['rounds'];
+  termsSaid: Terms | null;
+  saysMiss: boolean;
+  /** what of the line was not read, from which sign on; the whole line where the reading failed */
+  unread: { from: number; report: string | null } | null;
+}
+
+// What a line says by itself depends on its text alone, so an edit re-reads one line and finds the others here.
+const lineCache = new Map<string, LineRead>();
+const cacheLimit = 20_000;
+
+/** Puts spaces for a leading bullet and for what a web page leaves behind, so that columns stay as they were. */
+function withoutBullet(raw: string): string {
+  const line = raw.replace(/<\/?[a-z][^<>]{0,80}>|&[a-z]{2,6};|&#\d{1,5};/gi, (junk) =>
+    ' '.repeat(junk.length),
+  );
+  return line.replace(
+    /^(\s*)([•·▪◦‣>]|[-–—*](?=\s+\S)(?!.*\*))/,
+    (_, space: string, sign: string) => space + ' '.repeat(sign.length),
+  );
+}
+
+const wordless: WorkLine = { label: null, items: [], total: null, brackets: [] };
+
+/** A line whose reading failed is kept as it is; the others are read all the same. */
+function unreadable(report: string): LineRead {
+  return {
+    work: wordless,
+    header: null,
+    heading: null,
+    steps: [],
+    after: [],
+    rounds: null,
+    termsSaid: null,
+    saysMiss: false,
+    unread: { from: 0, report },
+  };
+}
+
+/** How much of a line is read: so many signs, and so many words. */
+function readableLength(line: string): number {
+  let words = 0;
+  for (const { index } of line.slice(0, limits.lineSigns).matchAll(/\d+|[^\d\s\W]+|[^\s\w]/g)) {
+    words += 1;
+    if (words > limits.lineWords) return index;
+  }
+  return limits.lineSigns;
+}
+
+export const isWork = (item: Item): boolean =>
+  item.type === 'work' || (item.type === 'group' && item.items.some(isWork));
+/** Where another sentence may begin on the line of a round. */
+const sentenceStart = /(?<=[.!;)\]])\s+(?=[A-Z])/g;
+
+/** The work of a line that is written in the usual manner. */
+function workOf({ line, evenly }: Canonical): WorkLine {
+  const read = readWorkLine(line);
+  if (!evenly) return read;
+  const items = read.items.map((item) =>
+    item.type === 'work' && (item.make > 1 || item.together > 1) ? { ...item, evenly: true } : item,
+  );
+  return { ...read, items };
+}
+
+/** Work that goes on after another sentence's beginning: `Sc 3. Sl st to join`. */
+function goesOn(rest: string, after: readonly Sentence[]): boolean {
+  const puts = after.some(({ kind }) => kind === 'feature' || kind === 'stuff');
+  return !puts && readWorkLine(rest).items.some(isWork);
+}
+
+/** The work of a line, and the sentences that stand after it: `R5-R9: sc around (24). Stuff firmly.` */
+function readWork(line: string): Pick<LineRead, 'work' | 'after' | 'rounds'> {
+  const said = canonical(line);
+  const { rounds } = said;
+  const whole = workOf(said);
+  if (!whole.label) return { work: whole, after: [], rounds };
+  for (const { index } of line.matchAll(sentenceStart)) {
+    const after = readSentences(' '.repeat(index) + line.slice(index), 0);
+    if (after.length === 0 || goesOn(line.slice(index), after)) continue;
+    const head = workOf(canonical(line.slice(0, index)));
+    if (head.label && head.items.some(isWork)) return { work: head, after, rounds };
+  }
+  return { work: whole, after: [], rounds };
+}
+
+/** US or UK terms, where a line says so. */
+function termsSaidIn(line: string): Terms | null {
+  const terms =
+    /\b(us|uk|american|british)\b[^.]{0,24}\b(terms?|terminology|notation)\b/i.exec(line) ??
+    /\b(?:terms?|terminology)\b[^.]{0,12}\b(us|uk)\b/i.exec(line);
+  if (!terms) return null;
+  return /us|american/i.test(terms[1] ?? '') ? 'us' : 'uk';
+}
+
+function readWords(raw: string): LineRead {
+  const whole = withoutBullet(raw);
+  const length = readableLength(whole);
+  const line = whole.slice(0, length);
+  return {
+    ...readWork(line),
+    header: readHeader(line),
+    heading: readHeading(line),
+    steps: readSentences(line, 0),
+    termsSaid: termsSaidIn(line),
+    saysMiss: /\bmiss\b/i.test(line),
+    unread: whole.slice(length).trim() ? { from: length, report: null } : null,
+  };
+}
+
+/** Reads a line, or finds it among those that were read. */
+export function readLine(raw: string): LineRead {
+  const cached = lineCache.get(raw);
+  if (cached) return cached;
+  let read: LineRead;
+  try {
+    read = readWords(raw);
+  } catch (failure) {
+    read = unreadable(failureOf(failure));
+  }
+  if (lineCache.size >= cacheLimit) lineCache.clear();
+  lineCache.set(raw, read);
+  return read;
+}
+
+/** Forgets every line read. For tests and measuring. */
+export function forgetLines(): void {
+  lineCache.clear();
+}
+
+const isUnknown = (item: Item): boolean =>
+  item.type === 'unknown' || (item.type === 'group' && item.items.some(isUnknown));
+
+/** Is this labelled line a round, and not a numbered sentence such as `4. Sew the ears on`? */
+export function isRound({ work, steps }: LineRead, line: string): boolean {
+  const { label, items } = work;
+  if (!label) return false;
+  const named = /r|rnd|round|row/i.test(line.slice(label.span.from, label.span.to));
+  if (items.some((item) => isWork(item) || item.type === 'repeatRounds')) return true;
+  return named && steps.length === 0;
+}
+
+/** `inc - increase` in a list of abbreviations explains a word; work has a number, a repeat or a total. */
+function isExplanation({ work }: LineRead, line: string): boolean {
+  if (work.total) return false;
+  const counted = work.items.some(
+    (item) => item.type === 'group' || item.type === 'ring' || (item.type === 'work' && !item.bare),
+  );
+  if (!counted) return true;
+  const explains = /^\s*[a-z0-9]+(?:\s[a-z]+)?\s*[-–—=:]\s/i.test(line) && work.items.length <= 2;
+  return explains && !/\d/.test(line.split(/[-–—=:]/)[1] ?? '');
+}
+
+/** A line of pure work without a label, such as `6 sc in magic ring` or `(sc, inc) x 6`. */
+export function isBareWork(read: LineRead, line: string): boolean {
+  const { work, steps, termsSaid } = read;
+  const [first] = work.items;
+  if (!first || termsSaid || work.label) return false;
+  if (!work.items.some(isWork) || work.items.some(isUnknown)) return false;
+  const isSentence = steps.some((step) => step.kind !== 'cut') && !work.total;
+  if (isSentence || isExplanation(read, line)) return false;
+  return line.slice(0, first.span.from).trim().length <= 12;
+}
+
+/** Chains, a ring: what a first round is worked into. */
+export const isFoundation = (items: readonly Item[]) => {
+  const counted = items.filter((item) => item.type !== 'unknown');
+  return (
+    counted.length > 0 &&
+    counted.every(
+      (item) =>
+        (item.type === 'work' && item.word === 'ch' && item.target === 'next') ||
+        item.type === 'join' ||
+        item.type === 'ring' ||
+        item.type === 'turn',
+    )
+  );
+};
+/** What ends a part and makes no round: `Sl st, ch 1, break off`. */
+export const isEnding = (items: readonly Item[]) =>
+  items.some((item) => item.type === 'fasten') &&
+  items.every(
+    (item) =>
+      item.type === 'fasten' ||
+      item.type === 'join' ||
+      item.type === 'unknown' ||
+      (item.type === 'work' && (item.word === 'sl' || item.word === 'ch')),
+  );
+
+/** How many lines are read before the text holds too much for one toy. */
+export function linesRead(lines: readonly string[]): number {
+  let signs = 0;
+  for (const [index, line] of lines.entries()) {
+    signs += Math.min(line.trim().length, limits.lineSigns);
+    if (signs > limits.readSigns) return index;
+  }
+  return lines.length;
+}
+
+/**
+ * Reads a text line by line ahead of its analysis, which then finds every line read: for reading in slices.
+ *
+ * @param count only counts what is not read yet
+ * @returns after each line not read so far the number of its signs
+ */
+export function* readAhead(text: string, count = false): Generator<number> {
+  if (text.length > limits.textSigns) return;
+  const lines = text.split(/\r\n|\n|\r/);
+  for (const line of lines.slice(0, linesRead(lines))) {
+    if (lineCache.has(line)) continue;
+    if (!count) readLine(line);
+    yield line.length;
+  }
+}
