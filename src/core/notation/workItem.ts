@@ -41,6 +41,172 @@ const wordOf: [TokenType, StitchWord][] = [
   [T.Chain, 'ch'],
 ];
 
+const changes = [T.Increase, T.Decrease, T.InvisibleDecrease];
+const around: Extent = { kind: 'around' };
+
+/** Whether two tokens stand against each other: `inc3`. */
+const isGlued = (a: IToken | undefined, b: IToken | undefined): boolean =>
+  a !== undefined && b !== undefined && endOf(a) === b.startOffset;
+
+const valueOf = (token: IToken | undefined): number | undefined => (token ? numberOf(token) : undefined);
+
+/** A stitch phrase with where it goes and how often, on its way to what it means. */
+class StitchMeaning {
+  private readonly lead: IToken | undefined;
+  private readonly tokens: IToken[];
+  private readonly word: StitchWord;
+  /** the number the place gives: `in next 5` */
+  private readonly placeNumber: IToken | undefined;
+  private readonly each: boolean;
+
+  constructor(
+    private readonly read: StitchPhrase,
+    private readonly place: Place | undefined,
+    private readonly clause: Clause | undefined,
+  ) {
+    this.lead = read.lead && is(read.lead, T.Same) ? undefined : read.lead;
+    this.tokens = place?.tokens ?? [];
+    this.word = wordOf.find(([type]) => is(read.core, type))?.[1] ?? 'plain';
+    this.placeNumber = this.tokens.find((token) => is(token, T.Num, T.NumberWord));
+    this.each = this.has(T.Each);
+  }
+
+  item(span: Span): WorkItem {
+    const item: WorkItem = {
+      type: 'work',
+      word: this.word,
+      make: 1,
+      together: 1,
+      extent: count(1),
+      fromHook: 0,
+      span,
+      ...this.target(),
+    };
+    this.mark(item);
+    if (this.read.tog) return { ...item, ...this.together() };
+    const shape = this.read.shape ?? (is(this.read.core, ...changes) ? this.read.core : undefined);
+    if (shape) return { ...item, ...this.shaped(shape) };
+    if (item.target === 'ring' || item.target === 'hook' || this.word === 'ch')
+      return { ...item, ...this.fromNothing(item.target) };
+    return { ...item, ...(this.isTargeted() ? this.into() : this.plain()) };
+  }
+
+  private has(...types: TokenType[]): boolean {
+    return this.tokens.some((token) => is(token, ...types));
+  }
+
+  /** What it is worked into. */
+  private target(): Pick<WorkItem, 'target'> & Partial<Pick<WorkItem, 'fromHook'>> {
+    if (this.has(T.Ring)) return { target: 'ring' };
+    if (this.has(T.Hook)) {
+      const ordinal = this.tokens.find((token) => is(token, T.Ordinal, T.Num));
+      return { target: 'hook', fromHook: valueOf(ordinal) || 2 };
+    }
+    if (this.has(T.Loop) && !this.has(T.St, T.Chain)) return { target: 'ring' };
+    if (this.placeNumber) return { target: 'next' };
+    if (this.has(T.Same) && !this.each) {
+      const said = this.tokens.some((token) => is(token, T.Same) && /same/i.test(token.image));
+      return { target: said ? 'same' : 'next' };
+    }
+    return { target: this.has(T.First) ? 'first' : 'next' };
+  }
+
+  /** What later steps look at: loops, whether it stands alone, whether it goes on. */
+  private mark(item: WorkItem): void {
+    const { core, shape, trail, tog } = this.read;
+    const loops = this.loops();
+    if (loops) item.loops = loops;
+    const bare = !this.lead && !trail && !this.place && !this.clause && !tog && this.word !== 'ch';
+    if (bare) item.bare = true;
+    const isChange = shape !== undefined || is(core, ...changes);
+    const goesAround = (this.clause ?? this.place)?.extent?.kind === 'around' && !this.each;
+    if (isChange && goesAround && !this.has(T.Remain, T.Hook, T.Chain)) item.openEnded = true;
+    const apart = shape && core && is(core, T.Stitch) && endOf(core) < shape.startOffset;
+    if (apart && !trail && !tog) item.pair = true;
+  }
+
+  private loops(): LoopsWord | undefined {
+    const named = this.tokens.findLast((token) => is(token, T.FrontLoops, T.BackLoops));
+    if (!named) return this.read.loops;
+    return is(named, T.FrontLoops) ? 'front' : 'back';
+  }
+
+  private extentOf(n: number | undefined): Extent {
+    const said = this.clause?.extent ?? this.place?.extent;
+    if (said) return said;
+    if (n !== undefined) return count(n);
+    return this.each && !this.placeNumber ? around : count(1);
+  }
+
+  /** `sc2tog`, `sc next 2 sts together` */
+  private together(): Partial<WorkItem> {
+    const { trail } = this.read;
+    const size = valueOf(trail) ?? valueOf(this.lead) ?? 2;
+    const over = valueOf(this.placeNumber);
+    const times = over !== undefined && over >= size ? Math.max(1, Math.floor(over / size)) : undefined;
+    return { together: size, extent: this.extentOf(trail && this.lead ? valueOf(this.lead) : times) };
+  }
+
+  /** `inc`, `dec3`, `dc2inc` */
+  private shaped(shape: IToken): Partial<WorkItem> {
+    const { trail } = this.read;
+    // `inc3` and `dc2inc` carry their size glued on; `inc 3` is done three times.
+    const before = isGlued(trail, shape);
+    const sized = isGlued(shape, trail) || before ? (valueOf(trail) ?? 0) : 0;
+    const carries = sized === 3 || (sized === 2 && before);
+    const size = carries ? sized : 2;
+    const decrease = is(shape, T.Decrease, T.InvisibleDecrease);
+    const over = valueOf(this.placeNumber);
+    const fits = over !== undefined && decrease && over % size === 0 && !this.each;
+    const times = fits ? over / size : over;
+    const n = valueOf(this.lead) ?? (carries ? undefined : valueOf(trail)) ?? times;
+    return { ...(decrease ? { together: size } : { make: size }), extent: this.extentOf(n) };
+  }
+
+  private number(): number | undefined {
+    return valueOf(this.lead) ?? valueOf(this.read.trail);
+  }
+
+  /** Into a ring, into one chain, or chains, which need nothing below. */
+  private fromNothing(target: WorkItem['target']): Partial<WorkItem> {
+    const n = this.number() ?? 1;
+    const extent = this.clause?.extent;
+    if (target === 'hook' && n > 1) return { make: n, extent: extent ?? count(1) };
+    return { extent: extent ?? count(n) };
+  }
+
+  /** Whether its place names stitches, so that a number before it may be how many go into each. */
+  private isTargeted(): boolean {
+    return this.has(T.Next, T.Each, T.St, T.Chain, T.Last, T.First, T.Same, T.Ordinal, T.Stitch);
+  }
+
+  /** `5 sc`, `sc 5`, `sc through both layers` */
+  private plain(): Partial<WorkItem> {
+    const n = this.number();
+    const within = valueOf(this.placeNumber);
+    // Along a folded edge a stitch without a number goes all the way.
+    if (this.has(T.BothLayers) && n === undefined && within === undefined)
+      return { extent: this.place?.extent ?? around };
+    const times = this.clause?.extent;
+    if (times?.kind === 'count' && n !== undefined && n > 1) return { extent: count(n * times.n) };
+    return { extent: this.extentOf(n ?? within) };
+  }
+
+  /** `2 sc in next st` is an increase, `5 sc in next 5` five stitches. */
+  private into(): Partial<WorkItem> {
+    const [n, m] = [this.number(), valueOf(this.placeNumber)];
+    const times = this.clause?.extent;
+    const all = this.each || this.has(T.BothLayers) || (this.has(T.Remain) && !this.has(T.Next));
+    const wide = this.place?.extent ?? (all && m === undefined ? around : undefined);
+    if (n === undefined) {
+      if (times?.kind === 'count' && m !== undefined) return { extent: count(m * times.n) };
+      return { extent: wide ?? this.extentOf(m) };
+    }
+    const oneEach = m !== undefined && m > 1 && !this.each && m === n;
+    return oneEach ? { extent: count(n) } : { make: n, extent: wide ?? times ?? count(m ?? 1) };
+  }
+}
+
 /**
  * What a stitch phrase means. Where a number can be read two ways, the place decides: `2 sc in next st` is an increase, `5 sc in next 5`
  * five stitches.
@@ -51,122 +217,5 @@ export function workItem(
   clause: Clause | undefined,
   span: Span,
 ): WorkItem {
-  const { core, shape, trail, tog } = read;
-  const lead = read.lead && is(read.lead, T.Same) ? undefined : read.lead;
-  const word = wordOf.find(([type]) => is(core, type))?.[1] ?? 'plain';
-  const tokens = place?.tokens ?? [];
-  const has = (...types: TokenType[]) => tokens.some((token) => is(token, ...types));
-  const placeNumber = tokens.find((token) => is(token, T.Num, T.NumberWord));
-  const each = has(T.Each);
-  let { loops } = read;
-  for (const token of tokens) {
-    if (is(token, T.FrontLoops)) loops = 'front';
-    if (is(token, T.BackLoops)) loops = 'back';
-  }
-  const bare = !lead && !trail && !place && !clause && !tog && word !== 'ch';
-  const item: WorkItem = {
-    type: 'work',
-    word,
-    make: 1,
-    together: 1,
-    extent: count(1),
-    target: 'next',
-    fromHook: 0,
-    span,
-  };
-  if (loops) item.loops = loops;
-  if (bare) item.bare = true;
-  if (
-    (shape !== undefined || is(core, T.Increase, T.Decrease, T.InvisibleDecrease)) &&
-    (clause ?? place)?.extent?.kind === 'around' &&
-    !each &&
-    !has(T.Remain, T.Hook, T.Chain)
-  )
-    item.openEnded = true;
-  if (shape && core && !trail && is(core, T.Stitch) && endOf(core) < shape.startOffset && !tog)
-    item.pair = true;
-  if (has(T.Ring)) item.target = 'ring';
-  else if (has(T.Hook)) {
-    item.target = 'hook';
-    const ordinal = tokens.find((token) => is(token, T.Ordinal, T.Num));
-    item.fromHook = (ordinal && numberOf(ordinal)) || 2;
-  } else if (has(T.Loop) && !has(T.St, T.Chain)) item.target = 'ring';
-  else if (has(T.Same) && !placeNumber && !each)
-    item.target = tokens.some((token) => is(token, T.Same) && /same/i.test(token.image)) ? 'same' : 'next';
-  else if (has(T.First) && !placeNumber) item.target = 'first';
-
-  const shapes = shape ?? (is(core, T.Increase, T.Decrease, T.InvisibleDecrease) ? core : undefined);
-  const glued = (a: IToken | undefined, b: IToken | undefined) =>
-    a !== undefined && b !== undefined && endOf(a) === b.startOffset;
-  const value = (token: IToken | undefined) => (token ? numberOf(token) : undefined);
-  const extentOf = (n: number | undefined): Extent =>
-    clause?.extent ??
-    place?.extent ??
-    (n !== undefined ? count(n) : each && !placeNumber ? { kind: 'around' } : count(1));
-
-  if (tog) {
-    const size = value(trail) ?? value(lead) ?? 2;
-    item.together = size;
-    const over = value(placeNumber);
-    item.extent = extentOf(
-      trail && lead
-        ? value(lead)
-        : over !== undefined && over >= size
-          ? Math.max(1, Math.floor(over / size))
-          : undefined,
-    );
-    return item;
-  }
-  if (shapes) {
-    // `inc3` and `dc2inc` carry their size glued on; `inc 3` is done three times.
-    const sized = glued(shapes, trail) || glued(trail, shapes) ? (value(trail) ?? 0) : 0;
-    const three = sized === 3 || (sized === 2 && glued(trail, shapes));
-    const size = three ? sized : 2;
-    const decrease = is(shapes, T.Decrease, T.InvisibleDecrease);
-    if (decrease) item.together = size;
-    else item.make = size;
-    const over = value(placeNumber);
-    const overTimes =
-      over === undefined ? undefined : decrease && over % size === 0 && !each ? over / size : over;
-    item.extent = extentOf(value(lead) ?? (three ? undefined : value(trail)) ?? overTimes);
-    return item;
-  }
-  const n = value(lead) ?? value(trail);
-  const targeted =
-    has(T.Next, T.Each, T.St, T.Chain, T.Last, T.First, T.Same, T.Ordinal, T.Stitch) &&
-    (item.target === 'next' || item.target === 'same' || item.target === 'first');
-  if (item.target === 'ring' || item.target === 'hook' || word === 'ch') {
-    item.extent = clause?.extent ?? count(n ?? 1);
-    if (item.target === 'hook' && (n ?? 1) > 1) {
-      item.make = n ?? 1;
-      item.extent = clause?.extent ?? count(1);
-    }
-    return item;
-  }
-  if (!targeted) {
-    const within = value(placeNumber);
-    // Along a folded edge a stitch without a number goes all the way.
-    if (has(T.BothLayers) && n === undefined && within === undefined)
-      return { ...item, extent: place?.extent ?? { kind: 'around' } };
-    item.extent = extentOf(n ?? within);
-    if (clause && clause.extent.kind === 'count' && n !== undefined && n > 1)
-      item.extent = count(n * clause.extent.n);
-    return item;
-  }
-  const m = value(placeNumber);
-  const wide =
-    place?.extent ??
-    ((each || has(T.BothLayers) || (has(T.Remain) && !has(T.Next))) && m === undefined
-      ? ({ kind: 'around' } as Extent)
-      : undefined);
-  if (n === undefined) {
-    item.extent = wide ?? extentOf(m);
-    if (clause?.extent.kind === 'count' && m !== undefined) item.extent = count(m * clause.extent.n);
-  } else if (m !== undefined && m > 1 && !each && m === n) {
-    item.extent = count(n);
-  } else {
-    item.make = n;
-    item.extent = wide ?? clause?.extent ?? count(m ?? 1);
-  }
-  return item;
+  return new StitchMeaning(read, place, clause).item(span);
 }

@@ -3,7 +3,46 @@ import { SentenceLookahead, targetOf } from './lookahead';
 import { nothing, type Phrases, type Waiting } from './phrases';
 import { Any, featureOf, is, number, S, sentenceTypes, valueOf, Word } from './tokens';
 import { stitched, styles } from './styleWords';
-import type { FeatureKind } from './said';
+import type { FeatureKind, FeatureStyle } from './said';
+
+type Has = (...wanted: TokenType[]) => boolean;
+
+/** Words that make a number a distance across. */
+const acrossWords = [
+  S.Outward,
+  S.Beside,
+  S.FrontLine,
+  S.Middle,
+  S.EitherSide,
+  S.Showing,
+  S.InBetween,
+  S.Apart,
+  S.Wide,
+];
+
+/** Words that wait to hear the name of something. */
+const phrases: readonly (readonly [TokenType, Waiting])[] = [
+  [S.Level, 'level'],
+  [S.InLine, 'inLine'],
+  [S.Outward, 'outward'],
+  [S.Beside, 'beside'],
+  [S.SideOf, 'beside'],
+];
+
+const verbs = [
+  S.NotStuff,
+  S.Stuff,
+  S.Close,
+  S.NoSew,
+  S.Sew,
+  S.Pin,
+  S.Fold,
+  S.Cut,
+  S.Insert,
+  S.Embroider,
+  S.Safety,
+  S.Tail,
+];
 
 const roundOf = (token: IToken) => Math.floor(valueOf(token));
 
@@ -285,32 +324,33 @@ export class SentenceParser extends SentenceLookahead {
 
   /** Takes a number with what it measures; false where it counts stitches or rounds that say nothing. */
   private measured(value: number, meaning: IToken[]): boolean {
-    const { step } = this.found;
-    let used = true;
     const has = (...wanted: TokenType[]) => meaning.some((token) => is(token, ...wanted));
-    if (
-      has(
-        S.Outward,
-        S.Beside,
-        S.FrontLine,
-        S.Middle,
-        S.EitherSide,
-        S.Showing,
-        S.InBetween,
-        S.Apart,
-        S.Wide,
-      ) &&
-      !has(S.High, S.Mm, S.Cm)
-    ) {
-      if (has(S.RoundWord)) step.across = 'rounds';
-      else if (has(S.St)) step.across ??= 'stitches';
-    }
-    if (has(S.Mm, S.Cm)) {
-      const mm = value * (has(S.Cm) ? 10 : 1);
-      if (has(S.Tail)) step.tailMm = mm;
-      else if (step.sizeMm === undefined) step.sizeMm = mm;
-      else this.found.secondMm ??= mm;
-    } else if (has(S.Outward, S.Beside)) this.found.outward = value;
+    if (has(...acrossWords) && !has(S.High, S.Mm, S.Cm)) this.countedIn(has);
+    const used = has(S.Mm, S.Cm) ? this.inMm(value, has) : this.inSteps(value, meaning, has);
+    for (const token of meaning) this.note(token);
+    return used;
+  }
+
+  /** In what a distance across is counted. */
+  private countedIn(has: Has): void {
+    const { step } = this.found;
+    if (has(S.RoundWord)) step.across = 'rounds';
+    else if (has(S.St)) step.across ??= 'stitches';
+  }
+
+  private inMm(value: number, has: Has): true {
+    const { step } = this.found;
+    const mm = value * (has(S.Cm) ? 10 : 1);
+    if (has(S.Tail)) step.tailMm = mm;
+    else if (step.sizeMm === undefined) step.sizeMm = mm;
+    else this.found.secondMm ??= mm;
+    return true;
+  }
+
+  /** A number of stitches or rounds; false where they say nothing. */
+  private inSteps(value: number, meaning: readonly IToken[], has: Has): boolean {
+    const { step } = this.found;
+    if (has(S.Outward, S.Beside)) this.found.outward = value;
     // `5 stitches in the middle`: between the two of a pair.
     else if (has(S.Middle)) step.showing ??= value;
     else if (has(S.FrontLine) || (has(S.EitherSide) && !has(S.Wide))) {
@@ -318,17 +358,28 @@ export class SentenceParser extends SentenceLookahead {
       this.found.by.outward = 'front';
     } else if (has(S.High)) step.high ??= value;
     else if (has(S.Showing, S.InBetween, S.Between)) step.showing ??= value;
-    else if (has(S.Apart)) {
-      step.apart ??= value;
-      if (meaning.some((token) => is(token, S.Apart) && /post/i.test(token.image))) step.posts = true;
-    } else if (has(S.Wide)) step.wide ??= value;
-    else if (has(S.St) && this.found.spacing) {
-      step[this.found.spacing] ??= value;
+    else if (has(S.Apart)) this.apart(value, meaning);
+    else if (has(S.Wide)) step.wide ??= value;
+    else return this.bareSteps(value, meaning, has);
+    return true;
+  }
+
+  private apart(value: number, meaning: readonly IToken[]): void {
+    const { step } = this.found;
+    step.apart ??= value;
+    if (meaning.some((token) => is(token, S.Apart) && /post/i.test(token.image))) step.posts = true;
+  }
+
+  private bareSteps(value: number, meaning: readonly IToken[], has: Has): boolean {
+    const { spacing, step } = this.found;
+    if (has(S.St) && spacing) {
+      step[spacing] ??= value;
       this.found.spacing = null;
-    } else if (meaning.length > 0 && meaning.every((token) => is(token, S.St))) this.found.bare ??= value;
-    else used = !has(S.RoundWord);
-    for (const token of meaning) this.note(token);
-    return used;
+      return true;
+    }
+    if (meaning.length === 0 || !meaning.every((token) => is(token, S.St))) return !has(S.RoundWord);
+    this.found.bare ??= value;
+    return true;
   }
 
   private readonly word = this.RULE('word', () => {
@@ -337,86 +388,101 @@ export class SentenceParser extends SentenceLookahead {
   });
 
   private note(token: IToken): void {
-    const { step, verbs, features } = this.found;
     const feature = featureOf.find(([type]) => is(token, type))?.[1];
     if (feature) this.name(feature, token);
     const style = styles.find(([type]) => is(token, type))?.[1];
-    if (style) this.found.styles.push(style);
-    if (is(token, S.Embroider) || (style && stitched.has(style))) {
-      step.embroidered = true;
-      verbs.push(S.Embroider);
-    }
-    if (is(token, S.Smile) && features.length === 0) features.push('mouth');
-    if (is(token, S.Lips) && features.length === 0) features.push('mouth');
-    const phrase = (
-      [
-        [S.Level, 'level'],
-        [S.InLine, 'inLine'],
-        [S.Outward, 'outward'],
-        [S.Beside, 'beside'],
-        [S.SideOf, 'beside'],
-      ] as const
-    ).find(([type]) => is(token, type))?.[1];
+    if (style) this.styled(style);
+    const phrase = phrases.find(([type]) => is(token, type))?.[1];
     if (phrase) this.wait(phrase);
-    if (is(token, S.Outward)) this.found.outwardAt ??= token.startOffset;
-    if (is(token, S.Top, S.Base, S.Ridge, S.ColourChange, S.Neck, S.LiveEdge, S.Above))
-      this.found.heightAt ??= token.startOffset;
-    // `Level with the bottom of the eyes` is not level with the eyes.
-    if (is(token, S.Top, S.Base) && this.found.waiting.includes('level'))
-      this.found.unused.push(token.startOffset);
-    if (is(token, S.SpacingOf)) this.found.spacing = /dist|spacing/i.test(token.image) ? 'apart' : 'showing';
-    if (is(token, S.Ring)) this.ringNamed(/felt/i.test(token.image) ? 'felt' : 'crochet');
-    if (
-      is(token, S.FrontLine) &&
-      this.found.waiting.some((phrase) => phrase === 'outward' || phrase === 'beside')
-    )
-      this.answer('front', ['outward', 'beside']);
-    if (is(token, S.EyeToEye)) this.eyeToEye(token.image);
-    if (is(token, S.SideOf)) step.sides = /left/i.test(token.image) ? 'left' : 'right';
-    if (is(token, S.Lower, S.Higher, S.Below, S.Vague, S.OwnEnd)) this.found.unused.push(token.startOffset);
-    if (is(token, S.Vague) && /way$/i.test(token.image)) this.found.halfway = true;
-    if (is(token, S.InBetween) && /eyes/i.test(token.image)) {
-      this.found.said.add('level');
-      this.found.by.level ??= 'eyes';
-      this.found.named.push('eyes');
-    }
-    if (is(token, S.OverEye)) this.overEye(token.image);
-    if (is(token, S.EitherSide)) step.sides ??= 'both';
-    if (is(token, S.Beside) && !/beside|next/i.test(token.image)) step.sides ??= 'both';
-    if (is(token, S.LeftSide, S.RightSide)) this.side(is(token, S.LeftSide) ? 'left' : 'right');
-    if (is(token, S.Middle)) step.sides ??= 'middle';
-    if (is(token, S.AtStart)) step.atStart = true;
-    if (is(token, S.Safety)) step.pressed = true;
-    // An edge named after the phrase it belongs to is another's.
-    if (
-      is(token, S.Inner, S.Outer) &&
-      (!this.found.said.has('inLine') || this.found.waiting.includes('inLine'))
-    )
-      this.found.edge = is(token, S.Inner) ? 'inner' : 'outer';
-    if (is(token, S.Back)) step.back = true;
-    if (is(token, S.Split)) step.seat = 'split';
-    if (is(token, S.Holes)) step.seat = 'foot';
-    if (is(token, S.FromEnd)) step.countFrom = /base|bottom|chin/i.test(token.image) ? 'base' : 'end';
-    if (is(token, S.FromTop)) step.countFrom = 'top';
-    if (is(token, S.Lightly)) step.firmness = 'light';
-    if (is(token, S.Medium)) step.firmness = 'medium';
-    if (is(token, S.Firmly)) step.firmness = 'firm';
-    if (is(token, S.NotStuff)) step.firmness = 'none';
-    const verb = [
-      S.NotStuff,
-      S.Stuff,
-      S.Close,
-      S.NoSew,
-      S.Sew,
-      S.Pin,
-      S.Fold,
-      S.Cut,
-      S.Insert,
-      S.Embroider,
-      S.Safety,
-      S.Tail,
-    ].find((type) => is(token, type));
-    if (verb) verbs.push(verb);
+    for (const [types, take] of this.takings) if (is(token, ...types)) take(token);
+    const verb = verbs.find((type) => is(token, type));
+    if (verb) this.found.verbs.push(verb);
+  }
+
+  /** What single words say, in the order it is taken. */
+  private readonly takings: readonly (readonly [TokenType[], (token: IToken) => void])[] = [
+    [[S.Embroider], () => this.stitched()],
+    [[S.Smile, S.Lips], () => this.isMouth()],
+    [[S.Outward], (token) => (this.found.outwardAt ??= token.startOffset)],
+    [
+      [S.Top, S.Base, S.Ridge, S.ColourChange, S.Neck, S.LiveEdge, S.Above],
+      (token) => (this.found.heightAt ??= token.startOffset),
+    ],
+    [[S.Top, S.Base], (token) => this.levelWithEnd(token)],
+    [
+      [S.SpacingOf],
+      (token) => (this.found.spacing = /dist|spacing/i.test(token.image) ? 'apart' : 'showing'),
+    ],
+    [[S.Ring], (token) => this.ringNamed(/felt/i.test(token.image) ? 'felt' : 'crochet')],
+    [[S.FrontLine], () => this.byFrontLine()],
+    [[S.EyeToEye], (token) => this.eyeToEye(token.image)],
+    [[S.SideOf], (token) => (this.found.step.sides = /left/i.test(token.image) ? 'left' : 'right')],
+    [[S.Lower, S.Higher, S.Below, S.Vague, S.OwnEnd], (token) => this.found.unused.push(token.startOffset)],
+    [[S.Vague], (token) => (this.found.halfway ||= /way$/i.test(token.image))],
+    [[S.InBetween], (token) => this.betweenEyes(token)],
+    [[S.OverEye], (token) => this.overEye(token.image)],
+    [[S.EitherSide], () => (this.found.step.sides ??= 'both')],
+    [[S.Beside], (token) => this.besideBoth(token)],
+    [[S.LeftSide], () => this.side('left')],
+    [[S.RightSide], () => this.side('right')],
+    [[S.Middle], () => (this.found.step.sides ??= 'middle')],
+    [[S.AtStart], () => (this.found.step.atStart = true)],
+    [[S.Safety], () => (this.found.step.pressed = true)],
+    [[S.Inner], () => this.edgeNamed('inner')],
+    [[S.Outer], () => this.edgeNamed('outer')],
+    [[S.Back], () => (this.found.step.back = true)],
+    [[S.Split], () => (this.found.step.seat = 'split')],
+    [[S.Holes], () => (this.found.step.seat = 'foot')],
+    [
+      [S.FromEnd],
+      (token) => (this.found.step.countFrom = /base|bottom|chin/i.test(token.image) ? 'base' : 'end'),
+    ],
+    [[S.FromTop], () => (this.found.step.countFrom = 'top')],
+    [[S.Lightly], () => (this.found.step.firmness = 'light')],
+    [[S.Medium], () => (this.found.step.firmness = 'medium')],
+    [[S.Firmly], () => (this.found.step.firmness = 'firm')],
+    [[S.NotStuff], () => (this.found.step.firmness = 'none')],
+  ];
+
+  private styled(style: FeatureStyle): void {
+    this.found.styles.push(style);
+    if (stitched.has(style)) this.stitched();
+  }
+
+  private stitched(): void {
+    this.found.step.embroidered = true;
+    this.found.verbs.push(S.Embroider);
+  }
+
+  private isMouth(): void {
+    if (this.found.features.length === 0) this.found.features.push('mouth');
+  }
+
+  /** `Level with the bottom of the eyes` is not level with the eyes. */
+  private levelWithEnd(token: IToken): void {
+    if (this.found.waiting.includes('level')) this.found.unused.push(token.startOffset);
+  }
+
+  private byFrontLine(): void {
+    const waits = this.found.waiting.some((phrase) => phrase === 'outward' || phrase === 'beside');
+    if (waits) this.answer('front', ['outward', 'beside']);
+  }
+
+  private betweenEyes(token: IToken): void {
+    if (!/eyes/i.test(token.image)) return;
+    this.found.said.add('level');
+    this.found.by.level ??= 'eyes';
+    this.found.named.push('eyes');
+  }
+
+  private besideBoth(token: IToken): void {
+    if (!/beside|next/i.test(token.image)) this.found.step.sides ??= 'both';
+  }
+
+  /** An edge named after the phrase it belongs to is another's. */
+  private edgeNamed(edge: 'inner' | 'outer'): void {
+    const { said, waiting } = this.found;
+    if (!said.has('inLine') || waiting.includes('inLine')) this.found.edge = edge;
   }
 
   private roundNumbers(said: readonly IToken[]): void {
