@@ -110,7 +110,9 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
     if (folded) foldedAt = index + 1;
     const backwards = row[baseIndex] === 1 && source.row;
     let clash = 0;
-    const items = opening ? said : asMeant(said, places, source.work.total?.value ?? null, terms);
+    const items = opening
+      ? said
+      : asMeant(said, { below: places, total: source.work.total?.value ?? null, terms });
     const work = workOrPlain(items, places, {
       terms,
       colour,

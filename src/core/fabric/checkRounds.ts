@@ -209,7 +209,7 @@ class RoundCounter {
     const folded = said.some((item) => item.type === 'layers') && Number.isFinite(this.below);
     if (folded) this.below = Math.floor(this.below / 2);
     const stated = source.work.total?.value ?? null;
-    const items = first ? said : asMeant(said, this.below, stated, this.terms);
+    const items = first ? said : asMeant(said, { below: this.below, total: stated, terms: this.terms });
     const work = this.worked(items, stated, base !== undefined);
     const ok = this.report(source, work);
     this.checks.push({

@@ -64,15 +64,56 @@ function repeatedWhole(items: readonly Item[]): Item[] | null {
     ...items.slice(first, last),
     { ...end, extent: { kind: 'count', n: 1 }, openEnded: false },
   ];
-  const group: GroupItem = {
-    type: 'group',
-    items: body,
-    extent: { kind: 'around' },
-    orMore: false,
-    intoOne: false,
-    span: { from: body[0]!.span.from, to: end.span.to },
+  return [...items.slice(0, first), groupOf(body, { kind: 'around' }), ...items.slice(last + 1)];
+}
+
+/** `3 sc, dec x 6` as all of it so often; null where the line can't be read so. */
+function repeatedTimes(items: readonly Item[]): Item[] | null {
+  const last = items.findLastIndex((item) => item.type === 'work' || item.type === 'group');
+  const end = items[last];
+  if (end?.type !== 'work' || !isCounted(end) || end.extent.kind !== 'count' || end.extent.n < 2) return null;
+  let first = last;
+  while (first > 0 && isCounted(items[first - 1]!)) first -= 1;
+  if (first === last) return null;
+  const body: Item[] = [...items.slice(first, last), { ...end, extent: { kind: 'count', n: 1 } }];
+  return [...items.slice(0, first), groupOf(body, end.extent), ...items.slice(last + 1)];
+}
+
+function groupOf(items: Item[], extent: GroupItem['extent']): GroupItem {
+  const span = { from: items[0]?.span.from ?? 0, to: items.at(-1)?.span.to ?? 0 };
+  return { type: 'group', items, extent, orMore: false, intoOne: false, span };
+}
+
+const isChange = (item: Item | undefined): item is WorkItem =>
+  item?.type === 'work' && (item.make > 1 || item.together > 1) && item.target === 'next';
+
+/** A plain stitch without a number, and right after it so many increases or decreases: `sc 2 inc`. */
+function runOn(item: Item, next: Item | undefined): next is WorkItem {
+  const plain = item.type === 'work' && item.make === 1 && item.together === 1 && item.target === 'next';
+  const single = plain && item.extent.kind === 'count' && item.extent.n === 1;
+  if (!single || !isChange(next) || next.extent.kind !== 'count' || next.extent.n < 2) return false;
+  // A comma between them would take more room.
+  return next.span.from - item.span.to <= 1;
+}
+
+/** `sc 2 inc` with the number given to what stands before it; null where there is none. */
+function regrouped(items: readonly Item[]): Item[] | null {
+  let found = false;
+  const regroup = (list: readonly Item[]): Item[] => {
+    const all: Item[] = [];
+    for (let i = 0; i < list.length; i += 1) {
+      const [item, next] = [list[i]!, list[i + 1]];
+      if (item.type === 'group') all.push({ ...item, items: regroup(item.items) });
+      else if (item.type === 'work' && runOn(item, next)) {
+        found = true;
+        all.push({ ...item, extent: next.extent }, { ...next, extent: { kind: 'count', n: 1 } });
+        i += 1;
+      } else all.push(item);
+    }
+    return all;
   };
-  return [...items.slice(0, first), group, ...items.slice(last + 1)];
+  const all = regroup(items);
+  return found ? all : null;
 }
 
 interface Parted {
@@ -91,6 +132,24 @@ function parted(items: readonly Item[]): Parted | null {
       if (item.type !== 'work' || !item.pair) return [item];
       found = true;
       usual &&= inBracket && item.word === 'sc';
+      const { before, ...one } = item;
+      if (before !== undefined) {
+        const plain: WorkItem = {
+          ...one,
+          make: 1,
+          together: 1,
+          pair: false,
+          extent: { kind: 'count', n: before },
+        };
+        const change: WorkItem = {
+          ...one,
+          word: 'plain',
+          make: item.together > 1 ? 1 : 2,
+          extent: { kind: 'count', n: 1 },
+          pair: false,
+        };
+        return [groupOf([plain, change], item.extent)];
+      }
       return [
         { ...item, make: 1, together: 1, pair: false },
         { ...item, word: 'plain', extent: { kind: 'count', n: 1 }, pair: false },
@@ -100,29 +159,34 @@ function parted(items: readonly Item[]): Parted | null {
   return found ? { items: all, usual } : null;
 }
 
+/** What decides between two ways to read a line. */
+export interface MeantBy {
+  /** stitches in the round below */
+  below: number;
+  /** what the line says it comes to, if anything */
+  total: number | null;
+  terms: Terms;
+}
+
 /**
  * What a line means where its words can be read in two ways: the way that comes out even over the round below and at the stated total.
  * Where both do, or neither, the words are taken as they stand, but for a line that says *around* at its end: that repeats as a whole
  * wherever it comes out even.
- *
- * @param below stitches in the round below
- * @param total what the line says it comes to, if anything
  */
-export function asMeant(items: Item[], below: number, total: number | null, terms: Terms): Item[] {
+export function asMeant(items: Item[], { below, total, terms }: MeantBy): Item[] {
   if (!Number.isFinite(below)) return items;
   const even = spread(items, below);
   if (even) return even;
+  const does = (reading: readonly Item[]) => fits(reading, below, total, terms);
+  const stands = does(items);
   const whole = repeatedWhole(items);
-  if (whole && fits(whole, below, total, terms) && (total === null || !fits(items, below, total, terms)))
-    return whole;
+  if (whole && does(whole) && (total === null || !stands)) return whole;
   const apart = parted(items);
-  if (
-    apart &&
-    fits(apart.items, below, total, terms) &&
-    ((apart.usual && total === null) || !fits(items, below, total, terms))
-  )
-    return apart.items;
+  if (apart && does(apart.items) && ((apart.usual && total === null) || !stands)) return apart.items;
   const ahead = increasesAhead(items);
-  if (ahead && fits(ahead, below, total, terms) && !fits(items, below, total, terms)) return ahead;
-  return items;
+  if (ahead && does(ahead) && !stands) return ahead;
+  // These only where the total says so: without it they would be guesses.
+  if (total === null || stands) return items;
+  const others = [regrouped(items), repeatedTimes(items)];
+  return others.find((reading) => reading !== null && does(reading)) ?? items;
 }

@@ -199,7 +199,8 @@ function isFinishing(items: readonly Item[], index: number, round: Round, state:
   const item = items[index];
   if (item?.type !== 'work' || item.word !== 'sl' || item.extent.kind !== 'count' || item.extent.n > 2)
     return false;
-  const isFull = state.made > 0 && state.position >= round.below;
+  // Into a ring there is no last place: what is worked is the round.
+  const isFull = state.made > 0 && (state.position >= round.below || !Number.isFinite(round.below));
   return (
     isFull &&
     items

@@ -31,6 +31,8 @@ export interface WorkItem {
   openEnded?: boolean;
   /** a stitch and a decrease or increase without a comma between, `sc dec`: one stitch, or two */
   pair?: boolean;
+  /** the number before such a pair, where another says how often: `2 sc inc x 6` */
+  before?: number;
   /** so many of them, spread evenly over the round with plain stitches between */
   evenly?: boolean;
   span: Span;

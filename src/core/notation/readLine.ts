@@ -5,6 +5,8 @@ import { readHeader, type Header } from './headers';
 import { readHeading, type Heading } from './heading';
 import { limits } from './limits';
 import { canonical, type Canonical } from './manners';
+import { rephrase } from './phrasings';
+import { Rewriting } from './rewriting';
 import { readSentences } from './sentence/readSentences';
 import type { Sentence } from './sentence/sentence';
 import type { Terms } from './terms';
@@ -73,7 +75,9 @@ const sentenceStart = /(?<=[.!;)\]])\s+(?=[A-Z])/g;
 
 /** The work of a line that is written in the usual manner. */
 function workOf({ line, evenly }: Canonical): WorkLine {
-  const read = readWorkLine(line);
+  const rewriting = new Rewriting(line);
+  rephrase(rewriting);
+  const read = rewriting.backIn(readWorkLine(rewriting.text));
   if (!evenly) return read;
   const items = read.items.map((item) =>
     item.type === 'work' && (item.make > 1 || item.together > 1) ? { ...item, evenly: true } : item,

@@ -118,11 +118,13 @@ class StitchMeaning {
     if (loops) item.loops = loops;
     const bare = !this.lead && !trail && !this.place && !this.clause && !tog && this.word !== 'ch';
     if (bare) item.bare = true;
-    const isChange = shape !== undefined || is(core, ...changes);
+    const severalInOne = (valueOf(this.lead) ?? 1) > 1 && this.has(T.Next);
+    const isChange = shape !== undefined || is(core, ...changes) || severalInOne;
     const goesAround = (this.clause ?? this.place)?.extent?.kind === 'around' && !this.each;
     if (isChange && goesAround && !this.has(T.Remain, T.Hook, T.Chain)) item.openEnded = true;
     const apart = shape && core && is(core, T.Stitch) && endOf(core) < shape.startOffset;
     if (apart && !trail && !tog) item.pair = true;
+    if (item.pair && this.lead && this.clause) item.before = numberOf(this.lead);
   }
 
   private loops(): LoopsWord | undefined {

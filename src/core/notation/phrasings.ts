@@ -1,0 +1,239 @@
+import { numberWords } from './tokens';
+import type { Rewriting } from './rewriting';
+
+/** A manner of speaking, and the words the grammar reads for it. */
+interface Phrasing {
+  /** `said → as read`, for whoever looks for a manner here; each is a test */
+  example: readonly [said: string, read: string];
+  pattern: RegExp;
+  by: (...found: string[]) => string;
+}
+
+const numberOf = (said: string): number => numberWords[said.toLowerCase()] ?? Number(said);
+const n = String.raw`(\d{1,3}|${Object.keys(numberWords).join('|')})`;
+const st = String.raw`(?:st|sts|stitch|stitches|sc)`;
+const ch = String.raw`(?:chs?|chains?|loops?)`;
+const sl = String.raw`(?:sl(?:ip)?[\s.-]*st(?:itch)?|ss)`;
+const label = String.raw`(?<=^\s*(?:rounds?|rnds?|rows?|rds?|r)?\.?\s*\d{1,4}(?:\s*[-–]\s*\d{1,4})?\s*[:.)|–-]?\s*)`;
+const ending = String.raw`(?=\s*(?:[,.;]|[[(]\s*\d|=|$))`;
+const re = (source: string) => new RegExp(source, 'gi');
+
+/** So many into chains counted from the hook: the first into its chain, the others on along it. */
+const fromHook = (count: string, which: string): string => {
+  const stitches = numberOf(count);
+  const nth = which.toLowerCase().replace('second', '2nd').replace('third', '3rd').replace('fourth', '4th');
+  return `sc in ${nth} ch from hook${stitches > 1 ? `, sc ${stitches - 1}` : ''}`;
+};
+
+/** In the order they are tried: longer manners before the words they are made of. */
+export const phrasings: readonly Phrasing[] = [
+  // Chains and ovals
+  {
+    example: ['ch 6, from 2nd ch: 4 sc', 'ch 6, sc in 2nd ch from hook, sc 3'],
+    pattern: re(
+      String.raw`(?<![a-z]\s*)(?<!\b(?:sc|st|ss|hdc|dc|tr|inc|dec|stitch|each|ch)\s+)(?:starting\s+|beginning\s+|start\s+)?(?:from|in|at|with|into)\s+(?:the\s+)?(2nd|second|3rd|third|4th|fourth)\s+${ch}(?:\s+from\s+(?:the\s+)?hook)?\s*[:,]?\s*(?:work\s+)?(?:(\d{1,3})\s*sc|sc\s*(\d{1,3}))\b`,
+    ),
+    by: (_, which, before, after) => fromHook(before ?? after ?? '1', which ?? '2nd'),
+  },
+  {
+    example: ['3 sc starting in second ch from hook', 'sc in 2nd ch from hook, sc 2'],
+    pattern: re(
+      String.raw`(\d{1,3})\s*sc\s+(?:starting|beginning)\s+(?:in|from|with|at)\s+(?:the\s+)?(2nd|second|3rd|third)\s+${ch}(?:\s+from\s+(?:the\s+)?hook)?`,
+    ),
+    by: (_, count, which) => fromHook(count ?? '1', which ?? '2nd'),
+  },
+  {
+    example: ['sc across starting in 2nd ch from hook', 'sc in 2nd ch from hook and in each ch across'],
+    pattern: re(
+      String.raw`sc\s+(?:in\s+each\s+${ch}(?:\s+across)?|across|in\s+every\s+${ch})\s*,?\s*(?:starting|beginning)?\s*(?:in|from|with|at)\s+(?:the\s+)?(2nd|second|3rd|third)\s+${ch}(?:\s+from\s+(?:the\s+)?hook)?`,
+    ),
+    by: (_, which) => `sc in ${which} ch from hook and in each ch across`,
+  },
+  {
+    example: ['Row 1: skip first ch, sc in next 8 ch', 'Row 1: sc in 2nd ch from hook, sc 7'],
+    pattern: re(
+      String.raw`${label}(?:skip|miss|sk)\s+(?:1|one|the\s+first|first)\s+${ch}\s*,?\s*(?:then\s+)?(?:sc\s+(?:in\s+)?(?:the\s+)?(?:next\s+|each\s+of\s+the\s+next\s+)?(\d{1,3})|(\d{1,3})\s+sc)(?:\s+${ch})?`,
+    ),
+    by: (_, one, other) => fromHook(one ?? other ?? '1', '2nd'),
+  },
+  {
+    example: ['sl st in 2nd ch, sl st', 'sl st in 2nd ch from hook, sl st'],
+    pattern: re(
+      String.raw`(?<=ch\s*\d{1,2}\s*[,;]\s*(?:${sl}|sc|hdc|dc)\s+in\s+(?:the\s+)?)(2nd|3rd|second|third)\s+ch(?:ain)?(?!\s*(?:from|s?p|-))(?![a-z])`,
+    ),
+    by: (_, which) => `${which} ch from hook`,
+  },
+  {
+    example: ['rotate to work along the opposite side of the foundation chain, sc 4', 'on other side: sc 4'],
+    pattern: re(
+      String.raw`(?:(?:do\s+not\s+turn\s*[;,]?\s*)?(?:(?:turn|rotate|flip)(?:\s+(?:the\s+)?(?:work|piece))?\s*(?:and|to|,|;)?\s*)?(?:now\s+)?(?:(?:continue|work|working|go|going|crochet)(?:ing)?(?:\s+on)?\s*)+)(?:along|into|on|down|in|across|back\s+along)\s+(?:the\s+)?(?:(?:other|opposite|bottom|back|free|unused|remaining|under)[\s-]*)+(?:side|loops?|edge)?(?:\s*of\s+(?:the\s+)?(?:foundation\s+|starting\s+|beginning\s+)?${ch})?\s*[,:;.]?`,
+    ),
+    by: () => 'on other side:',
+  },
+  {
+    example: ['2 sc in the same ch as the first sc', '2 sc in last'],
+    pattern: re(
+      String.raw`(?<=\d\s*sc\s+)in\s+(?:the\s+)?same\s+(?:ch(?:ain)?|${st}|loop)\s+as\s+(?:the\s+)?(?:first|1st)\s+${st}`,
+    ),
+    by: () => 'in last',
+  },
+  // What does not count
+  {
+    example: ['ch 1, skip the sl st, sc around', 'ch 1, sc around'],
+    pattern: re(String.raw`(?:skip|miss|sk)\s+(?:over\s+)?(?:the\s+)?(?:joining\s+)?${sl}\s*[,;]?\s*`),
+    by: () => '',
+  },
+  {
+    example: ['ch 1, sc in same st and in each st around', 'ch 1, sc in each st around'],
+    pattern: re(
+      String.raw`sc\s+in\s+(?:the\s+)?same\s+(?:st|stitch)(?:\s+as\s+[^,;.]{1,30}?)?\s*(?:,|and|,\s*then)\s*(?:sc\s+)?in\s+each\s+(?:(?:remaining|following|next)\s+)?(?:st|stitch|sc)(?:\s+around)?`,
+    ),
+    by: () => 'sc in each st around',
+  },
+  {
+    example: ['6 dec, sl st, ch 1 and break off the yarn.', '6 dec, fasten off.'],
+    pattern: re(
+      String.raw`(?<=\d\s*(?:sc|dec|inc)?|around|[)\]])\s*[,.;]\s*${sl}(?:\s+(?:to|in)\s+(?:the\s+)?(?:first|next)\s+${st})?\s*,?\s*(?:and\s+)?ch(?:ain)?\s*1\s*,?\s*(?:and\s+)?(?:break|cut|fasten|finish|bind)(?:\s+(?:off|the))*(?:\s+yarn)?`,
+    ),
+    by: () => ', fasten off',
+  },
+  // The whole round
+  {
+    example: ['3 sc, inc (around)', '3 sc, inc around'],
+    pattern: /\(\s*(?:repeat\s+)?(?:all\s+)?around\s*\)/gi,
+    by: () => 'around',
+  },
+  {
+    example: ['sc 4, inc, finish the round with sc', 'sc 4, inc, sc in each remaining st'],
+    pattern: re(
+      String.raw`(?:finish|complete|end|fill)(?:\s+(?:off|up|out))?\s+(?:the\s+)?(?:rest\s+of\s+the\s+)?(?:round|rnd|row)\s+(?:with|in|by)\s+(?:plain\s+)?sc`,
+    ),
+    by: () => 'sc in each remaining st',
+  },
+  {
+    example: ['R5: sc in back loops only (24)', 'R5: sc in BLO around (24)'],
+    pattern: re(
+      String.raw`${label}(sc|hdc|dc|tr)\s+(?:(?:in|into|through)\s+(?:the\s+)?)?(back|front)\s+loops?(?:\s+only)?${ending}`,
+    ),
+    by: (_, stitch, loops) => `${stitch} in ${loops === 'back' || loops === 'Back' ? 'BLO' : 'FLO'} around`,
+  },
+  {
+    example: ['R4: 18 (18)', 'R4: sc around (18)'],
+    pattern: re(String.raw`${label}(\d{1,3})(?=\s*[[(]\s*\1\s*[)\]]\s*\.?\s*$)`),
+    by: () => 'sc around',
+  },
+  {
+    example: ['double each stitch', 'inc in each stitch'],
+    pattern: re(String.raw`\bdouble\s+(?:each|every|all(?:\s+the)?)\s+${st}`),
+    by: () => 'inc in each stitch',
+  },
+  {
+    example: ['rep 6 times: sc 2, dec (18)', '(sc 2, dec) x 6 (18)'],
+    pattern: re(
+      String.raw`(?:rep(?:eat)?|do(?:\s+this)?)\s+(?:the\s+following\s+)?${n}\s*(?:times|x)\s*:\s*([^([\]):]+?)(?=\s*(?:[[(]\s*\d|=|\.?\s*$))`,
+    ),
+    by: (_, times, body) => `(${body}) x ${numberOf(times ?? '1')}`,
+  },
+  {
+    example: ['sc 2 dec 1 repeat to end', '(sc 2, dec 1) around'],
+    pattern: re(
+      String.raw`(?<=^[^([*]*?)((?:sc|\d{1,2}\s*sc)\s*\d{0,2})\s*[, ]\s*(inc|dec)(\s*1)?\s*[,;]?\s*(?:repeat|rep)\s+(?:to|until|till)\s+(?:the\s+)?end(?:\s+of\s+(?:the\s+)?(?:round|rnd|row))?`,
+    ),
+    by: (_, plain, change) => `(${plain}, ${change}) around`,
+  },
+  {
+    example: [
+      'sc in the next 2 sc, then 2 sc in the next sc around',
+      'sc in the next 2 sc, 2 sc in the next sc around',
+    ],
+    pattern: /,\s*(?:and\s+)?then\s+/gi,
+    by: () => ', ',
+  },
+  // Words for stitches
+  {
+    example: ['hdcinc, dcdec', '(2 hdc in next st), dc2tog'],
+    pattern: /\b(hdc|dc|tr)-?inc\b/gi,
+    by: (_, stitch) => `(2 ${stitch} in next st)`,
+  },
+  { example: ['dcdec', 'dc2tog'], pattern: /\b(hdc|dc|tr)-?dec\b/gi, by: (_, stitch) => `${stitch}2tog` },
+  {
+    example: ['work 2 sts together, sc 16', 'sc2tog, sc 16'],
+    pattern: re(
+      String.raw`\b(?:work|crochet|sc|stitch)\s+(?:the\s+)?(?:next\s+)?(2|3|two|three)\s+(?:sts?|stitches)\s+together`,
+    ),
+    by: (_, count) => `sc${numberOf(count ?? '2')}tog`,
+  },
+  {
+    example: ['sc in 1st 2 sts', 'sc in next 2 sts'],
+    pattern: /\b(?:1st|first)\s+(?=\d{1,3}\s*(?:sts?|stitches|sc)\b)/gi,
+    by: () => 'next ',
+  },
+  {
+    example: ['ch 3, sl st in 3rd ch from hook (picot)', 'ch 3, sl st in 3rd ch from hook'],
+    pattern: /\(\s*picot\s*\)/gi,
+    by: () => '',
+  },
+  {
+    example: ['sc 6, ch 3, sl st in same st, sc 18', 'sc 6, ch 3, sl st in 3rd ch from hook, sc 18'],
+    pattern: re(
+      String.raw`ch(?:ain)?\s*([2-6])\s*,\s*(?:and\s+)?${sl}\s+(?:in|into|to)\s+(?:the\s+)?same\s+(?:st|stitch|place)`,
+    ),
+    by: (_, count) =>
+      `ch ${count}, sl st in ${count}${count === '2' ? 'nd' : count === '3' ? 'rd' : 'th'} ch from hook`,
+  },
+  // Parts held on
+  {
+    example: ['sc through arm and body together 4 sts', 'sc 4'],
+    pattern: re(
+      String.raw`\bsc\s+(?:in\s+|together\s+)?(?:through|into)\s+(?:the\s+)?(?:(?!both)[a-z]+\s+){1,3}(?:and|&)\s+(?:the\s+)?[a-z]+(?:\s+together)?\s*,?\s*(?:for\s+)?(\d{1,3})(?:\s*${st})?`,
+    ),
+    by: (_, count) => `sc ${count}`,
+  },
+  {
+    example: ['hold the first arm against the body and sc through both layers 4', 'sc 4'],
+    pattern: re(
+      String.raw`\b(?:hold|place|put|line\s+up|attach|join|add)\s+(?:the\s+)?[^,;:([]{0,50}?(?:\s+and|:)\s*sc\s+(?:(\d{1,3})\s+)?through\s+both\s+(?:layers|parts|pieces)(?:\s+(?:for\s+)?(\d{1,3}))?(?:\s*${st})?`,
+    ),
+    by: (_, before, after) => `sc ${before ?? after ?? 1}`,
+  },
+  // Colours
+  {
+    example: ['R5: 6W 12B 6W', 'R5: sc 6 in W, sc 12 in B, sc 6 in W'],
+    pattern: re(
+      String.raw`${label}(?=(?:\d{1,3}\s?[A-Z](?![a-zA-Z])[,\s]*){2,}(?:[[(=]|$))((?:\d{1,3}\s?[A-Z][,\s]*)+)`,
+    ),
+    by: (_, chart) =>
+      [...(chart ?? '').matchAll(/(\d{1,3})\s?([A-Z])/gi)]
+        .map(([, count, colour]) => `sc ${count} in ${colour}`)
+        .join(', ') + ' ',
+  },
+  {
+    example: ['sc 12 (front), sc 12 (back)', 'sc 12, sc 12'],
+    pattern:
+      /(?<=\d\s*(?:sc)?)\s*\(\s*(?:the\s+)?(?:front|back|left|right|side|top|bottom|belly|face|chest)(?:\s+(?:side|half))?\s*\)/gi,
+    by: () => '',
+  },
+  {
+    example: ['sc 8 (cream), sc 8 (grey)', 'sc 8 in cream, sc 8 in grey'],
+    pattern:
+      /(?<=\b(?:sc|hdc|dc)\s*\d{1,3}|\d{1,3}\s*(?:sc|hdc|dc))\s*\(\s*(?:in\s+|with\s+|colou?r\s+)?(?!inc|dec|sc\b|st\b|sts\b|around|total|even)([a-z]{3,12}(?:\s[a-z]{3,12})?)\s*\)/gi,
+    by: (_, colour) => ` in ${colour}`,
+  },
+  {
+    example: ['switch to C2, (sc 3, inc) x 6', 'change to C, (sc 3, inc) x 6'],
+    pattern:
+      /\b(?:switch|change|swap)\s+(?:back\s+)?to\s+(?:colou?r\s+|yarn\s+|main\s+colou?r\s+)?(?:[A-Z]{1,2}\d|MC|CC)\b\s*[,.:;]?/g,
+    by: () => '',
+  },
+  // Remarks
+  {
+    example: ['(sc 2, dec) x 6 [18] - 1 round done', '(sc 2, dec) x 6 [18]'],
+    pattern: /(?<=[\])])\s*[-–—]\s*[a-z0-9 ]{0,30}\b(?:done|complete|completed|finished|made)\b.*$/gi,
+    by: () => '',
+  },
+];
+
+/** Brings a line to words that the grammar reads. */
+export function rephrase(rewriting: Rewriting): void {
+  for (const { pattern, by } of phrasings) rewriting.replace(pattern, by);
+}
