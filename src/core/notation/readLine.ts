@@ -158,6 +158,11 @@ export function isRound({ work, steps }: LineRead, line: string): boolean {
   const { label, items } = work;
   if (!label) return false;
   const named = /r|rnd|round|row/i.test(line.slice(label.span.from, label.span.to));
+  // `1. Insert 8 mm eyes …, 6 stitches showing`: a number and a sentence.
+  const says = steps.some(
+    ({ kind }) => kind === 'feature' || kind === 'sew' || kind === 'pin' || kind === 'nosew',
+  );
+  if (!named && says && !work.total) return false;
   if (items.some((item) => isWork(item) || item.type === 'repeatRounds')) return true;
   return named && steps.length === 0;
 }

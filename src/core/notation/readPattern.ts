@@ -1,5 +1,5 @@
 import type { Item, Label } from './ast';
-import { isGlossary } from './glossary';
+import { isGlossary, isListed, isListHeading } from './glossary';
 import type { Heading } from './heading';
 import { limits } from './limits';
 import { addSteps, applyPartHeader, applyToyHeader, readSettings, repeatRounds } from './partLines';
@@ -15,9 +15,10 @@ import {
   readLine,
   type LineRead,
 } from './readLine';
-import { isBareApart } from './sentence/feature';
+import { isBareApart, type FeatureSentence } from './sentence/feature';
 import { handOver, isFinishing, type LooseSentence } from './sentence/owners';
 import type { Sentence } from './sentence/sentence';
+import { readSentences } from './sentence/readSentences';
 import { findTerms, wordsUsed, type Terms, type WordPlaces } from './terms';
 
 function slug(name: string, taken: ReadonlySet<string>): string {
@@ -128,6 +129,10 @@ class PatternReader {
   private foundation: Item[] = [];
   /** once the toy is full, what comes after is kept and not counted: put to the part before, it would change its numbers */
   private full = false;
+  /** lines are a list of materials or words */
+  private listing = false;
+  /** a label that stood on a line of its own */
+  private pending: Label | null = null;
   private rounds = 0;
 
   constructor(text: string) {
@@ -152,7 +157,10 @@ class PatternReader {
   }
 
   private take(index: number, text: string): LineKind {
-    if (!text.trim()) return 'blank';
+    if (!text.trim()) {
+      this.listing = false;
+      return 'blank';
+    }
     const number = index + 1;
     const read = this.reads[index];
     if (!read) this.fill(number, `more than ${limits.readSigns / 1000} thousand signs`);
@@ -168,12 +176,15 @@ class PatternReader {
 
   private readonly takings: readonly Taking[] = [
     (line) => this.numberedTooHigh(line),
+    (line) => this.list(line),
     (line) => this.glossary(line),
     (line) => this.termsLine(line),
     (line) => this.headerLine(line),
+    (line) => this.labelAlone(line),
     (line) => this.round(line),
     (line) => this.nextRounds(line),
     (line) => this.colourLine(line),
+    (line) => (readSettings(line.text, this.part) ? 'header' : null),
     (line) => this.finishing(line),
     (line) => this.partHeading(line),
     (line) => this.toyName(line),
@@ -181,8 +192,8 @@ class PatternReader {
     (line) => this.foundationLine(line),
     (line) => this.ending(line),
     (line) => this.bareRound(line),
-    (line) => (readSettings(line.text, this.part) ? 'header' : null),
     (line) => this.sentences(line),
+    (line) => this.goesOn(line),
   ];
 
   private note(line: number, text: string): 'note' {
@@ -202,6 +213,59 @@ class PatternReader {
       suggestions: [],
     });
     return this.note(number, text);
+  }
+
+  /** Under *Materials* or *You will need* lines are a list, up to the next heading, round or empty line. */
+  private list(line: Line): LineKind | null {
+    if (isListHeading(line.text) && !this.workFollows(line.index)) {
+      this.listing = true;
+      return this.note(line.number, line.text);
+    }
+    const ends = isRound(line, line.text) || (line.heading?.sure && !isListed(line.text));
+    if (!this.listing || ends) {
+      this.listing = false;
+      return null;
+    }
+    return line.header ? null : this.note(line.number, line.text);
+  }
+
+  /** `Round 3` and nothing more: the number of the work on the next line. */
+  private labelAlone({ work, number, text, steps, ...read }: Line): LineKind | null {
+    const { label } = work;
+    const alone = label && work.items.length === 0 && steps.length === 0 && !work.total;
+    const next = this.reads[number];
+    const follows = next && !next.work.label && next.work.items.some(isWork);
+    if (!alone || !follows || !isRound({ work, steps, ...read }, text)) return null;
+    this.openPart(number);
+    this.pending = label;
+    return 'round';
+  }
+
+  /** What goes on about the feature of the line before: `Leave 6 stitches between them.`, `SPACING: 6 stitches between` */
+  private goesOn({ number, text }: Line): LineKind | null {
+    const before = this.part?.steps.at(-1);
+    if (before?.kind !== 'feature' || before.line !== number - 1 || this.aside) return null;
+    const lead = `${before.feature}: `;
+    const about = text.replace(/^\s*(?:spacing|distance|position|placement|size)\s*:/i, (word) =>
+      ' '.repeat(word.length),
+    );
+    const steps = readSentences(lead + about, 0).flatMap((step): Sentence[] => {
+      if (step.kind !== 'feature' || step.feature !== before.feature || !saysPlace(step)) return [];
+      const from = Math.max(0, step.span.from - lead.length);
+      const moved = step.roundNumbers?.map((said) =>
+        said.map(({ round, span }) => ({
+          round,
+          span: { from: span.from - lead.length, to: span.to - lead.length },
+        })),
+      );
+      const span = { from, to: step.span.to - lead.length };
+      return [
+        { ...step, text: text.slice(span.from, span.to), span, ...(moved ? { roundNumbers: moved } : {}) },
+      ];
+    });
+    if (steps.length === 0) return null;
+    this.keep(steps, number, text);
+    return 'step';
   }
 
   /** A list that explains abbreviations makes no rounds. */
@@ -341,7 +405,9 @@ class PatternReader {
     const part = this.openPart(line.number);
     const before = part.rounds.at(-1);
     const next = (before?.number ?? 0) + 1;
-    this.addRounds(part, line, { first: next, last: next, row: before?.row ?? false });
+    const numbers = this.pending ?? { first: next, last: next, row: before?.row ?? false };
+    this.pending = null;
+    this.addRounds(part, line, numbers);
     return 'round';
   }
 
@@ -457,6 +523,20 @@ class PatternReader {
 }
 
 type RepeatRounds = Extract<Item, { type: 'repeatRounds' }>;
+
+/** Whether a sentence says where something goes, how large it is or how far apart. */
+function saysPlace({
+  gap,
+  round,
+  relation,
+  apart,
+  showing,
+  sizeMm,
+  stitches,
+  level,
+}: FeatureSentence): boolean {
+  return [gap, round, relation, apart, showing, sizeMm, stitches, level].some((said) => said !== undefined);
+}
 
 /** The rounds a line makes. */
 interface Numbers {

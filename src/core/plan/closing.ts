@@ -7,6 +7,16 @@ export interface Closing {
   tailMm: number;
 }
 
+/** A piece worked in rows is not drawn together, however few stitches it ends with. */
+export function flatClosing(stitches: number, stitchWidthMm: number): Closing {
+  return {
+    stitches,
+    how: 'open',
+    tailMm: 3.5 * stitches * stitchWidthMm + 150,
+    words: 'A flat piece is not gathered. Leave a long tail where it is sewn on.',
+  };
+}
+
 /**
  * Up to 8 stitches: gather through the front loops. 9 to 12: one more round of decreases first, or gather twice. More than 12 is not
  * closed: little fingers get in and stuffing comes out.

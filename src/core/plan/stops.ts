@@ -1,7 +1,7 @@
 import type { Fabric } from '../fabric/fabric';
 import { openingMm } from '../shape/profile';
 import type { Gauge } from '../shape/gauge';
-import { closingOf, type Closing } from './closing';
+import { closingOf, flatClosing, type Closing } from './closing';
 import { usualNeeds, type Needs } from './needs';
 
 export type ActKind = 'seat-eyes' | 'seat-nose' | 'stuff' | 'top-up' | 'close';
@@ -88,7 +88,8 @@ export function planStops({
   const last = fabric.rounds;
   if (last === 0) return plan;
   const endCount = (fabric.offset[last] ?? 0) - (fabric.offset[last - 1] ?? 0);
-  const closing = closingOf(endCount, gauge.widthMm, sewnOn);
+  const flat = fabric.row[last - 1] === 1;
+  const closing = flat ? flatClosing(endCount, gauge.widthMm) : closingOf(endCount, gauge.widthMm, sewnOn);
   plan.closing = closing;
   const label = (round: number) => fabric.label[round - 1] ?? round;
   const opening = (round: number) => openingMm(fabric, gauge, round);

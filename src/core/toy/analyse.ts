@@ -194,7 +194,8 @@ function audienceProblems(part: PartSource, audience: string | null): Problem[] 
 
 function closingProblems(part: PartSource, { closing }: StopPlan): Problem[] {
   const said = part.steps.find((step) => step.kind === 'close');
-  if (!said || closing?.how !== 'open') return [];
+  const flat = part.rounds.at(-1)?.row === true;
+  if (!said || flat || closing?.how !== 'open') return [];
   const last = part.rounds.at(-1);
   return [
     {

@@ -50,6 +50,10 @@ export function readFeature(
     delete step.range;
   }
   readSideways(step, feature, phrases);
+  const [first] = step.stitches ?? [];
+  // `The first at stitch 12, the second 7 stitches further`
+  if (first !== undefined && step.stitches?.length === 1 && step.further !== undefined)
+    step.stitches = [first, first + step.further];
   // `Stitch 15 of round 16`: the hole at its foot, in the line under that round.
   if (step.stitches && step.round !== undefined && !step.gap && !step.countFrom && step.round > 1) {
     step.gap = [step.round - 1, step.round];

@@ -1,4 +1,4 @@
-import { EmbeddedActionsParser, type IToken, type TokenType } from 'chevrotain';
+import { EmbeddedActionsParser, EOF, type IToken, type TokenType } from 'chevrotain';
 import { featureOf, is, number, S, Word } from './tokens';
 import type { FeatureKind, LandmarkKind } from './said';
 
@@ -82,7 +82,9 @@ export abstract class SentenceLookahead extends EmbeddedActionsParser {
     if (this.edgeAt(i)) return i;
     if (from) return is(this.LA(i), S.LiveEdge, S.Base, S.Top) ? i : 0;
     if (targetOf(this.LA(i)) || is(this.LA(i), S.Them)) return i;
-    return next ? alone : 0;
+    // `2 sts outside, 1 round below`: than what was named.
+    const ends = is(this.LA(alone + 1), S.Stop, EOF) || /^[,;)]$/.test(this.LA(alone + 1).image ?? '');
+    return next || (ends && is(this.LA(1), ...number)) ? alone : 0;
   }
 
   /** `The edge` alone is the live edge; `the edge of the muzzle` is not. */

@@ -44,6 +44,12 @@ const verbs = [
   S.Tail,
 ];
 
+/** `Just above round 10`: on which side of the round, as one looks at the piece. */
+function roundSideOf(token: IToken): 'above' | 'below' | null {
+  if (is(token, S.Above)) return 'above';
+  return is(token, S.Below) ? 'below' : null;
+}
+
 const roundOf = (token: IToken) => Math.floor(valueOf(token));
 
 /**
@@ -122,6 +128,8 @@ export class SentenceParser extends SentenceLookahead {
       const said = is(a, S.RoundWord) ? b : a;
       this.roundNumbers([said]);
       const value = roundOf(said);
+      const side = before && roundSideOf(before);
+      if (side && this.found.step.round === undefined) this.found.step.roundSide = side;
       if (before && is(before, S.After)) this.found.step.after = value;
       else if (this.found.step.round === undefined) this.found.step.round = value;
       else if (this.found.step.round !== value) this.found.unused.push(a.startOffset);
@@ -281,11 +289,11 @@ export class SentenceParser extends SentenceLookahead {
           S.NumberWord,
           S.Ordinal,
           ...featureOf.map(([type]) => type),
-          S.Other,
           EOF,
           S.Insert,
           S.Join,
         ) &&
+        !this.isSign() &&
         this.gapAhead(1) === 0 &&
         !this.settled(meaning) &&
         !(
@@ -302,6 +310,12 @@ export class SentenceParser extends SentenceLookahead {
     });
   });
 
+  /** A sign ends what a number measures, but for a bracket that says how it is meant: `7 sts (post to post)`. */
+  private isSign(): boolean {
+    const next = this.LA(1);
+    return is(next, S.Other) && !(next.image === '(' && is(this.LA(2), S.Apart));
+  }
+
   private settled(tokens: IToken[]): boolean {
     return (
       tokens.some((token) =>
@@ -317,6 +331,7 @@ export class SentenceParser extends SentenceLookahead {
           S.Outward,
           S.FrontLine,
           S.High,
+          S.Further,
         ),
       ) && !is(this.LA(1), S.Tail)
     );
@@ -350,7 +365,8 @@ export class SentenceParser extends SentenceLookahead {
   /** A number of stitches or rounds; false where they say nothing. */
   private inSteps(value: number, meaning: readonly IToken[], has: Has): boolean {
     const { step } = this.found;
-    if (has(S.Outward, S.Beside)) this.found.outward = value;
+    if (has(S.Further)) step.further = value;
+    else if (has(S.Outward, S.Beside)) this.found.outward = value;
     // `5 stitches in the middle`: between the two of a pair.
     else if (has(S.Middle)) step.showing ??= value;
     else if (has(S.FrontLine) || (has(S.EitherSide) && !has(S.Wide))) {

@@ -57,6 +57,8 @@ export interface RoundsSaid {
   range?: [number, number];
   /** on this round */
   round?: number;
+  /** in the line of holes on this side of it, as you look at the finished piece */
+  roundSide?: 'above' | 'below';
   /** from which end rounds are counted, where it is not the start: the end of the work, or an end of the finished toy */
   countFrom?: CountedFrom;
   /** so many rounds above or below something, as you look at the finished piece; `from` an end of the part leads inward */
@@ -124,6 +126,8 @@ export interface HeightSaid {
 /** How far out it goes, and how far the two of a pair are from each other. */
 export interface AcrossSaid {
   apart?: number;
+  /** so many stitches on from the one stitch that is named */
+  further?: number;
   /** what widths and distances across are said to be counted in, where they are */
   across?: 'rounds' | 'stitches';
   /** `apart` is said to be from post to post */

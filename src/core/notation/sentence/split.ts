@@ -35,6 +35,19 @@ function eyeOf(fragment: readonly IToken[]): 'left' | 'right' | null {
   return is(side, S.LeftSide) ? 'left' : is(side, S.RightSide) ? 'right' : null;
 }
 
+/** `Nose between rounds 10 and 11 and mouth between rounds 12 and 13`: a second feature with a place of its own. */
+function beginsAnother(tokens: readonly IToken[], at: number, fragment: readonly IToken[]): boolean {
+  const token = tokens[at];
+  if (!token || !/^and$/i.test(token.image)) return false;
+  const article = /^(?:the|an?)$/i.test(tokens[at + 1]?.image ?? '') ? 1 : 0;
+  const name = tokens[at + 1 + article];
+  const place = tokens[at + 2 + article];
+  const other = featureOf.find(([type]) => is(name, type))?.[1];
+  const own = featureOf.find(([type]) => fragment.some((one) => is(one, type)))?.[1];
+  const placed = fragment.some((one) => is(one, S.Between)) && fragment.some((one) => is(one, S.Num));
+  return other !== undefined && own !== undefined && other !== own && placed && is(place, S.Between);
+}
+
 /**
  * Splits the words of a line into sentences. What a semicolon parts and belongs together stays together, and so do the sentences about
  * one eye and the other.
@@ -57,7 +70,12 @@ export function splitSentences(tokens: readonly IToken[]): IToken[][] {
     else sentences.push(fragment);
     fragment = [];
   };
-  for (const token of tokens) {
+  for (const [index, token] of tokens.entries()) {
+    if (beginsAnother(tokens, index, fragment)) {
+      end();
+      stop = null;
+      continue;
+    }
     if (!is(token, S.Stop)) {
       fragment.push(token);
       continue;

@@ -79,6 +79,7 @@ export const S = {
     '(?:in\\s+)?(?:between|b/w)\\s+(?:them|each(?:\\s+other)?|the\\s+(?:two\\s+)?(?:eyes|posts)(?!\\s+and\\s+the))',
   ),
   Between: kw('Between', '(?:in\\s+)?between|btw|b/w'),
+  Further: kw('Further', 'further(?:\\s+(?:on|along|round|around|over))?'),
   Apart: kw('Apart', 'apart|from\\s+each\\s+other|(?:from\\s+)?post\\s+to\\s+post'),
   Showing: kw(
     'Showing',
@@ -185,7 +186,7 @@ export const S = {
   Num: createToken({ name: 'Num', pattern: /\d+(?:\s+and\s+a\s+half|\s*½|[.,]\d+)?/, categories: [Any] }),
   NumberWord: kw(
     'NumberWord',
-    'an?(?:\\s+couple\\s+of)?(?=\\s+(?:rounds?|rnds?|rows?|stitch(?:es)?|sts?)(?![A-Za-z]))|(?:(?:four|six|seven|eight|nine)teen|thirteen|fifteen|twenty|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)(?:\\s+and\\s+a\\s+half)?',
+    'an?(?:\\s+couple\\s+of)?(?=\\s+(?:rounds?|rnds?|rows?|stitch(?:es)?|sts?)(?![A-Za-z]))|(?:(?:four|six|seven|eight|nine)teen|thirteen|fifteen|twenty|(?<!(?:left|right|other|first|second|each|every|this|that|red|blue|big|small)\\s)one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)(?:\\s+and\\s+a\\s+half)?',
   ),
   Dash: createToken({ name: 'Dash', pattern: /[-‐‑‒–—−&/+]+/, categories: [Any] }),
   Stop: createToken({ name: 'Stop', pattern: /[.;!](?!\d)/, categories: [Any] }),

@@ -82,6 +82,10 @@ class Lines {
     return this.fabric.label[this.last - 1] ?? this.last;
   }
 
+  get startsAtTop(): boolean {
+    return this.frame.form.orientation.start === 'top';
+  }
+
   isLine(line: number): boolean {
     return line >= 1 && line < this.last;
   }
@@ -207,10 +211,13 @@ function rangeLine(
 
 function roundLine(
   lines: Lines,
-  { round, from }: Vertical & { by: 'round' },
+  { round, from, side }: Vertical & { by: 'round' },
   { sort, report }: LevelAsked,
 ): number {
-  const label = lines.fromStart(round, from);
+  const after = lines.fromStart(round, from);
+  // The line over a round is the one before it where the work begins at the top.
+  if (side) return lines.after((side === 'above') === lines.startsAtTop ? after - 1 : after);
+  const label = after;
   const line = lines.after(label);
   const said = `${round}${from === 'start' ? '' : ` from the ${from}`}`;
   report({

@@ -38,7 +38,12 @@ export function verticalOf(step: FeatureSentence): Vertical | null {
   if (step.level) return { by: 'level', to: step.level };
   return step.round === undefined
     ? null
-    : { by: 'round', round: step.round, from: step.countFrom ?? 'start' };
+    : {
+        by: 'round',
+        round: step.round,
+        from: step.countFrom ?? 'start',
+        ...(step.roundSide ? { side: step.roundSide } : {}),
+      };
 }
 
 /** Whether it is worked with the needle. */

@@ -24,7 +24,7 @@ export function verticalWords(vertical: Vertical | null): string | null {
     case 'range':
       return `from R${vertical.from} to R${vertical.to}`;
     case 'round':
-      return `at round ${vertical.round}${vertical.from === 'start' ? '' : ` from the ${vertical.from}`}`;
+      return `${vertical.side ? `just ${vertical.side}` : 'at'} round ${vertical.round}${vertical.from === 'start' ? '' : ` from the ${vertical.from}`}`;
     case 'relation':
       return vertical.rounds === 0 && seen.has(vertical.to)
         ? `on the ${vertical.to}`
