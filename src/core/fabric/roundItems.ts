@@ -39,6 +39,11 @@ function withoutTurningChains(items: Item[]): Item[] {
 /** How the part begins and what its first round works. */
 export function partStart(part: PartSource): Start | null {
   const [first] = part.rounds;
+  const places = part.onto?.count ?? null;
+  if (first && places !== null) {
+    const items = roundItems(first, false).filter(({ type }) => type !== 'base' && type !== 'join');
+    return { kind: 'tube', places, items };
+  }
   return first ? startOf(roundItems(first, true), first.row) : null;
 }
 

@@ -29,7 +29,17 @@ export interface RoundWork {
 /** How many places of the round below the items take, where that does not depend on the round. */
 export function fixedTake(items: readonly Item[]): number {
   let sum = 0;
-  for (const item of items) sum += takeOf(item);
+  // Chains that are worked back along take what follows before the round does.
+  let chains = 0;
+  for (const [index, item] of items.entries()) {
+    const before = items[index - 1];
+    if (item.type === 'work' && item.target === 'hook' && before?.type === 'work' && before.word === 'ch')
+      chains = Math.max(0, timesOf(before.extent) - item.fromHook + 1);
+    const take = takeOf(item);
+    const along = Math.min(chains, take);
+    chains -= along;
+    sum += take - along;
+  }
   return sum;
 }
 
@@ -161,7 +171,7 @@ function workItems(
 ): void {
   for (const [index, item] of items.entries()) {
     if (!step(state)) return;
-    const after = () => fixedTake(items.slice(index + 1)) + reserve;
+    const after = () => fixedTake(withoutFastening(items, index)) + reserve;
     switch (item.type) {
       case 'work':
         workItem(
@@ -192,6 +202,15 @@ function workItems(
         break;
     }
   }
+}
+
+/** What stands after an item, but for a slip stitch at the end after something that goes around: that only fastens the round. */
+function withoutFastening(items: readonly Item[], index: number): readonly Item[] {
+  const rest = items.slice(index + 1);
+  const last = rest.at(-1);
+  const fastens =
+    last?.type === 'work' && last.word === 'sl' && last.bare === true && items.slice(0, -1).some(fillsUp);
+  return fastens ? rest.slice(0, -1) : rest;
 }
 
 /** A slip stitch after the round is full only fastens it. */

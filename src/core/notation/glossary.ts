@@ -9,7 +9,7 @@ export function isGlossary(line: string): boolean {
   return explained.test(line) || isDefinition(line);
 }
 
-const defined = /^\s*[*•·▪-]?\s*(?:\*\*)?[a-z][a-z0-9.\s]{0,11}\s*=\s*[a-z(]/i;
+const defined = /^\s*[*•·▪-]?\s*(?:\*\*)?[a-z][a-z0-9]{0,9}(?:\.?\s[a-z]{1,6})?\s*=\s*[a-z(\d]/i;
 
 /** `bo = bobble: 5 dc together`: a sign of equality after a word explains it. */
 export function isDefinition(line: string): boolean {

@@ -57,6 +57,11 @@ export function readHeading(line: string): Heading | null {
     (prefix) =>
       partWords.has((/^(\p{L}+)/u.exec(text.slice(prefix.length))?.[1] ?? '').toLowerCase()) ? '' : prefix,
   );
+  // `The ears (make 2) are worked in brown.`, `Next, make the ears.`: what is said of the part names it no other way.
+  text = text.replace(/(?<=\p{L}|\))\s+(?:are|is)\s+(?:worked|made|crocheted|done)\b.*$/iu, '');
+  const [only = ''] = /^\p{L}+(?=\.$)/u.exec(text) ?? [];
+  const named = partWords.has(only.toLowerCase()) && text !== line.trim();
+  if (named) text = only;
   let make = 1;
   // `Arm 2x`, `2 ears`, `Spots – 3 pcs`, `Ears. Make 2.`
   const counted = /^(\d{1,2}|two|three|four|six|eight)\s+(?=(\p{L}+)\s*:?$)/iu.exec(text);
@@ -104,16 +109,19 @@ export function readHeading(line: string): Heading | null {
   if (
     described !== undefined &&
     before.trim().split(/\s+/).length <= 3 &&
-    before.split(/\s+/).some((word) => partWords.has(word.toLowerCase()))
+    (make > 1 || before.split(/\s+/).some((word) => partWords.has(word.toLowerCase())))
   )
     text = before.trim();
   const colon = /[:]\s*$/.test(text);
   const name = text.replace(/[\s:.,;(–—-]+$/, '').trim();
   const words = name.split(/\s+/);
   if (!name || name.length > 48 || words.length > (marked ? 8 : 4) || !/\p{L}/u.test(name)) return null;
-  const known = words.length <= 3 && words.some((word) => partWords.has(word.toLowerCase()));
+  // Whatever is made several times over is a part.
+  const counts = make > 1 && words.length <= 2;
+  const known = counts || (words.length <= 3 && words.some((word) => partWords.has(word.toLowerCase())));
   const saysMore = described !== undefined || make > 1;
-  if (!marked && ((/[.!?]$/.test(line.trim()) && !(known && saysMore)) || /[,;]/.test(name))) return null;
+  if (!marked && ((/[.!?]$/.test(line.trim()) && !(known && (saysMore || named))) || /[,;]/.test(name)))
+    return null;
   const heading: Heading = {
     name,
     make,

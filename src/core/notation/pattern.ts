@@ -1,4 +1,4 @@
-import type { Item, WorkLine } from './ast';
+import type { Item, LoopsWord, WorkLine } from './ast';
 import type { Problem } from './problem';
 import type { Sentence } from './sentence/sentence';
 import type { TermsFound } from './terms';
@@ -32,6 +32,8 @@ export interface PartSource {
   joined: boolean | null;
   /** where the maker moved the front line: a stitch of a round */
   front: { round: number; stitch: number; line: number } | null;
+  /** the round of another part it begins in; how many stitches that has is found when it is counted */
+  onto?: { part: string; round: number; loops: LoopsWord; count: number | null };
   rounds: RoundSource[];
   steps: Sentence[];
   /** first and last line that belong to the part */

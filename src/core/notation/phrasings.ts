@@ -77,6 +77,13 @@ export const phrasings: readonly Phrasing[] = [
     ),
     by: () => 'in last',
   },
+  {
+    example: ['sl st in 2nd ch from hook and next 2 ch', 'sl st in 2nd ch from hook, sl st 2'],
+    pattern: re(
+      String.raw`\b(${sl}|sc|hdc|dc)(\s+in\s+(?:the\s+)?(?:2nd|3rd|second|third)\s+${ch}\s+from\s+(?:the\s+)?hook)\s*(?:,|and)\s*(?:in\s+)?(?:the\s+|each\s+of\s+the\s+)?next\s+(\d{1,2})\s*(?:${ch}|${st})`,
+    ),
+    by: (_, stitch, where, count) => `${stitch}${where}, ${stitch} ${count}`,
+  },
   // What does not count
   {
     example: ['ch 1, skip the sl st, sc around', 'ch 1, sc around'],
@@ -195,6 +202,17 @@ export const phrasings: readonly Phrasing[] = [
       String.raw`\b(?:hold|place|put|line\s+up|attach|join|add)\s+(?:the\s+)?[^,;:([]{0,50}?(?:\s+and|:)\s*sc\s+(?:(\d{1,3})\s+)?through\s+both\s+(?:layers|parts|pieces)(?:\s+(?:for\s+)?(\d{1,3}))?(?:\s*${st})?`,
     ),
     by: (_, before, after) => `sc ${before ?? after ?? 1}`,
+  },
+  // The loops of another round
+  {
+    example: [
+      'join yarn in the front loops of R3 of the body, 2 hdc around',
+      'in front loops of R3, 2 hdc around',
+    ],
+    pattern: re(
+      String.raw`(?:(?:join|attach|rejoin)\s+(?:the\s+|new\s+)?(?:[a-z]+\s+)?yarn\s+)?(?:with\s+(?:a\s+)?${sl}\s+)?(?:in|to|into|through)\s+(?:any\s+(?:one\s+)?of\s+)?(?:the\s+|a\s+)?(?:free\s+|unworked\s+|remaining\s+|unused\s+)?(front|back|free|unworked|remaining|unused)\s+loops?(?:\s+only)?\s+(?:of|from|on|at)\s+(?:the\s+)?(?:R|rounds?|rnds?|rows?)\.?\s*(\d{1,3})(?:\s+(?:of|on)\s+(?:the\s+)?[a-z]+)?\s*[,:;]?`,
+    ),
+    by: (_, loops, round) => `in ${/back/i.test(loops ?? '') ? 'back' : 'front'} loops of R${round},`,
   },
   // Colours
   {

@@ -1,7 +1,8 @@
 import type { Item, Label } from './ast';
-import { isGlossary, isListed, isListHeading } from './glossary';
-import type { Heading } from './heading';
+import { isDefinition, isGlossary, isListed, isListHeading } from './glossary';
+import { readHeading, type Heading } from './heading';
 import { limits } from './limits';
+import { findOnto } from './onto';
 import { addSteps, applyPartHeader, applyToyHeader, readSettings, repeatRounds } from './partLines';
 import type { LineKind, PartSource, Pattern, ToyHeader } from './pattern';
 import type { Problem } from './problem';
@@ -131,6 +132,8 @@ class PatternReader {
   private full = false;
   /** lines are a list of materials or words */
   private listing = false;
+  /** the feature that the last line was about */
+  private about: { feature: string; line: number } | null = null;
   /** a label that stood on a line of its own */
   private pending: Label | null = null;
   private rounds = 0;
@@ -143,6 +146,7 @@ class PatternReader {
   read(): Pattern {
     for (const [index, text] of this.lines.entries()) this.lineKinds.push(this.take(index, text));
     const parts = this.parts.filter((part) => !this.isTitle(part));
+    findOnto(parts);
     handOver(parts, this.loose);
     if (this.header.apart === 'showing') for (const part of parts) part.steps = part.steps.map(showingMeant);
     const found = findTerms(this.declared, this.places, this.saysMiss);
@@ -180,12 +184,14 @@ class PatternReader {
     (line) => this.glossary(line),
     (line) => this.termsLine(line),
     (line) => this.headerLine(line),
+    (line) => this.nameAlone(line),
     (line) => this.labelAlone(line),
     (line) => this.round(line),
     (line) => this.nextRounds(line),
-    (line) => this.colourLine(line),
     (line) => (readSettings(line.text, this.part) ? 'header' : null),
+    (line) => this.colourLine(line),
     (line) => this.finishing(line),
+    (line) => this.partWithWork(line),
     (line) => this.partHeading(line),
     (line) => this.toyName(line),
     (line) => this.repeat(line),
@@ -241,16 +247,25 @@ class PatternReader {
     return 'round';
   }
 
+  /** `Eyes.` and nothing more: what the next lines are about. */
+  private nameAlone({ text, number, bare, work }: Line): LineKind | null {
+    const feature = /^\s*(?:the\s+)?(eyes|nose|mouth|cheeks)\s*[.:]\s*$/i.exec(text)?.[1];
+    if (!feature || bare || work.label || !this.part || this.part.rounds.length === 0) return null;
+    if (this.workFollows(number - 1)) return null;
+    this.about = { feature: feature.toLowerCase(), line: number };
+    return 'step';
+  }
+
   /** What goes on about the feature of the line before: `Leave 6 stitches between them.`, `SPACING: 6 stitches between` */
   private goesOn({ number, text }: Line): LineKind | null {
-    const before = this.part?.steps.at(-1);
-    if (before?.kind !== 'feature' || before.line !== number - 1 || this.aside) return null;
-    const lead = `${before.feature}: `;
+    const { about: named } = this;
+    if (!named || named.line !== number - 1 || this.aside) return null;
+    const lead = `${named.feature}: `;
     const about = text.replace(/^\s*(?:spacing|distance|position|placement|size)\s*:/i, (word) =>
       ' '.repeat(word.length),
     );
     const steps = readSentences(lead + about, 0).flatMap((step): Sentence[] => {
-      if (step.kind !== 'feature' || step.feature !== before.feature || !saysPlace(step)) return [];
+      if (step.kind !== 'feature' || step.feature !== named.feature || !saysPlace(step)) return [];
       const from = Math.max(0, step.span.from - lead.length);
       const moved = step.roundNumbers?.map((said) =>
         said.map(({ round, span }) => ({
@@ -271,7 +286,8 @@ class PatternReader {
   /** A list that explains abbreviations makes no rounds. */
   private glossary({ work, number, text }: Line): LineKind | null {
     const begun = this.part !== null && this.part.rounds.length > 0;
-    return isGlossary(text) && !begun && !work.total ? this.note(number, text) : null;
+    const explains = isDefinition(text) || (isGlossary(text) && !work.total);
+    return explains && !begun ? this.note(number, text) : null;
   }
 
   private termsLine({ termsSaid, work }: Line): LineKind | null {
@@ -355,6 +371,22 @@ class PatternReader {
     if (!isFinishing(heading.name) || this.workFollows(index)) return null;
     this.aside = true;
     return 'heading';
+  }
+
+  /** `Tail: 4 sc in ring`: a part and its first round on one line. */
+  private partWithWork(line: Line): LineKind | null {
+    const { heading, text, number } = line;
+    const colon = text.indexOf(':');
+    if (!heading || colon < 0 || line.steps.length > 0) return null;
+    const named = readHeading(text.slice(0, colon + 1));
+    const rest = ' '.repeat(colon + 1) + text.slice(colon + 1);
+    const read = readLine(rest);
+    const begins = read.work.items.some((item) => item.type === 'base') && read.work.items.some(isWork);
+    if (!named?.sure || !(begins || isBareWork(read, rest)) || this.parts.length >= limits.parts) return null;
+    this.part = this.open(named.name, number, named);
+    this.foundation = [];
+    this.addRounds(this.part, { ...line, ...read }, { first: 1, last: 1, row: false });
+    return 'round';
   }
 
   private partHeading({ heading, bare, steps, index, number, text }: Line): LineKind | null {
@@ -506,6 +538,8 @@ class PatternReader {
 
   private keep(steps: readonly Sentence[], line: number, whole: string): void {
     const after = this.part;
+    const last = steps.at(-1);
+    if (last?.kind === 'feature') this.about = { feature: last.feature, line };
     if (this.aside && after)
       this.loose.push(...steps.map((step) => ({ step: { ...step, line, whole }, after })));
     else addSteps(after, steps, line, whole);

@@ -155,6 +155,15 @@ export function frameOfPart({ form, map }: PartAnalysis): FaceFrame {
   return frameOf(form, map.front);
 }
 
+/** A part that begins in another's round, with how many stitches there are to work into. */
+function counted(part: PartSource, { parts, terms }: Pattern): PartSource {
+  const { onto } = part;
+  const other = onto && parts.find(({ id }) => id === onto.part);
+  if (!onto || !other) return part;
+  const found = checkedOf(other, terms.value, false).checks.find(({ round }) => round === onto.round);
+  return found ? interned({ ...part, onto: { ...onto, count: found.worked } }) : part;
+}
+
 /** What is left for the parts that come after: a text that is all slips, or all stitches, takes no more work than one toy may. */
 interface Left {
   stitches: number;
@@ -325,7 +334,8 @@ function analyse(text: string, searches: boolean): ToyAnalysis {
   const { lean, hand, audience } = pattern.header;
   const circumstances: Circumstances = { ...gauge, terms: pattern.terms.value, lean, hand, audience };
   const left: Left = { stitches: limits.toyStitches, search: searches ? limits.searchOfToy : 0 };
-  const parts = pattern.parts.map((part) => {
+  const parts = pattern.parts.map((source) => {
+    const part = counted(source, pattern);
     if (left.stitches <= 0 && part.rounds.length > 0)
       return unworked(part, circumstances, tooManyStitches(part));
     return attempt(

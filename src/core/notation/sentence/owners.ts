@@ -13,7 +13,7 @@ export interface LooseSentence {
 
 // Headings over what is done once the parts are made.
 const finishing =
-  /^(?:assembl(?:y|ing|e)(?: instructions?)?|making up|make up|putting (?:it|everything|them|the (?:pieces|parts|toy)) together|put together|finish(?:ing)?(?: (?:up|off|touches|details))?|to finish|sewing(?: (?:up|together|it together))?|joining(?: the (?:parts|pieces))?|(?:the )?faces?|facial (?:features|details)|face details|(?:final |last )?details|embroider(?:y|ing)|features|decorat(?:ion|ing))$/i;
+  /^(?:assembl(?:y|ing|e)(?: instructions?)?|making up|make up|putting (?:it|everything|them|the (?:pieces|parts|toy)) together|put together|finish(?:ing)?(?: (?:up|off|touches|details))?|to finish|sewing(?: (?:up|together|it together))?|joining(?: the (?:parts|pieces))?|(?:the )?faces?|facial (?:features|details)|face details|(?:final |last )?details|embroider(?:y|ing)|features|decorat(?:ion|ing)|assembly|face|details)(?:\s+(?:and|&|\+)\s+(?:the\s+)?(?:faces?|finishing|details|assembly|sewing|embroidery))?$/i;
 
 /** Whether a heading stands over sentences about several parts and not over a part of its own. */
 export const isFinishing = (name: string): boolean => finishing.test(name);

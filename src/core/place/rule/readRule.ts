@@ -89,7 +89,9 @@ function ruleOfStep(given: FeatureSentence): FeatureRule {
   // Two places or a distance between them make two buttons of one.
   const severalPlaces = step.stitches?.length === 2 || distanceOf(step) !== undefined;
   const pair = entry.pair || (sizeMm !== null && !embroidered && severalPlaces);
-  const vertical = step.aboveAndBelow ? null : verticalOf(step);
+  // Drawing in the eyes goes in above them and out below: it goes about them.
+  const aboutEyes = step.feature === 'sculpting' && step.relation?.to === 'eyes' && step.aboveAndBelow;
+  const vertical = aboutEyes ? null : verticalOf(step);
   return {
     kind: step.feature,
     style: styleOf(step, embroidered),

@@ -1,0 +1,28 @@
+import type { Item } from './ast';
+import type { PartSource } from './pattern';
+import { PartNames } from './sentence/names';
+
+const baseOf = (part: PartSource): Extract<Item, { type: 'base' }> | undefined => {
+  const [first] = part.rounds;
+  const items = first ? [...first.foundation, ...first.work.items] : [];
+  return items.find((item) => item.type === 'base');
+};
+
+const hasRound = (part: PartSource, round: number) => part.rounds.some(({ number }) => number === round);
+
+/**
+ * A part that begins in the loops of another part's round: a frill, a skirt. The other part is the one that is named, else the nearest
+ * above that has such a round.
+ */
+export function findOnto(parts: readonly PartSource[]): void {
+  const names = new PartNames(parts);
+  for (const [index, part] of parts.entries()) {
+    const base = baseOf(part);
+    const first = part.rounds[0];
+    if (!base || !first) continue;
+    const mentioned = new Set(names.in(first.text).map(({ id }) => id));
+    const others = parts.slice(0, index).filter((other) => hasRound(other, base.round));
+    const owner = others.find(({ id }) => mentioned.has(id)) ?? others.at(-1);
+    if (owner) part.onto = { part: owner.id, round: base.round, loops: base.loops, count: null };
+  }
+}
