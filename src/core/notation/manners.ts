@@ -92,7 +92,7 @@ function undecorated(line: string): string {
 }
 
 const tableRow = new RegExp(
-  String.raw`^(\s*\|?\s*(?:${roundWord}\.?\s*)?\d{1,4}(?:\s*-\s*\d{1,4})?)\s*([|\t,])(?=.*[a-z])(.*?)\s*\2\s*(\d{1,4})\s*\|?\s*$`,
+  String.raw`^(\s*\|?\s*(?:${roundWord}\.?\s*)?\d{1,4}(?:\s*-\s*\d{1,4})?)\s*(?::\s*(?=[|\t]))?([|\t,])(?=.*[a-z])(.*?)\s*\2\s*(\d{1,4})\s*\|?\s*$`,
   'i',
 );
 
@@ -150,7 +150,7 @@ function plainRounds(line: string): string {
 
 const totalPatterns = [
   // `=> 18`, `→ 19`, `>> 18`, `... 18`, `: 18`, at the end of the line
-  /(?:=>|->|>>|→|⇒|\.{3}|…)\s*(\d{1,4})\s*(?:sts?|stitches|sc)?\s*\.?\s*$/i,
+  /(?:=>|[-–—]+>|>>|→|⇒|➔|➜|\.{3}|…)\s*(\d{1,4})\s*(?:sts?|stitches|sc)?\s*\.?\s*$/i,
   /(?<=[)\]\d])\s*:\s*(\d{1,4})\s*(?:sts?|stitches)?\s*\.?\s*$/i,
   // `(now 18 sts)`, `(sts: 18)`, `You now have 12 sts.`, `(you should have 19 sts)`
   /[[(]\s*(?:now|sts?:|stitches:|you\s+(?:should\s+|will\s+)?(?:now\s+)?have)\s*(\d{1,4})\s*(?:sts?|stitches|sc)?\s*[\])]/i,
@@ -175,29 +175,6 @@ function totalBrackets(line: string): string {
   return line;
 }
 
-const nth: Readonly<Record<string, number>> = {
-  other: 2,
-  second: 2,
-  third: 3,
-  fourth: 4,
-  fifth: 5,
-  sixth: 6,
-};
-const everyPattern =
-  /(?:(inc(?:rease)?|dec(?:rease)?|2\s*sc|two\s+sc)\s+(?:in\s+|into\s+)?)every\s+(other|second|third|fourth|fifth|sixth|(\d)(?:nd|rd|th))(?:\s+and\s+(?:\d(?:nd|rd|th)|third|fourth|fifth|sixth))?\s+(?:st|stitch|sc)(?:\s+around)?(?![a-z])/i;
-
-/** `inc in every other st`, `2 sc in every 4th st`, `dec every 3rd and 4th st`. */
-function everyNth(line: string): string {
-  const found = everyPattern.exec(line);
-  if (!found) return line;
-  const [whole, change = '', which = '', digit] = found;
-  const place = digit ? Number(digit) : (nth[which.toLowerCase()] ?? 0);
-  const isDecrease = /^dec/i.test(change);
-  const plain = place - 1;
-  const once = `(${plain === 1 ? 'sc' : `${plain} sc`},${isDecrease ? 'dec' : 'inc'}) around`;
-  return inPlace(line, found.index, found.index + whole.length, once) ?? line;
-}
-
 /** `Sc in ea st`, `sc in every st`. */
 const abbreviated = (line: string): string =>
   line.replace(/\bea\b\.?/gi, (word) => 'all'.slice(0, Math.max(3, word.length)).padEnd(word.length));
@@ -211,7 +188,7 @@ const andFollowing = new RegExp(
   'i',
 );
 const tailRounds = new RegExp(
-  String.raw`[,;]?\s*(?:(?:for|over|x|×)\s+)?(?:the\s+next\s+)?(?<!\b(?:last|previous|these|those|first|from|within|between|every|below|above)\s)${number}\s+(?:more\s+)?(?:rounds|rnds|rows)(?:\s+(?:more|even|straight|evenly|in\s+total))?\s*\.?\s*$`,
+  String.raw`[,;]?\s*(?:(?:for|over|x|×)\s+)?(?:the\s+next\s+)?(?<!\b(?:last|previous|these|those|first|from|within|between|every|below|above)\s)${number}\s+(?:more\s+)?(?:rounds|rnds|rows)(?:\s+(?:more|even|straight|evenly|in\s+total))?(?=\s*(?:[[(]\s*\d{1,4}[^()[\]]*[)\]])?\s*\.?\s*$)`,
   'i',
 );
 const lastAgain = new RegExp(
@@ -241,16 +218,25 @@ function spannedRounds(line: string): Omit<Canonical, 'evenly'> {
   }
   const tail = tailRounds.exec(line);
   if (!tail || tail.index === 0) return { line, rounds: null };
-  const before = line.slice(0, tail.index);
+  return roundsAtEnd(line, tail);
+}
+
+/** `R3: sc around, 3 rounds`, `Work 4 more rounds even`, `R5: sc around (24). Repeat for 2 more rounds.` */
+function roundsAtEnd(line: string, tail: RegExpExecArray): Omit<Canonical, 'evenly'> {
+  const again = /[.,;]?\s*\b(?:repeat|rep)(?:\s+(?:this|it|the\s+(?:last\s+)?(?:round|rnd|row)))?\s*$/i.exec(
+    line.slice(0, tail.index),
+  );
+  const from = again?.index ?? tail.index;
+  const to = tail.index + tail[0].length;
+  const before = line.slice(0, from);
   const hasLabel = labelled.test(before);
   if (!hasLabel && !goingOn.test(before)) return { line, rounds: null };
-  const rounds = { times: numberOf(tail[1] ?? ''), again: false };
-  const kept = blank(line, tail.index, line.length);
+  // Said again for so many more, it is worked once before.
+  const rounds = { times: numberOf(tail[1] ?? '') + (again && hasLabel ? 1 : 0), again: false };
+  const kept = blank(line, from, to);
   // `Work 4 more rounds even` names no stitch: plain ones.
-  return {
-    line: hasLabel || /\bsc\b/i.test(before) ? kept : (inPlace(line, 0, line.length, 'sc around') ?? kept),
-    rounds,
-  };
+  const named = hasLabel || /\bsc\b/i.test(before);
+  return { line: named ? kept : (inPlace(line, 0, to, 'sc around') ?? kept), rounds };
 }
 
 const evenPatterns = [
@@ -305,7 +291,6 @@ export function canonical(given: string): Canonical {
     rangeLabel,
     nakedLabel,
     plainRounds,
-    everyNth,
     abbreviated,
     tidied,
     totalBrackets,

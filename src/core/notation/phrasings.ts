@@ -14,7 +14,29 @@ const n = String.raw`(\d{1,3}|${Object.keys(numberWords).join('|')})`;
 const st = String.raw`(?:st|sts|stitch|stitches|sc)`;
 const ch = String.raw`(?:chs?|chains?|loops?)`;
 const sl = String.raw`(?:sl(?:ip)?[\s.-]*st(?:itch)?|ss)`;
-const label = String.raw`(?<=^\s*(?:rounds?|rnds?|rows?|rds?|r)?\.?\s*\d{1,4}(?:\s*[-–]\s*\d{1,4})?\s*[:.)|–-]?\s*)`;
+const label = String.raw`(?<=^\s*(?:rounds?|rnds?|rows?|rds?|r)?\.?\s*\d{1,4}(?:\s*[-–]\s*(?:r|rnds?|rounds?|rows?)?\.?\s*\d{1,4})?\s*[:.)|–-]?\s*)`;
+const nth: Readonly<Record<string, number>> = {
+  other: 2,
+  second: 2,
+  third: 3,
+  fourth: 4,
+  fifth: 5,
+  sixth: 6,
+};
+
+/** A change in every so-manieth stitch: `inc every 4th st` is three plain ones and an increase. */
+function everyNth(change: string, which: string, digit: string | undefined): string {
+  const plain = (digit ? Number(digit) : (nth[which.toLowerCase()] ?? 2)) - 1;
+  return `(${plain === 1 ? 'sc' : `${plain} sc`}, ${/^dec/i.test(change) ? 'dec' : 'inc'}) around`;
+}
+
+/** `3X, V, A` as makers write them who give each stitch a letter. */
+const lettered = (work: string): string =>
+  work
+    .replace(/(\d*)\s*X/g, '$1 sc')
+    .replace(/(\d*)\s*V/g, '$1 inc')
+    .replace(/(\d*)\s*A/g, '$1 dec');
+
 const ending = String.raw`(?=\s*(?:[,.;]|[[(]\s*\d|=|$))`;
 const re = (source: string) => new RegExp(source, 'gi');
 
@@ -106,6 +128,55 @@ export const phrasings: readonly Phrasing[] = [
   },
   // The whole round
   {
+    example: ['R5: (3X, V)*6 (30)', 'R5: ( 3 sc,  inc)*6 (30)'],
+    pattern: new RegExp(
+      String.raw`(?<=^\s*(?:[Rr][a-z]{0,5})?\.?\s*\d{1,4}\s*[:.)|–-]?\s*)(?=[^a-z]*[XV])([\sXVA\d(),.*×+[\]=-]+)$`,
+      'g',
+    ),
+    by: (_, work) => lettered(work ?? ''),
+  },
+  {
+    example: ['inc in every other st', '(sc, inc) around'],
+    pattern:
+      /(?:(inc(?:rease)?|dec(?:rease)?|2\s*sc|two\s+sc)\s+(?:in\s+|into\s+)?)every\s+(other|second|third|fourth|fifth|sixth|(\d)(?:nd|rd|th))(?:\s+and\s+(?:\d(?:nd|rd|th)|third|fourth|fifth|sixth))?\s+(?:st|stitch|sc)(?:\s+around)?(?![a-z])/gi,
+    by: (_, change, which, digit) => everyNth(change ?? '', which ?? '', digit),
+  },
+  {
+    example: ['R5: 6(3 sc, inc) (30)', 'R5: 6 x (3 sc, inc) (30)'],
+    pattern: re(String.raw`${label}(\d{1,2})\s*(?=\([^()]*[a-z][^()]*\))`),
+    by: (_, times) => `${times} x `,
+  },
+  {
+    example: ['3 sc, inc; repeat these 5 times more', '3 sc, inc; repeat 5 more times'],
+    pattern:
+      /\b(repeat|rep)\s+(?:these|this|that|it|the\s+above|from\s+the\s+beginning)\s+(\d{1,3})\s+(?:times\s+more|more\s+times)/gi,
+    by: (_, word, times) => `${word} ${times} more times`,
+  },
+  {
+    example: ['repeat 5 times more', 'repeat 5 more times'],
+    pattern: /\b(\d{1,3})\s+times\s+more\b/gi,
+    by: (_, times) => `${times} more times`,
+  },
+  {
+    example: ['5.-7. sc around', 'R5-7: sc around'],
+    pattern: /^(\s*)(\d{1,3})\.\s*[-–]\s*(\d{1,3})\s*[.:)]/g,
+    by: (_, space, first, last) => `${space}R${first}-${last}:`,
+  },
+  {
+    example: ['R6-R8: same as round 5 (24)', 'R6-R8: repeat R5 (24)'],
+    pattern: re(
+      String.raw`${label}(?:(?:the\s+)?same\s+as|as|like|work\s+as)\s+(?:for\s+|in\s+)?(?:R|rnds?|rounds?|rows?)\.?\s*(\d{1,3})`,
+    ),
+    by: (_, round) => `repeat R${round}`,
+  },
+  {
+    example: ['sc 2, dec until end', 'sc 2, dec around'],
+    pattern: re(
+      String.raw`\b(?:until|till)\s+(?:the\s+|you\s+reach\s+the\s+)?end(?:\s+of\s+(?:the\s+)?(?:round|rnd|row))?`,
+    ),
+    by: () => 'around',
+  },
+  {
     example: ['3 sc, inc (around)', '3 sc, inc around'],
     pattern: /\(\s*(?:repeat\s+)?(?:all\s+)?around\s*\)/gi,
     by: () => 'around',
@@ -120,9 +191,10 @@ export const phrasings: readonly Phrasing[] = [
   {
     example: ['R5: sc in back loops only (24)', 'R5: sc in BLO around (24)'],
     pattern: re(
-      String.raw`${label}(sc|hdc|dc|tr)\s+(?:(?:in|into|through)\s+(?:the\s+)?)?(back|front)\s+loops?(?:\s+only)?${ending}`,
+      String.raw`${label}(sc|hdc|dc|tr)\s+(?:(?:in|into|through)\s+(?:the\s+)?)?(?:(back|front)\s+loops?(?:\s+only)?|(blo|flo))${ending}`,
     ),
-    by: (_, stitch, loops) => `${stitch} in ${loops === 'back' || loops === 'Back' ? 'BLO' : 'FLO'} around`,
+    by: (_, stitch, loops, short) =>
+      `${stitch} in ${/^b/i.test(loops ?? short ?? '') ? 'BLO' : 'FLO'} around`,
   },
   {
     example: ['R4: 18 (18)', 'R4: sc around (18)'],
@@ -157,6 +229,11 @@ export const phrasings: readonly Phrasing[] = [
     by: () => ', ',
   },
   // Words for stitches
+  {
+    example: ['sc 11, 3-in-1, sc 12', 'sc 11, 3 sc in next st, sc 12'],
+    pattern: /\b([2-5])[-\s]in[-\s](?:1|one)\b/gi,
+    by: (_, count) => `${count} sc in next st`,
+  },
   {
     example: ['hdcinc, dcdec', '(2 hdc in next st), dc2tog'],
     pattern: /\b(hdc|dc|tr)-?inc\b/gi,

@@ -30,13 +30,21 @@ export interface LineRead {
 const lineCache = new Map<string, LineRead>();
 const cacheLimit = 20_000;
 
+/** Signs that only make words bold, in pairs: spaces. */
+function unmarked(line: string): string {
+  const marks = line.match(/\*\*|__/g) ?? [];
+  const paired =
+    marks.length > 0 && marks.length % 2 === 0 && !/^\s*(?:\*\*|__)[^*_]*(?:\*\*|__)\s*$/.test(line);
+  return paired ? line.replace(/\*\*|__/g, '  ') : line;
+}
+
 /** Puts spaces for a leading bullet and for what a web page leaves behind, so that columns stay as they were. */
 function withoutBullet(raw: string): string {
-  const line = raw.replace(/<\/?[a-z][^<>]{0,80}>|&[a-z]{2,6};|&#\d{1,5};/gi, (junk) =>
+  const line = unmarked(raw).replace(/<\/?[a-z][^<>]{0,80}>|&[a-z]{2,6};|&#\d{1,5};/gi, (junk) =>
     ' '.repeat(junk.length),
   );
   return line.replace(
-    /^(\s*)([•·▪◦‣>]|[-–—*](?=\s+\S)(?!.*\*))/,
+    /^(\s*)([•·▪◦‣>☐☑☒✓✔✗□▢■★☆⭐✅⬜🔲🔘]\u{FE0F}?|[-–—*](?=\s+\S)(?!.*\*))/u,
     (_, space: string, sign: string) => space + ' '.repeat(sign.length),
   );
 }

@@ -249,7 +249,7 @@ class PatternReader {
 
   /** `Eyes.` and nothing more: what the next lines are about. */
   private nameAlone({ text, number, bare, work }: Line): LineKind | null {
-    const feature = /^\s*(?:the\s+)?(eyes|nose|mouth|cheeks)\s*[.:]\s*$/i.exec(text)?.[1];
+    const feature = /^\s*(?:the\s+)?(eyes|nose|mouth|cheeks)\s*[.:–-]?\s*$/i.exec(text)?.[1];
     if (!feature || bare || work.label || !this.part || this.part.rounds.length === 0) return null;
     if (this.workFollows(number - 1)) return null;
     this.about = { feature: feature.toLowerCase(), line: number };
@@ -381,8 +381,9 @@ class PatternReader {
     const named = readHeading(text.slice(0, colon + 1));
     const rest = ' '.repeat(colon + 1) + text.slice(colon + 1);
     const read = readLine(rest);
-    const begins = read.work.items.some((item) => item.type === 'base') && read.work.items.some(isWork);
-    if (!named?.sure || !(begins || isBareWork(read, rest)) || this.parts.length >= limits.parts) return null;
+    const { items } = read.work;
+    const isStart = items.some((item) => item.type === 'base' || item.type === 'ring' || isIntoRing(item));
+    if (!named?.sure || !isStart || !items.some(isWork) || this.parts.length >= limits.parts) return null;
     this.part = this.open(named.name, number, named);
     this.foundation = [];
     this.addRounds(this.part, { ...line, ...read }, { first: 1, last: 1, row: false });
@@ -571,6 +572,10 @@ function saysPlace({
 }: FeatureSentence): boolean {
   return [gap, round, relation, apart, showing, sizeMm, stitches, level].some((said) => said !== undefined);
 }
+
+/** Work into a ring or into chains counted from the hook: how a part begins. */
+const isIntoRing = (item: Item): boolean =>
+  item.type === 'work' && (item.target === 'ring' || item.target === 'hook');
 
 /** The rounds a line makes. */
 interface Numbers {

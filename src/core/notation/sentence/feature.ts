@@ -49,6 +49,10 @@ export function readFeature(
     step.gap = step.range;
     delete step.range;
   }
+  if (phrases.countsShowing && step.showing === undefined && step.apart !== undefined) {
+    step.showing = step.apart;
+    delete step.apart;
+  }
   readSideways(step, feature, phrases);
   const [first] = step.stitches ?? [];
   // `The first at stitch 12, the second 7 stitches further`
@@ -147,7 +151,7 @@ function unread(
     ...(outwardAt !== null && !step.outward ? [outwardAt] : []),
     ...(heightAt !== null && placed === undefined && !vague ? [heightAt] : []),
   ];
-  const clauses = left.map((at) => clauseAt(text, at, span));
+  const clauses = [...left, ...severalNumbers(text, span)].map((at) => clauseAt(text, at, span));
   if (vague && step.feature !== 'sculpting') {
     if (placed === undefined) {
       step.relation = { rounds: 1, direction: vague.direction, to: vague.to };
@@ -160,6 +164,13 @@ function unread(
       clauses.push(clauseAt(text, vague.from, span));
   }
   if (clauses.length > 0 && step.feature !== 'sculpting') step.unused = [...new Set(clauses)];
+}
+
+/** `5-7 stitches apart`: which of them is not for us to say. */
+function severalNumbers(text: string, { from, to }: Said['span']): number[] {
+  const several =
+    /(?<!\b(?:r|rnds?|rounds?|rows?|stitch(?:es)?|sts?)\.?\s*)\b\d{1,3}\s*(?:-|–|to|or)\s*\d{1,3}\s+(?:sts?|stitches|rounds|rows)\b/gi;
+  return [...text.matchAll(several)].map(({ index }) => index).filter((at) => at >= from && at < to);
 }
 
 /** The first style named is how it is made; “satin triangle” is a triangle in satin stitch, and only some things are a line or an oval. */

@@ -458,6 +458,7 @@ export class SentenceParser extends SentenceLookahead {
     [[S.Medium], () => (this.found.step.firmness = 'medium')],
     [[S.Firmly], () => (this.found.step.firmness = 'firm')],
     [[S.NotStuff], () => (this.found.step.firmness = 'none')],
+    [[S.CountsShowing], () => (this.found.countsShowing = true)],
   ];
 
   private styled(style: FeatureStyle): void {

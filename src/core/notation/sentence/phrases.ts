@@ -45,6 +45,8 @@ export interface Phrases {
   /** where `outward` stands, and what may say how high and is nothing by itself: an end of the toy, a landmark, `above` */
   outwardAt: number | null;
   heightAt: number | null;
+  /** a distance is said to be counted by what shows */
+  countsShowing: boolean;
   /** so many stitches and no more */
   bare: number | null;
   /** what the next number of stitches is: `a gap of`, `a distance of` */
@@ -77,6 +79,7 @@ export const nothing = (): Phrases => ({
   outwardAt: null,
   heightAt: null,
   bare: null,
+  countsShowing: false,
   spacing: null,
   ring: null,
   secondMm: null,

@@ -79,6 +79,11 @@ export const S = {
     '(?:in\\s+)?(?:between|b/w)\\s+(?:them|each(?:\\s+other)?|the\\s+(?:two\\s+)?(?:eyes|posts)(?!\\s+and\\s+the))',
   ),
   Between: kw('Between', '(?:in\\s+)?between|btw|b/w'),
+  // `6 apart, counting the stitches you see`: what shows is meant.
+  CountsShowing: kw(
+    'CountsShowing',
+    '(?:counting\\s+)?(?:only\\s+)?(?:the\\s+)?st(?:itche)?s\\s+(?:that\\s+)?you\\s+(?:can\\s+)?see|not\\s+counting\\s+(?:the\\s+)?(?:eyes?|holes?|posts?)(?:\\s+(?:holes?|posts?))?',
+  ),
   Further: kw('Further', 'further(?:\\s+(?:on|along|round|around|over))?'),
   Apart: kw('Apart', 'apart|from\\s+each\\s+other|(?:from\\s+)?post\\s+to\\s+post'),
   Showing: kw(
