@@ -145,3 +145,13 @@ test('a list of abbreviations makes no part and no round', () => {
     counts('sc: single crochet\ndec – decrease: sc 2 together\n\nHead\nR1: 6 sc in ring\nR2: inc x 6'),
   ).toEqual([6, 12]);
 });
+
+test.each(['switch to C2, sc around', 'with C2, sc around', 'sc 24 in C2'])(
+  'a yarn called by letter and number, in “%s”, is not lost',
+  (work) => {
+    const toy = analyseToy(`Yarn C1: white\nYarn C2: red\n${below}R5: ${work} [24]`);
+    expect(toy.problems.map(({ code }) => code)).toEqual([]);
+    expect(JSON.stringify(toy.pattern)).toMatch(/"(name|colour)":"C2","?/);
+    expect(counts(`Yarn C1: white\nYarn C2: red\n${below}R5: ${work} [24]`).at(-1)).toBe(24);
+  },
+);

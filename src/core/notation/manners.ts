@@ -259,6 +259,9 @@ function spreadEvenly(line: string): string | null {
   return null;
 }
 
+/** `R3)`: its bracket closes a label, and no work that could be done `6 times` */
+const labelWithBracket = /^\s*(?:rounds?|rnds?|rows?|r)?\.?\s*\d{1,4}\)/i;
+
 /** Signs and asides that say nothing more: `inc*6`, `6x inc`, `6 times (…)`, `5-dc bobble`, `(ch 1 does not count)`. */
 function tidied(line: string): string {
   const asLong =
@@ -268,9 +271,10 @@ function tidied(line: string): string {
   return line
     .replace(/(?<=[a-z])\*(?=\d)/gi, ' ')
     .replace(/(?<![)\]\w])(\d{1,3})\s*[x×]\s*(?=(?:sc|inc|dec|hdc)\b)/gi, asLong('$1'))
-    .replace(/(\d{1,3})\s*times\s*:?\s*(?=[([])/gi, (whole, n: string, at: number) =>
-      /[)\]a-z]\s*$/i.test(line.slice(0, at)) ? whole : `${n} x`.padEnd(whole.length),
-    )
+    .replace(/(\d{1,3})\s*times\s*:?\s*(?=[([])/gi, (whole, n: string, at: number) => {
+      const before = line.slice(0, at).replace(labelWithBracket, '');
+      return /[)\]a-z]\s*$/i.test(before) ? whole : `${n} x`.padEnd(whole.length);
+    })
     .replace(/\b\d{1,2}[-\s](?:dc|tr|hdc)[-\s](?=bobble|popcorn|puff|cluster)/gi, (whole) =>
       ' '.repeat(whole.length),
     )

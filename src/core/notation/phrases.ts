@@ -126,6 +126,14 @@ export abstract class PhraseParser extends ClauseParser {
     });
   });
 
+  /** The number of a yarn called `C2`: against its letters, with nothing between. */
+  private numbersYarn(words: readonly string[]): boolean {
+    const isNumber = is(this.LA(1), T.Num);
+    const letters = words.length === 1 && /^[A-Z]{1,3}$/.test(words[0] ?? '');
+    const { startOffset, image } = this.LA(0);
+    return isNumber && letters && this.LA(1).startOffset === startOffset + image.length;
+  }
+
   protected readonly colour = this.RULE('colour', (items: Item[]) => {
     const first = this.LA(1);
     const words: string[] = [];
@@ -134,13 +142,17 @@ export abstract class PhraseParser extends ClauseParser {
       GATE: () =>
         !done &&
         (is(this.LA(1), T.Word, T.ColourWord) ||
+          this.numbersYarn(words) ||
           (is(this.LA(1), T.Change, T.To, T.In, T.With, T.Article, T.Colon) && words.length === 0)),
       DEF: () => {
         const token = this.SUBRULE(this.anyToken);
         this.ACTION(() => {
           const letter = is(token, T.Article) && token.image === 'A' && !is(this.LA(1), T.Word);
           if (is(token, T.Word) || letter) words.push(token.image);
-          if (words.length >= 3 || (is(token, T.ColourWord) && words.length > 0) || letter) done = true;
+          const number = is(token, T.Num);
+          if (number) words.push(`${words.pop() ?? ''}${token.image}`);
+          if (number || words.length >= 3 || (is(token, T.ColourWord) && words.length > 0) || letter)
+            done = true;
         });
       },
     });

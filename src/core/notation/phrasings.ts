@@ -11,9 +11,9 @@ interface Phrasing {
 
 const numberOf = (said: string): number => numberWords[said.toLowerCase()] ?? Number(said);
 const n = String.raw`(\d{1,3}|${Object.keys(numberWords).join('|')})`;
-const st = String.raw`(?:st|sts|stitch|stitches|sc)`;
-const ch = String.raw`(?:chs?|chains?|loops?)`;
-const sl = String.raw`(?:sl(?:ip)?[\s.-]*st(?:itch)?|ss)`;
+const st = String.raw`(?:stitch(?:es)?|sts?|sc)(?![a-z])`;
+const ch = String.raw`(?:chains?|chs?|loops?)(?![a-z])`;
+const sl = String.raw`(?:sl(?:ip)?[\s.-]*st(?:itch)?|ss)(?![a-z])`;
 const label = String.raw`(?<=^\s*(?:rounds?|rnds?|rows?|rds?|r)?\.?\s*\d{1,4}(?:\s*[-–]\s*(?:r|rnds?|rounds?|rows?)?\.?\s*\d{1,4})?\s*[:.)|–-]?\s*)`;
 const nth: Readonly<Record<string, number>> = {
   other: 2,
@@ -79,7 +79,7 @@ export const phrasings: readonly Phrasing[] = [
     by: (_, one, other) => fromHook(one ?? other ?? '1', '2nd'),
   },
   {
-    example: ['sl st in 2nd ch, sl st', 'sl st in 2nd ch from hook, sl st'],
+    example: ['ch 3, sl st in 2nd ch, sl st', 'ch 3, sl st in 2nd ch from hook, sl st'],
     pattern: re(
       String.raw`(?<=ch\s*\d{1,2}\s*[,;]\s*(?:${sl}|sc|hdc|dc)\s+in\s+(?:the\s+)?)(2nd|3rd|second|third)\s+ch(?:ain)?(?!\s*(?:from|s?p|-))(?![a-z])`,
     ),
@@ -128,9 +128,9 @@ export const phrasings: readonly Phrasing[] = [
   },
   // The whole round
   {
-    example: ['R5: (3X, V)*6 (30)', 'R5: ( 3 sc,  inc)*6 (30)'],
+    example: ['R5: (3X, V)*6 (30)', 'R5: (3 sc, inc)*6 (30)'],
     pattern: new RegExp(
-      String.raw`(?<=^\s*(?:[Rr][a-z]{0,5})?\.?\s*\d{1,4}\s*[:.)|–-]?\s*)(?=[^a-z]*[XV])([\sXVA\d(),.*×+[\]=-]+)$`,
+      String.raw`(?<=^\s*(?:[Rr][a-z]{0,5})?\.?\s*\d{1,4}\s*[:.)|–-]?\s*)(?=[^a-z]*[XV])([\sXVA\d(),.*×+-]+)(?=[[(=]\s*\d+[^[(]*$|$)`,
       'g',
     ),
     by: (_, work) => lettered(work ?? ''),
@@ -214,7 +214,7 @@ export const phrasings: readonly Phrasing[] = [
     by: (_, times, body) => `(${body}) x ${numberOf(times ?? '1')}`,
   },
   {
-    example: ['sc 2 dec 1 repeat to end', '(sc 2, dec 1) around'],
+    example: ['sc 2 dec 1 repeat to end', '(sc 2, dec) around'],
     pattern: re(
       String.raw`(?<=^[^([*]*?)((?:sc|\d{1,2}\s*sc)\s*\d{0,2})\s*[, ]\s*(inc|dec)(\s*1)?\s*[,;]?\s*(?:repeat|rep)\s+(?:to|until|till)\s+(?:the\s+)?end(?:\s+of\s+(?:the\s+)?(?:round|rnd|row))?`,
     ),
@@ -232,6 +232,12 @@ export const phrasings: readonly Phrasing[] = [
   {
     example: ['sc 11, 3-in-1, sc 12', 'sc 11, 3 sc in next st, sc 12'],
     pattern: /\b([2-5])[-\s]in[-\s](?:1|one)\b/gi,
+    by: (_, count) => `${count} sc in next st`,
+  },
+  {
+    example: ['sc 3, 2sc in 1', 'sc 3, 2 sc in next st'],
+    pattern:
+      /\b([2-5])\s*sc\s+in\s+(?:1|one)(?![a-z\d])(?!\s*(?:ch|loop|round|rnd|row))(?:\s+(?:sts?|stitch|sc)(?![a-z]))?/gi,
     by: (_, count) => `${count} sc in next st`,
   },
   {
@@ -313,12 +319,6 @@ export const phrasings: readonly Phrasing[] = [
     pattern:
       /(?<=\b(?:sc|hdc|dc)\s*\d{1,3}|\d{1,3}\s*(?:sc|hdc|dc))\s*\(\s*(?:in\s+|with\s+|colou?r\s+)?(?!inc|dec|sc\b|st\b|sts\b|around|total|even)([a-z]{3,12}(?:\s[a-z]{3,12})?)\s*\)/gi,
     by: (_, colour) => ` in ${colour}`,
-  },
-  {
-    example: ['switch to C2, (sc 3, inc) x 6', 'change to C, (sc 3, inc) x 6'],
-    pattern:
-      /\b(?:switch|change|swap)\s+(?:back\s+)?to\s+(?:colou?r\s+|yarn\s+|main\s+colou?r\s+)?(?:[A-Z]{1,2}\d|MC|CC)\b\s*[,.:;]?/g,
-    by: () => '',
   },
   // Remarks
   {
