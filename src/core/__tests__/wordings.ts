@@ -1,5 +1,4 @@
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import texts from './wordings.json';
 import { analyseToy, type PartAnalysis, type ToyAnalysis } from '../toy/analyse';
 
 /** What a text in some maker's manner comes to, worked out by hand. */
@@ -24,9 +23,7 @@ export interface Wording {
 }
 
 /** Texts in the manners of many makers. */
-export const wordings: Wording[] = JSON.parse(
-  readFileSync(join(process.cwd(), 'src/core/__tests__/wordings.json'), 'utf8'),
-);
+export const wordings = texts as unknown as readonly Wording[];
 
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
 const bareName = (name: string) =>
@@ -69,48 +66,56 @@ function wrongStops(toy: ToyAnalysis, stops: NonNullable<Wording['expected']['st
   });
 }
 
-/** What of a wording is not as worked out, in words; empty where all is. And whether anything was asked or told. */
+function wrongCounts(toy: ToyAnalysis, { counts, skip = 0 }: Wording['expected']): string[] {
+  const worked = workedIn(toy.parts).slice(skip);
+  return !counts || same(worked, counts) ? [] : [`counts ${worked.join()}`];
+}
+
+function wrongParts(toy: ToyAnalysis, { parts }: Wording['expected']): string[] {
+  if (!parts) return [];
+  const got = toy.parts.map((part) => [bareName(part.source.name), part.source.make, workedIn([part])]);
+  const asked = parts.map(([name, make, counts]) => [bareName(name), make, counts]);
+  return same(got, asked) ? [] : [`parts ${JSON.stringify(got)}`];
+}
+
+function wrongCodes(toy: ToyAnalysis, { codes, allow = [], has = [] }: Wording['expected']): string[] {
+  const errors = toy.problems.filter(({ severity }) => severity === 'error').map(({ code }) => String(code));
+  const all = toy.problems.map(({ code }) => String(code));
+  const missing = (codes ?? []).filter((code) => !errors.includes(code));
+  const extra = codes ? [] : errors.filter((code) => !allow.includes(code));
+  const untold = has.filter((code) => !all.includes(code));
+  return [
+    ...(extra.length > 0 ? [`errors ${extra.join()}`] : []),
+    ...[...missing, ...untold].map((code) => `no ${code}`),
+  ];
+}
+
+function wrongPlaces(toy: ToyAnalysis, { place = [], noplace = [] }: Wording['expected']): string[] {
+  const features = toy.parts.flatMap((part) => part.features);
+  const placed = place.flatMap(({ f, gap, posts }) => {
+    const kept = features.filter(({ kind }) => kind === f);
+    const there = toy.parts.flatMap((part) => postsOf(part, f));
+    const gapIsOff = gap && !kept.some((feature) => same(feature.gap, gap));
+    const postsAreOff = posts && !same([...there].sort(), [...posts].sort());
+    return [
+      ...(gapIsOff ? [`${f} gap ${JSON.stringify(kept.map((one) => one.gap))}`] : []),
+      ...(postsAreOff ? [`${f} ${there.join(' ')}`] : []),
+    ];
+  });
+  const unasked = noplace.filter((f) => features.some(({ kind }) => kind === f)).map((f) => `${f} placed`);
+  return [...placed, ...unasked];
+}
+
+/** What of a wording is not as worked out, in words; empty where all is. And whether it went by without a question. */
 export function wrongIn({ text, expected }: Wording): { wrong: string[]; silent: boolean } {
   const toy = analyseToy(text);
-  const wrong: string[] = [];
-  const errors = toy.problems
-    .filter(({ severity }) => severity === 'error')
-    .map(({ code }) => code as string);
-  const codes = toy.problems.map(({ code }) => code as string);
-  const { counts, skip = 0, parts, place = [], noplace = [], has = [] } = expected;
-  const worked = workedIn(toy.parts).slice(skip);
-  if (counts && !same(worked, counts)) wrong.push(`counts ${worked.join()}`);
-  const got = toy.parts.map(({ source, checks }) => [
-    bareName(source.name),
-    source.make,
-    checks.map((c) => c.worked),
-  ]);
-  if (
-    parts &&
-    !same(
-      got,
-      parts.map(([name, make, of]) => [bareName(name), make, of]),
-    )
-  )
-    wrong.push(`parts ${JSON.stringify(got)}`);
-  const extra = errors.filter(
-    (code) => !(expected.codes ?? []).includes(code) && !(expected.allow ?? []).includes(code),
-  );
-  if (expected.codes) {
-    const missing = expected.codes.filter((code) => !errors.includes(code));
-    if (missing.length > 0) wrong.push(`no ${missing.join()}`);
-  } else if (extra.length > 0) wrong.push(`errors ${extra.join()}`);
-  for (const { f, gap, posts } of place) {
-    const features = toy.parts.flatMap((part) => part.features.filter(({ kind }) => kind === f));
-    if (gap && !features.some((feature) => same(feature.gap, gap)))
-      wrong.push(`${f} gap ${JSON.stringify(features.map((one) => one.gap))}`);
-    const there = toy.parts.flatMap((part) => postsOf(part, f));
-    if (posts && !same([...there].sort(), [...posts].sort())) wrong.push(`${f} ${there.join(' ')}`);
-  }
-  for (const f of noplace)
-    if (toy.parts.some((part) => part.features.some(({ kind }) => kind === f))) wrong.push(`${f} placed`);
-  for (const code of has) if (!codes.includes(code)) wrong.push(`no ${code}`);
-  wrong.push(...wrongStops(toy, expected.stops ?? []));
+  const wrong = [
+    ...wrongCounts(toy, expected),
+    ...wrongParts(toy, expected),
+    ...wrongCodes(toy, expected),
+    ...wrongPlaces(toy, expected),
+    ...wrongStops(toy, expected.stops ?? []),
+  ];
   const asked = toy.problems.some(({ severity }) => severity !== 'info') || toy.pattern.notes.length > 0;
   return { wrong, silent: wrong.length > 0 && !asked };
 }
