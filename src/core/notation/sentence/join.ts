@@ -1,3 +1,4 @@
+import pluralize from 'pluralize';
 import type { IToken } from 'chevrotain';
 import type { Mention, NamedPart, NamedUnits } from './names';
 import type { Phrases } from './phrases';
@@ -99,7 +100,8 @@ function unitsWords({ name, count, side }: NamedUnits): string {
   const which = side ? `${side} ` : '';
   if (count === 'all') return `all the ${which}${word}`;
   // One of those that are named together.
-  if (count === 1 && word.endsWith('s')) return `one ${which}${word.slice(0, -1)}`;
+  const alone = pluralize.singular(word);
+  if (count === 1 && alone !== word) return `one ${which}${alone}`;
   return `the ${count === null || count === 1 ? '' : `${count} `}${which}${word}`;
 }
 

@@ -165,3 +165,15 @@ test('what joins goes by its names, also where it stands among another part’s 
     [['arm', 'legs'], 'body'],
   ]);
 });
+
+test.each([
+  ['Foot', 'the feet'],
+  ['Antenna', 'both antennae'],
+  ['Wings', 'the wing'],
+  ['Leaf', 'two leaves'],
+  ['Hoof', 'the hooves'],
+  ['Dress', 'the dress'],
+])('%s is called %s, too', (name, said) => {
+  const names = new PartNames([{ id: 'one', name }]);
+  expect(names.in(`Sew ${said} to something, constructor and all`).map(({ id }) => id)).toEqual(['one']);
+});

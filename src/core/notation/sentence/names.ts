@@ -1,3 +1,5 @@
+import pluralize from 'pluralize';
+
 /** A part, by what outlives renaming, and by its name as it stands in its heading. */
 export interface NamedPart {
   id: string;
@@ -65,7 +67,8 @@ const between = new Set([
 // A place on a part, not a part, also where one is called so.
 const places = new Set(['back', 'front', 'top', 'middle', 'base', 'left', 'right', 'start', 'end', 'side']);
 
-const single = (word: string): string => (/(?:[^s])s$/.test(word) ? word.slice(0, -1) : word);
+pluralize.addIrregularRule('antenna', 'antennae');
+const single = (word: string): string => pluralize.singular(word);
 
 function wordsOf(text: string): Word[] {
   return [...text.toLowerCase().matchAll(/([\p{L}\p{N}’'-]+)([:,;.]?)/gu)].map(
@@ -139,7 +142,7 @@ function beforeName(words: readonly Word[], at: number) {
     const { text, sign } = words[i] ?? { text: '', sign: '.' };
     if (sign !== '') break;
     if (text === 'left' || text === 'right') side = text;
-    else if (text in counts) count ??= counts[text] ?? null;
+    else if (Object.hasOwn(counts, text)) count ??= counts[text] ?? null;
     else if (/^\d+$/.test(text)) count ??= Number(text);
     else if (text === 'the') article = true;
     else if (!between.has(text)) break;
