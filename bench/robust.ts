@@ -8,7 +8,7 @@ import { analyseToy } from '../src/core/toy/analyse';
 
 // Spoilt texts by the thousand, each state of typing a full head, and texts made to take long. Nothing may throw or hang, nothing may say
 // what is no number. Times are of this process alone.
-const folder = join(import.meta.dirname, '../demo');
+const folder = 'demo';
 const demo = readdirSync(folder)
   .filter((name) => name.endsWith('.txt'))
   .map((name) => readFileSync(join(folder, name), 'utf8'));

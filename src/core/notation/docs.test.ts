@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { analyseToy } from '../toy/analyse';
 import { splitSentences } from './sentence/split';
 import { sentenceLexer } from './sentence/tokens';
 import { problemCodes } from './problemCodes';
@@ -32,6 +33,21 @@ test.each(sentences)('is read whole, as the page says: %s', (line) => {
   expect(steps).toHaveLength(splitSentences(sentenceLexer.tokenize(line).tokens).length);
   for (const step of steps)
     expect([step.text, step.kind === 'feature' && step.unused]).not.toEqual([step.text, expect.any(Array)]);
+});
+
+const below = 'R1: 6 sc in ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]\nR4: (sc 2, inc) x 6 [24]\n';
+const manners = [...page.matchAll(/^\| `((?:[^`])+)` \| ([\d, ]+) \|$/gm)].map(
+  ([, said = '', counts = '']) => [said.replaceAll('\\|', '|'), counts.split(', ').map(Number)] as const,
+);
+
+test('there are manners to go by', () => {
+  expect(manners.length).toBeGreaterThanOrEqual(35);
+});
+
+test.each(manners)('comes to what the page says: %s', (said, counts) => {
+  const toy = analyseToy(`Terms: US\nYarn cream: cream\nYarn grey: grey\n${below}${said}`);
+  const worked = toy.parts.flatMap(({ checks }) => checks.map((check) => check.worked));
+  expect([said, worked, toy.problems]).toEqual([said, [6, 12, 18, 24, ...counts], []]);
 });
 
 const split = (text: string) =>

@@ -13,14 +13,17 @@ const hasRound = (part: PartSource, round: number) => part.rounds.some(({ number
 /**
  * A part that begins in the loops of another part's round: a frill, a skirt. The other part is the one that is named, else the nearest
  * above that has such a round.
+ *
+ * @param lines the whole text
  */
-export function findOnto(parts: readonly PartSource[]): void {
+export function findOnto(parts: readonly PartSource[], lines: readonly string[]): void {
   const names = new PartNames(parts);
   for (const [index, part] of parts.entries()) {
     const base = baseOf(part);
     const first = part.rounds[0];
     if (!base || !first) continue;
-    const mentioned = new Set(names.in(first.text).map(({ id }) => id));
+    const said = lines.slice(Math.min(part.line, first.line - 1), first.line).join('\n');
+    const mentioned = new Set(names.in(said).map(({ id }) => id));
     const others = parts.slice(0, index).filter((other) => hasRound(other, base.round));
     const owner = others.find(({ id }) => mentioned.has(id)) ?? others.at(-1);
     if (owner) part.onto = { part: owner.id, round: base.round, loops: base.loops, count: null };

@@ -3,16 +3,17 @@ import { failureOf } from './failure';
 import { readWorkLine } from './grammar';
 import { readHeader, type Header } from './headers';
 import { readHeading, type Heading } from './heading';
+import { isDefinition, isGlossary, isListed, isListHeading } from './glossary';
 import { limits } from './limits';
 import { canonical, type Canonical } from './manners';
 import { rephrase } from './phrasings';
 import { Rewriting } from './rewriting';
 import { readSentences } from './sentence/readSentences';
 import type { Sentence } from './sentence/sentence';
-import type { Terms } from './terms';
+import { wordsUsed, type Terms } from './terms';
 
-/** What one line says by itself, whatever it turns out to be. */
-export interface LineRead {
+/** What the words of a line say, before it is known what the line is. */
+interface Words {
   work: WorkLine;
   header: Header | null;
   heading: Heading | null;
@@ -24,6 +25,22 @@ export interface LineRead {
   saysMiss: boolean;
   /** what of the line was not read, from which sign on; the whole line where the reading failed */
   unread: { from: number; report: string | null } | null;
+}
+
+/** What one line says by itself, whatever it turns out to be. */
+export interface LineRead extends Words {
+  /** a round with its label, and not a numbered sentence */
+  isRound: boolean;
+  /** pure work without a label */
+  isBareWork: boolean;
+  /** `Materials`, `You will need` */
+  isListHeading: boolean;
+  /** an entry of such a list, whatever else it could be */
+  isListed: boolean;
+  /** it tells what an abbreviation means */
+  explains: boolean;
+  /** the stitches it names, each where it stands first */
+  stitches: ReturnType<typeof wordsUsed>;
 }
 
 // What a line says by itself depends on its text alone, so an edit re-reads one line and finds the others here.
@@ -52,7 +69,7 @@ function withoutBullet(raw: string): string {
 const wordless: WorkLine = { label: null, items: [], total: null, brackets: [] };
 
 /** A line whose reading failed is kept as it is; the others are read all the same. */
-function unreadable(report: string): LineRead {
+function unreadable(report: string): Words {
   return {
     work: wordless,
     header: null,
@@ -123,7 +140,7 @@ function termsSaidIn(line: string): Terms | null {
   return /us|american/i.test(terms[1] ?? '') ? 'us' : 'uk';
 }
 
-function readWords(raw: string): LineRead {
+function readWords(raw: string): Words {
   const whole = withoutBullet(raw);
   const length = readableLength(whole);
   const line = whole.slice(0, length);
@@ -142,12 +159,21 @@ function readWords(raw: string): LineRead {
 export function readLine(raw: string): LineRead {
   const cached = lineCache.get(raw);
   if (cached) return cached;
-  let read: LineRead;
+  let words: Words;
   try {
-    read = readWords(raw);
+    words = readWords(raw);
   } catch (failure) {
-    read = unreadable(failureOf(failure));
+    words = unreadable(failureOf(failure));
   }
+  const read = {
+    ...words,
+    isRound: isRound(words, raw),
+    isBareWork: isBareWork(words, raw),
+    isListHeading: isListHeading(raw),
+    isListed: isListed(raw),
+    explains: isDefinition(raw) || (isGlossary(raw) && !words.work.total),
+    stitches: wordsUsed(words.work.items),
+  };
   if (lineCache.size >= cacheLimit) lineCache.clear();
   lineCache.set(raw, read);
   return read;
@@ -162,7 +188,7 @@ const isUnknown = (item: Item): boolean =>
   item.type === 'unknown' || (item.type === 'group' && item.items.some(isUnknown));
 
 /** Is this labelled line a round, and not a numbered sentence such as `4. Sew the ears on`? */
-export function isRound({ work, steps }: LineRead, line: string): boolean {
+function isRound({ work, steps }: Words, line: string): boolean {
   const { label, items } = work;
   if (!label) return false;
   const named = /r|rnd|round|row/i.test(line.slice(label.span.from, label.span.to));
@@ -176,7 +202,7 @@ export function isRound({ work, steps }: LineRead, line: string): boolean {
 }
 
 /** `inc - increase` in a list of abbreviations explains a word; work has a number, a repeat or a total. */
-function isExplanation({ work }: LineRead, line: string): boolean {
+function isExplanation({ work }: Words, line: string): boolean {
   if (work.total) return false;
   const counted = work.items.some(
     (item) => item.type === 'group' || item.type === 'ring' || (item.type === 'work' && !item.bare),
@@ -187,7 +213,7 @@ function isExplanation({ work }: LineRead, line: string): boolean {
 }
 
 /** A line of pure work without a label, such as `6 sc in magic ring` or `(sc, inc) x 6`. */
-export function isBareWork(read: LineRead, line: string): boolean {
+function isBareWork(read: Words, line: string): boolean {
   const { work, steps, termsSaid } = read;
   const [first] = work.items;
   if (!first || termsSaid || work.label) return false;
@@ -211,6 +237,10 @@ export const isFoundation = (items: readonly Item[]) => {
     )
   );
 };
+/** `Join yarn in the front loops of R3 of the body`: what a round on the next line is worked into. */
+export const isBaseAlone = (items: readonly Item[]) =>
+  items.some(({ type }) => type === 'base') &&
+  items.every(({ type }) => type === 'base' || type === 'join' || type === 'colour');
 /** What ends a part and makes no round: `Sl st, ch 1, break off`. */
 export const isEnding = (items: readonly Item[]) =>
   items.some((item) => item.type === 'fasten') &&

@@ -1,3 +1,4 @@
+import { analyseToy } from '../toy/analyse';
 import { readHeader } from './headers';
 import { readHeading } from './heading';
 import { readPattern } from './readPattern';
@@ -140,4 +141,25 @@ describe('terms', () => {
       { code: 'terms-mixed', line: 2 },
     ]);
   });
+});
+
+const body =
+  'Body\nR1: 6 sc in MR [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]\nR4: sc in BLO around [18]\n\nSkirt\n';
+test.each([
+  'Join yarn in the free front loops of round 3 of the body.\nR1: 2 hdc in each st around [36]',
+  'Join white yarn to any front loop of round 3.\nR1: 2 hdc in each st around [36]',
+  'Attach yarn in the unworked loops of R3 of the body\n2 hdc in each st around [36]',
+  'R1: in front loops of R3, 2 hdc in each st around [36]',
+])('a skirt begins in the loops of the body: %s', (said) => {
+  const toy = analyseToy(
+    `Terms: US\n${body}${said}\n\nTail: 4 sc in MR\nSew the tail to the body, between R2 and R3.`,
+  );
+  expect(toy.problems).toEqual([]);
+  expect(toy.pattern.notes).toEqual([]);
+  expect(toy.parts.map(({ checks }) => checks.map(({ worked }) => worked))).toEqual([
+    [6, 12, 18, 18],
+    [36],
+    [4],
+  ]);
+  expect(toy.pattern.parts[1]?.onto).toMatchObject({ part: 'body', round: 3, loops: 'front' });
 });

@@ -1,26 +1,16 @@
 import type { Item, Label } from './ast';
-import { isDefinition, isGlossary, isListed, isListHeading } from './glossary';
 import { readHeading, type Heading } from './heading';
 import { limits } from './limits';
 import { findOnto } from './onto';
 import { addSteps, applyPartHeader, applyToyHeader, readSettings, repeatRounds } from './partLines';
 import type { LineKind, PartSource, Pattern, ToyHeader } from './pattern';
 import type { Problem } from './problem';
-import {
-  isBareWork,
-  isEnding,
-  isFoundation,
-  isRound,
-  isWork,
-  linesRead,
-  readLine,
-  type LineRead,
-} from './readLine';
+import { isBaseAlone, isEnding, isFoundation, isWork, linesRead, readLine, type LineRead } from './readLine';
 import { isBareApart, type FeatureSentence } from './sentence/feature';
 import { handOver, isFinishing, type LooseSentence } from './sentence/owners';
 import type { Sentence } from './sentence/sentence';
 import { readSentences } from './sentence/readSentences';
-import { findTerms, wordsUsed, type Terms, type WordPlaces } from './terms';
+import { findTerms, type Terms, type WordPlaces } from './terms';
 
 function slug(name: string, taken: ReadonlySet<string>): string {
   const base =
@@ -97,13 +87,13 @@ function tooLong(text: string): Pattern {
 }
 
 /** One line on its way into the pattern. */
-interface Line extends LineRead {
+interface Line {
+  /** what its words say */
+  read: LineRead;
   index: number;
   /** from 1 */
   number: number;
   text: string;
-  /** work without a label */
-  bare: boolean;
 }
 
 /** What a line is taken as, or null where it is not that. */
@@ -146,7 +136,7 @@ class PatternReader {
   read(): Pattern {
     for (const [index, text] of this.lines.entries()) this.lineKinds.push(this.take(index, text));
     const parts = this.parts.filter((part) => !this.isTitle(part));
-    findOnto(parts);
+    findOnto(parts, this.lines);
     handOver(parts, this.loose);
     if (this.header.apart === 'showing') for (const part of parts) part.steps = part.steps.map(showingMeant);
     const found = findTerms(this.declared, this.places, this.saysMiss);
@@ -170,7 +160,7 @@ class PatternReader {
     if (!read) this.fill(number, `more than ${limits.readSigns / 1000} thousand signs`);
     if (!read || this.full) return this.note(number, text);
     if (read.unread) this.problems.push(unreadProblem(read.unread, number));
-    const line: Line = { ...read, index, number, text, bare: isBareWork(read, text) };
+    const line: Line = { read, index, number, text };
     for (const taking of this.takings) {
       const kind = taking(line);
       if (kind) return kind;
@@ -207,9 +197,9 @@ class PatternReader {
     return 'note';
   }
 
-  private numberedTooHigh({ work, number, text, ...read }: Line): LineKind | null {
+  private numberedTooHigh({ read: { work, isRound }, number, text }: Line): LineKind | null {
     const { label } = work;
-    if (!label || label.last <= limits.roundNumber || !isRound({ work, ...read }, text)) return null;
+    if (!label || label.last <= limits.roundNumber || !isRound) return null;
     this.problems.push({
       code: 'round-number',
       severity: 'error',
@@ -223,34 +213,34 @@ class PatternReader {
 
   /** Under *Materials* or *You will need* lines are a list, up to the next heading, round or empty line. */
   private list(line: Line): LineKind | null {
-    if (isListHeading(line.text) && !this.workFollows(line.index)) {
+    if (line.read.isListHeading && !this.workFollows(line.index)) {
       this.listing = true;
       return this.note(line.number, line.text);
     }
-    const ends = isRound(line, line.text) || (line.heading?.sure && !isListed(line.text));
+    const ends = line.read.isRound || (line.read.heading?.sure && !line.read.isListed);
     if (!this.listing || ends) {
       this.listing = false;
       return null;
     }
-    return line.header ? null : this.note(line.number, line.text);
+    return line.read.header ? null : this.note(line.number, line.text);
   }
 
   /** `Round 3` and nothing more: the number of the work on the next line. */
-  private labelAlone({ work, number, text, steps, ...read }: Line): LineKind | null {
+  private labelAlone({ read: { work, steps, isRound }, number }: Line): LineKind | null {
     const { label } = work;
     const alone = label && work.items.length === 0 && steps.length === 0 && !work.total;
     const next = this.reads[number];
     const follows = next && !next.work.label && next.work.items.some(isWork);
-    if (!alone || !follows || !isRound({ work, steps, ...read }, text)) return null;
+    if (!alone || !follows || !isRound) return null;
     this.openPart(number);
     this.pending = label;
     return 'round';
   }
 
   /** `Eyes.` and nothing more: what the next lines are about. */
-  private nameAlone({ text, number, bare, work }: Line): LineKind | null {
+  private nameAlone({ read: { isBareWork, work }, text, number }: Line): LineKind | null {
     const feature = /^\s*(?:the\s+)?(eyes|nose|mouth|cheeks)\s*[.:–-]?\s*$/i.exec(text)?.[1];
-    if (!feature || bare || work.label || !this.part || this.part.rounds.length === 0) return null;
+    if (!feature || isBareWork || work.label || !this.part || this.part.rounds.length === 0) return null;
     if (this.workFollows(number - 1)) return null;
     this.about = { feature: feature.toLowerCase(), line: number };
     return 'step';
@@ -284,21 +274,21 @@ class PatternReader {
   }
 
   /** A list that explains abbreviations makes no rounds. */
-  private glossary({ work, number, text }: Line): LineKind | null {
+  private glossary({ read: { explains }, number, text }: Line): LineKind | null {
     const begun = this.part !== null && this.part.rounds.length > 0;
-    const explains = isDefinition(text) || (isGlossary(text) && !work.total);
     return explains && !begun ? this.note(number, text) : null;
   }
 
-  private termsLine({ termsSaid, work }: Line): LineKind | null {
+  private termsLine({ read: { termsSaid, work } }: Line): LineKind | null {
     if (!termsSaid || work.label) return null;
     this.declared ??= termsSaid;
     return 'header';
   }
 
   private headerLine(line: Line): LineKind | null {
-    const { header: head, number, text } = line;
-    if (!head || isRound(line, text)) return null;
+    const { number, read } = line;
+    const { header: head } = read;
+    if (!head || line.read.isRound) return null;
     if (head.scope === 'bad') {
       this.problems.push({
         code: 'header-unclear',
@@ -321,9 +311,10 @@ class PatternReader {
   }
 
   private round(line: Line): LineKind | null {
-    const { work, number, text, rounds, after } = line;
+    const { read, number, text } = line;
+    const { work, rounds, after } = read;
     const { label } = work;
-    if (!label || !isRound(line, text)) return null;
+    if (!label || !line.read.isRound) return null;
     const part = this.openPart(number);
     const [repeated] = work.items;
     if (repeated?.type === 'repeatRounds') this.repeatRounds(part, repeated, number, label);
@@ -338,7 +329,8 @@ class PatternReader {
 
   /** `Next 3 rounds: sc around`, `Repeat last round 2 more times` */
   private nextRounds(line: Line): LineKind | null {
-    const { rounds, work, number, text } = line;
+    const { read, number, text } = line;
+    const { rounds, work } = read;
     const { part } = this;
     const before = part?.rounds.at(-1);
     if (!rounds || !part || !before) return null;
@@ -359,15 +351,15 @@ class PatternReader {
   }
 
   /** `With brown yarn` on a line of its own: the colour of what follows. */
-  private colourLine({ work, steps }: Line): LineKind | null {
+  private colourLine({ read: { work, steps } }: Line): LineKind | null {
     const onlyColour = work.items.length > 0 && work.items.every((item) => item.type === 'colour');
     if (!onlyColour || !this.part || steps.length > 0) return null;
     this.foundation = [...this.foundation, ...work.items];
     return 'foundation';
   }
 
-  private finishing({ heading, bare, steps, index }: Line): LineKind | null {
-    if (!heading || !this.part || bare || steps.length > 0) return null;
+  private finishing({ read: { heading, isBareWork, steps }, index }: Line): LineKind | null {
+    if (!heading || !this.part || isBareWork || steps.length > 0) return null;
     if (!isFinishing(heading.name) || this.workFollows(index)) return null;
     this.aside = true;
     return 'heading';
@@ -375,9 +367,10 @@ class PatternReader {
 
   /** `Tail: 4 sc in ring`: a part and its first round on one line. */
   private partWithWork(line: Line): LineKind | null {
-    const { heading, text, number } = line;
+    const { text, number } = line;
+    const { heading } = line.read;
     const colon = text.indexOf(':');
-    if (!heading || colon < 0 || line.steps.length > 0) return null;
+    if (!heading || colon < 0 || line.read.steps.length > 0) return null;
     const named = readHeading(text.slice(0, colon + 1));
     const rest = ' '.repeat(colon + 1) + text.slice(colon + 1);
     const read = readLine(rest);
@@ -386,12 +379,12 @@ class PatternReader {
     if (!named?.sure || !isStart || !items.some(isWork) || this.parts.length >= limits.parts) return null;
     this.part = this.open(named.name, number, named);
     this.foundation = [];
-    this.addRounds(this.part, { ...line, ...read }, { first: 1, last: 1, row: false });
+    this.addRounds(this.part, { ...line, read }, { first: 1, last: 1, row: false });
     return 'round';
   }
 
-  private partHeading({ heading, bare, steps, index, number, text }: Line): LineKind | null {
-    if (!heading || bare) return null;
+  private partHeading({ read: { heading, isBareWork, steps }, index, number, text }: Line): LineKind | null {
+    if (!heading || isBareWork) return null;
     const says = steps.length > 0;
     const isHeading = heading.sure ? !says || this.workFollows(index) : !says && this.workFollows(index);
     if (!isHeading) return null;
@@ -405,36 +398,37 @@ class PatternReader {
   }
 
   /** The first words of all, over whatever comes before the parts, name the toy. */
-  private toyName({ heading, bare, steps }: Line): LineKind | null {
-    if (!heading || bare || steps.length > 0 || this.parts.length > 0 || this.header.name !== null)
+  private toyName({ read: { heading, isBareWork, steps } }: Line): LineKind | null {
+    if (!heading || isBareWork || steps.length > 0 || this.parts.length > 0 || this.header.name !== null)
       return null;
     if (this.lineKinds.some((kind) => kind !== 'blank')) return null;
     this.header.name = heading.name;
     return 'header';
   }
 
-  private repeat({ work, number }: Line): LineKind | null {
+  private repeat({ read: { work }, number }: Line): LineKind | null {
     const [only] = work.items;
     if (!this.part || only?.type !== 'repeatRounds') return null;
     this.repeatRounds(this.part, only, number);
     return 'round';
   }
 
-  private foundationLine({ bare, work, number }: Line): LineKind | null {
-    if (!bare || !isFoundation(work.items) || this.foundation.length >= limits.lineWords) return null;
+  private foundationLine({ read: { isBareWork, work }, number }: Line): LineKind | null {
+    const isStart = (isBareWork && isFoundation(work.items)) || (!work.label && isBaseAlone(work.items));
+    if (!isStart || this.foundation.length >= limits.lineWords) return null;
     this.openPart(number);
     this.foundation = [...this.foundation, ...work.items];
     return 'foundation';
   }
 
-  private ending({ work, steps, number, text }: Line): LineKind | null {
+  private ending({ read: { work, steps }, number, text }: Line): LineKind | null {
     if (work.items.length === 0 || !isEnding(work.items) || work.total) return null;
     this.keep(steps, number, text);
     return 'step';
   }
 
   private bareRound(line: Line): LineKind | null {
-    if (!line.bare) return null;
+    if (!line.read.isBareWork) return null;
     const part = this.openPart(line.number);
     const before = part.rounds.at(-1);
     const next = (before?.number ?? 0) + 1;
@@ -444,7 +438,7 @@ class PatternReader {
     return 'round';
   }
 
-  private sentences({ steps, number, text }: Line): LineKind | null {
+  private sentences({ read: { steps }, number, text }: Line): LineKind | null {
     if (steps.length === 0) return null;
     this.keep(steps, number, text);
     return 'step';
@@ -512,8 +506,8 @@ class PatternReader {
       const text = this.lines[i] ?? '';
       const read = this.reads[i];
       if (!read || !text.trim()) continue;
-      if (isRound(read, text)) return (read.work.label?.first ?? 2) <= 1;
-      if (isBareWork(read, text) || read.header?.scope === 'part') return true;
+      if (read.isRound) return (read.work.label?.first ?? 2) <= 1;
+      if (read.isBareWork || read.header?.scope === 'part') return true;
       seen += 1;
     }
     return false;
@@ -521,7 +515,7 @@ class PatternReader {
 
   private addRounds(
     owner: PartSource,
-    { work, saysMiss, number, text }: Line,
+    { read: { work, saysMiss, stitches }, number, text }: Line,
     { first, last, row }: Numbers,
   ): void {
     for (let r = first; r <= last && this.room(number); r += 1) {
@@ -531,7 +525,7 @@ class PatternReader {
     this.foundation = [];
     this.aside = false;
     owner.lastLine = number;
-    for (const [word, column] of wordsUsed(work.items)) {
+    for (const [word, column] of stitches) {
       if (!this.places.has(word)) this.places.set(word, { line: number, column: column + 1, text });
     }
     this.saysMiss ||= saysMiss;

@@ -228,7 +228,10 @@ function closingProblems(part: PartSource, { closing }: StopPlan): Problem[] {
 }
 
 function stopProblems(part: PartSource, { impossible }: StopPlan): Problem[] {
-  return impossible.map(({ act, message }) => ({
+  // A small horn is left empty without a word; only what the text asks for must find its way in.
+  const asksToStuff = part.steps.some(({ kind }) => kind === 'stuff');
+  const asked = impossible.filter(({ act }) => act !== 'stuff' || asksToStuff);
+  return asked.map(({ act, message }) => ({
     code: act === 'seat-eyes' || act === 'seat-nose' ? 'eyes-no-opening' : 'stuffing-no-opening',
     severity: 'warning' as const,
     part: part.name,

@@ -102,7 +102,8 @@ export function unplacedParts({ parts }: Pattern): Problem[] {
   if (parts.length < 2 || joinings.length === 0) return [];
   const main = [...parts].sort((a, b) => b.rounds.length - a.rounds.length)[0];
   return parts.flatMap((part): Problem[] => {
-    if (part === main || part.rounds.length === 0) return [];
+    const isWorkedOn = part.onto !== undefined;
+    if (part === main || part.rounds.length === 0 || isWorkedOn) return [];
     const { units, line } = placedOf(part, joinings);
     if (units >= part.make) return [];
     const few = `${part.name} is made ${part.make} times, but only ${units === 1 ? 'one is' : `${units} are`} put in place.`;

@@ -93,12 +93,22 @@ function callingsOf(name: string): string[][] {
 
 /** The names of a toy's parts, as words of the language. */
 export class PartNames {
-  private readonly callings: (NamedPart & { words: string[] })[];
+  private known: (NamedPart & { words: string[] })[] | null = null;
 
-  constructor(parts: readonly NamedPart[]) {
-    const known = parts.flatMap(({ id, name }) => callingsOf(name).map((words) => ({ id, name, words })));
+  constructor(private readonly parts: readonly NamedPart[]) {}
+
+  /** What the parts are called, worked out once a sentence asks. */
+  private get callings() {
+    this.known ??= this.calls();
+    return this.known;
+  }
+
+  private calls() {
+    const known = this.parts.flatMap(({ id, name }) =>
+      callingsOf(name).map((words) => ({ id, name, words })),
+    );
     // The longer name first, and of two parts called by one word the first.
-    this.callings = known.sort((a, b) => b.words.length - a.words.length);
+    return known.sort((a, b) => b.words.length - a.words.length);
   }
 
   /** Every part a sentence names, in order. */
