@@ -38,7 +38,12 @@ export function unknownStitches(items: readonly Item[], text: string): Extract<I
       alone &&
       !/\s/.test(item.text) &&
       items.slice(index + 1).some((next) => next.type === 'work' || next.type === 'group');
-    return item.inside || /^\d/.test(item.text) || !works || between ? [item] : [];
+    // `foo 3` between commas is a stitch so many times.
+    const counted =
+      /^[a-z]{2,}\s*\d+$/i.test(item.text) &&
+      /(?:[,;:*(]|^\s*(?:rnd|round|row|r)\.?\s*\d+)\s*$/i.test(text.slice(0, item.span.from)) &&
+      /^\s*(?:[,;*)[(=]|$)/.test(text.slice(item.span.to));
+    return item.inside || /^\d/.test(item.text) || !works || between || counted ? [item] : [];
   });
 }
 

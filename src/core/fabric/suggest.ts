@@ -93,6 +93,7 @@ function candidates(source: RoundSource, check: RoundCheck): Candidate[] {
   for (const item of unknownStitches(work.items, text)) {
     // `5 sx` and `sx 5`: the number stays where it is.
     const [, before = '', written = '', after = ''] = /^(\d+\s*)?(.*?)(\s*\d+)?$/.exec(item.text) ?? [];
+    if (!written) continue;
     for (const [rank, word] of ['sc', 'inc', 'dec', 'hdc', 'dc', 'sl st'].entries()) {
       found.push({
         text: splice(text, item.span.from, item.span.to, before + word + after),

@@ -15,6 +15,10 @@ const errors = (text: string) =>
 // What each line comes to over 24 stitches, worked out by hand.
 const manners: readonly [string, number[]][] = [
   ['R5-7 sc around', [24, 24, 24]],
+  ['5) sc around, 2 rounds', [24, 24]],
+  ['5) (2 sc, dec) 6 times. 18', [18]],
+  ['5) sc even. 24', [24]],
+  ['R5: (3 sc, inc) x 6, 30', [30]],
   ['Rounds 5 to 7 sc in each st', [24, 24, 24]],
   ['Rnds 5, 6 and 7: sc around', [24, 24, 24]],
   ['R5/6: sc around (24)', [24, 24]],
@@ -155,3 +159,23 @@ test.each(['switch to C2, sc around', 'with C2, sc around', 'sc 24 in C2'])(
     expect(counts(`Yarn C1: white\nYarn C2: red\n${below}R5: ${work} [24]`).at(-1)).toBe(24);
   },
 );
+
+test('a word and a number between commas is a stitch that is asked about', () => {
+  for (const work of ['foo 3, inc', 'sc 3, foo 3, sc 6']) {
+    const { problems } = analyseToy(`${below}R5 ${work} [24]`);
+    expect(problems.map(({ code }) => code)).toEqual(['unknown-stitch']);
+    expect(problems[0]?.message).toContain('“foo 3”');
+  }
+  const { problems } = analyseToy(`${below}R5: sc around. Then 18 [24]`);
+  expect(problems.flatMap(({ suggestions }) => suggestions).filter(({ title }) => /“”/.test(title))).toEqual(
+    [],
+  );
+});
+
+test('rounds in the words of a sentence keep their place', () => {
+  const line = 'Put the eyes between the fourth and fifth row, 5 stitches showing.';
+  const [eyes] = readSentences(line, 1);
+  expect(eyes).toMatchObject({ kind: 'feature', feature: 'eyes', gap: [4, 5], showing: 5 });
+  const spans = eyes?.roundNumbers?.flat().map(({ span }) => line.slice(span.from, span.to));
+  expect(spans).toEqual(['fourth', 'fifth']);
+});

@@ -107,7 +107,10 @@ function fromTable(line: string): string {
   return `${open}:${work}${`=${total}`.padEnd(rest)}`;
 }
 
-const labelled = new RegExp(String.raw`^\s*${roundWord}\.?\s*\d{1,4}(?:\s*-\s*\d{1,4})?`, 'i');
+const labelled = new RegExp(
+  String.raw`^\s*(?:${roundWord}\.?\s*\d{1,4}(?:\s*-\s*\d{1,4})?|\d{1,4}(?:\s*-\s*\d{1,4})?(?=\s*[:.)]))`,
+  'i',
+);
 
 /** `Rnd 5 (increase round): …`, `Rnd 5, decrease: …`: what kind of round it is says nothing more. */
 function nakedLabel(line: string): string {
@@ -152,6 +155,9 @@ const totalPatterns = [
   // `=> 18`, `→ 19`, `>> 18`, `... 18`, `: 18`, at the end of the line
   /(?:=>|[-–—]+>|>>|→|⇒|➔|➜|\.{3}|…)\s*(\d{1,4})\s*(?:sts?|stitches|sc)?\s*\.?\s*$/i,
   /(?<=[)\]\d])\s*:\s*(\d{1,4})\s*(?:sts?|stitches)?\s*\.?\s*$/i,
+  // `… into a magic ring. 6`, `(sc, inc) x 6, 18`
+  /(?<=^\s*(?:[a-z]{1,6}\.?\s*)?\d[^[=]*[a-z]{2,}[^[=]*)\.\s+(\d{1,4})\s*$/i,
+  /(?<=[)\]]\s*(?:x|×|\*)?\s*\d{1,3}(?:\s*times)?)\s*,\s*(\d{1,4})\s*$/i,
   // `(now 18 sts)`, `(sts: 18)`, `You now have 12 sts.`, `(you should have 19 sts)`
   /[[(]\s*(?:now|sts?:|stitches:|you\s+(?:should\s+|will\s+)?(?:now\s+)?have)\s*(\d{1,4})\s*(?:sts?|stitches|sc)?\s*[\])]/i,
   /(?:you\s+(?:should\s+|will\s+|['’]ll\s+)?(?:now\s+)?have)\s+(\d{1,4})\s*(?:sts?|stitches|sc)?\s*(?:now)?\s*\.?\s*$/i,

@@ -11,7 +11,7 @@ import type { Sentence, SentenceKind } from './sentence';
 import { splitSentences } from './split';
 import { readStuff, stuffVerbs } from './stuff';
 import { stitched, styles } from './styleWords';
-import { featureOf, is, S, sentenceLexer } from './tokens';
+import { featureOf, is, S, tokensOf } from './tokens';
 
 let parser: SentenceParser | undefined;
 
@@ -105,7 +105,7 @@ function featureOfPhrases(
 export function readSentences(text: string, line: number): Sentence[] {
   parser ??= new SentenceParser();
   const read: Sentence[] = [];
-  for (const tokens of splitSentences(sentenceLexer.tokenize(text).tokens)) {
+  for (const tokens of splitSentences(tokensOf(text))) {
     const [first] = tokens;
     const last = tokens.at(-1);
     if (!first || !last || !tokens.some((token) => is(token, ...carriers))) continue;

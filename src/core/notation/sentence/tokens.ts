@@ -1,4 +1,5 @@
 import { createToken, Lexer, type IToken, type TokenType } from 'chevrotain';
+import { is } from '../tokenGroups';
 import { bounded } from '../limits';
 import type { FeatureKind } from './said';
 
@@ -251,12 +252,60 @@ const words = [
   'twenty',
 ];
 /** What a number or a number word says. */
+const ordinals = [
+  'first',
+  'second',
+  'third',
+  'fourth',
+  'fifth',
+  'sixth',
+  'seventh',
+  'eighth',
+  'ninth',
+  'tenth',
+  'eleventh',
+  'twelfth',
+  'thirteenth',
+  'fourteenth',
+  'fifteenth',
+  'sixteenth',
+  'seventeenth',
+  'eighteenth',
+  'nineteenth',
+  'twentieth',
+];
+const twoOrdinals = new RegExp(
+  String.raw`\b(${ordinals.join('|')})(\s+(?:and|&|to)\s+(?:the\s+)?)(${ordinals.join('|')})(?=\s+(?:rounds?|rnds?|rows?)\b)`,
+  'gi',
+);
+
+/**
+ * The words of a line, `between the fourth and fifth row` with its numbers in figures: by itself `the second ear` numbers no round.
+ * Each word keeps its place and its length.
+ */
+export function tokensOf(text: string): IToken[] {
+  const figure = (word: string) => `${ordinals.indexOf(word.toLowerCase()) + 1}th`.padEnd(word.length);
+  const figures = text.replace(
+    twoOrdinals,
+    (_, one: string, between: string, other: string) => figure(one) + between + figure(other),
+  );
+  const { tokens } = sentenceLexer.tokenize(figures);
+  if (figures === text) return tokens;
+  return tokens.map((token) => {
+    const word = /^[a-z]+/i.exec(text.slice(token.startOffset))?.[0] ?? '';
+    return is(token, S.Ordinal) && word ? { ...token, image: word } : token;
+  });
+}
+
 export const valueOf = (token: IToken) => {
+  const ordinal = ordinals.indexOf(token.image.toLowerCase());
+  if (ordinal >= 0) return ordinal + 1;
   const half = /half|½/.test(token.image) ? 0.5 : 0;
   const index = words.indexOf(token.image.toLowerCase().split(/\s/)[0]!);
   // `A round below`, `a couple of rounds above`.
   if (index < 0 && /^an?\b/i.test(token.image)) return /couple/i.test(token.image) ? 2 : 1;
   return (index >= 0 ? index : bounded(Number.parseFloat(token.image.replace(',', '.')))) + half;
 };
-export { is } from '../tokenGroups';
+
 export const number = [S.Num, S.NumberWord, S.Ordinal];
+export { is };
