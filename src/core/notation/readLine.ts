@@ -23,6 +23,8 @@ interface Words {
   rounds: Canonical['rounds'];
   termsSaid: Terms | null;
   saysMiss: boolean;
+  /** it says that the toy is worked left-handed */
+  leftHanded: boolean;
   /** what of the line was not read, from which sign on; the whole line where the reading failed */
   unread: { from: number; report: string | null } | null;
 }
@@ -79,6 +81,7 @@ function unreadable(report: string): Words {
     rounds: null,
     termsSaid: null,
     saysMiss: false,
+    leftHanded: false,
     unread: { from: 0, report },
   };
 }
@@ -140,6 +143,13 @@ function termsSaidIn(line: string): Terms | null {
   return /us|american/i.test(terms[1] ?? '') ? 'us' : 'uk';
 }
 
+/** `Mouse, left-handed`, `I am left-handed`; advice to those who may be, *if you are …*, says nothing of the maker. */
+const isLeftHanded = (line: string): boolean =>
+  /\bleft[\s-]?hand(?:ed|ers?)\b/i.test(line) &&
+  !/\b(?:if|when|or|and|also|instead|both|right[\s-]?hand\w*)\b|\?|\bleft[\s-]?hand\w*\s*[:,]\s*\w/i.test(
+    line,
+  );
+
 function readWords(raw: string): Words {
   const whole = withoutBullet(raw);
   const length = readableLength(whole);
@@ -151,6 +161,7 @@ function readWords(raw: string): Words {
     steps: readSentences(line, 0),
     termsSaid: termsSaidIn(line),
     saysMiss: /\bmiss\b/i.test(line),
+    leftHanded: isLeftHanded(line),
     unread: whole.slice(length).trim() ? { from: length, report: null } : null,
   };
 }

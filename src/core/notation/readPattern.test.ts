@@ -163,3 +163,25 @@ test.each([
   ]);
   expect(toy.pattern.parts[1]?.onto).toMatchObject({ part: 'body', round: 3, loops: 'front' });
 });
+
+test.each([
+  ['MOUSE — left handed', 'left'],
+  ['I am left-handed.', 'left'],
+  ['Worked as usual for left-handers', 'left'],
+  ['Mouse, left-handed\nHand: right', 'right'],
+  ['If you are left-handed, mirror the pictures.', 'right'],
+  ['Left-handed? Work the other way round.', 'right'],
+  ['Left-handers: mirror it.', 'right'],
+  ['For right- and left-handed makers', 'right'],
+])('%s: worked with the %s hand', (line, hand) => {
+  expect(readPattern(`${line}\nHead\nR1: 6 sc in ring [6]`).header.hand).toBe(hand);
+});
+
+test.each([
+  ['Sew one wing to each side of the body.', []],
+  ['Sew a wing on both sides of the body.', []],
+  ['Sew one wing to the left side of the body.', ['part-count']],
+])('two wings: %s', (said, codes) => {
+  const two = `Terms: US\nBody\nR1: 6 sc in ring [6]\nR2: inc x 6 [12]\n\nWing (make two)\nR1: 5 sc in MR [5]\nNot stuffed.\n${said}`;
+  expect(analyseToy(two).problems.map(({ code }) => code)).toEqual(codes);
+});

@@ -113,6 +113,9 @@ class PatternReader {
   private readonly loose: LooseSentence[] = [];
   private declared: Terms | null = null;
   private saysMiss = false;
+  /** a line of words says so; a line `Hand:` holds against it */
+  private leftHanded = false;
+  private saysHand = false;
   private part: PartSource | null = null;
   /** under a heading such as `Assembly` sentences are not about the part above it */
   private aside = false;
@@ -139,6 +142,7 @@ class PatternReader {
     findOnto(parts, this.lines);
     handOver(parts, this.loose);
     if (this.header.apart === 'showing') for (const part of parts) part.steps = part.steps.map(showingMeant);
+    if (this.leftHanded && !this.saysHand) this.header.hand = 'left';
     const found = findTerms(this.declared, this.places, this.saysMiss);
     return {
       header: this.header,
@@ -159,6 +163,7 @@ class PatternReader {
     const read = this.reads[index];
     if (!read) this.fill(number, `more than ${limits.readSigns / 1000} thousand signs`);
     if (!read || this.full) return this.note(number, text);
+    this.leftHanded ||= read.leftHanded && !read.isRound;
     if (read.unread) this.problems.push(unreadProblem(read.unread, number));
     const line: Line = { read, index, number, text };
     for (const taking of this.takings) {
@@ -299,6 +304,7 @@ class PatternReader {
         suggestions: [],
       });
     } else if (head.scope === 'toy') {
+      this.saysHand ||= head.key === 'hand';
       applyToyHeader(this.header, head, number, (terms) => {
         this.declared ??= terms;
       });

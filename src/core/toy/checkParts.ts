@@ -62,20 +62,26 @@ export function undefinedColours({ header, parts }: Pattern): Problem[] {
   return problems;
 }
 
-/** How many units of a part are put in place: a bare plural means all of them. */
-function unitsPlaced({ count }: NamedUnits, { make }: PartSource): number {
+/** How many units of a part are put in place: a bare plural means all of them, `one wing to each side` two. */
+function unitsPlaced({ count }: NamedUnits, { make }: PartSource, onBothSides: boolean): number {
+  if (onBothSides && count === 1) return 2;
   return count === 'all' || (count === null && make > 1) ? make : (count ?? 1);
 }
 
 interface Joining {
   joined: readonly Joined[];
+  onBothSides: boolean;
   owner: PartSource;
   line: number;
 }
 
 function joiningsOf(parts: readonly PartSource[]): Joining[] {
   return parts.flatMap((owner) =>
-    owner.steps.flatMap((step) => (isJoin(step) ? [{ joined: step.joined, owner, line: step.line }] : [])),
+    owner.steps.flatMap((step) =>
+      isJoin(step)
+        ? [{ joined: step.joined, onBothSides: step.sides === 'both', owner, line: step.line }]
+        : [],
+    ),
   );
 }
 
@@ -83,9 +89,9 @@ function joiningsOf(parts: readonly PartSource[]): Joining[] {
 function placedOf(part: PartSource, joinings: readonly Joining[]): { units: number; line: number } {
   let units = 0;
   let line = part.line;
-  for (const { joined, owner, line: at } of joinings) {
+  for (const { joined, onBothSides, owner, line: at } of joinings) {
     const named = joined.flatMap(({ parts }) => parts).filter(({ id }) => id === part.id);
-    units += named.reduce((sum, one) => sum + unitsPlaced(one, part), 0);
+    units += named.reduce((sum, one) => sum + unitsPlaced(one, part, onBothSides), 0);
     // `Sew to the head` among an ear's own lines places every ear.
     const meansOwner = owner === part && joined.every(({ parts }) => parts.length === 0);
     if (meansOwner) units += part.make;
