@@ -6,6 +6,7 @@ import { addSteps, applyPartHeader, applyToyHeader, readSettings, repeatRounds }
 import type { LineKind, PartSource, Pattern, ToyHeader } from './pattern';
 import type { Problem } from './problem';
 import { isBaseAlone, isEnding, isFoundation, isWork, linesRead, readLine, type LineRead } from './readLine';
+import { findRounds } from './rowsWorked';
 import { isBareApart, type FeatureSentence } from './sentence/feature';
 import { handOver, isFinishing, type LooseSentence } from './sentence/owners';
 import type { Sentence } from './sentence/sentence';
@@ -139,6 +140,7 @@ class PatternReader {
   read(): Pattern {
     for (const [index, text] of this.lines.entries()) this.lineKinds.push(this.take(index, text));
     const parts = this.parts.filter((part) => !this.isTitle(part));
+    findRounds(parts, this.lines);
     findOnto(parts, this.lines);
     handOver(parts, this.loose);
     if (this.header.apart === 'showing') for (const part of parts) part.steps = part.steps.map(showingMeant);

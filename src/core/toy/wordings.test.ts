@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { wordings, wrongIn } from '../__tests__/wordings';
+import { postsOf, wordings, wrongIn } from '../__tests__/wordings';
 import { phrasings } from '../notation/phrasings';
 import { Rewriting } from '../notation/rewriting';
 import { analyseToy } from './analyse';
@@ -132,4 +132,68 @@ test('the same round in every manner comes to the same stitches', () => {
     ),
     { numRuns: 1000 },
   );
+});
+
+const ball = (label: string, several: string) =>
+  `Terms: US
+Head
+${label} 1: 6 sc in MR [6]
+${label} 2: inc x 6 [12]
+${label} 3: (sc, inc) x 6 [18]
+${label} 4: (sc 2, inc) x 6 [24]
+${several} 5-9: sc around [24]
+${label} 10: (sc 2, dec) x 6 [18]
+${label} 11: (sc, dec) x 6 [12]
+`;
+// Six showing on 24 holes whose middle is 12½: holes 9 and 16.
+const eyes = [
+  'Insert 8 mm safety eyes between R6 and R7, 6 stitches showing.',
+  'Insert 8 mm safety eyes between rounds 6 and 7, 6 stitches showing.',
+  'Place the eyes (8 mm) between rounds 6 & 7 with 6 stitches between them.',
+  '8mm eyes between rnds 6 and 7, 6 sts between.',
+  'Eyes: 8 mm; R6-7; 6 showing.',
+  'Put the 8 mm safety eyes between the 6th and 7th rounds, leaving 6 stitches between them.',
+  'Put the 8 mm safety eyes between the sixth and seventh row, leaving 6 stitches between them.',
+  'Attach the 8 mm eyes between R6/7, 6 sts showing.',
+  'Add safety eyes (8 mm) b/w R6 and R7, 6 visible stitches in between.',
+  'Insert 8 mm eyes between rows 6 and 7, six stitches showing.',
+  'Fix the 8 mm safety eyes between round 6 and round 7. Leave 6 stitches between them.',
+  'Safety eyes, 8 mm, go between rounds 6 and 7, with 6 visible stitches between.',
+  'Insert 8 mm eyes between R6 and R7, 7 apart, 6 showing.',
+  'Insert the safety eyes between R6 and R7, 6 stitches showing. The eyes are 8 mm.',
+  'Between rounds 6 and 7 insert 8 mm eyes with 6 sts in between.',
+  'With 6 stitches between them, insert 8 mm safety eyes between rounds 6 and 7.',
+  'Insert 8 mm safety eyes between rounds 6 and 7 (6 stitches between).',
+  'Insert 8 mm safety eyes between rounds 6 and 7 (6 sts showing between the eyes).',
+  'Insert 8 mm safety eyes in between R6 and R7 so that 6 stitches show.',
+  'INSERT 8 MM SAFETY EYES BETWEEN R6 AND R7, 6 STITCHES SHOWING',
+  'Position your 8 mm eyes between rounds 6 and 7, 6 stitches visible.',
+  'Insert 8 mm eyes between R6 and R7, with a gap of 6 stitches.',
+  'Insert 8 mm eyes between R6 and R7, spaced 6 stitches between them.',
+  'Now insert two 8 mm eyes between R6 and R7 with 6 stitches showing between them.',
+];
+
+test.each([
+  ['R', 'R'],
+  ['Round', 'Rounds'],
+  ['Rnd', 'Rnds'],
+  ['Row', 'Rows'],
+])(
+  'a ball whose rounds are called %s has its eyes in the same holes, however they are said',
+  (one, several) => {
+    for (const said of eyes) {
+      const toy = analyseToy(ball(one, several) + said);
+      const [head] = toy.parts;
+      const posts = postsOf(head!, 'eyes').join(' ');
+      const codes = toy.problems.map(({ code }) => code);
+      expect([said, posts, codes]).toEqual([said, 'left:6|7@9/24 right:6|7@16/24', []]);
+      expect(head!.stops.stops.some(({ acts }) => acts.some(({ act }) => act === 'seat-eyes'))).toBe(true);
+    }
+  },
+);
+
+test('after round 6 is read as the line of holes after it, and that is told', () => {
+  const toy = analyseToy(`${ball('R', 'R')}Insert 8 mm eyes after round 6, 6 stitches showing.`);
+  expect(postsOf(toy.parts[0]!, 'eyes')).toEqual(['left:6|7@9/24', 'right:6|7@16/24']);
+  expect(toy.problems.map(({ code }) => code)).toEqual(['eyes-on-round']);
 });

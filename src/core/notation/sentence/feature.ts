@@ -91,7 +91,17 @@ export function readFeature(
     step.wide ??= phrases.bare;
   // One mouth that reaches from left to right.
   if ((feature === 'mouth' || feature === 'nose') && phrases.leftAndRight && !step.outward) delete step.sides;
+  afterRound(step);
   unread(step, phrases, text);
+}
+
+/** `Insert the eyes after round 9`, and nothing else that says where: the line of holes after it. Beside a place it says when. */
+function afterRound(step: FeatureSentence): void {
+  const { gap, range, relation, round, level, stitchesFrom, after } = step;
+  const isPlaced = [gap, range, relation, round, level, stitchesFrom].some((said) => said !== undefined);
+  if (after === undefined || isPlaced || step.atStart) return;
+  step.round = after;
+  delete step.after;
 }
 
 /** What it is level with, in line with, beside or outside of. */
