@@ -4,6 +4,8 @@ import { brokenCorpus } from '../src/core/__tests__/brokenCorpus';
 import { featureHead, fullHead } from '../src/core/__tests__/featureCorpus';
 import { chance, mutated, retypings } from '../src/core/__tests__/mutate';
 import { unsound } from '../src/core/__tests__/unsound';
+import { limits } from '../src/core/notation/limits';
+import { phrasings } from '../src/core/notation/phrasings';
 import { analyseToy } from '../src/core/toy/analyse';
 
 // Spoilt texts by the thousand, each state of typing a full head, and texts made to take long. Nothing may throw or hang, nothing may say
@@ -95,6 +97,20 @@ tryAll(
     fullHead.replace('Head\n', 'Head\nHand: left\nStart: bottom\n'),
   ].flatMap(retypings),
 );
+
+/** Every word and sign of the texts above, until the line is full: where the work grows faster than the line, it shows here. */
+function* longLines(): Generator<string> {
+  const said = [...corpus, ...phrasings.flatMap(({ example }) => example)].join('\n');
+  const words = new Set(said.match(/[a-z]+\.?|\d+(?:st|nd|rd|th)?|[^\sa-z0-9]+/gi));
+  for (const word of words) {
+    const full = (unit: string) => times(unit, Math.floor((limits.lineSigns - 20) / unit.length));
+    yield `R1: 6 sc in ring\nR2: ${full(`${word} `)}. 12`;
+    yield `R1: 6 sc in ring\nR2: (${full(`${word}, `)}) x 6`;
+    yield full(word);
+  }
+}
+tryAll('a word until the line is full', longLines());
+
 process.stdout.write('\nA text of 200,000 signs at most, analysed once, in ms of processor time:\n');
 for (const [name, text] of heavy) {
   const begun = processorMs();

@@ -123,7 +123,8 @@ const isName = (name: string, marked: boolean) =>
  *
  * @returns null for a line too long or too much like a sentence to be a name
  */
-export function readHeading(line: string): Heading | null {
+export function readHeading(raw: string): Heading | null {
+  const line = raw.replace(/\s+/g, ' ');
   const marked = marks.test(line);
   const bare = withoutMarks(line);
   if (!bare) return null;

@@ -155,15 +155,29 @@ const totalPatterns = [
   // `=> 18`, `→ 19`, `>> 18`, `... 18`, `: 18`, at the end of the line
   /(?:=>|[-–—]+>|>>|→|⇒|➔|➜|\.{3}|…)\s*(\d{1,4})\s*(?:sts?|stitches|sc)?\s*\.?\s*$/i,
   /(?<=[)\]\d])\s*:\s*(\d{1,4})\s*(?:sts?|stitches)?\s*\.?\s*$/i,
-  // `… into a magic ring. 6`, `(sc, inc) x 6, 18`
-  /(?<=^\s*(?:[a-z]{1,6}\.?\s*)?\d[^[=]*[a-z]{2,}[^[=]*)\.\s+(\d{1,4})\s*$/i,
-  /(?<=[)\]]\s*(?:x|×|\*)?\s*\d{1,3}(?:\s*times)?)\s*,\s*(\d{1,4})\s*$/i,
   // `(now 18 sts)`, `(sts: 18)`, `You now have 12 sts.`, `(you should have 19 sts)`
   /[[(]\s*(?:now|sts?:|stitches:|you\s+(?:should\s+|will\s+)?(?:now\s+)?have)\s*(\d{1,4})\s*(?:sts?|stitches|sc)?\s*[\])]/i,
   /(?:you\s+(?:should\s+|will\s+|['’]ll\s+)?(?:now\s+)?have)\s+(\d{1,4})\s*(?:sts?|stitches|sc)?\s*(?:now)?\s*\.?\s*$/i,
   // `around – 30 sc`
   /(?<=around|[)\]]|times|x\s*\d{1,3})\s*[–—-]\s*(\d{1,4})\s*(?:sts?|stitches|sc)\s*\.?\s*$/i,
 ];
+
+/** `… into a magic ring. 6`, `(sc, inc) x 6, 18` */
+const nakedTotal = /([.,])\s+(\d{1,4})$/;
+
+/** A number after the work of a labelled line and after its stop, or after a comma that follows a repeat. */
+function totalAfterWork(line: string): string {
+  const text = line.trimEnd();
+  const found = nakedTotal.exec(text);
+  const label = labelled.exec(line);
+  if (!found || !label) return line;
+  const work = text.slice(label[0].length, found.index);
+  const isSaid =
+    found[1] === '.' ? /[a-z]{2}/i.test(work) : /[)\]]\s*(?:x|×|\*)?\s*\d{1,3}(?:\s*times)?$/i.test(work);
+  // What has its total in brackets or after a sign has said it.
+  if (!isSaid || /[[=]/.test(work)) return line;
+  return inPlace(line, found.index, text.length, `[${found[2]}]`) ?? line;
+}
 
 function totalBrackets(line: string): string {
   for (const pattern of totalPatterns) {
@@ -303,6 +317,7 @@ export function canonical(given: string): Canonical {
     plainRounds,
     abbreviated,
     tidied,
+    totalAfterWork,
     totalBrackets,
   ].reduce((words, manner) => manner(words), line);
   return { line: said, rounds, evenly: even !== null };

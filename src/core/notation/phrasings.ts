@@ -216,7 +216,7 @@ export const phrasings: readonly Phrasing[] = [
   {
     example: ['sc 2 dec 1 repeat to end', '(sc 2, dec) around'],
     pattern: re(
-      String.raw`(?<=^[^([*]*?)((?:sc|\d{1,2}\s*sc)\s*\d{0,2})\s*[, ]\s*(inc|dec)(\s*1)?\s*[,;]?\s*(?:repeat|rep)\s+(?:to|until|till)\s+(?:the\s+)?end(?:\s+of\s+(?:the\s+)?(?:round|rnd|row))?`,
+      String.raw`(?=sc|\d{1,2}\s*sc)(?<=^[^([*]*?)((?:sc|\d{1,2}\s*sc)\s*\d{0,2})\s*[, ]\s*(inc|dec)(\s*1)?\s*[,;]?\s*(?:repeat|rep)\s+(?:to|until|till)\s+(?:the\s+)?end(?:\s+of\s+(?:the\s+)?(?:round|rnd|row))?`,
     ),
     by: (_, plain, change) => `(${plain}, ${change}) around`,
   },
@@ -330,5 +330,7 @@ export const phrasings: readonly Phrasing[] = [
 
 /** Brings a line to words that the grammar reads. */
 export function rephrase(rewriting: Rewriting): void {
+  // One space does, and manners that allow any number would try each.
+  rewriting.replace(/\s{2,}/g, () => ' ');
   for (const { pattern, by } of phrasings) rewriting.replace(pattern, by);
 }

@@ -29,6 +29,19 @@ describe('texts that once took the page, the memory or the minute', () => {
     expect(analyseToy(text).parts[0]!.eyes?.units.map(({ of }) => of)).toEqual([6, 6]);
   });
 
+  // Each of these took minutes: the work of an expression grew with the third power of the line.
+  test.each([
+    ['one word', `R2: ${'a'.repeat(limits.lineSigns - 12)}. 12`],
+    ['the same word again and again', `R2: ${repeated('sc ', 650)}. 12`],
+    ['brackets and commas', `R2: ${repeated('(sc), ', 320)} 12`],
+    ['spaces', `R2: sc${' '.repeat(limits.lineSigns - 20)}inc`],
+    ['spaces in a heading', `Ear${' '.repeat(limits.lineSigns - 20)}make 2`],
+    ['sentences', repeated('Close. ', 280)],
+    ['numbers', `R2: ${repeated('3 ', 190)}- 12 x`],
+  ])('as long a line as is read, of %s', (_, line) => {
+    expect(() => analyseToy(start + line)).not.toThrow();
+  });
+
   test.each([
     ['a round number beyond counting', 'R9007199254740993: sc', 'round-number'],
     ['a million skips', `${start}R3: (skip 1) x 1000000`, 'too-large'],
