@@ -3,6 +3,7 @@ import { readHeading } from './heading';
 import type { Header } from './headers';
 import type { PartSource, ToyHeader } from './pattern';
 import type { Problem } from './problem';
+import { turnsInWords } from './rowsWorked';
 import type { Sentence } from './sentence/sentence';
 import type { Terms } from './terms';
 
@@ -89,7 +90,7 @@ export function applyPartHeader(part: PartSource, head: Header, line: number): v
   }
 }
 
-/** `Make 2` or `Work in joined rounds` on a line of its own. */
+/** `Make 2`, `Work in joined rounds` or `Turn at the end of every row.` on a line of its own. */
 export function readSettings(line: string, part: PartSource | null): boolean {
   if (!part) return false;
   const make = /^\s*make\s+(\d{1,2}|two|three|four|six|eight|ten)\s*\.?\s*$/i.exec(line);
@@ -106,7 +107,7 @@ export function readSettings(line: string, part: PartSource | null): boolean {
     part.joined = false;
     return true;
   }
-  return false;
+  return turnsInWords.test(line);
 }
 
 /** Where rounds are repeated. */

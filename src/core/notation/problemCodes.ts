@@ -11,6 +11,7 @@ export const problemCodes = {
   'header-unclear': 'A header line says something that is not read.',
   'terms-ambiguous': 'Nothing tells whether US or UK terms are meant.',
   'terms-mixed': 'Words of both terms stand in the text.',
+  'rows-or-rounds': 'Nothing tells whether what is called a row goes round or is turned.',
   'unknown-stitch': 'A word of a round is no stitch that is known.',
   'round-number': 'A round’s number is none that a round can have.',
   'round-empty': 'A round has nothing in it that is worked.',

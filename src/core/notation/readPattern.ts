@@ -140,7 +140,7 @@ class PatternReader {
   read(): Pattern {
     for (const [index, text] of this.lines.entries()) this.lineKinds.push(this.take(index, text));
     const parts = this.parts.filter((part) => !this.isTitle(part));
-    findRounds(parts, this.lines);
+    this.problems.push(...findRounds(parts, this.lines));
     findOnto(parts, this.lines);
     handOver(parts, this.loose);
     if (this.header.apart === 'showing') for (const part of parts) part.steps = part.steps.map(showingMeant);

@@ -1,3 +1,4 @@
+import { applyEdits } from './applyEdits';
 import { readPattern } from './readPattern';
 
 const rows = (text: string) =>
@@ -34,4 +35,32 @@ test.each([
 test('from a ring on, rows that are turned later are flat from there', () => {
   const text = 'Row 1: 6 sc in MR\nRow 2: inc x 6\nRow 3: sc 6, turn\nRow 4: ch 1, sc 6, turn';
   expect(rows(text)).toEqual([false, false, true, true]);
+});
+
+const asked = (text: string) =>
+  readPattern(`Terms: US\n${text}`).problems.filter(({ code }) => code === 'rows-or-rounds');
+
+test.each([
+  'Patch\nRow 1: 6 sc\nRow 2: inc x 6\nRow 3: (sc, inc) x 6',
+  'Patch\nRow 1: ch 8, sc 8\nRow 2: sc 8',
+  'Row 1: 6 sc\nRow 2: inc x 6',
+])('what nothing tells of is asked about, and both answers settle it: %s', (text) => {
+  const [question, ...more] = asked(text);
+  expect(more).toEqual([]);
+  expect(question).toMatchObject({ severity: 'error', line: text.startsWith('Patch') ? 3 : 2 });
+  const answers = question!.suggestions.map(({ edits }) => applyEdits(`Terms: US\n${text}`, edits));
+  expect(answers.flatMap((answer) => asked(answer.replace('Terms: US\n', '')))).toEqual([]);
+  const settled = answers.map((answer) => readPattern(answer).parts[0]!.rounds.map(({ row }) => row));
+  expect(settled[0]).not.toContain(true);
+  expect(settled[1]).not.toContain(false);
+});
+
+test.each([
+  'Row 1: 6 sc in MR\nRow 2: inc x 6',
+  'Row 1: 6 sc\nRow 2: inc in each st around',
+  'Row 1: 6 sc\nRow 2: ch 1, turn, sc 6',
+  'Row 1: 6 sc\nRow 2: sc across',
+  'R1: 6 sc\nR2: inc x 6',
+])('what its start, a turn or a word tells is not asked: %s', (text) => {
+  expect(asked(text)).toEqual([]);
 });

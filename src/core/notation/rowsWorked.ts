@@ -1,5 +1,6 @@
 import type { Item } from './ast';
 import type { PartSource, RoundSource } from './pattern';
+import type { Problem } from './problem';
 
 const some = (items: readonly Item[], test: (item: Item) => boolean): boolean =>
   items.some((item) => test(item) || (item.type === 'group' && some(item.items, test)));
@@ -28,34 +29,90 @@ function startsClosed(first: RoundSource): boolean {
   return intoRing || intoChain || joins(first) || some(items, ({ type }) => type === 'otherSide');
 }
 
+/** `Ch 13, sc in 2nd ch from hook …`: worked along a chain. */
+function startsAlongChain(first: RoundSource): boolean {
+  const items = itemsOf(first);
+  const hasChain = items.some((item) => item.type === 'work' && item.word === 'ch');
+  return hasChain && some(items, (item) => item.type === 'work' && item.target === 'hook');
+}
+
 /** `Ch 1 and turn at the end of every row.` */
-const turnsInWords = /\b(?:ch(?:ain)?\s*1\b[^.]{0,20}\bturn|turn\b[^.]{0,30}\b(?:every|each)\s+row)\b/i;
+export const turnsInWords =
+  /\b(?:ch(?:ain)?\s*1\b[^.]{0,20}\bturn|turn\b[^.]{0,30}\b(?:every|each)\s+row)\b/i;
 
 /** `Start with a magic ring.` on a line before the first row */
 const ringInWords = /\b(?:magic|adjustable)\s+(?:ring|circle|loop)\b/i;
 
+const across = /\bacross\b/i;
+const around = /\b(?:a?round|every\s+round)\b/i;
+
+/** Where neither start nor turn tells: the maker is asked, in lines that settle it. */
+function asksHow({ name, id, line, rounds }: PartSource): Problem {
+  const settled = (text: string) => [{ line, text, insertAfter: true }];
+  return {
+    code: 'rows-or-rounds',
+    severity: 'error',
+    part: name,
+    partId: id,
+    line: rounds[0]?.line ?? line,
+    column: 1,
+    message: `Is the ${name} worked round and round, or to and fro? It says “Row”, and neither its start nor a turn tells. It is taken as rows that are turned until you say.`,
+    suggestions: [
+      { title: 'It goes round', edits: settled('Rounds: spiral') },
+      { title: 'Each row is turned', edits: settled('Turn at the end of every row.') },
+    ],
+  };
+}
+
+/** What tells how the rows of a part are worked. */
+interface Evidence {
+  saysTurned: boolean;
+  goesRound: boolean;
+}
+
+function evidenceOf(part: PartSource, first: RoundSource, lines: readonly string[]): Evidence {
+  const worked = new Set(part.rounds.map(({ line }) => line));
+  const isSaid = (words: RegExp, from: number, to: number) =>
+    lines.slice(from, to).some((line, at) => !worked.has(from + at + 1) && words.test(line));
+  const isClosed = startsClosed(first) || part.joined !== null;
+  return {
+    saysTurned: isSaid(turnsInWords, Math.max(0, part.firstLine - 1), part.lastLine),
+    goesRound: isClosed || isSaid(ringInWords, part.line - 1, first.line - 1),
+  };
+}
+
+/** Turned at its end, or at the beginning of the next. */
+function isTurned(round: RoundSource, next: RoundSource | undefined): boolean {
+  return turns(round) || (next !== undefined && turnsFirst(next) && !joins(next));
+}
+
 /**
  * Many makers say *row* for a round. What starts closed goes round, whatever it is called, until a row is turned; what is joined
- * goes round from there.
+ * goes round from there. What nothing tells of is asked about.
  *
  * @param lines the whole text
+ * @returns a question for each part that may be either
  */
-export function findRounds(parts: readonly PartSource[], lines: readonly string[]): void {
+export function findRounds(parts: readonly PartSource[], lines: readonly string[]): Problem[] {
+  const problems: Problem[] = [];
   for (const part of parts) {
     const [first] = part.rounds;
     if (!first) continue;
-    const worked = new Set(part.rounds.map(({ line }) => line));
-    const isSaid = (words: RegExp, from: number, to: number) =>
-      lines.slice(from, to).some((line, at) => !worked.has(from + at + 1) && words.test(line));
-    if (isSaid(turnsInWords, Math.max(0, part.firstLine - 1), part.lastLine)) continue;
-    let goesRound = startsClosed(first) || isSaid(ringInWords, part.line - 1, first.line - 1);
-    for (const [index, round] of part.rounds.entries()) {
-      const next = part.rounds[index + 1];
-      // The turn may stand at the end of a row, or at the beginning of the next.
-      const isTurned = turns(round) || (next !== undefined && turnsFirst(next) && !joins(next));
+    const { saysTurned, goesRound: begunRound } = evidenceOf(part, first, lines);
+    if (saysTurned) continue;
+    const { rounds } = part;
+    const isFlat =
+      startsAlongChain(first) ||
+      rounds.some((round, index) => isTurned(round, rounds[index + 1]) || across.test(round.text));
+    const isAround = !isFlat && rounds.some((round) => joins(round) || around.test(round.text));
+    const isTold = begunRound || isFlat || isAround;
+    if (first.row && !isTold) problems.push(asksHow(part));
+    let goesRound = begunRound || isAround;
+    for (const [index, round] of rounds.entries()) {
       if (joins(round)) goesRound = true;
-      else if (isTurned) goesRound = false;
+      else if (isTurned(round, rounds[index + 1])) goesRound = false;
       if (goesRound) round.row = false;
     }
   }
+  return problems;
 }

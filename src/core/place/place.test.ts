@@ -139,11 +139,23 @@ describe('eyes', () => {
     ['Eyes: 9 mm, on round 9, 6 apart', 'eyes-on-round'],
     ['Eyes: 9 mm, between R9 and R10, 8 apart, 5 showing', 'apart-showing-differ'],
     ['Insert 9 mm safety eyes', 'eyes-where'],
+    ['After round 9, insert 9 mm safety eyes, 6 apart', 'eyes-where'],
+    ['Insert 9 mm safety eyes after round 9, 6 apart', 'eyes-on-round'],
     ['Eyes: 9 mm, between R9 and R10', 'eyes-spacing'],
     ['Eyes: between R9 and R10, 6 apart', 'eyes-size'],
     ['Eyes: 40 mm, between R9 and R10, 6 apart', 'eyes-size-odd'],
   ])('%s: %s', (sentence, code) => {
     expect(eyesOf(sentence).problems.map((problem) => problem.code)).toContain(code);
+  });
+
+  test('“after round 9” may be a place or a moment: it is said which is taken', () => {
+    const { gap, problems } = eyesOf('Insert 9 mm eyes after round 9, 6 apart');
+    expect(gap).toEqual([9, 10]);
+    expect(problems.map(({ message }) => message).join()).toContain('If it only says when');
+    const face = head('9 mm eyes between R9 and R10, 6 apart\nAfter round 12, embroider the mouth, 3 wide');
+    const codes = face.problems.map(({ code }) => code);
+    expect(codes).toContain('as-usual');
+    expect(codes).not.toContain('feature-on-round');
   });
 
   test('rounds counted from the base are counted from the end that is the base', () => {

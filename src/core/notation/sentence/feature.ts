@@ -91,7 +91,7 @@ export function readFeature(
     step.wide ??= phrases.bare;
   // One mouth that reaches from left to right.
   if ((feature === 'mouth' || feature === 'nose') && phrases.leftAndRight && !step.outward) delete step.sides;
-  afterRound(step);
+  if (!phrases.momentOpens) afterRound(step);
   unread(step, phrases, text);
 }
 
@@ -101,6 +101,7 @@ function afterRound(step: FeatureSentence): void {
   const isPlaced = [gap, range, relation, round, level, stitchesFrom].some((said) => said !== undefined);
   if (after === undefined || isPlaced || step.atStart) return;
   step.round = after;
+  step.roundSaid = 'after';
   delete step.after;
 }
 

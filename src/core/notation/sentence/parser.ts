@@ -130,8 +130,10 @@ export class SentenceParser extends SentenceLookahead {
       const value = roundOf(said);
       const side = before && roundSideOf(before);
       if (side && this.found.step.round === undefined) this.found.step.roundSide = side;
-      if (before && is(before, S.After)) this.found.step.after = value;
-      else if (this.found.step.round === undefined) this.found.step.round = value;
+      if (before && is(before, S.After)) {
+        this.found.step.after = value;
+        this.found.momentOpens = before === this.input[0];
+      } else if (this.found.step.round === undefined) this.found.step.round = value;
       else if (this.found.step.round !== value) this.found.unused.push(a.startOffset);
     });
   });

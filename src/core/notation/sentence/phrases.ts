@@ -56,6 +56,8 @@ export interface Phrases {
   secondMm: number | null;
   /** its left and its right are named, each by itself */
   leftAndRight: boolean;
+  /** `After round 20, …`: what opens a sentence says when, never where */
+  momentOpens: boolean;
   /** how it is said to be made, in order */
   styles: FeatureStyle[];
   /** where the features of `features` are named */
@@ -84,6 +86,7 @@ export const nothing = (): Phrases => ({
   ring: null,
   secondMm: null,
   leftAndRight: false,
+  momentOpens: false,
   styles: [],
   mentions: [],
 });

@@ -57,6 +57,8 @@ export interface RoundsSaid {
   range?: [number, number];
   /** on this round */
   round?: number;
+  /** said as `after round 9`, which may also be a moment */
+  roundSaid?: 'after';
   /** in the line of holes on this side of it, as you look at the finished piece */
   roundSide?: 'above' | 'below';
   /** from which end rounds are counted, where it is not the start: the end of the work, or an end of the finished toy */

@@ -211,22 +211,24 @@ function rangeLine(
 
 function roundLine(
   lines: Lines,
-  { round, from, side }: Vertical & { by: 'round' },
-  { sort, report }: LevelAsked,
+  { round, from, side, mayBeMoment }: Vertical & { by: 'round' },
+  { sort, name, report }: LevelAsked,
 ): number {
   const after = lines.fromStart(round, from);
   // The line over a round is the one before it where the work begins at the top.
   if (side) return lines.after((side === 'above') === lines.startsAtTop ? after - 1 : after);
-  const label = after;
-  const line = lines.after(label);
-  const said = `${round}${from === 'start' ? '' : ` from the ${from}`}`;
+  const line = lines.after(after);
+  const onWhich = sort === 'eyes' ? 'On round' : 'Round';
+  const said = mayBeMoment
+    ? `After round ${round}`
+    : `${onWhich} ${round}${from === 'start' ? '' : ` from the ${from}`}`;
+  const how = mayBeMoment
+    ? `If it only says when, say where the ${name} ${goOf(name)}.`
+    : 'Say “between” to settle it.';
   report({
     code: `${sort}-on-round`,
     severity: 'info',
-    message:
-      sort === 'eyes'
-        ? `“On round ${said}” is read as the line of holes between rounds ${label} and ${label + 1}. Say “between” to settle it.`
-        : `“Round ${said}” is read as the line of holes after round ${label}. Say “between” to settle it.`,
+    message: `“${said}” is read as the line of holes between rounds ${after} and ${after + 1}. ${how}`,
     suggestions: [lines.between(line)],
   });
   return line;

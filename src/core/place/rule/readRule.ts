@@ -43,6 +43,7 @@ export function verticalOf(step: FeatureSentence): Vertical | null {
         round: step.round,
         from: step.countFrom ?? 'start',
         ...(step.roundSide ? { side: step.roundSide } : {}),
+        ...(step.roundSaid === 'after' ? { mayBeMoment: true as const } : {}),
       };
 }
 

@@ -11,7 +11,14 @@ import type { Seat } from '../frame/pair';
 export type Vertical =
   | { by: 'gap'; gap: [number, number]; from?: CountedFrom }
   | { by: 'range'; from: number; to: number }
-  | { by: 'round'; round: number; from: 'start' | CountedFrom; side?: 'above' | 'below' }
+  | {
+      by: 'round';
+      round: number;
+      from: 'start' | CountedFrom;
+      side?: 'above' | 'below';
+      /** said as `after round 9`, which may only be a moment */
+      mayBeMoment?: true;
+    }
   | { by: 'relation'; rounds: number; direction: 'above' | 'below' | 'from'; to: FeatureKind | LandmarkKind }
   | { by: 'stitches'; stitches: number; direction: 'above' | 'below'; to: FeatureKind | 'front' }
   | { by: 'level'; to: FeatureKind }
