@@ -40,7 +40,7 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
       make: part.source.make,
       rounds: part.checks.map(({ round, worked, stated, ok, line }) => ({ round, worked, stated, ok, line })),
       stitches: part.checks.reduce((sum, check) => sum + check.worked, 0),
-      freeEdges: freeEdges(part.fabric),
+      freeEdges: freeEdges(part.fabric, part.taken).map(({ round, loop, count }) => ({ round, loop, count })),
     })),
     problems: toy.problems,
     notes: toy.pattern.notes,

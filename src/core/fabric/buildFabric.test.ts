@@ -22,8 +22,8 @@ test('an increase shares its parent, a decrease has two', () => {
 test('back-loop rounds leave their front loops free, by number', () => {
   const { fabric } = fabricOf('R1: 6 sc in ring\nR2: inc x 6\nR3: BLO sc around\nR4: sc around');
   expect(freeEdges(fabric)).toEqual([
-    { round: 2, loop: 'front', count: 12 },
-    { round: 4, loop: 'both', count: 12 },
+    { round: 2, loop: 'front', count: 12, runs: [[1, 12]] },
+    { round: 4, loop: 'both', count: 12, runs: [[1, 12]] },
   ]);
 });
 

@@ -1,14 +1,13 @@
-import type { LoopsWord } from '../notation/ast';
 import type { Problem } from '../notation/problem';
 import type { PartSource } from '../notation/pattern';
 import { stitchKinds, type StitchKind, type Terms } from '../notation/terms';
-import { backLoop, bothLoops, frontLoop, type Fabric, type Outgrowth } from './fabric';
+import { loopBits as bits, type Fabric, type Outgrowth } from './fabric';
 import { asMeant } from './readings';
 import { isJoined, partStart, roundItems } from './roundItems';
 import { workOrPlain } from './workRound';
 import { limits } from '../notation/limits';
+import { overRound } from '../notation/wrapped';
 
-const bits: Record<LoopsWord, number> = { both: bothLoops, front: frontLoop, back: backLoop };
 const code = Object.fromEntries(stitchKinds.map((kind, index) => [kind, index])) as Record<
   StitchKind,
   number
@@ -87,6 +86,7 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
   let built = 0;
   let foldedAt = 0;
   const startSlots: number[] = [];
+  const startTakes: number[] = [];
 
   for (const source of part.rounds) {
     if (grown.length >= limits.toyStitches) break;
@@ -119,7 +119,10 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
       sink: {
         stitch(kind, slot, slots, loops, name) {
           const into = only || bits[loops];
-          if (first) startSlots.push(Number.isFinite(places) ? Math.min(slot, places - 1) : 0);
+          if (first) {
+            startSlots.push(Number.isFinite(places) ? Math.min(slot, places - 1) : 0);
+            startTakes.push(slots);
+          }
           let at = -1;
           let taken = 0;
           if (baseIndex >= 0 && slots > 0 && places > 0) {
@@ -167,7 +170,7 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
                 {
                   title:
                     onto.loops === 'front' ? 'Into the back loops instead' : 'Into the front loops instead',
-                  edits: [{ line: source.line, text: swapLoops(source.text, onto.span.from) }],
+                  edits: [overRound(source, swapLoops(source.text, onto.span.from))],
                 },
               ],
       });
@@ -189,6 +192,8 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
       start: start?.kind ?? 'ring',
       places: start && Number.isFinite(start.places) ? start.places : 0,
       startSlots: Uint32Array.from(startSlots),
+      startTakes: Uint8Array.from(startTakes),
+      ground: start?.ground ?? [],
       rounds: built,
       offset: offset.slice(0, built + 1),
       kind: grown.kind.slice(0, total),

@@ -63,8 +63,12 @@ interface Context {
 type Found = Pick<Problem, 'code' | 'severity' | 'message'> & { at?: number };
 
 const nameOf = ({ source }: Context) => `${source.row ? 'Row' : 'Round'} ${source.number}`;
-const underOf = ({ source, belowLabel }: Context) =>
-  belowLabel === null ? 'the start' : `${source.row ? 'row' : 'round'} ${belowLabel}`;
+const underOf = ({ part, source, belowLabel }: Context) =>
+  belowLabel === null
+    ? part.grown
+      ? 'the edge around the legs'
+      : 'the start'
+    : `${source.row ? 'row' : 'round'} ${belowLabel}`;
 
 /** What can't be read as it stands. */
 function unreadable(context: Context): Found[] {
@@ -199,11 +203,17 @@ class RoundCounter {
         break;
       }
       const restart = before !== null && source.row !== before.row && source.number === 1;
-      if (!restart) this.problems.push(...numbering(this.part, source, before?.number ?? 0));
+      if (!restart)
+        this.problems.push(...numbering(this.part, source, before?.number ?? this.numberBefore(source)));
       stitches += this.countRound(source, before === null);
       before = source;
     }
     return { checks: this.checks, problems: this.problems, steps: this.steps };
+  }
+
+  /** A piece that grows out of others may go on with their numbers. */
+  private numberBefore({ number }: RoundSource): number {
+    return this.part.grown ? number - 1 : 0;
   }
 
   private countRound(source: RoundSource, first: boolean): number {

@@ -1,3 +1,4 @@
+import type { LoopsWord } from '../notation/ast';
 import type { StitchKind } from '../notation/terms';
 
 /** How the first round begins. All ring-like starts give the same fabric. */
@@ -7,6 +8,11 @@ export type StartKind = 'ring' | 'row' | 'oval' | 'tube' | 'edge';
 export const frontLoop = 1;
 export const backLoop = 2;
 export const bothLoops = 3;
+export const loopBits: Readonly<Record<LoopsWord, number>> = {
+  both: bothLoops,
+  front: frontLoop,
+  back: backLoop,
+};
 
 /** A little growth that hangs from the fabric and does not count in its round: a tentacle, a picot, a chain tail. */
 export interface Outgrowth {
@@ -15,6 +21,26 @@ export interface Outgrowth {
   round: number;
   kinds: StitchKind[];
 }
+
+/** A run of loops of another part that a first round is worked into, in the order of working. */
+export interface Ground {
+  part: string;
+  /** which of its makings, from 1 */
+  unit: number;
+  /** the round by its number in the maker's text */
+  round: number;
+  loops: LoopsWord;
+  /** its first stitch, from 1 */
+  from: number;
+  count: number;
+}
+
+/** Chains made between two pieces, in their place among the grounds. */
+export interface GroundChain {
+  chains: number;
+}
+
+export type GroundRun = Ground | GroundChain;
 
 /**
  * The stitch graph of one part. One entry a stitch, in the order of working; rounds are consecutive.
@@ -27,6 +53,10 @@ export interface Fabric {
   places: number;
   /** place each stitch of the first round is worked into, from 0; all 0 for a ring */
   startSlots: Uint32Array;
+  /** how many places each stitch of the first round is worked over, from its place on */
+  startTakes: Uint8Array;
+  /** loops of other parts that the first round is worked into, and chains between them, in order; empty where the part begins by itself */
+  ground: readonly GroundRun[];
   /** number of rounds or rows built */
   rounds: number;
   /** `offset[r]` is the first stitch of round r + 1; `offset[rounds]` is the number of stitches */

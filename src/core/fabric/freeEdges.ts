@@ -1,4 +1,4 @@
-import { backLoop, bothLoops, frontLoop, type Fabric } from './fabric';
+import { backLoop, frontLoop, type Fabric } from './fabric';
 
 /** Loops of a round that nothing is worked into. */
 export interface FreeEdge {
@@ -6,22 +6,33 @@ export interface FreeEdge {
   round: number;
   loop: 'front' | 'back' | 'both';
   count: number;
+  /** first and last stitch of each run of such loops, from 1 */
+  runs: [number, number][];
 }
 
-/** Lists every free edge: whole tops (the last round) and front or back loops left as a ridge. */
-export function freeEdges(fabric: Fabric): FreeEdge[] {
+const loopsFree = { both: 0, front: backLoop, back: frontLoop } as const;
+
+/**
+ * Lists every free edge: whole tops (the last round) and front or back loops left as a ridge.
+ *
+ * @param taken the loops that other parts are worked into, as bits for each stitch
+ */
+export function freeEdges(fabric: Fabric, taken: Uint8Array | null = null): FreeEdge[] {
   const edges: FreeEdge[] = [];
   for (let round = 0; round < fabric.rounds; round += 1) {
-    const count = { both: 0, front: 0, back: 0 };
-    for (let i = fabric.offset[round] ?? 0; i < (fabric.offset[round + 1] ?? 0); i += 1) {
-      const used = fabric.used[i] ?? 0;
-      if (used === 0) count.both += 1;
-      else if (used !== bothLoops)
-        count[(used & frontLoop) === 0 ? 'front' : 'back'] +=
-          (used & frontLoop) === 0 || (used & backLoop) === 0 ? 1 : 0;
-    }
+    const [from, to] = [fabric.offset[round] ?? 0, fabric.offset[round + 1] ?? 0];
     for (const loop of ['front', 'back', 'both'] as const) {
-      if (count[loop] > 0) edges.push({ round: fabric.label[round] ?? round + 1, loop, count: count[loop] });
+      const runs: [number, number][] = [];
+      for (let i = from; i < to; i += 1) {
+        const used = (fabric.used[i] ?? 0) | (taken?.[i] ?? 0);
+        if (used !== loopsFree[loop]) continue;
+        const stitch = i - from + 1;
+        const open = runs.at(-1);
+        if (open?.[1] === stitch - 1) open[1] = stitch;
+        else runs.push([stitch, stitch]);
+      }
+      const count = runs.reduce((sum, [a, b]) => sum + b - a + 1, 0);
+      if (count > 0) edges.push({ round: fabric.label[round] ?? round + 1, loop, count, runs });
     }
   }
   return edges;

@@ -1,4 +1,5 @@
 import type { LineEdit } from '../notation/problem';
+import { overRound } from '../notation/wrapped';
 import type { PartSource } from '../notation/pattern';
 
 const splice = (text: string, from: number, to: number, by: string) =>
@@ -29,7 +30,7 @@ export function renumberFrom(part: PartSource, index: number): LineEdit[] {
         const found = numbers[i];
         if (found) text = splice(text, found.index, found.index + found[0].length, String(values[i]));
       }
-      if (text !== source.text) edits.push({ line: source.line, text });
+      if (text !== source.text) edits.push(overRound(source, text));
     }
     next += rounds;
   }

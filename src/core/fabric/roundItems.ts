@@ -1,5 +1,6 @@
 import type { Item } from '../notation/ast';
 import type { PartSource, RoundSource } from '../notation/pattern';
+import { grownStart } from './grownRound';
 import { startOf, type Start } from './startOf';
 
 const isChain = (item: Item | undefined) =>
@@ -40,9 +41,12 @@ function withoutTurningChains(items: Item[]): Item[] {
 export function partStart(part: PartSource): Start | null {
   const [first] = part.rounds;
   const places = part.onto?.count ?? null;
+  if (first && part.grown) return grownStart(first, part.grown.edges);
   if (first && places !== null) {
     const items = roundItems(first, false).filter(({ type }) => type !== 'base' && type !== 'join');
-    return { kind: 'tube', places, items };
+    const { part: owner, round, loops } = part.onto!;
+    const ground = [{ part: owner, unit: 1, round, loops, from: 1, count: places }];
+    return { kind: 'tube', places, items, ground };
   }
   return first ? startOf(roundItems(first, true), first.row) : null;
 }

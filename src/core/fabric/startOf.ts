@@ -1,6 +1,6 @@
 import type { Item, WorkItem } from '../notation/ast';
 import { limits } from '../notation/limits';
-import type { StartKind } from './fabric';
+import type { GroundRun, StartKind } from './fabric';
 
 /** How a part begins, and how many places its first round can be worked into. */
 export interface Start {
@@ -8,6 +8,8 @@ export interface Start {
   places: number;
   /** what is worked in round 1, with the making of the start taken away */
   items: Item[];
+  /** what of other parts it is worked into */
+  ground?: GroundRun[];
 }
 
 const isChain = (item: Item | undefined): item is WorkItem =>

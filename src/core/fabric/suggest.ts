@@ -2,6 +2,7 @@ import type { Item } from '../notation/ast';
 import { readWorkLine } from '../notation/grammar';
 import { limits } from '../notation/limits';
 import type { Problem, Suggestion } from '../notation/problem';
+import { lastLineOf, overRound } from '../notation/wrapped';
 import type { PartSource, RoundSource } from '../notation/pattern';
 import { numberOf, T, tokenise } from '../notation/tokens';
 import type { Terms } from '../notation/terms';
@@ -248,7 +249,7 @@ function search(
       (after > 0 && after >= before
         ? `; then ${after} ${after === 1 ? 'round' : 'rounds'} after it must change too`
         : ''),
-    edits: [{ line: source.line, text: candidate.text }],
+    edits: [overRound(source, candidate.text)],
   }));
 }
 
@@ -274,7 +275,7 @@ function fillIn(part: PartSource, index: number): Suggestion[] {
   return [
     {
       title: first === last ? `Put in round ${first}, plain` : `Put in rounds ${first} to ${last}, plain`,
-      edits: [{ line: before.line, text: `${label}: sc around`, insertAfter: true }],
+      edits: [{ line: lastLineOf(before), text: `${label}: sc around`, insertAfter: true }],
     },
     ...renumber(part, index),
   ];

@@ -11,7 +11,8 @@ export function applyEdits(text: string, edits: readonly LineEdit[]): string {
   const lines = text.split(/\r\n|\n|\r/);
   // From the bottom up, so that a line put in does not move the ones still to be edited.
   for (const edit of [...edits].sort((a, b) => b.line - a.line)) {
-    lines.splice(edit.insertAfter ? edit.line : edit.line - 1, edit.insertAfter ? 0 : 1, edit.text);
+    const { line, insertAfter, lines: replaced = 1, text: put } = edit;
+    lines.splice(insertAfter ? line : line - 1, insertAfter ? 0 : replaced, put);
   }
   return lines.join(lineEnd);
 }

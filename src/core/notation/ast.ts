@@ -61,6 +61,8 @@ export type Item =
   | { type: 'loops'; loops: LoopsWord; span: Span }
   | { type: 'base'; loops: LoopsWord; round: number; span: Span }
   | { type: 'otherSide'; span: Span }
+  /** what follows goes around the edge of another piece: `on the first leg` */
+  | { type: 'edge'; which: number | 'other' | null; span: Span }
   | { type: 'layers'; span: Span }
   | { type: 'leave'; n: number; span: Span }
   | { type: 'repeatRounds'; first: number; last: number; times: number; span: Span }

@@ -215,6 +215,7 @@ class WorkLineParser extends PhraseParser {
       { GATE: () => this.isLeave(), ALT: () => this.SUBRULE(this.leave, { ARGS: [items] }) },
       { GATE: () => this.isWork(), ALT: () => this.SUBRULE(this.work, { ARGS: [items] }) },
       { ALT: () => this.SUBRULE(this.skip, { ARGS: [items] }) },
+      { ALT: () => this.SUBRULE2(this.edge, { ARGS: [items] }) },
       { ALT: () => this.SUBRULE(this.simple, { ARGS: [items] }) },
       { ALT: () => this.SUBRULE(this.rest, { ARGS: [items] }) },
     ]);
@@ -478,12 +479,23 @@ class WorkLineParser extends PhraseParser {
         this.SUBRULE(this.colour, { ARGS: [inColour] });
       },
     });
+    // `12 sc on the first leg`: whose edge these stitches go around.
+    let limb: IToken | undefined;
+    this.OPTION5({
+      GATE: () => is(this.LA(1), T.Limb),
+      DEF: () => {
+        limb = this.SUBRULE(this.edge, { ARGS: [items] });
+      },
+    });
     this.ACTION(() => {
       const item = workItem(read, place, clause, spanOf(first, this.LA(0)));
       const [colour] = inColour;
       if (place?.tokens.some((token) => is(token, T.BothLayers)))
         items.push({ type: 'layers', span: item.span });
       if (colour?.type === 'colour') item.colour = colour.name;
+      // `sc around the first leg` goes all the way, `sc into the first leg` is one.
+      if (item.bare && /^(?:a?round|along|across|over)\b/i.test(limb?.image ?? ''))
+        item.extent = { kind: 'around' };
       items.push(item);
     });
   });

@@ -1,11 +1,49 @@
 import type { Item, Label } from './ast';
-import { readHeading } from './heading';
+import { readHeading, type Heading } from './heading';
 import type { Header } from './headers';
 import type { PartSource, ToyHeader } from './pattern';
 import type { Problem } from './problem';
 import { turnsInWords } from './rowsWorked';
 import type { Sentence } from './sentence/sentence';
 import type { Terms } from './terms';
+
+function slug(name: string, taken: ReadonlySet<string>): string {
+  const base =
+    name
+      .toLowerCase()
+      .normalize('NFKD')
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '') || 'part';
+  let id = base;
+  for (let n = 2; taken.has(id); n += 1) id = `${base}-${n}`;
+  return id;
+}
+
+/**
+ * A part as its heading opens it.
+ *
+ * @param ids those given so far; its own is added
+ */
+export function newPart(name: string, line: number, ids: Set<string>, heading?: Heading): PartSource {
+  const id = slug(name, ids);
+  ids.add(id);
+  return {
+    name,
+    id,
+    make: heading?.make ?? 1,
+    colour: heading?.colour ?? null,
+    line,
+    start: 'top',
+    lying: false,
+    side: 'out',
+    joined: null,
+    front: null,
+    rounds: [],
+    steps: [],
+    firstLine: line,
+    lastLine: line,
+  };
+}
 
 /** Sentences belong to the part they stand in. */
 export function addSteps(

@@ -9,11 +9,23 @@ export interface RoundSource {
   row: boolean;
   /** line in the text, from 1 */
   line: number;
-  /** the whole line, as written */
+  /** the whole line, as written; of a round that goes over several lines all of them, with a space between */
   text: string;
+  /** how many lines of the text it goes over */
+  lines: number;
   work: WorkLine;
   /** a chain or ring made in a line of its own before this round */
   foundation: Item[];
+}
+
+/** The last round of one unit of another part. */
+export interface GrownEdge {
+  part: string;
+  /** from 1 */
+  unit: number;
+  /** its last round by number, and how many stitches that has; found when it is counted */
+  round: number | null;
+  count: number | null;
 }
 
 export interface PartSource {
@@ -34,6 +46,10 @@ export interface PartSource {
   front: { round: number; stitch: number; line: number } | null;
   /** the round of another part it begins in; how many stitches that has is found when it is counted */
   onto?: { part: string; round: number; loops: LoopsWord; count: number | null };
+  /** the edges it grows out of, as a body does of two legs, in the order they are made; how many stitches each has is found when it is counted */
+  grown?: { edges: GrownEdge[] };
+  /** the name of the part that grows out of its last round */
+  carries?: string;
   rounds: RoundSource[];
   steps: Sentence[];
   /** first and last line that belong to the part */

@@ -1,6 +1,7 @@
 import { EOF, type IToken } from 'chevrotain';
 import type { Item, LoopsWord, Span, WorkLine } from './ast';
 import { ClauseParser } from './clauses';
+import { whichEdge } from './grown';
 import { closers, is, openers, spanOf } from './tokenGroups';
 import { numberOf, T } from './tokens';
 import { count } from './workItem';
@@ -122,7 +123,8 @@ export abstract class PhraseParser extends ClauseParser {
       DEF: () => this.SUBRULE2(this.anyToken),
     });
     this.ACTION(() => {
-      items.push({ type: 'join', span: spanOf(first, this.LA(0)) });
+      // What joins the other leg fastens no round.
+      if (!is(this.LA(1), T.Limb)) items.push({ type: 'join', span: spanOf(first, this.LA(0)) });
     });
   });
 
@@ -178,6 +180,14 @@ export abstract class PhraseParser extends ClauseParser {
     this.ACTION(() => {
       items.push({ type: 'base', loops, round: numberOf(round), span: spanOf(first, this.LA(0)) });
     });
+  });
+
+  protected readonly edge = this.RULE('edge', (items: Item[]): IToken => {
+    const token = this.CONSUME(T.Limb);
+    this.ACTION(() => {
+      items.push({ type: 'edge', which: whichEdge(token.image), span: spanOf(token, token) });
+    });
+    return token;
   });
 
   protected readonly leave = this.RULE('leave', (items: Item[]) => {

@@ -1,3 +1,4 @@
+import { bridged } from './grown';
 import { numberWords } from './tokens';
 import type { Rewriting } from './rewriting';
 
@@ -50,6 +51,11 @@ const fromHook = (count: string, which: string): string => {
 /** In the order they are tried: longer manners before the words they are made of. */
 export const phrasings: readonly Phrasing[] = [
   // Chains and ovals
+  {
+    example: ['sc 12, sc 3 ch, sc 15', 'sc 12, sc 3, sc 15'],
+    pattern: /(?<=\bsc\s+\d{1,3})\s+ch(?:ain)?s?(?=\s*(?:[,.;]|[[(]\s*\d|$))/gi,
+    by: () => '',
+  },
   {
     example: ['ch 6, from 2nd ch: 4 sc', 'ch 6, sc in 2nd ch from hook, sc 3'],
     pattern: re(
@@ -332,5 +338,6 @@ export const phrasings: readonly Phrasing[] = [
 export function rephrase(rewriting: Rewriting): void {
   // One space does, and manners that allow any number would try each.
   rewriting.replace(/\s{2,}/g, () => ' ');
+  bridged(rewriting);
   for (const { pattern, by } of phrasings) rewriting.replace(pattern, by);
 }

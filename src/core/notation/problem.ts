@@ -7,6 +7,8 @@ export type Severity = 'error' | 'warning' | 'info';
 export interface LineEdit {
   line: number;
   text: string;
+  /** how many lines it takes the place of, where a round goes over several */
+  lines?: number;
   insertAfter?: boolean;
 }
 

@@ -1,29 +1,19 @@
 import type { Item, Label } from './ast';
 import { readHeading, type Heading } from './heading';
 import { limits } from './limits';
-import { findOnto } from './onto';
-import { addSteps, applyPartHeader, applyToyHeader, readSettings, repeatRounds } from './partLines';
+import { growsTogether } from './grown';
+import { findGrown, findOnto } from './onto';
+import { addSteps, applyPartHeader, applyToyHeader, newPart, readSettings, repeatRounds } from './partLines';
 import type { LineKind, PartSource, Pattern, ToyHeader } from './pattern';
 import type { Problem } from './problem';
 import { isBaseAlone, isEnding, isFoundation, isWork, linesRead, readLine, type LineRead } from './readLine';
 import { findRounds } from './rowsWorked';
-import { isBareApart, type FeatureSentence } from './sentence/feature';
+import { readContinued, shifted } from './sentence/continued';
+import { isBareApart } from './sentence/feature';
 import { handOver, isFinishing, type LooseSentence } from './sentence/owners';
 import type { Sentence } from './sentence/sentence';
-import { readSentences } from './sentence/readSentences';
+import { linesOfRound } from './wrapped';
 import { findTerms, type Terms, type WordPlaces } from './terms';
-
-function slug(name: string, taken: ReadonlySet<string>): string {
-  const base =
-    name
-      .toLowerCase()
-      .normalize('NFKD')
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-+|-+$/g, '') || 'part';
-  let id = base;
-  for (let n = 2; taken.has(id); n += 1) id = `${base}-${n}`;
-  return id;
-}
 
 function unreadProblem({ from, report }: NonNullable<LineRead['unread']>, line: number): Problem {
   if (report !== null)
@@ -95,6 +85,8 @@ interface Line {
   /** from 1 */
   number: number;
   text: string;
+  /** how many lines of the text it is */
+  count: number;
 }
 
 /** What a line is taken as, or null where it is not that. */
@@ -138,10 +130,11 @@ class PatternReader {
   }
 
   read(): Pattern {
-    for (const [index, text] of this.lines.entries()) this.lineKinds.push(this.take(index, text));
+    for (let index = 0; index < this.lines.length; index = this.lineKinds.length) this.takeLines(index);
     const parts = this.parts.filter((part) => !this.isTitle(part));
     this.problems.push(...findRounds(parts, this.lines));
     findOnto(parts, this.lines);
+    findGrown(parts);
     handOver(parts, this.loose);
     if (this.header.apart === 'showing') for (const part of parts) part.steps = part.steps.map(showingMeant);
     if (this.leftHanded && !this.saysHand) this.header.hand = 'left';
@@ -156,18 +149,26 @@ class PatternReader {
     };
   }
 
-  private take(index: number, text: string): LineKind {
+  /** Takes a line, with those after it that go on with its round. */
+  private takeLines(index: number): void {
+    const count = linesOfRound(index, this.lines, this.reads);
+    const text = this.lines.slice(index, index + count).join(' ');
+    const kind = this.take(index, text, count);
+    this.lineKinds.push(...Array.from({ length: count }, () => kind));
+  }
+
+  private take(index: number, text: string, count: number): LineKind {
     if (!text.trim()) {
       this.listing = false;
       return 'blank';
     }
     const number = index + 1;
-    const read = this.reads[index];
+    const read = count > 1 ? readLine(text) : this.reads[index];
     if (!read) this.fill(number, `more than ${limits.readSigns / 1000} thousand signs`);
     if (!read || this.full) return this.note(number, text);
     this.leftHanded ||= read.leftHanded && !read.isRound;
     if (read.unread) this.problems.push(unreadProblem(read.unread, number));
-    const line: Line = { read, index, number, text };
+    const line: Line = { read, index, number, text, count };
     for (const taking of this.takings) {
       const kind = taking(line);
       if (kind) return kind;
@@ -185,6 +186,7 @@ class PatternReader {
     (line) => this.labelAlone(line),
     (line) => this.round(line),
     (line) => this.nextRounds(line),
+    (line) => this.joiningLine(line),
     (line) => (readSettings(line.text, this.part) ? 'header' : null),
     (line) => this.colourLine(line),
     (line) => this.finishing(line),
@@ -257,24 +259,7 @@ class PatternReader {
   private goesOn({ number, text }: Line): LineKind | null {
     const { about: named } = this;
     if (!named || named.line !== number - 1 || this.aside) return null;
-    const lead = `${named.feature}: `;
-    const about = text.replace(/^\s*(?:spacing|distance|position|placement|size)\s*:/i, (word) =>
-      ' '.repeat(word.length),
-    );
-    const steps = readSentences(lead + about, 0).flatMap((step): Sentence[] => {
-      if (step.kind !== 'feature' || step.feature !== named.feature || !saysPlace(step)) return [];
-      const from = Math.max(0, step.span.from - lead.length);
-      const moved = step.roundNumbers?.map((said) =>
-        said.map(({ round, span }) => ({
-          round,
-          span: { from: span.from - lead.length, to: span.to - lead.length },
-        })),
-      );
-      const span = { from, to: step.span.to - lead.length };
-      return [
-        { ...step, text: text.slice(span.from, span.to), span, ...(moved ? { roundNumbers: moved } : {}) },
-      ];
-    });
+    const steps = readContinued(text, named.feature);
     if (steps.length === 0) return null;
     this.keep(steps, number, text);
     return 'step';
@@ -319,19 +304,19 @@ class PatternReader {
   }
 
   private round(line: Line): LineKind | null {
-    const { read, number, text } = line;
+    const { read, number } = line;
     const { work, rounds, after } = read;
     const { label } = work;
     if (!label || !line.read.isRound) return null;
-    const part = this.openPart(number);
+    const part = this.partOfRound(line);
     const [repeated] = work.items;
     if (repeated?.type === 'repeatRounds') this.repeatRounds(part, repeated, number, label);
     else {
       const last = Math.max(label.last, label.first + (rounds?.times ?? 1) - 1);
       this.addRounds(part, line, { first: label.first, last, row: label.row });
     }
-    if (after.length > 0) this.keep(after, number, text);
-    part.lastLine = number;
+    if (after.length > 0) this.keepBehind(after, line);
+    part.lastLine = number + line.count - 1;
     return 'round';
   }
 
@@ -341,7 +326,8 @@ class PatternReader {
     const { rounds, work } = read;
     const { part } = this;
     const before = part?.rounds.at(-1);
-    if (!rounds || !part || !before) return null;
+    if (!rounds || !part || (!before && !work.items.some(isWork))) return null;
+    if (!before) return this.begins(line);
     if (rounds.again) {
       const { number: first } = before;
       const span = { from: 0, to: text.length };
@@ -355,6 +341,24 @@ class PatternReader {
     if (!work.items.some(isWork)) return null;
     const { number: first, row } = before;
     this.addRounds(part, line, { first: first + 1, last: first + rounds.times, row });
+    return 'round';
+  }
+
+  /** `Next round: …` where none stands before it is the first. */
+  private begins(line: Line): LineKind {
+    const part = this.openPart(line.number);
+    this.addRounds(part, line, { first: 1, last: 1, row: false });
+    return 'round';
+  }
+
+  /** `Join the legs: ch 2, sc 12 on the first leg, …` */
+  private joiningLine(line: Line): LineKind | null {
+    const { work, steps } = line.read;
+    const sews = steps.some(({ kind }) => kind === 'sew' || kind === 'pin');
+    if (work.label || sews || line.read.rounds || !growsTogether(work)) return null;
+    const first = (this.part?.rounds.at(-1)?.number ?? 0) + 1;
+    const part = this.partOfRound(line);
+    this.addRounds(part, line, { first, last: first, row: false });
     return 'round';
   }
 
@@ -437,7 +441,7 @@ class PatternReader {
 
   private bareRound(line: Line): LineKind | null {
     if (!line.read.isBareWork) return null;
-    const part = this.openPart(line.number);
+    const part = this.partOfRound(line);
     const before = part.rounds.at(-1);
     const next = (before?.number ?? 0) + 1;
     const numbers = this.pending ?? { first: next, last: next, row: before?.row ?? false };
@@ -483,25 +487,16 @@ class PatternReader {
     return this.part;
   }
 
+  /** The part a round goes to: one that is worked around two legs begins the body, wherever it stands. */
+  private partOfRound({ read: { work }, number }: Line): PartSource {
+    const part = this.openPart(number);
+    if (part.rounds.length === 0 || !growsTogether(work) || this.parts.length >= limits.parts) return part;
+    this.part = this.open('Body', number);
+    return this.part;
+  }
+
   private open(name: string, line: number, heading?: Heading): PartSource {
-    const id = slug(name, this.ids);
-    this.ids.add(id);
-    const opened: PartSource = {
-      name,
-      id,
-      make: heading?.make ?? 1,
-      colour: heading?.colour ?? null,
-      line,
-      start: 'top',
-      lying: false,
-      side: 'out',
-      joined: null,
-      front: null,
-      rounds: [],
-      steps: [],
-      firstLine: line,
-      lastLine: line,
-    };
+    const opened = newPart(name, line, this.ids, heading);
     this.parts.push(opened);
     this.aside = false;
     return opened;
@@ -523,16 +518,16 @@ class PatternReader {
 
   private addRounds(
     owner: PartSource,
-    { read: { work, saysMiss, stitches }, number, text }: Line,
+    { read: { work, saysMiss, stitches }, number, text, count }: Line,
     { first, last, row }: Numbers,
   ): void {
     for (let r = first; r <= last && this.room(number); r += 1) {
       const foundation = r === first ? this.foundation : [];
-      owner.rounds.push({ number: r, row, line: number, text, work, foundation });
+      owner.rounds.push({ number: r, row, line: number, text, lines: count, work, foundation });
     }
     this.foundation = [];
     this.aside = false;
-    owner.lastLine = number;
+    owner.lastLine = number + count - 1;
     for (const [word, column] of stitches) {
       if (!this.places.has(word)) this.places.set(word, { line: number, column: column + 1, text });
     }
@@ -548,6 +543,18 @@ class PatternReader {
     else addSteps(after, steps, line, whole);
   }
 
+  /** Sentences behind the work of a round stand on its last line. */
+  private keepBehind(steps: readonly Sentence[], { number, text, count }: Line): void {
+    const at = number + count - 1;
+    const last = count > 1 ? (this.lines[at - 1] ?? '') : text;
+    const before = text.length - last.length;
+    this.keep(
+      steps.map((step) => shifted(step, -before)),
+      at,
+      last,
+    );
+  }
+
   /** A title over the first part looks like a heading with nothing below it. */
   private isTitle(part: PartSource): boolean {
     const empty = part.rounds.length === 0 && part.steps.length === 0;
@@ -560,20 +567,6 @@ class PatternReader {
 }
 
 type RepeatRounds = Extract<Item, { type: 'repeatRounds' }>;
-
-/** Whether a sentence says where something goes, how large it is or how far apart. */
-function saysPlace({
-  gap,
-  round,
-  relation,
-  apart,
-  showing,
-  sizeMm,
-  stitches,
-  level,
-}: FeatureSentence): boolean {
-  return [gap, round, relation, apart, showing, sizeMm, stitches, level].some((said) => said !== undefined);
-}
 
 /** Work into a ring or into chains counted from the hook: how a part begins. */
 const isIntoRing = (item: Item): boolean =>

@@ -1,6 +1,7 @@
 import type { Item } from './ast';
 import type { PartSource, RoundSource } from './pattern';
 import type { Problem } from './problem';
+import { lastLineOf } from './wrapped';
 
 const some = (items: readonly Item[], test: (item: Item) => boolean): boolean =>
   items.some((item) => test(item) || (item.type === 'group' && some(item.items, test)));
@@ -48,7 +49,9 @@ const around = /\b(?:a?round|every\s+round)\b/i;
 
 /** Where neither start nor turn tells: the maker is asked, in lines that settle it. */
 function asksHow({ name, id, line, rounds }: PartSource): Problem {
-  const settled = (text: string) => [{ line, text, insertAfter: true }];
+  const [first] = rounds;
+  const after = first?.line === line ? lastLineOf(first) : line;
+  const settled = (text: string) => [{ line: after, text, insertAfter: true }];
   return {
     code: 'rows-or-rounds',
     severity: 'error',

@@ -49,6 +49,11 @@ const Filler = category('Filler');
 const Prep = category('Prep');
 
 // Several words together come first: chevrotain takes the first token that matches.
+/** A leg whose edge is worked around: `on the first leg`, `of leg 2`. */
+const Limb = keyword(
+  'Limb',
+  '(?:(?:in|on|onto|around|round|along|into|over|across|of|from|to)\\s+)?(?:the\\s+)?(?:(?:first|second|third|fourth|other|next|1st|2nd|3rd|4th)\\s+(?:leg|foot|limb)|(?:leg|foot|limb)\\s*#?\\s*(?:[1-4](?!\\d)|one|two|a|b))|(?:on|onto|around|along|into|of|to)\\s+the\\s+(?:leg|foot|limb)',
+);
 const SlipStitch = keyword('SlipStitch', 'sl(?:ip)?[\\s.-]*st(?:itch)?(?:es|s)?|slst|ss');
 const Ring = keyword('Ring', '(?:magic|adjustable|magical)[\\s-]+(?:ring|circle|loop)|mr|mc|ring|circle');
 const InvisibleDecrease = keyword('InvisibleDecrease', 'inv(?:isible)?\\.?[\\s-]*dec(?:rease)?s?');
@@ -202,6 +207,7 @@ export const T = {
   Stitch,
   Filler,
   Prep,
+  Limb,
   SlipStitch,
   Ring,
   InvisibleDecrease,

@@ -103,6 +103,8 @@ export function writeItems(items: readonly Item[], from: Terms, to: Terms = from
           return item.loops === 'front' ? 'FLO' : 'BLO';
         case 'base':
           return `into the ${item.loops} loops of R${item.round}`;
+        case 'edge':
+          return item.which === 'other' || item.which === null ? 'on the other leg' : `on leg ${item.which}`;
         case 'otherSide':
           return 'other side';
         case 'layers':

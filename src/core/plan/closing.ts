@@ -17,6 +17,30 @@ export function flatClosing(stitches: number, stitchWidthMm: number): Closing {
   };
 }
 
+/** An edge that another part goes on from is neither closed nor sewn. */
+function carryingClosing(stitches: number, onto: string): Closing {
+  return {
+    stitches,
+    how: 'open',
+    tailMm: 150,
+    words: `The edge of ${stitches} stitches stays open: the ${onto} goes on from it. Cut the yarn of all but the one that is made last.`,
+  };
+}
+
+/** How an end is closed: a flat one, one that another part grows out of, one that is sewn on, or any other. */
+export function closingAt(
+  stitches: number,
+  {
+    flat,
+    carries,
+    sewnOn,
+    widthMm,
+  }: { flat: boolean; carries: string | null; sewnOn: boolean; widthMm: number },
+): Closing {
+  if (carries !== null) return carryingClosing(stitches, carries);
+  return flat ? flatClosing(stitches, widthMm) : closingOf(stitches, widthMm, sewnOn);
+}
+
 /**
  * Up to 8 stitches: gather through the front loops. 9 to 12: one more round of decreases first, or gather twice. More than 12 is not
  * closed: little fingers get in and stuffing comes out.

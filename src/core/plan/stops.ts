@@ -1,7 +1,7 @@
 import type { Fabric } from '../fabric/fabric';
 import { openingMm } from '../shape/profile';
 import type { Gauge } from '../shape/gauge';
-import { closingOf, flatClosing, type Closing } from './closing';
+import { closingAt, type Closing } from './closing';
 import { usualNeeds, type Needs } from './needs';
 
 export type ActKind = 'seat-eyes' | 'seat-nose' | 'stuff' | 'top-up' | 'close';
@@ -55,6 +55,8 @@ export interface StopInput {
   stuffed: boolean;
   /** the text sews the part on with its edge open */
   sewnOn: boolean;
+  /** the name of the part that grows out of its last round */
+  carries: string | null;
   needs?: Needs;
 }
 
@@ -82,6 +84,7 @@ export function planStops({
   noseRounds = [],
   stuffed,
   sewnOn,
+  carries,
   needs = usualNeeds,
 }: StopInput): StopPlan {
   const plan: StopPlan = { stops: [], closing: null, impossible: [] };
@@ -89,7 +92,7 @@ export function planStops({
   if (last === 0) return plan;
   const endCount = (fabric.offset[last] ?? 0) - (fabric.offset[last - 1] ?? 0);
   const flat = fabric.row[last - 1] === 1;
-  const closing = flat ? flatClosing(endCount, gauge.widthMm) : closingOf(endCount, gauge.widthMm, sewnOn);
+  const closing = closingAt(endCount, { flat, carries, sewnOn, widthMm: gauge.widthMm });
   plan.closing = closing;
   const label = (round: number) => fabric.label[round - 1] ?? round;
   const opening = (round: number) => openingMm(fabric, gauge, round);

@@ -1,6 +1,6 @@
 import { buildFabric } from '../fabric/buildFabric';
 import { checkRounds, type RoundCheck } from '../fabric/checkRounds';
-import { stitchCount, type Fabric } from '../fabric/fabric';
+import { stitchCount } from '../fabric/fabric';
 import { suggest } from '../fabric/suggest';
 import type { Problem } from '../notation/problem';
 import type { PartSource, Pattern, ToyHeader } from '../notation/pattern';
@@ -8,52 +8,26 @@ import type { Sentence } from '../notation/sentence/sentence';
 import type { Terms } from '../notation/terms';
 import { limits } from '../notation/limits';
 import { forgetLines } from '../notation/readLine';
+import { lastLineOf } from '../notation/wrapped';
 import { readPattern } from '../notation/readPattern';
 import { direction } from '../place/frame/direction';
 import { frameOf } from '../place/frame/frameOf';
 import type { FaceFrame } from '../place/frame/faceFrame';
 import type { PartForm } from '../place/frame/partForm';
-import { eyesOf, type FeaturePlacement } from '../place/resolve/placement';
+import { eyesOf } from '../place/resolve/placement';
 import { planStops, type StopPlan } from '../plan/stops';
 import { roundStarts } from '../shape/azimuth';
 import { assumedGauge, gaugeOf, type Gauge } from '../shape/gauge';
-import type { MapView } from '../shape/map';
-import { profileOf, sizeOf, type Profile } from '../shape/profile';
+import { profileOf, sizeOf } from '../shape/profile';
 import { apartReadings, undefinedColours, unplacedParts } from './checkParts';
+import type { PartAnalysis, ToyAnalysis } from './analysis';
+import { amongOthers } from './amongOthers';
 import { attempt } from './attempt';
 import { forgetParts, interned } from './intern';
 import { memoise, type Plain } from './memoise';
 import { placeAll } from './placeAll';
 
-/** A part with everything computed from it. */
-export interface PartAnalysis {
-  source: PartSource;
-  checks: RoundCheck[];
-  fabric: Fabric;
-  starts: Float64Array;
-  profile: Profile;
-  form: PartForm;
-  map: MapView;
-  /** everything that is put on it, in the order of the text */
-  features: FeaturePlacement[];
-  /** the pressed eyes among them, which lead the face */
-  eyes: FeaturePlacement | null;
-  stops: StopPlan;
-  /** width and height in mm by the profile */
-  size: { widthMm: number; heightMm: number };
-  problems: Problem[];
-}
-
-export interface ToyAnalysis {
-  text: string;
-  pattern: Pattern;
-  gauge: Gauge;
-  /** the lean stated, or null where the usual figure is taken */
-  lean: number | null;
-  parts: PartAnalysis[];
-  /** everything that is wrong or worth knowing, in the order of the text */
-  problems: Problem[];
-}
+export type { PartAnalysis, ToyAnalysis } from './analysis';
 
 /** What a part is worked out with beside what it says itself. */
 interface Circumstances {
@@ -114,6 +88,7 @@ const worked = memoise((part: PartSource, amid: Circumstances, searches: boolean
       : features.filter(({ kind, rule }) => kind === 'nose' && !rule.embroidered).map(({ line }) => line),
     stuffed,
     sewnOn,
+    carries: part.carries ?? null,
   });
   const all = [
     ...own(problems),
@@ -127,6 +102,7 @@ const worked = memoise((part: PartSource, amid: Circumstances, searches: boolean
     source: part,
     checks,
     fabric,
+    taken: null,
     starts,
     profile,
     form,
@@ -155,13 +131,26 @@ export function frameOfPart({ form, map }: PartAnalysis): FaceFrame {
   return frameOf(form, map.front);
 }
 
-/** A part that begins in another's round, with how many stitches there are to work into. */
-function counted(part: PartSource, { parts, terms }: Pattern): PartSource {
-  const { onto } = part;
-  const other = onto && parts.find(({ id }) => id === onto.part);
-  if (!onto || !other) return part;
-  const found = checkedOf(other, terms.value, false).checks.find(({ round }) => round === onto.round);
-  return found ? interned({ ...part, onto: { ...onto, count: found.worked } }) : part;
+/** A round of a part as counted; null where there is none. */
+function checkOf(id: string, round: number | 'last', { parts, terms }: Pattern): RoundCheck | null {
+  const part = parts.find((one) => one.id === id);
+  if (!part) return null;
+  const { checks } = checkedOf(part, terms.value, false);
+  return (round === 'last' ? checks.at(-1) : checks.find((one) => one.round === round)) ?? null;
+}
+
+/** A part that begins in rounds of others, with how many stitches there are to work into. */
+function counted(part: PartSource, pattern: Pattern): PartSource {
+  const { onto, grown } = part;
+  if (grown) {
+    const edges = grown.edges.map((edge) => {
+      const last = checkOf(edge.part, 'last', pattern);
+      return { ...edge, round: last?.round ?? null, count: last?.worked ?? null };
+    });
+    return interned({ ...part, grown: { edges } });
+  }
+  const found = onto ? checkOf(onto.part, onto.round, pattern) : null;
+  return onto && found ? interned({ ...part, onto: { ...onto, count: found.worked } }) : part;
 }
 
 /** What is left for the parts that come after: a text that is all slips, or all stitches, takes no more work than one toy may. */
@@ -219,7 +208,7 @@ function closingProblems(part: PartSource, { closing }: StopPlan): Problem[] {
         ? [
             {
               title: `Put in round ${last.number + 1}: dec around`,
-              edits: [{ line: last.line, text: `R${last.number + 1}: dec around`, insertAfter: true }],
+              edits: [{ line: lastLineOf(last), text: `R${last.number + 1}: dec around`, insertAfter: true }],
             },
           ]
         : [],
@@ -348,6 +337,7 @@ function analyse(text: string, searches: boolean): ToyAnalysis {
       (problem) => unworked(part, circumstances, problem),
     );
   });
+  const joined = amongOthers(parts);
   const overall = [undefinedColours, apartReadings, unplacedParts].flatMap((check) =>
     attempt(
       () => check(pattern, text),
@@ -357,7 +347,7 @@ function analyse(text: string, searches: boolean): ToyAnalysis {
     ),
   );
   const ofText = [...pattern.problems, ...overall].map((problem) => ofItsPart(problem, pattern.parts));
-  const problems = [...ofText, ...parts.flatMap((part) => part.problems)];
+  const problems = [...ofText, ...joined.flatMap((part) => part.problems)];
   problems.sort((a, b) => (a.line ?? 0) - (b.line ?? 0));
-  return { text, pattern, gauge, lean: pattern.header.lean, parts, problems };
+  return { text, pattern, gauge, lean: pattern.header.lean, parts: joined, problems };
 }

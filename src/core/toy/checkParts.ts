@@ -108,7 +108,7 @@ export function unplacedParts({ parts }: Pattern): Problem[] {
   if (parts.length < 2 || joinings.length === 0) return [];
   const main = [...parts].sort((a, b) => b.rounds.length - a.rounds.length)[0];
   return parts.flatMap((part): Problem[] => {
-    const isWorkedOn = part.onto !== undefined;
+    const isWorkedOn = part.onto !== undefined || part.grown !== undefined || part.carries !== undefined;
     if (part === main || part.rounds.length === 0 || isWorkedOn) return [];
     const { units, line } = placedOf(part, joinings);
     if (units >= part.make) return [];

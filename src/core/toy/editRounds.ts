@@ -1,6 +1,7 @@
 import { renumberFrom } from '../fabric/renumberFrom';
 import { applyEdits } from '../notation/applyEdits';
 import type { PartSource, RoundSource } from '../notation/pattern';
+import { lastLineOf, overRound } from '../notation/wrapped';
 import { readPattern } from '../notation/readPattern';
 import { moveSentences } from './moveSentences';
 
@@ -73,7 +74,10 @@ function renumbered(
   if (gone)
     for (let number = gone.first; number < gone.first + gone.count; number += 1)
       numbers.set(number, Math.max(1, gone.first - 1));
-  return moveSentences(applyEdits(text, renumberFrom(part, 0)), part, numbers);
+  // The sentences first: numbering a round anew brings those of its lines that are broken together.
+  const moved = moveSentences(text, part, numbers);
+  const after = readPattern(moved).parts[partIndex];
+  return after ? applyEdits(moved, renumberFrom(after, 0)) : moved;
 }
 
 /** Writes a round line; the number is put right afterwards. */
@@ -94,7 +98,7 @@ export function insertRound(
   body: string,
   count?: number,
 ): string {
-  const line = after ? after.line : part.firstLine;
+  const line = after ? lastLineOf(after.source) : part.firstLine;
   return renumbered(
     applyEdits(text, [{ line, text: roundLine(after?.row ?? false, body, count), insertAfter: true }]),
     partIndex,
@@ -108,27 +112,24 @@ export function setRound(text: string, card: RoundCard, body: string, count?: nu
   const head = label
     ? card.source.text.slice(0, label.span.to).trimEnd()
     : `${card.row ? 'Row ' : 'R'}${card.first}:`;
-  return applyEdits(text, [
-    {
-      line: card.line,
-      text: `${/[:.)]$/.test(head) ? head : `${head}:`} ${body}${count === undefined ? '' : ` [${count}]`}`,
-    },
-  ]);
+  const total = count === undefined ? '' : ` [${count}]`;
+  const line = `${/[:.)]$/.test(head) ? head : `${head}:`} ${body}${total}`;
+  return applyEdits(text, [overRound(card.source, line)]);
 }
 
 /** Works a card's rounds once more below it. */
 export function duplicateRound(text: string, partIndex: number, card: RoundCard): string {
   return renumbered(
-    applyEdits(text, [{ line: card.line, text: card.source.text, insertAfter: true }]),
+    applyEdits(text, [{ line: lastLineOf(card.source), text: card.source.text, insertAfter: true }]),
     partIndex,
-    card.line + 1,
+    lastLineOf(card.source) + 1,
   );
 }
 
 export function deleteRound(text: string, partIndex: number, card: RoundCard): string {
   return renumbered(
     withLines(text, (lines) => {
-      lines.splice(card.line - 1, 1);
+      lines.splice(card.line - 1, card.source.lines);
     }),
     partIndex,
     0,
@@ -148,8 +149,12 @@ export function moveRound(
   const other = cards[cards.findIndex((found) => found.line === card.line) + by];
   if (!other) return text;
   const moved = withLines(text, (lines) => {
-    const [a, b] = [card.line - 1, other.line - 1];
-    [lines[a], lines[b]] = [lines[b] ?? '', lines[a] ?? ''];
+    const [first, second] = by < 0 ? [other, card] : [card, other];
+    const between = lines.slice(lastLineOf(first.source), second.line - 1);
+    const above = lines.slice(first.line - 1, lastLineOf(first.source));
+    const below = lines.slice(second.line - 1, lastLineOf(second.source));
+    const count = lastLineOf(second.source) - first.line + 1;
+    lines.splice(first.line - 1, count, ...below, ...between, ...above);
   });
   const changed = readPattern(moved).parts[partIndex];
   return changed ? applyEdits(moved, renumberFrom(changed, 0)) : moved;

@@ -1,5 +1,6 @@
 /** What a step may take beside the object it is about: plain data, all of which it is kept by. */
-export type Plain = string | number | boolean | null | undefined | { readonly [key: string]: Plain };
+export type Plain =
+  string | number | boolean | null | undefined | readonly Plain[] | { readonly [key: string]: Plain };
 
 /** Of each object so many results are kept. */
 const resultsKept = 4;

@@ -44,7 +44,7 @@ export function RoundsPanel({ part, index }: { part: PartAnalysis; index: number
   );
   const stops = new Set(part.stops.stops.map((stop) => stop.after));
   // The last round's own edge is no surprise; loops left below it are.
-  const free = freeEdges(part.fabric).filter((edge) => edge.loop !== 'both');
+  const free = freeEdges(part.fabric, part.taken).filter((edge) => edge.loop !== 'both');
   const word = stitchWord('sc', terms.value);
   const ring = checks[0]?.worked ?? 6;
 
