@@ -159,6 +159,16 @@ function parted(items: readonly Item[]): Parted | null {
   return found ? { items: all, usual } : null;
 }
 
+/** `2 sc in each 12` as an increase in each stitch that comes to 12; null where it does not come to that. */
+function eachComesTo(items: readonly Item[], below: number): Item[] | null {
+  const works = items.filter(({ type }) => type === 'work' || type === 'group' || type === 'skip');
+  const [only] = works;
+  if (works.length !== 1 || only?.type !== 'work' || !only.orTotal || only.extent.kind !== 'count')
+    return null;
+  if (only.extent.n !== below * only.make) return null;
+  return items.map((item) => (item === only ? { ...only, extent: { kind: 'around' as const } } : item));
+}
+
 /** What decides between two ways to read a line. */
 export interface MeantBy {
   /** stitches in the round below */
@@ -175,7 +185,7 @@ export interface MeantBy {
  */
 export function asMeant(items: Item[], { below, total, terms }: MeantBy): Item[] {
   if (!Number.isFinite(below)) return items;
-  const even = spread(items, below);
+  const even = spread(items, below) ?? eachComesTo(items, below);
   if (even) return even;
   const does = (reading: readonly Item[]) => fits(reading, below, total, terms);
   const stands = does(items);

@@ -1,5 +1,6 @@
 import type { Extent, GroupItem, Item, LoopsWord, WorkItem } from '../notation/ast';
 import { limits } from '../notation/limits';
+import { plainAround } from '../notation/workItem';
 import { stitchKind, type StitchKind, type Terms } from '../notation/terms';
 
 /** Receives every stitch of a round as it is worked. Slots are places in the round below, from 0. */
@@ -125,18 +126,7 @@ export function workRound(
   };
 }
 
-const plain: readonly Item[] = [
-  {
-    type: 'work',
-    word: 'plain',
-    make: 1,
-    together: 1,
-    extent: { kind: 'around' },
-    target: 'next',
-    fromHook: 0,
-    span: { from: 0, to: 0 },
-  },
-];
+const plain: readonly Item[] = [plainAround({ from: 0, to: 0 })];
 
 /**
  * Works a round as the whole chain takes it. A round that makes no stitch, or one not read, goes on as it was, plain: a line of holes

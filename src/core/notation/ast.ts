@@ -33,6 +33,8 @@ export interface WorkItem {
   pair?: boolean;
   /** the number before such a pair, where another says how often: `2 sc inc x 6` */
   before?: number;
+  /** `2 sc in each 12`: its number may say what the round comes to */
+  orTotal?: boolean;
   /** so many of them, spread evenly over the round with plain stitches between */
   evenly?: boolean;
   span: Span;

@@ -7,6 +7,8 @@ export interface Heading {
   colour?: string;
   /** marked as a heading by its own signs, so that nothing around it has to confirm it */
   sure: boolean;
+  /** called what parts of toys are called */
+  usual: boolean;
 }
 
 // Parts a toy is usually made of: such a word alone on a line opens a part.
@@ -33,8 +35,11 @@ interface Counted {
 }
 
 const marks = /^\s*(?:#{1,6}\s+|={2,}\s*|\*{2}|_{2})/;
+/** Signs that only decorate: `| Shell |`, `★ HEAD ★`, `~ Ears ~` */
+const ornaments = /^[\s|★☆✿♥❤♡•~=]+|[\s|★☆✿♥❤♡•~=]+$/gu;
 const withoutMarks = (line: string) =>
   line
+    .replace(ornaments, '')
     .replace(marks, '')
     .replace(/\s*(?:={2,}|\*{2}|_{2}|#+)\s*$/, '')
     .trim();
@@ -115,8 +120,16 @@ function partWithStop(text: string): string | null {
   return only !== null && isPartWord(only) ? only : null;
 }
 
+const begins = /^(?:\p{L}|\d+(?:st|nd|rd|th)\b|["'“‘(#])/u;
+/** What a sentence about the making begins with, and no part is called. */
+const doings =
+  /^(?:stuff|sew|close|insert|embroider|fasten|cut|weave|repeat|continue|attach|pin|gather|pull|leave|finish|join|place|glue)\b/i;
+
 const isName = (name: string, marked: boolean) =>
-  /\p{L}/u.test(name) && name.length <= 48 && name.split(/\s+/).length <= (marked ? 8 : 4);
+  begins.test(name) &&
+  (marked || !doings.test(name)) &&
+  name.length <= 48 &&
+  name.split(/\s+/).length <= (marked ? 8 : 4);
 
 /**
  * Reads a line as the heading of a part.
@@ -140,9 +153,10 @@ export function readHeading(raw: string): Heading | null {
   const words = name.split(/\s+/);
   // Whatever is made several times over is a part.
   const counts = make > 1 && words.length <= 2;
-  const known = counts || (words.length <= 3 && words.some(isPartWord));
+  const usual = words.some(isPartWord);
+  const known = counts || (words.length <= 3 && usual);
   const isSentence = /[.!?]$/.test(line.trim()) && !(known && (described || make > 1 || named));
   if (!marked && (isSentence || /[,;]/.test(name))) return null;
   const confirmed = /:\s*$/.test(text) || make > 1 || words.length <= 2;
-  return { name, make, sure: marked || (known && confirmed), ...(colour === null ? {} : { colour }) };
+  return { name, make, sure: marked || (known && confirmed), usual, ...(colour === null ? {} : { colour }) };
 }

@@ -15,7 +15,7 @@ const n = String.raw`(\d{1,3}|${Object.keys(numberWords).join('|')})`;
 const st = String.raw`(?:stitch(?:es)?|sts?|sc)(?![a-z])`;
 const ch = String.raw`(?:chains?|chs?|loops?)(?![a-z])`;
 const sl = String.raw`(?:sl(?:ip)?[\s.-]*st(?:itch)?|ss)(?![a-z])`;
-const label = String.raw`(?<=^\s*(?:rounds?|rnds?|rows?|rds?|r)?\.?\s*\d{1,4}(?:\s*[-–]\s*(?:r|rnds?|rounds?|rows?)?\.?\s*\d{1,4})?\s*[:.)|–-]?\s*)`;
+const label = String.raw`(?<=^\s*(?:rounds?|rnds?|rows?|rds?|r)?\.?\s*\d{1,4}(?:\s*(?:[-–]|to|through)\s*(?:r|rnds?|rounds?|rows?)?\.?\s*\d{1,4})?\s*[:.)|–-]?\s*)`;
 const nth: Readonly<Record<string, number>> = {
   other: 2,
   second: 2,
@@ -142,6 +142,14 @@ export const phrasings: readonly Phrasing[] = [
     by: (_, work) => lettered(work ?? ''),
   },
   {
+    example: ['3) 6A (6)', '3)  6 dec (6)'],
+    pattern: new RegExp(
+      String.raw`(?<=^\s*(?:[Rr][a-z]{0,5})?\.?\s*\d{1,4}\s*[:.)|–-]?\s*)(\d{1,3}\s*[XVA])(?=\s*(?:in(?:to)?\s|[[(=]\s*\d|$))`,
+      'g',
+    ),
+    by: (_, work) => lettered(work ?? ''),
+  },
+  {
     example: ['inc in every other st', '(sc, inc) around'],
     pattern:
       /(?:(inc(?:rease)?|dec(?:rease)?|2\s*sc|two\s+sc)\s+(?:in\s+|into\s+)?)every\s+(other|second|third|fourth|fifth|sixth|(\d)(?:nd|rd|th))(?:\s+and\s+(?:\d(?:nd|rd|th)|third|fourth|fifth|sixth))?\s+(?:st|stitch|sc)(?:\s+around)?(?![a-z])/gi,
@@ -165,8 +173,14 @@ export const phrasings: readonly Phrasing[] = [
   },
   {
     example: ['5.-7. sc around', 'R5-7: sc around'],
-    pattern: /^(\s*)(\d{1,3})\.\s*[-–]\s*(\d{1,3})\s*[.:)]/g,
+    pattern: /^(\s*)(\d{1,3})[.)]\s*[-–]\s*(\d{1,3})\s*[.:)]/g,
     by: (_, space, first, last) => `${space}R${first}-${last}:`,
+  },
+  {
+    example: ['R5 sc around 30', 'R5 sc around [30]'],
+    pattern:
+      /(?=\s+\d{1,4}\s*$)(?<=(?:\bx\s*\d{1,3}|×\s*\d{1,3}|\btimes|(?<![a-z])(?:sc|dc|inc|dec)\s+a?round|\beach\s+(?:st|stitch)(?:\s+around)?|(?<![a-z])(?:sc|dc)\s+in(?:to)?\s+(?:an?\s+|the\s+)?(?:magic\s+|adjustable\s+)?(?:mr|mc|ring|circle|loop)))\s+(\d{1,4})\s*$/gi,
+    by: (_, total) => ` [${total}]`,
   },
   {
     example: ['R6-R8: same as round 5 (24)', 'R6-R8: repeat R5 (24)'],

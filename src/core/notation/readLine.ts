@@ -99,7 +99,8 @@ function readableLength(line: string): number {
 export const isWork = (item: Item): boolean =>
   item.type === 'work' || (item.type === 'group' && item.items.some(isWork));
 /** Where another sentence may begin on the line of a round. */
-const sentenceStart = /(?<=[.!;)\]])\s+(?=[A-Z])/g;
+const sentenceStart =
+  /(?<=[.!;)\]])\s+(?=\p{Lu})|(?<=\S)(?:\s*[,.;]\s*|(?<=[)\]])\s+)(?=(?:and\s+|then\s+)?(?:(?:start|begin)\s+stuffing|stuff|close|insert|embroider|sew|press|gather)\b)/gu;
 
 /** The work of a line that is written in the usual manner. */
 function workOf({ line, evenly }: Canonical): WorkLine {

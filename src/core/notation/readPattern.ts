@@ -1,13 +1,15 @@
-import type { Item, Label } from './ast';
+import type { Item, Label, WorkLine } from './ast';
 import { readHeading, type Heading } from './heading';
 import { limits } from './limits';
 import { growsTogether } from './grown';
+import { plainAround } from './workItem';
 import { findGrown, findOnto } from './onto';
 import { addSteps, applyPartHeader, applyToyHeader, newPart, readSettings, repeatRounds } from './partLines';
 import type { LineKind, PartSource, Pattern, ToyHeader } from './pattern';
 import type { Problem } from './problem';
 import { isBaseAlone, isEnding, isFoundation, isWork, linesRead, readLine, type LineRead } from './readLine';
 import { findRounds } from './rowsWorked';
+import { readSentences } from './sentence/readSentences';
 import { readContinued, shifted } from './sentence/continued';
 import { isBareApart } from './sentence/feature';
 import { handOver, isFinishing, type LooseSentence } from './sentence/owners';
@@ -187,6 +189,7 @@ class PatternReader {
     (line) => this.round(line),
     (line) => this.nextRounds(line),
     (line) => this.joiningLine(line),
+    (line) => this.laterRound(line),
     (line) => (readSettings(line.text, this.part) ? 'header' : null),
     (line) => this.colourLine(line),
     (line) => this.finishing(line),
@@ -303,11 +306,30 @@ class PatternReader {
     return 'header';
   }
 
-  private round(line: Line): LineKind | null {
+  /** `Round 11 – 21` between rounds 10 and 12 is one plain round of 21 stitches; else it is the rounds from 11 to 21. */
+  private asOneRound(line: Line): Line {
+    const { work } = line.read;
+    const { label, items, total } = work;
+    if (!label || label.last <= label.first || items.length > 0 || total) return line;
+    const next = this.reads.slice(line.index + 1).find((read) => read?.work.label)?.work.label;
+    if (next?.first !== label.first + 1) return line;
+    const { span } = label;
+    const said: WorkLine = {
+      ...work,
+      label: { ...label, last: label.first },
+      items: [plainAround(span)],
+      total: { value: label.last, span },
+    };
+    return { ...line, read: { ...line.read, work: said } };
+  }
+
+  private round(given: Line): LineKind | null {
+    if (!given.read.isRound) return null;
+    const line = this.asOneRound(given);
     const { read, number } = line;
     const { work, rounds, after } = read;
     const { label } = work;
-    if (!label || !line.read.isRound) return null;
+    if (!label) return null;
     const part = this.partOfRound(line);
     const [repeated] = work.items;
     if (repeated?.type === 'repeatRounds') this.repeatRounds(part, repeated, number, label);
@@ -360,6 +382,20 @@ class PatternReader {
     const part = this.partOfRound(line);
     this.addRounds(part, line, { first, last: first, row: false });
     return 'round';
+  }
+
+  /** `Stuff firmly, then row 12: dec x 6 (6), close.`: a round behind a sentence. */
+  private laterRound(line: Line): LineKind | null {
+    const { read, text, number } = line;
+    const at = read.work.label
+      ? -1
+      : text.search(/(?<=[,.;]\s*(?:and\s+|then\s+)*)(?:rounds?|rnds?|rows?|r)\s*\d+\s*[:.)]/i);
+    if (at < 0 || !this.part) return null;
+    const behind = ' '.repeat(at) + text.slice(at);
+    const round = readLine(behind);
+    if (!round.isRound || !round.work.items.some(isWork)) return null;
+    this.keep(readSentences(text.slice(0, at), 0), number, text);
+    return this.round({ ...line, read: round });
   }
 
   /** `With brown yarn` on a line of its own: the colour of what follows. */
@@ -559,7 +595,8 @@ class PatternReader {
   private isTitle(part: PartSource): boolean {
     const empty = part.rounds.length === 0 && part.steps.length === 0;
     const heading = this.reads[part.line - 1]?.heading;
-    if (!empty || !heading || heading.sure || part === this.parts.at(-1)) return false;
+    const isOverAll = part === this.parts[0] && this.parts.length > 1 && heading?.usual === false;
+    if (!empty || !heading || (heading.sure && !isOverAll) || part === this.parts.at(-1)) return false;
     if (this.header.name === null) this.header.name = part.name;
     else this.notes.push({ line: part.line, text: part.name });
     return true;

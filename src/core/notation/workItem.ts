@@ -29,6 +29,18 @@ export interface StitchPhrase {
 
 export const count = (n: number): Extent => ({ kind: 'count', n });
 
+/** A plain stitch in each stitch. */
+export const plainAround = (span: Span): WorkItem => ({
+  type: 'work',
+  word: 'plain',
+  make: 1,
+  together: 1,
+  extent: { kind: 'around' },
+  target: 'next',
+  fromHook: 0,
+  span,
+});
+
 const wordOf: [TokenType, StitchWord][] = [
   [T.Single, 'sc'],
   [T.HalfDouble, 'hdc'],
@@ -125,6 +137,8 @@ class StitchMeaning {
     const apart = shape && core && is(core, T.Stitch) && endOf(core) < shape.startOffset;
     if (apart && !trail && !tog) item.pair = true;
     if (item.pair && this.lead && this.clause) item.before = numberOf(this.lead);
+    if (this.each && this.placeNumber && this.tokens.length <= 3 && !this.has(T.Next, T.Article, T.St))
+      item.orTotal = true;
   }
 
   private loops(): LoopsWord | undefined {

@@ -547,8 +547,10 @@ export class SentenceParser extends SentenceLookahead {
     const called = [this.LA(-1), this.LA(-2)].find(
       (one) => one.image && !/^(?:the|an?|his|her|its)$/i.test(one.image),
     );
-    // `Buttons for eyes`: what they are for is what they are.
-    if (before && /^for$/i.test(called?.image ?? '')) {
+    // `Buttons for eyes`, `buttons as eyes`: what they are for is what they are.
+    const isFor = /^for$/i.test(called?.image ?? '');
+    const isAs = /^as$/i.test(called?.image ?? '') && before?.kind === 'button';
+    if (before && (isFor || isAs)) {
       this.rename(mention);
       return;
     }
