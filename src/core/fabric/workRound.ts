@@ -285,10 +285,12 @@ function workItem(
       return;
     }
     const inRing = item.target === 'ring' || !Number.isFinite(below);
-    const takes = kind === 'ch' || inRing ? 0 : item.target === 'same' ? 0 : together;
-    const slot = item.target === 'same' ? state.lastSlot : state.position;
+    // Where nothing is worked yet, *the same stitch* is the one the hook stands at: the first.
+    const again = item.target === 'same' && state.made > 0;
+    const takes = kind === 'ch' || inRing || again ? 0 : together;
+    const slot = again ? state.lastSlot : state.position;
     for (let m = 0; m < make; m += 1)
-      sink.stitch(kind, slot, takes === 0 && item.target !== 'same' ? 0 : together, loops, colour);
+      sink.stitch(kind, slot, takes === 0 && !again ? 0 : together, loops, colour);
     state.made += make;
     if (takes > 0) state.lastSlot = state.position + takes - 1;
     state.position += takes;

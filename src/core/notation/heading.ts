@@ -36,7 +36,8 @@ interface Counted {
 
 const marks = /^\s*(?:#{1,6}\s+|={2,}\s*|\*{2}|_{2})/;
 /** Signs that only decorate: `| Shell |`, `★ HEAD ★`, `~ Ears ~` */
-const ornaments = /^[\s|★☆✿♥❤♡•~=]+|[\s|★☆✿♥❤♡•~=]+$/gu;
+const ornaments =
+  /^[\s|★☆✿♥♡•~=\p{Extended_Pictographic}\u{FE0F}]+|[\s|★☆✿♥♡•~=\p{Extended_Pictographic}\u{FE0F}]+$/gu;
 const withoutMarks = (line: string) =>
   line
     .replace(ornaments, '')

@@ -33,6 +33,8 @@ export interface PartSource {
   /** name made fit for an address: `head`, `ear-2` */
   id: string;
   make: number;
+  /** other names that headings within it and copies of it give: `Leg 2: same as leg 1` */
+  alsoCalled?: string[];
   colour: string | null;
   /** line of the heading, or of the first line where there is none */
   line: number;

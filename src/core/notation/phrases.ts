@@ -123,8 +123,9 @@ export abstract class PhraseParser extends ClauseParser {
       DEF: () => this.SUBRULE2(this.anyToken),
     });
     this.ACTION(() => {
-      // What joins the other leg fastens no round.
-      if (!is(this.LA(1), T.Limb)) items.push({ type: 'join', span: spanOf(first, this.LA(0)) });
+      // What joins the other leg, or new yarn, fastens no round.
+      const yarn = is(this.LA(1), T.ColourWord) || (is(this.LA(1), T.Word) && is(this.LA(2), T.ColourWord));
+      if (!yarn && !is(this.LA(1), T.Limb)) items.push({ type: 'join', span: spanOf(first, this.LA(0)) });
     });
   });
 

@@ -48,8 +48,71 @@ const fromHook = (count: string, which: string): string => {
   return `sc in ${nth} ch from hook${stitches > 1 ? `, sc ${stitches - 1}` : ''}`;
 };
 
+const ordinalWords = [
+  'first',
+  'second',
+  'third',
+  'fourth',
+  'fifth',
+  'sixth',
+  'seventh',
+  'eighth',
+  'ninth',
+  'tenth',
+  'eleventh',
+  'twelfth',
+  'thirteenth',
+  'fourteenth',
+  'fifteenth',
+  'sixteenth',
+  'seventeenth',
+  'eighteenth',
+  'nineteenth',
+  'twentieth',
+];
+const nthOf = (word: string) => ordinalWords.indexOf(word.toLowerCase()) + 1;
+const nthWord = `(${ordinalWords.join('|')})`;
+
 /** In the order they are tried: longer manners before the words they are made of. */
 export const phrasings: readonly Phrasing[] = [
+  // Labels in words
+  {
+    example: ['Fifth to ninth round: sc around', 'round 5-9: sc around'],
+    pattern: re(
+      String.raw`^(\s*)(?:the\s+)?${nthWord}(?:\s*(?:to|through|and|[-–])\s*(?:the\s+)?${nthWord})?\s+(rounds?|rnds?|rows?)\s*[:.,–-]`,
+    ),
+    by: (...found) => {
+      const [, space = '', first = '', last, word = ''] = found;
+      const until = last ? `-${nthOf(last)}` : '';
+      return `${space}${/^row/i.test(word) ? 'row' : 'round'} ${nthOf(first)}${until}:`;
+    },
+  },
+  // Glued, or with a word left out
+  {
+    example: ['incx6', 'inc x6'],
+    pattern: /(?<=\b(?:inc|dec|sc|hdc|dc))x(?=\s*\d)/gi,
+    by: () => ' x',
+  },
+  {
+    example: ['sc in the next 2, two in the next', 'sc in the next 2, 2 sc in next st'],
+    pattern: re(
+      String.raw`(?<=[,;]\s*(?:and\s+|then\s+)?)${n}\s+in(?:to)?\s+(?:the\s+)?next(?:\s+(?:one|st|stitch))?(?=\s*(?:[,.;)\]]|[[(]|repeat|around|$))`,
+    ),
+    by: (_, count) => `${numberOf(count ?? '')} sc in next st`,
+  },
+  {
+    example: ['sl st in 2nd ch from hook and each ch', 'sl st in 2nd ch from hook and in each ch'],
+    pattern:
+      /(?<=from\s+(?:the\s+)?hook\s*,?\s*(?:and|then)\s+)(?=(?:each|every)\s+(?:of\s+|remaining\s+|rest\s+)*(?:the\s+)?ch)/gi,
+    by: () => 'in ',
+  },
+  {
+    example: ['sc around, sl st to top of ch 2', 'sc around, sl st to first st'],
+    pattern: re(
+      String.raw`${sl}\s+(?:to|in|into)\s+(?:the\s+)?top(?:\s+(?:ch|chain|loop))?(?:\s+of\s+(?:the\s+)?(?:beginning\s+|starting\s+|turning\s+|first\s+|beg\s+)?${ch}(?:[\s-]*\d)?)?`,
+    ),
+    by: () => 'sl st to first st',
+  },
   // Chains and ovals
   {
     example: ['sc 12, sc 3 ch, sc 15', 'sc 12, sc 3, sc 15'],

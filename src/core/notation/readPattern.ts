@@ -13,6 +13,7 @@ import { readSentences } from './sentence/readSentences';
 import { readContinued, shifted } from './sentence/continued';
 import { isBareApart } from './sentence/feature';
 import { handOver, isFinishing, type LooseSentence } from './sentence/owners';
+import { PartNames } from './sentence/names';
 import type { Sentence } from './sentence/sentence';
 import { linesOfRound } from './wrapped';
 import { findTerms, type Terms, type WordPlaces } from './terms';
@@ -193,6 +194,7 @@ class PatternReader {
     (line) => (readSettings(line.text, this.part) ? 'header' : null),
     (line) => this.colourLine(line),
     (line) => this.finishing(line),
+    (line) => this.copiedPart(line),
     (line) => this.partWithWork(line),
     (line) => this.partHeading(line),
     (line) => this.toyName(line),
@@ -413,6 +415,31 @@ class PatternReader {
     return 'heading';
   }
 
+  /** `Leg 2: same as leg 1`: one more of that part. */
+  private copiedPart({ read: { isBareWork, work }, text }: Line): LineKind | null {
+    const said = sameAs.exec(text);
+    if (!said || isBareWork || work.label) return null;
+    const names = new PartNames(this.parts.filter(({ rounds }) => rounds.length > 0));
+    const [like] = names.in(said[2] ?? '');
+    const owner = like ? this.parts.find(({ id }) => id === like.id) : sameWord(said, this.part);
+    if (!owner) return null;
+    owner.make += readHeading(said[1] ?? '')?.make ?? 1;
+    owner.alsoCalled = [...(owner.alsoCalled ?? []), (said[1] ?? '').trim()];
+    return 'heading';
+  }
+
+  /** A heading over rounds that are numbered on: the piece goes on, as a head does into its body. */
+  private isWithin(index: number): boolean {
+    const last = this.part?.rounds.at(-1)?.number ?? 0;
+    const next = this.reads.slice(index + 1).find((read) => read && (read.isRound || read.heading?.sure));
+    const label = next?.isRound ? next.work.label : null;
+    if (!next || !label || last < 1 || label.first !== last + 1) return false;
+    const begins = next.work.items.some(
+      (item) => item.type === 'ring' || item.type === 'base' || isIntoRing(item),
+    );
+    return !begins && !growsTogether(next.work);
+  }
+
   /** `Tail: 4 sc in ring`: a part and its first round on one line. */
   private partWithWork(line: Line): LineKind | null {
     const { text, number } = line;
@@ -431,14 +458,19 @@ class PatternReader {
     return 'round';
   }
 
-  private partHeading({ read: { heading, isBareWork, steps }, index, number, text }: Line): LineKind | null {
-    if (!heading || isBareWork) return null;
+  private partHeading({ read, index, number, text }: Line): LineKind | null {
+    const { heading, isBareWork, steps, work } = read;
+    if (!heading || isBareWork || isEnding(work.items)) return null;
     const says = steps.length > 0;
     const isHeading = heading.sure ? !says || this.workFollows(index) : !says && this.workFollows(index);
     if (!isHeading) return null;
     if (this.parts.length >= limits.parts) {
       this.fill(number, `it has more than ${limits.parts} parts`);
       return this.note(number, text);
+    }
+    if (this.part && this.isWithin(index)) {
+      this.part.alsoCalled = [...(this.part.alsoCalled ?? []), heading.name];
+      return 'heading';
     }
     this.part = this.open(heading.name, number, heading);
     this.foundation = [];
@@ -601,6 +633,16 @@ class PatternReader {
     else this.notes.push({ line: part.line, text: part.name });
     return true;
   }
+}
+
+/** `Leg 2: same as leg 1 but don’t cut the yarn`, `Second arm: repeat the first`, `Right ear: make another` */
+const sameAs =
+  /^\s*([\p{L}\p{N} ]{2,30}?)\s*[:.,–-]\s*(?:make\s+|work\s+|made\s+|worked\s+)?(?:(?:the\s+|exactly\s+)*same\s+as|just\s+like|like|repeat)\s+(?:for\s+)?(?:the\s+)?([\p{L}\p{N} ]{2,30}?)\s*(?:[,.;(]|\bbut\b|$)/iu;
+
+/** `Second arm: same as the first`: of the part above, where that is called by the same word. */
+function sameWord([, name = '']: RegExpExecArray, above: PartSource | null): PartSource | null {
+  const known = above ? new PartNames([above]).in(name).length > 0 : false;
+  return known && above && above.rounds.length > 0 ? above : null;
 }
 
 type RepeatRounds = Extract<Item, { type: 'repeatRounds' }>;

@@ -101,6 +101,8 @@ export function findRounds(parts: readonly PartSource[], lines: readonly string[
   for (const part of parts) {
     const [first] = part.rounds;
     if (!first) continue;
+    // A chain worked along once and left is a strip, whatever its line is called.
+    if (part.rounds.length === 1 && startsAlongChain(first) && !startsClosed(first)) first.row = true;
     const { saysTurned, goesRound: begunRound } = evidenceOf(part, first, lines);
     if (saysTurned) continue;
     const { rounds } = part;

@@ -99,6 +99,132 @@ Ear, 2 pcs
   ]);
 });
 
+test('ordinals in words, stitches left out, a pair made alike', () => {
+  const text = `First round: 6 single crochet in an adjustable ring (6)
+Second round: two single crochet in every stitch around (12)
+Third round: one single crochet in the first stitch, two single crochet in the next, repeat around (18)
+Fourth round: single crochet in the next two stitches, two in the next, repeat (24)
+Fifth to ninth round: single crochet in every stitch (24)
+Attach 8mm eyes between the sixth and seventh round with seven stitches between them.
+Tenth round: crochet two together all around (12)
+Fill with stuffing.
+Eleventh round: crochet two together all around (6)
+Close up.
+
+Fin - make two
+Round one: 5 sc in ring
+Round two: 5 sc
+Round three: inc, 4 sc (6)`;
+  expect(errors(text)).toEqual([]);
+  expect(rounds(text)).toEqual([
+    ['Part', 1, [6, 12, 18, 24, 24, 24, 24, 24, 24, 12, 6]],
+    ['Fin', 2, [5, 5, 6]],
+  ]);
+  expect(analyseToy(text).parts[0]!.eyes?.gap).toEqual([6, 7]);
+});
+
+test('a joined chain, slip stitches to the top of a chain, taller stitches, new yarn joined', () => {
+  const text = `Dress for doll, top down
+Row 1: Ch 25, sl st to join. Ch 1, sc in same st and in each ch around. (25)  [sl st to first sc]
+Row 2: ch 1, sc in each st around, sl st to join (25)
+Row 3: ch 2, 2 dc in each st around, sl st to top of ch 2 (50)
+Row 4-6: ch 2, dc in each st around, join (50)
+Fasten off
+
+Bow
+Row 1: ch 10, dc in 3rd ch from hook, dc in each ch across (8)
+Row 2: ch 2, turn, dc in each st across (8)
+Row 3: ch 2, turn, dc across (8)
+
+Button band
+Row 1: join yarn at the neck, sc 12 down the edge (12)
+Row 2: ch 1, turn, sc 3, ch 2, skip 2, sc 7 (12)`;
+  expect(errors(text)).toEqual([]);
+  expect(rounds(text)).toEqual([
+    ['Part', 1, [25, 25, 50, 50, 50, 50]],
+    ['Bow', 1, [8, 8, 8]],
+    ['Button band', 1, [12, 12]],
+  ]);
+  expect(analyseToy(text).parts.map(({ fabric }) => fabric.row[0])).toEqual([0, 1, 1]);
+});
+
+test('glued numbers, ticked boxes, pictures in a heading', () => {
+  const text = `🐰 Bunny 🐰
+
+☐ Head
+☐ R1: mr6
+☐ R2: incx6 (12)
+☐ R3: (sc1, inc1)x6 (18)
+☐ R4: (sc2, inc1)x6 (24)
+☐ R5~R8: sc24 (24)
+☐ R9: (sc2, dec1)x6 (18)
+☐ R10: (sc1, dec1)x6 (12)
+☐ Fo
+☐ Ears x 2
+☐ R1: mr5
+☐ R2: incx5 (10)
+☐ R3~R9: sc10 (10)
+☐ R10: decx5 (5)
+☐ Body
+☐ R1: mr6
+☐ R2: incx6 (12)
+☐ R3: (sc1, inc1)x6 (18)
+☐ R4~R6: sc18 (18)
+☐ R7: (sc1, dec1)x6 (12)
+☐ leave a tail, stuff, sew to head`;
+  expect(errors(text)).toEqual([]);
+  expect(analyseToy(text).pattern.header.name).toBe('Bunny');
+  expect(rounds(text)).toEqual([
+    ['Head', 1, [6, 12, 18, 24, 24, 24, 24, 24, 18, 12]],
+    ['Ears', 2, [5, 10, 10, 10, 10, 10, 10, 10, 10, 5]],
+    ['Body', 1, [6, 12, 18, 18, 18, 18, 12]],
+  ]);
+});
+
+test('the other leg the same, both joined, and a heading in the middle of the piece', () => {
+  const text = `Leg 1:
+R1: 7sc in MR (7)
+R2: 7inc (14)
+R3: BLO 14sc (14)
+R4-R10: 14sc (14)
+change to skin
+R11-R15: 14sc (14)
+cut yarn
+
+Leg 2: same as leg 1 but don't cut the yarn
+
+Joining:
+R16: ch2, 14sc on leg 1, 2sc on chain, 14sc on leg 2, 2sc on other side of chain (32)
+R17-R22: 32sc (32)
+R23: (6sc, dec)*4 (28)
+stuff the legs
+R24-R26: 28sc
+R27: (5sc, dec)*4 (24)
+R28: (2sc, dec)*6 (18)
+R29: (sc, dec)*6 (12)
+R30: 12sc (12)
+neck
+R31: 12inc (24)
+R32: (3sc, inc)*6 (30)
+R33-R38: 30sc (30)
+eyes between R34 and R35, 6 stitches apart (6 showing), 8mm
+R39: (3sc, dec)*6 (24)
+R40: (2sc, dec)*6 (18)
+R41: (sc, dec)*6 (12)
+R42: 6dec (6)`;
+  expect(errors(text)).toEqual([]);
+  const [leg, body] = analyseToy(text).parts;
+  expect([leg!.source.make, leg!.checks.at(-1)!.worked]).toEqual([2, 14]);
+  expect(body!.source.name).toBe('Body');
+  const made = body!.checks.map(({ round, worked }) => [round, worked]);
+  expect(made.slice(0, 2)).toEqual([
+    [16, 32],
+    [17, 32],
+  ]);
+  expect(made.at(-1)).toEqual([42, 6]);
+  expect(body!.eyes).toMatchObject({ gap: [34, 35], apart: 6 });
+});
+
 test.each([
   ['R3: dec x 6 (6), close.', 'close'],
   ['R3: dec x 6 (6) close', 'close'],

@@ -4,6 +4,7 @@ import pluralize from 'pluralize';
 export interface NamedPart {
   id: string;
   name: string;
+  alsoCalled?: readonly string[];
 }
 
 /** A part a sentence names: how many of its units, and which. */
@@ -104,8 +105,8 @@ export class PartNames {
   }
 
   private calls() {
-    const known = this.parts.flatMap(({ id, name }) =>
-      callingsOf(name).map((words) => ({ id, name, words })),
+    const known = this.parts.flatMap(({ id, name, alsoCalled = [] }) =>
+      [name, ...alsoCalled].flatMap(callingsOf).map((words) => ({ id, name, words })),
     );
     // The longer name first, and of two parts called by one word the first.
     return known.sort((a, b) => b.words.length - a.words.length);

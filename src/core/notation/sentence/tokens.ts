@@ -34,7 +34,7 @@ export const S = {
   Medium: kw('Medium', 'medium|moderately'),
   Close: kw(
     'Close',
-    'close\\s+(?:up\\s+)?(?:the\\s+)?(?:hole|opening|piece|gap|ring|end|off|it|remaining\\s+\\w+)?|close(?!\\s*[A-Za-z0-9-])|gather|cinch|weave\\s+(?:the\\s+)?(?:tail|yarn)?\\s*(?:through|in)|pull\\s+(?:tight|closed|shut)|sew\\s+(?:the\\s+)?(?:hole|opening)\\s+(?:closed|shut)',
+    'close\\s+up|close\\s+(?:up\\s+)?(?:the\\s+)?(?:hole|opening|piece|gap|ring|end|off|it|remaining\\s+\\w+)?|close(?!\\s*[A-Za-z0-9-])|gather|cinch|weave\\s+(?:the\\s+)?(?:tail|yarn)?\\s*(?:through|in)|pull\\s+(?:tight|closed|shut)|sew\\s+(?:the\\s+)?(?:hole|opening)\\s+(?:closed|shut)',
   ),
   NoSew: kw(
     'NoSew',
