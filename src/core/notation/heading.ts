@@ -124,7 +124,7 @@ function partWithStop(text: string): string | null {
 const begins = /^(?:\p{L}|\d+(?:st|nd|rd|th)\b|["'“‘(#])/u;
 /** What a sentence about the making begins with, and no part is called. */
 const doings =
-  /^(?:stuff|sew|close|insert|embroider|fasten|cut|weave|repeat|continue|attach|pin|gather|pull|leave|finish|join|place|glue)\b/i;
+  /^(?:stuff|sew|close|insert|embroider|fasten|cut|weave|repeat|continue|attach|pin|gather|pull|leave|finish|join|place|glue|start|begin|working|worked|we|you|note)\b/i;
 
 const isName = (name: string, marked: boolean) =>
   begins.test(name) &&

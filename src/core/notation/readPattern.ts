@@ -16,6 +16,7 @@ import { handOver, isFinishing, type LooseSentence } from './sentence/owners';
 import { PartNames } from './sentence/names';
 import type { Sentence } from './sentence/sentence';
 import { linesOfRound } from './wrapped';
+import { startSaidBy, startSaidIn, type StartEnd } from './startWords';
 import { findTerms, type Terms, type WordPlaces } from './terms';
 
 function unreadProblem({ from, report }: NonNullable<LineRead['unread']>, line: number): Problem {
@@ -126,6 +127,10 @@ class PatternReader {
   /** a label that stood on a line of its own */
   private pending: Label | null = null;
   private rounds = 0;
+  /** parts whose line `Start:` says where they begin */
+  private readonly startsSaid = new Set<PartSource>();
+  /** words that say from which end something is worked */
+  private readonly starts: { start: StartEnd; text: string; within: PartSource | null }[] = [];
 
   constructor(text: string) {
     this.lines = text.split(/\r\n|\n|\r/);
@@ -138,6 +143,7 @@ class PatternReader {
     this.problems.push(...findRounds(parts, this.lines));
     findOnto(parts, this.lines);
     findGrown(parts);
+    this.settleStarts(parts);
     handOver(parts, this.loose);
     if (this.header.apart === 'showing') for (const part of parts) part.steps = part.steps.map(showingMeant);
     if (this.leftHanded && !this.saysHand) this.header.hand = 'left';
@@ -192,6 +198,7 @@ class PatternReader {
     (line) => this.joiningLine(line),
     (line) => this.laterRound(line),
     (line) => (readSettings(line.text, this.part) ? 'header' : null),
+    (line) => this.startLine(line),
     (line) => this.colourLine(line),
     (line) => this.finishing(line),
     (line) => this.copiedPart(line),
@@ -302,6 +309,7 @@ class PatternReader {
       });
     } else {
       const part = this.openPart(number);
+      if (head.key === 'start') this.startsSaid.add(part);
       applyPartHeader(part, head, number);
       part.lastLine = number;
     }
@@ -400,6 +408,27 @@ class PatternReader {
     return this.round({ ...line, read: round });
   }
 
+  /** `The head is worked from the bottom up.`: of the part that is named, else of the one it stands in; over all of them, of all. */
+  private startLine({ read, text }: Line): LineKind | null {
+    const says = read.steps.some(({ kind }) => kind === 'feature' || kind === 'sew' || kind === 'pin');
+    const start = read.work.label || says || read.heading?.sure ? null : startSaidBy(text);
+    if (!start) return null;
+    this.starts.push({ start, text, within: this.part });
+    return 'header';
+  }
+
+  /** From which end each part is worked, where words say so and no line `Start:` does. A body that grows out of legs begins below. */
+  private settleStarts(parts: readonly PartSource[]): void {
+    const names = new PartNames(parts);
+    const open = parts.filter((part) => !this.startsSaid.has(part));
+    for (const part of open) if (part.grown) part.start = 'bottom';
+    for (const { start, text, within } of this.starts) {
+      const named = new Set(names.in(text).map(({ id }) => id));
+      const meant = named.size > 0 ? open.filter(({ id }) => named.has(id)) : open;
+      for (const part of meant) if (named.size > 0 || !within || part === within) part.start = start;
+    }
+  }
+
   /** `With brown yarn` on a line of its own: the colour of what follows. */
   private colourLine({ read: { work, steps } }: Line): LineKind | null {
     const onlyColour = work.items.length > 0 && work.items.every((item) => item.type === 'colour');
@@ -473,6 +502,8 @@ class PatternReader {
       return 'heading';
     }
     this.part = this.open(heading.name, number, heading);
+    const start = startSaidIn(text);
+    if (start) this.starts.push({ start, text: '', within: this.part });
     this.foundation = [];
     return 'heading';
   }
@@ -627,7 +658,8 @@ class PatternReader {
   private isTitle(part: PartSource): boolean {
     const empty = part.rounds.length === 0 && part.steps.length === 0;
     const heading = this.reads[part.line - 1]?.heading;
-    const isOverAll = part === this.parts[0] && this.parts.length > 1 && heading?.usual === false;
+    const isOneWord = heading?.usual === true && !part.name.includes(' ');
+    const isOverAll = part === this.parts[0] && this.parts.length > 1 && !isOneWord;
     if (!empty || !heading || (heading.sure && !isOverAll) || part === this.parts.at(-1)) return false;
     if (this.header.name === null) this.header.name = part.name;
     else this.notes.push({ line: part.line, text: part.name });

@@ -1,0 +1,27 @@
+/** Where round 1 is on the finished toy. */
+export type StartEnd = 'top' | 'bottom';
+
+const low = String.raw`(?:bottom|feet|foot|legs?|base|neck|chin)`;
+const high = String.raw`(?:top|crown)`;
+const upward = new RegExp(
+  String.raw`\bbottom(?:\s*-\s*|\s+)(?:up(?:wards?)?|to\s+(?:the\s+)?top)\b|\bfrom\s+(?:the\s+)?${low}\s+(?:up(?:wards?)?|to\s+(?:the\s+)?top)\b|\bstart(?:s|ed|ing)?\s+(?:at|from|with)\s+(?:the\s+)?${low}\b|\bwork(?:ed|ing)?\s+upwards?\b`,
+  'i',
+);
+const downward = new RegExp(
+  String.raw`\btop(?:\s*-\s*|\s+)(?:down(?:wards?)?|to\s+(?:the\s+)?bottom)\b|\bfrom\s+(?:the\s+)?(?:${high}|neck|shoulders|head)\s+(?:down(?:wards?)?|to\s+(?:the\s+)?bottom)\b|\bstart(?:s|ed|ing)?\s+(?:at|from|with)\s+(?:the\s+)?${high}\b|\bwork(?:ed|ing)?\s+downwards?\b`,
+  'i',
+);
+/** Words about how a piece is made, and not about where something goes on it. */
+const aboutMaking =
+  /^\W*(?:(?:the|this|all|each|every|both|we|you|i|it|is|are|parts?|pieces?|\p{L}+)\s+){0,6}?(?:start|begin|work|made|crochet|bottom|top)/iu;
+
+/** From which end a piece is said to be worked: `from the bottom up`, `top-down`, `start at the feet`; null where the words don't say. */
+export function startSaidIn(text: string): StartEnd | null {
+  if (upward.test(text)) return 'bottom';
+  return downward.test(text) ? 'top' : null;
+}
+
+/** The same of a whole line that says nothing else. */
+export function startSaidBy(line: string): StartEnd | null {
+  return line.length <= 90 && aboutMaking.test(line) ? startSaidIn(line) : null;
+}
