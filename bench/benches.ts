@@ -141,6 +141,14 @@ export const benches: Bench[] = [
     },
   },
   {
+    name: 'the same with manners, sentences and headings, as a pattern',
+    runs: 5,
+    run: () => {
+      turn += 1;
+      readPattern(long.map((line) => `${line} ${turn}`).join('\n'));
+    },
+  },
+  {
     name: 'read it again with one line changed',
     runs: 9,
     run: () => {

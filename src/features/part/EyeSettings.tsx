@@ -16,6 +16,34 @@ function startOf({ lying, start }: PartAnalysis['source']): 'top' | 'bottom' | '
   return start === 'top' ? 'left' : 'right';
 }
 
+/** One of two or three, each a button. */
+function OneOf<Value extends string>({
+  label,
+  options,
+  chosen,
+  onChoose,
+}: {
+  label: string;
+  options: readonly (readonly [Value, string])[];
+  chosen: Value | null;
+  onChoose: (value: Value) => void;
+}) {
+  return (
+    <Choice label={label}>
+      {options.map(([value, name]) => (
+        <Press
+          key={value}
+          grow
+          role="radio"
+          label={name}
+          chosen={chosen === value}
+          onPress={() => onChoose(value)}
+        />
+      ))}
+    </Choice>
+  );
+}
+
 function Choice({ label, children }: { label: string; children: React.ReactNode }) {
   return (
     <View gap="$1" role="group" aria-label={label}>
@@ -129,38 +157,24 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
             />
           ) : null}
           <FeatureGoesBy part={part} feature={eyes} />
-          <Choice label="Where the post goes through">
-            <Press
-              grow
-              role="radio"
-              label="Hole at a stitch’s foot"
-              chosen={eyes.seat === 'foot'}
-              onPress={() => edits.seatIn('foot')}
-            />
-            <Press
-              grow
-              role="radio"
-              label="Between two stitches"
-              chosen={eyes.seat === 'split'}
-              onPress={() => edits.seatIn('split')}
-            />
-          </Choice>
-          <Choice label="When you say “8 apart” you count">
-            <Press
-              grow
-              role="radio"
-              label="Post to post"
-              chosen={apart === 'posts'}
-              onPress={() => edits.apartMeans('posts')}
-            />
-            <Press
-              grow
-              role="radio"
-              label="What shows"
-              chosen={apart === 'showing'}
-              onPress={() => edits.apartMeans('showing')}
-            />
-          </Choice>
+          <OneOf
+            label="Where the post goes through"
+            options={[
+              ['foot', 'Hole at a stitch’s foot'],
+              ['split', 'Between two stitches'],
+            ]}
+            chosen={eyes.seat}
+            onChoose={edits.seatIn}
+          />
+          <OneOf
+            label="When you say “8 apart” you count"
+            options={[
+              ['posts', 'Post to post'],
+              ['showing', 'What shows'],
+            ]}
+            chosen={apart}
+            onChoose={edits.apartMeans}
+          />
           <Choice label={source.front ? 'The front, as you set it' : 'The front, opposite the round start'}>
             {(part.map.lying ? ['down', 'up'] : ['left', 'right']).map((way, i) => (
               <Press
@@ -175,22 +189,15 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
           </Choice>
         </>
       ) : null}
-      <Choice label="You crochet">
-        <Press
-          grow
-          role="radio"
-          label="Right-handed"
-          chosen={hand === 'right'}
-          onPress={() => edits.hand('right')}
-        />
-        <Press
-          grow
-          role="radio"
-          label="Left-handed"
-          chosen={hand === 'left'}
-          onPress={() => edits.hand('left')}
-        />
-      </Choice>
+      <OneOf
+        label="You crochet"
+        options={[
+          ['right', 'Right-handed'],
+          ['left', 'Left-handed'],
+        ]}
+        chosen={hand}
+        onChoose={edits.hand}
+      />
       <Choice label="On the finished toy, round 1 is">
         {(['top', 'bottom', 'left', 'right'] as const).map((place) => (
           <Press

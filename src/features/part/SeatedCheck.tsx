@@ -149,24 +149,23 @@ function UprightCheck({ part }: { part: PartAnalysis }) {
           onChange={(after) => change({ after })}
         />
       )}
-      <NumberStep
-        label={`Rounds from the start to the ${first} eye`}
-        unit="rounds"
-        value={count.firstRound}
-        step={1}
-        least={1}
-        most={999}
-        onChange={(firstRound) => change({ firstRound })}
-      />
-      <NumberStep
-        label={`Rounds from the start to the ${second} eye`}
-        unit="rounds"
-        value={count.secondRound}
-        step={1}
-        least={1}
-        most={999}
-        onChange={(secondRound) => change({ secondRound })}
-      />
+      {(
+        [
+          ['firstRound', first],
+          ['secondRound', second],
+        ] as const
+      ).map(([field, eye]) => (
+        <NumberStep
+          key={field}
+          label={`Rounds from the start to the ${eye} eye`}
+          unit="rounds"
+          value={count[field]}
+          step={1}
+          least={1}
+          most={999}
+          onChange={(rounds) => change({ [field]: rounds })}
+        />
+      ))}
       {check.uncounted !== 0 ? (
         <Notice
           tone="look"
