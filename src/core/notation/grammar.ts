@@ -125,10 +125,10 @@ class WorkLineParser extends PhraseParser {
         is(this.LA(3), T.RoundWord) &&
         is(this.LA(4), ...closers),
       DEF: () => {
-        this.CONSUME(T.LRound);
+        this.SUBRULE(this.opener);
         this.CONSUME2(T.Num);
         this.CONSUME2(T.RoundWord);
-        this.CONSUME(T.RRound);
+        this.SUBRULE(this.closer);
       },
     });
     this.MANY2(() =>

@@ -64,6 +64,7 @@ function rangeLabel(line: string): string {
     stopped &&
     numbers.length === 2 &&
     !space.trim() &&
+    !/[([]/.test(whole) &&
     /^\s*(?:to|and|&|\+|[-‐‑‒–—−~])/i.test(others) &&
     /^\s*[:.)]/.test(rest)
   )
@@ -220,6 +221,11 @@ const goingOn =
 const blank = (line: string, from: number, to: number) =>
   line.slice(0, from) + ' '.repeat(to - from) + line.slice(to);
 
+const plainRoundsOnly = new RegExp(
+  String.raw`^\s*(?:(?:work|crochet|make|do|then)\s+)*${number}\s+(?:more\s+)?(?:rounds|rnds)\s+(?:of\s+)?(?:plain\s+)?(?:sc|single\s+crochets?)(?:\s+(?:around|even|in\s+each\s+st(?:itch)?(?:\s+around)?))?(?=\s*(?:[[(.,]|$))`,
+  'i',
+);
+
 /** Rounds a line goes for: `Next 3 rounds: …`, `R3: sc around, 3 rounds`, `Work 4 more rounds even`, `Repeat last round 2 more times`. */
 function spannedRounds(line: string): Omit<Canonical, 'evenly'> {
   const again = lastAgain.exec(line);
@@ -235,6 +241,11 @@ function spannedRounds(line: string): Omit<Canonical, 'evenly'> {
       line: blank(line, from, from + (following[2] ?? '').length),
       rounds: { times: numberOf(following[3] ?? '') + 1, again: false },
     };
+  }
+  const plain = plainRoundsOnly.exec(line);
+  if (plain) {
+    const rounds = { times: numberOf(plain[1] ?? ''), again: false };
+    return { line: inPlace(line, 0, plain[0].length, 'sc around') ?? line, rounds };
   }
   const tail = tailRounds.exec(line);
   if (!tail || tail.index === 0) return { line, rounds: null };

@@ -87,11 +87,41 @@ export const phrasings: readonly Phrasing[] = [
       return `${space}${/^row/i.test(word) ? 'row' : 'round'} ${nthOf(first)}${until}:`;
     },
   },
+  {
+    example: ['For round 5, sc around', 'round 5: sc around'],
+    pattern: re(
+      String.raw`^(\s*)(?:on|for|in)\s+(?:the\s+)?(rounds?|rnds?|rows?)\s*(\d{1,4})\s*[:,](?=.*\b(?:\d*sc|\d*dc|\d*hdc|inc|dec|single|double)\b)`,
+    ),
+    by: (_, space, word, number) => `${space}${word} ${number}:`,
+  },
+  {
+    example: ['Round #5: sc around', 'Round 5: sc around'],
+    pattern: /^(\s*(?:rounds?|rnds?|rows?|r))(?:\s*(?:#|no\.?|number)\s*|\.)(?=\d)/gi,
+    by: (_, word) => `${word} `,
+  },
   // Glued, or with a word left out
   {
     example: ['incx6', 'inc x6'],
     pattern: /(?<=\b(?:inc|dec|sc|hdc|dc))x(?=\s*\d)/gi,
     by: () => ' x',
+  },
+  {
+    example: ['(inc, 3) x 6', '(inc, 3 sc) x 6'],
+    pattern:
+      /(?<=[([{]\s*)(\d{1,2})(?=\s*,)|(?<=\b(?:\d*\s*inc|\d*\s*dec|\d*\s*sc)\b[^:]{0,60},\s*)(\d{1,2})(?=\s*(?:[,)\]}]|[([]\s*\d))/gi,
+    by: (number) => `${number} sc`,
+  },
+  {
+    example: ['2 in each st', '2 sc in each st'],
+    pattern: re(
+      String.raw`(?<=[:,.)\d-]\s+|^\s*)${n}\s+in(?:to)?\s+(?:each|every)(?:\s+(?:st|stitch))(?![a-z])`,
+    ),
+    by: (_, count) => `${numberOf(count ?? '')} sc in each st`,
+  },
+  {
+    example: ['skip every other stitch', '(sc, skip 1) around'],
+    pattern: /\b(?:skip|miss)\s+every\s+(?:other|second|2nd)\s+(?:st|stitch|sc)(?:\s+around)?(?![a-z])/gi,
+    by: () => '(sc, skip 1) around',
   },
   {
     example: ['sc in the next 2, two in the next', 'sc in the next 2, 2 sc in next st'],

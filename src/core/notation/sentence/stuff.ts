@@ -1,4 +1,4 @@
-import { S } from './tokens';
+import { is, number, S, valueOf } from './tokens';
 import type { IToken } from 'chevrotain';
 import type { NamedPart } from './names';
 import type { Phrases } from './phrases';
@@ -32,7 +32,8 @@ function portionIn(tokens: readonly IToken[]): Portion | null {
   const words = tokens.map(({ image }) => image.toLowerCase());
   for (const [i, word] of words.entries()) {
     const next = words[i + 1] ?? '';
-    const rounds = Number(next);
+    const following = tokens[i + 1];
+    const rounds = following && is(following, ...number) ? valueOf(following) : 0;
     if ((word === 'last' || word === 'first') && Number.isInteger(rounds) && rounds > 0)
       return { by: 'rounds', rounds, at: word };
     if (upper.test(word) && halves.test(next)) return { by: 'end', end: 'upper' };
@@ -50,11 +51,11 @@ export function readStuff(said: Said, { step }: Phrases, tokens: readonly IToken
   const leaves = tokens.some((token) =>
     /^(?:don['’]?t|not|without|leave|leaving|empty|unstuffed)$/i.test(token.image),
   );
-  const emptyOnly = portion !== null && leaves && firmness !== 'none';
+  const emptyOnly = portion !== null && (leaves || firmness === 'none');
   return {
     ...said,
     kind: 'stuff',
-    firmness: firmness ?? null,
+    firmness: emptyOnly && firmness === 'none' ? null : (firmness ?? null),
     portion: emptyOnly ? null : portion,
     empty: emptyOnly ? portion : null,
     part: null,
@@ -91,5 +92,10 @@ export const stuffExamples: readonly (readonly [string, Partial<StuffSentence>])
   ['No need to stuff the ears.', { firmness: 'none', part: named('Ears') }],
   ['Stuff the lower half only.', { firmness: null, portion: { by: 'end', end: 'lower' } }],
   ['Don’t stuff the last 4 rounds.', { firmness: null, empty: { by: 'rounds', rounds: 4, at: 'last' } }],
+  [
+    'Leave the last two rounds unstuffed.',
+    { firmness: null, empty: { by: 'rounds', rounds: 2, at: 'last' } },
+  ],
+  ['Do not stuff the top half.', { firmness: null, empty: { by: 'end', end: 'upper' } }],
   ['After round 9, stuff firmly.', { firmness: 'firm', after: 9 }],
 ];
