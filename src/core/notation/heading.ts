@@ -18,7 +18,8 @@ const partWords = new Set(
   ),
 );
 
-const makePattern = /[,;:(–—-]?\s*\(?\s*(?:make|x|×)\s*(\d{1,2}|[a-z]+)\s*\)?|\(\s*(\d{1,2})\s*x?\s*\)/i;
+const makePattern =
+  /[,;:(–—-]?\s*[([]?\s*(?:make|x|×)\s*(\d{1,2}|[a-z]+)(?:\s+of\s+(?:these|them))?\s*[)\]]?|\(\s*(\d{1,2})\s*x?\s*\)/i;
 
 const isPartWord = (word: string | undefined): boolean => partWords.has((word ?? '').toLowerCase());
 const firstWord = (text: string) => /^\P{L}*(\p{L}+)/u.exec(text)?.[1];
@@ -38,8 +39,12 @@ const marks = /^\s*(?:#{1,6}\s+|={2,}\s*|\*{2}|_{2})/;
 /** Signs that only decorate: `| Shell |`, `★ HEAD ★`, `~ Ears ~` */
 const ornaments =
   /^[\s|★☆✿♥♡•~=\p{Extended_Pictographic}\u{FE0F}]+|[\s|★☆✿♥♡•~=\p{Extended_Pictographic}\u{FE0F}]+$/gu;
+/** `*** HEAD ***`, `--- Head ---`, `[Head]` */
+const framed = /^\s*(?:\*{3,}|-{2,}|\[)\s*([^[\]]*?)\s*(?:\*{3,}|-{2,}|\])\s*$/;
 const withoutMarks = (line: string) =>
   line
+    .replace(/\p{Extended_Pictographic}\u{FE0F}?/gu, ' ')
+    .replace(framed, '$1')
     .replace(ornaments, '')
     .replace(marks, '')
     .replace(/\s*(?:={2,}|\*{2}|_{2}|#+)\s*$/, '')
@@ -48,9 +53,9 @@ const withoutMarks = (line: string) =>
 /** `Part 1: Head`, `A. HEAD`, `Step 2: the ears`, `For the head:` name the part after their own words. */
 function withoutLead(line: string): string {
   const text = line.replace(
-    /^(?:(?:part|step|piece|section)\s+(?:\d{1,2}|[a-z])\s*[:.)–—-]|[A-H1-9]\s*[.)])\s+(?=\p{L})/iu,
+    /^(?:(?:part|step|piece|section)\s+(?:\d{1,2}|[a-z])\s*[:.)–—-]|(?:[A-H1-9]|[IVX]{1,4})\s*[.)])\s+(?=\p{L})/iu,
     (lead) => {
-      const isNumber = /^[A-H1-9]/.test(lead) && !/^(?:part|step|piece|section)/i.test(lead);
+      const isNumber = /^[A-H1-9IVX]/.test(lead) && !/^(?:part|step|piece|section)/i.test(lead);
       return isNumber && !isPartWord(firstWord(line.slice(lead.length))) ? lead : '';
     },
   );
@@ -66,13 +71,18 @@ const withoutRemark = (text: string) =>
 
 /** `Arm 2x`, `2 ears`, `Spots – 3 pcs` */
 function countedInWords(line: string): Counted {
-  let text = line;
-  let make = 1;
-  const before = /^(\d{1,2}|two|three|four|six|eight)\s+(?=(\p{L}+)\s*:?$)/iu.exec(text);
+  const pair = /^(?:a\s+)?pair\s+of\s+|\s*\((?:(?:1|one|a)\s+)?pair\)|\s*\(both\s+(?:the\s+same|alike)\)/i;
+  const isPair = pair.test(line);
+  let text = isPair ? line.replace(pair, '') : line;
+  let make = isPair ? 2 : 1;
+  text = text.replace(/^make\s+(\w+)\s*:\s*(?=\p{L}+\s*$)/iu, '$1 ');
+  const before = /^(\d{1,2}|two|three|four|six|eight)\s*(?:[x×]\s*|\s)(?=(\p{L}+)\s*:?$)/iu.exec(text);
   if (before && isPartWord(before[2])) {
     make = countOf(before[1] ?? '');
     text = text.slice(before[0].length);
   }
+  const alone = /^(\p{L}+)\s*[-–—]\s*([2-9])$/u.exec(text);
+  if (alone && isPartWord(alone[1])) return { text: alone[1] ?? text, make: Number(alone[2]) };
   const pieces = /[\s,:(–—-]+(\d{1,2})\s*(?:x|×|pcs?|pieces|of\s+them)\.?\s*\)?\s*:?$/i.exec(text);
   if (!pieces) return { text, make };
   return { text: text.slice(0, pieces.index), make: Number(pieces[1]) || 1 };

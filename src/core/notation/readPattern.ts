@@ -586,12 +586,28 @@ class PatternReader {
     return this.part;
   }
 
+  /** Round 1 again, into a ring, under a line that says no more than a name could: another part, whatever it is called. */
+  private beginsAnew({ label, items }: WorkLine, number: number): boolean {
+    const begins = items.some((item) => item.type === 'ring' || isIntoRing(item));
+    return label?.first === 1 && begins && this.nameAbove(number) !== null;
+  }
+
+  /** The line above a round, where it was kept as a note and is short. */
+  private nameAbove(number: number): string | null {
+    let above = number - 1;
+    while (above > 0 && !this.lines[above - 1]?.trim()) above -= 1;
+    const note = this.notes.at(-1);
+    const words = note?.line === above ? note.text.replace(/^[^\p{L}]+|[^\p{L}\p{N})]+$/gu, '') : '';
+    return words && words.length <= 48 && words.split(/\s+/).length <= 6 ? words : null;
+  }
+
   /** The part a round goes to: one that is worked around two legs begins the body, wherever it stands. */
   private partOfRound({ read: { work }, number }: Line): PartSource {
     const part = this.openPart(number);
-    if (part.rounds.length === 0 || !growsTogether(work) || this.parts.length >= limits.parts) return part;
-    this.part = this.open('Body', number);
-    return this.part;
+    if (part.rounds.length === 0 || this.parts.length >= limits.parts) return part;
+    if (growsTogether(work)) this.part = this.open('Body', number);
+    else if (this.beginsAnew(work, number)) this.part = this.open(this.nameAbove(number) ?? 'Part', number);
+    return this.part ?? part;
   }
 
   private open(name: string, line: number, heading?: Heading): PartSource {
