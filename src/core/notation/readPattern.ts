@@ -1,11 +1,12 @@
 import type { Item, Label, WorkLine } from './ast';
+import { copiesPart } from './copies';
+import { bareHeader, emptyPattern } from './emptyPattern';
 import { readHeading, type Heading } from './heading';
 import { limits } from './limits';
 import { growsTogether } from './grown';
-import { plainAround } from './workItem';
 import { findGrown, findOnto } from './onto';
 import { addSteps, applyPartHeader, applyToyHeader, newPart, readSettings, repeatRounds } from './partLines';
-import type { LineKind, PartSource, Pattern, ToyHeader } from './pattern';
+import type { LineKind, PartSource, Pattern } from './pattern';
 import type { Problem } from './problem';
 import { isBaseAlone, isEnding, isFoundation, isWork, linesRead, readLine, type LineRead } from './readLine';
 import { findRounds } from './rowsWorked';
@@ -13,10 +14,10 @@ import { readSentences } from './sentence/readSentences';
 import { readContinued, shifted } from './sentence/continued';
 import { isBareApart } from './sentence/feature';
 import { handOver, isFinishing, type LooseSentence } from './sentence/owners';
-import { PartNames } from './sentence/names';
 import type { Sentence } from './sentence/sentence';
+import { isIntoRing, Surroundings } from './surroundings';
 import { linesOfRound } from './wrapped';
-import { startSaidBy, startSaidIn, type StartEnd } from './startWords';
+import { startSaidBy, startSaidIn, Starts } from './startWords';
 import { findTerms, type Terms, type WordPlaces } from './terms';
 
 function unreadProblem({ from, report }: NonNullable<LineRead['unread']>, line: number): Problem {
@@ -59,26 +60,16 @@ export function readPattern(text: string): Pattern {
   return new PatternReader(text).read();
 }
 
-const bareHeader = (): ToyHeader => ({
-  name: null,
-  hand: 'right',
-  gauge: null,
-  lean: null,
-  apart: null,
-  hook: null,
-  audience: null,
-  yarns: [],
-});
-
 function tooLong(text: string): Pattern {
-  const problem: Problem = {
-    code: 'too-long',
-    severity: 'error',
-    message: `This text has ${Math.ceil(text.length / 1000)} thousand signs: too long for one toy. Paste one toy at a time, up to ${limits.textSigns / 1000} thousand signs.`,
-    suggestions: [],
-  };
-  const terms = { value: 'us', source: 'either' } as const;
-  return { header: bareHeader(), parts: [], notes: [], terms, problems: [problem], lineKinds: [] };
+  const thousands = Math.ceil(text.length / 1000);
+  return emptyPattern([
+    {
+      code: 'too-long',
+      severity: 'error',
+      message: `This text has ${thousands} thousand signs: too long for one toy. Paste one toy at a time, up to ${limits.textSigns / 1000} thousand signs.`,
+      suggestions: [],
+    },
+  ]);
 }
 
 /** One line on its way into the pattern. */
@@ -127,14 +118,13 @@ class PatternReader {
   /** a label that stood on a line of its own */
   private pending: Label | null = null;
   private rounds = 0;
-  /** parts whose line `Start:` says where they begin */
-  private readonly startsSaid = new Set<PartSource>();
-  /** words that say from which end something is worked */
-  private readonly starts: { start: StartEnd; text: string; within: PartSource | null }[] = [];
+  private readonly starts = new Starts();
+  private readonly around: Surroundings;
 
   constructor(text: string) {
     this.lines = text.split(/\r\n|\n|\r/);
     this.reads = this.lines.slice(0, linesRead(this.lines)).map((line) => readLine(line));
+    this.around = new Surroundings(this.lines, this.reads);
   }
 
   read(): Pattern {
@@ -143,7 +133,7 @@ class PatternReader {
     this.problems.push(...findRounds(parts, this.lines));
     findOnto(parts, this.lines);
     findGrown(parts);
-    this.settleStarts(parts);
+    this.starts.settle(parts);
     handOver(parts, this.loose);
     if (this.header.apart === 'showing') for (const part of parts) part.steps = part.steps.map(showingMeant);
     if (this.leftHanded && !this.saysHand) this.header.hand = 'left';
@@ -201,7 +191,7 @@ class PatternReader {
     (line) => this.startLine(line),
     (line) => this.colourLine(line),
     (line) => this.finishing(line),
-    (line) => this.copiedPart(line),
+    (line) => this.copied(line),
     (line) => this.partWithWork(line),
     (line) => this.partHeading(line),
     (line) => this.toyName(line),
@@ -234,7 +224,7 @@ class PatternReader {
 
   /** Under *Materials* or *You will need* lines are a list, up to the next heading, round or empty line. */
   private list(line: Line): LineKind | null {
-    if (line.read.isListHeading && !this.workFollows(line.index)) {
+    if (line.read.isListHeading && !this.around.workFollows(line.index)) {
       this.listing = true;
       return this.note(line.number, line.text);
     }
@@ -262,7 +252,7 @@ class PatternReader {
   private nameAlone({ read: { isBareWork, work }, text, number }: Line): LineKind | null {
     const feature = /^\s*(?:the\s+)?(eyes|nose|mouth|cheeks)\s*[.:–-]?\s*$/i.exec(text)?.[1];
     if (!feature || isBareWork || work.label || !this.part || this.part.rounds.length === 0) return null;
-    if (this.workFollows(number - 1)) return null;
+    if (this.around.workFollows(number - 1)) return null;
     this.about = { feature: feature.toLowerCase(), line: number };
     return 'step';
   }
@@ -309,33 +299,16 @@ class PatternReader {
       });
     } else {
       const part = this.openPart(number);
-      if (head.key === 'start') this.startsSaid.add(part);
+      if (head.key === 'start') this.starts.settledBy(part);
       applyPartHeader(part, head, number);
       part.lastLine = number;
     }
     return 'header';
   }
 
-  /** `Round 11 – 21` between rounds 10 and 12 is one plain round of 21 stitches; else it is the rounds from 11 to 21. */
-  private asOneRound(line: Line): Line {
-    const { work } = line.read;
-    const { label, items, total } = work;
-    if (!label || label.last <= label.first || items.length > 0 || total) return line;
-    const next = this.reads.slice(line.index + 1).find((read) => read?.work.label)?.work.label;
-    if (next?.first !== label.first + 1) return line;
-    const { span } = label;
-    const said: WorkLine = {
-      ...work,
-      label: { ...label, last: label.first },
-      items: [plainAround(span)],
-      total: { value: label.last, span },
-    };
-    return { ...line, read: { ...line.read, work: said } };
-  }
-
   private round(given: Line): LineKind | null {
     if (!given.read.isRound) return null;
-    const line = this.asOneRound(given);
+    const line = { ...given, read: this.around.asOneRound(given.read, given.index) };
     const { read, number } = line;
     const { work, rounds, after } = read;
     const { label } = work;
@@ -413,20 +386,8 @@ class PatternReader {
     const says = read.steps.some(({ kind }) => kind === 'feature' || kind === 'sew' || kind === 'pin');
     const start = read.work.label || says || read.heading?.sure ? null : startSaidBy(text);
     if (!start) return null;
-    this.starts.push({ start, text, within: this.part });
+    this.starts.hear({ start, text, within: this.part });
     return 'header';
-  }
-
-  /** From which end each part is worked, where words say so and no line `Start:` does. A body that grows out of legs begins below. */
-  private settleStarts(parts: readonly PartSource[]): void {
-    const names = new PartNames(parts);
-    const open = parts.filter((part) => !this.startsSaid.has(part));
-    for (const part of open) if (part.grown) part.start = 'bottom';
-    for (const { start, text, within } of this.starts) {
-      const named = new Set(names.in(text).map(({ id }) => id));
-      const meant = named.size > 0 ? open.filter(({ id }) => named.has(id)) : open;
-      for (const part of meant) if (named.size > 0 || !within || part === within) part.start = start;
-    }
   }
 
   /** `With brown yarn` on a line of its own: the colour of what follows. */
@@ -439,34 +400,14 @@ class PatternReader {
 
   private finishing({ read: { heading, isBareWork, steps }, index }: Line): LineKind | null {
     if (!heading || !this.part || isBareWork || steps.length > 0) return null;
-    if (!isFinishing(heading.name) || this.workFollows(index)) return null;
+    if (!isFinishing(heading.name) || this.around.workFollows(index)) return null;
     this.aside = true;
     return 'heading';
   }
 
-  /** `Leg 2: same as leg 1`: one more of that part. */
-  private copiedPart({ read: { isBareWork, work }, text }: Line): LineKind | null {
-    const said = sameAs.exec(text);
-    if (!said || isBareWork || work.label) return null;
-    const names = new PartNames(this.parts.filter(({ rounds }) => rounds.length > 0));
-    const [like] = names.in(said[2] ?? '');
-    const owner = like ? this.parts.find(({ id }) => id === like.id) : sameWord(said, this.part);
-    if (!owner) return null;
-    owner.make += readHeading(said[1] ?? '')?.make ?? 1;
-    owner.alsoCalled = [...(owner.alsoCalled ?? []), (said[1] ?? '').trim()];
-    return 'heading';
-  }
-
-  /** A heading over rounds that are numbered on: the piece goes on, as a head does into its body. */
-  private isWithin(index: number): boolean {
-    const last = this.part?.rounds.at(-1)?.number ?? 0;
-    const next = this.reads.slice(index + 1).find((read) => read && (read.isRound || read.heading?.sure));
-    const label = next?.isRound ? next.work.label : null;
-    if (!next || !label || last < 1 || label.first !== last + 1) return false;
-    const begins = next.work.items.some(
-      (item) => item.type === 'ring' || item.type === 'base' || isIntoRing(item),
-    );
-    return !begins && !growsTogether(next.work);
+  private copied({ read: { isBareWork, work }, text }: Line): LineKind | null {
+    if (isBareWork || work.label) return null;
+    return copiesPart(text, this.parts, this.part) ? 'heading' : null;
   }
 
   /** `Tail: 4 sc in ring`: a part and its first round on one line. */
@@ -491,19 +432,21 @@ class PatternReader {
     const { heading, isBareWork, steps, work } = read;
     if (!heading || isBareWork || isEnding(work.items)) return null;
     const says = steps.length > 0;
-    const isHeading = heading.sure ? !says || this.workFollows(index) : !says && this.workFollows(index);
+    const isHeading = heading.sure
+      ? !says || this.around.workFollows(index)
+      : !says && this.around.workFollows(index);
     if (!isHeading) return null;
     if (this.parts.length >= limits.parts) {
       this.fill(number, `it has more than ${limits.parts} parts`);
       return this.note(number, text);
     }
-    if (this.part && this.isWithin(index)) {
+    if (this.part && this.around.goesOn(index, this.part.rounds.at(-1)?.number ?? 0)) {
       this.part.alsoCalled = [...(this.part.alsoCalled ?? []), heading.name];
       return 'heading';
     }
     this.part = this.open(heading.name, number, heading);
     const start = startSaidIn(text);
-    if (start) this.starts.push({ start, text: '', within: this.part });
+    if (start) this.starts.hear({ start, text: '', within: this.part });
     this.foundation = [];
     return 'heading';
   }
@@ -617,20 +560,6 @@ class PatternReader {
     return opened;
   }
 
-  /** Does work follow within the next lines that say something, before another sure heading? */
-  private workFollows(index: number): boolean {
-    let seen = 0;
-    for (let i = index + 1; i < this.lines.length && seen < 3; i += 1) {
-      const text = this.lines[i] ?? '';
-      const read = this.reads[i];
-      if (!read || !text.trim()) continue;
-      if (read.isRound) return (read.work.label?.first ?? 2) <= 1;
-      if (read.isBareWork || read.header?.scope === 'part') return true;
-      seen += 1;
-    }
-    return false;
-  }
-
   private addRounds(
     owner: PartSource,
     { read: { work, saysMiss, stitches }, number, text, count }: Line,
@@ -683,21 +612,7 @@ class PatternReader {
   }
 }
 
-/** `Leg 2: same as leg 1 but don’t cut the yarn`, `Second arm: repeat the first`, `Right ear: make another` */
-const sameAs =
-  /^\s*([\p{L}\p{N} ]{2,30}?)\s*[:.,–-]\s*(?:make\s+|work\s+|made\s+|worked\s+)?(?:(?:the\s+|exactly\s+)*same\s+as|just\s+like|like|repeat)\s+(?:for\s+)?(?:the\s+)?([\p{L}\p{N} ]{2,30}?)\s*(?:[,.;(]|\bbut\b|$)/iu;
-
-/** `Second arm: same as the first`: of the part above, where that is called by the same word. */
-function sameWord([, name = '']: RegExpExecArray, above: PartSource | null): PartSource | null {
-  const known = above ? new PartNames([above]).in(name).length > 0 : false;
-  return known && above && above.rounds.length > 0 ? above : null;
-}
-
 type RepeatRounds = Extract<Item, { type: 'repeatRounds' }>;
-
-/** Work into a ring or into chains counted from the hook: how a part begins. */
-const isIntoRing = (item: Item): boolean =>
-  item.type === 'work' && (item.target === 'ring' || item.target === 'hook');
 
 /** The rounds a line makes. */
 interface Numbers {

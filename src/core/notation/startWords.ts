@@ -1,3 +1,6 @@
+import type { PartSource } from './pattern';
+import { PartNames } from './sentence/names';
+
 /** Where round 1 is on the finished toy. */
 export type StartEnd = 'top' | 'bottom';
 
@@ -24,4 +27,40 @@ export function startSaidIn(text: string): StartEnd | null {
 /** The same of a whole line that says nothing else. */
 export function startSaidBy(line: string): StartEnd | null {
   return line.length <= 90 && aboutMaking.test(line) ? startSaidIn(line) : null;
+}
+
+/** Words that say from which end something is worked. */
+interface StartHeard {
+  start: StartEnd;
+  /** a sentence that may name the parts it is of */
+  text: string;
+  /** the part it stands in; null over all of them */
+  within: PartSource | null;
+}
+
+/** Gathers where parts begin while a text is read, and settles it once all parts are known. */
+export class Starts {
+  /** parts whose line `Start:` says it, whatever other words do */
+  private readonly settled = new Set<PartSource>();
+  private readonly heard: StartHeard[] = [];
+
+  settledBy(part: PartSource): void {
+    this.settled.add(part);
+  }
+
+  hear(said: StartHeard): void {
+    this.heard.push(said);
+  }
+
+  /** A body that grows out of legs begins below; words say so of the parts they name, else of the one they stand in. */
+  settle(parts: readonly PartSource[]): void {
+    const names = new PartNames(parts);
+    const open = parts.filter((part) => !this.settled.has(part));
+    for (const part of open) if (part.grown) part.start = 'bottom';
+    for (const { start, text, within } of this.heard) {
+      const named = new Set(names.in(text).map(({ id }) => id));
+      const meant = named.size > 0 ? open.filter(({ id }) => named.has(id)) : open;
+      for (const part of meant) if (named.size > 0 || !within || part === within) part.start = start;
+    }
+  }
 }

@@ -7,6 +7,7 @@ import type { PartSource, Pattern, ToyHeader } from '../notation/pattern';
 import type { Sentence } from '../notation/sentence/sentence';
 import type { Terms } from '../notation/terms';
 import { limits } from '../notation/limits';
+import { emptyPattern } from '../notation/emptyPattern';
 import { forgetLines } from '../notation/readLine';
 import { lastLineOf } from '../notation/wrapped';
 import { readPattern } from '../notation/readPattern';
@@ -298,24 +299,7 @@ function ofItsPart(problem: Problem, parts: readonly PartSource[]): Problem {
 
 /** A toy of which only the text is known. */
 function nothingBut(text: string, problem: Problem): ToyAnalysis {
-  const header: Pattern['header'] = {
-    name: null,
-    hand: 'right',
-    gauge: null,
-    lean: null,
-    apart: null,
-    hook: null,
-    audience: null,
-    yarns: [],
-  };
-  const pattern: Pattern = {
-    header,
-    parts: [],
-    notes: [],
-    terms: { value: 'us', source: 'either' },
-    problems: [],
-    lineKinds: [],
-  };
+  const pattern = emptyPattern([]);
   return { text, pattern, gauge: assumedGauge, lean: null, parts: [], problems: [problem] };
 }
 
