@@ -1,5 +1,5 @@
 import { bridged } from './grown';
-import { numberWords } from './tokens';
+import { numberWords, ordinalWords } from './tokens';
 import type { Rewriting } from './rewriting';
 
 /** A manner of speaking, and the words the grammar reads for it. */
@@ -48,28 +48,13 @@ const fromHook = (count: string, which: string): string => {
   return `sc in ${nth} ch from hook${stitches > 1 ? `, sc ${stitches - 1}` : ''}`;
 };
 
-const ordinalWords = [
-  'first',
-  'second',
-  'third',
-  'fourth',
-  'fifth',
-  'sixth',
-  'seventh',
-  'eighth',
-  'ninth',
-  'tenth',
-  'eleventh',
-  'twelfth',
-  'thirteenth',
-  'fourteenth',
-  'fifteenth',
-  'sixteenth',
-  'seventeenth',
-  'eighteenth',
-  'nineteenth',
-  'twentieth',
-];
+/** So many stitches in one, where no word says which: in words of neither terms, so that what is read does not decide which are meant. */
+function severalInOne(said: string): string {
+  const count = numberOf(said);
+  if (count === 2) return 'inc';
+  return count === 3 ? 'inc3' : `${count} st`;
+}
+
 const nthOf = (word: string) => ordinalWords.indexOf(word.toLowerCase()) + 1;
 const nthWord = `(${ordinalWords.join('|')})`;
 
@@ -106,29 +91,30 @@ export const phrasings: readonly Phrasing[] = [
     by: () => ' x',
   },
   {
-    example: ['(inc, 3) x 6', '(inc, 3 sc) x 6'],
+    example: ['(inc, 3) x 6', '(inc, 3 st) x 6'],
     pattern:
       /(?<=[([{]\s*)(\d{1,2})(?=\s*,)|(?<=\b(?:\d*\s*inc|\d*\s*dec|\d*\s*sc)\b[^:]{0,60},\s*)(\d{1,2})(?=\s*(?:[,)\]}]|[([]\s*\d))/gi,
-    by: (number) => `${number} sc`,
+    // No word of US terms: what is read must not decide which are meant.
+    by: (number) => `${number} st`,
   },
   {
-    example: ['2 in each st', '2 sc in each st'],
+    example: ['2 in each st', 'inc in each st'],
     pattern: re(
       String.raw`(?<=[:,.)\d-]\s+|^\s*)${n}\s+in(?:to)?\s+(?:each|every)(?:\s+(?:st|stitch))(?![a-z])`,
     ),
-    by: (_, count) => `${numberOf(count ?? '')} sc in each st`,
+    by: (_, count) => `${severalInOne(count ?? '')} in each st`,
   },
   {
-    example: ['skip every other stitch', '(sc, skip 1) around'],
+    example: ['skip every other stitch', '(1 st, skip 1) around'],
     pattern: /\b(?:skip|miss)\s+every\s+(?:other|second|2nd)\s+(?:st|stitch|sc)(?:\s+around)?(?![a-z])/gi,
-    by: () => '(sc, skip 1) around',
+    by: () => '(1 st, skip 1) around',
   },
   {
-    example: ['sc in the next 2, two in the next', 'sc in the next 2, 2 sc in next st'],
+    example: ['sc in the next 2, two in the next', 'sc in the next 2, inc in next st'],
     pattern: re(
       String.raw`(?<=[,;]\s*(?:and\s+|then\s+)?)${n}\s+in(?:to)?\s+(?:the\s+)?next(?:\s+(?:one|st|stitch))?(?=\s*(?:[,.;)\]]|[[(]|repeat|around|$))`,
     ),
-    by: (_, count) => `${numberOf(count ?? '')} sc in next st`,
+    by: (_, count) => `${severalInOne(count ?? '')} in next st`,
   },
   {
     example: ['sl st in 2nd ch from hook and each ch', 'sl st in 2nd ch from hook and in each ch'],

@@ -167,6 +167,13 @@ function readWords(raw: string): Words {
   };
 }
 
+/** The stitches a line names. What was put in the place of its own words, `even` or `in every other stitch`, names none. */
+function stitchesNamed(items: readonly Item[], line: string): ReturnType<typeof wordsUsed> {
+  const named = wordsUsed(items);
+  if (!/(?<![a-z])sc|single/i.test(line)) named.delete('sc');
+  return named;
+}
+
 /** Reads a line, or finds it among those that were read. */
 export function readLine(raw: string): LineRead {
   const cached = lineCache.get(raw);
@@ -184,7 +191,7 @@ export function readLine(raw: string): LineRead {
     isListHeading: isListHeading(raw),
     isListed: isListed(raw),
     explains: isDefinition(raw) || (isGlossary(raw) && !words.work.total),
-    stitches: wordsUsed(words.work.items),
+    stitches: stitchesNamed(words.work.items, raw),
   };
   if (lineCache.size >= cacheLimit) lineCache.clear();
   lineCache.set(raw, read);

@@ -293,6 +293,30 @@ export function tokenise(line: string): IToken[] {
   return lexer.tokenize(line).tokens;
 }
 
+/** The ordinals in words, from the first on. */
+export const ordinalWords = [
+  'first',
+  'second',
+  'third',
+  'fourth',
+  'fifth',
+  'sixth',
+  'seventh',
+  'eighth',
+  'ninth',
+  'tenth',
+  'eleventh',
+  'twelfth',
+  'thirteenth',
+  'fourteenth',
+  'fifteenth',
+  'sixteenth',
+  'seventeenth',
+  'eighteenth',
+  'nineteenth',
+  'twentieth',
+];
+
 export const numberWords: Readonly<Record<string, number>> = {
   one: 1,
   two: 2,

@@ -317,3 +317,18 @@ test.each([
   expect(parts[0]!.checks.slice(4).map(({ worked }) => worked)).toEqual(counts);
   expect(problems.filter(({ severity }) => severity === 'error')).toEqual([]);
 });
+
+test.each([
+  ['R2: 2 in each st (12)', 12],
+  ['R2: dc in next, two in the next, repeat around (9)', 9],
+  ['R2: (inc, 1) x 3 (9)', 9],
+  ['R2: miss every other stitch (3)', 3],
+  ['R2: even', 6],
+  ['R2: inc in every other st (9)', 9],
+  ['R2: (X, V)*3 (9)', 9],
+])('words left out say nothing of US or UK: %s', (line, made) => {
+  const { pattern, parts, problems } = analyseToy(`R1: 6 dc in ring (6)\n${line}\nR3: miss 1, dc around`);
+  expect(pattern.terms).toEqual({ value: 'uk', source: 'words' });
+  expect(parts[0]!.checks[1]!.worked).toBe(made);
+  expect(problems.filter(({ code }) => code.startsWith('terms'))).toEqual([]);
+});

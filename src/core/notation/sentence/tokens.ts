@@ -1,6 +1,7 @@
 import { createToken, Lexer, type IToken, type TokenType } from 'chevrotain';
 import { is } from '../tokenGroups';
 import { bounded } from '../limits';
+import { ordinalWords } from '../tokens';
 import type { FeatureKind } from './said';
 
 /** Every word and sign: one category, so that the grammar can pass over any of them without naming each. */
@@ -252,30 +253,8 @@ const words = [
   'twenty',
 ];
 /** What a number or a number word says. */
-const ordinals = [
-  'first',
-  'second',
-  'third',
-  'fourth',
-  'fifth',
-  'sixth',
-  'seventh',
-  'eighth',
-  'ninth',
-  'tenth',
-  'eleventh',
-  'twelfth',
-  'thirteenth',
-  'fourteenth',
-  'fifteenth',
-  'sixteenth',
-  'seventeenth',
-  'eighteenth',
-  'nineteenth',
-  'twentieth',
-];
 const twoOrdinals = new RegExp(
-  String.raw`\b(${ordinals.join('|')})(\s+(?:and|&|to)\s+(?:the\s+)?)(${ordinals.join('|')})(?=\s+(?:rounds?|rnds?|rows?)\b)`,
+  String.raw`\b(${ordinalWords.join('|')})(\s+(?:and|&|to)\s+(?:the\s+)?)(${ordinalWords.join('|')})(?=\s+(?:rounds?|rnds?|rows?)\b)`,
   'gi',
 );
 
@@ -284,7 +263,7 @@ const twoOrdinals = new RegExp(
  * Each word keeps its place and its length.
  */
 export function tokensOf(text: string): IToken[] {
-  const figure = (word: string) => `${ordinals.indexOf(word.toLowerCase()) + 1}th`.padEnd(word.length);
+  const figure = (word: string) => `${ordinalWords.indexOf(word.toLowerCase()) + 1}th`.padEnd(word.length);
   const figures = text.replace(
     twoOrdinals,
     (_, one: string, between: string, other: string) => figure(one) + between + figure(other),
@@ -298,7 +277,7 @@ export function tokensOf(text: string): IToken[] {
 }
 
 export const valueOf = (token: IToken) => {
-  const ordinal = ordinals.indexOf(token.image.toLowerCase());
+  const ordinal = ordinalWords.indexOf(token.image.toLowerCase());
   if (ordinal >= 0) return ordinal + 1;
   const half = /half|½/.test(token.image) ? 0.5 : 0;
   const index = words.indexOf(token.image.toLowerCase().split(/\s/)[0]!);
