@@ -72,7 +72,12 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
         marks.map(({ stitch, seat, what }) => ({ part: source.name, round: label, stitch, seat, for: what })),
       ),
     ),
-    placements: toy.parts.flatMap((part) => part.features.map((feature) => placementJson(part, feature))),
+    placements: toy.parts.flatMap((part) =>
+      part.features.flatMap((feature) => {
+        const placed = placementJson(part, feature);
+        return unitsOf(part).map((unit) => ({ ...placed, unit }));
+      }),
+    ),
   }),
 
   stops: (toy) => ({
@@ -95,7 +100,10 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
   },
 };
 
-/** One feature as the contract gives it. */
+/** The units of a part, from 1. */
+const unitsOf = ({ source }: PartAnalysis): number[] => Array.from({ length: source.make }, (_, i) => i + 1);
+
+/** One feature as the contract gives it, on whichever unit. */
 function placementJson({ fabric, source }: PartAnalysis, feature: FeaturePlacement) {
   const { id, gap, units, seat, apart, showing, surfaceMm, straightMm, missStitches, needle, problems } =
     feature;
@@ -106,8 +114,8 @@ function placementJson({ fabric, source }: PartAnalysis, feature: FeaturePlaceme
   });
   return {
     part: source.name,
+    partId: source.id,
     feature: id,
-    unit: 1,
     gap,
     round: null,
     seat,

@@ -63,7 +63,7 @@ test('an export comes back by import; broken files say why and change nothing', 
   await expect(page.getByText(/may be cut off/)).toBeVisible();
   await open('other.json', Buffer.from('{"colour":"red"}'));
   await expect(page.getByText(/was not made by Hoppla/)).toBeVisible();
-  await open('newer.hoppla.json', Buffer.from(contents.toString().replace('"version": 1', '"version": 7')));
+  await open('newer.hoppla.json', Buffer.from(contents.toString().replace('"version": 2', '"version": 7')));
   await expect(page.getByText(/newer Hoppla/)).toBeVisible();
   await open('photo.json', Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0x00, 0x10]));
   await expect(page.getByText(/not text/)).toBeVisible();
@@ -147,4 +147,17 @@ test('starting blank, and the demo toys', async ({ page }) => {
   await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
   await expect(page.getByRole('heading', { name: 'Pondside otter' })).toBeVisible();
   await expectAccessible(page);
+});
+
+test('the page of a part outlives a new name, and a part put in above it', async ({ page }) => {
+  await bringPattern(page, bearHead);
+  await page.getByRole('tab', { name: 'Text' }).click();
+  const text = page.getByRole('textbox', { name: 'Pattern text' });
+  await text.fill(
+    `Hat\nR1: 6 sc in magic ring\nR2: inc x 6\n\n${bearHead.replace("Bear's head", "Otter's head")}`,
+  );
+  await expect(page.getByRole('heading', { name: "Otter's head", exact: true })).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: "Otter's head", exact: true })).toBeVisible();
 });

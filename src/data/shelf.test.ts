@@ -81,7 +81,7 @@ test('toys made, changed and removed by two tabs at once: all are there, none co
 
 test('removing takes all that belongs to a toy; putting it back gives it all back, and never over one that is there', async () => {
   const made = await shelf.create(text);
-  await shelf.save(made, `${text} [6]`, null, { past: [text], future: [] });
+  await shelf.save(made, `${text} [6]`, { history: { past: [text], future: [] } });
   const before = await storage.getMany((await storage.getAllKeys()).sort());
   const removed = await shelf.remove(made.id);
   expect(await storage.getAllKeys()).toEqual([]);

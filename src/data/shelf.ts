@@ -1,4 +1,5 @@
 import { limits } from '../core/notation/limits';
+import { carryPartIds, type KnownPart } from '../core/toy/partIds';
 import { analyseToy } from '../core/toy/analyse';
 import {
   documentVersion,
@@ -30,6 +31,15 @@ export interface TextHistory {
 export type ShelfToy =
   | { id: string; kind: 'kept'; made: string; card: ToyCard }
   | { id: string; kind: 'damaged'; made: string; why: string; name: string | null };
+
+/** What a text is saved with. */
+export interface SavedWith {
+  /** the opening that saves, so that its drafts know their own */
+  savedBy?: string | null;
+  history?: TextHistory;
+  /** what the parts of the text are known by */
+  parts?: readonly KnownPart[];
+}
 
 /** What was taken off the shelf, as it was kept, readable or not. */
 export interface RemovedToy {
@@ -95,7 +105,8 @@ function parseStored(id: string, kept: string): StoredToy | string {
   return {
     id,
     revision: stored.revision,
-    document: read.document,
+    // A toy kept by the first Hoppla is known by its key.
+    document: { ...read.document, id },
     savedBy: typeof stored.savedBy === 'string' ? stored.savedBy : null,
   };
 }
@@ -170,31 +181,47 @@ function parseHistory(kept: string | undefined): TextHistory {
 
 const now = () => new Date().toISOString();
 
+/** The parts of a text as a new toy knows them. A text that can't be worked out has none until it is opened. */
+function firstParts(text: string): readonly KnownPart[] {
+  try {
+    return carryPartIds([], analyseToy(text, { searches: false }).pattern.parts);
+  } catch {
+    return [];
+  }
+}
+
 const newDocument = (text: string, made = now()): ToyDocument => ({
   format: 'hoppla-toy',
   version: documentVersion,
+  id: newId(),
   text,
+  parts: firstParts(text),
   made,
   changed: made,
 });
 
-/** Puts a new toy on the shelf. */
+/** Puts a new toy on the shelf. One that is there already, under the id it brings, stays, and this is a copy of it. */
 async function put(document: ToyDocument): Promise<StoredToy> {
   refuseTooLong(document);
-  const stored: StoredToy = { id: newId(), revision: 1, document, savedBy: null };
-  await storage.setMany(newEntries(stored));
-  return stored;
+  const toyOf = (id: string): StoredToy => ({
+    id,
+    revision: 1,
+    document: { ...document, id },
+    savedBy: null,
+  });
+  return transact([toyKey(document.id)], (kept) => {
+    const stored = toyOf(kept.has(toyKey(document.id)) ? newId() : document.id);
+    return { changes: newEntries(stored), result: stored };
+  });
 }
 
 /** The keys of several new toys, the first on top. */
 function entriesOf(texts: readonly string[]): Changes {
   const begun = Date.now();
-  const toys = texts.map((text, index): StoredToy => ({
-    id: newId(),
-    revision: 1,
-    document: newDocument(text, new Date(begun - index).toISOString()),
-    savedBy: null,
-  }));
+  const toys = texts.map((text, index): StoredToy => {
+    const document = newDocument(text, new Date(begun - index).toISOString());
+    return { id: document.id, revision: 1, document, savedBy: null };
+  });
   return Object.assign({}, ...toys.map(newEntries)) as Changes;
 }
 
@@ -269,21 +296,16 @@ export const shelf = {
 
   add: (document: ToyDocument): Promise<StoredToy> => put(document),
 
-  /**
-   * Saves a text over the revision it was made from; refuses where another tab was faster, or took the toy off.
-   *
-   * @param savedBy the opening that saves, so that its drafts know their own
-   */
+  /** Saves a text over the revision it was made from; refuses where another tab was faster, or took the toy off. */
   async save(
     base: StoredToy,
     text: string,
-    savedBy: string | null = null,
-    history?: TextHistory,
+    { savedBy = null, history, parts = base.document.parts }: SavedWith = {},
   ): Promise<StoredToy> {
     const next: StoredToy = {
       id: base.id,
       revision: base.revision + 1,
-      document: { ...base.document, text, changed: now() },
+      document: { ...base.document, text, parts, changed: now() },
       savedBy,
     };
     refuseTooLong(next.document);

@@ -1,5 +1,8 @@
 import { temporal } from 'zundo';
 import { createStore } from 'zustand/vanilla';
+import type { PartSource } from '../core/notation/pattern';
+import { readPattern } from '../core/notation/readPattern';
+import { carryPartIds, type KnownPart } from '../core/toy/partIds';
 import { removeDraft, writeDraft, type Draft } from './drafts';
 import { announceChange } from './otherTabs';
 import {
@@ -64,6 +67,8 @@ export function createToyEditor(
 ) {
   const opening = newId();
   let base = toy;
+  /** what the parts of the text looked at last are known by */
+  let parts = toy.document.parts;
   /** revision that what is unsaved was typed over; null where that is the one it will be saved over */
   let typedOver: number | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -116,7 +121,7 @@ export function createToyEditor(
     }
     status.setState({ save: { kind: 'saving' } });
     try {
-      base = await shelf.save(base, text, opening, historyNow());
+      base = await shelf.save(base, text, { savedBy: opening, history: historyNow(), parts });
       historyChanged = false;
       const typedMeanwhile = store.getState().text !== text;
       if (typedMeanwhile) keepDraft();
@@ -193,6 +198,19 @@ export function createToyEditor(
       clearTimeout(cardTimer);
       await shelf.renewCard(base);
     },
+    /** Finds the parts of the text as it is now again among those it had, and knows the new ones from here on. */
+    knowParts(sources: readonly PartSource[]): readonly KnownPart[] {
+      parts = carryPartIds(parts, sources);
+      return parts;
+    },
+    /** Adds a part at the end of the text, and tells its id. */
+    addPart(written: string): string {
+      const text = `${store.getState().text.replace(/\s*$/, '')}\n\n${written}`;
+      const { parts: sources } = readPattern(text);
+      editor.knowParts(sources);
+      editor.step(text);
+      return parts[sources.length - 1]?.id ?? '';
+    },
     setText: (text: string) => store.setState({ text }),
     /** A change that is a step of its own however fast it follows: a tap, not typing. */
     step(text: string) {
@@ -227,6 +245,7 @@ export function createToyEditor(
       const { save } = status.getState();
       if (save.kind !== 'conflict') return;
       base = save.theirs;
+      parts = base.document.parts;
       typedOver = null;
       status.setState({ save: { kind: 'saved' } });
       editor.step(base.document.text);
@@ -249,6 +268,7 @@ export function createToyEditor(
       }
       if (store.getState().text === base.document.text) {
         base = stored;
+        parts = stored.document.parts;
         status.setState({ save: { kind: 'saved' } });
         store.setState({ text: stored.document.text });
       } else status.setState({ save: { kind: 'conflict', theirs: stored } });

@@ -1,7 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, useContext, useEffect, useMemo, type ReactNode } from 'react';
 import { useStore } from 'zustand';
-import type { ToyAnalysis } from '../core/toy/analyse';
+import type { PartAnalysis, ToyAnalysis } from '../core/toy/analyse';
+import { lastingId } from '../core/toy/partIds';
 import { abandonedDrafts, holdOpening } from './drafts';
 import { onChangeElsewhere } from './otherTabs';
 import { shelf } from './shelf';
@@ -13,13 +14,15 @@ interface OpenToy {
   editor: ToyEditor;
   text: string;
   analysis: ToyAnalysis;
+  /** the id of a part that outlives its name and its place in the text */
+  idOf: (part: PartAnalysis) => string;
   save: SaveState;
   canUndo: boolean;
   canRedo: boolean;
 }
 
 const EditorContext = createContext<ToyEditor | null>(null);
-const AnalysisContext = createContext<ToyAnalysis | null>(null);
+const AnalysisContext = createContext<Pick<OpenToy, 'analysis' | 'idOf'> | null>(null);
 
 interface ToyProviderProps {
   id: string;
@@ -89,11 +92,15 @@ export function ToyProvider({ id, children, missing, failed }: ToyProviderProps)
 function Analysed({ editor, children }: { editor: ToyEditor; children: ReactNode }) {
   const text = useStore(editor.store, (state) => state.text);
   const analysis = useAnalysis(text);
-  return <AnalysisContext.Provider value={analysis}>{children}</AnalysisContext.Provider>;
+  const analysed = useMemo(() => {
+    const known = editor.knowParts(analysis.pattern.parts);
+    return { analysis, idOf: ({ source }: PartAnalysis) => lastingId(known, source) };
+  }, [editor, analysis]);
+  return <AnalysisContext.Provider value={analysed}>{children}</AnalysisContext.Provider>;
 }
 
 /** The open toy without what is computed of it: for where that may be what is broken. */
-export function useToyText(): Omit<OpenToy, 'analysis'> {
+export function useToyText(): Omit<OpenToy, 'analysis' | 'idOf'> {
   const editor = useContext(EditorContext);
   if (!editor) throw new Error('useToyText needs a ToyProvider above it.');
   const text = useStore(editor.store, (state) => state.text);
@@ -106,7 +113,7 @@ export function useToyText(): Omit<OpenToy, 'analysis'> {
 /** The toy opened above, analysed. The analysis follows the typing without holding it up. */
 export function useToy(): OpenToy {
   const open = useToyText();
-  const analysis = useContext(AnalysisContext);
-  if (!analysis) throw new Error('useToy needs a ToyProvider above it.');
-  return { ...open, analysis };
+  const analysed = useContext(AnalysisContext);
+  if (!analysed) throw new Error('useToy needs a ToyProvider above it.');
+  return { ...open, ...analysed };
 }

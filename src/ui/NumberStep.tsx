@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { TextInput } from 'react-native';
 import { useTheme, View } from '@tamagui/core';
+import { Row } from './layout';
 import { Icon } from './Icon';
 import { Press } from './Press';
 import { Body } from './text';
@@ -34,7 +35,7 @@ export function NumberStep({ label, unit, value, step, steps = [], least, most, 
   return (
     <View gap="$1" role="group" aria-label={label}>
       <Body fontWeight="700">{label}</Body>
-      <View flexDirection="row" alignItems="center" gap="$2">
+      <Row>
         <Press
           name={`${label}: less`}
           icon={<Icon name="minus" />}
@@ -73,7 +74,7 @@ export function NumberStep({ label, unit, value, step, steps = [], least, most, 
             put(more);
           }}
         />
-      </View>
+      </Row>
     </View>
   );
 }

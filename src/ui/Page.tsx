@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { useSafeAreaInsets } from 'react-native-safe-area-context';
 import { Text, View } from '@tamagui/core';
+import { Fill, Row } from './layout';
 import { Icon } from './Icon';
 import { Press } from './Press';
 import { Scroll } from './Scroll';
@@ -24,23 +25,8 @@ export function Page({ title, aside, back, actions, foot, scrolls = true, childr
   const insets = useSafeAreaInsets();
   const column = { width: '100%', maxWidth: 760, alignSelf: 'center' } as const;
   return (
-    <View
-      flexGrow={1}
-      flexShrink={1}
-      flexBasis={0}
-      minHeight={0}
-      backgroundColor="$background"
-      paddingTop={insets.top}
-    >
-      <View
-        render="header"
-        flexDirection="row"
-        alignItems="center"
-        gap="$2"
-        paddingHorizontal="$2"
-        minHeight={64}
-        paddingVertical="$1"
-      >
+    <Fill backgroundColor="$background" paddingTop={insets.top}>
+      <Row render="header" paddingHorizontal="$2" minHeight={64} paddingVertical="$1">
         {back ? (
           <Press tone="quiet" name={back.name} icon={<Icon name="back" />} onPress={back.go} />
         ) : (
@@ -62,8 +48,8 @@ export function Page({ title, aside, back, actions, foot, scrolls = true, childr
           {typeof aside === 'string' ? <Quiet numberOfLines={1}>{aside}</Quiet> : aside}
         </View>
         {actions}
-      </View>
-      <View render="main" flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0}>
+      </Row>
+      <Fill render="main">
         {scrolls ? (
           <Scroll label={title}>
             <View {...column} gap="$4">
@@ -73,7 +59,7 @@ export function Page({ title, aside, back, actions, foot, scrolls = true, childr
         ) : (
           children
         )}
-      </View>
+      </Fill>
       {foot ? (
         <View
           borderTopWidth={1}
@@ -86,7 +72,7 @@ export function Page({ title, aside, back, actions, foot, scrolls = true, childr
           <View {...column}>{foot}</View>
         </View>
       ) : null}
-    </View>
+    </Fill>
   );
 }
 

@@ -1,5 +1,6 @@
 import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
+import { Options } from './Choice';
 import { Body } from './text';
 
 /** The pages of one thing, where the thumb rests. The chosen one carries a bar and bold type. */
@@ -15,9 +16,9 @@ export function Tabs<K extends string>({
   onChoose: (key: K) => void;
 }) {
   return (
-    <View
+    <Options
       role="tablist"
-      aria-label={label}
+      label={label}
       flexDirection="row"
       borderTopWidth={1}
       borderColor="$line"
@@ -50,6 +51,6 @@ export function Tabs<K extends string>({
           </View>
         </Pressable>
       ))}
-    </View>
+    </Options>
   );
 }

@@ -1,8 +1,9 @@
 import Svg, { Circle, G, Path, Rect } from 'react-native-svg';
+import { palette } from './palette';
 import { pictureSize, type Picture } from '../core/shape/picture';
 import { needsOutline } from '../core/supplies/yarnColour';
 
-const mat = '#0F4A45';
+const { mat } = palette;
 const corner = pictureSize * 0.12;
 
 /** A small picture of a toy or a part on the mat, as it was computed and kept; an empty mat where nothing is worked yet. */
@@ -25,7 +26,7 @@ export function ToyPicture({ picture, name, size }: { picture: Picture | null; n
             <Path
               key={`o${colour}`}
               d={d}
-              stroke="#F7F4EA"
+              stroke={palette.thread}
               strokeOpacity={0.45}
               strokeWidth={stroke * 1.35}
             />
@@ -34,13 +35,13 @@ export function ToyPicture({ picture, name, size }: { picture: Picture | null; n
         {under.map(({ d, colour }) => (
           <Path key={`g${colour}`} d={d} fill={colour} stroke={colour} strokeWidth={1} />
         ))}
-        <Path d={under.map(({ d }) => d).join('')} fill="#10302E" fillOpacity={0.38} />
+        <Path d={under.map(({ d }) => d).join('')} fill={palette.shade} fillOpacity={0.38} />
         {fabric.map(({ d, colour }) => (
           <Path key={`u${colour}`} d={d} stroke={colour} strokeWidth={stroke} />
         ))}
         <Path
           d={fabric.map(({ d }) => d).join('')}
-          stroke="#10302E"
+          stroke={palette.shade}
           strokeOpacity={0.3}
           strokeWidth={stroke}
         />

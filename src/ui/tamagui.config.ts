@@ -1,4 +1,5 @@
 import { createFont, createTamagui, createTokens } from '@tamagui/core';
+import { palette } from './palette';
 
 /** Sizes follow an 8-px rhythm; touch targets are 44 px and up. */
 const tokens = createTokens({
@@ -6,7 +7,13 @@ const tokens = createTokens({
   space: { 0: 0, 1: 4, 2: 8, 3: 12, 4: 16, 5: 24, 6: 32, 7: 44, true: 16 },
   radius: { 0: 0, 1: 6, 2: 10, 3: 14, 4: 18, true: 10 },
   zIndex: { 0: 0, 1: 10, 2: 100, true: 0 },
-  color: { mat: '#0F4A45', matGrid: '#1A5750', thread: '#F7F4EA', marker: '#FF7A1A', onMarker: '#2A1000' },
+  color: {
+    mat: palette.mat,
+    matGrid: palette.matGrid,
+    thread: palette.thread,
+    marker: palette.marker,
+    onMarker: palette.onMarker,
+  },
 });
 
 /** One set of steps for both families: 15 is the smallest text that stands anywhere, 18 the text to read at arm's length. */

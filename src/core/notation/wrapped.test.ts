@@ -38,7 +38,7 @@ test('a sentence behind it stands on its own line, with its rounds', () => {
   const [step] = readPattern(text).parts[0]!.steps;
   expect(step).toMatchObject({ line: 5, text: 'Insert 9 mm eyes between R3 and R4, 6 apart' });
   const [part] = readPattern(text).parts;
-  const first = insertRound(text, 0, part!, roundCards(part!)[0]!, 'sc around');
+  const first = insertRound(text, part!, { after: roundCards(part!)[0]!, body: 'sc around' });
   expect(first).toContain('between R4 and R5');
 });
 
@@ -47,11 +47,11 @@ test('what changes such a round takes or leaves all of its lines', () => {
   const [part] = readPattern(text).parts;
   const cards = roundCards(part!);
   const four = cards[3]!;
-  expect(deleteRound(text, 0, four)).toBe(`${head}Stuff.\nR4: sc around\n`);
-  expect(counts(duplicateRound(text, 0, four))).toEqual([6, 12, 18, 24, 24, 24]);
+  expect(deleteRound(text, part!, four)).toBe(`${head}Stuff.\nR4: sc around\n`);
+  expect(counts(duplicateRound(text, part!, four))).toEqual([6, 12, 18, 24, 24, 24]);
   expect(setRound(text, four, 'sc around', 18)).toBe(`${head}R4: sc around [18]\nStuff.\nR5: sc around\n`);
-  expect(moveRound(text, 0, part!, four, 1)).toBe(`${head}R4: sc around\nStuff.\nR5: (2 sc, inc) x 6\n`);
-  expect(insertRound(text, 0, part!, four, 'sc around').split('\n')[5]).toBe('R5: sc around');
+  expect(moveRound(text, part!, four, 1)).toBe(`${head}R4: sc around\nStuff.\nR5: (2 sc, inc) x 6\n`);
+  expect(insertRound(text, part!, { after: four, body: 'sc around' }).split('\n')[5]).toBe('R5: sc around');
 });
 
 test('wherever a round is broken after a comma, it is the same round, and remedies leave nothing of it behind', () => {

@@ -1,24 +1,43 @@
 import Joi from 'joi';
 import { limits } from '../notation/limits';
+import { fingerprint } from './fingerprint';
+import { partsRemembered, type KnownPart } from './partIds';
 
 /** One toy as kept on the shelf and exchanged as `.hoppla.json`. The pattern text is the source of everything computed. */
 export interface ToyDocument {
   format: 'hoppla-toy';
   version: number;
+  /** of the toy, wherever it is kept */
+  id: string;
   text: string;
+  /** what its parts are known by, however the text comes to call them */
+  parts: readonly KnownPart[];
   /** ISO dates */
   made: string;
   changed: string;
 }
 
-export const documentVersion = 1;
+export const documentVersion = 2;
 /** Signs of a file: the longest text with every sign written as two, and the words around it. */
 export const longestDocument = 450_000;
+
+const knownPart = Joi.object<KnownPart>({
+  id: Joi.string()
+    .pattern(/^p[1-9]\d{0,5}$/)
+    .required(),
+  called: Joi.string().max(limits.lineSigns).required(),
+  work: Joi.string().allow('').max(40).required(),
+  gone: Joi.valid(true),
+});
 
 const schema = Joi.object<ToyDocument>({
   format: Joi.string().valid('hoppla-toy').required(),
   version: Joi.number().integer().min(1).required(),
+  id: Joi.string()
+    .pattern(/^[a-z0-9-]{1,40}$/)
+    .required(),
   text: Joi.string().allow('').max(limits.textSigns).required(),
+  parts: Joi.array().items(knownPart).unique('id').max(partsRemembered).required(),
   made: Joi.string().isoDate().required(),
   changed: Joi.string().isoDate().required(),
 }).prefs({ convert: false });
@@ -26,8 +45,15 @@ const schema = Joi.object<ToyDocument>({
 /** Brings a document of version n to version n + 1. */
 export type Migration = (document: Record<string, unknown>) => Record<string, unknown>;
 
-/** By the version they start from. Version 1 is the first, so there are none yet. */
-export const migrations: Readonly<Record<number, Migration>> = {};
+/** By the version they start from. */
+export const migrations: Readonly<Record<number, Migration>> = {
+  // Version 1 knew a toy by where it lay. The same file is given the same id however often it is opened; parts get theirs when it is read.
+  1: (document) => ({
+    ...document,
+    id: fingerprint([document.made, document.text]),
+    parts: [],
+  }),
+};
 
 export type ImportResult = { ok: true; document: ToyDocument } | { ok: false; message: string };
 
@@ -49,6 +75,8 @@ export function migrate(
 }
 
 const fieldMessages: Record<string, string> = {
+  id: 'what it is known by is missing',
+  parts: 'what its parts are known by is missing or not in order',
   text: 'its pattern text is missing or too long',
   made: 'the date it was made is missing or not a date',
   changed: 'the date it was changed is missing or not a date',

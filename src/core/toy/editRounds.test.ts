@@ -20,7 +20,7 @@ test('cards are lines, with what they say', () => {
 });
 
 test('a round is put in and the ones after it are numbered on', () => {
-  const changed = insertRound(text, 0, part, cards[1]!, '(sc, inc) x 6', 18);
+  const changed = insertRound(text, part, { after: cards[1]!, body: '(sc, inc) x 6', count: 18 });
   expect(changed.split('\n').slice(3, 7)).toEqual([
     'R2: inc x 6 [12]',
     'R3: (sc, inc) x 6 [18]',
@@ -29,14 +29,18 @@ test('a round is put in and the ones after it are numbered on', () => {
   ]);
   expect(changed).toContain('Tail\nR1: 5 sc in ring');
   expect(
-    insertRound('Head\n', 0, analyseToy('## Head\n').parts[0]!.source, null, '6 sc in magic ring', 6),
+    insertRound('Head\n', analyseToy('## Head\n').parts[0]!.source, {
+      after: null,
+      body: '6 sc in magic ring',
+      count: 6,
+    }),
   ).toBe('Head\nR1: 6 sc in magic ring [6]\n');
 });
 
 test('duplicating, deleting and moving keep notes in place and numbers in order', () => {
-  expect(counts(duplicateRound(text, 0, cards[2]!))).toBe('1:6 2:12 3:12 4:12 5:12 6:12 7:12 8:12 9:6');
-  expect(counts(deleteRound(text, 0, cards[2]!))).toBe('1:6 2:12 3:6');
-  const moved = moveRound(text, 0, part, cards[2]!, -1);
+  expect(counts(duplicateRound(text, part, cards[2]!))).toBe('1:6 2:12 3:12 4:12 5:12 6:12 7:12 8:12 9:6');
+  expect(counts(deleteRound(text, part, cards[2]!))).toBe('1:6 2:12 3:6');
+  const moved = moveRound(text, part, cards[2]!, -1);
   expect(moved.split('\n').slice(1, 6)).toEqual([
     'R1: 6 sc in ring [6]',
     'A note.',
@@ -44,7 +48,7 @@ test('duplicating, deleting and moving keep notes in place and numbers in order'
     'R5: inc x 6 [12]',
     'R6: dec x 6 [6]',
   ]);
-  expect(moveRound(text, 0, part, cards[0]!, -1)).toBe(text);
+  expect(moveRound(text, part, cards[0]!, -1)).toBe(text);
 });
 
 test('a round is written anew under its own label', () => {
@@ -57,17 +61,17 @@ describe('sentences follow the numbers', () => {
   const source = () => analyseToy(face).parts[0]!.source;
 
   test('a round put in before them moves them on; one put in after them does not', () => {
-    const before = insertRound(face, 0, source(), roundCards(source())[0]!, 'sc around');
+    const before = insertRound(face, source(), { after: roundCards(source())[0]!, body: 'sc around' });
     expect(before).toContain('between R5 and R6, 5 apart. After round 7, stuff.');
     expect(before).toContain('Mouth between rounds 6 and 7');
     expect(before).toContain('Front: stitch 4 of round 5');
     expect(before).toContain('nose 2 rounds from the end');
-    const after = insertRound(face, 0, source(), roundCards(source()).at(-1)!, 'sc around');
+    const after = insertRound(face, source(), { after: roundCards(source()).at(-1)!, body: 'sc around' });
     expect(after).toContain('between R4 and R5, 5 apart. After round 6, stuff.');
   });
 
   test('a line taken out moves them back', () => {
-    const changed = deleteRound(face, 0, roundCards(source())[1]!);
+    const changed = deleteRound(face, source(), roundCards(source())[1]!);
     expect(changed).toContain('between R3 and R4, 5 apart. After round 5, stuff.');
     expect(changed).toContain('Front: stitch 4 of round 3');
   });
@@ -95,12 +99,13 @@ describe('sentences follow the numbers', () => {
   ])('%s', (sentence, moved) => {
     const of = `Head\nR1: 6 sc in ring\nR2: inc x 6\nR3-R7: sc around\nR8: dec x 6\n${sentence}\n`;
     const { source: part } = analyseToy(of).parts[0]!;
-    expect(insertRound(of, 0, part, roundCards(part)[0]!, 'sc around')).toContain(moved);
+    expect(insertRound(of, part, { after: roundCards(part)[0]!, body: 'sc around' })).toContain(moved);
   });
 
   test('the eyes stay on the same stitches', () => {
-    const changed = analyseToy(insertRound(face, 0, source(), roundCards(source())[0]!, 'sc around'))
-      .parts[0]!;
+    const changed = analyseToy(
+      insertRound(face, source(), { after: roundCards(source())[0]!, body: 'sc around' }),
+    ).parts[0]!;
     expect(changed.eyes!.line).toBe(analyseToy(face).parts[0]!.eyes!.line + 1);
     expect(changed.eyes!.apart).toBe(5);
   });

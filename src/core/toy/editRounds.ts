@@ -52,6 +52,9 @@ function withLines(text: string, change: (lines: string[]) => void): string {
   return lines.join(text.includes('\r\n') ? '\r\n' : '\n');
 }
 
+const partOf = (text: string, id: string): PartSource | undefined =>
+  readPattern(text).parts.find((part) => part.id === id);
+
 /**
  * Numbers the rounds of one part on from 1, after lines were moved about. Sentences that name rounds follow.
  *
@@ -60,11 +63,10 @@ function withLines(text: string, change: (lines: string[]) => void): string {
  */
 function renumbered(
   text: string,
-  partIndex: number,
-  fresh = 0,
-  gone: { first: number; count: number } | null = null,
+  id: string,
+  { fresh = 0, gone }: { fresh?: number; gone?: { first: number; count: number } },
 ): string {
-  const part = readPattern(text).parts[partIndex];
+  const part = partOf(text, id);
   if (!part) return text;
   const numbers = new Map<number, number>();
   part.rounds.forEach((round, index) => {
@@ -76,7 +78,7 @@ function renumbered(
       numbers.set(number, Math.max(1, gone.first - 1));
   // The sentences first: numbering a round anew brings those of its lines that are broken together.
   const moved = moveSentences(text, part, numbers);
-  const after = readPattern(moved).parts[partIndex];
+  const after = partOf(moved, id);
   return after ? applyEdits(moved, renumberFrom(after, 0)) : moved;
 }
 
@@ -84,26 +86,22 @@ function renumbered(
 const roundLine = (row: boolean, body: string, count?: number) =>
   `${row ? 'Row ' : 'R'}1: ${body}${count === undefined ? '' : ` [${count}]`}`;
 
-/**
- * Puts a round below a card, or as the first of a part without any, and numbers the rounds after it on.
- *
- * @param after the card it follows; null for the beginning of the part
- * @param count the total to write behind it
- */
-export function insertRound(
-  text: string,
-  partIndex: number,
-  part: PartSource,
-  after: RoundCard | null,
-  body: string,
-  count?: number,
-): string {
+/** A round that is written anew. */
+export interface NewRound {
+  /** the card it follows; null for the beginning of the part */
+  after: RoundCard | null;
+  /** its work, without label and total */
+  body: string;
+  /** the total to write behind it */
+  count?: number;
+}
+
+/** Puts a round below a card, or as the first of a part without any, and numbers the rounds after it on. */
+export function insertRound(text: string, part: PartSource, { after, body, count }: NewRound): string {
   const line = after ? lastLineOf(after.source) : part.firstLine;
-  return renumbered(
-    applyEdits(text, [{ line, text: roundLine(after?.row ?? false, body, count), insertAfter: true }]),
-    partIndex,
-    line + 1,
-  );
+  const written = roundLine(after?.row ?? false, body, count);
+  const inserted = applyEdits(text, [{ line, text: written, insertAfter: true }]);
+  return renumbered(inserted, part.id, { fresh: line + 1 });
 }
 
 /** Writes a card's round anew. Without a count the total goes: it is whatever the work makes. */
@@ -118,33 +116,21 @@ export function setRound(text: string, card: RoundCard, body: string, count?: nu
 }
 
 /** Works a card's rounds once more below it. */
-export function duplicateRound(text: string, partIndex: number, card: RoundCard): string {
-  return renumbered(
-    applyEdits(text, [{ line: lastLineOf(card.source), text: card.source.text, insertAfter: true }]),
-    partIndex,
-    lastLineOf(card.source) + 1,
-  );
+export function duplicateRound(text: string, part: PartSource, { source }: RoundCard): string {
+  const line = lastLineOf(source);
+  const doubled = applyEdits(text, [{ line, text: source.text, insertAfter: true }]);
+  return renumbered(doubled, part.id, { fresh: line + 1 });
 }
 
-export function deleteRound(text: string, partIndex: number, card: RoundCard): string {
-  return renumbered(
-    withLines(text, (lines) => {
-      lines.splice(card.line - 1, card.source.lines);
-    }),
-    partIndex,
-    0,
-    { first: card.first, count: card.last - card.first + 1 },
-  );
+export function deleteRound(text: string, part: PartSource, card: RoundCard): string {
+  const without = withLines(text, (lines) => {
+    lines.splice(card.line - 1, card.source.lines);
+  });
+  return renumbered(without, part.id, { gone: { first: card.first, count: card.last - card.first + 1 } });
 }
 
 /** Changes places with the card before (-1) or after (+1); the lines between stay where they are. */
-export function moveRound(
-  text: string,
-  partIndex: number,
-  part: PartSource,
-  card: RoundCard,
-  by: -1 | 1,
-): string {
+export function moveRound(text: string, part: PartSource, card: RoundCard, by: -1 | 1): string {
   const cards = roundCards(part);
   const other = cards[cards.findIndex((found) => found.line === card.line) + by];
   if (!other) return text;
@@ -156,6 +142,6 @@ export function moveRound(
     const count = lastLineOf(second.source) - first.line + 1;
     lines.splice(first.line - 1, count, ...below, ...between, ...above);
   });
-  const changed = readPattern(moved).parts[partIndex];
+  const changed = partOf(moved, part.id);
   return changed ? applyEdits(moved, renumberFrom(changed, 0)) : moved;
 }

@@ -122,10 +122,10 @@ test('whatever is done with the cards, the rounds stay numbered from one on, and
         const cards = roundCards(source);
         const card = cards[Math.floor(at * cards.length)];
         if (!card || (kind === 'delete' && cards.length === 1)) continue;
-        if (kind === 'insert') text = insertRound(text, 0, source, card, 'sc around');
-        else if (kind === 'duplicate') text = duplicateRound(text, 0, card);
-        else if (kind === 'delete') text = deleteRound(text, 0, card);
-        else text = moveRound(text, 0, source, card, kind === 'up' ? -1 : 1);
+        if (kind === 'insert') text = insertRound(text, source, { after: card, body: 'sc around' });
+        else if (kind === 'duplicate') text = duplicateRound(text, source, card);
+        else if (kind === 'delete') text = deleteRound(text, source, card);
+        else text = moveRound(text, source, card, kind === 'up' ? -1 : 1);
       }
       const toy = analyseToy(text);
       const numbers = toy.parts[0]!.source.rounds.map((round) => round.number);

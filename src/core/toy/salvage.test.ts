@@ -4,7 +4,9 @@ import { salvagedText } from './salvage';
 const text = 'Head\nR1: 6 sc in ring\t[6]\n“Ohren”: \\ "two" é 😀 \u2028\n';
 const kept = writeDocument({
   format: 'hoppla-toy',
-  version: 1,
+  version: 2,
+  id: 'a',
+  parts: [],
   text,
   made: '2026-01-01T00:00:00.000Z',
   changed: '2026-01-01T00:00:00.000Z',

@@ -10,7 +10,9 @@ import { sheetText } from './sheet/sheetText';
 
 const document: ToyDocument = {
   format: 'hoppla-toy',
-  version: 1,
+  version: 2,
+  id: 'bee',
+  parts: [{ id: 'p1', called: 'head', work: '' }],
   text: 'Head\nR1: 6 sc in ring',
   made: '2026-01-02T03:04:05.000Z',
   changed: '2026-01-02T03:04:05.000Z',

@@ -1,4 +1,4 @@
-import { featureColour } from '../place/rule/library';
+import { featureColour, pressedEye } from '../place/rule/library';
 import { inflate } from '../shape/inflate';
 import type { MapView } from '../shape/map';
 import { pictureOf, type Picture, type PictureShape } from '../shape/picture';
@@ -79,9 +79,9 @@ export function partPicture(part: PartAnalysis, header: ToyHeader): Picture | nu
       x: tenths(place.x - radius * 0.3),
       y: tenths(place.y - radius * 0.35),
       radius: tenths(radius * 0.25),
-      colour: '#FFFFFF',
+      colour: pressedEye.glint,
     };
-    return [{ kind: 'dot', ...place, radius, colour: '#141414', edge: '#F7F4EA' }, glint];
+    return [{ kind: 'dot', ...place, radius, colour: pressedEye.black, edge: pressedEye.edge }, glint];
   });
   return { ...picture, on: [...pieces, ...threads, ...eyes] };
 }

@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { AccessibilityInfo } from 'react-native';
 import { View } from '@tamagui/core';
+import { Fill } from '../../ui/layout';
 import { arrangementWords, type Arrangement } from '../../core/toy/arrangements';
 import type { RelaxedForm } from '../../core/shape/form/relaxForm';
 import type { PartAnalysis } from '../../core/toy/analyse';
@@ -43,15 +44,7 @@ export function CompareForms({ part, form, others, onKeep, onClose }: CompareFor
     ...others.map((arrangement) => ({ part: arrangement.part, arrangement })),
   ].slice(0, most);
   return (
-    <View
-      flexGrow={1}
-      flexShrink={1}
-      flexBasis={0}
-      minHeight={0}
-      backgroundColor="$mat"
-      role="group"
-      aria-label="Faces side by side"
-    >
+    <Fill backgroundColor="$mat" role="group" aria-label="Faces side by side">
       <View flexDirection="row" flexGrow={1} flexShrink={1} minHeight={0}>
         {faces.map(({ part: shown, arrangement }, i) => {
           const { words, off } = shown.eyes ? arrangementWords(shown, shown.eyes) : { words: '', off: '' };
@@ -64,7 +57,7 @@ export function CompareForms({ part, form, others, onKeep, onClose }: CompareFor
               borderLeftWidth={i === 0 ? 0 : 1}
               borderColor="$line"
             >
-              <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0} position="relative">
+              <Fill position="relative">
                 {still === null ? null : (
                   <Face
                     part={shown}
@@ -79,7 +72,7 @@ export function CompareForms({ part, form, others, onKeep, onClose }: CompareFor
                     onFail={() => setDrawable(false)}
                   />
                 )}
-              </View>
+              </Fill>
               <View padding="$2" gap="$1" backgroundColor="$sheet" alignItems="stretch">
                 <Body fontWeight="700" textAlign="center">
                   {words}
@@ -97,7 +90,7 @@ export function CompareForms({ part, form, others, onKeep, onClose }: CompareFor
           );
         })}
       </View>
-    </View>
+    </Fill>
   );
 }
 

@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { View as Box } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import Svg, { Circle, G, Path, Polyline } from 'react-native-svg';
+import { palette } from '../../ui/palette';
 import type { Side } from '../../core/shape/form/sight';
 import { needsOutline } from '../../core/supplies/yarnColour';
 import type { DrawnForm } from './drawnForm';
@@ -124,12 +125,12 @@ export function FormDrawing({ label, drawn, angles, onTurn, onPick }: FormDrawin
           <Svg width={size.width} height={size.height} role="img" aria-label={label}>
             <G fill="none" strokeLinecap="round" strokeLinejoin="round">
               {strokes.map(({ index, d, faint }, i) => {
-                const colour = colours[index] ?? '#ffffff';
+                const colour = colours[index] ?? palette.yarnUnknown;
                 return (
                   <Path
                     key={i}
                     d={d}
-                    stroke={needsOutline(colour) ? '#8d7a6a' : colour}
+                    stroke={needsOutline(colour) ? palette.yarnOutline : colour}
                     strokeWidth={step * scale * (faint ? 0.28 : 0.4)}
                     strokeOpacity={faint ? 0.6 : 1}
                   />
@@ -139,7 +140,7 @@ export function FormDrawing({ label, drawn, angles, onTurn, onPick }: FormDrawin
             {drawn.eyes.map(({ at, out, radius }, i) => {
               const shown = -out[0] * sa * co + out[1] * so + out[2] * ca * co > 0;
               const { x, y } = turned(at);
-              return shown ? <Circle key={i} cx={x} cy={y} r={radius * scale} fill="#121212" /> : null;
+              return shown ? <Circle key={i} cx={x} cy={y} r={radius * scale} fill={palette.eye} /> : null;
             })}
             {drawn.patches.map(({ at, radius, colour }, i) => {
               const { x, y } = turned(at.at);
@@ -166,7 +167,7 @@ export function FormDrawing({ label, drawn, angles, onTurn, onPick }: FormDrawin
                   .map(({ x, y }) => `${x},${y}`)
                   .join(' ')}
                 fill="none"
-                stroke="#FF7A1A"
+                stroke={palette.marker}
                 strokeWidth={2}
               />
             ) : null}
@@ -179,7 +180,7 @@ export function FormDrawing({ label, drawn, angles, onTurn, onPick }: FormDrawin
                   cy={y}
                   r={step * scale * 0.8}
                   fill="none"
-                  stroke="#FF7A1A"
+                  stroke={palette.marker}
                   strokeWidth={3}
                 />
               );

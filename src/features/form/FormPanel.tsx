@@ -2,6 +2,8 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { AccessibilityInfo } from 'react-native';
 import { ScrollView } from 'react-native-gesture-handler';
 import { View } from '@tamagui/core';
+import { palette } from '../../ui/palette';
+import { Fill } from '../../ui/layout';
 import { sideDirections, type Side } from '../../core/shape/form/sight';
 import { layTape } from '../../core/shape/form/tape';
 import type { PartAnalysis } from '../../core/toy/analyse';
@@ -90,16 +92,8 @@ export function FormPanel({ part, form3d, selected, onSelect }: FormPanelProps) 
   const label = `${part.source.name} in the round, ${part.fabric.rounds} rounds. Arrow keys turn it.`;
 
   return (
-    <View
-      flexGrow={1}
-      flexShrink={1}
-      flexBasis={0}
-      minHeight={0}
-      position="relative"
-      backgroundColor="$mat"
-      overflow="hidden"
-    >
-      <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0} position="relative">
+    <Fill position="relative" backgroundColor="$mat" overflow="hidden">
+      <Fill position="relative">
         {shown && still !== null ? (
           drawable ? (
             <FormCanvas
@@ -163,7 +157,7 @@ export function FormPanel({ part, form3d, selected, onSelect }: FormPanelProps) 
           {drawable ? (
             <Press
               name="Cut open"
-              icon={<Icon name="cut" color={cut ? '#FBFCFA' : undefined} />}
+              icon={<Icon name="cut" color={cut ? palette.onDark : undefined} />}
               role="switch"
               chosen={cut}
               onPress={() => setCut(!cut)}
@@ -171,7 +165,7 @@ export function FormPanel({ part, form3d, selected, onSelect }: FormPanelProps) 
           ) : null}
           <Press
             name="Measuring tape"
-            icon={<Icon name="tape" color={measuring ? '#FBFCFA' : undefined} />}
+            icon={<Icon name="tape" color={measuring ? palette.onDark : undefined} />}
             role="switch"
             chosen={measuring}
             onPress={() => {
@@ -187,7 +181,7 @@ export function FormPanel({ part, form3d, selected, onSelect }: FormPanelProps) 
           ) : null}
         </View>
         {measuring ? <MeasureLine part={part} ends={kept} tape={tape} /> : null}
-      </View>
+      </Fill>
       <ScrollView
         horizontal
         showsHorizontalScrollIndicator={false}
@@ -208,6 +202,6 @@ export function FormPanel({ part, form3d, selected, onSelect }: FormPanelProps) 
             />
           ))}
       </ScrollView>
-    </View>
+    </Fill>
   );
 }

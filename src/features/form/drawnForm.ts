@@ -1,3 +1,4 @@
+import { palette } from '../../ui/palette';
 import { holePoint } from '../../core/shape/form/holePoint';
 import type { SurfacePoint } from '../../core/shape/form/surfacePoint';
 import type { RelaxedForm } from '../../core/shape/form/relaxForm';
@@ -85,7 +86,7 @@ export function drawnForm(part: PartAnalysis, form: RelaxedForm, header: ToyHead
     placed,
     frames: stitchFrames(fabric, form.nodes, placed, stand),
     surface: surfaceOf(fabric, form.nodes),
-    colours: Array.from(fabric.colour, (index) => tints[index] ?? '#ffffff'),
+    colours: Array.from(fabric.colour, (index) => tints[index] ?? palette.yarnUnknown),
     mirrored: isMirrored(stand),
     stuffed: finishOf(part.source, fabric, part.profile, part.map.front).firmness !== 'none',
     step: part.form.gauge.widthMm,

@@ -45,7 +45,9 @@ export function NewToyScreen() {
     try {
       const stored = await create.mutateAsync(withHabit(text, habit));
       bringing.write('');
-      router.replace(toy.parts.length === 1 ? `/toy/${stored.id}/0` : `/toy/${stored.id}`);
+      const { id, document } = stored;
+      const [only, more] = document.parts;
+      router.replace(only && !more ? `/toy/${id}/${only.id}` : `/toy/${id}`);
     } catch {
       setFailed(true);
     }

@@ -1,6 +1,8 @@
 import { View } from '@tamagui/core';
 import { useState } from 'react';
+import { Row } from '../../ui/layout';
 import { evenRound } from '../../core/fabric/evenRound';
+import { OneOf } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Icon } from '../../ui/Icon';
 import { Notice } from '../../ui/Notice';
@@ -74,22 +76,17 @@ export function AddRound({ below, ring, last, word, onAdd, onLeave }: AddRoundPr
   const count = kind === 'plain' ? below : kind === 'more' || kind === 'fewer' ? target : undefined;
   return (
     <View gap="$3" role="group" aria-label="A new round">
-      <View flexDirection="row" flexWrap="wrap" gap="$2" role="radiogroup" aria-label="Kind of round">
-        {kinds
-          .filter(({ key }) => key !== 'repeat' || last)
-          .map(({ key, label }) => (
-            <Press
-              key={key}
-              role="radio"
-              label={label}
-              chosen={kind === key}
-              onPress={() => {
-                setKind(key);
-                setWanted(key === 'fewer' ? below - ring : below + ring);
-              }}
-            />
-          ))}
-      </View>
+      <OneOf
+        wraps
+        unlabelled
+        label="Kind of round"
+        options={kinds.filter(({ key }) => key !== 'repeat' || last).map(({ key, label }) => [key, label])}
+        chosen={kind}
+        onChoose={(key) => {
+          setKind(key);
+          setWanted(key === 'fewer' ? below - ring : below + ring);
+        }}
+      />
       {kind === 'more' || kind === 'fewer' ? (
         <>
           <Stepper
@@ -102,7 +99,7 @@ export function AddRound({ below, ring, last, word, onAdd, onLeave }: AddRoundPr
             shown={target}
           />
           <Press
-            role="radio"
+            role="switch"
             label={stagger ? 'Staggered: begins with half a gap' : 'In line: no stagger'}
             chosen={stagger}
             onPress={() => setStagger(!stagger)}
@@ -159,7 +156,7 @@ function Stepper({
 }) {
   const to = (n: number) => onChange(Math.max(low, Math.min(high, n)));
   return (
-    <View flexDirection="row" alignItems="center" gap="$2">
+    <Row>
       <Press
         name="One fewer"
         icon={<Icon name="minus" />}
@@ -184,6 +181,6 @@ function Stepper({
           onPress={() => to(value + step)}
         />
       ) : null}
-    </View>
+    </Row>
   );
 }

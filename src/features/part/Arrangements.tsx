@@ -10,6 +10,7 @@ import {
 import { partPicture } from '../../core/toy/toyCard';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
+import { Options } from '../../ui/Choice';
 import { Press } from '../../ui/Press';
 import { ToyPicture } from '../../ui/ToyPicture';
 import { Body, Quiet, Title } from '../../ui/text';
@@ -67,7 +68,8 @@ export function Arrangements({
         Side by side
       </Title>
       <Quiet>Tap one to keep it.</Quiet>
-      <View flexDirection="row" gap="$2" role="radiogroup" aria-label="Arrangements">
+      {/* Keeping another face changes the text: it waits for Enter. */}
+      <Options follow={false} label="Arrangements" flexDirection="row" gap="$2">
         {cards.map((card, i) => {
           const { words, off } = arrangementWords(part, card.eyes);
           const own = card.text === null;
@@ -99,7 +101,7 @@ export function Arrangements({
             </Pressable>
           );
         })}
-      </View>
+      </Options>
       <View flexDirection="row" flexWrap="wrap" gap="$2">
         <Press
           grow

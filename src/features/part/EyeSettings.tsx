@@ -1,8 +1,10 @@
+import type { ReactNode } from 'react';
 import { View } from '@tamagui/core';
 import { largestEyeMm, nextSize, ringMm, smallestEyeMm, soldEyesMm } from '../../core/place/rule/hardware';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useApartHabit } from '../../data/habits';
 import { useToy } from '../../data/useToy';
+import { Choice, OneOf } from '../../ui/Choice';
 import { Icon } from '../../ui/Icon';
 import { NumberStep } from '../../ui/NumberStep';
 import { Press } from '../../ui/Press';
@@ -16,35 +18,8 @@ function startOf({ lying, start }: PartAnalysis['source']): 'top' | 'bottom' | '
   return start === 'top' ? 'left' : 'right';
 }
 
-/** One of two or three, each a button. */
-function OneOf<Value extends string>({
-  label,
-  options,
-  chosen,
-  onChoose,
-}: {
-  label: string;
-  options: readonly (readonly [Value, string])[];
-  chosen: Value | null;
-  onChoose: (value: Value) => void;
-}) {
-  return (
-    <Choice label={label}>
-      {options.map(([value, name]) => (
-        <Press
-          key={value}
-          grow
-          role="radio"
-          label={name}
-          chosen={chosen === value}
-          onPress={() => onChoose(value)}
-        />
-      ))}
-    </Choice>
-  );
-}
-
-function Choice({ label, children }: { label: string; children: React.ReactNode }) {
+/** Buttons beside each other under what they are about. */
+function Beside({ label, children }: { label: string; children: ReactNode }) {
   return (
     <View gap="$1" role="group" aria-label={label}>
       <Quiet>{label}</Quiet>
@@ -68,7 +43,7 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
     <View gap="$3">
       {eyes ? (
         <>
-          <Choice label="Size of the eyes">
+          <Beside label="Size of the eyes">
             <Press
               name="Smaller eyes"
               icon={<Icon name="minus" />}
@@ -96,7 +71,7 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
                 }))
               }
             />
-          </Choice>
+          </Beside>
           <Choice label="How they look">
             <Press
               grow
@@ -175,7 +150,7 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
             chosen={apart}
             onChoose={edits.apartMeans}
           />
-          <Choice label={source.front ? 'The front, as you set it' : 'The front, opposite the round start'}>
+          <Beside label={source.front ? 'The front, as you set it' : 'The front, opposite the round start'}>
             {(part.map.lying ? ['down', 'up'] : ['left', 'right']).map((way, i) => (
               <Press
                 key={way}
@@ -186,7 +161,7 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
               />
             ))}
             <Press grow label="Opposite start" disabled={!source.front} onPress={edits.resetFront} />
-          </Choice>
+          </Beside>
         </>
       ) : null}
       <OneOf

@@ -4,6 +4,7 @@ import { featureLibrary } from '../../core/place/rule/library';
 import { featureName } from '../../core/place/rule/ruleSteps';
 import type { FeatureKind } from '../../core/notation/sentence/said';
 import type { PartAnalysis } from '../../core/toy/analyse';
+import { Options } from '../../ui/Choice';
 import { Press } from '../../ui/Press';
 import { Body } from '../../ui/text';
 import { toSettle } from '../../core/toy/toSettle';
@@ -73,17 +74,19 @@ export function FaceBar({
       role="group"
       aria-label="Features"
     >
-      {there.map(({ id, kind }) => (
-        <Press
-          key={id}
-          tight
-          label={featureName(id, kind)}
-          {...(open.has(id) ? { icon: look, name: `${featureName(id, kind)}, to settle` } : {})}
-          role="radio"
-          chosen={chosen === id}
-          onPress={() => onChoose(id)}
-        />
-      ))}
+      <Options label="Features there" flexDirection="row" gap={6}>
+        {there.map(({ id, kind }) => (
+          <Press
+            key={id}
+            tight
+            label={featureName(id, kind)}
+            {...(open.has(id) ? { icon: look, name: `${featureName(id, kind)}, to settle` } : {})}
+            role="radio"
+            chosen={chosen === id}
+            onPress={() => onChoose(id)}
+          />
+        ))}
+      </Options>
       {missing.map((kind) => (
         <Press
           key={`+${kind}`}

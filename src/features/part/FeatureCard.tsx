@@ -10,6 +10,7 @@ import { featureOnForm } from '../../core/place/check/onForm';
 import type { RelaxedForm } from '../../core/shape/form/relaxForm';
 import { standOf } from '../../core/toy/formOfPart';
 import { frameOfPart, type PartAnalysis } from '../../core/toy/analyse';
+import { OneOf } from '../../ui/Choice';
 import { Notice } from '../../ui/Notice';
 import { NumberStep } from '../../ui/NumberStep';
 import { Press } from '../../ui/Press';
@@ -36,6 +37,8 @@ const sideNames: Record<FeatureRule['sides'], string> = {
   left: 'Left only',
   right: 'Right only',
 };
+
+const sides = ['middle', 'both', 'left', 'right'] as const;
 
 /** Where a feature goes, what is not right, how the needle runs, and how it is made. */
 export function FeatureCard({
@@ -97,6 +100,12 @@ export function FeatureCard({
               }
             : was.sideways,
     }));
+  const toBack = () =>
+    edits.putFeature(feature.id, ({ rule: was, apart }) =>
+      was.sides === 'both' && apart !== null
+        ? { ...was, sideways: { by: 'back', apart } }
+        : { ...was, sides: 'middle', sideways: { by: 'back' } },
+    );
   return (
     <View gap="$3">
       <View
@@ -156,60 +165,30 @@ export function FeatureCard({
         </View>
       ) : null}
       {entry.styles.length > 1 ? (
-        <View gap="$1" role="radiogroup" aria-label="How it is made">
-          <Quiet>How it is made</Quiet>
-          <View flexDirection="row" flexWrap="wrap" gap="$2">
-            {feature.kind === 'nose' || feature.kind === 'eyes' ? (
-              <Press
-                tight
-                role="radio"
-                label="Pressed in"
-                chosen={rule.style === null}
-                onPress={() => make(null)}
-              />
-            ) : null}
-            {entry.styles.map((style) => (
-              <Press
-                key={style}
-                tight
-                role="radio"
-                label={styleNames[style]}
-                chosen={rule.style === style}
-                onPress={() => make(style)}
-              />
-            ))}
-          </View>
-        </View>
+        <OneOf
+          wraps
+          label="How it is made"
+          options={[
+            ...(feature.kind === 'nose' || feature.kind === 'eyes'
+              ? [['pressed', 'Pressed in'] as const]
+              : []),
+            ...entry.styles.map((style) => [style, styleNames[style]] as const),
+          ]}
+          chosen={rule.style ?? 'pressed'}
+          onChoose={(style) => make(style === 'pressed' ? null : style)}
+        />
       ) : null}
       {feature.kind !== 'sculpting' ? (
-        <View gap="$1" role="radiogroup" aria-label="Where on the face">
-          <Quiet>Where on the face</Quiet>
-          <View flexDirection="row" flexWrap="wrap" gap="$2">
-            {(['middle', 'both', 'left', 'right'] as const).map((sides) => (
-              <Press
-                key={sides}
-                tight
-                role="radio"
-                label={sideNames[sides]}
-                chosen={rule.sides === sides && !isAtBack(rule.sideways)}
-                onPress={() => stand(sides)}
-              />
-            ))}
-            <Press
-              tight
-              role="radio"
-              label="At the back"
-              chosen={isAtBack(rule.sideways)}
-              onPress={() =>
-                edits.putFeature(feature.id, ({ rule: was, apart }) =>
-                  was.sides === 'both' && apart !== null
-                    ? { ...was, sideways: { by: 'back', apart } }
-                    : { ...was, sides: 'middle', sideways: { by: 'back' } },
-                )
-              }
-            />
-          </View>
-        </View>
+        <OneOf
+          wraps
+          label="Where on the face"
+          options={[
+            ...sides.map((side) => [side, sideNames[side]] as const),
+            ['back', 'At the back'] as const,
+          ]}
+          chosen={isAtBack(rule.sideways) ? 'back' : rule.sides}
+          onChoose={(side) => (side === 'back' ? toBack() : stand(side))}
+        />
       ) : null}
       <FeatureGoesBy part={part} feature={feature} />
       {rule.sizeMm !== null && !rule.embroidered ? (

@@ -1,4 +1,3 @@
-import { View } from '@tamagui/core';
 import {
   countedFrom,
   heightChoices,
@@ -9,8 +8,7 @@ import {
 } from '../../core/place/move/choices';
 import type { FeaturePlacement } from '../../core/place/resolve/placement';
 import { frameOfPart, type PartAnalysis } from '../../core/toy/analyse';
-import { Press } from '../../ui/Press';
-import { Quiet } from '../../ui/text';
+import { OneOf, type OneOfProps } from '../../ui/Choice';
 import { usePartEdits } from './usePartEdits';
 
 const fromName = (from: HeightChoice['from']) =>
@@ -22,36 +20,9 @@ const fromName = (from: HeightChoice['from']) =>
         ? 'The front line'
         : `The ${from}`;
 
-/** A line of choices of which one holds. */
-function Ways<T extends string>({
-  label,
-  ways,
-  chosen,
-  onChoose,
-}: {
-  label: string;
-  ways: readonly { key: T; name: string }[];
-  chosen: T | null;
-  onChoose: (key: T) => void;
-}) {
-  if (ways.length < 2) return null;
-  return (
-    <View gap="$1" role="radiogroup" aria-label={label}>
-      <Quiet>{label}</Quiet>
-      <View flexDirection="row" flexWrap="wrap" gap="$2">
-        {ways.map(({ key, name }) => (
-          <Press
-            key={key}
-            tight
-            role="radio"
-            label={name}
-            chosen={chosen === key}
-            onPress={() => onChoose(key)}
-          />
-        ))}
-      </View>
-    </View>
-  );
+/** The ways to say one thing; where there is but one there is nothing to choose. */
+function Ways<T extends string>(ways: Omit<OneOfProps<T>, 'wraps'>) {
+  return ways.options.length < 2 ? null : <OneOf wraps {...ways} />;
 }
 
 /** What a feature goes by: it stays where it is, and from then on follows that. */
@@ -86,7 +57,7 @@ export function FeatureGoesBy({ part, feature }: { part: PartAnalysis; feature: 
       <Ways
         label="Counted up and down from"
         chosen={lying && now === null ? null : fromName(now)}
-        ways={heights(part, feature).map(({ from }) => ({ key: fromName(from), name: fromName(from) }))}
+        options={heights(part, feature).map(({ from }) => [fromName(from), fromName(from)])}
         onChoose={(wanted) =>
           edits.putFeature(feature.id, (placed, of) => {
             const choice = heights(of, placed).find(({ from }) => fromName(from) === wanted);
@@ -97,7 +68,7 @@ export function FeatureGoesBy({ part, feature }: { part: PartAnalysis; feature: 
       <Ways
         label={pair ? 'How far out' : 'How wide'}
         chosen={saidBy(feature.rule.sideways)}
-        ways={sides(part, feature).map(({ way }) => ({ key: way, name: wayName[way] }))}
+        options={sides(part, feature).map(({ way }) => [way, wayName[way]])}
         onChoose={(wanted) =>
           edits.putFeature(feature.id, (placed, of) => {
             const choice = sides(of, placed).find(({ way }) => way === wanted);

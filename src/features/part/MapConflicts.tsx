@@ -1,10 +1,10 @@
 import { Circle, G, Line, Text as SvgText } from 'react-native-svg';
+import { palette } from '../../ui/palette';
 import type { ConflictMark } from '../../core/place/check/marks';
 import { holeOnMap, type FabricMap } from '../../core/shape/map';
 import type { PartAnalysis } from '../../core/toy/analyse';
 
-const danger = '#B3261E';
-const light = '#F7F4EA';
+const { danger, thread: light } = palette;
 
 /** What is not right, where it is: a dashed ring for what has no room, a bar for a middle that misses the front, each with its sign. */
 export function MapConflicts({

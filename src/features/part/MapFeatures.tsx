@@ -1,11 +1,10 @@
 import { Circle, G, Line, Text as SvgText } from 'react-native-svg';
+import { palette } from '../../ui/palette';
 import { holeOnMap, mapPoint, type FabricMap } from '../../core/shape/map';
 import { featureColour } from '../../core/place/rule/library';
 import type { PartAnalysis } from '../../core/toy/analyse';
 
-const ink = '#161616';
-const light = '#F7F4EA';
-const marker = '#FF7A1A';
+const { ink, thread: light, marker } = palette;
 
 /** The stitched and sewn features on the map; of the chosen one the needle's points are numbered. */
 export function MapFeatures({

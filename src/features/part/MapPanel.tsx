@@ -3,6 +3,8 @@ import { View as Box } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import Svg, { Circle, G, Line, Path } from 'react-native-svg';
 import { View } from '@tamagui/core';
+import { palette } from '../../ui/palette';
+import { Fill } from '../../ui/layout';
 import { formAzimuths } from '../../core/shape/form/azimuths';
 import type { RelaxedForm } from '../../core/shape/form/relaxForm';
 import { holeOnMap } from '../../core/shape/map';
@@ -14,7 +16,6 @@ import { Icon } from '../../ui/Icon';
 import { Press } from '../../ui/Press';
 import { Body } from '../../ui/text';
 import { needsOutline, yarnColour } from '../../core/supplies/yarnColour';
-import { mapColours as colours } from './mapColours';
 import { MapConflicts } from './MapConflicts';
 import { MapFeatures } from './MapFeatures';
 import { MapHandles } from './MapHandles';
@@ -117,15 +118,7 @@ export function MapPanel({
     gridY.push(y);
 
   return (
-    <View
-      flexGrow={1}
-      flexShrink={1}
-      flexBasis={0}
-      minHeight={0}
-      position="relative"
-      backgroundColor="$mat"
-      overflow="hidden"
-    >
+    <Fill position="relative" backgroundColor="$mat" overflow="hidden">
       <GestureDetector gesture={look}>
         <Box
           style={{ flex: 1, minHeight: 0 }}
@@ -148,7 +141,7 @@ export function MapPanel({
                   x2={x}
                   y1={origin.y}
                   y2={origin.y + view.height}
-                  stroke={colours.grid}
+                  stroke={palette.matGrid}
                   strokeWidth={1 / scale}
                 />
               ))}
@@ -159,7 +152,7 @@ export function MapPanel({
                   y2={y}
                   x1={origin.x}
                   x2={origin.x + view.width}
-                  stroke={colours.grid}
+                  stroke={palette.matGrid}
                   strokeWidth={1 / scale}
                 />
               ))}
@@ -168,7 +161,7 @@ export function MapPanel({
                   <Path
                     key={`o${colour}-${shade}`}
                     d={d}
-                    stroke={colours.thread}
+                    stroke={palette.thread}
                     strokeOpacity={0.4 * (shades[shade]?.opacity ?? 1)}
                     strokeWidth={widthMm * 0.38}
                   />
@@ -189,7 +182,7 @@ export function MapPanel({
                 x2={map.middle}
                 y1={-heightMm}
                 y2={map.height + heightMm}
-                stroke={colours.thread}
+                stroke={palette.thread}
                 strokeOpacity={0.7}
                 strokeWidth={1.5 / scale}
                 strokeDasharray={`${2 / scale} ${6 / scale}`}
@@ -203,7 +196,7 @@ export function MapPanel({
                   <Line
                     key={`a${line}`}
                     {...ends}
-                    stroke={colours.marker}
+                    stroke={palette.marker}
                     strokeOpacity={0.85}
                     strokeWidth={1.2 / scale}
                   />
@@ -219,9 +212,9 @@ export function MapPanel({
                         cx={at.x}
                         cy={at.y}
                         r={eyes.rule.ring.sizeMm / 2}
-                        fill={colours.thread}
+                        fill={palette.thread}
                         fillOpacity={0.9}
-                        stroke={colours.mat}
+                        stroke={palette.mat}
                         strokeWidth={1.2 / scale}
                       />
                     ) : null}
@@ -229,11 +222,11 @@ export function MapPanel({
                       cx={at.x}
                       cy={at.y}
                       r={r}
-                      fill="#121212"
-                      stroke={colours.marker}
+                      fill={palette.eye}
+                      stroke={palette.marker}
                       strokeWidth={2.5 / scale}
                     />
-                    <Circle cx={at.x - r * 0.3} cy={at.y - r * 0.35} r={r * 0.24} fill="#fff" />
+                    <Circle cx={at.x - r * 0.3} cy={at.y - r * 0.35} r={r * 0.24} fill={palette.glint} />
                   </G>
                 );
               })}
@@ -243,7 +236,7 @@ export function MapPanel({
                   cy={middleOf(map.points, selected).y}
                   r={widthMm * 0.75}
                   fill="none"
-                  stroke={colours.marker}
+                  stroke={palette.marker}
                   strokeWidth={3 / scale}
                 />
               ) : null}
@@ -281,7 +274,7 @@ export function MapPanel({
           </View>
         </View>
       ) : null}
-    </View>
+    </Fill>
   );
 }
 

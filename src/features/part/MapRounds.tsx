@@ -1,8 +1,8 @@
 import { G, Path, Text as SvgText } from 'react-native-svg';
+import { palette } from '../../ui/palette';
 import { wrapAngle } from '../../core/shape/azimuth';
 import { mapPoint } from '../../core/shape/map';
 import type { PartAnalysis } from '../../core/toy/analyse';
-import { mapColours as colours } from './mapColours';
 
 /** Row numbers, every fifth and those beside the lines of holes in hand, at the edge of the panel. */
 export function RoundNumbers({
@@ -38,7 +38,7 @@ export function RoundNumbers({
   // Along the left edge; of a part that lies, whose rounds run upright, along the lower one.
   const whole = fabric.rounds * map.gauge.heightMm;
   const endWords = {
-    fill: colours.thread,
+    fill: palette.thread,
     fontSize: 14 / scale,
     fontFamily: 'AtkinsonHyperlegibleNext_400Regular',
   };
@@ -55,14 +55,14 @@ export function RoundNumbers({
           <G key={round}>
             <SvgText
               {...words}
-              fill={colours.mat}
-              stroke={colours.mat}
+              fill={palette.mat}
+              stroke={palette.mat}
               strokeWidth={5 / scale}
               strokeLinejoin="round"
             >
               {fabric.label[round - 1]}
             </SvgText>
-            <SvgText {...words} fill={near.has(round) ? colours.marker : colours.thread}>
+            <SvgText {...words} fill={near.has(round) ? palette.marker : palette.thread}>
               {fabric.label[round - 1]}
             </SvgText>
           </G>
@@ -107,5 +107,5 @@ export function RoundStarts({ part }: { part: PartAnalysis }) {
       ? `M${foot.x.toFixed(1)} ${at.y.toFixed(1)}h${on.toFixed(1)}`
       : `M${at.x.toFixed(1)} ${foot.y.toFixed(1)}v${on.toFixed(1)}`;
   }
-  return <Path d={d} stroke="#A996FF" strokeWidth={map.gauge.widthMm * 0.16} />;
+  return <Path d={d} stroke={palette.chosen} strokeWidth={map.gauge.widthMm * 0.16} />;
 }

@@ -4,6 +4,7 @@ import { useMedia, View } from '@tamagui/core';
 import { useForm } from '../../data/useForm';
 import { useToy } from '../../data/useToy';
 import { Empty, Page } from '../../ui/Page';
+import { Fill } from '../../ui/layout';
 import { Scroll } from '../../ui/Scroll';
 import { Tabs } from '../../ui/Tabs';
 import { Guard } from '../../ui/Guard';
@@ -24,6 +25,7 @@ import { RoundsPanel } from './RoundsPanel';
 import { StopsPanel } from './StopsPanel';
 import { TextPanel } from './TextPanel';
 import type { PartAnalysis } from '../../core/toy/analyse';
+import { nameOfToy } from '../../core/toy/toyCard';
 import { besideFace, toSettle } from '../../core/toy/toSettle';
 
 const views = [
@@ -40,14 +42,31 @@ const isView = (name: string | undefined): name is ViewKey => views.some(({ key 
 /** A part with nothing in it yet begins with the writing. */
 const beginning = (part: PartAnalysis): ViewKey => (part.checks.length > 0 ? 'rounds' : 'text');
 
-const fill = { flexGrow: 1, flexShrink: 1, flexBasis: 0, minHeight: 0, minWidth: 0 } as const;
+/** A part that is open, with what is chosen on it. */
+interface OpenPart {
+  part: PartAnalysis;
+  form3d: ReturnType<typeof useForm>;
+  feature: string;
+  setFeature: (id: string) => void;
+  selected: number | null;
+  setSelected: (stitch: number | null) => void;
+  comparing: Comparing;
+  setComparing: (comparing: Comparing) => void;
+}
+
+interface PartScreenProps {
+  /** the lasting id of the part */
+  id: string;
+  /** the view to begin with */
+  first?: string;
+}
 
 /** One part: its text, its rounds, the map with the eyes, the stops. Tabs on a phone; side by side where there is room. */
-export function PartScreen({ index, first }: { index: number; first?: string }) {
+export function PartScreen({ id, first }: PartScreenProps) {
   const router = useRouter();
   const { wide } = useMedia();
-  const { analysis, editor } = useToy();
-  const part = analysis.parts[index];
+  const { analysis, editor, idOf } = useToy();
+  const part = analysis.parts.find((one) => idOf(one) === id);
   const [chosen, setView] = useState<ViewKey | null>(isView(first) ? first : null);
   // A part just added is there a moment later: how it begins is settled once it is.
   if (chosen === null && part) setView(beginning(part));
@@ -55,228 +74,259 @@ export function PartScreen({ index, first }: { index: number; first?: string }) 
   const form3d = useForm(wide || view === 'form' || view === 'map' ? part : undefined);
   const [feature, setFeature] = useState('eyes');
   const [comparing, setComparing] = useState<Comparing>({ remembered: [], open: false });
-  const others = useOthers(comparing.open ? part : undefined, comparing.remembered);
   const [selected, setSelected] = useState<number | null>(null);
-  const toyName = analysis.pattern.header.name ?? analysis.parts[0]?.source.name ?? 'Toy';
-  const back = { name: `Back to ${toyName}`, go: () => router.replace(`/toy/${editor.id}`) };
+  const open: OpenPart | null = part
+    ? { part, form3d, feature, setFeature, selected, setSelected, comparing, setComparing }
+    : null;
+  const toyName = nameOfToy(analysis);
   const choose = (next: ViewKey) => {
     setView(next);
     router.setParams({ view: next });
   };
-  const compare =
-    comparing.open && part && form3d.form && others.length > 0 ? (
-      <CompareForms
-        part={part}
-        form={form3d.form}
-        others={others}
-        onClose={() => setComparing({ ...comparing, open: false })}
-        onKeep={({ text }) => {
-          editor.step(text);
-          setComparing({ ...comparing, open: false });
-        }}
-      />
-    ) : null;
-  const wrong = part ? besideFace(part).filter(({ severity }) => severity === 'error').length : 0;
-  const open = part ? toSettle(part).size : 0;
-  const marks: Partial<Record<ViewKey, { count: number; word: string }>> = {
-    ...(wrong > 0 ? { rounds: { count: wrong, word: 'wrong' } } : {}),
-    ...(open > 0 ? { map: { count: open, word: 'to settle' } } : {}),
-  };
-  // A panel that breaks leaves the others as they are; from it the text is a tap away.
-  const toText = wide ? undefined : <Press label="To the text" onPress={() => choose('text')} />;
-  const guarded = (what: string, panel: ReactNode) => (
-    <Guard what={what} actions={toText} resetKeys={[part]}>
-      {panel}
-    </Guard>
-  );
   // Not tried again by itself: that would take the plain text away from under the typing.
-  const textPanel = (
+  const text = (
     <Guard what="The marked text" instead={<PlainText />}>
       <TextPanel onLook={wide ? undefined : () => choose('rounds')} />
     </Guard>
   );
-  const missing = <Empty>This part has no rounds yet. Write them in the text.</Empty>;
-  if (wide) {
-    return (
-      <Page
-        title={part?.source.name ?? 'Part'}
-        aside={<SaveLine name={toyName} />}
-        back={back}
-        actions={<UndoButtons />}
-        scrolls={false}
-      >
-        <SaveTrouble />
-        <View {...fill} flexDirection="row">
-          <View {...fill} borderRightWidth={1} borderColor="$line">
-            <View {...fill} padding="$3">
-              {textPanel}
-            </View>
-            <View {...fill} borderTopWidth={1} borderColor="$line">
-              <Scroll label="Rounds">
-                {part ? guarded('The rounds', <RoundsPanel part={part} index={index} />) : missing}
-              </Scroll>
-            </View>
-          </View>
-          <View {...fill} flexGrow={1.2}>
-            {guarded(
-              'The map',
-              compare ??
-                (part && part.fabric.rounds > 0 ? (
-                  <MapPanel
-                    part={part}
-                    form={form3d.form}
-                    selected={selected}
-                    onSelect={setSelected}
-                    feature={feature}
-                    onFeature={setFeature}
-                  />
-                ) : (
-                  <View {...fill} backgroundColor="$mat" />
-                )),
-            )}
-          </View>
-          <View {...fill} borderLeftWidth={1} borderColor="$line">
-            <View {...fill} flexGrow={1}>
-              {part && part.fabric.rounds > 0 ? (
-                guarded(
-                  'The form',
-                  <FormPanel part={part} form3d={form3d} selected={selected} onSelect={setSelected} />,
-                )
-              ) : (
-                <View {...fill} backgroundColor="$mat" />
-              )}
-            </View>
-            <View {...fill} flexGrow={1.1}>
-              <Scroll label="Eyes and stops">
-                {part
-                  ? guarded(
-                      'The answer',
-                      <View gap="$4">
-                        <FaceBar part={part} chosen={feature} onChoose={setFeature} />
-                        <FaceAnswer
-                          part={part}
-                          form={form3d.form}
-                          chosen={feature}
-                          comparing={comparing}
-                          onComparing={setComparing}
-                          pads={<FacePads part={part} chosen={feature} />}
-                        />
-                        <Title render="h2" margin={0}>
-                          Stops
-                        </Title>
-                        <StopsPanel part={part} />
-                        <Title render="h2" margin={0}>
-                          Form
-                        </Title>
-                        <FormFacts part={part} form3d={form3d} selected={selected} />
-                      </View>,
-                    )
-                  : missing}
-              </Scroll>
-            </View>
-          </View>
-        </View>
-      </Page>
-    );
-  }
   return (
-    <View {...fill}>
+    <Fill>
       <Page
         title={part?.source.name ?? 'Part'}
         aside={<SaveLine name={toyName} />}
-        back={back}
+        back={{ name: `Back to ${toyName}`, go: () => router.replace(`/toy/${editor.id}`) }}
         actions={<UndoButtons />}
         scrolls={false}
       >
         <SaveTrouble />
-        {view === 'text' ? (
-          <View {...fill} padding="$3">
-            {textPanel}
-          </View>
-        ) : null}
-        {view !== 'text' && !part ? missing : null}
-        {view === 'rounds' && part ? (
-          <Scroll label="Rounds">{guarded('The rounds', <RoundsPanel part={part} index={index} />)}</Scroll>
-        ) : null}
-        {view === 'stops' && part ? (
-          <Scroll label="Stops">{guarded('The stops', <StopsPanel part={part} />)}</Scroll>
-        ) : null}
-        {view === 'form' && part ? (
-          part.fabric.rounds > 0 ? (
-            <>
-              <View {...fill} flexGrow={1.7}>
-                {guarded(
-                  'The form',
-                  <FormPanel part={part} form3d={form3d} selected={selected} onSelect={setSelected} />,
-                )}
-              </View>
-              <View {...fill}>
-                <Scroll label="Size and stuffing">
-                  {guarded(
-                    'Size and stuffing',
-                    <FormFacts part={part} form3d={form3d} selected={selected} />,
-                  )}
-                </Scroll>
-              </View>
-            </>
-          ) : (
-            missing
-          )
-        ) : null}
-        {view === 'map' && part ? (
-          part.fabric.rounds > 0 ? (
-            <>
-              <View {...fill} flexGrow={1.15}>
-                {guarded(
-                  'The map',
-                  compare ?? (
-                    <MapPanel
-                      part={part}
-                      form={form3d.form}
-                      selected={selected}
-                      onSelect={setSelected}
-                      feature={feature}
-                      onFeature={setFeature}
-                    />
-                  ),
-                )}
-              </View>
-              {guarded(
-                'The line of features',
-                <FaceBar part={part} chosen={feature} onChoose={setFeature} />,
-              )}
-              <View {...fill} flexGrow={1}>
-                <Scroll key={feature} label="Eyes">
-                  {guarded(
-                    'The answer',
-                    <View gap="$4">
-                      {selected !== null && form3d.form && selected < form3d.form.nodes.stitches ? (
-                        <ChosenStitch part={part} form={form3d.form} stitch={selected} />
-                      ) : null}
-                      <FaceAnswer
-                        part={part}
-                        form={form3d.form}
-                        chosen={feature}
-                        comparing={comparing}
-                        onComparing={setComparing}
-                      />
-                    </View>,
-                  )}
-                </Scroll>
-              </View>
-              {guarded('The pads', <FacePads part={part} chosen={feature} />)}
-            </>
-          ) : (
-            missing
-          )
-        ) : null}
+        {wide ? (
+          <SideBySide open={open} text={text} />
+        ) : (
+          <OneView view={view} open={open} text={text} toText={() => choose('text')} />
+        )}
       </Page>
-      <Tabs
-        label="Views of this part"
-        tabs={views.map((tab) => ({ ...tab, mark: marks[tab.key] }))}
-        chosen={view}
-        onChoose={choose}
-      />
-    </View>
+      {wide ? null : (
+        <Tabs
+          label="Views of this part"
+          tabs={views.map((tab) => ({ ...tab, mark: part && markOf(part, tab.key) }))}
+          chosen={view}
+          onChoose={choose}
+        />
+      )}
+    </Fill>
+  );
+}
+
+/** What the tab of a view counts: what is wrong in the rounds, what is open on the map. */
+function markOf(part: PartAnalysis, view: ViewKey): { count: number; word: string } | undefined {
+  const wrong = besideFace(part).filter(({ severity }) => severity === 'error').length;
+  const open = toSettle(part).size;
+  if (view === 'rounds' && wrong > 0) return { count: wrong, word: 'wrong' };
+  if (view === 'map' && open > 0) return { count: open, word: 'to settle' };
+  return undefined;
+}
+
+const NothingYet = () => <Empty>This part has no rounds yet. Write them in the text.</Empty>;
+const EmptyMat = () => <Fill backgroundColor="$mat" />;
+
+/** Everything at once, where there is room. */
+function SideBySide({ open, text }: { open: OpenPart | null; text: ReactNode }) {
+  const worked = open !== null && open.part.fabric.rounds > 0;
+  return (
+    <Fill flexDirection="row">
+      <Fill borderRightWidth={1} borderColor="$line">
+        <Fill padding="$3">{text}</Fill>
+        <Fill borderTopWidth={1} borderColor="$line">
+          <Scroll label="Rounds">
+            {open ? (
+              <Guarded what="The rounds" part={open.part}>
+                <RoundsPanel part={open.part} />
+              </Guarded>
+            ) : (
+              <NothingYet />
+            )}
+          </Scroll>
+        </Fill>
+      </Fill>
+      <Fill flexGrow={1.2}>{worked ? <MapOrComparison open={open} /> : <EmptyMat />}</Fill>
+      <Fill borderLeftWidth={1} borderColor="$line">
+        <Fill>{worked ? <TurnedForm open={open} /> : <EmptyMat />}</Fill>
+        <Fill flexGrow={1.1}>
+          <Scroll label="Eyes and stops">{open ? <Answers open={open} /> : <NothingYet />}</Scroll>
+        </Fill>
+      </Fill>
+    </Fill>
+  );
+}
+
+/** The answer, the stops and the sizes, one below the other. */
+function Answers({ open }: { open: OpenPart }) {
+  const { part, form3d, feature, setFeature, selected, comparing, setComparing } = open;
+  return (
+    <Guarded what="The answer" part={part}>
+      <View gap="$4">
+        <FaceBar part={part} chosen={feature} onChoose={setFeature} />
+        <FaceAnswer
+          part={part}
+          form={form3d.form}
+          chosen={feature}
+          comparing={comparing}
+          onComparing={setComparing}
+          pads={<FacePads part={part} chosen={feature} />}
+        />
+        <Title render="h2" margin={0}>
+          Stops
+        </Title>
+        <StopsPanel part={part} />
+        <Title render="h2" margin={0}>
+          Form
+        </Title>
+        <FormFacts part={part} form3d={form3d} selected={selected} />
+      </View>
+    </Guarded>
+  );
+}
+
+interface OneViewProps {
+  view: ViewKey;
+  open: OpenPart | null;
+  text: ReactNode;
+  toText: () => void;
+}
+
+/** One view at a time, for a phone. */
+function OneView({ view, open, text, toText }: OneViewProps) {
+  if (view === 'text') return <Fill padding="$3">{text}</Fill>;
+  const needsRounds = view === 'map' || view === 'form';
+  if (!open || (needsRounds && open.part.fabric.rounds === 0)) return <NothingYet />;
+  const { part } = open;
+  if (view === 'map') return <MapView open={open} toText={toText} />;
+  if (view === 'form') return <FormView open={open} toText={toText} />;
+  const isRounds = view === 'rounds';
+  return (
+    <Scroll label={isRounds ? 'Rounds' : 'Stops'}>
+      <Guarded what={isRounds ? 'The rounds' : 'The stops'} part={part} toText={toText}>
+        {isRounds ? <RoundsPanel part={part} /> : <StopsPanel part={part} />}
+      </Guarded>
+    </Scroll>
+  );
+}
+
+interface ViewProps {
+  open: OpenPart;
+  toText: () => void;
+}
+
+function FormView({ open, toText }: ViewProps) {
+  const { part, form3d, selected } = open;
+  return (
+    <>
+      <Fill flexGrow={1.7}>
+        <TurnedForm open={open} toText={toText} />
+      </Fill>
+      <Fill>
+        <Scroll label="Size and stuffing">
+          <Guarded what="Size and stuffing" part={part} toText={toText}>
+            <FormFacts part={part} form3d={form3d} selected={selected} />
+          </Guarded>
+        </Scroll>
+      </Fill>
+    </>
+  );
+}
+
+function MapView({ open, toText }: ViewProps) {
+  const { part, form3d, feature, setFeature, selected, comparing, setComparing } = open;
+  const { form } = form3d;
+  return (
+    <>
+      <Fill flexGrow={1.15}>
+        <MapOrComparison open={open} toText={toText} />
+      </Fill>
+      <Guarded what="The line of features" part={part} toText={toText}>
+        <FaceBar part={part} chosen={feature} onChoose={setFeature} />
+      </Guarded>
+      <Fill>
+        <Scroll key={feature} label="Eyes">
+          <Guarded what="The answer" part={part} toText={toText}>
+            <View gap="$4">
+              {selected !== null && form && selected < form.nodes.stitches ? (
+                <ChosenStitch part={part} form={form} stitch={selected} />
+              ) : null}
+              <FaceAnswer
+                part={part}
+                form={form}
+                chosen={feature}
+                comparing={comparing}
+                onComparing={setComparing}
+              />
+            </View>
+          </Guarded>
+        </Scroll>
+      </Fill>
+      <Guarded what="The pads" part={part} toText={toText}>
+        <FacePads part={part} chosen={feature} />
+      </Guarded>
+    </>
+  );
+}
+
+/** The map, or in its place the arrangements of the face side by side. */
+function MapOrComparison({ open, toText }: { open: OpenPart; toText?: () => void }) {
+  const { part, form3d, feature, setFeature, selected, setSelected, comparing, setComparing } = open;
+  const { editor } = useToy();
+  const { form } = form3d;
+  const others = useOthers(comparing.open ? part : undefined, comparing.remembered);
+  const compares = comparing.open && form !== null && others.length > 0;
+  const close = () => setComparing({ ...comparing, open: false });
+  return (
+    <Guarded what="The map" part={part} toText={toText}>
+      {compares ? (
+        <CompareForms
+          part={part}
+          form={form}
+          others={others}
+          onClose={close}
+          onKeep={({ text }) => {
+            editor.step(text);
+            close();
+          }}
+        />
+      ) : (
+        <MapPanel
+          part={part}
+          form={form}
+          selected={selected}
+          onSelect={setSelected}
+          feature={feature}
+          onFeature={setFeature}
+        />
+      )}
+    </Guarded>
+  );
+}
+
+function TurnedForm({ open, toText }: { open: OpenPart; toText?: () => void }) {
+  const { part, form3d, selected, setSelected } = open;
+  return (
+    <Guarded what="The form" part={part} toText={toText}>
+      <FormPanel part={part} form3d={form3d} selected={selected} onSelect={setSelected} />
+    </Guarded>
+  );
+}
+
+interface GuardedProps {
+  what: string;
+  part: PartAnalysis;
+  toText?: () => void;
+  children: ReactNode;
+}
+
+/** A panel that breaks leaves the others as they are; from it the text is a tap away. */
+function Guarded({ what, part, toText, children }: GuardedProps) {
+  return (
+    <Guard what={what} actions={toText && <Press label="To the text" onPress={toText} />} resetKeys={[part]}>
+      {children}
+    </Guard>
   );
 }

@@ -27,7 +27,7 @@ const mostNotes = 20;
 const cardsAtOnce = 120;
 
 /** Every round as a card: read, counted, and to be changed with the thumb. The text says the same. */
-export function RoundsPanel({ part, index }: { part: PartAnalysis; index: number }) {
+export function RoundsPanel({ part }: { part: PartAnalysis }) {
   const { analysis, editor, text } = useToy();
   const edits = usePartEdits(part);
   const [open, setOpen] = useState<number | null>(null);
@@ -54,12 +54,12 @@ export function RoundsPanel({ part, index }: { part: PartAnalysis; index: number
       return;
     }
     setOpen(null);
-    if (kind === 'duplicate') editor.step(duplicateRound(text, index, card));
-    else if (kind === 'delete') editor.step(deleteRound(text, index, card));
-    else editor.step(moveRound(text, index, source, card, kind === 'up' ? -1 : 1));
+    if (kind === 'duplicate') editor.step(duplicateRound(text, source, card));
+    else if (kind === 'delete') editor.step(deleteRound(text, source, card));
+    else editor.step(moveRound(text, source, card, kind === 'up' ? -1 : 1));
   };
   const add = (after: RoundCard | null) => (body: string, count?: number) => {
-    editor.step(insertRound(text, index, source, after, body, count));
+    editor.step(insertRound(text, source, { after, body, count }));
     setAdding(null);
     setOpen(null);
   };

@@ -1,5 +1,7 @@
 import { useTheme, View } from '@tamagui/core';
 import { Text as Words, TextInput, View as Box } from 'react-native';
+import { palette } from '../../ui/palette';
+import { Fill } from '../../ui/layout';
 import type { Problem } from '../../core/notation/problem';
 import { useToy } from '../../data/useToy';
 import { Field } from '../../ui/Field';
@@ -28,11 +30,7 @@ export function TextPanel({ onLook }: { onLook?: () => void }) {
     return <Field label="Pattern text" multiline value={text} onChange={editor.setText} />;
   return (
     <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={220} gap="$2">
-      <View
-        flexGrow={1}
-        flexShrink={1}
-        flexBasis={0}
-        minHeight={0}
+      <Fill
         borderWidth={1}
         borderColor="$edge"
         borderRadius="$2"
@@ -45,7 +43,7 @@ export function TextPanel({ onLook }: { onLook?: () => void }) {
             <Box aria-hidden style={{ paddingVertical: 12 }}>
               {lines.map((line, index) => {
                 const problem = marked.get(index + 1);
-                const colour = problem?.severity === 'error' ? theme.danger.val : '#FF7A1A';
+                const colour = problem?.severity === 'error' ? theme.danger.val : palette.marker;
                 const at = Math.max(0, Math.min((problem?.column ?? 1) - 1, line.length - 1));
                 return (
                   <Box
@@ -117,7 +115,7 @@ export function TextPanel({ onLook }: { onLook?: () => void }) {
             />
           </Box>
         </Scroll>
-      </View>
+      </Fill>
       {marked.size > 0 && onLook ? (
         <Press
           label={marked.size === 1 ? 'One line needs a look' : `${marked.size} lines need a look`}

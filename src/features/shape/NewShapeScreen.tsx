@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { View } from '@tamagui/core';
+import { Fill } from '../../ui/layout';
 import { useShelfActions } from '../../data/useShelf';
 import { Notice } from '../../ui/Notice';
 import { ShapeScreen } from './ShapeScreen';
@@ -13,13 +13,13 @@ export function NewShapeScreen() {
   const take = async (text: string) => {
     try {
       const toy = await create.mutateAsync(`Toy: New toy\n\n${text}`);
-      router.replace(`/toy/${toy.id}/0`);
+      router.replace(`/toy/${toy.id}/${toy.document.parts[0]?.id ?? ''}`);
     } catch {
       setFailed(true);
     }
   };
   return (
-    <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0}>
+    <Fill>
       {failed ? (
         <Notice tone="wrong" live>
           The browser would not save the toy. Try again.
@@ -29,6 +29,6 @@ export function NewShapeScreen() {
         back={{ name: 'Back to the shelf', go: () => router.replace('/') }}
         onTake={(text) => void take(text)}
       />
-    </View>
+    </Fill>
   );
 }

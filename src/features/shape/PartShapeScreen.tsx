@@ -5,11 +5,8 @@ import { ShapeScreen } from './ShapeScreen';
 /** One more part for a toy, from a shape, in the toy's own gauge and terms. */
 export function PartShapeScreen() {
   const router = useRouter();
-  const { analysis, editor, text } = useToy();
-  const take = (part: string) => {
-    editor.step(`${text.replace(/\s*$/, '')}\n\n${part}`);
-    router.replace(`/toy/${editor.id}/${analysis.parts.length}`);
-  };
+  const { analysis, editor } = useToy();
+  const take = (part: string) => router.replace(`/toy/${editor.id}/${editor.addPart(part)}`);
   return (
     <ShapeScreen
       gauge={analysis.gauge}

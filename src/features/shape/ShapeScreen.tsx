@@ -1,11 +1,13 @@
 import { View } from '@tamagui/core';
 import { useMemo, useState } from 'react';
+import { Card, Row } from '../../ui/layout';
 import { forms, formText, type FormKind } from '../../core/shape/forms/formText';
 import { assumedGauge, type Gauge } from '../../core/shape/gauge';
 import type { Terms } from '../../core/notation/terms';
 import { partPicture } from '../../core/toy/toyCard';
 import { analyseToy } from '../../core/toy/analyse';
 import { Icon } from '../../ui/Icon';
+import { OneOf } from '../../ui/Choice';
 import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { Answer, Body, Quiet } from '../../ui/text';
@@ -55,17 +57,14 @@ export function ShapeScreen({ gauge = assumedGauge, terms = 'us', back, onTake }
       back={back}
       foot={<Press tone="primary" label="Take these rounds" onPress={() => onTake(text)} />}
     >
-      <View flexDirection="row" flexWrap="wrap" gap="$2" role="radiogroup" aria-label="Shape">
-        {kinds.map((key) => (
-          <Press
-            key={key}
-            role="radio"
-            label={forms[key].name}
-            chosen={key === kind}
-            onPress={() => choose(key)}
-          />
-        ))}
-      </View>
+      <OneOf
+        wraps
+        unlabelled
+        label="Shape"
+        options={kinds.map((key) => [key, forms[key].name])}
+        chosen={kind}
+        onChoose={choose}
+      />
       <View flexDirection="row" gap="$4" alignItems="center">
         <ToyPicture picture={picture} name={form.name} size={148} />
         <View flexGrow={1} flexShrink={1} flexBasis={0} gap="$1" role="status">
@@ -78,14 +77,7 @@ export function ShapeScreen({ gauge = assumedGauge, terms = 'us', back, onTake }
       {form.height !== null ? (
         <Size label={kind === 'oval' ? 'Length' : 'Height'} value={height} onChange={setHeight} />
       ) : null}
-      <View
-        backgroundColor="$sheet"
-        borderRadius="$3"
-        borderWidth={1}
-        borderColor="$line"
-        padding="$3"
-        aria-label="The rounds"
-      >
+      <Card aria-label="The rounds">
         {text
           .trim()
           .split('\n')
@@ -93,7 +85,7 @@ export function ShapeScreen({ gauge = assumedGauge, terms = 'us', back, onTake }
           .map((line, index) => (
             <Body key={index}>{line}</Body>
           ))}
-      </View>
+      </Card>
     </Page>
   );
 }
@@ -109,7 +101,7 @@ function Size({
 }) {
   const to = (n: number) => onChange(Math.max(smallest, Math.min(largest, n)));
   return (
-    <View flexDirection="row" alignItems="center" gap="$2" role="group" aria-label={label}>
+    <Row role="group" aria-label={label}>
       <Press
         name={`${label}: 5 mm less`}
         icon={<Icon name="minus" />}
@@ -128,6 +120,6 @@ function Size({
         disabled={value >= largest}
         onPress={() => to(value + 5)}
       />
-    </View>
+    </Row>
   );
 }

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { createElement, useMemo } from 'react';
 import { View } from '@tamagui/core';
+import { Fill } from '../../ui/layout';
 import { buildSheet } from '../../core/toy/sheet/buildSheet';
 import { sheetBody, sheetCss } from '../../core/toy/sheet/sheetHtml';
 import { sheetMarkdown } from '../../core/toy/sheet/sheetMarkdown';
@@ -24,7 +25,7 @@ export function SheetScreen() {
   // The sheet is written by our own core, which escapes all that comes from the maker's text.
   const body = useMemo(() => ({ __html: sheetBody(sheet) }), [sheet]);
   return (
-    <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0}>
+    <Fill>
       <Page
         title="Sheet"
         aside={<SaveLine name={sheet.title} />}
@@ -58,6 +59,6 @@ export function SheetScreen() {
         )}
       </Page>
       <ToyTabs chosen="sheet" key={editor.id} />
-    </View>
+    </Fill>
   );
 }

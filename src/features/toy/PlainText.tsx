@@ -1,4 +1,5 @@
 import { View } from '@tamagui/core';
+import { Row } from '../../ui/layout';
 import { useToyText } from '../../data/useToy';
 import { Field } from '../../ui/Field';
 import { saveFile } from '../../ui/files';
@@ -12,10 +13,10 @@ export function PlainText() {
   return (
     <View gap="$2" flexGrow={1} flexShrink={1} minHeight={0}>
       <SaveTrouble />
-      <View flexDirection="row" gap="$2" alignItems="center">
+      <Row>
         <UndoButtons />
         <Press label="Save the text to a file" onPress={() => saveFile('pattern.txt', text, 'text/plain')} />
-      </View>
+      </Row>
       <Field label="Pattern text" multiline value={text} onChange={editor.setText} />
     </View>
   );

@@ -1,7 +1,9 @@
 import { useRouter } from 'expo-router';
 import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
+import { Card, Fill } from '../../ui/layout';
 import { eyeAddress } from '../../core/place/words/directions';
+import type { PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
 import { Empty, Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
@@ -20,16 +22,15 @@ import { UndoButtons } from './UndoButtons';
 /** A toy: its parts, each a tap away. */
 export function ToyScreen() {
   const router = useRouter();
-  const { analysis, editor, text } = useToy();
+  const { analysis, editor, text, idOf } = useToy();
   const name = nameOfToy(analysis);
   const addPart = () => {
-    editor.step(
-      `${text.replace(/\s*$/, '')}\n\nPart ${analysis.parts.length + 1}:\nR1: 6 sc in magic ring [6]\n`,
-    );
-    router.push(`/toy/${editor.id}/${analysis.parts.length}?view=text`);
+    const id = editor.addPart(`Part ${analysis.parts.length + 1}:\nR1: 6 sc in magic ring [6]\n`);
+    router.push(`/toy/${editor.id}/${id}?view=text`);
   };
+  const openPart = (part: PartAnalysis) => router.push(`/toy/${editor.id}/${idOf(part)}`);
   return (
-    <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0}>
+    <Fill>
       <Page
         title={name}
         aside={<SaveLine name="Parts" />}
@@ -51,7 +52,7 @@ export function ToyScreen() {
           </>
         ) : null}
         <View render="ul" margin={0} padding={0} gap="$3" aria-label="Parts">
-          {analysis.parts.map((part, index) => {
+          {analysis.parts.map((part) => {
             const wrong = new Set(
               besideFace(part)
                 .filter(({ severity }) => severity === 'error')
@@ -60,29 +61,18 @@ export function ToyScreen() {
             const open = toSettle(part).size;
             const stop = part.stops.stops[0];
             return (
-              <View render="li" key={part.source.id} style={{ listStyleType: 'none' }}>
+              <View render="li" key={idOf(part)} style={{ listStyleType: 'none' }}>
                 <Guard
                   what={`The card of ${part.source.name}`}
-                  actions={
-                    <Press label="Open it" onPress={() => router.push(`/toy/${editor.id}/${index}`)} />
-                  }
+                  actions={<Press label="Open it" onPress={() => openPart(part)} />}
                   resetKeys={[part]}
                 >
                   <Pressable
                     role="link"
                     aria-label={`Open ${part.source.name}`}
-                    onPress={() => router.push(`/toy/${editor.id}/${index}`)}
+                    onPress={() => openPart(part)}
                   >
-                    <View
-                      backgroundColor="$sheet"
-                      borderRadius="$3"
-                      borderWidth={1}
-                      borderColor="$line"
-                      padding="$3"
-                      flexDirection="row"
-                      gap="$3"
-                      alignItems="center"
-                    >
+                    <Card flexDirection="row" gap="$3" alignItems="center">
                       <ToyPicture
                         picture={partPicture(part, analysis.pattern.header)}
                         name={part.source.name}
@@ -111,7 +101,7 @@ export function ToyScreen() {
                           <Quiet>First stop after round {stop.after}</Quiet>
                         ) : null}
                       </View>
-                    </View>
+                    </Card>
                   </Pressable>
                 </Guard>
               </View>
@@ -124,7 +114,7 @@ export function ToyScreen() {
         </View>
       </Page>
       <ToyTabs chosen="parts" />
-    </View>
+    </Fill>
   );
 }
 

@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { View as Box } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { palette } from '../../ui/palette';
 
-const colours = { mat: '#0F4A45', thread: '#F7F4EA', marker: '#FF7A1A', yarn: '#DCC8A4' };
+const colours = palette;
 const [across, rounds] = [14, 12];
 
 /** A swatch of plain stitches: columns lean by `lean` stitches a round, against the direction of work (to the left going up). */

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
+import { Fill } from '../../ui/layout';
 import { gaugeFromTable, yarnsByThickness, type YarnWeightKey } from '../../core/shape/yarnWeights';
 import { leanOfSpiral } from '../../core/shape/gauge';
 import { analyseToy } from '../../core/toy/analyse';
@@ -11,6 +12,7 @@ import { putYarn } from '../../core/toy/yarnInText';
 import { useToy } from '../../data/useToy';
 import { useYarns } from '../../data/useYarns';
 import { Notice } from '../../ui/Notice';
+import { Choice, OneOf } from '../../ui/Choice';
 import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { Answer, Body, Quiet, Title } from '../../ui/text';
@@ -20,14 +22,14 @@ import { UndoButtons } from '../toy/UndoButtons';
 import { Changes } from './Changes';
 import { yarnLine } from './YarnsScreen';
 
-type Choice = { kind: 'yarn'; id: string } | { kind: 'weight'; key: YarnWeightKey };
+type Chosen = { kind: 'yarn'; id: string } | { kind: 'weight'; key: YarnWeightKey };
 
 /** Which yarn a toy is worked in, and what another one would make of it. */
 export function ToyYarnScreen() {
   const router = useRouter();
   const { analysis, editor, text } = useToy();
   const { data: yarns } = useYarns();
-  const [choice, setChoice] = useState<Choice | null>(null);
+  const [choice, setChoice] = useState<Chosen | null>(null);
   const { gauge, pattern } = analysis;
   const said = pattern.header.gauge;
 
@@ -57,7 +59,7 @@ export function ToyYarnScreen() {
   );
 
   return (
-    <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={0}>
+    <Fill>
       <Page
         title={pattern.header.name ?? 'Toy'}
         aside={<SaveLine name="Yarn" />}
@@ -90,7 +92,7 @@ export function ToyYarnScreen() {
         <Title render="h2" margin={0}>
           From your yarn shelf
         </Title>
-        <View gap="$2" role="radiogroup" aria-label="Your yarns">
+        <Choice column unlabelled label="Your yarns">
           {(yarns ?? []).map((yarn) => (
             <View key={yarn.id} gap="$1">
               <Press
@@ -105,24 +107,20 @@ export function ToyYarnScreen() {
           {yarns?.length === 0 ? (
             <Quiet>No yarn is kept yet. Ten stitches and a ruler make one.</Quiet>
           ) : null}
-        </View>
+        </Choice>
         <Press label="Add or measure a yarn" onPress={() => router.push(`/yarns/new?toy=${editor.id}`)} />
 
         <Title render="h2" margin={0}>
           This toy in another yarn
         </Title>
-        <View flexDirection="row" flexWrap="wrap" gap="$2" role="radiogroup" aria-label="Another thickness">
-          {yarnsByThickness.map(({ key, name }) => (
-            <Press
-              key={key}
-              role="radio"
-              tight
-              label={name}
-              chosen={choice?.kind === 'weight' && choice.key === key}
-              onPress={() => setChoice({ kind: 'weight', key })}
-            />
-          ))}
-        </View>
+        <OneOf
+          wraps
+          unlabelled
+          label="Another thickness"
+          options={yarnsByThickness.map(({ key, name }) => [key, name])}
+          chosen={choice?.kind === 'weight' ? choice.key : null}
+          onChoose={(key) => setChoice({ kind: 'weight', key })}
+        />
 
         {next !== null ? (
           <View gap="$3" role="region" aria-label="What would change">
@@ -151,6 +149,6 @@ export function ToyYarnScreen() {
         ) : null}
       </Page>
       <ToyTabs chosen="yarn" />
-    </View>
+    </Fill>
   );
 }

@@ -9,6 +9,7 @@ import { putYarn } from '../../core/toy/yarnInText';
 import { nameOfToy } from '../../core/toy/toyCard';
 import { useToysIn, useYarnActions, useYarns } from '../../data/useYarns';
 import { newYarn } from '../../data/yarns';
+import { OneOf } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Notice } from '../../ui/Notice';
 import { NumberStep } from '../../ui/NumberStep';
@@ -91,21 +92,13 @@ function YarnForm({ kept, back }: { kept: Yarn | null; back: { name: string; go:
         onChange={(name) => change({ name })}
         placeholder="River cotton, chestnut"
       />
-      <View gap="$1" role="radiogroup" aria-label="How thick it is">
-        <Body fontWeight="700">How thick it is</Body>
-        <View flexDirection="row" flexWrap="wrap" gap="$2">
-          {yarnsByThickness.map(({ key, name }) => (
-            <Press
-              key={key}
-              role="radio"
-              tight
-              label={name}
-              chosen={yarn.weight === key}
-              onPress={() => change({ weight: key })}
-            />
-          ))}
-        </View>
-      </View>
+      <OneOf
+        wraps
+        label="How thick it is"
+        options={yarnsByThickness.map(({ key, name }) => [key, name])}
+        chosen={yarn.weight}
+        onChoose={(weight) => change({ weight })}
+      />
       <NumberStep
         label="Hook"
         unit="mm"

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
+import { Card } from '../../ui/layout';
 import { gaugeOfYarn, leanOfYarn, type Yarn } from '../../core/supplies/yarn';
 import { yarnWeight } from '../../core/shape/yarnWeights';
 import { useYarns } from '../../data/useYarns';
@@ -44,13 +45,7 @@ export function YarnsScreen() {
               aria-label={`Open ${yarn.name}`}
               onPress={() => router.push(`/yarns/${yarn.id}`)}
             >
-              <View
-                backgroundColor="$sheet"
-                borderRadius="$3"
-                borderWidth={1}
-                borderColor="$line"
-                padding="$3"
-              >
+              <Card>
                 <Title render="h2" margin={0}>
                   {yarn.name}
                 </Title>
@@ -58,7 +53,7 @@ export function YarnsScreen() {
                   {yarnWeight(yarn.weight).name}, {yarn.hookMm} mm hook
                 </Body>
                 <Quiet>{yarnLine(yarn)}</Quiet>
-              </View>
+              </Card>
             </Pressable>
           </View>
         ))}

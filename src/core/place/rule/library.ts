@@ -32,16 +32,19 @@ export interface FeatureEntry {
 
 /** Colour of the thread or felt it is usually made of, for drawing. */
 export function featureColour(kind: FeatureKind): string {
-  return kind === 'cheeks'
-    ? '#E79BB0'
-    : kind === 'bow'
-      ? '#C3423F'
-      : kind === 'patch' || kind === 'spots'
-        ? '#EFE3C6'
-        : kind === 'button'
-          ? '#B4552F'
-          : '#161616';
+  return colours[kind] ?? '#161616';
 }
+
+const colours: Partial<Record<FeatureKind, string>> = {
+  cheeks: '#E79BB0',
+  bow: '#C3423F',
+  patch: '#EFE3C6',
+  spots: '#EFE3C6',
+  button: '#B4552F',
+};
+
+/** A black eye that is pressed in: its shine, and the rim that shows it on dark yarn. */
+export const pressedEye = { black: '#141414', glint: '#FFFFFF', edge: '#F7F4EA' } as const;
 
 /** What is cut of felt or crocheted has any size; these are usual. */
 const cutMm = [4, 6, 8, 10, 12, 15, 20, 25, 30, 40, 50];

@@ -19,14 +19,14 @@ import {
   type Material,
 } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
+import { palette } from '../../../ui/palette';
 import { sideDirections, type Side } from '../../../core/shape/form/sight';
 import type { StitchLook } from '../../../core/shape/form/stitchFrames';
 import type { DrawnForm } from '../drawnForm';
 import { eyeGroup, fabricMesh, needlework, stitchMeshes, stuffing } from './meshes';
 import { stitchShape } from './stitchShapes';
 
-const mat = '#0F4A45';
-const marker = '#FF7A1A';
+const { mat, marker } = palette;
 const tweenMs = 220;
 /** Frames further apart than this while turning look jerky; the strands are then drawn coarser until it rests. */
 const slowFrameMs = 55;
@@ -86,11 +86,11 @@ export class FormScene {
     this.controls.enablePan = false;
     this.controls.enableDamping = !options.still;
     this.controls.addEventListener('change', this.turned);
-    const sun = new DirectionalLight('#fff6ea', 2.6);
+    const sun = new DirectionalLight(palette.sun, 2.6);
     sun.position.set(-0.7, 1.1, 1.2);
     // The light goes with the eye, as over a lap.
     this.camera.add(sun);
-    this.scene.add(new AmbientLight('#eef2ee', 1.35), this.camera, this.body, this.marks);
+    this.scene.add(new AmbientLight(palette.daylight, 1.35), this.camera, this.body, this.marks);
     this.camera.position.set(0, 0, 200);
     canvas.addEventListener('pointerdown', this.press);
     canvas.addEventListener('pointerup', this.release);
@@ -182,7 +182,7 @@ export class FormScene {
       if (stitch >= total) continue;
       const ring = new Mesh(
         new TorusGeometry(step * 0.72, step * 0.14, 8, 24),
-        new MeshPhongMaterial({ color: marker, emissive: '#8a3a00', depthTest: true }),
+        new MeshPhongMaterial({ color: marker, emissive: palette.markerGlow, depthTest: true }),
       );
       ring.position.copy(at(stitch));
       ring.quaternion.setFromUnitVectors(new Vector3(0, 0, 1), this.outward(stitch));
@@ -200,7 +200,7 @@ export class FormScene {
         6,
         false,
       );
-      this.marks.add(new Mesh(tape, new MeshPhongMaterial({ color: marker, emissive: '#8a3a00' })));
+      this.marks.add(new Mesh(tape, new MeshPhongMaterial({ color: marker, emissive: palette.markerGlow })));
     }
     this.draw();
   }

@@ -17,6 +17,7 @@ import {
   TubeGeometry,
   Vector3,
 } from 'three';
+import { palette } from '../../../ui/palette';
 import type { DrawnForm } from '../drawnForm';
 import { stitchShape } from './stitchShapes';
 
@@ -33,7 +34,7 @@ export function fabricMesh({ placed, surface, colours, mirrored }: DrawnForm): M
     const corner = mirrored && i % 3 !== 0 ? (i % 3 === 1 ? i + 1 : i - 1) : i;
     const node = triangles[corner] ?? 0;
     positions.set([placed[node * 3] ?? 0, placed[node * 3 + 1] ?? 0, placed[node * 3 + 2] ?? 0], i * 3);
-    tint.set(colours[stitch[Math.floor(i / 3)] ?? 0] ?? '#ffffff').multiplyScalar(0.5);
+    tint.set(colours[stitch[Math.floor(i / 3)] ?? 0] ?? palette.yarnUnknown).multiplyScalar(0.5);
     tints.set([tint.r, tint.g, tint.b], i * 3);
   }
   const geometry = new BufferGeometry();
@@ -58,7 +59,9 @@ export function stitchMeshes({ frames, colours }: DrawnForm): InstancedMesh[] {
       // No two stitches catch the light alike: a little unevenness, the same every time.
       mesh.setColorAt(
         i,
-        tint.set(colours[index] ?? '#ffffff').multiplyScalar(0.94 + (0.12 * ((index * 7919) % 17)) / 17),
+        tint
+          .set(colours[index] ?? palette.yarnUnknown)
+          .multiplyScalar(0.94 + (0.12 * ((index * 7919) % 17)) / 17),
       );
     });
     mesh.frustumCulled = false;
@@ -86,13 +89,13 @@ export function stuffing(wall: BufferGeometry): Mesh {
 /** A pressed eye: dome outside, post through the fabric, washer inside. */
 export function eyeGroup({ at, out, radius, washer, style, ring }: DrawnForm['eyes'][number]): Group {
   const group = new Group();
-  const black = new MeshPhongMaterial({ color: '#141414', specular: '#bbbbbb', shininess: 90 });
+  const black = new MeshPhongMaterial({ color: palette.eye, specular: palette.eyeShine, shininess: 90 });
   const dome = new Mesh(new SphereGeometry(radius, 24, 12, 0, Math.PI * 2, 0, Math.PI / 2), black);
   dome.scale.set(style === 'oval' ? 0.72 : 1, 0.7, 1);
   if (ring) {
     const felt = new Mesh(
       new CylinderGeometry(ring.radius, ring.radius, ring.of === 'felt' ? 1.2 : 2.4, 28),
-      new MeshLambertMaterial({ color: '#F7F4EA' }),
+      new MeshLambertMaterial({ color: palette.thread }),
     );
     felt.position.y = radius * 0.3;
     group.add(felt);
@@ -104,7 +107,7 @@ export function eyeGroup({ at, out, radius, washer, style, ring }: DrawnForm['ey
     post.position.y = -radius * 0.9;
     const disc = new Mesh(
       new CylinderGeometry(washer / 2, washer / 2, 1.2, 24),
-      new MeshPhongMaterial({ color: '#e8e6df' }),
+      new MeshPhongMaterial({ color: palette.washer }),
     );
     disc.position.y = -radius * 0.9;
     for (const part of [post, disc]) {

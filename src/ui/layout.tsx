@@ -1,0 +1,29 @@
+import { styled, View } from '@tamagui/core';
+
+/** Takes the room that is left, and never more. */
+export const Fill = styled(View, {
+  name: 'Fill',
+  flexGrow: 1,
+  flexShrink: 1,
+  flexBasis: 0,
+  minHeight: 0,
+  minWidth: 0,
+});
+
+/** Things beside each other, in the middle of the line, with the usual room between. */
+export const Row = styled(View, {
+  name: 'Row',
+  flexDirection: 'row',
+  alignItems: 'center',
+  gap: '$2',
+});
+
+/** A sheet of its own on the page. */
+export const Card = styled(View, {
+  name: 'Card',
+  backgroundColor: '$sheet',
+  borderRadius: '$3',
+  borderWidth: 1,
+  borderColor: '$line',
+  padding: '$3',
+});
