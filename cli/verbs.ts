@@ -80,6 +80,26 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
     ),
   }),
 
+  joins: ({ joined, parts }) => {
+    const nameOf = (id: string) => parts.find(({ source }) => source.id === id)?.source.name ?? id;
+    return {
+      units: [...joined.units, ...joined.loose].map(({ part, ...unit }) => ({ part: nameOf(part), ...unit })),
+      joins: joined.joins.map(({ unit, on, centre: _centre, ledger, missMm, line: _line, ...join }) => ({
+        ...join,
+        part: nameOf(unit.part),
+        unit: unit.unit,
+        name: unit.name,
+        side: unit.side,
+        on: nameOf(on.part),
+        onUnit: on.unit,
+        ledger:
+          ledger?.map((entry) => ('plain' in entry ? entry : { ...entry, part: nameOf(entry.part) })) ?? null,
+        missMm: round2(missMm),
+      })),
+      problems: joined.problems,
+    };
+  },
+
   stops: (toy) => ({
     stops: toy.parts.flatMap((part) =>
       part.stops.stops.map(({ part: name, after, earliest, latest, openingMm, acts }) => ({

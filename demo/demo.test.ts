@@ -5,7 +5,7 @@ import { analyseToy } from '../src/core/toy/analyse';
 const open = (name: string) => analyseToy(readFileSync(join(__dirname, `${name}.txt`), 'utf8'));
 
 test.each(['otter', 'hedgehog', 'owl', 'frog'])('the %s adds up and has nothing to settle', (name) => {
-  expect(open(name).problems).toEqual([]);
+  expect(open(name).problems.filter(({ severity }) => severity !== 'info')).toEqual([]);
 });
 
 test('the otter’s head is a ball with its eyes on the front and its muzzle below them', () => {

@@ -88,6 +88,25 @@ export const problemCodes = {
   'washer-on-ridge': 'A washer lies over a ridge.',
   'ring-too-small': 'The piece is narrower than a washer.',
   'near-closing': 'Something lies on the rounds that close the piece.',
+  // Joining
+  'join-where': 'No sentence says on which round a part is joined.',
+  'join-row-missing': 'A part is joined by a place that the other has not.',
+  'join-waits': 'A part is joined by another part whose place is not known.',
+  'join-around': 'No sentence says where around a part is joined.',
+  'join-assumed': 'Where around a part is joined is taken as usual.',
+  'join-unworked': 'Joining to a part that lies on its side, or is flat, is not worked out.',
+  'join-no-wall': 'Nothing says what a part is joined to.',
+  'join-flat': 'A flat piece is placed by its middle only.',
+  'join-closed': 'A part that ends closed has no edge to sew.',
+  'limb-wider-than-wall': 'An open edge is wider than what it is sewn to.',
+  'join-over-edge': 'A part would reach over an open edge.',
+  'edges-ratio': 'Two edges are too unequal to be sewn to each other.',
+  'edges-same-end': 'Two parts meet by their ends and both begin on the same side.',
+  'joins-overlap': 'Two parts are sewn to the same stitches.',
+  'join-on-feature': 'A part is joined over a feature.',
+  'nosew-room': 'A no-sew round has too few stitches for its parts.',
+  'nosew-half': 'One half of a no-sew round has too few stitches.',
+  'nosew-parity': 'Front and back of a no-sew round can’t both be in the middle.',
 } as const;
 
 export type ProblemCode = keyof typeof problemCodes;

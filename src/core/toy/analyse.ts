@@ -2,6 +2,7 @@ import { buildFabric } from '../fabric/buildFabric';
 import { checkRounds, type RoundCheck } from '../fabric/checkRounds';
 import { stitchCount } from '../fabric/fabric';
 import { suggest } from '../fabric/suggest';
+import type { JoinedToy } from '../join/joined';
 import type { Problem } from '../notation/problem';
 import type { PartSource, Pattern, ToyHeader } from '../notation/pattern';
 import type { Sentence } from '../notation/sentence/sentence';
@@ -24,6 +25,7 @@ import { apartReadings, undefinedColours, unplacedParts } from './checkParts';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
 import { amongOthers } from './amongOthers';
 import { attempt } from './attempt';
+import { joinAll } from './joinAll';
 import { forgetParts, interned } from './intern';
 import { memoise, type Plain } from './memoise';
 import { placeAll } from './placeAll';
@@ -297,10 +299,12 @@ function ofItsPart(problem: Problem, parts: readonly PartSource[]): Problem {
   return owner ? { ...problem, partId: owner.id } : problem;
 }
 
+const unjoined: JoinedToy = { units: [], joins: [], loose: [], problems: [] };
+
 /** A toy of which only the text is known. */
 function nothingBut(text: string, problem: Problem): ToyAnalysis {
   const pattern = emptyPattern([]);
-  return { text, pattern, gauge: assumedGauge, lean: null, parts: [], problems: [problem] };
+  return { text, pattern, gauge: assumedGauge, lean: null, parts: [], joined: unjoined, problems: [problem] };
 }
 
 function analyse(text: string, searches: boolean): ToyAnalysis {
@@ -321,7 +325,17 @@ function analyse(text: string, searches: boolean): ToyAnalysis {
       (problem) => unworked(part, circumstances, problem),
     );
   });
-  const joined = amongOthers(parts);
+  const together = amongOthers(parts);
+  const failed: Problem[] = [];
+  const joined = attempt(
+    () => joinAll(together),
+    null,
+    'how the parts are joined',
+    (problem) => {
+      failed.push(problem);
+      return unjoined;
+    },
+  );
   const overall = [undefinedColours, apartReadings, unplacedParts].flatMap((check) =>
     attempt(
       () => check(pattern, text),
@@ -331,7 +345,8 @@ function analyse(text: string, searches: boolean): ToyAnalysis {
     ),
   );
   const ofText = [...pattern.problems, ...overall].map((problem) => ofItsPart(problem, pattern.parts));
-  const problems = [...ofText, ...joined.flatMap((part) => part.problems)];
+  const ofJoins = [...joined.problems, ...joined.joins.flatMap((join) => join.problems), ...failed];
+  const problems = [...ofText, ...together.flatMap((part) => part.problems), ...ofJoins];
   problems.sort((a, b) => (a.line ?? 0) - (b.line ?? 0));
-  return { text, pattern, gauge, lean: pattern.header.lean, parts: joined, problems };
+  return { text, pattern, gauge, lean: pattern.header.lean, parts: together, joined, problems };
 }

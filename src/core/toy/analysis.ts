@@ -1,5 +1,6 @@
 import type { RoundCheck } from '../fabric/checkRounds';
 import type { Fabric } from '../fabric/fabric';
+import type { JoinedToy } from '../join/joined';
 import type { Problem } from '../notation/problem';
 import type { PartSource, Pattern } from '../notation/pattern';
 import type { PartForm } from '../place/frame/partForm';
@@ -37,6 +38,8 @@ export interface ToyAnalysis {
   /** the lean stated, or null where the usual figure is taken */
   lean: number | null;
   parts: PartAnalysis[];
+  /** how the parts come together */
+  joined: JoinedToy;
   /** everything that is wrong or worth knowing, in the order of the text */
   problems: Problem[];
 }

@@ -106,7 +106,8 @@ function placedOf(part: PartSource, joinings: readonly Joining[]): { units: numb
 export function unplacedParts({ parts }: Pattern): Problem[] {
   const joinings = joiningsOf(parts);
   if (parts.length < 2 || joinings.length === 0) return [];
-  const main = [...parts].sort((a, b) => b.rounds.length - a.rounds.length)[0];
+  const largest = [...parts].sort((a, b) => b.rounds.length - a.rounds.length)[0];
+  const main = parts.find(({ name, rounds }) => /\bbody\b/i.test(name) && rounds.length > 0) ?? largest;
   return parts.flatMap((part): Problem[] => {
     const isWorkedOn = part.onto !== undefined || part.grown !== undefined || part.carries !== undefined;
     if (part === main || part.rounds.length === 0 || isWorkedOn) return [];

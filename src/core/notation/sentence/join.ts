@@ -1,5 +1,6 @@
 import pluralize from 'pluralize';
 import type { IToken } from 'chevrotain';
+import { readJoinPlace, writeJoinPlace, type JoinPlace } from './joinPlace';
 import type { Mention, NamedPart, NamedUnits } from './names';
 import type { Phrases } from './phrases';
 import type { RoundsSaid, Said, SidesSaid } from './said';
@@ -20,6 +21,8 @@ export interface Joined {
 }
 
 interface Joining extends Said, PlaceSaid {
+  /** what is said of the place by the names of other parts, and what only joining says */
+  place: JoinPlace;
   /** one sentence may join several things to several others */
   joined: Joined[];
 }
@@ -67,7 +70,7 @@ export function readJoin<Kind extends 'sew' | 'nosew' | 'pin'>(
 ): Joining & { kind: Kind } {
   const place: PlaceSaid = { edge: edgeIn(tokens) };
   for (const key of placeKeys) if (step[key] !== undefined) Object.assign(place, { [key]: step[key] });
-  return { ...said, ...place, kind, joined: [] };
+  return { ...said, ...place, kind, joined: [], place: {} };
 }
 
 function edgeIn(tokens: readonly IToken[]): PlaceSaid['edge'] {
@@ -77,8 +80,36 @@ function edgeIn(tokens: readonly IToken[]): PlaceSaid['edge'] {
   return images.some((image) => image === 'open' || /open\s+edge/.test(image)) ? 'open' : null;
 }
 
+const isFacial = /\b(?:eyes?|nose|mouth|face)\b/i;
+
+/** The sentence with what it says by the names of parts, now that those are known. */
+export function withPartNames<Join extends JoinSentence | PinSentence>(
+  sentence: Join,
+  mentions: readonly Mention[],
+): Join {
+  const { place, mentions: own } = readJoinPlace(sentence.text, mentions);
+  const joined = joinedIn(own);
+  const { ofPart } = place;
+  // `Under the head, between R8 and R13`: the rounds say where, and the head is what it is joined to.
+  const hasRounds = sentence.gap ?? sentence.range ?? sentence.round;
+  const [only, ...more] = joined;
+  if (ofPart?.rounds === null && hasRounds !== undefined && only?.wall === null && more.length === 0) {
+    only.wall = ofPart.part;
+    delete place.ofPart;
+  }
+  const { relation, ...rest } = sentence;
+  // A relation to a part, read before its name was known as one, went to the eyes.
+  const isToPart =
+    place.ofPart !== undefined || place.inLineWith !== undefined || place.outFrom !== undefined;
+  const isOwn = relation && !(isToPart && !isFacial.test(sentence.text));
+  const said = { ...(isOwn ? sentence : (rest as Join)), joined, place };
+  // So many stitches from the back are not in the middle of it.
+  if (place.aside?.of === 'back') delete said.back;
+  return said;
+}
+
 /** What a sentence brings together: what is named before a goal is joined to it. */
-export function joinedIn(mentions: readonly Mention[]): Joined[] {
+function joinedIn(mentions: readonly Mention[]): Joined[] {
   const joined: Joined[] = [];
   let parts: NamedUnits[] = [];
   for (const { id, name, count, side, isGoal } of mentions) {
@@ -102,7 +133,9 @@ function unitsWords({ name, count, side }: NamedUnits): string {
   // One of those that are named together.
   const alone = pluralize.singular(word);
   if (count === 1 && alone !== word) return `one ${which}${alone}`;
-  return `the ${count === null || count === 1 ? '' : `${count} `}${which}${word}`;
+  // More than one were named without a number: the word says so.
+  if (count === null) return `the ${which}${pluralize.plural(word)}`;
+  return `the ${count === 1 ? '' : `${count} `}${which}${word}`;
 }
 
 function placeWords({
@@ -147,7 +180,12 @@ export function writeJoin(join: JoinSentence | PinSentence): string {
     return wall ? `${names} to the ${wall.name.toLowerCase()}` : names;
   });
   const edge = join.edge === null ? [] : [join.edge === 'open' ? 'by the open edge' : join.edge];
-  const words = [`${verbWords[join.kind]} ${what.join(' and ')}`, ...placeWords(join), ...edge];
+  const words = [
+    `${verbWords[join.kind]} ${what.join(' and ')}`,
+    ...placeWords(join),
+    ...writeJoinPlace(join.place),
+    ...edge,
+  ];
   return `${words.join(', ')}.`;
 }
 
@@ -189,6 +227,30 @@ export const joinExamples: readonly (readonly [string, Partial<JoinSentence | Pi
   [
     'Pin the tail to the body, at the back.',
     { kind: 'pin', joined: [{ parts: [part('Tail', 1)], wall: wall('Body') }], back: true },
+  ],
+  [
+    'Sew the arms to the body 8 rounds above the legs, straight above them.',
+    {
+      joined: [{ parts: [part('Arm', null)], wall: wall('Body') }],
+      place: { ofPart: { part: wall('Legs'), direction: 'above', rounds: 8 }, inLineWith: wall('Legs') },
+    },
+  ],
+  [
+    'Sew the arms to the body directly under the head.',
+    { place: { ofPart: { part: wall('Head'), direction: 'below', rounds: null } } },
+  ],
+  [
+    'Sew the ears to the head, two rounds out from the start.',
+    { place: { outFrom: { rounds: 2, end: 'start' } } },
+  ],
+  [
+    'Sew the legs to the body at round 5, 4 stitches from the front.',
+    { round: 5, place: { aside: { stitches: 4, of: 'front' } } },
+  ],
+  ['Sew the legs evenly around round 6 of the body.', { round: 6, place: { evenly: true } }],
+  [
+    'Sew the tail to the top of the body.',
+    { joined: [{ parts: [part('Tail', 1)], wall: wall('Body') }], place: { around: 'top' } },
   ],
   [
     'Flatten the ears and sew them to the head.',

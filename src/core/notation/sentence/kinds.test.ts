@@ -118,6 +118,20 @@ const joins = fc
     ),
     back: fc.constantFrom(true, undefined),
     edge: fc.constantFrom('open', 'flattened', 'pinched', null),
+    place: fc.oneof(
+      fc.constant({}),
+      fc.record({
+        aside: fc.record({
+          stitches: fc.integer({ min: 1, max: 9 }),
+          of: fc.constantFrom('front', 'eyes'),
+        }),
+      }),
+      fc.record({
+        outFrom: fc.record({ rounds: fc.integer({ min: 1, max: 9 }), end: fc.constantFrom('start', 'end') }),
+      }),
+      fc.record({ around: fc.constantFrom('top', 'bottom', 'start', 'end') }),
+      fc.record({ evenly: fc.constant(true) }),
+    ),
   })
   .map(({ parts, wall, ...said }) => {
     const joined = [

@@ -23,8 +23,9 @@ export interface Mention extends NamedUnits {
   isBeside: boolean;
   /** it opens the sentence and a colon or comma follows */
   opens: boolean;
-  /** index of its first word */
+  /** index of its first word, and of the word after it */
   at: number;
+  until: number;
 }
 
 interface Word {
@@ -136,11 +137,23 @@ export class PartNames {
         isGoal: before.isGoal,
         opens: before.opens && /[:,]/.test(words[until - 1]?.sign ?? ''),
         at,
+        until,
       });
       at = until;
     }
     return found;
   }
+}
+
+/** The words of a sentence in small letters, each part that it names as `@0`, `@1` in the order of the mentions. */
+export function wordsWithNames(sentence: string, mentions: readonly Mention[]): string {
+  const words = wordsOf(sentence).map(({ text, sign }) => text + sign);
+  // From the end, so that what stands before keeps its place.
+  for (const [i, { at, until }] of [...mentions.entries()].reverse()) {
+    const sign = /[:,;.]$/.exec(words[until - 1] ?? '')?.[0] ?? '';
+    words.splice(at, until - at, `@${i}${sign}`);
+  }
+  return words.join(' ');
 }
 
 /** What stands before a name and belongs to it: `to both sides of the`, `the two front`. */

@@ -1,6 +1,6 @@
 import type { PartSource } from '../pattern';
 import type { FeatureSentence } from './feature';
-import { isJoin, joinedIn } from './join';
+import { isJoin, withPartNames } from './join';
 import { PartNames, type NamedPart } from './names';
 import type { FeatureKind } from './said';
 import type { Sentence } from './sentence';
@@ -32,7 +32,7 @@ const facial: ReadonlySet<FeatureKind> = new Set([
 function withNames(sentence: Sentence, names: PartNames): Sentence {
   if (sentence.kind === 'feature') return sentence;
   const mentions = names.in(sentence.text);
-  if (isJoin(sentence)) return { ...sentence, joined: joinedIn(mentions) };
+  if (isJoin(sentence)) return withPartNames(sentence, mentions);
   // A tail of yarn is no tail: what is cut is cut of something.
   const [first] = sentence.kind === 'cut' ? mentions.filter(({ isGoal }) => isGoal) : mentions;
   return first ? { ...sentence, part: { id: first.id, name: first.name } } : sentence;

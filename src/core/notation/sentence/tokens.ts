@@ -39,9 +39,12 @@ export const S = {
   ),
   NoSew: kw(
     'NoSew',
-    'no[\\s-]+sew|crochet\\s+(?:on|in|together)\\s|through\\s+both\\s+layers|join\\s+(?:the\\s+)?(?:ears?|arms?|legs?|fins?|wings?|parts?)',
+    'no[\\s-]+sew|without\\s+sewing|crochet(?:ed)?\\s+(?:on|in|together)|(?:crochet|work)(?:ed)?\\s+(?:the|both|two|an?|all)\\s+[a-z]+\\s+(?:in|into|onto)|through\\s+both\\s+layers',
   ),
-  Sew: kw('Sew', 'sew|stitch\\s+(?:on|the)|whip\\s*stitch|ladder\\s+stitch|attach'),
+  Sew: kw(
+    'Sew',
+    'sew|stitch\\s+(?:on|the)|whip\\s*stitch|ladder\\s+stitch|attach(?!\\s+(?:the\\s+)?(?:new\\s+|[a-z]+\\s+)?yarn)|join\\s+(?:the|both|two|an?|each|all)(?!\\s+(?:yarn|next|first|last|second|new|round|other|end|(?:two\\s+)?legs?\\s*(?::|together|by|with)))',
+  ),
   Pin: kw('Pin', 'pin'),
   Fold: kw('Fold', 'fold|flatten|pinch'),
   Cut: kw('Cut', 'cut\\s+(?:the\\s+)?yarn|leave|leaving|fasten\\s+off'),

@@ -1,0 +1,79 @@
+import { roundCount } from '../fabric/fabric';
+import type { Suggestion } from '../notation/problem';
+import { stitchAtAzimuth } from '../shape/azimuth';
+import { edgeToEdge, type EdgeAround } from './edges';
+import { blankJoin, type JoinPart } from './joined';
+import type { Joining } from './joining';
+import { endOf, type Placing } from './placing';
+import { problem } from './problem';
+import { rightward } from './spot';
+
+/** Two open edges: the whole of one to the whole of the other. */
+export function joinEdges(state: Joining, placing: Placing): void {
+  const { sentence, piece, wall, units } = placing;
+  const [a, b] = [endOf(piece).count, endOf(wall).count];
+  const plan = edgeToEdge(edgeAround(piece), edgeAround(wall));
+  const [smaller, larger] = a <= b ? [piece, wall] : [wall, piece];
+  const facts = {
+    smaller: smaller.part.name,
+    larger: larger.part.name,
+    m: Math.min(a, b),
+    n: Math.max(a, b),
+    round: matchingRound(larger, Math.min(a, b)),
+  };
+  const sameEnd =
+    piece.orientation.start === wall.orientation.start
+      ? [
+          {
+            ...problem(
+              piece,
+              'edges-same-end',
+              { piece: piece.part.name, wall: wall.part.name },
+              { sentence },
+            ),
+            suggestions: turnings(wall),
+          },
+        ]
+      : [];
+  for (const unit of units) {
+    const join = { ...blankJoin('edge-to-edge', unit, wall, sentence.line), problems: sameEnd };
+    const round = wall.fabric.label[wall.fabric.rounds - 1] ?? wall.fabric.rounds;
+    if (!plan) {
+      const problems = [problem(piece, 'edges-ratio', facts, { severity: 'error', sentence })];
+      state.joins.push({ ...join, round, problems });
+      continue;
+    }
+    const path = plan.path.map(({ larger: big, smaller: small }) => ({
+      edge: a <= b ? small : big,
+      round,
+      stitch: a <= b ? big : small,
+    }));
+    state.joins.push({ ...join, round, doubles: plan.doubles, path });
+  }
+}
+
+function edgeAround(of: JoinPart): EdgeAround {
+  const { fabric, starts, features, part } = of;
+  const last = fabric.rounds;
+  const count = roundCount(fabric, last);
+  const hasFront = part.front !== null || features.length > 0;
+  const front = hasFront ? stitchAtAzimuth(fabric, starts, last, of.front) : count / 2 + 0.5;
+  return { count, front, rightward: rightward(of) };
+}
+
+/** Lines that say at which end of the toy a part begins. */
+function turnings({ part }: JoinPart): Suggestion[] {
+  const hasHeading = part.rounds[0]?.line !== part.firstLine;
+  const line = hasHeading ? part.firstLine : part.firstLine - 1;
+  return (['bottom', 'top'] as const).map((end) => ({
+    title: `Round 1 of the ${part.name.toLowerCase()} is at the ${end}`,
+    edits: [{ line, text: `Start: ${end}`, insertAfter: true }],
+  }));
+}
+
+/** The round of a part nearest to its end that has as many stitches as another's edge; null where none has. */
+function matchingRound({ fabric }: JoinPart, count: number): number | null {
+  for (let round = fabric.rounds; round >= 1; round -= 1)
+    if (roundCount(fabric, round) === count) return fabric.label[round - 1] ?? round;
+  return null;
+}

@@ -1,0 +1,122 @@
+import { roundCount } from '../fabric/fabric';
+import type { ProblemCode } from '../notation/problemCodes';
+import { turn } from '../shape/azimuth';
+import { joinEdges } from './byEdges';
+import { withClashes } from './clashes';
+import { blankJoin, type Join, type JoinedToy, type JoinPart } from './joined';
+import { Joining } from './joining';
+import { named } from './naming';
+import { joinOnWall } from './onWall';
+import {
+  endOf,
+  heldOf,
+  isEdgeToEdge,
+  placingsOf,
+  trunkOf,
+  turnedRound,
+  Units,
+  type Placing,
+} from './placing';
+import { problem } from './problem';
+import { isRow, rowOf, type NoRow } from './spot';
+import { joinWithoutSewing } from './withoutSewing';
+
+/** Rows that one edge covers on either side of its middle, about. */
+function reachOf(placing: Placing): number {
+  const { piece, wall } = placing;
+  if (heldOf(placing) !== 'round') return 0;
+  return (endOf(piece).count * piece.gauge.widthMm) / turn / wall.gauge.heightMm;
+}
+
+/** The rows of a wall that are said by themselves: a wall without a face has its front opposite the starts of those. */
+function rowsSaid(placings: readonly Placing[], wall: JoinPart): number[] {
+  const rows = placings
+    .filter((placing) => placing.wall === wall)
+    .map(({ sentence }) => rowOf(wall, sentence, () => null, 0));
+  return rows.filter(isRow);
+}
+
+/** Whatever is worked into the same round of a wall without sewing is worked in together. */
+function sameRound(placings: readonly Placing[], { wall }: Placing, row: number): Placing[] {
+  return placings.filter(
+    ({ sentence, wall: other }) =>
+      sentence.kind === 'nosew' && other === wall && rowOf(other, sentence, () => null, 0) === row,
+  );
+}
+
+/** Joins what can be joined now; what waits for the place of another part comes back. */
+function joinReady(state: Joining, waiting: readonly Placing[], all: readonly Placing[]): Placing[] {
+  return waiting.filter((placing) => {
+    const { wall, sentence } = placing;
+    // Where left and right are along the part, rounds and stitches change their parts: not worked out yet, and said.
+    if (wall.orientation.lying || wall.fabric.row[0] === 1) {
+      unplaced(state, placing, 'unworked', '');
+      return false;
+    }
+    const row = rowOf(wall, sentence, (id) => state.neighbour(wall, id), reachOf(placing));
+    if (!isRow(row)) {
+      if (row.why === 'waits') return true;
+      unplaced(state, placing, row.why, row.what);
+      return false;
+    }
+    const said = rowsSaid(all, wall);
+    const front = state.frontOf(wall, said.length > 0 ? said : [row]);
+    if (sentence.kind !== 'nosew') joinOnWall(state, placing, row, front);
+    else {
+      const together = sameRound(all, placing, row);
+      if (together[0] === placing) joinWithoutSewing(state, together, row, front);
+    }
+    return false;
+  });
+}
+
+/** A unit of which it is not known where it goes. */
+function unplaced(state: Joining, placing: Placing, why: NoRow['why'] | 'unworked', what: string): void {
+  const { sentence, piece, wall, units } = placing;
+  const codes: Record<NoRow['why'] | 'unworked', ProblemCode> = {
+    unsaid: 'join-where',
+    missing: 'join-row-missing',
+    waits: 'join-waits',
+    unworked: 'join-unworked',
+  };
+  const facts = { piece: piece.part.name, wall: wall.part.name, what };
+  const severity = why === 'unworked' ? 'info' : 'warning';
+  units.forEach((unit, i) => {
+    const problems = i === 0 ? [problem(piece, codes[why], facts, { severity, sentence })] : [];
+    state.joins.push({ ...blankJoin('open-on-wall', unit, wall, sentence.line), problems });
+  });
+}
+
+/**
+ * Joins a toy: every sentence that brings parts together, resolved to rounds and stitches of the walls as they are now. What waits for
+ * the place of another part comes after it; what can't be worked out is said, and the rest is joined.
+ *
+ * @param parts all parts of the toy, in the order of the text
+ */
+export function joinToy(parts: readonly JoinPart[]): JoinedToy {
+  const state = new Joining(parts);
+  const units = new Units();
+  const placings = placingsOf(parts, units, state.problems).map(turnedRound);
+  const byEdges = placings.filter(isEdgeToEdge);
+  for (const placing of byEdges) joinEdges(state, placing);
+  const onWalls = placings.filter((placing) => !byEdges.includes(placing));
+  let waiting: Placing[] = onWalls;
+  for (let before = Infinity; waiting.length > 0 && waiting.length < before;) {
+    before = waiting.length;
+    waiting = joinReady(state, waiting, onWalls);
+  }
+  for (const placing of waiting)
+    unplaced(state, placing, 'waits', placing.sentence.place.ofPart?.part.name ?? '');
+  const inText = ({ unit }: Join) => parts.findIndex(({ part }) => part.id === unit.part);
+  const joins = named(parts, state.joins).sort((a, b) => inText(a) - inText(b) || a.unit.unit - b.unit.unit);
+  const trunk = trunkOf(parts);
+  const others = parts.filter(
+    (part) => part !== trunk && part.fabric.rounds > 0 && roundCount(part.fabric, 1) > 0,
+  );
+  return {
+    units: joins.map(({ unit }) => unit),
+    joins: withClashes(parts, joins),
+    loose: others.flatMap((part) => units.rest(part)),
+    problems: state.problems,
+  };
+}

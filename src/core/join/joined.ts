@@ -1,0 +1,117 @@
+import type { Fabric } from '../fabric/fabric';
+import type { PartSource } from '../notation/pattern';
+import type { Problem } from '../notation/problem';
+import type { JoinSentence, PinSentence } from '../notation/sentence/join';
+import type { Orientation } from '../place/frame/direction';
+import type { FeaturePlacement } from '../place/resolve/placement';
+import type { Gauge } from '../shape/gauge';
+import type { Profile } from '../shape/profile';
+import type { Held } from './footprint';
+import type { Covers, SewnStitch, WallStitch } from './sewing';
+import type { WallPoint } from './wall';
+
+/** A sentence that brings parts together. */
+export type AnyJoin = JoinSentence | PinSentence;
+
+/** A side as one looks at the toy's front. */
+export type Side = 'left' | 'right';
+
+/** What joining needs of a part. */
+export interface JoinPart {
+  part: PartSource;
+  fabric: Fabric;
+  starts: Float64Array;
+  profile: Profile;
+  gauge: Gauge;
+  orientation: Orientation;
+  /** azimuth of its front line */
+  front: number;
+  features: readonly FeaturePlacement[];
+}
+
+/** One making of a part. */
+export interface UnitRef {
+  /** the part by its id in the text */
+  part: string;
+  /** from 1 */
+  unit: number;
+}
+
+/** A unit with the name it goes by: `left arm`. */
+export interface Unit extends UnitRef {
+  name: string;
+  side: Side | null;
+}
+
+/** How two pieces come together. */
+export type JoinKind = 'open-on-wall' | 'flattened' | 'pinched' | 'edge-to-edge' | 'no-sew' | 'worked-on';
+
+export const kindOfHeld: Record<Held, JoinKind> = {
+  round: 'open-on-wall',
+  flattened: 'flattened',
+  pinched: 'pinched',
+};
+
+/** One entry of a no-sew round. */
+export type LedgerLine = { plain: number } | (UnitRef & { stitches: number });
+
+/** One unit in its place. Rounds are numbers of the maker's text, stitches count from 1. */
+export interface Join {
+  kind: JoinKind;
+  unit: Unit;
+  /** what it is joined to */
+  on: UnitRef;
+  /** the line of the text that says so */
+  line: number;
+  /** the middle of what it covers; both may be a half. Null where it goes around the very start or end */
+  round: number | null;
+  stitch: number | null;
+  covers: Covers | null;
+  /** every stitch of its edge with the wall stitch it is sewn to */
+  path: SewnStitch[] | null;
+  /** four places to pin first */
+  pins: WallStitch[] | null;
+  ledger: LedgerLine[] | null;
+  /** what the ledger adds up to */
+  sum: number | null;
+  /** of a no-sew round, the round it is worked into, and which loops of that */
+  base: number | null;
+  loops: 'both' | 'front' | 'back' | null;
+  /** of two edges, the stitches of the smaller that take two */
+  doubles: number[] | null;
+  /** how far its middle is from where it was wanted */
+  missMm: number;
+  /** the middle on the wall, for drawing; null where that is not on one */
+  centre: WallPoint | null;
+  problems: Problem[];
+}
+
+/** All joins of a toy. */
+export interface JoinedToy {
+  units: Unit[];
+  joins: Join[];
+  /** units no sentence puts anywhere */
+  loose: Unit[];
+  problems: Problem[];
+}
+
+/** A join of which nothing is worked out yet. */
+export const blankJoin = (kind: Join['kind'], unit: Unit, wall: JoinPart, line: number): Join => ({
+  kind,
+  unit,
+  on: { part: wall.part.id, unit: 1 },
+  line,
+  round: null,
+  stitch: null,
+  covers: null,
+  path: null,
+  pins: null,
+  ledger: null,
+  sum: null,
+  base: null,
+  loops: null,
+  doubles: null,
+  missMm: 0,
+  centre: null,
+  problems: [],
+});

@@ -1,0 +1,77 @@
+import type { Problem } from '../notation/problem';
+import { frontAzimuth } from '../place/frame/frontLine';
+import type { Join, JoinPart } from './joined';
+import { endOf, type Placing } from './placing';
+import { aroundOf, type Around, type Neighbour } from './spot';
+import { wallOf, type Wall } from './wall';
+
+/** The work that joining keeps while it goes: what is placed so far, by the wall. */
+export class Joining {
+  readonly joins: Join[] = [];
+  readonly problems: Problem[] = [];
+  private readonly walls = new Map<string, Wall>();
+  private readonly fronts = new Map<string, number>();
+
+  constructor(readonly parts: readonly JoinPart[]) {}
+
+  wall(of: JoinPart): Wall {
+    const known = this.walls.get(of.part.id);
+    if (known) return known;
+    const wall = wallOf(of.fabric, of.starts, of.profile, !endOf(of).open);
+    this.walls.set(of.part.id, wall);
+    return wall;
+  }
+
+  /** Where another part is on this wall. */
+  neighbour(wall: JoinPart, id: string): Neighbour | null {
+    const there = this.joins.filter(({ unit, on }) => unit.part === id && on.part === wall.part.id);
+    const placed = there.filter(({ covers }) => covers !== null);
+    if (placed.length === 0) return this.seamOf(wall, id);
+    const rows = placed.flatMap(({ covers }) => covers?.rounds ?? []);
+    return {
+      row: placed.reduce((sum, { round }) => sum + (round ?? 0), 0) / placed.length,
+      rows: [Math.min(...rows), Math.max(...rows)],
+      azimuths: placed.map(({ centre }) => centre?.azimuth ?? 0),
+    };
+  }
+
+  /** Another part that is joined to the end of this wall: its seam is the wall's last round. */
+  private seamOf(wall: JoinPart, id: string): Neighbour | null {
+    const seam = this.joins.find(
+      ({ kind, unit, on }) =>
+        kind === 'edge-to-edge' &&
+        ((unit.part === id && on.part === wall.part.id) || (unit.part === wall.part.id && on.part === id)),
+    );
+    if (!seam) return null;
+    const row = wall.fabric.rounds + 0.5;
+    return { row, rows: [row, row], azimuths: [] };
+  }
+
+  /** The front line of a wall: where its face or its maker has it, else opposite the round starts of the rounds that things are joined to. */
+  frontOf(wall: JoinPart, rows: readonly number[]): number {
+    const { part, features, fabric, starts } = wall;
+    if (part.front || features.length > 0) return wall.front;
+    const known = this.fronts.get(part.id);
+    if (known !== undefined) return known;
+    const rounds = [...new Set(rows.map((row) => Math.round(row)))];
+    const front = frontAzimuth(part, fabric, starts, rounds);
+    this.fronts.set(part.id, front);
+    return front;
+  }
+
+  /** Where around its wall the units of a sentence go, about a row of it; null where that is not said. */
+  around(
+    { sentence, piece, wall, units, stitches, side }: Placing,
+    row: number,
+    front: number,
+  ): Around | null {
+    return aroundOf(wall, stitches ? { ...sentence, stitches } : sentence, {
+      row,
+      front,
+      count: units.length,
+      side,
+      name: piece.part.name,
+      neighbour: (id) => this.neighbour(wall, id),
+    });
+  }
+}

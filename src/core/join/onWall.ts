@@ -1,0 +1,127 @@
+import { roundCount } from '../fabric/fabric';
+import { stitchAtAzimuth, stitchAzimuth, turn, wrapAngle } from '../shape/azimuth';
+import { footprintOf, isFootprint, type Edge, type Held } from './footprint';
+import { blankJoin, kindOfHeld, type Join, type JoinPart, type Unit } from './joined';
+import type { Joining } from './joining';
+import { inRound, labelOf, relabelled } from './numbers';
+import { endOf, heldOf, type Placing } from './placing';
+import { problem } from './problem';
+import { coversOf, pinsOf, sewingPath } from './sewing';
+import { snapOne, snapPair } from './snap';
+import { rightward, type Around } from './spot';
+import { alongAt, inSpace, type Wall, type WallPoint } from './wall';
+
+/**
+ * Which way the edge is turned: the front of what is joined looks to the front of the toy; in the middle of the front or back, where
+ * that is straight up from the wall, it looks up. A flat edge lies along its round, or up and down where it is said to reach over several.
+ */
+function headingOf(placing: Placing, held: Held, spot: WallPoint, front: number): number {
+  const { wall, sentence, piece } = placing;
+  const up = wall.orientation.start === 'top' ? Math.PI : 0;
+  if (held !== 'round') {
+    const [a = 0, b = 0] = sentence.range ?? sentence.gap ?? [];
+    const reachesOver = Math.abs(a - b) > 1;
+    return reachesOver ? up : (rightward(wall) * Math.PI) / 2;
+  }
+  const toFront = wrapAngle(front - spot.azimuth);
+  const isMiddle = Math.abs(toFront) < 0.3 || Math.abs(toFront) > Math.PI - 0.3;
+  const facing = isMiddle ? up : (Math.sign(toFront) * Math.PI) / 2;
+  const count = roundCount(piece.fabric, piece.fabric.rounds);
+  // The front of the piece is opposite its own round start: half of its edge on from stitch 1.
+  return facing - (senseOf(placing) * turn * ((count - 1) / 2)) / Math.max(1, count);
+}
+
+/** Seen from outside, an edge that is worked the same way as its wall goes on in the same sense as the wall's headings. */
+const senseOf = ({ wall, piece }: Placing): 1 | -1 =>
+  wall.orientation.side === piece.orientation.side ? 1 : -1;
+
+/** Where the middles come to on whole and half stitches of their round. */
+function snapped(wall: JoinPart, row: number, { azimuths, paired }: Around, front: number): number[] {
+  const round = Math.max(1, Math.min(wall.fabric.rounds, Math.round(row)));
+  const { fabric, starts } = wall;
+  const count = roundCount(fabric, round);
+  const frontStitch = stitchAtAzimuth(fabric, starts, round, front);
+  const wanted = azimuths.map((azimuth) => frontStitch + (wrapAngle(azimuth - front) / turn) * count);
+  const [first, second] = wanted;
+  if (!paired || first === undefined || second === undefined) return wanted.map(snapOne);
+  const { left, right } = snapPair(first, second, frontStitch);
+  return [left, right];
+}
+
+/** Joins units by their edges onto a wall, about a row of it. */
+export function joinOnWall(state: Joining, placing: Placing, row: number, front: number): void {
+  const { sentence, piece, wall, units } = placing;
+  const isPole = row < 0.5 || row > wall.fabric.rounds + 0.5;
+  // Around the very start or end every direction is alike.
+  const around = isPole
+    ? { azimuths: [front], paired: false, assumed: null }
+    : state.around(placing, row, front);
+  const facts = { piece: piece.part.name, wall: wall.part.name, count: units.length };
+  if (!around) {
+    for (const unit of units)
+      state.joins.push({
+        ...blankJoin('open-on-wall', unit, wall, sentence.line),
+        round: labelOf(wall, row),
+        problems: [problem(piece, 'join-around', facts, { sentence })],
+      });
+    return;
+  }
+  const surface = state.wall(wall);
+  const along = isPole ? (row < 0.5 ? 0 : (surface.along.at(-1) ?? 0)) : alongAt(surface, row);
+  const stitches = isPole ? [] : snapped(wall, row, around, front);
+  const assumed = around.assumed
+    ? [problem(piece, 'join-assumed', { ...facts, where: around.assumed }, { severity: 'info', sentence })]
+    : [];
+  units.forEach((unit, i) => {
+    const wanted = around.azimuths[i] ?? front;
+    const stitch = stitches[i] ?? null;
+    const round = Math.max(1, Math.min(wall.fabric.rounds, Math.round(row)));
+    const azimuth =
+      stitch === null
+        ? wanted
+        : wanted + wrapAngle(stitchAzimuth(wall.fabric, wall.starts, round, stitch) - wanted);
+    const centre = { along, azimuth };
+    const [x, y, z] = inSpace(surface, centre);
+    const [a, b, c] = inSpace(surface, { along, azimuth: wanted });
+    const join: Join = {
+      ...laidOn(state.wall(wall), placing, unit, { centre, front }),
+      round: isPole ? null : labelOf(wall, row),
+      stitch: stitch === null ? null : inRound(stitch, roundCount(wall.fabric, round)),
+      missMm: Math.hypot(a - x, b - y, c - z),
+      centre,
+    };
+    state.joins.push({ ...join, problems: [...join.problems, ...(i === 0 ? assumed : [])] });
+  });
+}
+
+/** A unit's edge laid onto the wall about a place. */
+function laidOn(
+  surface: Wall,
+  placing: Placing,
+  unit: Unit,
+  { centre, front }: { centre: WallPoint; front: number },
+): Join {
+  const { sentence, piece, wall } = placing;
+  const end = endOf(piece);
+  const held = heldOf(placing);
+  const facts = { piece: unit.name, wall: wall.part.name, count: end.count };
+  const bare = blankJoin(kindOfHeld[held], unit, wall, sentence.line);
+  if (piece.fabric.row[0] === 1)
+    return { ...bare, problems: [problem(piece, 'join-flat', facts, { severity: 'info', sentence })] };
+  if (!end.open) return { ...bare, problems: [problem(piece, 'join-closed', facts, { sentence })] };
+  const edge: Edge = { count: end.count, stitchMm: piece.gauge.widthMm, held };
+  const laid = { centre, heading: headingOf(placing, held, centre, front), sense: senseOf(placing) };
+  const found = footprintOf(surface, edge, laid);
+  if (!isFootprint(found)) {
+    const code = found.why === 'wider-than-wall' ? 'limb-wider-than-wall' : 'join-over-edge';
+    return { ...bare, problems: [problem(piece, code, facts, { severity: 'error', sentence })] };
+  }
+  const covers = coversOf(surface, found, centre);
+  const path = sewingPath(surface, found, held === 'round');
+  return {
+    ...bare,
+    covers: { ...covers, rounds: [labelOf(wall, covers.rounds[0]), labelOf(wall, covers.rounds[1])] },
+    path: relabelled(wall, path),
+    pins: relabelled(wall, pinsOf(surface, found, centre)),
+  };
+}

@@ -1,0 +1,178 @@
+import pluralize from 'pluralize';
+import { roundCount } from '../fabric/fabric';
+import type { Problem } from '../notation/problem';
+import { isJoin, type Joined } from '../notation/sentence/join';
+import type { NamedUnits } from '../notation/sentence/names';
+import type { Held } from './footprint';
+import type { AnyJoin, JoinPart, Side, Unit } from './joined';
+import { problem } from './problem';
+
+/** Units of one part that one sentence joins to one wall. */
+export interface Placing {
+  sentence: AnyJoin;
+  piece: JoinPart;
+  wall: JoinPart;
+  units: Unit[];
+  /** which of the stitches a sentence names are theirs */
+  stitches: number[] | null;
+  side: Side | null;
+}
+
+/** An end of a part that can be joined. */
+export interface End {
+  open: boolean;
+  count: number;
+}
+
+/** As many stitches are drawn together at most. */
+const mostGathered = 8;
+
+/** How the work of a part ends: with an open edge, or drawn together. */
+export function endOf({ part, fabric }: JoinPart): End {
+  const { rounds } = fabric;
+  const count = roundCount(fabric, rounds);
+  const saysClosed = part.steps.some((step) => step.kind === 'close');
+  const shrinks = rounds > 1 && count < roundCount(fabric, rounds - 1);
+  const isGathered = saysClosed || (count <= mostGathered && shrinks);
+  return { open: !isGathered && part.carries === undefined, count };
+}
+
+/** How the edge is held: as the sentence says, as a sentence about folding says, else open. */
+export function heldOf({ sentence, piece }: Placing): Held {
+  if (sentence.edge === 'flattened' || sentence.edge === 'pinched') return sentence.edge;
+  if (sentence.edge === 'open') return 'round';
+  const fold = piece.part.steps.find((step) => step.kind === 'fold');
+  if (!fold || fold.kind !== 'fold') return 'round';
+  return fold.how === 'pinched' ? 'pinched' : 'flattened';
+}
+
+/** How many units of a part a sentence places: a bare plural means all of them, `one on each side` two. */
+function unitsMeant({ count }: NamedUnits, { part }: JoinPart, { sides }: AnyJoin): number {
+  if (sides === 'both' && count === 1 && part.make > 1) return 2;
+  return count === 'all' || (count === null && part.make > 1) ? part.make : (count ?? 1);
+}
+
+/** Hands out the units of parts in order, and names them once it is known where they are. */
+export class Units {
+  private readonly given = new Map<string, number>();
+
+  take({ part }: JoinPart, count: number): Unit[] {
+    const before = this.given.get(part.id) ?? 0;
+    const units = Array.from({ length: Math.min(count, Math.max(0, part.make - before)) }, (_, i): Unit => ({
+      part: part.id,
+      unit: before + i + 1,
+      name: pluralize.singular(part.name.toLowerCase()),
+      side: null,
+    }));
+    this.given.set(part.id, before + units.length);
+    return units;
+  }
+
+  rest(part: JoinPart): Unit[] {
+    return this.take(part, part.part.make);
+  }
+}
+
+/** Parts by the names a sentence gives them. */
+type ById = (id: string) => JoinPart | undefined;
+
+/** What the units that are named together are joined to, and who they are. */
+interface Group {
+  names: readonly NamedUnits[];
+  wall: JoinPart | undefined;
+}
+
+/** What a sentence joins, group by group. One that names no wall goes where the one before it went, or onto the trunk. */
+function groupsOf(sentence: AnyJoin, owner: JoinPart, byId: ById): Group[] {
+  const { part } = owner;
+  const joined: readonly Joined[] =
+    sentence.joined.length > 0 ? sentence.joined : [{ parts: [], wall: null }];
+  const own: NamedUnits = { id: part.id, name: part.name, count: null, side: null };
+  let last: JoinPart | undefined;
+  return joined.map(({ parts, wall }) => {
+    last = (wall && byId(wall.id)) ?? last;
+    return { names: parts.length > 0 ? parts : [own], wall: last };
+  });
+}
+
+/** Every sentence that joins, part by part. */
+export function placingsOf(parts: readonly JoinPart[], units: Units, problems: Problem[]): Placing[] {
+  const byId: ById = (id) => parts.find(({ part }) => part.id === id);
+  const trunk = trunkOf(parts);
+  const placings: Placing[] = [];
+  const place = (sentence: AnyJoin, { names, wall }: Group, stitches: number[]) => {
+    for (const name of names) {
+      const piece = byId(name.id);
+      if (!piece || piece.fabric.rounds === 0) continue;
+      const onto = wall ?? (trunk !== piece ? trunk : undefined);
+      if (!onto || onto === piece || onto.fabric.rounds === 0) {
+        problems.push(problem(piece, 'join-no-wall', { piece: piece.part.name }, { sentence }));
+        continue;
+      }
+      const taken = units.take(piece, unitsMeant(name, piece, sentence));
+      if (taken.length === 0) continue;
+      const named = stitches.length >= taken.length ? stitches.splice(0, taken.length) : null;
+      placings.push({ sentence, piece, wall: onto, units: taken, stitches: named, side: name.side });
+    }
+  };
+  for (const owner of parts) {
+    const joins = owner.part.steps.filter(isJoin);
+    joins.forEach((sentence, i) => {
+      // `Sew them on`, after it was said where.
+      const namesNone = sentence.joined.length === 0;
+      if (i > 0 && namesNone && /\b(?:them|it)\b/i.test(sentence.text)) return;
+      const stitches = [...(sentence.stitches ?? [])];
+      for (const group of groupsOf(sentence, owner, byId)) place(sentence, group, stitches);
+    });
+  }
+  return placings;
+}
+
+/** The part the others are joined to where a sentence names none: the body, else the largest. */
+export function trunkOf(parts: readonly JoinPart[]): JoinPart | undefined {
+  const worked = parts.filter(({ fabric }) => fabric.rounds > 0);
+  const body = worked.find(({ part }) => /\bbody\b/i.test(part.name));
+  const sizeOf = ({ fabric }: JoinPart) => fabric.kind.length;
+  return body ?? [...worked].sort((a, b) => sizeOf(b) - sizeOf(a))[0];
+}
+
+/** Whether a sentence says where on the wall. */
+function saysWhere({ gap, range, round, relation, level, stitches, place }: AnyJoin): boolean {
+  const said = [gap, range, round, relation, level, stitches, place.ofPart, place.outFrom, place.around];
+  return said.some((one) => one !== undefined);
+}
+
+/** Two parts that end open come together by their edges, where nothing says otherwise. */
+export function isEdgeToEdge({ sentence, piece, wall, units }: Placing): boolean {
+  if (sentence.kind === 'nosew' || units.length !== 1 || heldOf({ sentence, piece } as Placing) !== 'round')
+    return false;
+  const { around } = sentence.place;
+  const atEnd = around !== undefined && around !== wall.orientation.start && around !== 'start';
+  const bothOpen = endOf(piece).open && endOf(wall).open && wall.fabric.row[0] !== 1;
+  return (
+    bothOpen && (atEnd || !saysWhere(sentence)) && !sentence.back && !sentence.place.front && !sentence.sides
+  );
+}
+
+/** A part that ends closed, and the open end of what it is sewn to: that end is the edge, and the closed part the wall. */
+export function turnedRound(placing: Placing): Placing {
+  const { sentence, piece, wall, units } = placing;
+  const isTurned =
+    units.length === 1 &&
+    !endOf(piece).open &&
+    endOf(wall).open &&
+    !saysWhere(sentence) &&
+    piece.fabric.row[0] !== 1;
+  if (!isTurned) return placing;
+  const { part } = wall;
+  const unit: Unit = { part: part.id, unit: 1, name: part.name.toLowerCase(), side: null };
+  // The one that is named first stands on the other, whose last round holds it.
+  const end = piece.orientation.start === 'top' ? 'bottom' : 'top';
+  return {
+    ...placing,
+    sentence: { ...sentence, place: { ...sentence.place, around: end } },
+    piece: wall,
+    wall: piece,
+    units: [unit],
+  };
+}

@@ -1,0 +1,174 @@
+import { roundCount } from '../fabric/fabric';
+import { stitchAtAzimuth } from '../shape/azimuth';
+import type { Footprint } from './footprint';
+import { rowAt, stitchNear, type Wall, type WallPoint } from './wall';
+
+/** One stitch of an edge, and the stitch of the wall that it is sewn to. Rounds by index, from 1. */
+export interface SewnStitch {
+  edge: number;
+  round: number;
+  stitch: number;
+}
+
+/** A stitch of the wall. */
+export interface WallStitch {
+  round: number;
+  stitch: number;
+}
+
+/** What a footprint covers: its first and last round, and on the round of its middle the first and last stitch, counted on. */
+export interface Covers {
+  rounds: [number, number];
+  stitches: [number, number];
+}
+
+/** Steps of the needle that are longer than this, in rounds and stitches, are gone over again. */
+const longestStep = 2;
+const mostInOne = 2;
+
+/** Stitches between two of one round, the shorter way round. */
+function stitchesBetween(a: number, b: number, count: number): number {
+  const off = Math.abs(a - b) % count;
+  return Math.min(off, count - off);
+}
+
+/** Every stitch of the edge with the wall stitch nearest to its place. */
+function nearest(wall: Wall, { points }: Footprint): SewnStitch[] {
+  return points.map((point, j) => ({ edge: j + 1, ...stitchNear(wall, point) }));
+}
+
+/** Whether a path steps too far, or comes to one stitch of the wall too often. */
+function isUneven(wall: Wall, path: readonly SewnStitch[]): boolean {
+  const hits = new Map<string, number>();
+  for (const { round, stitch } of path) {
+    const key = `${round}/${stitch}`;
+    hits.set(key, (hits.get(key) ?? 0) + 1);
+  }
+  const crowded = [...hits.values()].some((times) => times > mostInOne);
+  const steps = path.some(({ round, stitch }, j) => {
+    const next = path[(j + 1) % path.length];
+    if (!next) return false;
+    const count = roundCount(wall.fabric, Math.min(round, next.round));
+    const isStep = Math.abs(next.round - round) > longestStep;
+    const sameRound = next.round === round;
+    return isStep || (sameRound && stitchesBetween(stitch, next.stitch, count) > longestStep);
+  });
+  return crowded || steps;
+}
+
+/** The wall stitches about a place: those at most one round and one stitch off the nearest. */
+function about(wall: Wall, point: WallPoint): (WallStitch & { off: number })[] {
+  const { fabric, starts } = wall;
+  const row = rowAt(wall, point.along);
+  const middle = Math.max(1, Math.min(fabric.rounds, Math.round(row)));
+  const found: (WallStitch & { off: number })[] = [];
+  for (let round = Math.max(1, middle - 1); round <= Math.min(fabric.rounds, middle + 1); round += 1) {
+    const count = roundCount(fabric, round);
+    const at = stitchAtAzimuth(fabric, starts, round, point.azimuth);
+    for (let near = Math.floor(at) - 1; near <= Math.ceil(at) + 1; near += 1) {
+      const stitch = (((near - 1) % count) + count) % count;
+      found.push({ round, stitch: stitch + 1, off: (round - row) ** 2 + (near - at) ** 2 });
+    }
+  }
+  return found;
+}
+
+/** What a step from one wall stitch to the next costs beside being off its place. */
+function stepCost(wall: Wall, a: WallStitch, b: WallStitch): number {
+  const count = roundCount(wall.fabric, Math.min(a.round, b.round));
+  const rounds = Math.abs(a.round - b.round);
+  const stitches = rounds === 0 ? stitchesBetween(a.stitch, b.stitch, count) : 0;
+  const isSame = rounds === 0 && stitches === 0;
+  return (isSame ? 0.6 : 0) + 4 * Math.max(0, rounds - longestStep) + 4 * Math.max(0, stitches - longestStep);
+}
+
+/** The cyclic path that is least off its places and steps least far, by dynamic programming over the stitches about each place. */
+function bestPath(wall: Wall, { points }: Footprint): SewnStitch[] {
+  const choices = points.map((point) => about(wall, point));
+  const [first = []] = choices;
+  let best: { cost: number; path: number[] } = { cost: Infinity, path: [] };
+  for (const begun of first.keys()) {
+    let costs = first.map(({ off }, i) => (i === begun ? off : Infinity));
+    const from: number[][] = [];
+    for (let j = 1; j < choices.length; j += 1) {
+      const before = choices[j - 1] ?? [];
+      const here = choices[j] ?? [];
+      const came: number[] = [];
+      costs = here.map((to, i) => {
+        let least = Infinity;
+        before.forEach((was, k) => {
+          const cost = (costs[k] ?? Infinity) + stepCost(wall, was, to);
+          if (cost < least) {
+            least = cost;
+            came[i] = k;
+          }
+        });
+        return least + to.off;
+      });
+      from.push(came);
+    }
+    const last = choices.at(-1) ?? [];
+    const begin = first[begun];
+    if (!begin) continue;
+    last.forEach((end, k) => {
+      const cost = (costs[k] ?? Infinity) + (choices.length > 1 ? stepCost(wall, end, begin) : 0);
+      if (cost >= best.cost - 1e-9) return;
+      const path = [k];
+      for (let j = from.length - 1; j >= 0; j -= 1) path.unshift(from[j]?.[path[0] ?? 0] ?? 0);
+      best = { cost, path };
+    });
+  }
+  return best.path.map((choice, j) => {
+    const { round = 1, stitch = 1 } = choices[j]?.[choice] ?? {};
+    return { edge: j + 1, round, stitch };
+  });
+}
+
+/**
+ * The way the needle goes: every stitch of the edge once, each to the wall stitch nearest to its place, the round first and then the
+ * stitch at its real azimuth. Where that steps further than two, or comes to one stitch three times, the best path around is taken.
+ *
+ * @param isRing whether the edge is open; the two layers of a flat one share their stitches
+ */
+export function sewingPath(wall: Wall, footprint: Footprint, isRing: boolean): SewnStitch[] {
+  const path = nearest(wall, footprint);
+  return isRing && isUneven(wall, path) ? bestPath(wall, footprint) : path;
+}
+
+/** The four places to pin first: towards the start, towards the end, and to both sides of the middle. */
+export function pinsOf(wall: Wall, { points }: Footprint, centre: WallPoint): WallStitch[] {
+  if (points.length === 0) return [];
+  const furthest = (measure: (point: WallPoint) => number) =>
+    points.reduce((best, point) => (measure(point) > measure(best) ? point : best));
+  const picks = [
+    furthest(({ along }) => -along),
+    furthest(({ along }) => along),
+    furthest(({ azimuth }) => centre.azimuth - azimuth),
+    furthest(({ azimuth }) => azimuth - centre.azimuth),
+  ];
+  const pins = picks.map((point) => stitchNear(wall, point));
+  return pins.filter(
+    ({ round, stitch }, i) =>
+      pins.findIndex((other) => other.round === round && other.stitch === stitch) === i,
+  );
+}
+
+/** What a footprint covers of the wall. */
+export function coversOf(wall: Wall, { points }: Footprint, centre: WallPoint): Covers {
+  const { fabric, starts } = wall;
+  const rows = points.map(({ along }) => rowAt(wall, along));
+  const clamp = (row: number) => Math.max(1, Math.min(fabric.rounds, Math.round(row)));
+  const [first, last] = [clamp(Math.min(...rows)), clamp(Math.max(...rows))];
+  const round = Math.max(first, Math.min(last, clamp(rowAt(wall, centre.along))));
+  const count = roundCount(fabric, round);
+  const middle = stitchAtAzimuth(fabric, starts, round, centre.azimuth);
+  const offs = points.map(({ azimuth }) => ((azimuth - centre.azimuth) / (2 * Math.PI)) * count);
+  const isAllRound = Math.max(...offs) - Math.min(...offs) >= count - 1;
+  const inRound = (stitch: number) => ((((Math.round(stitch) - 1) % count) + count) % count) + 1;
+  return {
+    rounds: [first, last],
+    stitches: isAllRound
+      ? [1, count]
+      : [inRound(middle + Math.min(...offs)), inRound(middle + Math.max(...offs))],
+  };
+}

@@ -1,0 +1,240 @@
+import { roundCount } from '../fabric/fabric';
+import type { JoinSentence, PinSentence } from '../notation/sentence/join';
+import { countsBack } from '../notation/sentence/said';
+import { direction } from '../place/frame/direction';
+import { roundIndex } from '../place/frame/frontLine';
+import { stitchAzimuth, turn } from '../shape/azimuth';
+import type { JoinPart, Side } from './joined';
+
+/** A place on a wall by its round, a real number by index, and its azimuth. */
+export interface Spot {
+  row: number;
+  azimuth: number;
+}
+
+/** Why a place can't be worked out from what is said. */
+export type NoRow = { why: 'unsaid' | 'missing' | 'waits'; what: string };
+
+type AnyJoin = JoinSentence | PinSentence;
+
+/** Where another part is on this wall: the middle of it, and the rounds it covers. */
+export interface Neighbour {
+  row: number;
+  rows: [number, number];
+  azimuths: number[];
+}
+
+const isNumber = (row: number | NoRow): row is number => typeof row === 'number';
+export const isRow = isNumber;
+
+/** The end of a part that is below, above, or where its work starts or ends: the row of its first or last round. */
+function endRow({ fabric, orientation }: JoinPart, end: 'start' | 'end' | 'top' | 'bottom'): number {
+  const isStart = end === 'start' || end === orientation.start;
+  return isStart ? 1 : fabric.rounds;
+}
+
+/** The nth round from an end, the first being the round at it. */
+function fromEnd(wall: JoinPart, end: 'start' | 'end' | 'top' | 'bottom', n: number): number {
+  const row = endRow(wall, end);
+  return row === 1 ? n : row + 1 - n;
+}
+
+const missing = (what: string): NoRow => ({ why: 'missing', what });
+
+/** The row of a round as the maker numbers it, counted from where it is said. */
+function numbered(wall: JoinPart, label: number, from: AnyJoin['countFrom']): number | NoRow {
+  const { fabric, orientation } = wall;
+  if (from) {
+    const row = countsBack(from, orientation.start) ? fabric.rounds + 1 - label : label;
+    return row >= 1 && row <= fabric.rounds ? row : missing(`round ${label} from the ${from}`);
+  }
+  const index = roundIndex(fabric, label);
+  return index > 0 ? index : missing(`round ${label}`);
+}
+
+function middle(
+  wall: JoinPart,
+  [a, b]: readonly [number, number],
+  from: AnyJoin['countFrom'],
+): number | NoRow {
+  const rows = [numbered(wall, a, from), numbered(wall, b, from)];
+  const bad = rows.find((row) => !isNumber(row));
+  return bad ?? ((rows[0] as number) + (rows[1] as number)) / 2;
+}
+
+/** +1 where going down the toy is going on from the start of the part. */
+const downward = ({ orientation }: JoinPart): 1 | -1 => (orientation.start === 'top' ? 1 : -1);
+
+function byRelation(wall: JoinPart, relation: NonNullable<AnyJoin['relation']>): number | NoRow {
+  const { rounds, direction: way, to } = relation;
+  if (to === 'base') return fromEnd(wall, 'bottom', rounds);
+  if (to === 'top' || to === 'start') return fromEnd(wall, to, rounds);
+  if (to === 'edge') return fromEnd(wall, 'end', rounds);
+  const feature = wall.features.find(({ kind }) => kind === to);
+  if (!feature) return missing(`the ${to}`);
+  const sign = (way === 'below' ? 1 : -1) * downward(wall);
+  const row = feature.line + 0.5 + sign * rounds;
+  return row >= 1 && row <= wall.fabric.rounds ? row : missing(`${rounds} rounds ${way} the ${to}`);
+}
+
+/**
+ * The row of the middle of what a sentence joins.
+ *
+ * @param neighbour where another part of the toy is on the same wall; null while that is not known
+ * @param reach how many rows what is joined covers on either side of its middle
+ */
+export function rowOf(
+  wall: JoinPart,
+  sentence: AnyJoin,
+  neighbour: (part: string) => Neighbour | null,
+  reach: number,
+): number | NoRow {
+  const row = rowSaid(wall, sentence, neighbour, reach);
+  if (!isNumber(row) || sentence.place.around) return row;
+  const isThere = row >= 1 && row <= wall.fabric.rounds;
+  return isThere ? row : missing(`a round beyond its ${row < 1 ? 'start' : 'end'}`);
+}
+
+function rowSaid(
+  wall: JoinPart,
+  sentence: AnyJoin,
+  neighbour: (part: string) => Neighbour | null,
+  reach: number,
+): number | NoRow {
+  const { place, gap, range, round, countFrom, relation, level } = sentence;
+  const { ofPart, outFrom, around } = place;
+  if (ofPart) {
+    const other = neighbour(ofPart.part.id);
+    if (!other) return { why: 'waits', what: ofPart.part.name };
+    const sign = (ofPart.direction === 'below' ? 1 : -1) * downward(wall);
+    if (ofPart.rounds !== null) return other.row + sign * ofPart.rounds;
+    const edge = sign > 0 ? Math.max(...other.rows) : Math.min(...other.rows);
+    return Math.round(edge + sign * (reach + 0.5));
+  }
+  if (outFrom) return fromEnd(wall, outFrom.end, outFrom.rounds);
+  if (range) return middle(wall, range, countFrom);
+  if (gap) return middle(wall, gap, countFrom);
+  if (round !== undefined) return numbered(wall, round, countFrom);
+  if (relation) return byRelation(wall, relation);
+  if (level) {
+    const feature = wall.features.find(({ kind }) => kind === level);
+    return feature ? feature.line + 0.5 : missing(`the ${level}`);
+  }
+  if (around) return endRow(wall, around) === 1 ? 0 : wall.fabric.rounds + 1;
+  return { why: 'unsaid', what: '' };
+}
+
+/** Where around the wall the units of a sentence go. */
+export interface Around {
+  /** one azimuth a unit, in order */
+  azimuths: number[];
+  /** they are a pair about the front line */
+  paired: boolean;
+  /** nothing says so: it is taken as usual */
+  assumed: 'front' | 'back' | 'sides' | null;
+}
+
+const usuallyBehind = /\b(?:tail|fin|mane|crest|cape|shell|backpack)s?\b/i;
+const quarter = turn / 4;
+
+/** +1 where azimuths rise from left to right as one looks at the piece. */
+export const rightward = ({ orientation }: JoinPart): 1 | -1 => direction(orientation);
+
+/** The azimuth so many stitches of a row to a side of another. */
+function aside(wall: JoinPart, row: number, from: number, stitches: number): number {
+  const round = Math.max(1, Math.min(wall.fabric.rounds, Math.round(row)));
+  return from + (turn * stitches) / Math.max(1, roundCount(wall.fabric, round));
+}
+
+/** A pair on both sides of the front line, the left one first. */
+const pairAt = (wall: JoinPart, front: number, off: number): number[] => [
+  front - rightward(wall) * off,
+  front + rightward(wall) * off,
+];
+
+function asidePair(wall: JoinPart, sentence: AnyJoin, row: number, front: number): number[] {
+  const { stitches, of } = sentence.place.aside ?? { stitches: 0, of: 'front' };
+  if (of === 'eyes') {
+    const eyes = wall.features.find(({ kind }) => kind === 'eyes');
+    const offs = (eyes?.units ?? []).map(({ azimuth }) => Math.abs(azimuth - front));
+    const out = offs.length > 0 ? Math.max(...offs) : 0;
+    return pairAt(wall, front, aside(wall, row, out, stitches));
+  }
+  const from = of === 'back' ? front + Math.PI : front;
+  const off = aside(wall, row, 0, stitches);
+  const [left = 0, right = 0] = pairAt(wall, from, off);
+  // Seen from the front, what is left of the middle of the back is at the right of one who looks at the back.
+  return of === 'back' ? [right, left] : [left, right];
+}
+
+/** What the places around a wall are worked out from. */
+interface Asked {
+  row: number;
+  front: number;
+  /** how many units the sentence places here */
+  count: number;
+  /** the side a single unit is named by: `the left arm` */
+  side: Side | null;
+  name: string;
+  neighbour: (part: string) => Neighbour | null;
+}
+
+const certain = (azimuths: number[], paired = false): Around => ({ azimuths, paired, assumed: null });
+
+/** Places that go by stitches or by another part. */
+function byNumbers(
+  wall: JoinPart,
+  { place, stitches }: AnyJoin,
+  { row, front, count, neighbour }: Asked,
+): Around | null {
+  if (stitches && stitches.length === count) {
+    const round = Math.max(1, Math.min(wall.fabric.rounds, Math.round(row)));
+    return certain(stitches.map((stitch) => stitchAzimuth(wall.fabric, wall.starts, round, stitch)));
+  }
+  const other = place.inLineWith && neighbour(place.inLineWith.id);
+  if (other && other.azimuths.length === count) return certain(other.azimuths, count === 2);
+  if (!place.evenly || count < 2) return null;
+  const step = (rightward(wall) * turn) / count;
+  const behind = front - (rightward(wall) * turn) / 2;
+  return certain(Array.from({ length: count }, (_, i) => behind + step * (i + 0.5)));
+}
+
+/** Places that go by a side of the piece. */
+function bySide(
+  wall: JoinPart,
+  sentence: AnyJoin,
+  { row, front, count, side }: Asked,
+): Around | 'unclear' | null {
+  const { place, back, sides } = sentence;
+  const oneSide = side ?? (sides === 'left' || sides === 'right' ? sides : null);
+  const ofPair = (pair: number[]): Around | 'unclear' => {
+    if (count === 2) return certain(pair, true);
+    return count === 1 && oneSide ? certain([pair[oneSide === 'left' ? 0 : 1] ?? 0]) : 'unclear';
+  };
+  const alone = (azimuth: number): Around | 'unclear' => (count === 1 ? certain([azimuth]) : 'unclear');
+  if (place.aside) return ofPair(asidePair(wall, sentence, row, front));
+  if (back) return alone(front + Math.PI);
+  if (place.front || sides === 'middle') return alone(front);
+  return sides === 'both' || oneSide ? ofPair(pairAt(wall, front, quarter)) : null;
+}
+
+/**
+ * Where around the wall the units of a sentence go. Where nothing says so a pair goes to the sides and one to the front, what usually
+ * hangs behind to the back, and it is told; more than two are asked about.
+ *
+ * @returns null where that can't be told
+ */
+export function aroundOf(wall: JoinPart, sentence: AnyJoin, asked: Asked): Around | null {
+  const said = byNumbers(wall, sentence, asked) ?? bySide(wall, sentence, asked);
+  if (said === 'unclear') return null;
+  if (said) return said;
+  const { count, front, name } = asked;
+  if (count === 2) return { azimuths: pairAt(wall, front, quarter), paired: true, assumed: 'sides' };
+  if (count > 2) return null;
+  const behind = usuallyBehind.test(name);
+  return {
+    azimuths: [behind ? front + Math.PI : front],
+    paired: false,
+    assumed: behind ? 'back' : 'front',
+  };
+}

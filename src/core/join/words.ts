@@ -1,0 +1,58 @@
+import pluralize from 'pluralize';
+import type { ProblemCode } from '../notation/problemCodes';
+
+type Facts = Readonly<Record<string, unknown>>;
+
+const low = (name: unknown): string => String(name).toLowerCase();
+/** A part by its name, as many as there are of it. */
+const some = (name: unknown, count: unknown): string =>
+  count === 1 ? pluralize.singular(low(name)) : pluralize.plural(low(name));
+const are = (name: unknown): string => (pluralize.isPlural(low(name)) ? 'are' : 'is');
+const stitches = (n: unknown): string => `${String(n)} ${n === 1 ? 'stitch' : 'stitches'}`;
+
+const places: Record<string, string> = {
+  front: 'in the middle of the front',
+  back: 'in the middle of the back',
+  sides: 'on both sides, a quarter of a round from the front',
+};
+
+/** What is said of a join, by its code, from the facts it carries. */
+const says: Partial<Record<ProblemCode, (facts: Facts) => string>> = {
+  'join-where': ({ piece, wall }) =>
+    `The text joins the ${low(piece)} to the ${low(wall)} and does not say on which round. Write it: “on round 20”.`,
+  'join-row-missing': ({ piece, wall, what }) =>
+    `The ${low(piece)} should go by ${String(what)}, and the ${low(wall)} has no such place.`,
+  'join-waits': ({ piece, what }) =>
+    `The ${low(piece)} ${are(piece)} placed by the ${low(what)}, and where that goes is not known.`,
+  'join-around': ({ piece, wall, count }) =>
+    `Nothing says where around the ${low(wall)} the ${count === 1 ? '' : `${String(count)} `}${some(piece, count)} ${count === 1 ? 'goes' : 'go'}. Write it: “on both sides”, “at the back”, “4 stitches from the front”, “evenly around”.`,
+  'join-assumed': ({ piece, count, where }) =>
+    `Nothing says where around: the ${some(piece, count)} ${count === 1 ? 'is' : 'are'} taken to go ${places[String(where)] ?? ''}. Write it to settle it.`,
+  'join-unworked': ({ piece, wall }) =>
+    `Where the ${low(piece)} ${are(piece)} joined is not worked out: the ${low(wall)} lies on its side or is flat. Pin it, look from every side, then sew.`,
+  'join-no-wall': ({ piece }) => `Nothing says what the ${low(piece)} ${are(piece)} joined to.`,
+  'join-flat': ({ piece }) =>
+    `The ${low(piece)} is a flat piece: its middle is placed, and it is sewn down around its outline.`,
+  'join-closed': ({ piece, wall }) =>
+    `The ${low(piece)} ends closed, so no edge of it can be sewn to the ${low(wall)} stitch by stitch. Leave its last round open, or say that it is sewn closed onto closed.`,
+  'limb-wider-than-wall': ({ piece, wall, count }) =>
+    `The edge of the ${low(piece)} has ${stitches(count)}: more than the ${low(wall)} is wide there. Flatten it, or join it where the ${low(wall)} is wider.`,
+  'join-over-edge': ({ piece, wall }) =>
+    `The ${low(piece)} would reach over the open edge of the ${low(wall)}. Move it further from that edge.`,
+  'edges-ratio': ({ smaller, larger, m, n, round }) =>
+    `The edge of the ${low(larger)} has ${stitches(n)} and that of the ${low(smaller)} ${stitches(m)}: sewn together the larger gathers.${round === null ? '' : ` Round ${String(round)} of the ${low(larger)} has ${stitches(m)}: end it there.`}`,
+  'edges-same-end': ({ piece, wall }) =>
+    `The ${low(piece)} and the ${low(wall)} are sewn together by their last rounds, and both are taken to begin at the top: one of them stands the other way up. Say where round 1 of the ${low(wall)} is: left and right of it follow from that.`,
+  'joins-overlap': ({ piece, other }) =>
+    `The ${low(piece)} and the ${low(other)} come to the same stitches. Move one of them.`,
+  'join-on-feature': ({ piece, feature }) => `The ${low(piece)} lies over the ${low(feature)}.`,
+  'nosew-room': ({ wall, round, count, missing }) =>
+    `Round ${String(round)} of the ${low(wall)} has ${stitches(count)}, and what is worked into it needs ${String(missing)} more. Take a wider round, or narrower parts.`,
+  'nosew-half': ({ wall, round }) =>
+    `On round ${String(round)} of the ${low(wall)} one half has too few stitches for the parts of that side to lie mirror-equal. Take a wider round.`,
+  'nosew-parity': ({ wall, round, count }) =>
+    `On round ${String(round)} of the ${low(wall)} (${stitches(count)}) the part in front and the one at the back can't both lie in the middle: one has an odd and one an even width. Give one of them a stitch more or fewer.`,
+};
+
+/** The message of a problem with a join. */
+export const joinWords = (code: ProblemCode, facts: Facts): string => says[code]?.(facts) ?? '';

@@ -1,0 +1,178 @@
+import { numberWords } from '../tokens';
+import { wordsWithNames, type Mention, type NamedPart } from './names';
+
+/** Where on the wall something is joined, by what only makes sense with the names of the parts and by what only joining says. */
+export interface JoinPlace {
+  /** so many rounds over or under what another part covers; with no number, directly beside it */
+  ofPart?: { part: NamedPart; direction: 'above' | 'below'; rounds: number | null };
+  /** at the same place around as another part */
+  inLineWith?: NamedPart;
+  /** in the middle of the front */
+  front?: true;
+  /** so many stitches of the wall to the side of something */
+  aside?: { stitches: number; of: 'front' | 'back' | 'eyes' };
+  /** spread evenly all the way round */
+  evenly?: true;
+  /** so many rounds out from the start of the wall */
+  outFrom?: { rounds: number; end: 'start' | 'end' };
+  /** around the very start or end of the wall */
+  around?: 'top' | 'bottom' | 'start' | 'end';
+}
+
+const number = String.raw`(\d{1,3}|${Object.keys(numberWords).join('|')}|a|an)`;
+const valueOf = (said: string): number =>
+  /^\d/.test(said) ? Number(said) : said === 'a' || said === 'an' ? 1 : (numberWords[said] ?? 0);
+const rounds = String.raw`(?:full )?(?:rounds?|rows?|rnds?)`;
+const stitches = String.raw`(?:sts?|stitch(?:es)?)`;
+const names = String.raw`(?:the |his |her |its |their |both |two |where the )*@(\d+)`;
+const above = 'above|over';
+const below = 'below|under|beneath|underneath';
+
+/** One manner of saying a place. */
+interface Manner {
+  read: RegExp;
+  place: (match: RegExpExecArray, mentions: readonly Mention[]) => Partial<JoinPlace> | null;
+  /** which of its groups names a part that is gone by and not joined */
+  goesBy?: number;
+}
+
+const directionOf = (word: string): 'above' | 'below' =>
+  new RegExp(`^(?:${above}|up|higher)`).test(word) ? 'above' : 'below';
+
+const partAt = (index: string | undefined, mentions: readonly Mention[]): NamedPart | null => {
+  const mention = mentions[Number(index)];
+  return mention ? { id: mention.id, name: mention.name } : null;
+};
+
+const manners: readonly Manner[] = [
+  {
+    // 8 rounds above the legs
+    read: new RegExp(
+      String.raw`\b${number} ${rounds} (?:up |down |higher |lower )?(${above}|${below}|up from|down from|higher than|lower than) ${names}`,
+    ),
+    goesBy: 3,
+    place: ([, said = '', way = '', index], mentions) => {
+      const part = partAt(index, mentions);
+      return part && { ofPart: { part, direction: directionOf(way), rounds: valueOf(said) } };
+    },
+  },
+  {
+    // straight above the legs; in line with the legs
+    read: new RegExp(
+      String.raw`\b(?:straight (?:${above}|${below})|in line with|lined up with|aligned with) ${names}`,
+    ),
+    goesBy: 1,
+    place: ([, index], mentions) => {
+      const part = partAt(index, mentions);
+      return part && { inLineWith: part };
+    },
+  },
+  {
+    // straight above them: the part gone by before
+    read: new RegExp(String.raw`\b(?:straight (?:${above}|${below})|in line with|lined up with) them\b`),
+    place: () => ({ inLineWith: { id: '', name: '' } }),
+  },
+  {
+    // directly under the head
+    read: new RegExp(
+      String.raw`\b(?:directly |just |right |immediately |close )?(${above}|${below}) ${names}`,
+    ),
+    goesBy: 2,
+    place: ([, way = '', index], mentions) => {
+      const part = partAt(index, mentions);
+      return part && { ofPart: { part, direction: directionOf(way), rounds: null } };
+    },
+  },
+  {
+    // 4 stitches from the front; 3 stitches to each side of the middle; 2 stitches outside the eyes
+    read: new RegExp(
+      String.raw`\b${number} ${stitches} (?:away |out )?(?:from|off|beside|outside(?: of)?|(?:to|on) (?:either|each|both) sides? of|either side of|each side of) (?:the |each |each of the )?(?:centre |center )?(front(?: line)?|middle|centre|center|back|face|eyes?)\b`,
+    ),
+    place: ([, said = '', what = '']) => ({
+      aside: {
+        stitches: valueOf(said),
+        of: /^eye/.test(what) ? 'eyes' : what === 'back' ? 'back' : 'front',
+      },
+    }),
+  },
+  {
+    // two rounds out from the start; 3 rounds down from the top
+    read: new RegExp(
+      String.raw`\b${number} ${rounds} (?:out |down |away |up |in )?from (?:the )?(?:very )?(start|crown|magic (?:ring|circle)|ring|end|live edge|last round|closing)\b`,
+    ),
+    place: ([, said = '', end = '']) => ({
+      outFrom: { rounds: valueOf(said), end: /^(?:end|live|last|closing)/.test(end) ? 'end' : 'start' },
+    }),
+  },
+  {
+    read: /\b(?:evenly|equally|spaced out|all (?:the way )?(?:a)?round)\b/,
+    place: () => ({ evenly: true }),
+  },
+  {
+    read: /\b(?:(?:centre|center|middle of the) front|(?:in |on |at )?(?:the )?front (?:centre|center|middle)|(?:to|on|onto|in|at) the front|centred|centered|in the (?:middle|centre|center))\b/,
+    place: () => ({ front: true }),
+  },
+  {
+    // onto the top of the body
+    read: /\b(?:to|on|onto|at|around|round|over) (?:the )?(?:very )?(top|bottom|start|end)(?: of\b|,|$|\.)/,
+    place: ([, end]) => ({ around: end as JoinPlace['around'] }),
+  },
+];
+
+/** What a sentence says of the place, and the mentions that are only gone by. */
+export interface PlacedMentions {
+  place: JoinPlace;
+  mentions: Mention[];
+}
+
+/**
+ * Reads where something is joined, once the names of all parts are known.
+ *
+ * @param sentence the sentence as written
+ * @param mentions the parts it names, in order
+ */
+export function readJoinPlace(sentence: string, mentions: readonly Mention[]): PlacedMentions {
+  const words = wordsWithNames(sentence, mentions);
+  let place: JoinPlace = {};
+  const goneBy = new Set<number>();
+  let rest = words;
+  for (const { read, place: placeOf, goesBy } of manners) {
+    const match = read.exec(rest);
+    const found = match && placeOf(match, mentions);
+    if (!match || !found) continue;
+    place = { ...found, ...place };
+    if (goesBy !== undefined) goneBy.add(Number(match[goesBy]));
+    // What is read is not read again by a manner that says less.
+    rest = `${rest.slice(0, match.index)}·${rest.slice(match.index + match[0].length)}`;
+  }
+  const { inLineWith, ofPart } = place;
+  if (inLineWith?.id === '') {
+    if (ofPart) place.inLineWith = ofPart.part;
+    else delete place.inLineWith;
+  }
+  return { place, mentions: mentions.filter((_, i) => !goneBy.has(i)) };
+}
+
+/** The same in words that are read back to it. */
+export function writeJoinPlace({
+  ofPart,
+  inLineWith,
+  front,
+  aside,
+  evenly,
+  outFrom,
+  around,
+}: JoinPlace): string[] {
+  const name = (part: NamedPart) => `the ${part.name.toLowerCase()}`;
+  return [
+    ofPart
+      ? `${ofPart.rounds === null ? 'directly' : `${ofPart.rounds} rounds`} ${ofPart.direction} ${name(ofPart.part)}`
+      : '',
+    inLineWith ? `in line with ${name(inLineWith)}` : '',
+    aside ? `${aside.stitches} stitches from the ${aside.of}` : '',
+    outFrom ? `${outFrom.rounds} rounds out from the ${outFrom.end}` : '',
+    evenly ? 'evenly' : '',
+    front ? 'in the front centre' : '',
+    around ? `around the ${around}` : '',
+  ].filter((words) => words !== '');
+}

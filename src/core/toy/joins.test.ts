@@ -1,0 +1,267 @@
+import { analyseToy } from './analyse';
+
+interface Worked {
+  hand?: 'left';
+  start?: 'bottom';
+  lean?: number;
+}
+
+/** A toy of round numbers: 24 stitches around the body from round 4 to 24, 30 around the head from round 5 to 14. */
+const toy = (sentences: string, { hand, start, lean = 0 }: Worked = {}): string =>
+  [
+    hand ? `Hand: ${hand}` : '',
+    `Lean: ${lean}`,
+    'Gauge: 5 mm x 5 mm',
+    'Body',
+    start ? `Start: ${start}` : '',
+    'R1: 6 sc in ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]\nR4: (2 sc, inc) x 6 [24]\nR5-R24: sc around [24]',
+    '\nHead',
+    'R1: 6 sc in ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]\nR4: (2 sc, inc) x 6 [24]\nR5: (3 sc, inc) x 6 [30]\nR6-R14: sc around [30]\nR15: (3 sc, dec) x 6 [24]',
+    '\nArm (make 2)\nR1: 6 sc in ring [6]\nR2: (2 sc, inc) x 2 [8]\nR3-R9: sc around [8]',
+    '\nLeg (make 4)\nR1: 8 sc in ring [8]\nR2-R8: sc around [8]',
+    '\nEar (make 2)\nR1: 6 sc in ring [6]\nR2: inc x 6 [12]\nR3-R4: sc around [12]',
+    '\nTail\nR1: 6 sc in ring [6]\nR2-R6: sc around [6]',
+    '\nSnout\nR1: 6 sc in ring [6]\nR2: inc x 6 [12]\nR3-R4: sc around [12]',
+    '\nAssembly',
+    sentences,
+  ].join('\n');
+
+const places = (text: string) => {
+  const { joined } = analyseToy(text);
+  return joined.joins
+    .filter(({ round, stitch }) => round !== null || stitch !== null)
+    .map(({ unit, round, stitch }) => [unit.name, round, stitch]);
+};
+
+// Front line of 24: stitch 12½; the sides a quarter of a round from it, 6½ and 18½; the back 24½, which is ½. Of 30: 15½, 8, 23, ½.
+const sides: [string, number, number][] = [
+  ['left arm', 20, 6.5],
+  ['right arm', 20, 18.5],
+];
+
+test.each([
+  ['Sew the arms to the body at round 20, one on each side.', sides],
+  ['Sew the arms to both sides of the body on round 20.', sides],
+  ['Sew an arm to each side of the body at R20.', sides],
+  ['Attach the arms to the sides of the body on row 20.', sides],
+  ['Join the arms to the body on round 20, one on each side.', sides],
+  ['Sew the left arm to the body on round 20. Sew the right arm to the body on round 20.', sides],
+  ['Sew the arms to the body at round 5 from the base.', sides],
+  ['Sew the arms to the body, 5 rounds up from the base.', sides],
+  ['Sew the arms to the body five rounds from the end, on both sides.', sides],
+  [
+    'Sew the arms to the body at stitches 6 and 18 of round 20.',
+    [
+      ['left arm', 20, 6],
+      ['right arm', 20, 18],
+    ],
+  ],
+  [
+    'Sew the arms to the body on round 20, 4 stitches from the front.',
+    [
+      ['left arm', 20, 8.5],
+      ['right arm', 20, 16.5],
+    ],
+  ],
+  [
+    'Sew the arms to the body on round 20, five stitches to each side of the middle.',
+    [
+      ['left arm', 20, 7.5],
+      ['right arm', 20, 17.5],
+    ],
+  ],
+  [
+    'Sew the arms on round 20 of the body, 3 stitches from the back.',
+    [
+      ['left arm', 20, 3.5],
+      ['right arm', 20, 21.5],
+    ],
+  ],
+  [
+    'Sew the arms to the body between R19 and R20.',
+    [
+      ['left arm', 19.5, 6.5],
+      ['right arm', 19.5, 18.5],
+    ],
+  ],
+  ['Sew the arms to the body from R18 to R22.', sides],
+  ['Sew the tail to the back of the body on round 7.', [['tail', 7, 0.5]]],
+  ['Sew the tail to the centre back of the body, between rounds 6 and 8.', [['tail', 7, 0.5]]],
+  ['Sew the tail to the body at round 7.', [['tail', 7, 0.5]]],
+  ['Sew the snout to the front of the head on round 10.', [['snout', 10, 15.5]]],
+  ['Sew the snout to the head over R8-R12, in the middle.', [['snout', 10, 15.5]]],
+  [
+    'Sew the ears to the head, two rounds out from the start.',
+    [
+      ['left ear', 2, 3.5],
+      ['right ear', 2, 9.5],
+    ],
+  ],
+  [
+    'Sew the ears to the head on round 5, one on each side.',
+    [
+      ['left ear', 5, 8],
+      ['right ear', 5, 23],
+    ],
+  ],
+  [
+    'Flatten the ears and sew them to the head on round 6, 4 stitches from the front.',
+    [
+      ['left ear', 6, 11.5],
+      ['right ear', 6, 19.5],
+    ],
+  ],
+  [
+    'Sew the legs evenly around round 20 of the body.',
+    [
+      ['left back leg', 20, 3.5],
+      ['left front leg', 20, 9.5],
+      ['right front leg', 20, 15.5],
+      ['right back leg', 20, 21.5],
+    ],
+  ],
+  [
+    'Sew two legs to the body on round 18, 3 stitches from the front. Sew two legs to the body on round 18, 3 stitches from the back.',
+    [
+      ['left front leg', 18, 9.5],
+      ['right front leg', 18, 15.5],
+      ['left back leg', 18, 3.5],
+      ['right back leg', 18, 21.5],
+    ],
+  ],
+  [
+    'Sew two legs to the body on round 20, 4 stitches from the front. Sew the arms to the body 8 rounds above the legs.',
+    [
+      ['left arm', 12, 6.5],
+      ['right arm', 12, 18.5],
+      ['left leg', 20, 8.5],
+      ['right leg', 20, 16.5],
+    ],
+  ],
+  [
+    'Sew two legs to the body on round 20, 4 stitches from the front. Sew the arms to the body 8 rounds above the legs, straight above them.',
+    [
+      ['left arm', 12, 8.5],
+      ['right arm', 12, 16.5],
+      ['left leg', 20, 8.5],
+      ['right leg', 20, 16.5],
+    ],
+  ],
+  [
+    'Sew the arms to the body 8 rounds above the legs, in line with them. Sew two legs to the body on round 20, 4 stitches from the front.',
+    [
+      ['left arm', 12, 8.5],
+      ['right arm', 12, 16.5],
+      ['left leg', 20, 8.5],
+      ['right leg', 20, 16.5],
+    ],
+  ],
+] as const)('%s', (sentence, expected) => {
+  expect(places(toy(sentence))).toEqual(expected);
+});
+
+describe('the other hand, the other end', () => {
+  const sentence = 'Sew the arms to the body on round 20, 4 stitches from the front.';
+  test('left-handed, numbers run the other way: the left arm has the larger', () => {
+    expect(places(toy(sentence, { hand: 'left' }))).toEqual([
+      ['left arm', 20, 16.5],
+      ['right arm', 20, 8.5],
+    ]);
+  });
+  test('begun at the bottom likewise', () => {
+    expect(places(toy(sentence, { start: 'bottom' }))).toEqual([
+      ['left arm', 20, 16.5],
+      ['right arm', 20, 8.5],
+    ]);
+  });
+  test('both at once change nothing', () => {
+    expect(places(toy(sentence, { start: 'bottom', hand: 'left' }))).toEqual(places(toy(sentence)));
+  });
+  test('the base of a body begun at the bottom is its start', () => {
+    const base = 'Sew the arms to the body at round 5 from the base.';
+    expect(places(toy(base, { start: 'bottom' }))).toEqual([
+      ['left arm', 5, 18.5],
+      ['right arm', 5, 6.5],
+    ]);
+  });
+  test('rounds that lean are counted at each row: eight rounds higher the same line is two stitches on', () => {
+    const two =
+      'Sew two legs to the body on round 20, 4 stitches from the front. Sew the arms to the body on round 12, 4 stitches from the front.';
+    const straight = places(toy(two));
+    const leaning = places(toy(two, { lean: 0.25 }));
+    expect(straight.map(([, , stitch]) => stitch)).toEqual([8.5, 16.5, 8.5, 16.5]);
+    // The front lies opposite the mean of both starts: each is one stitch off it, one way and the other.
+    expect(leaning.map(([, , stitch]) => stitch)).toEqual([7.5, 15.5, 9.5, 17.5]);
+  });
+});
+
+test('a face sets the front that limbs go by', () => {
+  const eyes =
+    'Eyes on the head: between R9 and R10, at stitches 13 and 19.\nSew the snout to the front of the head on round 12.';
+  expect(places(toy(eyes))).toEqual([['snout', 12, 16]]);
+});
+
+describe('what is asked', () => {
+  const asks = (sentence: string) =>
+    analyseToy(toy(sentence)).joined.joins.flatMap(({ problems }) => problems.map(({ code }) => code));
+  test.each([
+    ['Sew the arms to the body.', ['join-where']],
+    ['Sew the legs to the body on round 20.', ['join-around', 'join-around', 'join-around', 'join-around']],
+    ['Sew the tail to the body on round 7.', ['join-assumed']],
+    ['Sew the arms to the body on round 40, one on each side.', ['join-row-missing']],
+    ['Sew the arms to the body 3 rounds above the legs.', ['join-waits']],
+    ['Sew the snout to the tail on round 3, in the front.', ['limb-wider-than-wall']],
+    ['Sew the arms to the body on round 24, one on each side.', ['join-over-edge', 'join-over-edge']],
+    ['Sew the arms to the body at stitches 10 and 12 of round 20.', ['joins-overlap']],
+    [
+      'Eyes on the head: between R9 and R10, at stitches 14 and 17.\nSew the snout to the front of the head on round 9.',
+      ['join-on-feature'],
+    ],
+  ])('%s', (sentence, codes) => {
+    expect(asks(sentence)).toEqual(codes);
+  });
+});
+
+test('head to body, edge to edge: 24 to 24, fronts together, one of them turned', () => {
+  const { joined } = analyseToy(toy('Sew the head to the body.', { start: 'bottom' }));
+  const [join] = joined.joins;
+  expect(join).toMatchObject({ kind: 'edge-to-edge', doubles: [], problems: [] });
+  const met = new Map(join!.path!.map(({ edge, stitch }) => [edge, stitch]));
+  // Left to right over the front: the head's numbers rise, those of a body begun at the bottom fall.
+  expect([met.get(12), met.get(13), met.get(1), met.get(24)]).toEqual([13, 12, 24, 1]);
+});
+
+test('a body that begins at the top like its head, sewn by both ends, is asked about, and a tap settles it', () => {
+  const { joined } = analyseToy(toy('Sew the head to the body.'));
+  const [problem] = joined.joins[0]!.problems;
+  expect(problem).toMatchObject({ code: 'edges-same-end' });
+  expect(problem!.suggestions.map(({ edits }) => edits[0]!.text)).toEqual(['Start: bottom', 'Start: top']);
+});
+
+describe('no-sew rounds', () => {
+  const round = (sentence: string) =>
+    analyseToy(toy(sentence)).joined.joins.map(({ ledger, sum, unit, stitch }) => [
+      unit.name,
+      stitch,
+      sum,
+      ledger?.map((entry) =>
+        'plain' in entry ? entry.plain : `${entry.part} ${entry.unit}: ${entry.stitches}`,
+      ),
+    ]);
+  test('two arms of 8, held flat, take 4 stitches each', () => {
+    const ledger = [4, 'arm 1: 4', 8, 'arm 2: 4', 4];
+    expect(round('Crochet the arms into round 18 of the body, one on each side.')).toEqual([
+      ['left arm', 6.5, 24, ledger],
+      ['right arm', 18.5, 24, ledger],
+    ]);
+  });
+  test('arms and a tail in one round', () => {
+    const ledger = ['tail 1: 1', 3, 'arm 1: 4', 8, 'arm 2: 4', 3, 'tail 1: 1'];
+    const joins = round(
+      'No-sew: join the arms to the body at round 18. No-sew: join the tail to the back of the body at round 18.',
+    );
+    expect(joins.map(([name]) => name)).toEqual(['left arm', 'right arm', 'tail']);
+    expect(joins[0]![3]).not.toBeUndefined();
+    expect(ledger).toHaveLength(7);
+  });
+});
