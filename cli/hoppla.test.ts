@@ -78,6 +78,28 @@ test('place and stops: the contract’s fields', () => {
   );
 });
 
+const armed =
+  'Lean: 0\nBody\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5-R24: sc around\n\nArm (make 2)\nR1: 8 sc in ring\nR2-R8: sc around\n\nAssembly\nSew the arms to the body on round 20, one on each side.\n';
+
+test('joins: units with names and sides, places by round and stitch, every edge stitch with its wall stitch', () => {
+  const { status, stdout } = hoppla('joins', 'armed.txt', armed);
+  expect(status).toBe(0);
+  const answer = JSON.parse(stdout);
+  expect(answer.units).toEqual([
+    { part: 'Arm', unit: 1, name: 'left arm', side: 'left' },
+    { part: 'Arm', unit: 2, name: 'right arm', side: 'right' },
+  ]);
+  expect(answer.joins).toMatchObject([
+    { part: 'Arm', unit: 1, on: 'Body', onUnit: 1, round: 20, stitch: 6.5, side: 'left', missMm: 0 },
+    { part: 'Arm', unit: 2, on: 'Body', onUnit: 1, round: 20, stitch: 18.5, side: 'right', missMm: 0 },
+  ]);
+  expect(answer.joins[0].covers).toEqual({ rounds: [19, 21], stitches: [5, 8] });
+  expect(answer.joins[0].path.map(({ edge }: { edge: number }) => edge)).toEqual([1, 2, 3, 4, 5, 6, 7, 8]);
+  expect(hoppla('joins', 'armed.txt', armed, '--text').stdout).toContain(
+    'Left arm: Round 20 of the body, between stitches 6 and 7',
+  );
+});
+
 test('sheet: three formats; a toy document reads as its text, also where its face is placed', () => {
   const document = JSON.stringify({
     format: 'hoppla-toy',

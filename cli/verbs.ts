@@ -84,18 +84,21 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
     const nameOf = (id: string) => parts.find(({ source }) => source.id === id)?.source.name ?? id;
     return {
       units: [...joined.units, ...joined.loose].map(({ part, ...unit }) => ({ part: nameOf(part), ...unit })),
-      joins: joined.joins.map(({ unit, on, centre: _centre, ledger, missMm, line: _line, ...join }) => ({
-        ...join,
-        part: nameOf(unit.part),
-        unit: unit.unit,
-        name: unit.name,
-        side: unit.side,
-        on: nameOf(on.part),
-        onUnit: on.unit,
-        ledger:
-          ledger?.map((entry) => ('plain' in entry ? entry : { ...entry, part: nameOf(entry.part) })) ?? null,
-        missMm: round2(missMm),
-      })),
+      joins: joined.joins.map(
+        ({ unit, on, centre: _centre, ledger, missMm, sentence: _sentence, ...join }) => ({
+          ...join,
+          part: nameOf(unit.part),
+          unit: unit.unit,
+          name: unit.name,
+          side: unit.side,
+          on: nameOf(on.part),
+          onUnit: on.unit,
+          ledger:
+            ledger?.map((entry) => ('plain' in entry ? entry : { ...entry, part: nameOf(entry.part) })) ??
+            null,
+          missMm: round2(missMm),
+        }),
+      ),
       problems: joined.problems,
     };
   },
@@ -228,6 +231,10 @@ export const plainVerbs: Record<string, (toy: ToyAnalysis, options: Options) => 
         ),
       ])
       .join('\n') || 'Nothing is placed in this text.',
+  joins: (toy) =>
+    buildSheet(toy)
+      .joins.flatMap(({ heading, sentences }) => [heading, ...sentences.map((sentence) => `  ${sentence}`)])
+      .join('\n') || 'No sentence joins anything.',
   stops: (toy) =>
     toy.parts
       .flatMap((part) =>

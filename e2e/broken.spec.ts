@@ -102,7 +102,7 @@ test('where the marked text breaks, the plain text can still be changed, undone 
 
 test('a page that breaks offers the text, and the shelf stays', async ({ page }) => {
   await bringPattern(page, withEyes);
-  const toy = page.url().replace(/\/0.*$/, '');
+  const toy = page.url().replace(/\/p1.*$/, '');
   await saved(page);
   await page.goto(toy);
   await breakAt(page, 'Add a part');
@@ -119,7 +119,7 @@ test('a page that breaks offers the text, and the shelf stays', async ({ page })
 
 test('each other page that breaks says so and leads back', async ({ page }) => {
   await bringPattern(page, withEyes);
-  const toy = page.url().replace(/\/0.*$/, '');
+  const toy = page.url().replace(/\/p1.*$/, '');
   await saved(page);
   const pages = [
     [`${toy}/sheet`, 'Download as Markdown'],

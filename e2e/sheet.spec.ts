@@ -3,7 +3,7 @@ import { bearHead, bringPattern } from './helpers';
 
 test('the sheet prints on white', async ({ page }) => {
   await bringPattern(page, bearHead);
-  await page.goto(page.url().replace(/\/0.*$/, '/sheet'));
+  await page.goto(page.url().replace(/\/p1.*$/, '/sheet'));
   await expect(page.getByRole('article')).toBeVisible();
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('tablist')).toBeHidden();

@@ -131,7 +131,7 @@ function refuseTooLong(document: ToyDocument): void {
     );
 }
 
-const cardVersion = 2;
+const cardVersion = 3;
 
 /** What the shelf will show of a text. A text that can't be worked out still has a card, and can be opened. */
 function cardOf(text: string): ToyCard {

@@ -50,7 +50,9 @@ export function ToyPicture({ picture, name, size }: { picture: Picture | null; n
         ))}
       </G>
       {on.map((shape, index) =>
-        shape.kind === 'dot' ? (
+        shape.kind === 'patch' ? (
+          <Path key={index} d={shape.d} fill={shape.colour} stroke={shape.colour} strokeWidth={0.8} />
+        ) : shape.kind === 'dot' ? (
           <Circle
             key={index}
             cx={shape.x}

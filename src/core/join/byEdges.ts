@@ -36,7 +36,7 @@ export function joinEdges(state: Joining, placing: Placing): void {
         ]
       : [];
   for (const unit of units) {
-    const join = { ...blankJoin('edge-to-edge', unit, wall, sentence.line), problems: sameEnd };
+    const join = { ...blankJoin('edge-to-edge', unit, wall, sentence), problems: sameEnd };
     const round = wall.fabric.label[wall.fabric.rounds - 1] ?? wall.fabric.rounds;
     if (!plan) {
       const problems = [problem(piece, 'edges-ratio', facts, { severity: 'error', sentence })];

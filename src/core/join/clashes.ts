@@ -16,20 +16,15 @@ export function withClashes(parts: readonly JoinPart[], joins: readonly Join[]):
         one.kind !== 'edge-to-edge' &&
         one.path?.some(({ round, stitch }) => own.has(`${round}/${stitch}`)),
     );
+    const { sentence, unit } = join;
     const touches = other
-      ? [problem(piece, 'joins-overlap', { piece: join.unit.name, other: other.unit.name })]
+      ? [problem(piece, 'joins-overlap', { piece: unit.name, other: other.unit.name }, { sentence })]
       : [];
     const covered = coveredFeature(parts, join);
     const hides = covered
-      ? [problem(piece, 'join-on-feature', { piece: join.unit.name, feature: covered })]
+      ? [problem(piece, 'join-on-feature', { piece: unit.name, feature: covered }, { sentence })]
       : [];
-    return {
-      ...join,
-      problems: [...join.problems, ...touches, ...hides].map((one) => ({
-        ...one,
-        line: one.line && join.line,
-      })),
-    };
+    return { ...join, problems: [...join.problems, ...touches, ...hides] };
   });
 }
 

@@ -83,7 +83,7 @@ function unplaced(state: Joining, placing: Placing, why: NoRow['why'] | 'unworke
   const severity = why === 'unworked' ? 'info' : 'warning';
   units.forEach((unit, i) => {
     const problems = i === 0 ? [problem(piece, codes[why], facts, { severity, sentence })] : [];
-    state.joins.push({ ...blankJoin('open-on-wall', unit, wall, sentence.line), problems });
+    state.joins.push({ ...blankJoin('open-on-wall', unit, wall, sentence), problems });
   });
 }
 
@@ -108,7 +108,9 @@ export function joinToy(parts: readonly JoinPart[]): JoinedToy {
   for (const placing of waiting)
     unplaced(state, placing, 'waits', placing.sentence.place.ofPart?.part.name ?? '');
   const inText = ({ unit }: Join) => parts.findIndex(({ part }) => part.id === unit.part);
-  const joins = named(parts, state.joins).sort((a, b) => inText(a) - inText(b) || a.unit.unit - b.unit.unit);
+  const joins = named(parts, state.joins, state.fronts).sort(
+    (a, b) => inText(a) - inText(b) || a.unit.unit - b.unit.unit,
+  );
   const trunk = trunkOf(parts);
   const others = parts.filter(
     (part) => part !== trunk && part.fabric.rounds > 0 && roundCount(part.fabric, 1) > 0,
@@ -117,6 +119,7 @@ export function joinToy(parts: readonly JoinPart[]): JoinedToy {
     units: joins.map(({ unit }) => unit),
     joins: withClashes(parts, joins),
     loose: others.flatMap((part) => units.rest(part)),
+    fronts: state.fronts,
     problems: state.problems,
   };
 }

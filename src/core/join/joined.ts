@@ -61,8 +61,8 @@ export interface Join {
   unit: Unit;
   /** what it is joined to */
   on: UnitRef;
-  /** the line of the text that says so */
-  line: number;
+  /** what says so */
+  sentence: AnyJoin;
   /** the middle of what it covers; both may be a half. Null where it goes around the very start or end */
   round: number | null;
   stitch: number | null;
@@ -92,15 +92,17 @@ export interface JoinedToy {
   joins: Join[];
   /** units no sentence puts anywhere */
   loose: Unit[];
+  /** azimuth of the front line of each wall that something is joined to, by its part */
+  fronts: ReadonlyMap<string, number>;
   problems: Problem[];
 }
 
 /** A join of which nothing is worked out yet. */
-export const blankJoin = (kind: Join['kind'], unit: Unit, wall: JoinPart, line: number): Join => ({
+export const blankJoin = (kind: Join['kind'], unit: Unit, wall: JoinPart, sentence: AnyJoin): Join => ({
   kind,
   unit,
   on: { part: wall.part.id, unit: 1 },
-  line,
+  sentence,
   round: null,
   stitch: null,
   covers: null,

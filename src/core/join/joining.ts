@@ -10,7 +10,7 @@ export class Joining {
   readonly joins: Join[] = [];
   readonly problems: Problem[] = [];
   private readonly walls = new Map<string, Wall>();
-  private readonly fronts = new Map<string, number>();
+  readonly fronts = new Map<string, number>();
 
   constructor(readonly parts: readonly JoinPart[]) {}
 
@@ -50,11 +50,11 @@ export class Joining {
   /** The front line of a wall: where its face or its maker has it, else opposite the round starts of the rounds that things are joined to. */
   frontOf(wall: JoinPart, rows: readonly number[]): number {
     const { part, features, fabric, starts } = wall;
-    if (part.front || features.length > 0) return wall.front;
     const known = this.fronts.get(part.id);
     if (known !== undefined) return known;
     const rounds = [...new Set(rows.map((row) => Math.round(row)))];
-    const front = frontAzimuth(part, fabric, starts, rounds);
+    const hasOwn = part.front !== null || features.length > 0;
+    const front = hasOwn ? wall.front : frontAzimuth(part, fabric, starts, rounds);
     this.fronts.set(part.id, front);
     return front;
   }

@@ -1,27 +1,18 @@
-import { frontAzimuth } from '../place/frame/frontLine';
 import { wrapAngle } from '../shape/azimuth';
-import type { Join, JoinPart, Side } from './joined';
+import type { Join, JoinedToy, JoinPart, Side } from './joined';
 import { rightward } from './spot';
 
 /** Units with the side they are on and a name by it, where a part has several. */
-export function named(parts: readonly JoinPart[], joins: readonly Join[]): Join[] {
+export function named(
+  parts: readonly JoinPart[],
+  joins: readonly Join[],
+  fronts: JoinedToy['fronts'],
+): Join[] {
   const wallOfJoin = ({ on }: Join) => parts.find(({ part }) => part.id === on.part);
-  const frontFor = (wall: JoinPart): number => {
-    if (wall.part.front || wall.features.length > 0) return wall.front;
-    const rows = joins.flatMap(({ on, round }) =>
-      on.part === wall.part.id && round !== null ? [round] : [],
-    );
-    return frontAzimuth(
-      wall.part,
-      wall.fabric,
-      wall.starts,
-      rows.map((row) => Math.round(row)),
-    );
-  };
   const placed = joins.map((join) => {
     const wall = wallOfJoin(join);
     if (!wall || !join.centre || join.round === null) return { join, side: null, isBehind: false };
-    const off = wrapAngle(join.centre.azimuth - frontFor(wall)) * rightward(wall);
+    const off = wrapAngle(join.centre.azimuth - (fronts.get(wall.part.id) ?? wall.front)) * rightward(wall);
     const isMiddle = Math.abs(Math.sin(off)) < 0.05;
     const side: Side | null = isMiddle ? null : off < 0 ? 'left' : 'right';
     return { join, side, isBehind: Math.abs(off) > Math.PI / 2 + 0.05 };

@@ -60,7 +60,7 @@ export function joinOnWall(state: Joining, placing: Placing, row: number, front:
   if (!around) {
     for (const unit of units)
       state.joins.push({
-        ...blankJoin('open-on-wall', unit, wall, sentence.line),
+        ...blankJoin('open-on-wall', unit, wall, sentence),
         round: labelOf(wall, row),
         problems: [problem(piece, 'join-around', facts, { sentence })],
       });
@@ -105,7 +105,7 @@ function laidOn(
   const end = endOf(piece);
   const held = heldOf(placing);
   const facts = { piece: unit.name, wall: wall.part.name, count: end.count };
-  const bare = blankJoin(kindOfHeld[held], unit, wall, sentence.line);
+  const bare = blankJoin(kindOfHeld[held], unit, wall, sentence);
   if (piece.fabric.row[0] === 1)
     return { ...bare, problems: [problem(piece, 'join-flat', facts, { severity: 'info', sentence })] };
   if (!end.open) return { ...bare, problems: [problem(piece, 'join-closed', facts, { sentence })] };

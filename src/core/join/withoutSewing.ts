@@ -42,7 +42,7 @@ function entriesOf(
       const facts = { piece: piece.part.name, wall: wall.part.name, count: units.length };
       for (const unit of units)
         state.joins.push({
-          ...blankJoin('no-sew', unit, wall, sentence.line),
+          ...blankJoin('no-sew', unit, wall, sentence),
           round: labelOf(wall, round),
           problems: [problem(piece, 'join-around', facts, { sentence })],
         });
@@ -88,7 +88,7 @@ export function joinWithoutSewing(
     loops: loopsSaid(sentence),
   };
   entries.forEach((entry, i) => {
-    const join = { ...blankJoin('no-sew', entry.unit, wall, sentence.line), ...bare };
+    const join = { ...blankJoin('no-sew', entry.unit, wall, sentence), ...bare };
     state.joins.push(
       isPlan(plan)
         ? {

@@ -4,6 +4,7 @@ import type { MapView } from './map';
 /** One shape of a small picture, in a square of `pictureSize` a side. */
 export type PictureShape =
   | { kind: 'stroke'; d: string; colour: string; width: number }
+  | { kind: 'patch'; d: string; colour: string }
   | { kind: 'dot'; x: number; y: number; radius: number; colour: string; edge?: string };
 
 /** A small picture of a part, small enough to be kept: strokes of the fabric by colour, and what lies on it. */

@@ -299,7 +299,7 @@ function ofItsPart(problem: Problem, parts: readonly PartSource[]): Problem {
   return owner ? { ...problem, partId: owner.id } : problem;
 }
 
-const unjoined: JoinedToy = { units: [], joins: [], loose: [], problems: [] };
+const unjoined: JoinedToy = { units: [], joins: [], loose: [], fronts: new Map(), problems: [] };
 
 /** A toy of which only the text is known. */
 function nothingBut(text: string, problem: Problem): ToyAnalysis {

@@ -4,7 +4,7 @@ import type { PartAnalysis } from './analysis';
 import { memoise } from './memoise';
 
 /** What joining needs of a part; the same object for the same analysis. */
-const joinPart = memoise(
+export const joinPart = memoise(
   ({ source, fabric, starts, profile, form, map, features }: PartAnalysis): JoinPart => ({
     part: source,
     fabric,

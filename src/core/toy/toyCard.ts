@@ -5,6 +5,7 @@ import { pictureOf, type Picture, type PictureShape } from '../shape/picture';
 import { yarnColour } from '../supplies/yarnColour';
 import type { ToyHeader } from '../notation/pattern';
 import type { PartAnalysis, ToyAnalysis } from './analyse';
+import { toyPicture } from './assembled';
 import { nextStep } from './nextStep';
 
 /** What the shelf shows of a toy. It is kept beside the toy, so that the shelf reads no pattern. */
@@ -86,13 +87,13 @@ export function partPicture(part: PartAnalysis, header: ToyHeader): Picture | nu
   return { ...picture, on: [...pieces, ...threads, ...eyes] };
 }
 
-/** What the shelf shows of a toy: its name, what comes next, and a picture of its largest part. */
+/** What the shelf shows of a toy: its name, what comes next, and a picture of it put together, or of its largest part. */
 export function toyCard(toy: ToyAnalysis): ToyCard {
   const largest = [...toy.parts].sort((a, b) => b.fabric.kind.length - a.fabric.kind.length)[0];
   return {
     name: nameOfToy(toy),
     next: nextStep(toy),
     parts: toy.parts.length,
-    picture: largest ? partPicture(largest, toy.pattern.header) : null,
+    picture: toyPicture(toy) ?? (largest ? partPicture(largest, toy.pattern.header) : null),
   };
 }

@@ -3,6 +3,7 @@ import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
 import { Card, Fill } from '../../ui/layout';
 import { eyeAddress } from '../../core/place/words/directions';
+import type { Problem } from '../../core/notation/problem';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
 import { Empty, Page } from '../../ui/Page';
@@ -118,16 +119,22 @@ export function ToyScreen() {
   );
 }
 
+/** What is only told, and holds as it is, needs no settling. */
+const isToSettle = ({ severity }: Problem) => severity !== 'info';
+
 /** The pages of a toy. */
-export function ToyTabs({ chosen }: { chosen: 'parts' | 'yarn' | 'sheet' }) {
+export function ToyTabs({ chosen }: { chosen: 'parts' | 'together' | 'yarn' | 'sheet' }) {
   const router = useRouter();
-  const { editor } = useToy();
+  const { editor, analysis } = useToy();
+  const asked = analysis.joined.joins.filter(({ problems }) => problems.some(isToSettle)).length;
+  const mark = asked > 0 ? { count: asked, word: 'to settle' } : undefined;
   return (
     <Tabs
       label="Pages of this toy"
       tabs={
         [
           { key: 'parts', label: 'Parts' },
+          { key: 'together', label: 'Together', mark },
           { key: 'yarn', label: 'Yarn' },
           { key: 'sheet', label: 'Sheet' },
         ] as const

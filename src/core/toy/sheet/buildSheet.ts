@@ -1,5 +1,6 @@
 import { rowEdges } from '../../fabric/edges';
 import { colourJogs } from '../../fabric/jogs';
+import { joinDirections } from '../../join/directions';
 import { careOf } from '../../place/rule/library';
 import { eyeAddress, eyeDirections, featureWords } from '../../place/words/directions';
 import { markerPlan, markWords } from '../../place/words/markerPlan';
@@ -11,6 +12,7 @@ import type { Stop } from '../../plan/stops';
 import { eyeCaution, generalCaution } from '../../safety/cautions';
 import { fabricMap, mapPoint, type FabricMap } from '../../shape/map';
 import { frameOfPart, type PartAnalysis, type ToyAnalysis } from '../analyse';
+import { joinPart } from '../joinAll';
 import { stopTitle } from './stopWords';
 
 export type SheetLine =
@@ -50,6 +52,8 @@ export interface Sheet {
   title: string;
   facts: string[];
   parts: SheetPart[];
+  /** how each unit is joined: where it goes, how to count there, the pins, and every stitch of its edge */
+  joins: { heading: string; sentences: string[] }[];
   notes: string[];
   cautions: string[];
 }
@@ -208,6 +212,18 @@ function sheetPart(part: PartAnalysis): SheetPart {
   };
 }
 
+/** What the sheet says of each join. */
+function sheetJoins({ joined, parts }: ToyAnalysis): Sheet['joins'] {
+  const pieces = parts.map((part) => joinPart(part));
+  return joined.joins.map((join) => {
+    const { title, address, lines, pins, path } = joinDirections(join, joined, pieces);
+    const pinned = pins.length > 0 ? [`Pin first: ${pins.join('; ')}.`] : [];
+    const sewn = path.length > 0 ? [`Edge stitch to wall: ${path.join('; ')}.`] : [];
+    const open = join.problems.filter(({ severity }) => severity !== 'info').map(({ message }) => message);
+    return { heading: `${title}: ${address}`, sentences: [...lines, ...pinned, ...sewn, ...open] };
+  });
+}
+
 /** Gathers the maker's sheet of a toy from its analysis. */
 export function buildSheet(toy: ToyAnalysis): Sheet {
   const { header, terms, notes } = toy.pattern;
@@ -222,6 +238,7 @@ export function buildSheet(toy: ToyAnalysis): Sheet {
     title: header.name ?? toy.parts[0]?.source.name ?? 'Toy',
     facts,
     parts: toy.parts.map((part) => sheetPart(part)),
+    joins: sheetJoins(toy),
     notes: notes.map((note) => note.text),
     cautions: [
       ...new Set([

@@ -85,11 +85,21 @@ export const sheetCss = `
 @page{margin:14mm}@media print{.sheet{color:#000;font-size:11pt;max-width:none}.sheet .stop,.sheet tr,.sheet .answer,.sheet-map{break-inside:avoid}.sheet h2{break-after:avoid}}
 `;
 
+function joinsHtml({ joins }: Sheet): string {
+  if (joins.length === 0) return '';
+  const answers = joins.map(
+    ({ heading, sentences }) =>
+      `<div class="answer"><p><strong>${escape(heading)}</strong></p><ul>${sentences.map((sentence) => `<li>${escape(sentence)}</li>`).join('')}</ul></div>`,
+  );
+  return `<section><h2>Putting it together</h2>${answers.join('')}</section>`;
+}
+
 /** The sheet's contents as HTML, to stand in a page that has its styles. */
 export function sheetBody(sheet: Sheet): string {
   return (
     `<article class="sheet"><h1>${escape(sheet.title)}</h1><ul>${sheet.facts.map((fact) => `<li>${escape(fact)}</li>`).join('')}</ul>` +
     sheet.parts.map(partHtml).join('') +
+    joinsHtml(sheet) +
     (sheet.notes.length > 0
       ? `<section><h2>Notes</h2><ul>${sheet.notes.map((note) => `<li>${escape(note)}</li>`).join('')}</ul></section>`
       : '') +

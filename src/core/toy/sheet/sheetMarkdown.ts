@@ -36,6 +36,9 @@ function partMarkdown(part: SheetPart): string[] {
 export function sheetMarkdown(sheet: Sheet): string {
   const out = [`# ${escape(sheet.title)}`, '', ...sheet.facts.map((fact) => `- ${escape(fact)}`), ''];
   for (const part of sheet.parts) out.push(...partMarkdown(part));
+  if (sheet.joins.length > 0) out.push('## Putting it together', '');
+  for (const { heading, sentences } of sheet.joins)
+    out.push(`### ${escape(heading)}`, '', ...sentences.map((sentence) => `- ${escape(sentence)}`), '');
   if (sheet.notes.length > 0) out.push('## Notes', '', ...sheet.notes.map((note) => `- ${escape(note)}`), '');
   out.push('## Take care', '', ...sheet.cautions.map((caution) => `- ${caution}`), '');
   return out.join('\n').replace(/\n{3,}/g, '\n\n');

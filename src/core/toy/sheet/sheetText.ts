@@ -28,6 +28,9 @@ export function sheetText(sheet: Sheet): string {
     if (part.open.length > 0) out.push('', 'Still to settle:', ...part.open.map((line) => `  ${line}`));
     out.push('');
   }
+  if (sheet.joins.length > 0) out.push('PUTTING IT TOGETHER', '');
+  for (const { heading, sentences } of sheet.joins)
+    out.push(heading, ...sentences.map((sentence) => `  ${sentence}`), '');
   if (sheet.notes.length > 0) out.push('Notes:', ...sheet.notes.map((note) => `  ${note}`), '');
   out.push(...sheet.cautions, '');
   return out.join('\n').replace(/\n{3,}/g, '\n\n');

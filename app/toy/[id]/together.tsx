@@ -1,0 +1,2 @@
+export { TogetherScreen as default } from '../../../src/features/together/TogetherScreen';
+export { BrokenToyPage as ErrorBoundary } from '../../../src/features/BrokenPage';

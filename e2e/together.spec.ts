@@ -1,0 +1,112 @@
+import { expect, test } from '@playwright/test';
+import { expectAccessible, saved } from './helpers';
+
+/** A bear of six parts; its sentences say nothing of arms and legs. */
+const bear = `Toy: Willow bear
+Terms: US
+Body
+Start: bottom
+R1: 6 sc in magic ring (6)
+R2: inc x 6 (12)
+R3: (sc, inc) x 6 (18)
+R4: (2 sc, inc) x 6 (24)
+R5: (3 sc, inc) x 6 (30)
+R6-R16: sc around (30)
+R17: (3 sc, dec) x 6 (24)
+R18-R20: sc around (24)
+Stuff firmly.
+
+Head
+R1: 6 sc in magic ring (6)
+R2: inc x 6 (12)
+R3: (sc, inc) x 6 (18)
+R4: (2 sc, inc) x 6 (24)
+R5: (3 sc, inc) x 6 (30)
+R6: (4 sc, inc) x 6 (36)
+R7-R13: sc around (36)
+R14: (4 sc, dec) x 6 (30)
+R15: (3 sc, dec) x 6 (24)
+Eyes: 9 mm, between R9 and R10, 6 showing
+Stuff firmly.
+
+Ear (make 2)
+R1: 6 sc in magic ring (6)
+R2: inc x 6 (12)
+R3: sc around (12)
+
+Arm (make 2)
+R1: 6 sc in magic ring (6)
+R2: (2 sc, inc) x 2 (8)
+R3-R12: sc around (8)
+
+Leg (make 2)
+R1: 8 sc in magic ring (8)
+R2: (3 sc, inc) x 2 (10)
+R3-R10: sc around (10)
+
+Tail
+R1: 6 sc in magic ring (6)
+R2: inc x 6 (12)
+
+Assembly
+Sew the head to the body.
+Flatten the ears and sew them to the head on round 6, 6 stitches from the front.
+Sew the tail to the back of the body on round 5.
+`;
+
+test('a bear is pasted, its arms and legs are placed and moved by thumb, and the sheet says where', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Paste a pattern' }).click();
+  await page.getByRole('textbox', { name: 'The pattern' }).fill(bear);
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await page.getByRole('tab', { name: /Together/ }).click();
+  await expect(page.getByRole('img', { name: 'Willow bear, put together' })).toBeVisible();
+  await expect(page.getByRole('group', { name: 'Head' }).getByRole('status')).toHaveText(
+    'Its edge to the edge of the body',
+  );
+
+  await page.getByRole('button', { name: 'Place the arm on the body' }).click();
+  await page.getByRole('button', { name: 'Place the leg on the body' }).click();
+  const arm = page.getByRole('group', { name: 'Left arm' });
+  await expect(arm.getByRole('status')).toContainText('Round 11 of the body');
+  for (let times = 0; times < 4; times += 1)
+    await page.getByRole('button', { name: 'Left arm: one round up' }).click();
+  await expect(arm.getByRole('status')).toContainText('Round 15 of the body');
+  const leg = page.getByRole('group', { name: 'Left leg' });
+  for (let times = 0; times < 6; times += 1)
+    await page.getByRole('button', { name: 'Left leg: one round down' }).click();
+  await page.getByRole('button', { name: 'Left leg: one stitch nearer to the front' }).click();
+  await expect(leg.getByRole('status')).toContainText('Round 5 of the body');
+  await expect(page.getByRole('group', { name: 'Right leg' }).getByRole('status')).toContainText(
+    'Round 5 of the body',
+  );
+  await expect(page.getByText('No place yet')).toBeHidden();
+
+  await page.getByRole('button', { name: 'Left arm: sew it, stitch by stitch' }).click();
+  await expect(arm.getByRole('list', { name: 'Every stitch' }).getByRole('listitem')).toHaveCount(8);
+  await page.getByRole('radio', { name: 'Back' }).click();
+  await expect(page.getByText('180°')).toBeVisible();
+  await expectAccessible(page);
+  await saved(page);
+
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(leg.getByRole('status')).toContainText('Round 5 of the body');
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await page.getByRole('tab', { name: 'Sheet' }).click();
+  await expect(page.getByRole('heading', { name: 'Putting it together' })).toBeVisible();
+  await expect(page.getByText(/^Left arm: Round 15 of the body/)).toBeVisible();
+});
+
+test('where a place is not said it is asked, and counted on the tab', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Paste a pattern' }).click();
+  await page
+    .getByRole('textbox', { name: 'The pattern' })
+    .fill(bear.replace(' on round 5.', '.').replace('Sew the head to the body.\n', ''));
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await page.getByRole('tab', { name: 'Together, 1 to settle' }).click();
+  await expect(page.getByText(/does not say on which round/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Place the head on the body' })).toBeVisible();
+});

@@ -1,0 +1,162 @@
+import { roundCount } from '../fabric/fabric';
+import { stitchAtAzimuth } from '../shape/azimuth';
+import type { Join, JoinedToy, JoinPart, LedgerLine } from './joined';
+
+/** What a maker does to join one unit. */
+export interface JoinDirections {
+  /** `Left arm` */
+  title: string;
+  /** the numbers, short enough to be read at arm's length */
+  address: string;
+  /** what it covers, how to count there, why two sides differ */
+  lines: string[];
+  /** the four places to pin first */
+  pins: string[];
+  /** every stitch of the edge and where it goes */
+  path: string[];
+}
+
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
+/** A number with its half: `6½`. */
+export function withHalf(value: number): string {
+  const whole = Math.floor(value + 1e-9);
+  const isHalf = value - whole > 0.25;
+  if (!isHalf) return String(whole);
+  return whole === 0 ? '½' : `${whole}½`;
+}
+
+const roundWords = (round: number): string =>
+  Number.isInteger(round) ? `round ${round}` : `between rounds ${Math.floor(round)} and ${Math.ceil(round)}`;
+
+/** A half stitch lies between two. */
+function stitchWords(stitch: number, count: number): string {
+  if (Number.isInteger(stitch)) return `stitch ${stitch}`;
+  const before = Math.floor(stitch);
+  return `between stitches ${before === 0 ? count : before} and ${before + 1 > count ? 1 : before + 1}`;
+}
+
+const pinWords = ['towards its start', 'towards its end', 'on one side', 'on the other side'];
+
+/** One entry of a no-sew round in words. */
+function ledgerWords(entry: LedgerLine, nameOf: (part: string, unit: number) => string): string {
+  if ('plain' in entry) return `${entry.plain} plain`;
+  return `${entry.stitches} through the ${nameOf(entry.part, entry.unit)} and the fabric together`;
+}
+
+/** Edge stitches that follow each other onto one wall stitch or on along a round, in a few words each. */
+function pathWords(path: NonNullable<Join['path']>): string[] {
+  return path.map(({ edge, round, stitch }) => `${edge} to round ${round}, stitch ${stitch}`);
+}
+
+/** The other of a pair, where a join has one on the same round of the same wall. */
+const otherOf = (join: Join, joins: readonly Join[]): Join | undefined =>
+  joins.find(
+    ({ unit, on, round }) =>
+      unit.part === join.unit.part &&
+      on.part === join.on.part &&
+      round === join.round &&
+      unit.side !== null &&
+      unit.side !== join.unit.side,
+  );
+
+function wallLines(join: Join, wall: JoinPart, { joins, fronts }: JoinedToy): string[] {
+  const { round, stitch, covers, unit } = join;
+  const lines: string[] = [];
+  if (covers) {
+    const [from, to] = covers.rounds;
+    const rounds = from === to ? `round ${from}` : `rounds ${from} to ${to}`;
+    lines.push(`It covers ${rounds}, stitches ${covers.stitches[0]} to ${covers.stitches[1]}.`);
+  }
+  if (round === null || stitch === null) return lines;
+  const index = wall.fabric.label.indexOf(Math.round(round)) + 1;
+  const count = roundCount(wall.fabric, index);
+  const front = fronts.get(wall.part.id) ?? wall.front;
+  const frontStitch = stitchAtAzimuth(wall.fabric, wall.starts, Math.max(1, index), front);
+  lines.push(
+    `Round ${Math.round(round)} has ${count} stitches; the front line passes it at ${withHalf(Math.round(frontStitch * 2) / 2)}.`,
+  );
+  const other = otherOf(join, joins);
+  if (other?.stitch !== null && other?.stitch !== undefined && unit.side === 'left')
+    lines.push(
+      `The ${other.unit.name} is at ${withHalf(other.stitch)}: the two lie as far from the front line, and their numbers differ because stitches are counted from the start of the round.`,
+    );
+  return lines;
+}
+
+/** Of what is said of one unit, all but its name. */
+type Said = Omit<JoinDirections, 'title'>;
+
+const capitalised = (said: Said): Said => ({ ...said, address: capital(said.address) });
+
+const nothing = { lines: [], pins: [], path: [] };
+
+function edgeDirections({ path, doubles }: Join, wallName: string): Said {
+  if (!path) return { ...nothing, address: `not to the edge of the ${wallName} as it is` };
+  const twice =
+    doubles && doubles.length > 0
+      ? `The edges differ: sew stitch ${doubles.join(', ')} of the smaller edge to two of the larger.`
+      : 'Both edges have as many stitches: sew stitch to stitch.';
+  return {
+    ...nothing,
+    address: `its edge to the edge of the ${wallName}`,
+    lines: [twice, 'Bring the fronts together and begin at the back.'],
+    path: path.map(({ edge, stitch }) => `${edge} to ${stitch}`),
+  };
+}
+
+function noSewDirections({ round, base, loops, ledger }: Join, wallName: string, { units }: JoinedToy): Said {
+  const number = round ?? '?';
+  const address = `worked in, round ${number} of the ${wallName}`;
+  if (!ledger) return { ...nothing, address };
+  const nameOf = (part: string, unit: number) =>
+    units.find((one) => one.part === part && one.unit === unit)?.name ?? part;
+  const into = loops === 'both' || loops === null ? 'both loops' : `the ${loops} loops only`;
+  const below = base === null ? '' : ` of round ${base}`;
+  const entries = ledger.map((entry) => ledgerWords(entry, nameOf)).join(', ');
+  return {
+    ...nothing,
+    address,
+    lines: [
+      `Work round ${number} into ${into}${below}: ${entries}.`,
+      'Hold it flat against the outside; the hook goes through its two layers first, then through the fabric.',
+    ],
+  };
+}
+
+function wallDirections(join: Join, wall: JoinPart, toy: JoinedToy): Said {
+  const { round, stitch, covers, pins, path, centre } = join;
+  const wallName = wall.part.name.toLowerCase();
+  const said = { lines: wallLines(join, wall, toy), path: pathWords(path ?? []) };
+  const isAround = round === null && covers !== null;
+  if (isAround)
+    return {
+      ...said,
+      pins: [],
+      address: `around the ${centre?.along === 0 ? 'start' : 'end'} of the ${wallName}`,
+    };
+  if (round === null || stitch === null)
+    return { ...nothing, address: `on the ${wallName}: where is not said yet` };
+  const count = roundCount(wall.fabric, wall.fabric.label.indexOf(Math.round(round)) + 1);
+  return {
+    ...said,
+    address: `${roundWords(round)} of the ${wallName}, ${stitchWords(stitch, count)}`,
+    pins: (pins ?? []).map((pin, i) => `round ${pin.round}, stitch ${pin.stitch}, ${pinWords[i] ?? ''}`),
+  };
+}
+
+/**
+ * How one unit is joined, in a maker's words.
+ *
+ * @param toy the joined toy
+ * @param parts its parts
+ */
+export function joinDirections(join: Join, toy: JoinedToy, parts: readonly JoinPart[]): JoinDirections {
+  const title = capital(join.unit.name);
+  const wall = parts.find(({ part }) => part.id === join.on.part);
+  if (!wall) return { ...nothing, title, address: '' };
+  const wallName = wall.part.name.toLowerCase();
+  if (join.kind === 'edge-to-edge') return { title, ...capitalised(edgeDirections(join, wallName)) };
+  if (join.kind === 'no-sew') return { title, ...capitalised(noSewDirections(join, wallName, toy)) };
+  return { title, ...capitalised(wallDirections(join, wall, toy)) };
+}

@@ -1,0 +1,81 @@
+import type { LineEdit } from '../notation/problem';
+import { writeJoin } from '../notation/sentence/join';
+import type { AnyJoin, JoinPart } from './joined';
+
+/** A step of a thumb: along the wall as one looks at the toy, or out from the middle of the front. */
+export type JoinStep = 'up' | 'down' | 'nearer' | 'further';
+
+/** Where a sentence has its units now. */
+export interface JoinedNow {
+  /** the round of their middle, as the maker numbers it */
+  round: number;
+  /** whole or half stitches from the front line */
+  fromFront: number;
+  /** a pair about the front line; one alone keeps its place around */
+  paired: boolean;
+}
+
+/**
+ * The sentence that puts its units one step further. It names the round and, of a pair, the stitches from the front: what it said
+ * before of the place is replaced.
+ *
+ * @returns null where the wall ends there
+ */
+export function stepJoin(
+  sentence: AnyJoin,
+  wall: JoinPart,
+  { round, fromFront, paired }: JoinedNow,
+  step: JoinStep,
+): AnyJoin | null {
+  const isTop = wall.orientation.start === 'top';
+  const whole = Math.round(round);
+  const up = isTop ? whole - 1 : whole + 1;
+  const down = isTop ? whole + 1 : whole - 1;
+  const next = step === 'up' ? up : step === 'down' ? down : whole;
+  if (!wall.fabric.label.includes(next)) return null;
+  const out = step === 'further' ? 1 : step === 'nearer' ? -1 : 0;
+  const stitches = Math.max(1, Math.round(fromFront) + out);
+  const {
+    gap: _gap,
+    range: _range,
+    relation: _relation,
+    level: _level,
+    countFrom: _from,
+    stitches: _stitches,
+    sides,
+    ...rest
+  } = sentence;
+  const {
+    ofPart: _ofPart,
+    inLineWith: _inLine,
+    outFrom: _outFrom,
+    around: _around,
+    ...place
+  } = sentence.place;
+  const isAside = paired && (out !== 0 || sentence.place.aside !== undefined);
+  return {
+    ...rest,
+    round: next,
+    ...(isAside || sides === undefined ? {} : { sides }),
+    place: isAside ? { ...place, aside: { stitches, of: 'front' } } : place,
+  } as AnyJoin;
+}
+
+/** The edit that writes a sentence anew where it stands. */
+export function rewriteJoin(was: AnyJoin, now: AnyJoin): LineEdit {
+  const { whole, span, line } = was;
+  const written = writeJoin(now);
+  const rest = whole.slice(span.to);
+  const words = /^\s*[.;]/.test(rest) ? written.replace(/\.$/, '') : written;
+  return { line, text: whole.slice(0, span.from) + words + rest };
+}
+
+/** A sentence for units nothing places yet: on the sides, halfway along, to be moved from there. */
+export function firstJoin(piece: JoinPart, wall: JoinPart): string {
+  const { part } = piece;
+  const middle = wall.fabric.label[Math.floor(wall.fabric.rounds / 2)] ?? 1;
+  const name = part.name.toLowerCase();
+  const where = part.make === 1 ? 'in the front centre' : part.make === 2 ? 'on both sides' : 'evenly';
+  const what = part.make > 1 ? `all the ${name}` : `the ${name}`;
+  return `Sew ${what} to the ${wall.part.name.toLowerCase()}, at round ${middle}, ${where}.`;
+}

@@ -1,0 +1,266 @@
+import * as vec3 from 'gl-matrix/vec3';
+import { direction } from '../place/frame/direction';
+import type { Join, JoinedToy, JoinPart, Unit } from './joined';
+import { alongAt, depthAt, radiusAt, type Wall, type WallPoint } from './wall';
+
+/**
+ * Where a unit is in space, in mm: x to the right as one looks at the toy's front, y up, z towards the one who looks. `away` leads from
+ * its start to its end, `front` is where its front line faces, `right` stands on both.
+ */
+export interface Frame {
+  origin: vec3;
+  away: vec3;
+  front: vec3;
+  right: vec3;
+}
+
+/** A unit of the assembled toy. */
+export interface PosedUnit {
+  unit: Unit;
+  part: JoinPart;
+  surface: Wall;
+  frame: Frame;
+  /** the azimuth that faces `front` */
+  facing: number;
+  /** how thick it is along `front`, as a share: a flattened piece is thin */
+  thickness: number;
+  /** which way it goes when the toy is pulled apart */
+  outward: vec3;
+  /** lies beside the toy: nothing says where it goes */
+  loose: boolean;
+}
+
+/** A flattened piece is two layers of fabric, not a tube. */
+const flatThickness = 0.28;
+/** On a wall as upright as this a flat piece has nothing to stand on. */
+const steep = 0.4;
+const forward = vec3.fromValues(0, 0, 1);
+const upward = vec3.fromValues(0, 1, 0);
+
+/** A frame from its axis and the direction its front should face, as far as the axis lets it. */
+function frameAt(origin: vec3, away: vec3, facing: vec3): Frame {
+  const front = vec3.scaleAndAdd(vec3.create(), facing, away, -vec3.dot(facing, away));
+  // Straight along the axis nothing can face: it looks up.
+  const isAlong = vec3.length(front) < 0.25;
+  if (isAlong) vec3.scaleAndAdd(front, upward, away, -vec3.dot(upward, away));
+  if (vec3.length(front) < 1e-6) vec3.copy(front, forward);
+  vec3.normalize(front, front);
+  const right = vec3.cross(vec3.create(), front, away);
+  return { origin, away, front, right };
+}
+
+/** A part that stands, or lies, by itself. */
+function standing({ orientation }: JoinPart): Frame {
+  const isStartFirst = orientation.start === 'top';
+  const away = orientation.lying
+    ? vec3.fromValues(isStartFirst ? 1 : -1, 0, 0)
+    : vec3.fromValues(0, isStartFirst ? -1 : 1, 0);
+  return frameAt(vec3.create(), away, forward);
+}
+
+/** The angle of an azimuth from the front, rising towards `right`. */
+function angleOf({ part, facing }: PosedUnit, azimuth: number): number {
+  const { hand, side } = part.orientation;
+  return (azimuth - facing) * direction({ hand, side, start: 'top' });
+}
+
+/** A place on the surface of a unit, in space. */
+export function placeOf(posed: PosedUnit, { along, azimuth }: WallPoint): vec3 {
+  const { frame, surface, thickness } = posed;
+  const radius = Math.max(0, radiusAt(surface, along));
+  const angle = angleOf(posed, azimuth);
+  const place = vec3.scaleAndAdd(vec3.create(), frame.origin, frame.away, depthAt(surface, along));
+  vec3.scaleAndAdd(place, place, frame.front, radius * Math.cos(angle) * thickness);
+  return vec3.scaleAndAdd(place, place, frame.right, radius * Math.sin(angle));
+}
+
+/** What stands straight off the surface at a place, outward. */
+function normalAt(posed: PosedUnit, { along, azimuth }: WallPoint): vec3 {
+  const { frame, surface } = posed;
+  const step = Math.max(0.5, (surface.along.at(-1) ?? 1) * 0.01);
+  const last = surface.along.at(-1) ?? 0;
+  const [a, b] = [Math.max(0, along - step), Math.min(last, along + step)];
+  const widens = radiusAt(surface, b) - radiusAt(surface, a);
+  const goes = depthAt(surface, b) - depthAt(surface, a);
+  const angle = angleOf(posed, azimuth);
+  const radial = vec3.scale(vec3.create(), frame.front, Math.cos(angle));
+  vec3.scaleAndAdd(radial, radial, frame.right, Math.sin(angle));
+  const normal = vec3.scale(vec3.create(), radial, goes);
+  vec3.scaleAndAdd(normal, normal, frame.away, -widens);
+  return vec3.length(normal) < 1e-9 ? radial : vec3.normalize(normal, normal);
+}
+
+/** How far the end of a part is from its start along its axis. */
+const lengthOf = ({ along, z }: Wall): number => (along.length > 0 ? (z.at(-1) ?? 0) : 0);
+
+/** A unit onto the end of another: edge to edge, axes in one line. */
+function onEnd(wall: PosedUnit, surface: Wall): Pick<PosedUnit, 'frame' | 'outward' | 'thickness'> {
+  const end = lengthOf(wall.surface);
+  const at = vec3.scaleAndAdd(vec3.create(), wall.frame.origin, wall.frame.away, end);
+  const origin = vec3.scaleAndAdd(vec3.create(), at, wall.frame.away, lengthOf(surface));
+  const away = vec3.negate(vec3.create(), wall.frame.away);
+  return {
+    frame: frameAt(origin, away, wall.frame.front),
+    outward: vec3.clone(wall.frame.away),
+    thickness: 1,
+  };
+}
+
+/** A flat piece on an upright wall hangs down along it. */
+function hanging(normal: vec3): vec3 {
+  const down = vec3.scaleAndAdd(vec3.create(), vec3.fromValues(0, -1, 0), normal, 0.3);
+  return vec3.normalize(down, down);
+}
+
+/** A unit onto a place of another's wall: its axis straight off the wall, its front to the toy's front. */
+function onWall(
+  wall: PosedUnit,
+  surface: Wall,
+  { centre, kind }: Join,
+): Pick<PosedUnit, 'frame' | 'outward' | 'thickness'> | null {
+  if (!centre) return null;
+  const along = Math.min(wall.surface.along.at(-1) ?? 0, alongAt(wall.surface, rowOfCentre(wall, centre)));
+  const here: WallPoint = { along, azimuth: centre.azimuth };
+  const isFlat = kind !== 'open-on-wall';
+  const straight = normalAt(wall, here);
+  const normal = isFlat && Math.abs(straight[1] ?? 0) < steep ? hanging(straight) : straight;
+  const origin = vec3.scaleAndAdd(vec3.create(), placeOf(wall, here), normal, lengthOf(surface));
+  const away = vec3.negate(vec3.create(), normal);
+  // A flat edge lies along the round: what faces off it is what stands on that and on the wall.
+  const facing = isFlat ? (normal === straight ? wall.frame.away : straight) : forward;
+  const frame = frameAt(origin, away, facing);
+  const looksBack = isFlat && vec3.dot(frame.front, upward) + vec3.dot(frame.front, forward) < 0;
+  if (looksBack) {
+    vec3.negate(frame.front, frame.front);
+    vec3.negate(frame.right, frame.right);
+  }
+  return { frame, outward: straight, thickness: isFlat ? flatThickness : 1 };
+}
+
+/** The stuffed wall is as long as the profile it was joined by, stitch for stitch: places go by their share of it. */
+function rowOfCentre({ surface, part }: PosedUnit, centre: WallPoint): number {
+  const { along } = part.profile;
+  const total = along.at(-1) ?? 1;
+  if (centre.along <= 0) return 0;
+  if (centre.along >= total * 1.0001) return surface.along.length - 1;
+  let round = along.findIndex((edge) => edge >= centre.along - 1e-9);
+  if (round < 0) round = along.length - 1;
+  const before = round > 0 ? (along[round - 1] ?? 0) : 0;
+  return round + (centre.along - before) / Math.max(1e-9, (along[round] ?? 0) - before);
+}
+
+/** Room between what lies beside the toy, in mm. */
+const besideMm = 12;
+
+/** A part that nothing joins, as its only unit. */
+const nameless = ({ part }: JoinPart): Unit => ({ part: part.id, unit: 1, name: part.name, side: null });
+
+/** A unit that stands, or lies, by itself. */
+const standingUnit = (part: JoinPart, unit: Unit): Omit<PosedUnit, 'surface' | 'facing'> => ({
+  unit,
+  part,
+  frame: standing(part),
+  thickness: 1,
+  outward: vec3.create(),
+  loose: false,
+});
+
+/**
+ * The toy with every part in its place, as far as that is known; what is not lies beside it.
+ *
+ * @param surfaceOf the stuffed surface of a part
+ */
+export function poseToy(
+  parts: readonly JoinPart[],
+  { joins, loose, fronts }: JoinedToy,
+  surfaceOf: (part: JoinPart) => Wall,
+): PosedUnit[] {
+  const worked = parts.filter(({ fabric }) => fabric.rounds > 0 && fabric.row[0] !== 1);
+  const byId = (id: string) => worked.find(({ part }) => part.id === id);
+  const posed: PosedUnit[] = [];
+  const has = (id: string) => posed.find(({ unit }) => unit.part === id);
+  const placeable = joins.filter(({ kind, centre }) => kind === 'edge-to-edge' || centre !== null);
+  const isUnit = (id: string) => placeable.some(({ unit }) => unit.part === id);
+  const walls = new Set(placeable.map(({ on }) => on.part));
+  const root = worked.find(({ part }) => walls.has(part.id) && !isUnit(part.id)) ?? worked[0];
+  if (!root) return [];
+  const standAlone = (part: JoinPart, unit: Unit): PosedUnit => ({
+    ...standingUnit(part, unit),
+    surface: surfaceOf(part),
+    facing: fronts.get(part.part.id) ?? part.front,
+  });
+  posed.push(standAlone(root, nameless(root)));
+  let waiting = placeable;
+  for (let before = Infinity; waiting.length > 0 && waiting.length < before;) {
+    before = waiting.length;
+    waiting = waiting.filter((join) => {
+      const wall = has(join.on.part);
+      const part = byId(join.unit.part);
+      if (!wall || !part) return true;
+      const surface = surfaceOf(part);
+      const place = join.kind === 'edge-to-edge' ? onEnd(wall, surface) : onWall(wall, surface, join);
+      if (place) posed.push({ ...standAlone(part, join.unit), surface, ...place });
+      return false;
+    });
+  }
+  const left = [
+    ...waiting.map(({ unit }) => unit),
+    ...joins.filter((join) => !placeable.includes(join)).map(({ unit }) => unit),
+    ...loose,
+    ...worked
+      .filter(
+        (part) =>
+          part !== root &&
+          !joins.some(({ unit }) => unit.part === part.part.id) &&
+          !loose.some(({ part: id }) => id === part.part.id),
+      )
+      .map(nameless),
+  ];
+  layBeside(
+    posed,
+    left.flatMap((unit) => {
+      const part = byId(unit.part);
+      return part ? [{ ...standAlone(part, unit), loose: true }] : [];
+    }),
+  );
+  return posed;
+}
+
+/** Places units in a row to the right of the toy, on the height of its foot. */
+function layBeside(posed: PosedUnit[], units: readonly PosedUnit[]): void {
+  const box = boundsOf(posed);
+  let x = box.high[0] + besideMm;
+  for (const unit of units) {
+    const own = boundsOf([unit]);
+    vec3.set(unit.frame.origin, x - own.low[0], box.low[1] - own.low[1], 0);
+    x += own.high[0] - own.low[0] + besideMm;
+    posed.push(unit);
+  }
+}
+
+/** The box a toy stands in, in mm. */
+export function boundsOf(posed: readonly PosedUnit[]): { low: vec3; high: vec3 } {
+  const low = vec3.fromValues(Infinity, Infinity, Infinity);
+  const high = vec3.fromValues(-Infinity, -Infinity, -Infinity);
+  for (const unit of posed) {
+    for (const along of unit.surface.along) {
+      for (let eighth = 0; eighth < 8; eighth += 1) {
+        const place = placeOf(unit, { along, azimuth: (eighth * Math.PI) / 4 });
+        vec3.min(low, low, place);
+        vec3.max(high, high, place);
+      }
+    }
+  }
+  return { low, high };
+}
+
+/** Width, height and depth of the assembled toy, without what lies beside it; in mm. */
+export function sizeOfToy(posed: readonly PosedUnit[]): {
+  widthMm: number;
+  heightMm: number;
+  depthMm: number;
+} {
+  const { low, high } = boundsOf(posed.filter(({ loose }) => !loose));
+  const [widthMm = 0, heightMm = 0, depthMm = 0] = vec3.sub(vec3.create(), high, low);
+  return { widthMm, heightMm, depthMm };
+}

@@ -1,0 +1,165 @@
+import { drawToy, type DrawnToy, type Looking } from '../join/drawn';
+import type { JoinPart } from '../join/joined';
+import { poseToy, type PosedUnit } from '../join/pose';
+import { wallOf, type Wall } from '../join/wall';
+import { pressedEye, featureColour } from '../place/rule/library';
+import type { FeatureKind } from '../notation/sentence/said';
+import { inflate } from '../shape/inflate';
+import { pictureSize, type Picture, type PictureShape } from '../shape/picture';
+import { yarnColour } from '../supplies/yarnColour';
+import type { PartAnalysis, ToyAnalysis } from './analysis';
+import { joinPart } from './joinAll';
+import { memoise } from './memoise';
+
+/** The surface of a part as it is stuffed; one that is not keeps its profile. */
+const stuffedWall = memoise((part: PartAnalysis): Wall => {
+  const { map, stops, fabric, starts, profile } = part;
+  const closed = stops.closing?.how !== 'open';
+  const isStuffed = stops.stops.some((stop) => stop.acts.some(({ act }) => act === 'stuff'));
+  const stuffed = isStuffed ? inflate(map.fabric, map.profile, map.gauge, closed) : profile;
+  return wallOf(fabric, starts, stuffed, closed);
+});
+
+const posedOf = memoise((toy: ToyAnalysis): PosedUnit[] => {
+  const surfaceOf = ({ part }: JoinPart): Wall => {
+    const found = toy.parts.find(({ source }) => source.id === part.id);
+    if (!found) throw new Error(`no part ${part.id}`);
+    return stuffedWall(found);
+  };
+  return poseToy(
+    toy.parts.map((part) => joinPart(part)),
+    toy.joined,
+    surfaceOf,
+  );
+});
+
+/** Every unit in its place, as far as the text says it. */
+export function assembled(toy: ToyAnalysis): PosedUnit[] {
+  return posedOf(toy);
+}
+
+/** One colour of the drawing, in its place between what lies behind it and before it. */
+export interface Patch {
+  unit: number;
+  d: string;
+  colour: string;
+}
+
+/** A hex colour, darker or lighter. */
+function shaded(hex: string, light: number): string {
+  // Eight steps: neighbours of one shade make one patch.
+  const share = 0.58 + (Math.round(light * 8) / 8) * 0.46;
+  const channel = (at: number) =>
+    Math.min(255, Math.round(Number.parseInt(hex.slice(at, at + 2), 16) * share))
+      .toString(16)
+      .padStart(2, '0');
+  return `#${channel(1)}${channel(3)}${channel(5)}`;
+}
+
+/** Colours of a unit's yarns. */
+const yarnsOf = (toy: ToyAnalysis, { part }: PosedUnit): string[] =>
+  part.fabric.palette.map((name) => yarnColour(name, toy.pattern.header));
+
+/** A scale from mm to the page. */
+interface Scale {
+  x: (mm: number) => number;
+  y: (mm: number) => number;
+  perMm: number;
+}
+
+/** The faces as patches of one colour each, from the furthest to the nearest. */
+function patchesOf(toy: ToyAnalysis, posed: readonly PosedUnit[], drawn: DrawnToy, { x, y }: Scale): Patch[] {
+  const colours = posed.map((unit) => yarnsOf(toy, unit));
+  const patches: Patch[] = [];
+  for (const { unit, corners, light, colour } of drawn.faces) {
+    const yarn = colours[unit]?.[colour] ?? colours[unit]?.[0] ?? yarnColour('', toy.pattern.header);
+    const tint = shaded(yarn, light);
+    const points: string[] = [];
+    for (let i = 0; i < corners.length; i += 2)
+      points.push(`${x(corners[i] ?? 0)} ${y(corners[i + 1] ?? 0)}`);
+    const d = `M${points.join('L')}Z`;
+    const last = patches.at(-1);
+    if (last && last.unit === unit && last.colour === tint) last.d += d;
+    else patches.push({ unit, d, colour: tint });
+  }
+  return patches;
+}
+
+/** What lies on the fabric, as dots. */
+function dotsOf({ dots }: DrawnToy, { x, y, perMm }: Scale): PictureShape[] {
+  return dots.flatMap(({ feature, radiusMm, embroidered, ...at }): PictureShape[] => {
+    const place = { x: x(at.x), y: y(at.y) };
+    const radius = Math.max(0.8, Math.round(radiusMm * perMm * 10) / 10);
+    if (feature !== 'eyes' || embroidered)
+      return [{ kind: 'dot', ...place, radius, colour: featureColour(feature as FeatureKind) }];
+    const tenths = (value: number) => Math.round(value * 10) / 10;
+    const glint = {
+      kind: 'dot' as const,
+      x: tenths(place.x - radius * 0.3),
+      y: tenths(place.y - radius * 0.35),
+      radius: tenths(radius * 0.25),
+      colour: pressedEye.glint,
+    };
+    return [{ kind: 'dot', ...place, radius, colour: pressedEye.black, edge: pressedEye.edge }, glint];
+  });
+}
+
+/** A drawing of the assembled toy, with the box it stands in. */
+export interface ToyDrawing {
+  patches: Patch[];
+  dots: PictureShape[];
+  /** of the page, in mm */
+  box: { left: number; top: number; width: number; height: number };
+}
+
+function boxOf({ faces }: DrawnToy): ToyDrawing['box'] {
+  let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const { corners } of faces) {
+    for (let i = 0; i < corners.length; i += 2) {
+      left = Math.min(left, corners[i] ?? 0);
+      right = Math.max(right, corners[i] ?? 0);
+      top = Math.min(top, corners[i + 1] ?? 0);
+      bottom = Math.max(bottom, corners[i + 1] ?? 0);
+    }
+  }
+  return faces.length === 0
+    ? { left: 0, top: 0, width: 1, height: 1 }
+    : { left, top, width: right - left, height: bottom - top };
+}
+
+/** The assembled toy as it is seen from a side, in mm, to tenths. */
+export function drawAssembled(toy: ToyAnalysis, looking: Looking): ToyDrawing {
+  const posed = assembled(toy);
+  const drawn = drawToy(posed, looking);
+  const tenths = (mm: number) => Math.round(mm * 10) / 10;
+  const scale: Scale = { x: tenths, y: tenths, perMm: 1 };
+  return { patches: patchesOf(toy, posed, drawn, scale), dots: dotsOf(drawn, scale), box: boxOf(drawn) };
+}
+
+/** Pieces around a round in a small picture: kept with each toy, so few. */
+const smallSegments = 14;
+
+/** A small picture of the assembled toy from the front; null where no part is joined to another. */
+export function toyPicture(toy: ToyAnalysis): Picture | null {
+  const posed = assembled(toy).filter(({ loose }) => !loose);
+  if (posed.length < 2) return null;
+  const drawn = drawToy(posed, { yaw: 0, pulled: 0, segments: smallSegments });
+  const { left, top, width, height } = boxOf(drawn);
+  const extent = Math.max(width, height) * 1.12;
+  const perMm = pictureSize / extent;
+  const scale: Scale = {
+    x: (mm) => Math.round((mm - left - width / 2 + extent / 2) * perMm),
+    y: (mm) => Math.round((mm - top - height / 2 + extent / 2) * perMm),
+    perMm,
+  };
+  const patches = patchesOf(toy, posed, drawn, scale);
+  return {
+    ground: [],
+    fabric: [],
+    stroke: 1,
+    on: [
+      ...patches.map(({ d, colour }): PictureShape => ({ kind: 'patch', d, colour })),
+      ...dotsOf(drawn, scale),
+    ],
+  };
+}

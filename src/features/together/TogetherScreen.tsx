@@ -1,0 +1,181 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { useMedia, View } from '@tamagui/core';
+import { firstJoin } from '../../core/join/move';
+import { trunkOf } from '../../core/join/placing';
+import { sizeOfToy } from '../../core/join/pose';
+import { assembled } from '../../core/toy/assembled';
+import { joinPart } from '../../core/toy/joinAll';
+import { nameOfToy } from '../../core/toy/toyCard';
+import { useToy } from '../../data/useToy';
+import { OneOf } from '../../ui/Choice';
+import { Guard } from '../../ui/Guard';
+import { Fill } from '../../ui/layout';
+import { Empty, Page } from '../../ui/Page';
+import { Press } from '../../ui/Press';
+import { Scroll } from '../../ui/Scroll';
+import { Slider } from '../../ui/Slider';
+import { Body, Quiet, Title } from '../../ui/text';
+import { SaveLine, SaveTrouble } from '../toy/SaveLine';
+import { ToyTabs } from '../toy/ToyScreen';
+import { UndoButtons } from '../toy/UndoButtons';
+import { AssembledDrawing } from './AssembledDrawing';
+import { JoinCard } from './JoinCard';
+
+const sides = [
+  ['0', 'Front'],
+  ['90', 'Right'],
+  ['180', 'Back'],
+  ['270', 'Left'],
+] as const;
+const mostPulledMm = 60;
+
+/** The toy as a whole: every part in its place, and how each is joined. */
+export function TogetherScreen() {
+  const router = useRouter();
+  const { wide } = useMedia();
+  const { analysis } = useToy();
+  const name = nameOfToy(analysis);
+  const worked = analysis.parts.filter(({ fabric }) => fabric.rounds > 0);
+  const views = (
+    <Guard what="The drawing" resetKeys={[analysis]}>
+      <Turned />
+    </Guard>
+  );
+  return (
+    <Fill>
+      <Page
+        title="Together"
+        aside={<SaveLine name={name} />}
+        back={{ name: 'Back to the shelf', go: () => router.replace('/') }}
+        actions={<UndoButtons />}
+        scrolls={false}
+      >
+        <SaveTrouble />
+        {worked.length === 0 ? (
+          <Empty>No rounds yet. Write a part first, then put the parts together here.</Empty>
+        ) : wide ? (
+          <Fill flexDirection="row">
+            <Fill padding="$3">{views}</Fill>
+            <Fill borderLeftWidth={1} borderColor="$line">
+              <Scroll label="How they are joined">
+                <Joins />
+              </Scroll>
+            </Fill>
+          </Fill>
+        ) : (
+          <Scroll label="The toy put together">
+            <View gap="$4">
+              {views}
+              <Joins />
+            </View>
+          </Scroll>
+        )}
+      </Page>
+      <ToyTabs chosen="together" />
+    </Fill>
+  );
+}
+
+/** The drawing, from the four sides or any between, together or pulled apart. */
+function Turned() {
+  const { wide } = useMedia();
+  const { analysis } = useToy();
+  const [degrees, setDegrees] = useState(0);
+  const [pulled, setPulled] = useState(0);
+  const { widthMm, heightMm, depthMm } = sizeOfToy(assembled(analysis));
+  const side = sides.find(([at]) => Number(at) === degrees)?.[0] ?? null;
+  const mm = (value: number) => Math.round(value);
+  return (
+    <View gap="$3">
+      <AssembledDrawing
+        toy={analysis}
+        name={nameOfToy(analysis)}
+        yaw={(degrees * Math.PI) / 180}
+        pulled={pulled}
+        height={wide ? 460 : 300}
+      />
+      <Body>
+        About {mm(heightMm)} mm high, {mm(widthMm)} wide, {mm(depthMm)} deep, arms as they stand.
+      </Body>
+      <OneOf
+        label="Seen from"
+        unlabelled
+        options={sides}
+        chosen={side}
+        onChoose={(at) => setDegrees(Number(at))}
+      />
+      <Slider
+        label="Turned"
+        words={`${degrees}°`}
+        value={degrees}
+        least={0}
+        most={355}
+        step={5}
+        ticks={[0, 90, 180, 270]}
+        onChange={setDegrees}
+      />
+      <Slider
+        label="Pulled apart"
+        words={pulled === 0 ? 'together' : `${pulled} mm`}
+        value={pulled}
+        least={0}
+        most={mostPulledMm}
+        step={5}
+        ticks={[]}
+        onChange={setPulled}
+      />
+    </View>
+  );
+}
+
+/** Every join as a card, then what has no place yet. */
+function Joins() {
+  const { analysis } = useToy();
+  const { joins } = analysis.joined;
+  return (
+    <View gap="$3">
+      {joins.length > 0 ? (
+        <View render="ul" margin={0} padding={0} gap="$3" aria-label="How the parts are joined">
+          {joins.map((join) => (
+            <View render="li" key={`${join.unit.part}/${join.unit.unit}`} style={{ listStyleType: 'none' }}>
+              <JoinCard join={join} />
+            </View>
+          ))}
+        </View>
+      ) : (
+        <Quiet>No sentence joins anything yet.</Quiet>
+      )}
+      <Loose />
+    </View>
+  );
+}
+
+/** Parts that no sentence puts anywhere: a tap gives them a place to start from. */
+function Loose() {
+  const { analysis, editor, text } = useToy();
+  const parts = analysis.parts.map((part) => joinPart(part));
+  const trunk = trunkOf(parts);
+  const loose = parts.filter(({ part }) => analysis.joined.loose.some((unit) => unit.part === part.id));
+  if (loose.length === 0 || !trunk) return null;
+  const place = (written: string) => {
+    const lines = text.replace(/\s*$/, '');
+    const heading = /^\s*(?:#+\s*)?assembly:?\s*$/im.test(text) ? '' : '\nAssembly\n';
+    editor.step(`${lines}\n${heading}${written}\n`);
+  };
+  return (
+    <View gap="$2">
+      <Title render="h2" margin={0}>
+        No place yet
+      </Title>
+      <Quiet>They lie beside the toy. Give each a place, then move it.</Quiet>
+      {loose.map((piece) => (
+        <Press
+          key={piece.part.id}
+          label={`Place the ${piece.part.name.toLowerCase()} on the ${trunk.part.name.toLowerCase()}`}
+          onPress={() => place(firstJoin(piece, trunk))}
+        />
+      ))}
+    </View>
+  );
+}
