@@ -124,7 +124,32 @@ const heads = (gap: number) =>
 analyseToy(heads(9));
 
 /** Every figure a release note quotes comes from here. */
+/** A toy of 14 units joined to one body; each run moves the arms by a round. */
+const limbs = (round: number) =>
+  [
+    `Body\n${cone.slice(0, 6).join('\n')}\nR7-R40: sc around\n`,
+    ...['Arm', 'Leg', 'Ear', 'Horn', 'Fin', 'Spot', 'Paw'].map(
+      (name) => `${name} (make 2)\nR1: 6 sc in magic ring\nR2: inc x 6\nR3-R6: sc around\n`,
+    ),
+    'Assembly',
+    `Sew the arms to the body on round ${round}, one on each side.`,
+    'Sew the legs to the body on round 36, 6 stitches from the front.',
+    'Flatten the ears and sew them to the body on round 7, 5 stitches from the front.',
+    'Sew the horns to the body on round 6, 3 stitches from the front.',
+    'Sew the fins to the body on round 24, 4 stitches from the back.',
+    'Sew the spots to the body on round 30, 4 stitches from the back.',
+    'Sew the paws to the body on round 16, 7 stitches from the front.',
+  ].join('\n');
+
 export const benches: Bench[] = [
+  {
+    name: 'join a toy of 14 units after an edit',
+    run: () => {
+      turn += 1;
+      const { joined } = analyseToy(limbs(10 + (turn % 6)));
+      if (joined.joins.length !== 14) throw new Error('not all are joined');
+    },
+  },
   {
     name: 'build the fabric of a 20,000-stitch part',
     run: () => {

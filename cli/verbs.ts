@@ -85,7 +85,7 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
     return {
       units: [...joined.units, ...joined.loose].map(({ part, ...unit }) => ({ part: nameOf(part), ...unit })),
       joins: joined.joins.map(
-        ({ unit, on, centre: _centre, ledger, missMm, sentence: _sentence, ...join }) => ({
+        ({ unit, on, centre: _centre, ledger, missMm, sentence: _sentence, called: _called, ...join }) => ({
           ...join,
           part: nameOf(unit.part),
           unit: unit.unit,

@@ -113,7 +113,7 @@ test('a page that breaks offers the text, and the shelf stays', async ({ page })
   await page.getByRole('button', { name: 'To the shelf' }).click();
   await expect(page.getByRole('link', { name: /^Open Bear/ })).toBeVisible();
   await mend(page);
-  await page.goto(`${toy}/0?view=text`);
+  await page.goto(`${toy}/p1?view=text`);
   await expect(typedText(page)).toHaveValue(/Still written\.$/);
 });
 

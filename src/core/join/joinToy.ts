@@ -59,6 +59,11 @@ function joinReady(state: Joining, waiting: readonly Placing[], all: readonly Pl
       unplaced(state, placing, row.why, row.what);
       return false;
     }
+    const isPole = row < 0.5 || row > wall.fabric.rounds + 0.5;
+    if (isPole && placing.units.length > 1) {
+      unplaced(state, placing, 'unsaid', '');
+      return false;
+    }
     const said = rowsSaid(all, wall);
     const front = state.frontOf(wall, said.length > 0 ? said : [row]);
     if (sentence.kind !== 'nosew') joinOnWall(state, placing, row, front);

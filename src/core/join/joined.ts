@@ -59,6 +59,8 @@ export type LedgerLine = { plain: number } | (UnitRef & { stitches: number });
 export interface Join {
   kind: JoinKind;
   unit: Unit;
+  /** the side the text calls it by */
+  called: Side | null;
   /** what it is joined to */
   on: UnitRef;
   /** what says so */
@@ -101,6 +103,7 @@ export interface JoinedToy {
 export const blankJoin = (kind: Join['kind'], unit: Unit, wall: JoinPart, sentence: AnyJoin): Join => ({
   kind,
   unit,
+  called: null,
   on: { part: wall.part.id, unit: 1 },
   sentence,
   round: null,

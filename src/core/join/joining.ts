@@ -1,7 +1,7 @@
 import type { Problem } from '../notation/problem';
 import { frontAzimuth } from '../place/frame/frontLine';
 import type { Join, JoinPart } from './joined';
-import { endOf, type Placing } from './placing';
+import { endOf, widthOn, type Placing } from './placing';
 import { aroundOf, type Around, type Neighbour } from './spot';
 import { wallOf, type Wall } from './wall';
 
@@ -60,17 +60,15 @@ export class Joining {
   }
 
   /** Where around its wall the units of a sentence go, about a row of it; null where that is not said. */
-  around(
-    { sentence, piece, wall, units, stitches, side }: Placing,
-    row: number,
-    front: number,
-  ): Around | null {
+  around(placing: Placing, row: number, front: number): Around | null {
+    const { sentence, piece, wall, units, stitches, side } = placing;
     return aroundOf(wall, stitches ? { ...sentence, stitches } : sentence, {
       row,
       front,
       count: units.length,
       side,
       name: piece.part.name,
+      width: widthOn(placing),
       neighbour: (id) => this.neighbour(wall, id),
     });
   }

@@ -1,5 +1,6 @@
 import { wrapAngle } from '../shape/azimuth';
 import type { Join, JoinedToy, JoinPart, Side } from './joined';
+import { problem } from './problem';
 import { rightward } from './spot';
 
 /** Units with the side they are on and a name by it, where a part has several. */
@@ -23,6 +24,12 @@ export function named(
     const depth = bothWays ? (isBehind ? 'back ' : 'front ') : '';
     const alone = placed.filter((other) => other.join.unit.part === join.unit.part).length === 1;
     const name = alone || !side ? join.unit.name : `${side} ${depth}${join.unit.name}`;
-    return { ...join, unit: { ...join.unit, side, name } };
+    const { called, sentence, unit } = join;
+    const piece = parts.find(({ part }) => part.id === unit.part);
+    const isOther = called !== null && side !== null && called !== side && piece;
+    const problems = isOther
+      ? [...join.problems, problem(piece, 'join-side', { piece: unit.name, said: called }, { sentence })]
+      : join.problems;
+    return { ...join, problems, unit: { ...unit, side, name } };
   });
 }

@@ -69,6 +69,11 @@ export function joinOnWall(state: Joining, placing: Placing, row: number, front:
   const surface = state.wall(wall);
   const along = isPole ? (row < 0.5 ? 0 : (surface.along.at(-1) ?? 0)) : alongAt(surface, row);
   const stitches = isPole ? [] : snapped(wall, row, around, front);
+  const { between } = sentence.place;
+  const isApart = between !== undefined && /\bapart\b/i.test(sentence.text);
+  const readings = isApart
+    ? [problem(piece, 'join-apart', { ...facts, between }, { severity: 'info', sentence })]
+    : [];
   const assumed = around.assumed
     ? [problem(piece, 'join-assumed', { ...facts, where: around.assumed }, { severity: 'info', sentence })]
     : [];
@@ -87,10 +92,14 @@ export function joinOnWall(state: Joining, placing: Placing, row: number, front:
       ...laidOn(state.wall(wall), placing, unit, { centre, front }),
       round: isPole ? null : labelOf(wall, row),
       stitch: stitch === null ? null : inRound(stitch, roundCount(wall.fabric, round)),
+      called: placing.side,
       missMm: Math.hypot(a - x, b - y, c - z),
       centre,
     };
-    state.joins.push({ ...join, problems: [...join.problems, ...(i === 0 ? assumed : [])] });
+    state.joins.push({
+      ...join,
+      problems: [...join.problems, ...(i === 0 ? [...readings, ...assumed] : [])],
+    });
   });
 }
 

@@ -52,6 +52,15 @@ function unitsMeant({ count }: NamedUnits, { part }: JoinPart, { sides }: AnyJoi
   return count === 'all' || (count === null && part.make > 1) ? part.make : (count ?? 1);
 }
 
+/** How many stitches of its wall a unit is wide: the way across its ring, or the line it is flattened to. */
+export function widthOn(placing: Placing): number {
+  const { piece, wall, sentence } = placing;
+  const { count } = endOf(piece);
+  const held = sentence.kind === 'nosew' ? 'flattened' : heldOf(placing);
+  const across = held === 'round' ? count / Math.PI : Math.floor(count / 2) / (held === 'pinched' ? 2 : 1);
+  return Math.round((across * piece.gauge.widthMm) / wall.gauge.widthMm);
+}
+
 /** Hands out the units of parts in order, and names them once it is known where they are. */
 export class Units {
   private readonly given = new Map<string, number>();
@@ -83,16 +92,32 @@ interface Group {
 }
 
 /** What a sentence joins, group by group. One that names no wall goes where the one before it went, or onto the trunk. */
-function groupsOf(sentence: AnyJoin, owner: JoinPart, byId: ById): Group[] {
+function groupsOf(sentence: AnyJoin, owner: JoinPart, byId: ById, trunk: JoinPart | undefined): Group[] {
   const { part } = owner;
   const joined: readonly Joined[] =
     sentence.joined.length > 0 ? sentence.joined : [{ parts: [], wall: null }];
   const own: NamedUnits = { id: part.id, name: part.name, count: null, side: null };
   let last: JoinPart | undefined;
+  const [only, ...more] = joined;
+  // `Sew head and body together`: the others onto the trunk among them.
+  const among = more.length === 0 && only?.wall === null && only.parts.length > 1 && trunk;
+  const rest = among ? only.parts.filter(({ id }) => id !== among.part.id) : [];
+  if (among && rest.length < only.parts.length) return [{ names: rest, wall: among }];
   return joined.map(({ parts, wall }) => {
     last = (wall && byId(wall.id)) ?? last;
     return { names: parts.length > 0 ? parts : [own], wall: last };
   });
+}
+
+/** The part whose face a sentence goes by, where it names no wall: `1 round below the eyes`. */
+function faceFor(
+  { relation, level, place, text }: AnyJoin,
+  parts: readonly JoinPart[],
+): JoinPart | undefined {
+  const goesBy = relation?.to ?? level ?? place.aside?.of;
+  const has = (part: JoinPart) =>
+    part.features.some(({ kind }) => kind === goesBy || (kind === 'eyes' && /\b(?:eyes|face)\b/i.test(text)));
+  return parts.find(has);
 }
 
 /** Every sentence that joins, part by part. */
@@ -104,7 +129,7 @@ export function placingsOf(parts: readonly JoinPart[], units: Units, problems: P
     for (const name of names) {
       const piece = byId(name.id);
       if (!piece || piece.fabric.rounds === 0) continue;
-      const onto = wall ?? (trunk !== piece ? trunk : undefined);
+      const onto = wall ?? faceFor(sentence, parts) ?? (trunk !== piece ? trunk : undefined);
       if (!onto || onto === piece || onto.fabric.rounds === 0) {
         problems.push(problem(piece, 'join-no-wall', { piece: piece.part.name }, { sentence }));
         continue;
@@ -118,11 +143,17 @@ export function placingsOf(parts: readonly JoinPart[], units: Units, problems: P
   for (const owner of parts) {
     const joins = owner.part.steps.filter(isJoin);
     joins.forEach((sentence, i) => {
-      // `Sew them on`, after it was said where.
-      const namesNone = sentence.joined.length === 0;
-      if (i > 0 && namesNone && /\b(?:them|it)\b/i.test(sentence.text)) return;
+      const namesNone = sentence.joined.every(({ parts: named }) => named.length === 0);
+      // `Sew them on`, after it was said where; `sew everything together`, under no part of its own.
+      const isSaidAgain = i > 0 && /\b(?:them|it)\b/i.test(sentence.text);
+      const { firstLine, lastLine } = owner.part;
+      const isItsOwn = sentence.line >= firstLine && sentence.line <= lastLine;
+      const isOfAll = /\b(?:everything|all (?:the )?(?:parts|pieces)|(?:parts|pieces) together)\b/i.test(
+        sentence.text,
+      );
+      if (namesNone && (isSaidAgain || !isItsOwn || isOfAll)) return;
       const stitches = [...(sentence.stitches ?? [])];
-      for (const group of groupsOf(sentence, owner, byId)) place(sentence, group, stitches);
+      for (const group of groupsOf(sentence, owner, byId, trunk)) place(sentence, group, stitches);
     });
   }
   return placings;
@@ -135,6 +166,9 @@ export function trunkOf(parts: readonly JoinPart[]): JoinPart | undefined {
   const sizeOf = ({ fabric }: JoinPart) => fabric.kind.length;
   return body ?? [...worked].sort((a, b) => sizeOf(b) - sizeOf(a))[0];
 }
+
+/** Edges more unequal than this are not taken to be meant for each other. */
+const mostUnequal = 2.2;
 
 /** Whether a sentence says where on the wall. */
 function saysWhere({ gap, range, round, relation, level, stitches, place }: AnyJoin): boolean {
@@ -149,6 +183,9 @@ export function isEdgeToEdge({ sentence, piece, wall, units }: Placing): boolean
   const { around } = sentence.place;
   const atEnd = around !== undefined && around !== wall.orientation.start && around !== 'start';
   const bothOpen = endOf(piece).open && endOf(wall).open && wall.fabric.row[0] !== 1;
+  // A tail on a body is not meant to be sewn to its whole edge.
+  const [a, b] = [endOf(piece).count, endOf(wall).count];
+  if (!atEnd && Math.max(a, b) > mostUnequal * Math.min(a, b)) return false;
   return (
     bothOpen && (atEnd || !saysWhere(sentence)) && !sentence.back && !sentence.place.front && !sentence.sides
   );

@@ -176,6 +176,8 @@ interface Asked {
   /** the side a single unit is named by: `the left arm` */
   side: Side | null;
   name: string;
+  /** how many stitches of the wall one unit is wide */
+  width: number;
   neighbour: (part: string) => Neighbour | null;
 }
 
@@ -203,7 +205,7 @@ function byNumbers(
 function bySide(
   wall: JoinPart,
   sentence: AnyJoin,
-  { row, front, count, side }: Asked,
+  { row, front, count, side, width }: Asked,
 ): Around | 'unclear' | null {
   const { place, back, sides } = sentence;
   const oneSide = side ?? (sides === 'left' || sides === 'right' ? sides : null);
@@ -212,10 +214,12 @@ function bySide(
     return count === 1 && oneSide ? certain([pair[oneSide === 'left' ? 0 : 1] ?? 0]) : 'unclear';
   };
   const alone = (azimuth: number): Around | 'unclear' => (count === 1 ? certain([azimuth]) : 'unclear');
+  if (place.between !== undefined)
+    return ofPair(pairAt(wall, front, aside(wall, row, 0, (place.between + width) / 2)));
   if (place.aside) return ofPair(asidePair(wall, sentence, row, front));
   if (back) return alone(front + Math.PI);
   if (place.front || sides === 'middle') return alone(front);
-  return sides === 'both' || oneSide ? ofPair(pairAt(wall, front, quarter)) : null;
+  return sides === 'both' || place.atSides || oneSide ? ofPair(pairAt(wall, front, quarter)) : null;
 }
 
 /**

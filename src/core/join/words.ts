@@ -28,6 +28,10 @@ const says: Partial<Record<ProblemCode, (facts: Facts) => string>> = {
     `Nothing says where around the ${low(wall)} the ${count === 1 ? '' : `${String(count)} `}${some(piece, count)} ${count === 1 ? 'goes' : 'go'}. Write it: “on both sides”, “at the back”, “4 stitches from the front”, “evenly around”.`,
   'join-assumed': ({ piece, count, where }) =>
     `Nothing says where around: the ${some(piece, count)} ${count === 1 ? 'is' : 'are'} taken to go ${places[String(where)] ?? ''}. Write it to settle it.`,
+  'join-apart': ({ between, piece, count }) =>
+    `“${String(between)} stitches apart” is taken from edge to edge of the ${some(piece, count)}. Write “${String(between)} stitches between them”, or “so many stitches from the front”, to settle it.`,
+  'join-side': ({ piece, said }) =>
+    `The text calls it the ${String(said)} one, and as one looks at the toy’s front the ${low(piece)} is on the other side. Say where round 1 is (Start: top or bottom), or name the other stitch.`,
   'join-unworked': ({ piece, wall }) =>
     `Where the ${low(piece)} ${are(piece)} joined is not worked out: the ${low(wall)} lies on its side or is flat. Pin it, look from every side, then sew.`,
   'join-no-wall': ({ piece }) => `Nothing says what the ${low(piece)} ${are(piece)} joined to.`,

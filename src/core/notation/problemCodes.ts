@@ -94,6 +94,8 @@ export const problemCodes = {
   'join-waits': 'A part is joined by another part whose place is not known.',
   'join-around': 'No sentence says where around a part is joined.',
   'join-assumed': 'Where around a part is joined is taken as usual.',
+  'join-apart': '“6 stitches apart” is taken from edge to edge.',
+  'join-side': 'A unit is called left and lies on the right, or the other way round.',
   'join-unworked': 'Joining to a part that lies on its side, or is flat, is not worked out.',
   'join-no-wall': 'Nothing says what a part is joined to.',
   'join-flat': 'A flat piece is placed by its middle only.',

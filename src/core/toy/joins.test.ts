@@ -238,6 +238,42 @@ test('a body that begins at the top like its head, sewn by both ends, is asked a
   expect(problem!.suggestions.map(({ edits }) => edits[0]!.text)).toEqual(['Start: bottom', 'Start: top']);
 });
 
+test.each([
+  ['Sew the ears to the head on round 5 with 8 stitches between them.', 'ear', [9.5, 21.5]],
+  ['Sew the ears to the head on round 5, 8 stitches apart.', 'ear', [9.5, 21.5]],
+  ['Sew arms to the sides of the body at round 19.', 'arm', [6.5, 18.5]],
+  ['Using the yarn tail, sew each arm to the body at round 19.', 'arm', [6.5, 18.5]],
+  [
+    'Eyes on the head: between R9 and R10, 6 apart.\nSew the snout between the eyes on round 12 of the head.',
+    'snout',
+    [15.5],
+  ],
+  [
+    'Eyes on the head: between R9 and R10, 6 apart.\nSew the snout to the head between rounds 10 and 14, centered under the eyes.',
+    'snout',
+    [15.5],
+  ],
+  ['Sew everything together.', 'arm', []],
+  ['Sew the opening shut and hide the tail inside.', 'tail', []],
+])('said otherwise: %s', (sentence, part, stitches) => {
+  const { joined } = analyseToy(toy(sentence));
+  expect(joined.joins.filter(({ stitch }) => stitch !== null).map(({ unit }) => unit.part)).toEqual(
+    stitches.map(() => part),
+  );
+  expect(joined.joins.flatMap(({ stitch }) => stitch ?? [])).toEqual(stitches);
+});
+
+test('a unit called left that comes to lie on the right is told', () => {
+  const said = 'Sew the right arm to the body at stitch 6 of round 19, and the left arm at stitch 18.';
+  const codes = analyseToy(toy(said)).joined.joins.map(({ problems }) => problems.map(({ code }) => code));
+  expect(codes).toEqual([['join-side'], ['join-side']]);
+});
+
+test('a button between the ears joins no ears', () => {
+  const { joined } = analyseToy(toy('Sew a 10 mm button on the head between the ears, between R5 and R6.'));
+  expect(joined.joins).toEqual([]);
+});
+
 describe('no-sew rounds', () => {
   const round = (sentence: string) =>
     analyseToy(toy(sentence)).joined.joins.map(({ ledger, sum, unit, stitch }) => [

@@ -34,7 +34,8 @@ test('the picture is of the largest part', () => {
 test('pictures of the demo toys stay in their square, hold no fractions, and come back from storage the same', () => {
   for (const text of demo) {
     const { picture } = toyCard(analyseToy(text));
-    const places = numbers(picture!.fabric.map(({ d }) => d));
+    const patches = picture!.on.flatMap((shape) => (shape.kind === 'patch' ? [shape.d] : []));
+    const places = numbers([...picture!.fabric.map(({ d }) => d), ...patches]);
     expect(places.length).toBeGreaterThan(100);
     expect(places.every((place) => Number.isInteger(place) && place >= 0 && place <= pictureSize)).toBe(true);
     for (const shape of picture!.on)

@@ -56,7 +56,9 @@ export function TogetherScreen() {
           <Empty>No rounds yet. Write a part first, then put the parts together here.</Empty>
         ) : wide ? (
           <Fill flexDirection="row">
-            <Fill padding="$3">{views}</Fill>
+            <Fill>
+              <Scroll label="The toy put together">{views}</Scroll>
+            </Fill>
             <Fill borderLeftWidth={1} borderColor="$line">
               <Scroll label="How they are joined">
                 <Joins />
@@ -93,7 +95,7 @@ function Turned() {
         name={nameOfToy(analysis)}
         yaw={(degrees * Math.PI) / 180}
         pulled={pulled}
-        height={wide ? 460 : 300}
+        height={wide ? 400 : 300}
       />
       <Body>
         About {mm(heightMm)} mm high, {mm(widthMm)} wide, {mm(depthMm)} deep, arms as they stand.

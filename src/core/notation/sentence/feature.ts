@@ -1,4 +1,5 @@
 import type { Phrases, Waiting } from './phrases';
+import type { JoinSentence } from './join';
 import type {
   AcrossSaid,
   FeatureKind,
@@ -14,6 +15,8 @@ import type {
 /** `Insert 9 mm safety eyes between R8 and R9, 6 stitches showing`: something is put on a part. Only what the maker said is set. */
 export interface FeatureSentence
   extends Said, RoundsSaid, SidesSaid, MomentSaid, MadeSaid, HeightSaid, AcrossSaid {
+  /** what it says if what is sewn is a part and not the feature */
+  asJoin?: JoinSentence;
   kind: 'feature';
   feature: FeatureKind;
   /** clauses that say where, but not in a way that is read */

@@ -93,10 +93,12 @@ export function withPartNames<Join extends JoinSentence | PinSentence>(
   // `Under the head, between R8 and R13`: the rounds say where, and the head is what it is joined to.
   const hasRounds = sentence.gap ?? sentence.range ?? sentence.round;
   const [only, ...more] = joined;
-  if (ofPart?.rounds === null && hasRounds !== undefined && only?.wall === null && more.length === 0) {
-    only.wall = ofPart.part;
+  if (ofPart?.rounds === null && hasRounds !== undefined) {
+    if (only?.wall === null && more.length === 0) only.wall = ofPart.part;
     delete place.ofPart;
   }
+  // `On both sides` is one thing, said once.
+  if (sentence.sides !== undefined) delete place.atSides;
   const { relation, ...rest } = sentence;
   // A relation to a part, read before its name was known as one, went to the eyes.
   const isToPart =
@@ -112,8 +114,10 @@ export function withPartNames<Join extends JoinSentence | PinSentence>(
 function joinedIn(mentions: readonly Mention[]): Joined[] {
   const joined: Joined[] = [];
   let parts: NamedUnits[] = [];
-  for (const { id, name, count, side, isGoal } of mentions) {
-    if (!isGoal) {
+  // `The open edge of the head to the last round of the body`: the first is what is joined.
+  const allGoals = mentions.length > 1 && mentions.every(({ isGoal }) => isGoal);
+  for (const [i, { id, name, count, side, isGoal }] of mentions.entries()) {
+    if (!isGoal || (allGoals && i === 0)) {
       parts.push({ id, name, count, side });
       continue;
     }

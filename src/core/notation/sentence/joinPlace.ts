@@ -11,6 +11,10 @@ export interface JoinPlace {
   front?: true;
   /** so many stitches of the wall to the side of something */
   aside?: { stitches: number; of: 'front' | 'back' | 'eyes' };
+  /** so many stitches of the wall between the two of a pair, from edge to edge */
+  between?: number;
+  /** at the sides, a quarter of a round from the front */
+  atSides?: true;
   /** spread evenly all the way round */
   evenly?: true;
   /** so many rounds out from the start of the wall */
@@ -96,6 +100,15 @@ const manners: readonly Manner[] = [
     }),
   },
   {
+    // with 8 stitches between them; 6 stitches apart
+    read: new RegExp(String.raw`\b${number} ${stitches} (?:apart|between(?: them| the two| each)?)(?!\w)`),
+    place: ([, said = '']) => ({ between: valueOf(said) }),
+  },
+  {
+    read: /\b(?:to|on|onto|at|along) (?:the |both |its |each |either )?sides?\b/,
+    place: () => ({ atSides: true }),
+  },
+  {
     // two rounds out from the start; 3 rounds down from the top
     read: new RegExp(
       String.raw`\b${number} ${rounds} (?:out |down |away |up |in )?from (?:the )?(?:very )?(start|crown|magic (?:ring|circle)|ring|end|live edge|last round|closing)\b`,
@@ -109,7 +122,7 @@ const manners: readonly Manner[] = [
     place: () => ({ evenly: true }),
   },
   {
-    read: /\b(?:(?:centre|center|middle of the) front|(?:in |on |at )?(?:the )?front (?:centre|center|middle)|(?:to|on|onto|in|at) the front|centred|centered|in the (?:middle|centre|center))\b/,
+    read: /\b(?:between the eyes|(?:centre|center|middle of the) front|(?:in |on |at )?(?:the )?front (?:centre|center|middle)|(?:to|on|onto|in|at) the front|centred|centered|in the (?:middle|centre|center))\b/,
     place: () => ({ front: true }),
   },
   {
@@ -154,15 +167,8 @@ export function readJoinPlace(sentence: string, mentions: readonly Mention[]): P
 }
 
 /** The same in words that are read back to it. */
-export function writeJoinPlace({
-  ofPart,
-  inLineWith,
-  front,
-  aside,
-  evenly,
-  outFrom,
-  around,
-}: JoinPlace): string[] {
+export function writeJoinPlace(said: JoinPlace): string[] {
+  const { ofPart, inLineWith, front, aside, between, atSides, evenly, outFrom, around } = said;
   const name = (part: NamedPart) => `the ${part.name.toLowerCase()}`;
   return [
     ofPart
@@ -170,6 +176,8 @@ export function writeJoinPlace({
       : '',
     inLineWith ? `in line with ${name(inLineWith)}` : '',
     aside ? `${aside.stitches} stitches from the ${aside.of}` : '',
+    between === undefined ? '' : `${between} stitches between them`,
+    atSides ? 'at the sides' : '',
     outFrom ? `${outFrom.rounds} rounds out from the ${outFrom.end}` : '',
     evenly ? 'evenly' : '',
     front ? 'in the front centre' : '',

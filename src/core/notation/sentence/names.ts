@@ -126,6 +126,10 @@ export class PartNames {
         continue;
       }
       const until = at + one.words.length;
+      if (isYarnTail(words, at)) {
+        at = until;
+        continue;
+      }
       const many = words[until - 1]?.text !== one.words.at(-1);
       const before = beforeName(words, at);
       found.push({
@@ -143,6 +147,23 @@ export class PartNames {
     }
     return found;
   }
+}
+
+const ofYarn = new Set(['yarn', 'long', 'sewing', 'remaining', 'starting', 'beginning', 'closing', 'thread']);
+const articles = new Set(['the', 'a', 'this', 'that', 'its', 'each', 'both']);
+const handled = new Set(['using', 'with', 'weave', 'leave', 'leaving', 'hide', 'bury', 'trim', 'knot']);
+
+/** `Using the long tail`: the end of the yarn, not the tail of the animal. */
+function isYarnTail(words: readonly Word[], at: number): boolean {
+  if (single(words[at]?.text ?? '') !== 'tail') return false;
+  let i = at - 1;
+  while (articles.has(words[i]?.text ?? '')) i -= 1;
+  const before = words[i];
+  const isEnd = words[at + 1]?.text === 'end' || words[at + 1]?.text === 'ends';
+  return (
+    isEnd ||
+    (before !== undefined && before.sign === '' && (ofYarn.has(before.text) || handled.has(before.text)))
+  );
 }
 
 /** The words of a sentence in small letters, each part that it names as `@0`, `@1` in the order of the mentions. */

@@ -30,12 +30,32 @@ const facial: ReadonlySet<FeatureKind> = new Set([
 ]);
 /** The sentence with the parts that it names, now that all headings are known. */
 function withNames(sentence: Sentence, names: PartNames): Sentence {
-  if (sentence.kind === 'feature') return sentence;
+  if (sentence.kind === 'feature') return partSewn(sentence, names);
   const mentions = names.in(sentence.text);
   if (isJoin(sentence)) return withPartNames(sentence, mentions);
   // A tail of yarn is no tail: what is cut is cut of something.
   const [first] = sentence.kind === 'cut' ? mentions.filter(({ isGoal }) => isGoal) : mentions;
   return first ? { ...sentence, part: { id: first.id, name: first.name } } : sentence;
+}
+
+const verbOnly =
+  /^(?:then|and|now|next|sew|attach|stitch|join|whip|whipstitch|place|position|on|the|both|an?|one|each|two|left|right|his|her|its|all|\d+)$/;
+
+/** Whether a name is the first thing after the verb: `sew the two ears`, not `sew a button between the ears`. */
+function followsVerb(text: string, at: number): boolean {
+  const before = [...text.toLowerCase().matchAll(/[\p{L}\p{N}’'-]+/gu)].slice(0, at).map(([word]) => word);
+  return before.length > 0 && before.every((word) => verbOnly.test(word));
+}
+
+/** A sentence about a feature, or about a part that is sewn on by it: `Sew the muzzle between the eyes`. */
+function partSewn(sentence: FeatureSentence, names: PartNames): Sentence {
+  const { asJoin, ...feature } = sentence;
+  if (!asJoin) return sentence;
+  const mentions = names.in(sentence.text);
+  const [sewn] = mentions;
+  const isNext = sewn && followsVerb(sentence.text, sewn.at);
+  const isPart = isNext && !sewn.name.toLowerCase().includes(sentence.feature.replace(/s$/, ''));
+  return isPart ? withPartNames(asJoin, mentions) : feature;
 }
 
 /** The part a sentence says it is about: of several the first named. */

@@ -92,7 +92,9 @@ function featureOfPhrases(
   if (names(S.Above) && names(S.Below)) sentence.aboveAndBelow = true;
   if (names(S.RoundWord)) sentence.roundsNamed = true;
   readFeature(sentence, feature, phrases, said.whole);
-  return sentence;
+  // `Sew the muzzle between the eyes`: what is sewn may be a part, once the names of parts are known.
+  const mayJoin = phrases.verbs.some((verb) => (sewVerbs as readonly TokenType[]).includes(verb));
+  return mayJoin ? { ...sentence, asJoin: readJoin('sew', said, phrases, tokens) } : sentence;
 }
 
 /**
