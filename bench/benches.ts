@@ -128,7 +128,7 @@ analyseToy(heads(9));
 const limbs = (round: number) =>
   [
     `Body\n${cone.slice(0, 6).join('\n')}\nR7-R40: sc around\n`,
-    ...['Arm', 'Leg', 'Ear', 'Horn', 'Fin', 'Spot', 'Paw'].map(
+    ...['Arm', 'Leg', 'Ear', 'Horn', 'Fin', 'Wing', 'Paw'].map(
       (name) => `${name} (make 2)\nR1: 6 sc in magic ring\nR2: inc x 6\nR3-R6: sc around\n`,
     ),
     'Assembly',
@@ -137,7 +137,7 @@ const limbs = (round: number) =>
     'Flatten the ears and sew them to the body on round 7, 5 stitches from the front.',
     'Sew the horns to the body on round 6, 3 stitches from the front.',
     'Sew the fins to the body on round 24, 4 stitches from the back.',
-    'Sew the spots to the body on round 30, 4 stitches from the back.',
+    'Sew the wings to the body on round 30, 4 stitches from the back.',
     'Sew the paws to the body on round 16, 7 stitches from the front.',
   ].join('\n');
 
