@@ -36,7 +36,7 @@ export interface DrawnToy {
 
 /** From where a toy is looked at, and how far it is pulled apart. */
 export interface Looking {
-  /** in radians, to the right around it */
+  /** how far the toy is turned, in radians: a quarter shows the side that is left when one looks at its front */
   yaw: number;
   /** in mm, along each part's own direction */
   pulled: number;

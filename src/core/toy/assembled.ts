@@ -129,7 +129,9 @@ function boxOf({ faces }: DrawnToy): ToyDrawing['box'] {
 
 /** The assembled toy as it is seen from a side, in mm, to tenths. */
 export function drawAssembled(toy: ToyAnalysis, looking: Looking): ToyDrawing {
-  const posed = assembled(toy);
+  // From the side what lies beside the toy would stand before it or behind it.
+  const isFromSide = Math.abs(Math.cos(looking.yaw)) < 0.5;
+  const posed = assembled(toy).filter(({ loose }) => !(loose && isFromSide));
   const drawn = drawToy(posed, looking);
   const tenths = (mm: number) => Math.round(mm * 10) / 10;
   const scale: Scale = { x: tenths, y: tenths, perMm: 1 };

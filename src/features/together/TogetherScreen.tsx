@@ -22,11 +22,12 @@ import { UndoButtons } from '../toy/UndoButtons';
 import { AssembledDrawing } from './AssembledDrawing';
 import { JoinCard } from './JoinCard';
 
+/** The sides as they are called when one looks at the front, by how far the toy is turned. */
 const sides = [
   ['0', 'Front'],
-  ['90', 'Right'],
+  ['270', 'Right'],
   ['180', 'Back'],
-  ['270', 'Left'],
+  ['90', 'Left'],
 ] as const;
 const mostPulledMm = 60;
 
