@@ -1,4 +1,5 @@
 import { roundCount } from '../fabric/fabric';
+import { direction } from '../place/frame/direction';
 import { stitchAtAzimuth } from '../shape/azimuth';
 import type { Join, JoinedToy, JoinPart, LedgerLine } from './joined';
 
@@ -36,7 +37,12 @@ function stitchWords(stitch: number, count: number): string {
   return `between stitches ${before === 0 ? count : before} and ${before + 1 > count ? 1 : before + 1}`;
 }
 
-const pinWords = ['towards its start', 'towards its end', 'on one side', 'on the other side'];
+/** Where each of the four pins is as one looks at the spot. */
+function pinWords({ orientation }: JoinPart): string[] {
+  const upright = orientation.start === 'top' ? ['top', 'bottom'] : ['bottom', 'top'];
+  const across = direction(orientation) === 1 ? ['left', 'right'] : ['right', 'left'];
+  return [...upright, ...across];
+}
 
 /** One entry of a no-sew round in words. */
 function ledgerWords(entry: LedgerLine, nameOf: (part: string, unit: number) => string): string {
@@ -138,10 +144,11 @@ function wallDirections(join: Join, wall: JoinPart, toy: JoinedToy): Said {
   if (round === null || stitch === null)
     return { ...nothing, address: `on the ${wallName}: where is not said yet` };
   const count = roundCount(wall.fabric, wall.fabric.label.indexOf(Math.round(round)) + 1);
+  const where = pinWords(wall);
   return {
     ...said,
     address: `${roundWords(round)} of the ${wallName}, ${stitchWords(stitch, count)}`,
-    pins: (pins ?? []).map((pin, i) => `round ${pin.round}, stitch ${pin.stitch}, ${pinWords[i] ?? ''}`),
+    pins: (pins ?? []).map((pin, i) => `${where[i] ?? ''}: round ${pin.round}, stitch ${pin.stitch}`),
   };
 }
 

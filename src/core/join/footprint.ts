@@ -1,5 +1,5 @@
 import { turn } from '../shape/azimuth';
-import { alongAt, inSpace, isOnWall, radiusAt, straightAcross, type Wall, type WallPoint } from './wall';
+import { inSpace, isOnWall, straightAcross, type Wall, type WallPoint } from './wall';
 
 /** How an edge is held against the wall: open as a ring, flat as a line of double stitches, or that line folded at its middle. */
 export type Held = 'round' | 'flattened' | 'pinched';
@@ -153,8 +153,3 @@ export function footprintOf(wall: Wall, edge: Edge, laid: Laid): Footprint | NoF
 }
 
 export const isFootprint = (found: Footprint | NoFootprint): found is Footprint => 'points' in found;
-
-/** The widest open edge that a round of a wall can hold at all: its own half way round. In stitches of that edge. */
-export function widestEdge(wall: Wall, row: number, stitchMm: number): number {
-  return Math.floor((Math.PI * radiusAt(wall, alongAt(wall, row)) * 2) / stitchMm);
-}

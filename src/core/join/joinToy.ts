@@ -69,7 +69,10 @@ function joinReady(state: Joining, waiting: readonly Placing[], all: readonly Pl
     if (sentence.kind !== 'nosew') joinOnWall(state, placing, row, front);
     else {
       const together = sameRound(all, placing, row);
-      if (together[0] === placing) joinWithoutSewing(state, together, row, front);
+      // One that goes by another part has a row only now, and is worked in by itself.
+      const isAlone = !together.includes(placing);
+      if (isAlone) joinWithoutSewing(state, [placing], row, front);
+      else if (together[0] === placing) joinWithoutSewing(state, together, row, front);
     }
     return false;
   });

@@ -1,6 +1,7 @@
 import type { Problem } from '../notation/problem';
 import { frontAzimuth } from '../place/frame/frontLine';
 import type { Join, JoinPart } from './joined';
+import { rowOfLabel } from './numbers';
 import { endOf, widthOn, type Placing } from './placing';
 import { aroundOf, type Around, type Neighbour } from './spot';
 import { wallOf, type Wall } from './wall';
@@ -27,9 +28,13 @@ export class Joining {
     const there = this.joins.filter(({ unit, on }) => unit.part === id && on.part === wall.part.id);
     const placed = there.filter(({ covers }) => covers !== null);
     if (placed.length === 0) return this.seamOf(wall, id);
-    const rows = placed.flatMap(({ covers }) => covers?.rounds ?? []);
+    const rows = placed.flatMap(({ covers }) =>
+      (covers?.rounds ?? []).map((round) => rowOfLabel(wall, round)),
+    );
+    const middles = placed.flatMap(({ round }) => (round === null ? [] : [rowOfLabel(wall, round)]));
+    const middle = (Math.min(...rows) + Math.max(...rows)) / 2;
     return {
-      row: placed.reduce((sum, { round }) => sum + (round ?? 0), 0) / placed.length,
+      row: middles.length > 0 ? middles.reduce((sum, row) => sum + row, 0) / middles.length : middle,
       rows: [Math.min(...rows), Math.max(...rows)],
       azimuths: placed.map(({ centre }) => centre?.azimuth ?? 0),
     };

@@ -1,3 +1,5 @@
+import { roundCount } from '../fabric/fabric';
+import { stitchAtAzimuth } from '../shape/azimuth';
 import type { LineEdit } from '../notation/problem';
 import { writeJoin } from '../notation/sentence/join';
 import type { AnyJoin, JoinPart } from './joined';
@@ -13,6 +15,8 @@ export interface JoinedNow {
   fromFront: number;
   /** a pair about the front line; one alone keeps its place around */
   paired: boolean;
+  /** azimuths of its units in the order of the text: named stitches stay over each other from round to round */
+  azimuths: readonly number[];
 }
 
 /**
@@ -24,7 +28,7 @@ export interface JoinedNow {
 export function stepJoin(
   sentence: AnyJoin,
   wall: JoinPart,
-  { round, fromFront, paired }: JoinedNow,
+  { round, fromFront, paired, azimuths }: JoinedNow,
   step: JoinStep,
 ): AnyJoin | null {
   const isTop = wall.orientation.start === 'top';
@@ -41,24 +45,30 @@ export function stepJoin(
     relation: _relation,
     level: _level,
     countFrom: _from,
-    stitches: _stitches,
-    sides,
     ...rest
   } = sentence;
-  const {
-    ofPart: _ofPart,
-    inLineWith: _inLine,
-    outFrom: _outFrom,
-    around: _around,
-    ...place
-  } = sentence.place;
-  const isAside = paired && (out !== 0 || sentence.place.aside !== undefined);
-  return {
-    ...rest,
-    round: next,
-    ...(isAside || sides === undefined ? {} : { sides }),
-    place: isAside ? { ...place, aside: { stitches, of: 'front' } } : place,
-  } as AnyJoin;
+  const { ofPart: _ofPart, inLineWith, outFrom: _outFrom, around: _around, ...place } = sentence.place;
+  // A pair that goes by numbers keeps its distance from the front when it is moved up: it would lie elsewhere by itself.
+  const goesByNumbers = sentence.place.aside ?? inLineWith ?? place.between;
+  const isAside = paired && (out !== 0 || goesByNumbers !== undefined);
+  // What it is joined to is named: it may have been told by what it no longer says.
+  const onto = { id: wall.part.id, name: wall.part.name };
+  const joined = sentence.joined.length > 0 ? sentence.joined : [{ parts: [], wall: null }];
+  const moved = { ...rest, round: next, joined: joined.map((one) => ({ ...one, wall: one.wall ?? onto })) };
+  const named = sentence.stitches && stitchesAt(wall, next, azimuths);
+  if (!isAside) return { ...moved, ...(named ? { stitches: named } : {}), place } as AnyJoin;
+  const { stitches: _stitches, sides: _sides, back: _back, ...free } = moved;
+  return { ...free, place: { aside: { stitches, of: 'front' } } } as AnyJoin;
+}
+
+/** The whole stitches of a round nearest to some azimuths. */
+function stitchesAt({ fabric, starts }: JoinPart, label: number, azimuths: readonly number[]): number[] {
+  const round = fabric.label.indexOf(label) + 1;
+  const count = roundCount(fabric, round);
+  return azimuths.map((azimuth) => {
+    const stitch = Math.round(stitchAtAzimuth(fabric, starts, round, azimuth));
+    return stitch > count ? 1 : Math.max(1, stitch);
+  });
 }
 
 /** The edit that writes a sentence anew where it stands. */

@@ -6,6 +6,12 @@ export function labelOf({ fabric }: JoinPart, row: number): number {
   return below + (row - Math.floor(row));
 }
 
+/** The row of a round by the number a maker gives it; a half lies between two. */
+export function rowOfLabel({ fabric }: JoinPart, round: number): number {
+  const whole = Math.floor(round);
+  return fabric.label.indexOf(whole) + 1 + (round - whole);
+}
+
 /** Places with their rounds by the numbers a maker gives them. */
 export const relabelled = <T extends { round: number }>(wall: JoinPart, places: readonly T[]): T[] =>
   places.map((place) => ({ ...place, round: labelOf(wall, place.round) }));

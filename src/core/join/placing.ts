@@ -120,6 +120,34 @@ function faceFor(
   return parts.find(has);
 }
 
+const namesNone = ({ joined }: AnyJoin): boolean => joined.every(({ parts }) => parts.length === 0);
+const isOfAll = ({ text }: AnyJoin): boolean =>
+  /\b(?:everything|all (?:the )?(?:parts|pieces)|(?:parts|pieces) together)\b/i.test(text);
+
+/**
+ * Sentences with what `them` and `it` mean. `Pin the ears to the head. Sew them on round 6` is one joining, told in two; where the first
+ * has said where, the second says nothing new.
+ */
+function resumed(sentences: readonly AnyJoin[]): AnyJoin[] {
+  const whole: AnyJoin[] = [];
+  for (const sentence of sentences) {
+    const before = whole.at(-1);
+    const isResumed = before && namesNone(sentence) && /\b(?:them|it)\b/i.test(sentence.text);
+    if (!isResumed) {
+      whole.push(sentence);
+      continue;
+    }
+    if (saysWhere(before) || namesNone(before)) {
+      if (namesNone(before) && saysWhere(sentence) && !saysWhere(before)) whole[whole.length - 1] = sentence;
+      continue;
+    }
+    const wall = sentence.joined.find((one) => one.wall !== null)?.wall;
+    const joined = before.joined.map((one) => ({ ...one, wall: wall ?? one.wall }));
+    if (saysWhere(sentence) || wall) whole[whole.length - 1] = { ...sentence, joined };
+  }
+  return whole;
+}
+
 /** Every sentence that joins, part by part. */
 export function placingsOf(parts: readonly JoinPart[], units: Units, problems: Problem[]): Placing[] {
   const byId: ById = (id) => parts.find(({ part }) => part.id === id);
@@ -140,21 +168,18 @@ export function placingsOf(parts: readonly JoinPart[], units: Units, problems: P
       placings.push({ sentence, piece, wall: onto, units: taken, stitches: named, side: name.side });
     }
   };
-  for (const owner of parts) {
-    const joins = owner.part.steps.filter(isJoin);
-    joins.forEach((sentence, i) => {
-      const namesNone = sentence.joined.every(({ parts: named }) => named.length === 0);
-      // `Sew them on`, after it was said where; `sew everything together`, under no part of its own.
-      const isSaidAgain = i > 0 && /\b(?:them|it)\b/i.test(sentence.text);
-      const { firstLine, lastLine } = owner.part;
-      const isItsOwn = sentence.line >= firstLine && sentence.line <= lastLine;
-      const isOfAll = /\b(?:everything|all (?:the )?(?:parts|pieces)|(?:parts|pieces) together)\b/i.test(
-        sentence.text,
-      );
-      if (namesNone && (isSaidAgain || !isItsOwn || isOfAll)) return;
-      const stitches = [...(sentence.stitches ?? [])];
-      for (const group of groupsOf(sentence, owner, byId, trunk)) place(sentence, group, stitches);
-    });
+  const said = parts.flatMap((owner) =>
+    resumed(owner.part.steps.filter(isJoin)).map((sentence) => ({ owner, sentence })),
+  );
+  // `Pin the ears. Sew the ears on round 6`: what says where comes before what does not.
+  said.sort((a, b) => Number(saysWhere(b.sentence)) - Number(saysWhere(a.sentence)));
+  for (const { owner, sentence } of said) {
+    const { firstLine, lastLine } = owner.part;
+    const isItsOwn = sentence.line >= firstLine && sentence.line <= lastLine;
+    // Under a heading over all parts a sentence that names none is about none: `sew everything together`.
+    if (namesNone(sentence) && (!isItsOwn || isOfAll(sentence))) continue;
+    const stitches = [...(sentence.stitches ?? [])];
+    for (const group of groupsOf(sentence, owner, byId, trunk)) place(sentence, group, stitches);
   }
   return placings;
 }
@@ -186,9 +211,10 @@ export function isEdgeToEdge({ sentence, piece, wall, units }: Placing): boolean
   // A tail on a body is not meant to be sewn to its whole edge.
   const [a, b] = [endOf(piece).count, endOf(wall).count];
   if (!atEnd && Math.max(a, b) > mostUnequal * Math.min(a, b)) return false;
-  return (
-    bothOpen && (atEnd || !saysWhere(sentence)) && !sentence.back && !sentence.place.front && !sentence.sides
-  );
+  const { around: _around, ...elsewhere } = sentence.place;
+  const saysSide =
+    sentence.back === true || sentence.sides !== undefined || Object.keys(elsewhere).length > 0;
+  return bothOpen && !saysSide && (atEnd || !saysWhere(sentence));
 }
 
 /** A part that ends closed, and the open end of what it is sewn to: that end is the edge, and the closed part the wall. */

@@ -135,7 +135,7 @@ export function sewingPath(wall: Wall, footprint: Footprint, isRing: boolean): S
   return isRing && isUneven(wall, path) ? bestPath(wall, footprint) : path;
 }
 
-/** The four places to pin first: towards the start, towards the end, and to both sides of the middle. */
+/** The four places to pin first, in this order: towards the start, towards the end, towards falling and towards rising azimuths. */
 export function pinsOf(wall: Wall, { points }: Footprint, centre: WallPoint): WallStitch[] {
   if (points.length === 0) return [];
   const furthest = (measure: (point: WallPoint) => number) =>
@@ -146,11 +146,7 @@ export function pinsOf(wall: Wall, { points }: Footprint, centre: WallPoint): Wa
     furthest(({ azimuth }) => centre.azimuth - azimuth),
     furthest(({ azimuth }) => azimuth - centre.azimuth),
   ];
-  const pins = picks.map((point) => stitchNear(wall, point));
-  return pins.filter(
-    ({ round, stitch }, i) =>
-      pins.findIndex((other) => other.round === round && other.stitch === stitch) === i,
-  );
+  return picks.map((point) => stitchNear(wall, point));
 }
 
 /** What a footprint covers of the wall. */

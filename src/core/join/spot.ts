@@ -1,21 +1,12 @@
 import { roundCount } from '../fabric/fabric';
-import type { JoinSentence, PinSentence } from '../notation/sentence/join';
 import { countsBack } from '../notation/sentence/said';
 import { direction } from '../place/frame/direction';
 import { roundIndex } from '../place/frame/frontLine';
-import { stitchAzimuth, turn } from '../shape/azimuth';
-import type { JoinPart, Side } from './joined';
-
-/** A place on a wall by its round, a real number by index, and its azimuth. */
-export interface Spot {
-  row: number;
-  azimuth: number;
-}
+import { stitchAzimuth, turn, wrapAngle } from '../shape/azimuth';
+import type { AnyJoin, JoinPart, Side } from './joined';
 
 /** Why a place can't be worked out from what is said. */
 export type NoRow = { why: 'unsaid' | 'missing' | 'waits'; what: string };
-
-type AnyJoin = JoinSentence | PinSentence;
 
 /** Where another part is on this wall: the middle of it, and the rounds it covers. */
 export interface Neighbour {
@@ -24,8 +15,7 @@ export interface Neighbour {
   azimuths: number[];
 }
 
-const isNumber = (row: number | NoRow): row is number => typeof row === 'number';
-export const isRow = isNumber;
+export const isRow = (row: number | NoRow): row is number => typeof row === 'number';
 
 /** The end of a part that is below, above, or where its work starts or ends: the row of its first or last round. */
 function endRow({ fabric, orientation }: JoinPart, end: 'start' | 'end' | 'top' | 'bottom'): number {
@@ -58,7 +48,7 @@ function middle(
   from: AnyJoin['countFrom'],
 ): number | NoRow {
   const rows = [numbered(wall, a, from), numbered(wall, b, from)];
-  const bad = rows.find((row) => !isNumber(row));
+  const bad = rows.find((row) => !isRow(row));
   return bad ?? ((rows[0] as number) + (rows[1] as number)) / 2;
 }
 
@@ -90,7 +80,7 @@ export function rowOf(
   reach: number,
 ): number | NoRow {
   const row = rowSaid(wall, sentence, neighbour, reach);
-  if (!isNumber(row) || sentence.place.around) return row;
+  if (!isRow(row) || sentence.place.around) return row;
   const isThere = row >= 1 && row <= wall.fabric.rounds;
   return isThere ? row : missing(`a round beyond its ${row < 1 ? 'start' : 'end'}`);
 }
@@ -156,7 +146,7 @@ function asidePair(wall: JoinPart, sentence: AnyJoin, row: number, front: number
   const { stitches, of } = sentence.place.aside ?? { stitches: 0, of: 'front' };
   if (of === 'eyes') {
     const eyes = wall.features.find(({ kind }) => kind === 'eyes');
-    const offs = (eyes?.units ?? []).map(({ azimuth }) => Math.abs(azimuth - front));
+    const offs = (eyes?.units ?? []).map(({ azimuth }) => Math.abs(wrapAngle(azimuth - front)));
     const out = offs.length > 0 ? Math.max(...offs) : 0;
     return pairAt(wall, front, aside(wall, row, out, stitches));
   }
@@ -188,13 +178,15 @@ function byNumbers(
   wall: JoinPart,
   { place, stitches }: AnyJoin,
   { row, front, count, neighbour }: Asked,
-): Around | null {
+): Around | 'unclear' | null {
   if (stitches && stitches.length === count) {
     const round = Math.max(1, Math.min(wall.fabric.rounds, Math.round(row)));
     return certain(stitches.map((stitch) => stitchAzimuth(wall.fabric, wall.starts, round, stitch)));
   }
-  const other = place.inLineWith && neighbour(place.inLineWith.id);
-  if (other && other.azimuths.length === count) return certain(other.azimuths, count === 2);
+  if (place.inLineWith) {
+    const other = neighbour(place.inLineWith.id);
+    return other?.azimuths.length === count ? certain(other.azimuths, count === 2) : 'unclear';
+  }
   if (!place.evenly || count < 2) return null;
   const step = (rightward(wall) * turn) / count;
   const behind = front - (rightward(wall) * turn) / 2;

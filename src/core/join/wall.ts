@@ -1,7 +1,7 @@
 import type { Fabric } from '../fabric/fabric';
 import { roundCount } from '../fabric/fabric';
 import type { Profile } from '../shape/profile';
-import { stitchAtAzimuth, turn } from '../shape/azimuth';
+import { stitchAtAzimuth } from '../shape/azimuth';
 
 /** A place on a wall: how far along it from the start, in mm, and its azimuth in radians, not brought into one turn. */
 export interface WallPoint {
@@ -103,19 +103,17 @@ export function inSpace(wall: Wall, { along, azimuth }: WallPoint): [x: number, 
 }
 
 /** Whether a place is on the wall at all, and not beyond an open end. */
-export function isOnWall({ along, closed }: Wall, at: number): boolean {
-  return at >= -1e-6 && at <= (along.at(-1) ?? 0) + (closed ? 1e-6 : 1e-6);
+export function isOnWall({ along }: Wall, at: number): boolean {
+  const nearly = 1e-6;
+  return at >= -nearly && at <= (along.at(-1) ?? 0) + nearly;
 }
 
 /** The stitch of a wall nearest to a place: the round first, then the stitch at its real azimuth, as the round leans. */
-export function stitchNear(
-  { fabric, starts, ...wall }: Wall,
-  point: WallPoint,
-): { round: number; stitch: number } {
-  const row = rowAt({ fabric, starts, ...wall }, point.along);
-  const round = Math.max(1, Math.min(fabric.rounds, Math.round(row)));
+export function stitchNear(wall: Wall, { along, azimuth }: WallPoint): { round: number; stitch: number } {
+  const { fabric, starts } = wall;
+  const round = Math.max(1, Math.min(fabric.rounds, Math.round(rowAt(wall, along))));
   const count = roundCount(fabric, round);
-  const at = Math.round(stitchAtAzimuth(fabric, starts, round, point.azimuth));
+  const at = Math.round(stitchAtAzimuth(fabric, starts, round, azimuth));
   return { round, stitch: at > count ? at - count : Math.max(1, at) };
 }
 
@@ -216,10 +214,4 @@ export function straightAcross(
         : acrossCone(at, slope, [inner, outer], a);
   }
   return { along: at.along, azimuth: at.azimuth };
-}
-
-/** The way from one place to another of the same round, around, in mm. */
-export function around(wall: Wall, along: number, from: number, to: number): number {
-  const angle = ((((to - from + Math.PI) % turn) + turn) % turn) - Math.PI;
-  return Math.abs(angle) * radiusAt(wall, along);
 }

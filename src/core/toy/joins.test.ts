@@ -1,4 +1,7 @@
+import { applyEdits } from '../notation/applyEdits';
+import { rewriteJoin, stepJoin, type JoinStep } from '../join/move';
 import { analyseToy } from './analyse';
+import { joinPart } from './joinAll';
 
 interface Worked {
   hand?: 'left';
@@ -299,5 +302,138 @@ describe('no-sew rounds', () => {
     expect(joins.map(([name]) => name)).toEqual(['left arm', 'right arm', 'tail']);
     expect(joins[0]![3]).not.toBeUndefined();
     expect(ledger).toHaveLength(7);
+  });
+});
+
+test('rounds go by the maker’s own numbers, also where those leave some out', () => {
+  const numbered = toy(
+    'Sew two legs to the body on round 40, 4 stitches from the front. Sew the arms to the body 8 rounds above the legs, in line with them.',
+  ).replace('R5-R24: sc around', 'R25-R44: sc around');
+  expect(places(numbered)).toEqual([
+    ['left arm', 32, 8.5],
+    ['right arm', 32, 16.5],
+    ['left leg', 40, 8.5],
+    ['right leg', 40, 16.5],
+  ]);
+});
+
+test.each([
+  'Pin the ears to the head. Sew them on round 6, 4 stitches from the front.',
+  'Pin the ears. Sew them to the head on round 6, 4 stitches from the front.',
+  'Pin the ears to the head. Sew the ears to the head on round 6, 4 stitches from the front.',
+  'Sew the ears to the head on round 6, 4 stitches from the front. Sew them on firmly.',
+])('told in two sentences: %s', (sentence) => {
+  expect(places(toy(sentence))).toEqual([
+    ['left ear', 6, 11.5],
+    ['right ear', 6, 19.5],
+  ]);
+});
+
+test('in line with four there is no line for two: it is asked', () => {
+  const four =
+    'Sew the legs evenly around round 20 of the body. Sew the arms on round 12 of the body, in line with the legs.';
+  const arms = analyseToy(toy(four)).joined.joins.filter(({ unit }) => unit.part === 'arm');
+  expect(arms.map(({ stitch, problems }) => [stitch, problems[0]?.code])).toEqual([
+    [null, 'join-around'],
+    [null, 'join-around'],
+  ]);
+});
+
+test('worked in by the place of another part: a round of its own', () => {
+  const text = toy(
+    'Sew two legs to the body on round 20, 4 stitches from the front. Crochet the arms into the body 8 rounds above the legs, one on each side.',
+  );
+  const arms = analyseToy(text).joined.joins.filter(({ unit }) => unit.part === 'arm');
+  expect(arms.map(({ kind, round, stitch, sum }) => [kind, round, stitch, sum])).toEqual([
+    ['no-sew', 12, 6.5, 24],
+    ['no-sew', 12, 18.5, 24],
+  ]);
+});
+
+describe('moved by thumb', () => {
+  const stepped = (sentence: string, step: JoinStep, worked: Worked = {}) => {
+    const text = toy(sentence, worked);
+    const { joined, parts } = analyseToy(text);
+    const [join] = joined.joins;
+    const wall = joinPart(parts.find(({ source }) => source.id === join!.on.part)!);
+    const count = 24;
+    const off = Math.abs(join!.stitch! - 12.5);
+    const now = {
+      round: join!.round!,
+      fromFront: Math.min(off, count - off),
+      paired: joined.joins.length === 2,
+      azimuths: joined.joins.map(({ centre }) => centre!.azimuth),
+    };
+    const next = stepJoin(join!.sentence, wall, now, step)!;
+    return places(applyEdits(text, [rewriteJoin(join!.sentence, next)])).map(([, round, stitch]) => [
+      round,
+      stitch,
+    ]);
+  };
+  test.each([
+    [
+      'Sew the arms to both sides of the body on round 12.',
+      'down',
+      [
+        [13, 6.5],
+        [13, 18.5],
+      ],
+    ],
+    [
+      'Sew the arms to the body at stitches 8 and 17 of round 12.',
+      'up',
+      [
+        [11, 8],
+        [11, 17],
+      ],
+    ],
+    [
+      'Sew the arms to the body on round 12 with 4 stitches between them.',
+      'further',
+      [
+        [12, 7.5],
+        [12, 17.5],
+      ],
+    ],
+    [
+      'Sew the arms evenly around round 12 of the body.',
+      'nearer',
+      [
+        [12, 7.5],
+        [12, 17.5],
+      ],
+    ],
+    [
+      'Sew the arms to the body at round 12 from the base, on both sides.',
+      'up',
+      [
+        [12, 6.5],
+        [12, 18.5],
+      ],
+    ],
+    ['Sew the tail to the back of the body on round 12.', 'up', [[11, 0.5]]],
+  ] as const)('%s One step %s', (sentence, step, expected) => {
+    expect(stepped(sentence, step)).toEqual(expected);
+  });
+  test('up is up, also on a body begun at the bottom', () => {
+    const both = 'Sew the arms to both sides of the body on round 12.';
+    expect(stepped(both, 'up', { start: 'bottom' })).toEqual([
+      [13, 18.5],
+      [13, 6.5],
+    ]);
+  });
+  test('what was placed by the eyes stays on the face', () => {
+    const text = toy('Eyes on the head: between R9 and R10, 6 apart.\nSew the snout 1 round below the eyes.');
+    const { joined, parts } = analyseToy(text);
+    const [join] = joined.joins;
+    const wall = joinPart(parts.find(({ source }) => source.id === 'head')!);
+    const next = stepJoin(
+      join!.sentence,
+      wall,
+      { round: join!.round!, fromFront: 0, paired: false, azimuths: [] },
+      'down',
+    )!;
+    const moved = analyseToy(applyEdits(text, [rewriteJoin(join!.sentence, next)])).joined.joins[0]!;
+    expect([moved.on.part, moved.round]).toEqual(['head', 12]);
   });
 });

@@ -120,7 +120,12 @@ function movable({ joined, parts }: ToyAnalysis, { part, unit }: UnitRef): Movab
   return {
     sentence: join.sentence,
     wall,
-    now: { round: join.round, fromFront: Math.min(off, count - off), paired },
+    now: {
+      round: join.round,
+      fromFront: Math.min(off, count - off),
+      paired,
+      azimuths: mates.map(({ centre }) => centre?.azimuth ?? 0),
+    },
   };
 }
 
