@@ -1,6 +1,6 @@
 import Svg, { Circle, G, Path, Rect } from 'react-native-svg';
 import { palette } from './palette';
-import { pictureSize, type Picture } from '../core/shape/picture';
+import { pictureSize, type Picture, type PictureShape } from '../core/shape/picture';
 import { needsOutline } from '../core/supplies/yarnColour';
 
 const { mat } = palette;
@@ -49,30 +49,37 @@ export function ToyPicture({ picture, name, size }: { picture: Picture | null; n
           <Path key={colour} d={d} stroke={colour} strokeWidth={stroke * 0.68} />
         ))}
       </G>
-      {on.map((shape, index) =>
-        shape.kind === 'patch' ? (
-          <Path key={index} d={shape.d} fill={shape.colour} stroke={shape.colour} strokeWidth={0.8} />
-        ) : shape.kind === 'dot' ? (
-          <Circle
-            key={index}
-            cx={shape.x}
-            cy={shape.y}
-            r={shape.radius}
-            fill={shape.colour}
-            stroke={shape.edge}
-            strokeWidth={shape.edge ? 1.2 : 0}
-          />
-        ) : (
-          <Path
-            key={index}
-            d={shape.d}
-            stroke={shape.colour}
-            strokeWidth={shape.width}
-            strokeLinecap="round"
-            fill="none"
-          />
-        ),
-      )}
+      <Shapes shapes={on} />
     </Svg>
   );
+}
+
+/** What lies on the fabric of a picture, from below up. */
+export function Shapes({ shapes }: { shapes: readonly PictureShape[] }) {
+  return shapes.map((shape, index) => {
+    if (shape.kind === 'patch')
+      return <Path key={index} d={shape.d} fill={shape.colour} stroke={shape.colour} strokeWidth={0.8} />;
+    if (shape.kind === 'dot')
+      return (
+        <Circle
+          key={index}
+          cx={shape.x}
+          cy={shape.y}
+          r={shape.radius}
+          fill={shape.colour}
+          stroke={shape.edge}
+          strokeWidth={shape.edge ? 1.2 : 0}
+        />
+      );
+    return (
+      <Path
+        key={index}
+        d={shape.d}
+        stroke={shape.colour}
+        strokeWidth={shape.width}
+        strokeLinecap="round"
+        fill="none"
+      />
+    );
+  });
 }

@@ -111,6 +111,17 @@ function edgeDirections({ path, doubles }: Join, wallName: string): Said {
   };
 }
 
+/** Who lies over the beginning of a round: its end comes first, its beginning last. */
+function overStart(ledger: readonly LedgerLine[], nameOf: (part: string, unit: number) => string): string[] {
+  const [first] = ledger;
+  const last = ledger.at(-1);
+  if (!first || !last || first === last || 'plain' in first || 'plain' in last) return [];
+  if (first.part !== last.part || first.unit !== last.unit) return [];
+  return [
+    `The ${nameOf(first.part, first.unit)} lies over the beginning of the round: begin with its last ${first.stitches}, and end with its first ${last.stitches}.`,
+  ];
+}
+
 function noSewDirections({ round, base, loops, ledger }: Join, wallName: string, { units }: JoinedToy): Said {
   const number = round ?? '?';
   const address = `worked in, round ${number} of the ${wallName}`;
@@ -125,6 +136,7 @@ function noSewDirections({ round, base, loops, ledger }: Join, wallName: string,
     address,
     lines: [
       `Work round ${number} into ${into}${below}: ${entries}.`,
+      ...overStart(ledger, nameOf),
       'Hold it flat against the outside; the hook goes through its two layers first, then through the fabric.',
     ],
   };

@@ -21,6 +21,11 @@ import { problem } from './problem';
 import { isRow, rowOf, type NoRow } from './spot';
 import { joinWithoutSewing } from './withoutSewing';
 
+/** A part that another grows out of, or that grows out of another, is joined by the work itself. */
+export function isWorkedOn({ part }: JoinPart): boolean {
+  return part.carries !== undefined || part.onto !== undefined || part.grown !== undefined;
+}
+
 /** Rows that one edge covers on either side of its middle, about. */
 function reachOf(placing: Placing): number {
   const { piece, wall } = placing;
@@ -121,7 +126,7 @@ export function joinToy(parts: readonly JoinPart[]): JoinedToy {
   );
   const trunk = trunkOf(parts);
   const others = parts.filter(
-    (part) => part !== trunk && part.fabric.rounds > 0 && roundCount(part.fabric, 1) > 0,
+    (part) => part !== trunk && !isWorkedOn(part) && roundCount(part.fabric, 1) > 0,
   );
   return {
     units: joins.map(({ unit }) => unit),

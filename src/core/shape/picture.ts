@@ -19,6 +19,25 @@ export interface Picture {
   on: PictureShape[];
 }
 
+/** A pressed eye: a dot with its rim, and the shine on it. */
+export function shinyDot(
+  { x, y }: { x: number; y: number },
+  radius: number,
+  { black, edge, glint }: Readonly<Record<'black' | 'edge' | 'glint', string>>,
+): PictureShape[] {
+  const tenths = (value: number) => Math.round(value * 10) / 10;
+  return [
+    { kind: 'dot', x, y, radius, colour: black, edge },
+    {
+      kind: 'dot',
+      x: tenths(x - radius * 0.3),
+      y: tenths(y - radius * 0.35),
+      radius: tenths(radius * 0.25),
+      colour: glint,
+    },
+  ];
+}
+
 /** Side of the square a picture is drawn in. */
 export const pictureSize = 200;
 

@@ -5,7 +5,7 @@ import { wallOf, type Wall } from '../join/wall';
 import { pressedEye, featureColour } from '../place/rule/library';
 import type { FeatureKind } from '../notation/sentence/said';
 import { inflate } from '../shape/inflate';
-import { pictureSize, type Picture, type PictureShape } from '../shape/picture';
+import { pictureSize, shinyDot, type Picture, type PictureShape } from '../shape/picture';
 import { yarnColour } from '../supplies/yarnColour';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
 import { joinPart } from './joinAll';
@@ -92,15 +92,7 @@ function dotsOf({ dots }: DrawnToy, { x, y, perMm }: Scale): PictureShape[] {
     const radius = Math.max(0.8, Math.round(radiusMm * perMm * 10) / 10);
     if (feature !== 'eyes' || embroidered)
       return [{ kind: 'dot', ...place, radius, colour: featureColour(feature as FeatureKind) }];
-    const tenths = (value: number) => Math.round(value * 10) / 10;
-    const glint = {
-      kind: 'dot' as const,
-      x: tenths(place.x - radius * 0.3),
-      y: tenths(place.y - radius * 0.35),
-      radius: tenths(radius * 0.25),
-      colour: pressedEye.glint,
-    };
-    return [{ kind: 'dot', ...place, radius, colour: pressedEye.black, edge: pressedEye.edge }, glint];
+    return shinyDot(place, radius, pressedEye);
   });
 }
 

@@ -437,3 +437,16 @@ describe('moved by thumb', () => {
     expect([moved.on.part, moved.round]).toEqual(['head', 12]);
   });
 });
+
+test('legs that grow into a body are joined by the work: nothing asks for their place, and rounds go by the body’s own numbers', () => {
+  const grown =
+    'Hand: left\nTerms: US\nLeg (make 2)\nR1: 6 sc in ring (6)\nR2: inc x 6 (12)\nR3-R9: sc around (12)\nJoin the legs: ch 3, sc 12 on the first leg, 3 sc on ch, 12 sc on second leg, 3 sc on ch (30)\nR11-R20: sc around (30)\n\nArm (make 2)\nR1: 7 sc in ring (7)\nR2-R9: sc around (7)\n\nTail\nR1: 5 sc in ring\nR2-R4: sc around\n\nAssembly\nSew the arms to the body on round 18, 6 stitches from the front. Sew the tail 4 rounds below the arms, at the back.\n';
+  const { joined } = analyseToy(grown);
+  // Four rounds lower the spiral has leaned one stitch less: the back is at 29½ and not at ½.
+  expect(joined.joins.map(({ unit, round, stitch }) => [unit.name, round, stitch])).toEqual([
+    ['left arm', 18, 9.5],
+    ['right arm', 18, 21.5],
+    ['tail', 14, 29.5],
+  ]);
+  expect(joined.loose).toEqual([]);
+});

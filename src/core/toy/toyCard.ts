@@ -1,7 +1,7 @@
 import { featureColour, pressedEye } from '../place/rule/library';
 import { inflate } from '../shape/inflate';
 import type { MapView } from '../shape/map';
-import { pictureOf, type Picture, type PictureShape } from '../shape/picture';
+import { pictureOf, shinyDot, type Picture, type PictureShape } from '../shape/picture';
 import { yarnColour } from '../supplies/yarnColour';
 import type { ToyHeader } from '../notation/pattern';
 import type { PartAnalysis, ToyAnalysis } from './analyse';
@@ -74,15 +74,7 @@ export function partPicture(part: PartAnalysis, header: ToyHeader): Picture | nu
   const eyes = (part.eyes?.units ?? []).flatMap(({ fromLine, azimuth }): PictureShape[] => {
     const place = scale.at(fromLine, azimuth);
     const radius = tenths(((part.eyes?.rule.sizeMm ?? 0) / 2) * scale.perMm);
-    if (!place) return [];
-    const glint = {
-      kind: 'dot' as const,
-      x: tenths(place.x - radius * 0.3),
-      y: tenths(place.y - radius * 0.35),
-      radius: tenths(radius * 0.25),
-      colour: pressedEye.glint,
-    };
-    return [{ kind: 'dot', ...place, radius, colour: pressedEye.black, edge: pressedEye.edge }, glint];
+    return place ? shinyDot(place, radius, pressedEye) : [];
   });
   return { ...picture, on: [...pieces, ...threads, ...eyes] };
 }

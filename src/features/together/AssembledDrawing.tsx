@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
-import Svg, { Circle, G, Path } from 'react-native-svg';
+import Svg, { G, Path } from 'react-native-svg';
 import { View } from '@tamagui/core';
 import { drawAssembled } from '../../core/toy/assembled';
+import { Shapes } from '../../ui/ToyPicture';
 import type { ToyAnalysis } from '../../core/toy/analyse';
 
 interface AssembledDrawingProps {
@@ -38,19 +39,7 @@ export function AssembledDrawing({ toy, name, yaw, pulled, height }: AssembledDr
             <Path key={i} d={d} fill={colour} stroke={colour} />
           ))}
         </G>
-        {dots.map((dot, i) =>
-          dot.kind === 'dot' ? (
-            <Circle
-              key={i}
-              cx={dot.x}
-              cy={dot.y}
-              r={dot.radius}
-              fill={dot.colour}
-              stroke={dot.edge}
-              strokeWidth={dot.edge ? 0.6 : 0}
-            />
-          ) : null,
-        )}
+        <Shapes shapes={dots} />
       </Svg>
     </View>
   );

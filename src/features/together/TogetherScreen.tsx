@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useMedia, View } from '@tamagui/core';
+import { isWorkedOn } from '../../core/join/joinToy';
 import { firstJoin } from '../../core/join/move';
 import { trunkOf } from '../../core/join/placing';
 import { sizeOfToy } from '../../core/join/pose';
@@ -160,7 +161,12 @@ function Loose() {
   const parts = analysis.parts.map((part) => joinPart(part));
   const trunk = trunkOf(parts);
   const loose = parts.filter(({ part }) => analysis.joined.loose.some((unit) => unit.part === part.id));
-  if (loose.length === 0 || !trunk) return null;
+  const workedOn = parts.filter((part) => part !== trunk && isWorkedOn(part));
+  const names = workedOn.map(({ part }) => part.name).join(', ');
+  const beside = names ? (
+    <Quiet>{names}: worked on, not sewn. The drawing lays that beside the toy.</Quiet>
+  ) : null;
+  if (loose.length === 0 || !trunk) return beside;
   const place = (written: string) => {
     const lines = text.replace(/\s*$/, '');
     const heading = /^\s*(?:#+\s*)?assembly:?\s*$/im.test(text) ? '' : '\nAssembly\n';
@@ -172,6 +178,7 @@ function Loose() {
         No place yet
       </Title>
       <Quiet>They lie beside the toy. Give each a place, then move it.</Quiet>
+      {beside}
       {loose.map((piece) => (
         <Press
           key={piece.part.id}
