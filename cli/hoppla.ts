@@ -1,5 +1,5 @@
 import { parseArgs } from 'node:util';
-import type { Firmness } from '../src/core/shape/form/relaxation';
+import type { Firmness } from '../src/core/shape/stuffed';
 import { setToyHeader } from '../src/core/toy/editText';
 import { printable, readText, Refusal } from './files';
 import { analyseToy, plainVerbs, verbs, type Options } from './verbs';

@@ -1,4 +1,4 @@
-import type { Firmness } from '../src/core/shape/form/relaxation';
+import type { Firmness } from '../src/core/shape/stuffed';
 import type { Fabric } from '../src/core/fabric/fabric';
 import { freeEdges } from '../src/core/fabric/freeEdges';
 import { analyseToy, frameOfPart, type PartAnalysis, type ToyAnalysis } from '../src/core/toy/analyse';

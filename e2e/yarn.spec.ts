@@ -22,7 +22,7 @@ test('a yarn is measured once, a toy is worked in it, and follows when it is mea
 
   await page.getByRole('radio', { name: 'River cotton' }).click();
   const would = page.getByRole('region', { name: 'What would change' });
-  await expect(would.getByText('widest, before stuffing')).toBeVisible();
+  await expect(would.getByText('widest', { exact: true })).toBeVisible();
   await expect(would.getByText(/56 mm → 67 mm/)).toBeVisible();
   await page.getByRole('button', { name: 'Work it in this' }).click();
   await expect(page.getByText('6 × 4.9 mm a stitch', { exact: true })).toBeVisible();

@@ -57,9 +57,9 @@ const readers: Record<string, Reader> = {
     if (!isStitchSize(widthMm) || !isStitchSize(heightMm))
       return bad(
         'gauge',
-        'Give the gauge as stitch width by round height, each from 0.5 to 60 mm, for example “5 mm x 4.8 mm”.',
+        'Give the gauge as stitch width by round height, each from 0.5 to 60 mm, for example “5 mm x 4.1 mm”.',
       );
-    // `Gauge: 5 mm x 4.8 mm, River cotton, assumed`: whose gauge it is, and whether it is only expected.
+    // `Gauge: 5 mm x 4.1 mm, River cotton, assumed`: whose gauge it is, and whether it is only expected.
     const after = /^(?:.*?\d+(?:[.,]\d+)?){2}\s*(?:mm)?\s*(.*)$/.exec(value)?.[1] ?? '';
     const words = after
       .split(',')

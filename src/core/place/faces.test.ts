@@ -167,6 +167,7 @@ test('on a flat piece the middle is between the edges, and every other row count
 
 test('on a circle folded in half the eyes come to the front half and share its middle', () => {
   const part = facePart([
+    'Gauge: 5 mm x 4.8 mm',
     'Wing',
     'R1: 6 sc in magic ring',
     'R2: inc x 6',

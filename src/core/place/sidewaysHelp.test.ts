@@ -1,4 +1,6 @@
 import { analyseToy as wholeToy, frameOfPart } from '../toy/analyse';
+import { sizeOf } from '../shape/profile';
+import { sizeOfPart } from '../toy/stuffedPart';
 import { analyseFaces as analyseToy, type FacePart as PartAnalysis } from '../__tests__/faces';
 import { arrangementWords, nearestArrangements } from '../toy/arrangements';
 import { buildSheet } from '../toy/sheet/buildSheet';
@@ -276,10 +278,11 @@ describe('drawn', () => {
   });
 
   test('the small picture is as wide as the part is long', () => {
-    const { map, size } = part();
+    const { map } = part();
     const view = frontView(map);
-    expect(view.width).toBeCloseTo(size.widthMm, 5);
-    expect(view.height).toBeCloseTo(size.heightMm, 5);
+    const standing = sizeOf(map.profile);
+    expect(view.width).toBeCloseTo(standing.heightMm, 5);
+    expect(view.height).toBeCloseTo(standing.widthMm, 5);
     for (let i = 0; i < view.strokes.length; i += 2) {
       expect(Math.abs(view.strokes[i]!)).toBeLessThanOrEqual(view.width / 2 + 0.01);
       expect(view.strokes[i + 1]!).toBeGreaterThanOrEqual(-0.01);
@@ -314,8 +317,9 @@ test('rows lie too: a flat piece worked sideways', () => {
     'Mouth: 3 stitches below the front line, 4 rounds wide.',
     '',
   ].join('\n');
-  const { features, size } = analyseToy(rows).parts[0]!;
-  expect(size).toEqual({ widthMm: 75, heightMm: 60 });
+  const [piece] = analyseToy(rows).parts;
+  const { features } = piece!;
+  expect(sizeOfPart(piece!)).toEqual({ widthMm: 75, heightMm: 60 });
   const [mouth] = features.filter(({ kind }) => kind === 'mouth');
   expect(mouth!.units[0]!.toLine - mouth!.units[0]!.fromLine).toBe(4);
   // Row 1 begins at the lower edge of a piece that starts at the left: 3 stitches below its middle of 6 is hole 3 or 4 from there.

@@ -4,7 +4,6 @@ import { readPattern } from '../notation/readPattern';
 import { roundStarts, stitchAtAzimuth, stitchAzimuth, turn, wrapAngle } from './azimuth';
 import { frontView } from './frontView';
 import type { Gauge } from './gauge';
-import { inflate } from './inflate';
 import { fabricMap, mapPoint } from './map';
 import { openingMm, profileOf, sizeOf } from './profile';
 
@@ -152,16 +151,5 @@ describe('drawings', () => {
     const { colour } = frontView(view);
     expect(colour.length).toBeGreaterThan(11 * 10);
     expect(colour.length).toBeLessThan(11 * 14);
-  });
-
-  test('stuffing rounds a ball without stretching its rounds', () => {
-    const ball = fabricOf(
-      'R1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5: (3 sc, inc) x 6\nR6-R10: sc around\nR11: (3 sc, dec) x 6\nR12: (2 sc, dec) x 6\nR13: (sc, dec) x 6\nR14: dec x 6',
-    );
-    const flat = profileOf(ball, gauge);
-    const round = inflate(ball, flat, gauge, true);
-    expect(sizeOf(round).heightMm).toBeGreaterThan(sizeOf(flat).heightMm * 1.1);
-    round.radius.forEach((radius, i) => expect(radius).toBeLessThanOrEqual(flat.radius[i]! + 1e-9));
-    expect(inflate(ball, flat, gauge, true)).toEqual(round);
   });
 });

@@ -13,10 +13,10 @@ test('the table grows with the yarn, in thickness, hook and stitch', () => {
 });
 
 test('a larger hook makes a wider stitch; both figures stay in proportion', () => {
-  expect(gaugeFromTable('medium', 3.5)).toEqual({ widthMm: 5, heightMm: 4.8, assumed: true });
+  expect(gaugeFromTable('medium', 3.5)).toEqual({ widthMm: 5, heightMm: 4.1, assumed: true });
   const wider = gaugeFromTable('medium', 4.5);
   expect(wider.widthMm).toBeCloseTo(5.5, 2);
-  expect(wider.heightMm / wider.widthMm).toBeCloseTo(4.8 / 5, 2);
+  expect(wider.heightMm / wider.widthMm).toBeCloseTo(4.1 / 5, 2);
   expect(gaugeFromTable('medium', 20).widthMm).toBeLessThanOrEqual(10);
   expect(gaugeFromTable('jumbo', 1).widthMm).toBeGreaterThan(8);
 });

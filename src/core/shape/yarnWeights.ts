@@ -24,7 +24,7 @@ export const yarnWeights: readonly YarnWeight[] = [
     thicknessMm: 1.7,
     hookMm: 2.25,
     widthMm: 3.4,
-    heightMm: 3.25,
+    heightMm: 2.8,
   },
   {
     key: 'fine',
@@ -33,7 +33,7 @@ export const yarnWeights: readonly YarnWeight[] = [
     thicknessMm: 2,
     hookMm: 2.5,
     widthMm: 3.9,
-    heightMm: 3.75,
+    heightMm: 3.2,
   },
   {
     key: 'light',
@@ -42,7 +42,7 @@ export const yarnWeights: readonly YarnWeight[] = [
     thicknessMm: 2.2,
     hookMm: 3,
     widthMm: 4.4,
-    heightMm: 4.2,
+    heightMm: 3.6,
   },
   {
     key: 'medium',
@@ -51,7 +51,7 @@ export const yarnWeights: readonly YarnWeight[] = [
     thicknessMm: 2.5,
     hookMm: 3.5,
     widthMm: 5,
-    heightMm: 4.8,
+    heightMm: 4.1,
   },
   {
     key: 'superbulky',
@@ -60,7 +60,7 @@ export const yarnWeights: readonly YarnWeight[] = [
     thicknessMm: 5.2,
     hookMm: 8,
     widthMm: 10.4,
-    heightMm: 10,
+    heightMm: 8.5,
   },
   {
     key: 'bulky',
@@ -69,7 +69,7 @@ export const yarnWeights: readonly YarnWeight[] = [
     thicknessMm: 3.5,
     hookMm: 5,
     widthMm: 7,
-    heightMm: 6.7,
+    heightMm: 5.7,
   },
   {
     key: 'jumbo',
@@ -78,7 +78,7 @@ export const yarnWeights: readonly YarnWeight[] = [
     thicknessMm: 8.5,
     hookMm: 12,
     widthMm: 16.5,
-    heightMm: 15.8,
+    heightMm: 13.5,
   },
 ];
 

@@ -1,4 +1,4 @@
-import type { Firmness } from '../shape/form/relaxation';
+import type { Firmness } from '../shape/stuffed';
 
 /** Grams of stuffing that a litre of toy takes. */
 export type StuffingDensities = Readonly<Record<Exclude<Firmness, 'none'>, number>>;

@@ -37,7 +37,7 @@ describe('stuffing', () => {
 
 describe('yarn', () => {
   test('by the table until a swatch is measured, then by the swatch', () => {
-    expect(gaugeOfYarn(yarn)).toEqual({ widthMm: 5, heightMm: 4.8, assumed: true });
+    expect(gaugeOfYarn(yarn)).toEqual({ widthMm: 5, heightMm: 4.1, assumed: true });
     expect(gaugeOfYarn({ ...yarn, swatch: { tenStitchesMm: 52, tenRoundsMm: 47 } })).toEqual({
       widthMm: 5.2,
       heightMm: 4.7,

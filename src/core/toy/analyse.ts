@@ -20,7 +20,7 @@ import { eyesOf } from '../place/resolve/placement';
 import { planStops, type StopPlan } from '../plan/stops';
 import { roundStarts } from '../shape/azimuth';
 import { assumedGauge, gaugeOf, type Gauge } from '../shape/gauge';
-import { profileOf, sizeOf } from '../shape/profile';
+import { profileOf } from '../shape/profile';
 import { apartReadings, undefinedColours, unplacedParts } from './checkParts';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
 import { amongOthers } from './amongOthers';
@@ -112,7 +112,6 @@ const worked = memoise((part: PartSource, amid: Circumstances, searches: boolean
     eyes,
     features,
     stops,
-    size: lying(part, sizeOf(profile, fabric)),
     problems: all,
     map: {
       fabric,
@@ -167,11 +166,6 @@ function analysePart(part: PartSource, circumstances: Circumstances, left: Left)
   left.search -= spent;
   left.stitches -= stitchCount(analysis.fabric);
   return analysis;
-}
-
-/** A part that lies on its side is as wide as it is long. */
-function lying(part: PartSource, size: PartAnalysis['size']): PartAnalysis['size'] {
-  return part.lying ? { widthMm: size.heightMm, heightMm: size.widthMm } : size;
 }
 
 const isAboutEyes = (step: Sentence) => step.kind === 'feature' && step.feature === 'eyes';

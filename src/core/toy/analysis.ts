@@ -26,8 +26,6 @@ export interface PartAnalysis {
   /** the pressed eyes among them, which lead the face */
   eyes: FeaturePlacement | null;
   stops: StopPlan;
-  /** width and height in mm by the profile */
-  size: { widthMm: number; heightMm: number };
   problems: Problem[];
 }
 

@@ -4,20 +4,17 @@ import { poseToy, type PosedUnit } from '../join/pose';
 import { wallOf, type Wall } from '../join/wall';
 import { pressedEye, featureColour } from '../place/rule/library';
 import type { FeatureKind } from '../notation/sentence/said';
-import { inflate } from '../shape/inflate';
 import { pictureSize, shinyDot, type Picture, type PictureShape } from '../shape/picture';
 import { yarnColour } from '../supplies/yarnColour';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
 import { joinPart } from './joinAll';
 import { memoise } from './memoise';
+import { stuffedPart } from './stuffedPart';
 
 /** The surface of a part as it is stuffed; one that is not keeps its profile. */
 const stuffedWall = memoise((part: PartAnalysis): Wall => {
-  const { map, stops, fabric, starts, profile } = part;
-  const closed = stops.closing?.how !== 'open';
-  const isStuffed = stops.stops.some((stop) => stop.acts.some(({ act }) => act === 'stuff'));
-  const stuffed = isStuffed ? inflate(map.fabric, map.profile, map.gauge, closed) : profile;
-  return wallOf(fabric, starts, stuffed, closed);
+  const { stops, fabric, starts } = part;
+  return wallOf(fabric, starts, stuffedPart(part), stops.closing?.how !== 'open');
 });
 
 const posedOf = memoise((toy: ToyAnalysis): PosedUnit[] => {

@@ -1,4 +1,5 @@
 import type { ToyAnalysis } from './analyse';
+import { sizeOfPart } from './stuffedPart';
 
 /** A number that differs between two states of a toy, in a maker's words. */
 export interface Change {
@@ -19,8 +20,9 @@ export function compareToys(before: ToyAnalysis, after: ToyAnalysis): Change[] {
     const say = (what: string, was: string, is: string) => {
       if (was !== is) changes.push({ part: part.source.name, what, before: was, after: is });
     };
-    say('widest, before stuffing', mm(old.size.widthMm), mm(part.size.widthMm));
-    say('high, before stuffing', mm(old.size.heightMm), mm(part.size.heightMm));
+    const [was, is] = [sizeOfPart(old), sizeOfPart(part)];
+    say('widest', mm(was.widthMm), mm(is.widthMm));
+    say('high', mm(was.heightMm), mm(is.heightMm));
     if (old.eyes && part.eyes) {
       const holes = (eyes: NonNullable<typeof part.eyes>) =>
         eyes.units

@@ -1,6 +1,7 @@
 import { finishOf } from '../shape/form/finish';
 import { measureForm, type FormMeasures } from '../shape/form/measures';
-import type { FormInput, Firmness } from '../shape/form/relaxation';
+import type { FormInput } from '../shape/form/relaxation';
+import type { Firmness } from '../shape/stuffed';
 import { relaxForm, type RelaxedForm } from '../shape/form/relaxForm';
 import type { Stand } from '../shape/form/stand';
 import type { PartAnalysis } from './analyse';

@@ -1,12 +1,11 @@
 import { featureColour, pressedEye } from '../place/rule/library';
-import { inflate } from '../shape/inflate';
-import type { MapView } from '../shape/map';
 import { pictureOf, shinyDot, type Picture, type PictureShape } from '../shape/picture';
 import { yarnColour } from '../supplies/yarnColour';
 import type { ToyHeader } from '../notation/pattern';
 import type { PartAnalysis, ToyAnalysis } from './analyse';
 import { toyPicture } from './assembled';
 import { nextStep } from './nextStep';
+import { stuffedPart } from './stuffedPart';
 
 /** What the shelf shows of a toy. It is kept beside the toy, so that the shelf reads no pattern. */
 export interface ToyCard {
@@ -23,19 +22,11 @@ export function nameOfToy(toy: ToyAnalysis): string {
   return toy.pattern.header.name ?? toy.parts[0]?.source.name ?? 'Toy without a name';
 }
 
-/** A part as it looks when it is stuffed. */
-function stuffedView({ map, stops }: PartAnalysis): MapView {
-  const stuffed = stops.stops.some((stop) => stop.acts.some(({ act }) => act === 'stuff'));
-  return stuffed
-    ? { ...map, profile: inflate(map.fabric, map.profile, map.gauge, stops.closing?.how !== 'open') }
-    : map;
-}
-
 /** A small picture of a part from the front, with its face; null where nothing is worked yet. */
 export function partPicture(part: PartAnalysis, header: ToyHeader): Picture | null {
   if (part.fabric.rounds === 0) return null;
   const { picture, scale } = pictureOf(
-    stuffedView(part),
+    { ...part.map, profile: stuffedPart(part) },
     part.fabric.palette.map((name) => yarnColour(name, header)),
   );
   const tenths = (value: number) => Math.round(value * 10) / 10;

@@ -1,4 +1,5 @@
 import { View } from '@tamagui/core';
+import { sizeOfPart } from '../../core/toy/stuffedPart';
 import { useMemo, useState } from 'react';
 import { Card, Row } from '../../ui/layout';
 import { forms, formText, type FormKind } from '../../core/shape/forms/formText';
@@ -70,7 +71,7 @@ export function ShapeScreen({ gauge = assumedGauge, terms = 'us', back, onTake }
         <View flexGrow={1} flexShrink={1} flexBasis={0} gap="$1" role="status">
           <Answer>{part?.checks.length ?? 0} rounds</Answer>
           <Body>{widest} stitches at the widest</Body>
-          <Quiet>about {Math.round(part?.size.widthMm ?? 0)} mm wide by its rounds</Quiet>
+          <Quiet>about {Math.round(part ? sizeOfPart(part).widthMm : 0)} mm wide, stuffed</Quiet>
         </View>
       </View>
       <Size label={kind === 'oval' ? 'Across' : 'Width'} value={width} onChange={setWidth} />

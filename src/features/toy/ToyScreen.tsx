@@ -1,4 +1,5 @@
 import { useRouter } from 'expo-router';
+import { sizeOfPart } from '../../core/toy/stuffedPart';
 import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
 import { Card, Fill } from '../../ui/layout';
@@ -87,7 +88,7 @@ export function ToyScreen() {
                         <Body>
                           {part.checks.length === 0
                             ? 'No rounds yet'
-                            : `${part.checks.length} rounds, ${Math.round(part.size.widthMm)} mm wide`}
+                            : `${part.checks.length} rounds, ${Math.round(sizeOfPart(part).widthMm)} mm wide`}
                           {part.eyes
                             ? `, eyes ${eyeAddress(part.form, part.eyes).gap.replaceAll(/rounds? /g, '')}`
                             : ''}

@@ -2,7 +2,8 @@ import type { Fabric } from '../../fabric/fabric';
 import type { PartSource } from '../../notation/pattern';
 import type { Profile } from '../profile';
 import { formNodes } from './nodes';
-import type { Finish, Firmness } from './relaxation';
+import type { Firmness } from '../stuffed';
+import type { Finish } from './relaxation';
 
 /** Rounds that make a flat sole: a start that lies flat up to a round worked into one loop, which folds it off from the wall. */
 function soleRounds(fabric: Fabric, profile: Profile): number {

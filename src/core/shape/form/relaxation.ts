@@ -1,12 +1,11 @@
 import type { Fabric } from '../../fabric/fabric';
 import type { Gauge } from '../gauge';
 import type { Profile } from '../profile';
+import { stuffedProfile, type Firmness } from '../stuffed';
 import { formNodes, type FormNodes } from './nodes';
-import { formSprings, type Springs } from './springs';
+import { formSprings, sharesOf, type Springs } from './springs';
 import { startPlaces } from './startPlaces';
 import { alignTo, wholeMotion } from './wholeMotion';
-
-export type Firmness = 'none' | 'light' | 'medium' | 'firm';
 
 /** How a part is finished, as far as its form depends on it. */
 export interface Finish {
@@ -28,8 +27,8 @@ export interface FormInput {
   finish: Finish;
 }
 
-/** How far stuffing stretches the rounds in the mean, as a share: our own figures, from "fills without stretching" to "hard". */
-export const stretchOf: Record<Firmness, number> = { none: 0, light: 0.005, medium: 0.015, firm: 0.04 };
+/** How far stuffing stretches the fabric over the stuffed profile, in the mean, as a share: our own figures, from "fills" to "hard". */
+export const stretchOf: Record<Firmness, number> = { none: 0, light: 0.003, medium: 0.006, firm: 0.015 };
 
 const sweepsPerStep = 4;
 const motionEvery = 4;
@@ -79,6 +78,19 @@ export function projectSprings(
   }
 }
 
+/** Where the wall runs on over two rounds without a ridge: three nodes (times three) in a line up it. */
+function bendsOf({ stitches, down, up, round, ridge, wall }: FormNodes): Int32Array {
+  const bends: number[] = [];
+  for (let stitch = 0; stitch < stitches; stitch += 1) {
+    const foot = down[stitch] ?? -1;
+    const under = foot >= 0 ? (down[foot] ?? -1) : -1;
+    const at = round[stitch] ?? 0;
+    const runsOn = under >= 0 && up[foot] === stitch;
+    if (runsOn && ridge[at] !== 1 && wall[at] === 1) bends.push(under * 3, foot * 3, stitch * 3);
+  }
+  return Int32Array.from(bends);
+}
+
 /**
  * A part on its way to rest: position-based dynamics over the stitch graph, after Müller et al., “Position Based Dynamics” (2007).
  * Springs keep the stitches' lengths; stuffing pushes outward just as hard as stretches the rounds by what the firmness asks.
@@ -101,6 +113,7 @@ export class Relaxation {
   private readonly soft: Int32Array;
   private readonly softAround: Int32Array;
   private readonly gauged: Int32Array;
+  private readonly alongShare: Float64Array;
   /** three nodes (times three) in a line up the wall */
   private readonly bends: Int32Array;
   private pressure = 0.04;
@@ -110,24 +123,14 @@ export class Relaxation {
   constructor(private readonly input: FormInput) {
     const { fabric, starts, profile, gauge, finish } = input;
     this.nodes = formNodes(fabric, finish.gathered);
-    this.springs = formSprings(fabric, this.nodes, starts, gauge, finish.firmness !== 'none');
-    this.places = startPlaces(fabric, this.nodes, starts, profile, gauge);
+    const stuffed = stuffedProfile(fabric, profile, finish);
+    const shares = sharesOf(fabric, profile, stuffed);
+    this.alongShare = shares.along;
+    this.springs = formSprings(fabric, this.nodes, starts, gauge, finish.firmness !== 'none', shares);
+    this.places = startPlaces(fabric, this.nodes, starts, stuffed, gauge);
     this.first = this.places.slice();
     this.before = this.places.slice();
-    const bends: number[] = [];
-    for (let stitch = 0; stitch < this.nodes.stitches; stitch += 1) {
-      const foot = this.nodes.down[stitch] ?? -1;
-      const under = foot >= 0 ? (this.nodes.down[foot] ?? -1) : -1;
-      const round = this.nodes.round[stitch] ?? 0;
-      if (
-        under >= 0 &&
-        this.nodes.up[foot] === stitch &&
-        this.nodes.ridge[round] !== 1 &&
-        this.nodes.wall[round] === 1
-      )
-        bends.push(under * 3, foot * 3, stitch * 3);
-    }
-    this.bends = Int32Array.from(bends);
+    this.bends = bendsOf(this.nodes);
     const pressed: number[] = [];
     const around: number[] = [];
     const soft: number[] = [];
@@ -263,7 +266,7 @@ export class Relaxation {
     );
   }
 
-  /** Mean stretch along the stuffed rounds, as a share. */
+  /** Mean stretch along the stuffed rounds beyond their stuffed profile, as a share. */
   stretch(): number {
     const { places, gauged } = this;
     if (gauged.length === 0) return 0;
@@ -274,7 +277,8 @@ export class Relaxation {
       const dx = places[q]! - places[p]!;
       const dy = places[q + 1]! - places[p + 1]!;
       const dz = places[q + 2]! - places[p + 2]!;
-      sum += Math.sqrt(dx * dx + dy * dy + dz * dz) - 1;
+      const share = this.alongShare[this.nodes.round[gauged[i]!]!] ?? 1;
+      sum += Math.sqrt(dx * dx + dy * dy + dz * dz) / share - 1;
     }
     return sum / gauged.length;
   }

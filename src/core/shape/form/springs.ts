@@ -1,6 +1,8 @@
 import { roundCount, type Fabric } from '../../fabric/fabric';
 import { turn } from '../azimuth';
 import { heightOfCode, type Gauge } from '../gauge';
+import type { Profile } from '../profile';
+import { gatheredShare } from '../stuffed';
 import type { FormNodes } from './nodes';
 
 /** Springs over typed arrays, in the order of working: node numbers times three, length at rest in stitch widths, how hard they pull. */
@@ -15,10 +17,24 @@ export interface Springs {
 /** How hard the fabric resists: along and up it hardly gives (a little over 1 goes beyond the mark, which settles sooner), sideways easily. */
 const pulls = { along: 1, up: 1.15, shear: 0.12, roundness: 0.05, layers: 0.6 };
 
-/**
- * Share of a stitch width between the stitches of a gathered round: its front loops meet in the middle, the stitches lean in around them.
- */
-const gatheredSpacing = 0.75;
+/** What stuffing makes of each round's stitches: their width and height as shares of the gauge's. */
+export interface Shares {
+  along: Float64Array;
+  up: Float64Array;
+}
+
+/** How wide and high each round has become in a stuffed profile. */
+export function sharesOf(fabric: Fabric, profile: Profile, stuffed: Profile): Shares {
+  const up = new Float64Array(fabric.rounds);
+  const along = new Float64Array(fabric.rounds);
+  for (let round = 0; round < fabric.rounds; round += 1) {
+    const base = (fabric.base[round] ?? 0) - 1;
+    const heightIn = ({ along: way }: Profile) => (way[round] ?? 0) - (base >= 0 ? (way[base] ?? 0) : 0);
+    along[round] = (stuffed.radius[round] ?? 0) / (profile.radius[round] || 1) || 1;
+    up[round] = heightIn(stuffed) / (heightIn(profile) || 1) || 1;
+  }
+  return { along, up };
+}
 
 class SpringList {
   private readonly a: number[] = [];
@@ -95,6 +111,7 @@ function leansOf({ rounds, offset }: Fabric, besides: Float64Array): number[] {
  *
  * @param starts azimuths of the round starts, for how far a stitch stands beside its foot
  * @param stuffed stuffing keeps the rounds round; without it the fabric's own stiffness does
+ * @param shares what stuffing makes of each round's stitches
  */
 export function formSprings(
   fabric: Fabric,
@@ -102,6 +119,7 @@ export function formSprings(
   starts: Float64Array,
   gauge: Gauge,
   stuffed: boolean,
+  shares: Shares,
 ): Springs {
   const list = new SpringList();
   const besides = besideFeet(fabric, nodes, starts);
@@ -123,12 +141,16 @@ export function formSprings(
     const tube = base < 0 && fabric.start === 'tube';
     const below = tube ? chainCount : roundCount(fabric, base + 1);
     const flat = fabric.row[round] === 1 || (base < 0 && !tube);
-    const radii = ((count / turn) * below) / turn;
+    const wide = shares.along[round] ?? 1;
+    const high = shares.up[round] ?? 1;
+    const wideBelow = base >= 0 ? (shares.along[base] ?? 1) : wide;
+    const radii = ((count * wide) / turn) * ((below * wideBelow) / turn);
     const last = round === fabric.rounds - 1;
-    const along = last && nodes.endPole >= 0 ? gatheredSpacing : 1;
+    const gathers = last && nodes.endPole >= 0;
+    const along = gathers ? Math.min(wide, gatheredShare) : wide;
     for (let stitch = from; stitch < to; stitch += 1) {
       list.add(stitch, next[stitch] ?? -1, along, pulls.along);
-      const height = tall(stitch);
+      const height = tall(stitch) * high;
       const foot = down[stitch] ?? -1;
       const parents = base >= 0 ? Math.max(1, fabric.parentCount[stitch] ?? 1) : 1;
       const first =
@@ -170,10 +192,9 @@ export function formSprings(
         );
       }
       const second = next[next[stitch] ?? -1] ?? -1;
-      if (!stuffed && second >= 0 && along === 1)
+      if (!stuffed && second >= 0 && !gathers)
         list.add(stitch, second, 2 * Math.cos(Math.PI / Math.max(6, count)), pulls.roundness);
-      if (last && nodes.endPole >= 0)
-        list.add(stitch, nodes.endPole, (gatheredSpacing * count) / turn, pulls.up);
+      if (last && nodes.endPole >= 0) list.add(stitch, nodes.endPole, (along * count) / turn, pulls.up);
     }
     if (fabric.folded === round + 1 && base >= 0) {
       // Both layers of the round below are caught in one stitch.

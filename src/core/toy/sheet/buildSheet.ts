@@ -1,4 +1,5 @@
 import { rowEdges } from '../../fabric/edges';
+import { sizeOfPart } from '../stuffedPart';
 import { colourJogs } from '../../fabric/jogs';
 import { joinDirections } from '../../join/directions';
 import { careOf } from '../../place/rule/library';
@@ -156,15 +157,13 @@ function placedFeature(part: PartAnalysis, feature: FeaturePlacement): SheetPart
 }
 
 function sheetPart(part: PartAnalysis): SheetPart {
-  const { eyes, stops, size, source } = part;
+  const { eyes, stops, source } = part;
+  const size = sizeOfPart(part);
   const stitches = part.checks.reduce((sum, check) => sum + check.worked, 0);
   const facts = [
     `${part.fabric.rounds} ${part.fabric.row[0] === 1 ? 'rows' : 'rounds'}, ${stitches} stitches`,
   ];
-  if (size.widthMm > 0)
-    facts.push(
-      `about ${mm(size.widthMm)} wide and ${mm(size.heightMm)} high${part.fabric.row[0] === 1 ? '' : ' before stuffing'}`,
-    );
+  if (size.widthMm > 0) facts.push(`about ${mm(size.widthMm)} wide and ${mm(size.heightMm)} high`);
   facts.push(
     `worked from the ${source.lying ? (source.start === 'top' ? 'left to the right' : 'right to the left') : source.start === 'top' ? 'top down' : 'bottom up'}`,
   );
