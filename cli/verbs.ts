@@ -13,6 +13,9 @@ import { eyeAddress, eyeDirections, featureWords } from '../src/core/place/words
 import { eyeColourCheck } from '../src/core/place/words/colourSteps';
 import { landmarkSentences } from '../src/core/place/words/fromThere';
 import { markWords, markerPlan } from '../src/core/place/words/markerPlan';
+import { minutesOf } from '../src/core/plan/time';
+import { orderWords } from '../src/core/toy/orderWords';
+import { actTitle, bulksOf } from '../src/core/toy/sheet/stopWords';
 import { buildSheet } from '../src/core/toy/sheet/buildSheet';
 import { sheetHtml } from '../src/core/toy/sheet/sheetHtml';
 import { sheetMarkdown } from '../src/core/toy/sheet/sheetMarkdown';
@@ -105,16 +108,35 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
 
   stops: (toy) => ({
     stops: toy.parts.flatMap((part) =>
-      part.stops.stops.map(({ part: name, after, earliest, latest, openingMm, acts }) => ({
-        part: name,
-        after,
-        earliest,
-        latest,
-        openingMm: round2(openingMm),
-        acts,
-      })),
+      unitsOf(part).flatMap((unit) =>
+        part.stops.stops.map(({ part: name, after, earliest, latest, openingMm, acts }) => ({
+          part: name,
+          unit,
+          after,
+          earliest,
+          latest,
+          openingMm: round2(openingMm),
+          acts: acts.map(({ act, feature, part: worked, fills, why }) => ({
+            act,
+            ...(worked ? { part: worked } : { feature }),
+            ...(fills ? { fills: { ...fills, grams: round2(fills.grams) } } : {}),
+            why,
+          })),
+        })),
+      ),
     ),
-    order: toy.parts.map((part) => part.source.name),
+    order: toy.order.steps.map((step) => ({
+      do: step.do,
+      part: nameOfPart(toy, step.part),
+      unit: step.unit,
+      from: step.from,
+      to: step.to,
+      about: step.about,
+      minutes: round2(minutesOf(step)),
+    })),
+    impossible: toy.parts.flatMap(({ source, stops }) =>
+      stops.impossible.map(({ act, message }) => ({ part: source.name, act, message })),
+    ),
   }),
 
   sheet: (toy, { format }) => {
@@ -122,6 +144,10 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
     return format === 'html' ? sheetHtml(sheet) : format === 'txt' ? sheetText(sheet) : sheetMarkdown(sheet);
   },
 };
+
+/** What a part is called, by its id in the text. */
+const nameOfPart = (toy: ToyAnalysis, id: string): string =>
+  toy.parts.find(({ source }) => source.id === id)?.source.name ?? id;
 
 /** The units of a part, from 1. */
 const unitsOf = ({ source }: PartAnalysis): number[] => Array.from({ length: source.make }, (_, i) => i + 1);
@@ -240,10 +266,15 @@ export const plainVerbs: Record<string, (toy: ToyAnalysis, options: Options) => 
       .flatMap((part) =>
         part.stops.stops.map(
           (stop) =>
-            `${stop.part}, after round ${stop.after}: ${stop.acts.map((act) => act.act).join(', ')} (last call ${stop.latest})`,
+            `${stop.part}, after round ${stop.after}: ${stop.acts.map((act) => actTitle(act, bulksOf(part.stops))).join(', ')} (last call ${stop.latest})`,
         ),
       )
-      .join('\n') || 'No stops.',
+      .concat(
+        '',
+        orderWords(toy).map(({ unit, words }) => `${unit}: ${words}`),
+      )
+      .join('\n')
+      .trim() || 'No stops.',
   sheet: (toy) => sheetText(buildSheet(toy)),
 };
 

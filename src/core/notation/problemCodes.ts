@@ -30,6 +30,7 @@ export const problemCodes = {
   'toy-too-large': 'The parts before have as many stitches as a toy may.',
   'step-failed': 'Something could not be worked out; the rest is.',
   // The whole toy
+  'order-cycle': 'Parts wait for each other: none can be finished first.',
   'colour-undefined': 'A round uses a colour no line defines.',
   'part-unused': 'A part is made and put nowhere.',
   'part-count': 'A part is made more often than it is put in place.',

@@ -1,51 +1,181 @@
+import * as fc from 'fast-check';
 import { analyseToy } from '../toy/analyse';
+import type { Window } from './acts';
 import { closingOf } from './closing';
+import { handsOfSize, usualHands } from './hands';
+import { fewestMoments } from './stops';
 
-const head = `Gauge: 5 mm x 5 mm
-Head
-R1: 6 sc in ring
-R2: inc x 6
-R3: (sc, inc) x 6
-R4: (2 sc, inc) x 6
-R5: (3 sc, inc) x 6
-R6-R13: sc around
-R14: (3 sc, dec) x 6
-R15: (2 sc, dec) x 6
-R16: (sc, dec) x 6
-R17: dec x 6
-`;
+/**
+ * A head worked from the top: six more a round up to `widest`, plain rounds, six fewer a round down to six. Openings at 5 mm a stitch are
+ * n · 5/π: 18 stitches 28.6 mm, 12 stitches 19.1 mm, 6 stitches 9.5 mm. Washers want 16 mm and are easy at 25; fingers want 22, a stick 10.
+ */
+function head(widest: number, plain: number, ...sentences: string[]): string {
+  const lines = ['Gauge: 5 mm x 5 mm', 'Head', 'R1: 6 sc in ring'];
+  const add = (line: string) => lines.push(`R${lines.length - 1}: ${line}`);
+  const between = (n: number) => (n === 0 ? '' : `${n} sc, `);
+  for (let n = 12; n <= widest; n += 6) add(`(${between(n / 6 - 2)}inc) x 6`);
+  for (let i = 0; i < plain; i += 1) add('sc around');
+  for (let n = widest - 6; n >= 6; n -= 6) add(`(${between(n / 6 - 1)}dec) x 6`);
+  return [...lines, ...sentences].join('\n');
+}
 const planOf = (text: string) => analyseToy(text).parts[0]!.stops;
-
-// Openings by hand, n·5/π: round 14 has 24 stitches, 38 mm; round 15 18, 29 mm; round 16 12, 19 mm; round 17 6, 10 mm.
-test('eyes and bulk in one stop while it is easy, top up, close: with openings worked out by hand', () => {
-  const { stops } = planOf(`${head}Eyes: 9 mm, between R9 and R10, 6 showing`);
-  expect(
-    stops.map((stop) => [
-      stop.after,
-      stop.earliest,
-      stop.latest,
-      Math.round(stop.openingMm),
-      stop.acts.map((act) => act.act),
-    ]),
-  ).toEqual([
-    [15, 10, 16, 29, ['seat-eyes', 'stuff']],
-    [16, 16, 16, 19, ['top-up']],
-    [17, 17, 17, 10, ['close']],
+const told = (text: string) =>
+  planOf(text).stops.map((stop) => [
+    stop.after,
+    stop.earliest,
+    stop.latest,
+    stop.acts.map(({ act, feature }) => (act === 'embroider' ? `embroider ${feature}` : act)).join(' '),
   ]);
+
+// Worked out by hand: after, earliest, latest, acts.
+test.each<[string, string, (number | string)[][]]>([
+  [
+    'eyes and bulk while 18 stitches are left, top up at 12, close at 6',
+    head(24, 4, 'Eyes: 9 mm, between R5 and R6, 5 showing'),
+    [
+      [9, 6, 10, 'seat-eyes stuff'],
+      [10, 10, 10, 'top-up'],
+      [11, 11, 11, 'close'],
+    ],
+  ],
+  [
+    'a larger head',
+    head(36, 6, 'Eyes: 9 mm, between R8 and R9, 6 showing'),
+    [
+      [15, 9, 16, 'seat-eyes stuff'],
+      [16, 16, 16, 'top-up'],
+      [17, 17, 17, 'close'],
+    ],
+  ],
+  [
+    'a larger one still, its mouth stitched at the same stop',
+    head(
+      48,
+      8,
+      'Eyes: 12 mm, between R12 and R13, 7 showing',
+      'Mouth: 3 rounds below the eyes, 5 stitches wide',
+    ),
+    [
+      [21, 16, 22, 'seat-eyes embroider mouth stuff'],
+      [22, 22, 22, 'top-up'],
+      [23, 23, 23, 'close'],
+    ],
+  ],
+  [
+    'without a face the bulk alone asks for the stop, from the widest round on',
+    head(24, 4),
+    [
+      [9, 4, 10, 'stuff'],
+      [10, 10, 10, 'top-up'],
+      [11, 11, 11, 'close'],
+    ],
+  ],
+  ['left empty', head(24, 4, 'Do not stuff.'), [[11, 11, 11, 'close']]],
+  [
+    'embroidered eyes have no washers to press, only knots that are better inside',
+    head(24, 4, 'Eyes: 8 mm, embroidered, between R5 and R6, 5 showing'),
+    [
+      [9, 6, 10, 'embroider eyes stuff'],
+      [10, 10, 10, 'top-up'],
+      [11, 11, 11, 'close'],
+    ],
+  ],
+  [
+    'a part of 12 stitches: no finger goes in, so the stick stuffs and the mouth is stitched from outside',
+    head(12, 4, 'Mouth: between R4 and R5, 2 stitches wide'),
+    [
+      [6, 2, 6, 'stuff'],
+      [7, 7, 7, 'embroider mouth close'],
+    ],
+  ],
+  [
+    'the maker says when: after round 8 it is, for it can be done there',
+    head(24, 4, 'After round 8, stuff firmly.'),
+    [
+      [8, 4, 10, 'stuff'],
+      [10, 9, 10, 'top-up'],
+      [11, 11, 11, 'close'],
+    ],
+  ],
+  [
+    'the maker says after round 11, when six stitches are left: no stick goes in, so it is done while it can be',
+    head(24, 4, 'After round 11, stuff firmly.'),
+    [
+      [9, 4, 10, 'stuff'],
+      [10, 10, 10, 'top-up'],
+      [11, 11, 11, 'close'],
+    ],
+  ],
+  [
+    'the last rounds stay empty: nothing to top up',
+    head(24, 4, 'Don’t stuff the last 3 rounds.'),
+    [
+      [9, 4, 10, 'stuff'],
+      [11, 11, 11, 'close'],
+    ],
+  ],
+  [
+    'a tube of 24: fingers reach 80 mm, sixteen rounds below the eyes; a stick fills the rest',
+    'Gauge: 5 mm x 5 mm\nTube\nR1: ch 24, join, sc around\nR2-R40: sc around\nEyes: 9 mm, between R5 and R6, 5 showing',
+    [
+      [22, 6, 22, 'seat-eyes stuff'],
+      [40, 40, 40, 'top-up cut'],
+    ],
+  ],
+  [
+    'a sleeve of 60 takes the whole hand: 96 mm wide, eyes 20 rounds away are reached at the end',
+    'Gauge: 5 mm x 5 mm\nSleeve\nR1: ch 60, join, sc around\nR2-R30: sc around\nEyes: 9 mm, between R5 and R6, 7 showing\nDo not stuff.',
+    [[30, 30, 30, 'seat-eyes cut']],
+  ],
+  [
+    'a head worked on into a body: each is filled by itself, the thin neck gets a core',
+    'Gauge: 5 mm x 5 mm\nDoll\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5: (3 sc, inc) x 6\nR6-R9: sc around\nR10: (3 sc, dec) x 6\nR11: (2 sc, dec) x 6\nR12: (sc, dec) x 6\nR13: (sc, inc) x 6\nR14: (2 sc, inc) x 6\nR15: (3 sc, inc) x 6\nR16-R22: sc around\nR23: (3 sc, dec) x 6\nR24: (2 sc, dec) x 6\nR25: (sc, dec) x 6\nR26: dec x 6',
+    [
+      [11, 5, 25, 'stuff'],
+      [12, 12, 25, 'top-up'],
+      [24, 15, 25, 'core stuff'],
+      [25, 25, 25, 'top-up'],
+      [26, 26, 26, 'close'],
+    ],
+  ],
+  [
+    'a wide neck of 24 between 30 and 30 is no neck',
+    'Gauge: 5 mm x 5 mm\nPear\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5: (3 sc, inc) x 6\nR6-R8: sc around\nR9: (3 sc, dec) x 6\nR10: (3 sc, inc) x 6\nR11-R14: sc around\nR15: (3 sc, dec) x 6\nR16: (2 sc, dec) x 6\nR17: (sc, dec) x 6\nR18: dec x 6',
+    [
+      [16, 5, 17, 'stuff'],
+      [17, 17, 17, 'top-up'],
+      [18, 18, 18, 'close'],
+    ],
+  ],
+  [
+    'an arm that is sewn on with its edge open is filled at the end and cut',
+    'Gauge: 5 mm x 5 mm\nArm\nR1: 7 sc in ring\nR2: inc x 7\nR3-R12: sc around\nFasten off, leaving a long tail for sewing.',
+    [[12, 12, 12, 'stuff cut']],
+  ],
+  [
+    'a flat bib is cut, not gathered',
+    'Gauge: 5 mm x 5 mm\nBib\nRow 1: ch 11, sc in 2nd ch from hook and in each ch across, turn\nRows 2-8: ch 1, sc across, turn',
+    [[8, 8, 8, 'cut']],
+  ],
+])('%s', (_, text, expected) => {
+  expect(told(text)).toEqual(expected);
 });
 
-test('without eyes the bulk alone asks for the stop', () => {
-  expect(planOf(head).stops.map((stop) => stop.acts.map((act) => act.act))).toEqual([
-    ['stuff'],
-    ['top-up'],
-    ['close'],
+test('what is worked in has to be ready one round before', () => {
+  const legs =
+    head(30, 4).replace('Head', 'Body') +
+    '\n\nLeg (make 2)\nR1: 6 sc in ring\nR2-R8: sc around\n\nAssembly\nJoin the legs without sewing in round 8 of the body.\n';
+  const toy = analyseToy(legs);
+  const [stop] = toy.parts[0]!.stops.stops.filter(({ acts }) => acts.some(({ act }) => act === 'work-in'));
+  expect([stop?.after, stop?.latest, stop?.acts.flatMap(({ part }) => part ?? [])]).toEqual([
+    7,
+    7,
+    ['left leg', 'right leg'],
   ]);
-});
-
-test('a part left flat has no stuffing', () => {
-  expect(planOf(`${head}Do not stuff.`).stops.map((stop) => stop.acts.map((act) => act.act))).toEqual([
-    ['close'],
-  ]);
+  const { steps } = toy.order;
+  const lastLeg = steps.findLastIndex(({ do: doing, part }) => doing === 'work' && part === 'leg');
+  const body = steps.findIndex(({ do: doing, part }) => doing === 'work' && part === 'body');
+  expect(lastLeg).toBeLessThan(body);
 });
 
 test('eyes that no opening admits are said to be impossible', () => {
@@ -55,13 +185,53 @@ test('eyes that no opening admits are said to be impossible', () => {
   expect(impossible.map(({ act }) => act)).toContain('seat-eyes');
 });
 
-test('a narrow neck below the eyes is what the washers must pass', () => {
-  const { stops } = planOf(
-    'Gauge: 5 mm x 5 mm\nHead and body\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R7: sc around\nR8: (sc, dec) x 6\nR9: dec x 6\nR10: inc x 6\nR11: (sc, inc) x 6\nR12: sc around\nEyes: 8 mm, between R5 and R6, 4 apart',
+test('grams: a ball of 36 stitches, 57 mm, holds about 100 ml; medium stuffing is 35 g a litre', () => {
+  const { stops } = planOf(head(36, 6));
+  const grams = stops
+    .flatMap(({ acts }) => acts.map(({ fills }) => fills?.grams ?? 0))
+    .reduce((sum, one) => sum + one, 0);
+  expect(grams).toBeGreaterThan(2.8);
+  expect(grams).toBeLessThan(4.2);
+});
+
+test('larger hands need wider openings and reach further', () => {
+  const large = handsOfSize(1.2);
+  expect(large.stuffFingers).toBeCloseTo(usualHands.stuffFingers * 1.2, 9);
+  expect(large.stuffTool).toBe(usualHands.stuffTool);
+});
+
+test('the fewest moments: as brute force finds them, never one outside its window', () => {
+  const window = fc
+    .record({ earliest: fc.integer({ min: 1, max: 8 }), long: fc.nat(5) })
+    .map(({ earliest, long }): Window => ({
+      act: 'stuff',
+      feature: null,
+      part: null,
+      fills: null,
+      earliest,
+      easy: earliest + long,
+      latest: earliest + long,
+      why: () => '',
+    }));
+  fc.assert(
+    fc.property(fc.array(window, { minLength: 1, maxLength: 6 }), (windows) => {
+      const moments = fewestMoments(windows);
+      for (const { after, acts } of moments)
+        for (const { earliest, latest } of acts) expect(after >= earliest && after <= latest).toBe(true);
+      expect(moments.flatMap(({ acts }) => acts)).toHaveLength(windows.length);
+      // Every set of rounds from 1 to 13: the smallest that meets all windows.
+      let fewest = Infinity;
+      for (let set = 1; set < 1 << 13; set += 1) {
+        const meets = windows.every(({ earliest, easy }) => {
+          const inside = ((1 << easy) - 1) & ~((1 << (earliest - 1)) - 1);
+          return (set & inside) !== 0;
+        });
+        if (meets) fewest = Math.min(fewest, set.toString(2).replaceAll('0', '').length);
+      }
+      expect(moments).toHaveLength(fewest);
+    }),
+    { numRuns: 60 },
   );
-  const eyes = stops.find((stop) => stop.acts.some((act) => act.act === 'seat-eyes'))!;
-  expect(eyes.after).toBe(7);
-  expect(eyes.latest).toBe(8);
 });
 
 test.each([

@@ -83,3 +83,14 @@ export function sizeOf(profile: Profile, fabric?: Fabric): { widthMm: number; he
   }
   return { widthMm: width, heightMm: high - low };
 }
+
+/** Volume within the rounds from one to another, numbered from 1, in ml: circles joined by cones. */
+export function volumeBetween({ radius, z }: Profile, from: number, to: number): number {
+  let sum = 0;
+  for (let round = from; round <= to; round += 1) {
+    const [r0, r1] = [round > 1 ? (radius[round - 2] ?? 0) : 0, radius[round - 1] ?? 0];
+    const rise = (z[round - 1] ?? 0) - (round > 1 ? (z[round - 2] ?? 0) : 0);
+    sum += (Math.PI / 3) * (r0 * r0 + r0 * r1 + r1 * r1) * rise;
+  }
+  return Math.abs(sum) / 1000;
+}

@@ -17,7 +17,8 @@ import { frameOf } from '../place/frame/frameOf';
 import type { FaceFrame } from '../place/frame/faceFrame';
 import type { PartForm } from '../place/frame/partForm';
 import { eyesOf } from '../place/resolve/placement';
-import { planStops, type StopPlan } from '../plan/stops';
+import type { Order } from '../plan/order';
+import type { StopPlan } from '../plan/stops';
 import { roundStarts } from '../shape/azimuth';
 import { assumedGauge, gaugeOf, type Gauge } from '../shape/gauge';
 import { profileOf } from '../shape/profile';
@@ -29,6 +30,8 @@ import { joinAll } from './joinAll';
 import { forgetParts, interned } from './intern';
 import { memoise, type Plain } from './memoise';
 import { placeAll } from './placeAll';
+import { planPart } from './planPart';
+import { cycleProblems, planToy, withPlans } from './planToy';
 
 export type { PartAnalysis, ToyAnalysis } from './analysis';
 
@@ -67,7 +70,6 @@ const worked = memoise((part: PartSource, amid: Circumstances, searches: boolean
   const profile = profileOf(fabric, gauge);
   const orientation = { hand, start: part.start, lying: part.lying, side: part.side };
   const form: PartForm = { part, fabric, starts, profile, gauge, lean, orientation };
-  const flat = fabric.row[0] === 1;
   const placed = placeAll(form);
   const { front } = placed;
   const own = (found: readonly Problem[]): Problem[] =>
@@ -78,21 +80,7 @@ const worked = memoise((part: PartSource, amid: Circumstances, searches: boolean
     return { ...feature, problems: own([...feature.problems, ...more]) };
   });
   const eyes = eyesOf(features);
-  const stuffed = !part.steps.some((step) => step.kind === 'stuff' && step.firmness === 'none') && !flat;
-  const said = (kind: string) => part.steps.some((step) => step.kind === kind);
-  const sewnOn = !said('close') && (said('sew') || said('pin') || said('cut') || said('nosew'));
-  const stops = planStops({
-    part: part.name,
-    fabric,
-    gauge,
-    eyeRounds: eyes && !flat ? [Math.max(...eyes.units.map((unit) => unit.fromLine))] : [],
-    noseRounds: flat
-      ? []
-      : features.filter(({ kind, rule }) => kind === 'nose' && !rule.embroidered).map(({ line }) => line),
-    stuffed,
-    sewnOn,
-    carries: part.carries ?? null,
-  });
+  const stops = planPart({ source: part, fabric, profile, gauge, front, features });
   const all = [
     ...own(problems),
     ...own(built.problems),
@@ -293,12 +281,22 @@ function ofItsPart(problem: Problem, parts: readonly PartSource[]): Problem {
   return owner ? { ...problem, partId: owner.id } : problem;
 }
 
+const unordered: Order = { steps: [], cycles: [] };
 const unjoined: JoinedToy = { units: [], joins: [], loose: [], fronts: new Map(), problems: [] };
 
 /** A toy of which only the text is known. */
 function nothingBut(text: string, problem: Problem): ToyAnalysis {
   const pattern = emptyPattern([]);
-  return { text, pattern, gauge: assumedGauge, lean: null, parts: [], joined: unjoined, problems: [problem] };
+  return {
+    text,
+    pattern,
+    gauge: assumedGauge,
+    lean: null,
+    parts: [],
+    joined: unjoined,
+    order: unordered,
+    problems: [problem],
+  };
 }
 
 function analyse(text: string, searches: boolean): ToyAnalysis {
@@ -330,6 +328,16 @@ function analyse(text: string, searches: boolean): ToyAnalysis {
       return unjoined;
     },
   );
+  const planned = withPlans(together, joined.joins);
+  const order = attempt(
+    () => planToy(planned, joined),
+    null,
+    'the order of making',
+    (problem) => {
+      failed.push(problem);
+      return unordered;
+    },
+  );
   const overall = [undefinedColours, apartReadings, unplacedParts].flatMap((check) =>
     attempt(
       () => check(pattern, text),
@@ -340,7 +348,8 @@ function analyse(text: string, searches: boolean): ToyAnalysis {
   );
   const ofText = [...pattern.problems, ...overall].map((problem) => ofItsPart(problem, pattern.parts));
   const ofJoins = [...joined.problems, ...joined.joins.flatMap((join) => join.problems), ...failed];
-  const problems = [...ofText, ...together.flatMap((part) => part.problems), ...ofJoins];
+  const ofParts = planned.flatMap((part) => part.problems);
+  const problems = [...ofText, ...ofParts, ...ofJoins, ...cycleProblems(order, planned)];
   problems.sort((a, b) => (a.line ?? 0) - (b.line ?? 0));
-  return { text, pattern, gauge, lean: pattern.header.lean, parts: together, joined, problems };
+  return { text, pattern, gauge, lean: pattern.header.lean, parts: planned, joined, order, problems };
 }

@@ -5,6 +5,7 @@ import type { Problem } from '../notation/problem';
 import type { PartSource, Pattern } from '../notation/pattern';
 import type { PartForm } from '../place/frame/partForm';
 import type { FeaturePlacement } from '../place/resolve/placement';
+import type { Order } from '../plan/order';
 import type { StopPlan } from '../plan/stops';
 import type { Gauge } from '../shape/gauge';
 import type { MapView } from '../shape/map';
@@ -38,6 +39,8 @@ export interface ToyAnalysis {
   parts: PartAnalysis[];
   /** how the parts come together */
   joined: JoinedToy;
+  /** in which order the whole is made */
+  order: Order;
   /** everything that is wrong or worth knowing, in the order of the text */
   problems: Problem[];
 }

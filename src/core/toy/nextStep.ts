@@ -1,5 +1,7 @@
-import { stopTitle } from './sheet/stopWords';
+import { actTitle, bulksOf } from './sheet/stopWords';
 import type { ToyAnalysis } from './analyse';
+
+const lowered = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);
 
 /** What comes next on a toy, in one line. */
 export function nextStep(toy: ToyAnalysis): string {
@@ -20,6 +22,6 @@ export function nextStep(toy: ToyAnalysis): string {
   const stop = toy.parts.flatMap((part) => part.stops.stops.map((found) => ({ found, part })))[0];
   const [act] = stop?.found.acts ?? [];
   if (stop && act)
-    return `${stop.part.source.name}, after round ${stop.found.after}: ${stopTitle[act.act].toLowerCase()}`;
+    return `${stop.part.source.name}, after round ${stop.found.after}: ${lowered(actTitle(act, bulksOf(stop.part.stops)))}`;
   return 'Ready to make';
 }

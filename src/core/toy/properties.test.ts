@@ -93,17 +93,24 @@ test('every remedy offered for the eyes is a sentence that is read, and takes th
 test('stops come in order, inside their windows, with eyes before stuffing and closing last', () => {
   fc.assert(
     fc.property(withEyes, ({ text }) => {
-      const { stops } = analyseToy(text).parts[0]!.stops;
+      const { stops: plan, eyes } = analyseToy(text).parts[0]!;
+      const { stops } = plan;
       const acts = stops.flatMap((stop) => stop.acts.map((act) => act.act));
       stops.forEach((stop, index) => {
         expect(stop.after).toBeGreaterThanOrEqual(stop.earliest);
         expect(stop.after).toBeLessThanOrEqual(stop.latest);
         if (index > 0) expect(stop.after).toBeGreaterThanOrEqual(stops[index - 1]!.after);
       });
-      const at = (act: string) => acts.indexOf(act as (typeof acts)[number]);
-      if (at('seat-eyes') >= 0 && at('stuff') >= 0) expect(at('seat-eyes')).toBeLessThan(at('stuff'));
-      if (at('close') >= 0) expect(at('close')).toBe(acts.length - 1);
-      expect(new Set(acts).size).toBe(acts.length);
+      const seated = acts.indexOf('seat-eyes');
+      // What lies before a neck is filled before the eyes behind it are in.
+      const filledBefore = stops
+        .flatMap((stop) => stop.acts)
+        .slice(0, Math.max(0, seated))
+        .filter(({ act }) => act === 'stuff');
+      for (const { fills } of filledBefore) expect(fills!.to).toBeLessThan(eyes!.gap[0]);
+      expect(['close', 'cut']).toContain(acts.at(-1));
+      const named = stops.flatMap(({ acts: all }) => all.map(({ act, fills }) => `${act} ${fills?.from}`));
+      expect(new Set(named).size).toBe(named.length);
     }),
     { numRuns: 120 },
   );

@@ -1,6 +1,6 @@
 import { View } from '@tamagui/core';
 import type { PartAnalysis } from '../../core/toy/analyse';
-import { stopTitle } from '../../core/toy/sheet/stopWords';
+import { actTitle, bulksOf } from '../../core/toy/sheet/stopWords';
 import { eyeCaution } from '../../core/safety/cautions';
 import { Notice } from '../../ui/Notice';
 import { Empty } from '../../ui/Page';
@@ -11,6 +11,7 @@ export function StopsPanel({ part }: { part: PartAnalysis }) {
   const { stops, closing, impossible } = part.stops;
   if (stops.length === 0 && impossible.length === 0)
     return <Empty>No stops yet: write some rounds first.</Empty>;
+  const bulks = bulksOf(part.stops);
   return (
     <View gap="$3">
       {impossible.map(({ message }) => (
@@ -19,7 +20,7 @@ export function StopsPanel({ part }: { part: PartAnalysis }) {
         </Notice>
       ))}
       {stops.map((stop) => {
-        const closes = stop.acts.some(({ act }) => act === 'close');
+        const closes = stop.acts.some(({ act }) => act === 'close' || act === 'cut');
         return (
           <View
             key={stop.after}
@@ -43,8 +44,8 @@ export function StopsPanel({ part }: { part: PartAnalysis }) {
               </Quiet>
             </View>
             {stop.acts.map((act) => (
-              <View key={act.act} gap="$1">
-                <Body fontWeight="700">{stopTitle[act.act]}</Body>
+              <View key={`${act.act} ${act.feature} ${act.part}`} gap="$1">
+                <Body fontWeight="700">{actTitle(act, bulks)}</Body>
                 <Body>{act.why}</Body>
                 {act.act === 'seat-eyes' || act.act === 'seat-nose' ? <Quiet>{eyeCaution}</Quiet> : null}
               </View>

@@ -9,12 +9,12 @@ import { eyeColourCheck } from '../../place/words/colourSteps';
 import { landmarkSentences } from '../../place/words/fromThere';
 import type { FeaturePlacement } from '../../place/resolve/placement';
 import type { NeedlePath } from '../../place/resolve/needlePath';
-import type { Stop } from '../../plan/stops';
+import type { Stop } from '../../plan/acts';
 import { eyeCaution, generalCaution } from '../../safety/cautions';
 import { fabricMap, mapPoint, type FabricMap } from '../../shape/map';
 import { frameOfPart, type PartAnalysis, type ToyAnalysis } from '../analyse';
 import { joinPart } from '../joinAll';
-import { stopTitle } from './stopWords';
+import { actTitle, bulksOf } from './stopWords';
 
 export type SheetLine =
   | { kind: 'round'; label: string; text: string; count: string; wrong: boolean }
@@ -61,7 +61,7 @@ export interface Sheet {
 
 const mm = (value: number) => `${Math.round(value)} mm`;
 
-function stopLine(stop: Stop): SheetLine {
+function stopLine(stop: Stop, bulks: number): SheetLine {
   const late =
     stop.latest > stop.after
       ? `Last call after round ${stop.latest}: the opening is ${mm(stop.latestOpeningMm)} then.`
@@ -69,8 +69,8 @@ function stopLine(stop: Stop): SheetLine {
   return {
     kind: 'stop',
     title: `Stop after round ${stop.after}`,
-    lastCall: stop.acts.some(({ act }) => act === 'close') ? '' : late,
-    acts: stop.acts.map(({ act, why }) => ({ name: stopTitle[act], why })),
+    lastCall: stop.acts.some(({ act }) => act === 'close' || act === 'cut') ? '' : late,
+    acts: stop.acts.map((act) => ({ name: actTitle(act, bulks), why: act.why })),
   };
 }
 
@@ -80,6 +80,7 @@ function roundLines(part: PartAnalysis): SheetLine[] {
   const { rounds } = part.source;
   const stops = new Map<number, Stop[]>();
   const marked = markerPlan(part.fabric, part.features);
+  const bulks = bulksOf(part.stops);
   for (const stop of part.stops.stops) stops.set(stop.after, [...(stops.get(stop.after) ?? []), stop]);
   for (let i = 0; i < rounds.length;) {
     const first = rounds[i];
@@ -114,7 +115,7 @@ function roundLines(part: PartAnalysis): SheetLine[] {
       count: from === undefined ? 'not counted' : from === to ? `${from}` : `${from} to ${to}`,
       wrong: counts.length === 0 || counts.some((check) => !check.ok),
     });
-    for (const stop of stops.get(last.number) ?? []) lines.push(stopLine(stop));
+    for (const stop of stops.get(last.number) ?? []) lines.push(stopLine(stop, bulks));
     i = j + 1;
   }
   return lines;

@@ -1,0 +1,310 @@
+import { chambersOf, type Chamber } from './chambers';
+import type { ActKind, Window } from './acts';
+import type { Closing } from './closing';
+import type { Hands } from './hands';
+import { byFingers, byTool, lastReached, openingAfter, type Passage } from './reach';
+import { volumeBetween, type Profile } from '../shape/profile';
+
+/** Something that is put on a part while the hand can still get behind it. */
+export interface Inside {
+  act: 'seat-eyes' | 'seat-nose' | 'embroider' | 'key-ring';
+  /** its name in the part */
+  feature: string;
+  /** index of the round below its line of holes, 0 for the start; of what lies over several the last */
+  line: number;
+}
+
+/** How a part is filled. */
+export interface Filling {
+  /** first and last round that is filled, by index from 1 */
+  from: number;
+  to: number;
+  /** index of the round after which the text fills it; null where it does not say */
+  after: number | null;
+  gramsPerLitre: number;
+  /** the form it takes, for how much goes in */
+  stuffed: Profile;
+}
+
+/** A round into which finished parts are worked. */
+export interface WorkIn {
+  /** index of the round, from 1 */
+  round: number;
+  /** what is worked in, in the order of the round */
+  names: readonly string[];
+}
+
+/** What the windows of a part follow from. */
+export interface WindowInput extends Passage {
+  inside: readonly Inside[];
+  /** null for a part that stays empty */
+  filling: Filling | null;
+  workIns: readonly WorkIn[];
+  closing: Closing;
+  hands: Hands;
+}
+
+/** An act that no round allows, in words. */
+export interface Impossible {
+  act: ActKind;
+  message: string;
+}
+
+export interface Windows {
+  windows: Window[];
+  impossible: Impossible[];
+}
+
+/** A core pays where a neck is this much narrower than what stands on both sides of it: our own figure. */
+const floppyNeck = 0.42;
+/** From so many grams on an amount is worth saying when a piece is topped up. */
+const worthWeighing = 1;
+/** A handful of teased fibre, in grams: our own figure. */
+const handfulGrams = 3;
+
+const whole = (mm: number) => Math.round(mm);
+const labelOf = ({ fabric }: Passage, round: number) => fabric.label[round - 1] ?? round;
+
+const plainWindow = { feature: null, part: null, fills: null } as const;
+
+/** What is pressed on is said with its size; what is stitched may also be done later. */
+function insideWindow(input: WindowInput, { act, feature, line }: Inside): Window | Impossible {
+  const { hands, fabric } = input;
+  const earliest = Math.min(fabric.rounds, line + 1);
+  const opening = (round: number) => whole(openingAfter(input, round));
+  if (act === 'embroider' || act === 'key-ring') {
+    const reached = lastReached(input, earliest, byFingers(hands.stuffFingers, hands));
+    const isRing = act === 'key-ring';
+    const latest = isRing ? reached || earliest : fabric.rounds;
+    return {
+      ...plainWindow,
+      act,
+      feature,
+      earliest: reached > 0 ? earliest : latest,
+      easy: reached || latest,
+      latest,
+      why: (after) =>
+        isRing
+          ? `Put the ring through the start from the inside now, and sew it down: the opening is ${opening(after)} mm.`
+          : reached > 0
+            ? `The hand still reaches the inside: the opening is ${opening(after)} mm. The knot stays in there.`
+            : 'No hand gets inside here. Stitch it from outside, draw both ends in and bury them.',
+    };
+  }
+  const isPair = act === 'seat-eyes';
+  const latest = lastReached(input, earliest, byFingers(hands.washersTight, hands));
+  const easy = lastReached(input, earliest, byFingers(hands.washersEasy, hands)) || latest;
+  if (latest === 0)
+    return {
+      act,
+      message: `After round ${labelOf(input, earliest)} the opening is only ${opening(earliest)} mm: washers can't be pressed there. They need ${whole(hands.washersTight)} mm. Move the ${isPair ? 'eyes' : 'nose'}, or embroider ${isPair ? 'them' : 'it'}.`,
+    };
+  return {
+    ...plainWindow,
+    act,
+    feature,
+    earliest,
+    easy,
+    latest,
+    why: (after) =>
+      `The opening is ${opening(after)} mm now. Seat ${isPair ? 'both eyes' : 'the nose'} loosely, look from the front and both sides, then press ${isPair ? 'the washers to the last click: they do not come off whole' : 'its washer to the last click: it does not come off whole'}.`,
+  };
+}
+
+/** How much goes in, in grams and handfuls. */
+function amountWords(grams: number): string {
+  if (grams < 0.5) return 'A pinch.';
+  const handfuls = Math.max(1, Math.round(grams / handfulGrams));
+  return `About ${grams < 3 ? grams.toFixed(1) : Math.round(grams)} g: ${handfuls === 1 ? 'a handful' : `${handfuls} handfuls`}.`;
+}
+
+/** When one chamber can be filled. Rounds by index. */
+interface FillingMoments {
+  from: number;
+  to: number;
+  widest: number;
+  earliest: number;
+  /** after which round the bulk goes in; 0 where nothing ever does */
+  bulk: number;
+  /** last round at which a stick gets in, before the neck is passed and at all */
+  tool: number;
+  lastTool: number;
+  fingersFit: boolean;
+  /** washers are behind which it is tucked */
+  hasWashers: boolean;
+}
+
+function fillingMoments(
+  input: WindowInput,
+  filling: Filling,
+  chamber: Chamber,
+  ready: readonly Window[],
+): FillingMoments {
+  const { hands, fabric } = input;
+  const opening = (round: number) => openingAfter(input, round);
+  const [from, to] = [Math.max(chamber.from, filling.from), Math.min(chamber.to, filling.to)];
+  const before = ready.filter(({ earliest }) => earliest > chamber.from && earliest <= chamber.to + 1);
+  const pressed = before.filter(({ act }) => act === 'seat-eyes' || act === 'seat-nose');
+  const pressedDone = Math.max(0, ...pressed.map(({ easy }) => easy));
+  // With eyes, the bulk waits until they are in: what was wider before them is filled through the same opening.
+  const first = Math.min(fabric.rounds, Math.max(from, ...before.map(({ earliest }) => earliest)));
+  let widest = first;
+  for (let round = first; round <= to; round += 1) if (opening(round) > opening(widest)) widest = round;
+  // No neck is passed before what lies behind it is filled.
+  const passed = chamber.neck === null ? fabric.rounds : Math.max(chamber.neck, first, pressedDone);
+  const lastTool = lastReached(input, widest, byTool(hands));
+  const tool = Math.min(passed, lastTool);
+  const easy = Math.min(passed, lastReached(input, widest, byFingers(hands.stuffFingers, hands)));
+  const usual = Math.min(tool, Math.max(easy || tool, pressedDone));
+  const earliest = Math.min(usual, widest);
+  const said = filling.after;
+  return {
+    from,
+    to,
+    widest,
+    earliest,
+    bulk: said !== null && said >= earliest && said <= tool ? said : usual,
+    tool,
+    lastTool,
+    fingersFit: easy > 0 && pressedDone <= easy,
+    hasWashers: pressed.length > 0,
+  };
+}
+
+/** The bulk and what is topped up, of one chamber. */
+function fillingWindows(
+  input: WindowInput,
+  filling: Filling,
+  chamber: Chamber,
+  ready: readonly Window[],
+): Windows {
+  const moments = fillingMoments(input, filling, chamber, ready);
+  const { from, to, earliest, bulk, tool, lastTool } = moments;
+  const opening = (round: number) => whole(openingAfter(input, round));
+  if (from > to) return { windows: [], impossible: [] };
+  if (bulk === 0) {
+    const message = `The opening never lets stuffing in: it is ${opening(moments.widest)} mm at the widest.`;
+    return { windows: [], impossible: [{ act: 'stuff', message }] };
+  }
+  const fillsOf = (first: number, last: number) => ({
+    from: labelOf(input, first),
+    to: labelOf(input, last),
+    grams: (volumeBetween(filling.stuffed, first, last) * filling.gramsPerLitre) / 1000,
+  });
+  const filled = Math.max(from, Math.min(to, bulk));
+  const fills = fillsOf(from, filled);
+  const windows: Window[] = [
+    {
+      ...plainWindow,
+      act: 'stuff',
+      fills,
+      earliest,
+      easy: bulk,
+      latest: lastTool,
+      why: (after) =>
+        `${moments.fingersFit ? 'Fingers still fit' : 'Only a tool fits'}: the opening is ${opening(after)} mm. ${amountWords(fills.grams)} Push it to the walls${moments.hasWashers ? ' and tuck it behind the washers' : ''}.`,
+    },
+  ];
+  const reachesEnd = chamber.neck !== null || filling.to >= chamber.to;
+  if (tool > bulk && reachesEnd) {
+    const rest = fillsOf(Math.min(to, filled + 1), to);
+    const how =
+      rest.grams >= worthWeighing
+        ? `${amountWords(rest.grams)} With a tool, in small amounts`
+        : 'Tiny amounts with a tool';
+    windows.push({
+      ...plainWindow,
+      act: 'top-up',
+      fills: rest,
+      earliest: Math.min(tool, bulk + 1),
+      easy: tool,
+      latest: chamber.neck === null ? tool : lastTool,
+      why: (after) =>
+        `${how}; the opening is ${opening(after)} mm and will be smaller. Stuffing settles: over-fill a little.`,
+    });
+  }
+  return { windows, impossible: [] };
+}
+
+/** A neck so thin that what stands on it will nod. */
+function coreWindow(input: WindowInput, chamber: Chamber, next: Chamber): Window[] {
+  const { neck } = chamber;
+  if (neck === null) return [];
+  const opening = (round: number) => openingAfter(input, round);
+  const isThin = opening(neck) <= floppyNeck * Math.min(opening(chamber.widest), opening(next.widest));
+  const latest = lastReached(input, neck, byTool(input.hands));
+  if (!isThin || latest === 0) return [];
+  const earliest = Math.min(latest, neck + 1);
+  return [
+    {
+      ...plainWindow,
+      act: 'core',
+      earliest,
+      easy: Math.max(earliest, Math.min(latest, next.to)),
+      latest,
+      why: () =>
+        `The neck is only ${whole(opening(neck))} mm across: without a core the head nods. A tight roll of felt or fabric as long as the neck and half of each side is safe for children; more stuffing packed into the neck does for a short one. No wire in a toy for a child.`,
+    },
+  ];
+}
+
+function workInWindow({ round, names }: WorkIn): Window[] {
+  const after = Math.max(1, round - 1);
+  return names.map((part) => ({
+    ...plainWindow,
+    act: 'work-in' as const,
+    part,
+    earliest: after,
+    easy: after,
+    latest: after,
+    why: () => `Have it finished and at hand: the next round works it in. Its tail goes to the inside.`,
+  }));
+}
+
+/** When each act of a part can be done, and what no round allows. */
+export function windowsOf(input: WindowInput): Windows {
+  const { fabric, filling, closing } = input;
+  const last = fabric.rounds;
+  const windows: Window[] = [];
+  const impossible: Impossible[] = [];
+  for (const inside of input.inside) {
+    const found = insideWindow(input, inside);
+    if ('message' in found) impossible.push(found);
+    else windows.push(found);
+  }
+  const chambers = chambersOf(input);
+  // Stitches that no hand reaches from inside wait for nothing, and nothing waits for them.
+  const ready = windows.filter(({ act, earliest }) => act !== 'embroider' || earliest < last);
+  if (filling) {
+    chambers.forEach((chamber, i) => {
+      const filled = fillingWindows(input, filling, chamber, ready);
+      const next = chambers[i + 1];
+      if (next && filled.windows.length > 0) windows.push(...coreWindow(input, chamber, next));
+      windows.push(...filled.windows);
+      impossible.push(...filled.impossible);
+    });
+  }
+  // Where stitches have their knots inside, that comes before the stuffing of their chamber.
+  for (const [i, window] of windows.entries()) {
+    if (window.act !== 'embroider') continue;
+    const chamber = chambers.find(({ from, to }) => window.earliest >= from && window.earliest <= to + 1);
+    const bulk = windows.find(
+      ({ act, earliest }) => act === 'stuff' && chamber && earliest >= chamber.from && earliest <= chamber.to,
+    );
+    if (bulk && bulk.easy >= window.earliest)
+      windows[i] = { ...window, easy: Math.min(window.easy, bulk.easy) };
+  }
+  windows.push(...input.workIns.flatMap(workInWindow));
+  windows.push({
+    ...plainWindow,
+    act: closing.how === 'open' ? 'cut' : 'close',
+    earliest: last,
+    easy: last,
+    latest: last,
+    why: () =>
+      closing.how === 'open'
+        ? `${closing.words} Cut the yarn ${Math.ceil(closing.tailMm / 10) * 10} mm from the last stitch.`
+        : closing.words,
+  });
+  return { windows, impossible };
+}

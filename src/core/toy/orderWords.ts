@@ -1,0 +1,58 @@
+import type { Step } from '../plan/order';
+import { minutesOf } from '../plan/time';
+import type { ToyAnalysis } from './analysis';
+import { stopTitle } from './sheet/stopWords';
+
+/** A step of the plan as a maker reads it. */
+export interface StepWords {
+  key: string;
+  /** the unit it is about: `left arm`, `ear 2` */
+  unit: string;
+  words: string;
+  minutes: number;
+}
+
+/** What a unit is called: by its own name where it is joined, by its number where a part is made several times. */
+export function unitName({ parts, joined }: ToyAnalysis, part: string, unit: number): string {
+  const known = joined.units.find((one) => one.part === part && one.unit === unit);
+  const source = parts.find((one) => one.source.id === part)?.source;
+  const called = known?.name ?? source?.name ?? part;
+  const named = called.charAt(0).toUpperCase() + called.slice(1);
+  const isNamed = known !== undefined && known.name.toLowerCase() !== source?.name.toLowerCase();
+  return source && source.make > 1 && !isNamed && !/\d$/.test(named) ? `${named} ${unit}` : named;
+}
+
+function stepText({ do: doing, from, to, about }: Step, word: string): string {
+  switch (doing) {
+    case 'work':
+      return from === to ? `${word} ${from}` : `${word}s ${from} to ${to}`;
+    case 'sew':
+      return `Sew it onto the ${about}`;
+    case 'attach':
+      return `Sew on the ${about}`;
+    case 'sculpt':
+      return 'Sculpt with the long needle';
+    case 'check':
+      return 'Tug every part, look from all sides, write down what you changed';
+    case 'embroider':
+      return `Stitch the ${about}`;
+    case 'work-in':
+      return `Have the ${about} ready`;
+    default:
+      return stopTitle[doing];
+  }
+}
+
+/** The steps of the whole toy in words, in order. */
+export function orderWords(toy: ToyAnalysis): StepWords[] {
+  return toy.order.steps.map((step, i) => {
+    const part = toy.parts.find(({ source }) => source.id === step.part);
+    const word = part?.fabric.row[0] === 1 ? 'Row' : 'Round';
+    return {
+      key: `${i}`,
+      unit: step.do === 'check' ? 'The toy' : unitName(toy, step.part, step.unit),
+      words: stepText(step, word),
+      minutes: minutesOf(step),
+    };
+  });
+}

@@ -1,0 +1,98 @@
+import type { Fabric } from '../fabric/fabric';
+import type { PartSource } from '../notation/pattern';
+import type { Portion, StuffSentence } from '../notation/sentence/stuff';
+import type { FeaturePlacement } from '../place/resolve/placement';
+import { planStops, type StopPlan } from '../plan/stops';
+import type { Filling, Inside, WorkIn } from '../plan/windows';
+import { finishOf } from '../shape/form/finish';
+import type { Gauge } from '../shape/gauge';
+import { middleLine, type Profile } from '../shape/profile';
+import { stuffedProfile } from '../shape/stuffed';
+import { usualDensities } from '../supplies/stuffing';
+
+/** A part as far as its stops follow from it. */
+export interface PlannedPart {
+  source: PartSource;
+  fabric: Fabric;
+  profile: Profile;
+  gauge: Gauge;
+  front: number;
+  features: readonly FeaturePlacement[];
+}
+
+/** Surface work and what draws the stuffed piece in: done on the finished part. */
+const onFinished = new Set(['sculpting', 'hair']);
+
+/** What is put on a part while the inside is within reach. */
+function insideOf({ fabric, features }: PlannedPart): Inside[] {
+  if (fabric.row[0] === 1) return [];
+  return features.flatMap(({ id, kind, rule, units, needle, line }): Inside[] => {
+    const pressed = (kind === 'eyes' || kind === 'nose') && !rule.embroidered;
+    const last = units.length > 0 ? Math.max(...units.flatMap((unit) => [unit.fromLine, unit.toLine])) : line;
+    if (pressed) return [{ act: kind === 'eyes' ? 'seat-eyes' : 'seat-nose', feature: id, line: last }];
+    if (kind === 'key ring') return [{ act: 'key-ring', feature: id, line: Math.max(1, last) }];
+    return needle && !onFinished.has(kind) ? [{ act: 'embroider', feature: id, line: last }] : [];
+  });
+}
+
+const isAboutStuffing = (step: PartSource['steps'][number]): step is StuffSentence => step.kind === 'stuff';
+
+/** First and last round of a portion, by index. */
+function roundsOf(portion: Portion, { source, fabric, profile }: PlannedPart): [number, number] {
+  const last = fabric.rounds;
+  if (portion.by === 'rounds')
+    return portion.at === 'first'
+      ? [1, Math.min(last, portion.rounds)]
+      : [Math.max(1, last - portion.rounds + 1), last];
+  const half = Math.max(1, Math.min(last, Math.round(middleLine(profile))));
+  const isFirst = (portion.end === 'upper') === (source.start === 'top');
+  return isFirst ? [1, half] : [Math.min(last, half + 1), last];
+}
+
+function fillingOf(part: PlannedPart): Filling | null {
+  const { source, fabric, profile, front } = part;
+  const said = source.steps.filter(isAboutStuffing);
+  const staysEmpty = said.some(({ firmness, portion }) => firmness === 'none' && !portion);
+  if (staysEmpty || fabric.row[0] === 1 || fabric.rounds === 0) return null;
+  const finish = finishOf(source, fabric, profile, front);
+  const firmness = finish.firmness === 'none' ? 'medium' : finish.firmness;
+  const portion = said.findLast((step) => step.portion)?.portion ?? null;
+  const empty = said.findLast((step) => step.empty)?.empty ?? null;
+  let [from, to] = portion ? roundsOf(portion, part) : [1, fabric.rounds];
+  if (empty) {
+    const [first, last] = roundsOf(empty, part);
+    if (first <= 1) from = Math.min(to, last + 1);
+    else to = Math.max(from, first - 1);
+  }
+  const moment = said.findLast((step) => step.after !== undefined)?.after;
+  const after = moment === undefined ? -1 : [...fabric.label].lastIndexOf(moment) + 1;
+  return {
+    from,
+    to,
+    after: after > 0 ? after : null,
+    gramsPerLitre: usualDensities[firmness],
+    stuffed: stuffedProfile(fabric, profile, { ...finish, firmness }),
+  };
+}
+
+/**
+ * When a part is paused, and for what.
+ *
+ * @param workIns the rounds of it into which other parts are worked
+ */
+export function planPart(part: PlannedPart, workIns: readonly WorkIn[] = []): StopPlan {
+  const { source, fabric, profile, gauge } = part;
+  const said = (kind: string) => source.steps.some((step) => step.kind === kind);
+  const sewnOn = !said('close') && (said('sew') || said('pin') || said('cut') || said('nosew'));
+  return planStops({
+    part: source.name,
+    fabric,
+    gauge,
+    profile,
+    inside: insideOf(part),
+    filling: fillingOf(part),
+    workIns,
+    sewnOn,
+    carries: source.carries ?? null,
+  });
+}

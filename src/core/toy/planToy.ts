@@ -1,0 +1,148 @@
+import { roundCount } from '../fabric/fabric';
+import type { Join, UnitRef } from '../join/joined';
+import type { Problem } from '../notation/problem';
+import { orderOf, unitKey, type Need, type Order, type OrderUnit, type Sewing } from '../plan/order';
+import type { WorkIn } from '../plan/windows';
+import type { PartAnalysis, ToyAnalysis } from './analysis';
+import { memoise, type Plain } from './memoise';
+import { planPart } from './planPart';
+
+type PlainWorkIn = Readonly<{ round: number; names: readonly string[] }> & { [key: string]: Plain };
+
+/** Index of the round with a number, from 1; of several the last. */
+const roundAt = ({ fabric }: PartAnalysis, label: number): number => [...fabric.label].lastIndexOf(label) + 1;
+
+const withWorkIns = memoise((part: PartAnalysis, workIns: readonly PlainWorkIn[]): PartAnalysis => {
+  const { source, fabric, profile, form, map, features } = part;
+  return {
+    ...part,
+    stops: planPart({ source, fabric, profile, gauge: form.gauge, front: map.front, features }, workIns),
+  };
+});
+
+/** The rounds of a part into which finished parts are worked, with their names in the order of the round. */
+function workInsOf(part: PartAnalysis, joins: readonly Join[]): WorkIn[] {
+  const rounds = new Map<number, string[]>();
+  for (const join of joins) {
+    if (join.kind !== 'no-sew' || join.on.part !== part.source.id || join.round === null) continue;
+    const round = roundAt(part, Math.round(join.round));
+    if (round > 0) rounds.set(round, [...(rounds.get(round) ?? []), join.unit.name]);
+  }
+  return [...rounds].map(([round, names]) => ({ round, names }));
+}
+
+/** The parts with their stops, now that it is known what is worked into them. */
+export function withPlans(parts: readonly PartAnalysis[], joins: readonly Join[]): PartAnalysis[] {
+  return parts.map((part) => {
+    const workIns = workInsOf(part, joins);
+    return workIns.length === 0
+      ? part
+      : withWorkIns(
+          part,
+          workIns.map((one) => ({ ...one })),
+        );
+  });
+}
+
+const keyOf = ({ part, unit }: UnitRef) => unitKey(part, unit);
+
+/** What a unit waits for: parts worked into it, edges it grows out of, the round it begins in. */
+function needsOf(
+  part: PartAnalysis,
+  unit: number,
+  joins: readonly Join[],
+  parts: readonly PartAnalysis[],
+): Need[] {
+  const { source } = part;
+  const workedIn = joins.flatMap((join): Need[] => {
+    const isHere = join.kind === 'no-sew' && join.on.part === source.id && join.on.unit === unit;
+    const round = isHere && join.round !== null ? roundAt(part, Math.round(join.round)) : 0;
+    return round > 0 ? [{ round, unit: keyOf(join.unit), upTo: 'all' }] : [];
+  });
+  const grown = (source.grown?.edges ?? []).map((edge): Need => ({
+    round: 1,
+    unit: unitKey(edge.part, edge.unit),
+    upTo: 'all',
+  }));
+  const { onto } = source;
+  const ground = onto ? parts.find((other) => other.source.id === onto.part) : undefined;
+  const begun: Need[] =
+    onto && ground
+      ? [
+          {
+            round: 1,
+            unit: unitKey(onto.part, Math.min(unit, ground.source.make)),
+            upTo: roundAt(ground, onto.round),
+          },
+        ]
+      : [];
+  return [...workedIn, ...grown, ...begun];
+}
+
+/** Features that are sewn on or drawn in once the piece is finished. */
+function finishingOf({ features }: PartAnalysis): OrderUnit['finishing'] {
+  return features.flatMap(({ id, kind, rule, needle }): OrderUnit['finishing'][number][] => {
+    if (kind === 'sculpting' || kind === 'hair')
+      return [{ do: kind === 'hair' ? 'attach' : 'sculpt', about: id, stitches: 0 }];
+    const isPressed = (kind === 'eyes' || kind === 'nose') && !rule.embroidered;
+    return needle || isPressed || kind === 'key ring' ? [] : [{ do: 'attach', about: id, stitches: 0 }];
+  });
+}
+
+function orderUnits(
+  parts: readonly PartAnalysis[],
+  { joins, units: named }: ToyAnalysis['joined'],
+): OrderUnit[] {
+  return parts.flatMap((part) => {
+    const { source, fabric, stops } = part;
+    return Array.from({ length: source.make }, (_, i): OrderUnit => {
+      const unit = i + 1;
+      const known = named.find((one) => one.part === source.id && one.unit === unit);
+      return {
+        part: source.id,
+        unit,
+        name: known?.name ?? source.name.toLowerCase(),
+        labels: [...fabric.label],
+        counts: Array.from({ length: fabric.rounds }, (_round, round) => roundCount(fabric, round + 1)),
+        stops: stops.stops,
+        needs: needsOf(part, unit, joins, parts),
+        finishing: finishingOf(part),
+      };
+    });
+  });
+}
+
+/** Most units that an order is made for: beyond that no toy goes. */
+const mostUnits = 400;
+
+/** The order in which a whole toy is made. */
+export function planToy(parts: readonly PartAnalysis[], joined: ToyAnalysis['joined']): Order {
+  const units = orderUnits(parts, joined).slice(0, mostUnits);
+  const sewings = joined.joins.flatMap((join): Sewing[] => {
+    const isSewn = join.kind !== 'no-sew' && join.kind !== 'worked-on';
+    const onto = parts.find(({ source }) => source.id === join.on.part)?.source.name.toLowerCase() ?? '';
+    return isSewn ? [{ unit: keyOf(join.unit), onto, stitches: join.path?.length ?? 0 }] : [];
+  });
+  return orderOf(units, sewings);
+}
+
+/** Parts that wait for each other. */
+export function cycleProblems({ cycles }: Order, parts: readonly PartAnalysis[]): Problem[] {
+  return cycles.map((names) => {
+    const waits = names.map((name, i) => `the ${name} waits for the ${names[(i + 1) % names.length]}`);
+    const [first] = parts;
+    return {
+      code: 'order-cycle',
+      severity: 'error',
+      part: first?.source.name ?? '',
+      partId: first?.source.id,
+      line: first?.source.line,
+      message:
+        `${waits.join(', ')}: none of them can be finished first. Sew one of them on instead of working it in.`.replace(
+          /^t/,
+          'T',
+        ),
+      suggestions: [],
+    };
+  });
+}
