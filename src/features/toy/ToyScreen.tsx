@@ -124,7 +124,7 @@ export function ToyScreen() {
 const isToSettle = ({ severity }: Problem) => severity !== 'info';
 
 /** The pages of a toy. */
-export function ToyTabs({ chosen }: { chosen: 'parts' | 'together' | 'yarn' | 'sheet' }) {
+export function ToyTabs({ chosen }: { chosen: 'parts' | 'together' | 'make' | 'yarn' | 'sheet' }) {
   const router = useRouter();
   const { editor, analysis } = useToy();
   const asked = analysis.joined.joins.filter(({ problems }) => problems.some(isToSettle)).length;
@@ -136,6 +136,7 @@ export function ToyTabs({ chosen }: { chosen: 'parts' | 'together' | 'yarn' | 's
         [
           { key: 'parts', label: 'Parts' },
           { key: 'together', label: 'Together', mark },
+          { key: 'make', label: 'Make' },
           { key: 'yarn', label: 'Yarn' },
           { key: 'sheet', label: 'Sheet' },
         ] as const

@@ -1,0 +1,2 @@
+export { MakeScreen as default } from '../../../src/features/make/MakeScreen';
+export { BrokenToyPage as ErrorBoundary } from '../../../src/features/BrokenPage';

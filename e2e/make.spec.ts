@@ -1,0 +1,120 @@
+import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible } from './helpers';
+
+const pattern = `Toy: Pondside mouse
+Head
+R1: 6 sc in magic ring [6]
+R2: inc x 6 [12]
+R3: (sc, inc) x 6 [18]
+R4-R6: sc around [18]
+Insert 7 mm safety eyes between R4 and R5, 4 stitches showing.
+R7: (sc, dec) x 6 [12]
+R8: dec x 6 [6]
+
+Ear (make 2)
+R1: 5 sc in magic ring [5]
+R2: inc x 5 [10]
+Do not stuff.
+Sew the ears to the head on round 3, one on each side.
+`;
+
+async function bring(page: Page) {
+  await page.goto('/new');
+  await page.getByRole('textbox').first().fill(pattern);
+  await page.getByRole('button', { name: /shelf/i }).last().click();
+  await page.getByRole('tab', { name: /^Make/ }).click();
+}
+const next = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).first().click();
+
+test('a small toy is made by taps: repeats, a reload, a skipped stop, two rounds more, the ears, a seam', async ({
+  page,
+}) => {
+  await bring(page);
+  await expect(page.getByRole('list', { name: 'Order of work' })).toContainText('Seat the eyes');
+  await expectAccessible(page);
+  await next(page, 'Begin making');
+  await expect(page.getByRole('img', { name: 'Round 1 of 8' })).toBeVisible();
+  await next(page, 'Round 1 done');
+  await next(page, 'Round 2 done');
+  await expect(page.getByRole('img', { name: 'Repeat 1 of 6' })).toBeVisible();
+  for (let i = 0; i < 3; i += 1) await next(page, 'Repeat done');
+  await expectAccessible(page);
+
+  // In the middle of a repeat the phone is switched off.
+  await next(page, 'Beside the work');
+  await page.getByRole('radio', { name: 'A stitch' }).click();
+  await expect(
+    page.getByText(/You are in the very first round|From the start on you find 2 whole rounds/),
+  ).toBeVisible();
+  await expectAccessible(page);
+  await next(page, 'Back to the work');
+  await next(page, 'Stitch done');
+  await expect(page.getByRole('img', { name: 'Stitch 11 of 18' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('img', { name: 'Stitch 11 of 18' })).toBeVisible();
+  await next(page, 'One step back');
+  await expect(page.getByRole('img', { name: 'Stitch 10 of 18' })).toBeVisible();
+
+  await next(page, 'Beside the work');
+  await page.getByRole('radio', { name: 'A round' }).click();
+  await next(page, 'Back to the work');
+  for (const round of [3, 4, 5]) await next(page, `Round ${round} done`);
+
+  // Two rounds more than the pattern has, for this toy only: the eyes' place follows.
+  await next(page, 'Beside the work');
+  await next(page, 'Rounds more: more');
+  await expect(page.getByRole('list', { name: 'What that changes' })).toContainText('Head');
+  await next(page, 'For this toy only');
+  await expect(page.getByRole('img', { name: 'Round 6 of 10' })).toBeVisible();
+  for (const round of [6, 7, 8]) await next(page, `Round ${round} done`);
+
+  // The stop holds her: not ticked, so it asks why.
+  await expect(page.getByRole('checkbox', { name: 'Seat the eyes' })).toBeVisible();
+  await expect(page.getByText(/Between round 4 and 5|between round 4 and 5/i).first()).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('checkbox', { name: 'Seat the eyes' }).click();
+  await next(page, 'Go on');
+  await page.getByRole('radio', { name: 'Later, from outside' }).click();
+  await expect(page.getByRole('img', { name: 'Round 9 of 10' })).toBeVisible();
+  await next(page, 'Round 9 done');
+  await page.getByRole('checkbox').first().click();
+  await next(page, 'Go on');
+  await next(page, 'Round 10 done');
+  await page.getByRole('checkbox').first().click();
+  await next(page, 'Go on');
+
+  // Both ears, by the keyboard.
+  await expect(page.getByRole('heading', { name: 'Left ear' })).toBeVisible();
+  await page.keyboard.press('Space');
+  await page.keyboard.press('Space');
+  await page.getByRole('checkbox').first().click();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('heading', { name: 'Right ear' })).toBeVisible();
+  await page.keyboard.press('Backspace');
+  await expect(page.getByRole('heading', { name: 'Left ear' })).toBeVisible();
+});
+
+test('kept by the tap: closed without a word, it goes on at the same stitch; two tabs are told of each other', async ({
+  page,
+  context,
+}) => {
+  await bring(page);
+  await next(page, 'Begin making');
+  await next(page, 'Round 1 done');
+  await next(page, 'Round 2 done');
+  await next(page, 'Repeat done');
+  const address = page.url();
+  const other = await context.newPage();
+  await other.goto(address);
+  await expect(other.getByRole('img', { name: 'Repeat 2 of 6' })).toBeVisible();
+  await next(other, 'Repeat done');
+  await expect(other.getByRole('img', { name: 'Repeat 3 of 6' })).toBeVisible();
+  await next(page, 'Repeat done');
+  await expect(page.getByText('has moved on there')).toBeVisible();
+  await next(page, 'Show where it is');
+  await expect(page.getByRole('img', { name: 'Repeat 3 of 6' })).toBeVisible();
+  await next(page, 'Repeat done');
+  await page.close();
+  await other.reload();
+  await expect(other.getByRole('img', { name: 'Repeat 4 of 6' })).toBeVisible();
+});

@@ -1,0 +1,263 @@
+import Joi from 'joi';
+import { afterRepeat } from './moves';
+import { movesOfTask, taskName, type Task } from './tasks';
+
+/** What a tap stands for. */
+export type TapFor = 'stitch' | 'repeat' | 'round';
+
+/** One making of a toy, or of several alike. */
+export interface Run {
+  id: string;
+  /** the toy it was begun from */
+  toy: string;
+  name: string;
+  /** its own copy of the text, as it was begun: later edits of the toy never move her place */
+  text: string;
+  copies: number;
+  started: string;
+}
+
+/** Where she is. */
+export interface Place {
+  /** which copy, from 0 */
+  copy: number;
+  task: number;
+  /** taps done in the task */
+  move: number;
+}
+
+/** Something that happened while making; the progress is what they come to. */
+export type RunEvent = { at: number } & (
+  | { kind: 'on'; by: TapFor }
+  | { kind: 'back' }
+  | { kind: 'goto'; place: Place }
+  /** an act of a stop, done or not after all */
+  | { kind: 'tick'; act: number; done: boolean }
+  /** gone on from a stop with acts left */
+  | { kind: 'skip'; why: string }
+  /** so many stitches there really were in the round just worked */
+  | { kind: 'counted'; stitches: number }
+  | { kind: 'note'; text: string }
+  /** the run's own text is another from here on, with the place in it */
+  | { kind: 'text'; text: string; why: string; place: Place }
+  | { kind: 'pause' }
+);
+
+const placeSchema = Joi.object({
+  copy: Joi.number().integer().min(0).max(999).required(),
+  task: Joi.number().integer().min(0).max(999_999).required(),
+  move: Joi.number().integer().min(0).max(999_999).required(),
+});
+const at = Joi.number().min(0).required();
+const kindOf = (kind: string, keys: Joi.PartialSchemaMap) =>
+  Joi.object({ at, kind: Joi.valid(kind).required(), ...keys });
+
+/** What may be kept as an event. */
+export const eventSchema = Joi.alternatives<RunEvent>(
+  kindOf('on', { by: Joi.valid('stitch', 'repeat', 'round').required() }),
+  kindOf('back', {}),
+  kindOf('goto', { place: placeSchema.required() }),
+  kindOf('tick', { act: Joi.number().integer().min(0).max(999).required(), done: Joi.boolean().required() }),
+  kindOf('skip', { why: Joi.string().allow('').max(200).required() }),
+  kindOf('counted', { stitches: Joi.number().integer().min(0).max(9_999).required() }),
+  kindOf('note', { text: Joi.string().max(2_000).required() }),
+  kindOf('text', {
+    text: Joi.string().allow('').max(200_000).required(),
+    why: Joi.string().max(200).required(),
+    place: placeSchema.required(),
+  }),
+  kindOf('pause', {}),
+);
+
+/** Something she wrote down or that went otherwise than planned. */
+export interface LogEntry {
+  at: number;
+  task: string;
+  copy: number;
+  text: string;
+}
+
+/** What the events of a run come to. */
+export interface Progress {
+  text: string;
+  place: Place;
+  /** acts ticked at the stop she is at */
+  ticked: ReadonlySet<number>;
+  log: LogEntry[];
+  /** minutes at work, pauses left out */
+  minutes: number;
+  /** stitches tapped along in that time, for her pace */
+  stitches: number;
+  lastAt: number;
+  finished: boolean;
+}
+
+/** A break longer than this is no working time. */
+const longestGap = 5 * 60_000;
+/** Places remembered for stepping back. */
+const backKept = 100_000;
+
+/** How the tasks of a text are found; the caller keeps them by text. */
+export type TasksOf = (text: string) => readonly Task[];
+
+/** A run while its events are taken in one after the other. */
+export class Making {
+  private text: string;
+  private tasks: readonly Task[];
+  private place: Place = { copy: 0, task: 0, move: 0 };
+  private ticked = new Set<number>();
+  private finished = false;
+  private minutes = 0;
+  private stitches = 0;
+  private lastAt: number;
+  private readonly log: LogEntry[] = [];
+  private readonly before: Place[] = [];
+
+  constructor(
+    private readonly run: Run,
+    private readonly tasksOf: TasksOf,
+  ) {
+    this.text = run.text;
+    this.tasks = tasksOf(run.text);
+    this.lastAt = Date.parse(run.started) || 0;
+  }
+
+  /** Where the events so far have led; a new object each time. */
+  progress(): Progress {
+    const { text, place, log, minutes, stitches, lastAt, finished } = this;
+    return { text, place, ticked: new Set(this.ticked), log: [...log], minutes, stitches, lastAt, finished };
+  }
+
+  /** Takes in one more event. */
+  apply(event: RunEvent): void {
+    const gap = event.at - this.lastAt;
+    if (gap > 0 && gap <= longestGap && event.kind !== 'pause') this.minutes += gap / 60_000;
+    this.lastAt = Math.max(this.lastAt, event.at);
+    switch (event.kind) {
+      case 'on':
+        this.on(event.by);
+        break;
+      case 'back':
+        this.back();
+        break;
+      case 'goto':
+        this.remember();
+        this.move(event.place);
+        break;
+      case 'tick':
+        if (event.done) this.ticked.add(event.act);
+        else this.ticked.delete(event.act);
+        break;
+      case 'skip':
+        this.write(event.at, `Went on without: ${this.leftOver().join(', ')}. ${event.why}`.trim());
+        this.remember();
+        this.nextTask();
+        break;
+      case 'counted':
+        this.write(event.at, `Counted ${event.stitches} stitches.`);
+        break;
+      case 'note':
+        this.write(event.at, event.text);
+        break;
+      case 'text':
+        this.text = event.text;
+        this.tasks = this.tasksOf(event.text);
+        this.write(event.at, event.why);
+        this.before.length = 0;
+        this.move(event.place);
+        break;
+      case 'pause':
+        break;
+    }
+  }
+
+  private write(when: number, text: string): void {
+    const task = this.tasks[this.place.task];
+    this.log.push({ at: when, task: task ? taskName(task) : '', copy: this.place.copy, text });
+  }
+
+  /** Acts of the stop that are not ticked, by their titles. */
+  private leftOver(): string[] {
+    const task = this.tasks[this.place.task];
+    return task?.kind === 'stop' ? task.titles.filter((_, i) => !this.ticked.has(i)) : [];
+  }
+
+  private remember(): void {
+    this.before.push(this.place);
+    if (this.before.length > backKept) this.before.shift();
+  }
+
+  private move(place: Place): void {
+    const task = Math.min(place.task, Math.max(0, this.tasks.length - 1));
+    const most = this.tasks[task] ? movesOfTask(this.tasks[task]) : 0;
+    this.place = { copy: Math.min(place.copy, this.run.copies - 1), task, move: Math.min(place.move, most) };
+    this.ticked = new Set();
+    this.finished = false;
+  }
+
+  private on(by: TapFor): void {
+    const task = this.tasks[this.place.task];
+    if (!task || this.finished) return;
+    this.remember();
+    const { move } = this.place;
+    const most = movesOfTask(task);
+    if (task.kind !== 'round') {
+      const next = task.kind === 'stop' ? most : move + 1;
+      if (next >= most) this.nextTask();
+      else this.place = { ...this.place, move: next };
+      return;
+    }
+    const next = by === 'stitch' ? move + 1 : by === 'repeat' ? afterRepeat(task.moves, move) : most;
+    this.stitches += next - move;
+    if (next >= most) this.nextTask();
+    else this.place = { ...this.place, move: next };
+  }
+
+  private back(): void {
+    const last = this.before.pop();
+    if (!last) return;
+    const task = this.tasks[last.task];
+    const sameRound =
+      task?.kind === 'round' && last.task === this.place.task && last.copy === this.place.copy;
+    if (sameRound) this.stitches = Math.max(0, this.stitches - (this.place.move - last.move));
+    this.place = last;
+    this.ticked = new Set();
+    this.finished = false;
+  }
+
+  private nextTask(): void {
+    this.ticked = new Set();
+    const { copy, task } = this.place;
+    if (task + 1 < this.tasks.length) this.place = { copy, task: task + 1, move: 0 };
+    else if (copy + 1 < this.run.copies) this.place = { copy: copy + 1, task: 0, move: 0 };
+    else this.finished = true;
+  }
+}
+
+/**
+ * What the events of a run come to, in their order.
+ *
+ * @param tasksOf the tasks of a text; asked once for each text the run has had
+ */
+export function foldRun(run: Run, events: Iterable<RunEvent>, tasksOf: TasksOf): Progress {
+  const making = new Making(run, tasksOf);
+  for (const event of events) making.apply(event);
+  return making.progress();
+}
+
+/** The place in a changed text that is the one she was at: the same task by its name, else the nearest before it. */
+export function placeAfterChange(place: Place, before: readonly Task[], after: readonly Task[]): Place {
+  const names = new Map(after.map((task, i) => [taskName(task), i]));
+  for (let task = place.task; task >= 0; task -= 1) {
+    const old = before[task];
+    const found = old ? names.get(taskName(old)) : undefined;
+    if (found === undefined) continue;
+    const isSame = task === place.task;
+    return {
+      copy: place.copy,
+      task: isSame ? found : Math.min(found + 1, after.length - 1),
+      move: isSame ? place.move : 0,
+    };
+  }
+  return { ...place, task: 0, move: 0 };
+}

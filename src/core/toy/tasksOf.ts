@@ -1,0 +1,195 @@
+import type { RoundSource } from '../notation/pattern';
+import { joinDirections } from '../join/directions';
+import { eyeAddress, eyeDirections, featureWords } from '../place/words/directions';
+import { markerPlan, markWords } from '../place/words/markerPlan';
+import { movesOf } from '../make/moves';
+import type { Task, TaskUnit } from '../make/tasks';
+import type { Step } from '../plan/order';
+import { frameOfPart } from './analyse';
+import type { PartAnalysis, ToyAnalysis } from './analysis';
+import { joinPart } from './joinAll';
+import { memoise } from './memoise';
+import { unitName } from './orderWords';
+import { actTitle, bulksOf } from './sheet/stopWords';
+
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
+/** A round in the maker's words, without its number and its total. */
+export function wordsOfRound({ text, work }: RoundSource): string {
+  const body = text.slice(work.label?.span.to ?? 0);
+  const cut = work.total
+    ? body.slice(0, Math.max(0, work.total.span.from - (work.label?.span.to ?? 0)))
+    : body;
+  const trimmed = cut
+    .replace(/^[\s:.)\-–]+/, '')
+    .replace(/[\s[({=→]+$/, '')
+    .trim();
+  return trimmed || body.trim();
+}
+
+/** What else happens in a round, by its index from 1. */
+function asidesOf(part: PartAnalysis): Map<number, string[]> {
+  const { fabric, features } = part;
+  const asides = new Map<number, string[]>();
+  const put = (round: number, words: string) => asides.set(round, [...(asides.get(round) ?? []), words]);
+  for (const { round, marks } of markerPlan(fabric, features))
+    put(round, `A marker into ${markWords(marks)}.`);
+  for (let round = 2; round <= fabric.rounds; round += 1) {
+    const [first, before] = [fabric.offset[round - 1] ?? 0, (fabric.offset[round - 1] ?? 1) - 1];
+    const isNew = fabric.colour[first] !== fabric.colour[before];
+    const name = fabric.palette[fabric.colour[first] ?? 0];
+    if (isNew && name)
+      put(round - 1, `The last stitch is finished with ${name}: draw the new colour through its last loops.`);
+  }
+  return asides;
+}
+
+interface RoundParts {
+  round: RoundSource;
+  words: string;
+  worked: number;
+  asides: string[];
+}
+
+/** The rounds of a part with all that is said of them, by index. */
+const roundsOf = memoise((part: PartAnalysis): RoundParts[] => {
+  const asides = asidesOf(part);
+  return part.source.rounds.map((round, i) => ({
+    round,
+    words: wordsOfRound(round),
+    worked: part.checks[i]?.worked ?? 0,
+    asides: asides.get(i + 1) ?? [],
+  }));
+});
+
+const movesOfRounds = memoise((part: PartAnalysis) =>
+  roundsOf(part).map(({ round, words, worked }) => movesOf(round, words, worked)),
+);
+
+/** What is worked into a round, stitch by stitch. */
+function ledgerOf({ joined, parts }: ToyAnalysis, { part, unit }: TaskUnit, label: number): string[] {
+  const join = joined.joins.find(
+    ({ kind, on, round, ledger }) =>
+      kind === 'no-sew' && ledger && on.part === part && on.unit === unit && round === label,
+  );
+  if (!join) return [];
+  return joinDirections(
+    join,
+    joined,
+    parts.map((one) => joinPart(one)),
+  ).lines;
+}
+
+function roundTasks(toy: ToyAnalysis, part: PartAnalysis, unit: TaskUnit, { from, to }: Step): Task[] {
+  const rounds = roundsOf(part);
+  const moves = movesOfRounds(part);
+  const labels = [...part.fabric.label];
+  const [first, last] = [labels.indexOf(from ?? 0), labels.lastIndexOf(to ?? 0)];
+  return rounds.slice(Math.max(0, first), last + 1).map(({ round, words, asides }, i): Task => {
+    const index = Math.max(0, first) + i;
+    return {
+      kind: 'round',
+      unit,
+      round: index + 1,
+      label: round.number,
+      rounds: rounds.length,
+      row: round.row,
+      words,
+      moves: moves[index] ?? movesOf(round, words, 0),
+      asides: [...ledgerOf(toy, unit, round.number), ...asides],
+    };
+  });
+}
+
+function finishTask(toy: ToyAnalysis, unit: TaskUnit, step: Step): Task {
+  const title =
+    step.do === 'sew'
+      ? `Sew it onto the ${step.about}`
+      : step.do === 'attach'
+        ? `Sew on the ${step.about}`
+        : step.do === 'sculpt'
+          ? 'Sculpt with the long needle'
+          : 'Check the whole toy';
+  if (step.do === 'check')
+    return {
+      kind: 'finish',
+      unit: { ...unit, name: 'The toy' },
+      title,
+      steps: [
+        'Tug every eye, nose and button hard.',
+        'Tug every part that is joined, each way.',
+        'Look from the front, both sides and the back: level, even, turned alike.',
+        'Feel for ends and for holes a finger finds.',
+      ],
+    };
+  const join = toy.joined.joins.find((one) => one.unit.part === unit.part && one.unit.unit === unit.unit);
+  if (step.do !== 'sew' || !join) return { kind: 'finish', unit, title, steps: [] };
+  const { address, pins, path } = joinDirections(
+    join,
+    toy.joined,
+    toy.parts.map((one) => joinPart(one)),
+  );
+  return {
+    kind: 'finish',
+    unit,
+    title,
+    steps: [
+      address,
+      ...(pins.length > 0 ? [`Pins first. ${pins.join('; ')}`] : []),
+      ...path.map((line) => `Edge stitch ${line}`),
+      'Look from the front before you fasten the thread. Then knot, go through the seam once more, bury the end.',
+    ],
+  };
+}
+
+/** Where a feature goes, as it is counted on the piece. */
+function placeWords(part: PartAnalysis, id: string | null): string[] {
+  const feature = part.features.find((one) => one.id === id);
+  if (!feature) return [];
+  if (feature === part.eyes) {
+    const { gap, holes, showing } = eyeAddress(part.form, feature);
+    const { count, check } = eyeDirections(part.form, feature);
+    return [`${capital(gap)}, ${holes}; ${showing}`, count, check];
+  }
+  const { address, count, there, needle } = featureWords(feature, frameOfPart(part), part.eyes);
+  return [capital(address), count, there, ...needle].filter(Boolean);
+}
+
+/** Everything there is to do on a toy, in order: a round, a stop, a seam after the other. */
+export const tasksOf = memoise((toy: ToyAnalysis): Task[] => {
+  const tasks: Task[] = [];
+  for (const step of toy.order.steps) {
+    const part = toy.parts.find(({ source }) => source.id === step.part);
+    if (!part) continue;
+    const name = unitName(toy, step.part, step.unit);
+    const unit: TaskUnit = { part: step.part, unit: step.unit, name, of: part.source.make };
+    if (step.do === 'work') {
+      tasks.push(...roundTasks(toy, part, unit, step));
+      continue;
+    }
+    if (step.from === null) {
+      tasks.push(finishTask(toy, unit, step));
+      continue;
+    }
+    const stop = part.stops.stops.find(({ after }) => after === step.from);
+    const last = tasks.at(-1);
+    const isSame =
+      last?.kind === 'stop' &&
+      last.after === step.from &&
+      last.unit.part === unit.part &&
+      last.unit.unit === unit.unit;
+    if (!stop || isSame) continue;
+    const bulks = bulksOf(part.stops);
+    tasks.push({
+      kind: 'stop',
+      unit,
+      after: stop.after,
+      latest: stop.latest,
+      openingMm: stop.openingMm,
+      acts: stop.acts,
+      titles: stop.acts.map((act) => actTitle(act, bulks)),
+      places: stop.acts.map((act) => placeWords(part, act.feature)),
+    });
+  }
+  return tasks;
+});

@@ -1,0 +1,69 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useMemo } from 'react';
+import { analyseToy } from '../core/toy/analyse';
+import { tasksOf } from '../core/toy/tasksOf';
+import type { Run } from '../core/make/run';
+import { createMakingRun, type MakingRun } from './makingRun';
+import { runs } from './runs';
+import { newId } from './shelf';
+
+const runsKey = (toy: string) => ['runs', toy] as const;
+const runKey = (id: string) => ['run', id] as const;
+
+/** The tasks of a text. What mends its slips is of no use while it is made. */
+export const tasksOfText = (text: string) => tasksOf(analyseToy(text, { searches: false }));
+
+/** The runs of a toy, and how one is begun or taken away. */
+export function useRuns(toy: string) {
+  const client = useQueryClient();
+  const { data, error, refetch } = useQuery({
+    queryKey: runsKey(toy),
+    queryFn: () => runs.of(toy),
+    retry: false,
+  });
+  const changed = () => client.invalidateQueries({ queryKey: runsKey(toy) });
+  const begin = useMutation({
+    mutationFn: async ({ name, text, copies }: Pick<Run, 'name' | 'text' | 'copies'>) => {
+      const run: Run = { id: newId(), toy, name, text, copies, started: new Date().toISOString() };
+      await runs.begin(run);
+      return run;
+    },
+    onSuccess: changed,
+  });
+  const remove = useMutation({ mutationFn: (id: string) => runs.remove(id), onSuccess: changed });
+  return { runs: data ?? null, error, retry: () => void refetch(), begin, remove };
+}
+
+/** Runs opened so far, so that the next to open one waits until its last tap is kept. */
+const opened = new Map<string, MakingRun>();
+
+async function openRun(id: string) {
+  await opened.get(id)?.settled();
+  return runs.read(id);
+}
+
+/** A run opened to be made; undefined while it is read, null where there is none. */
+export function useMakingRun(id: string | null): {
+  making: MakingRun | null | undefined;
+  error: Error | null;
+  reopen: () => void;
+} {
+  const { data, error, refetch } = useQuery({
+    queryKey: runKey(id ?? ''),
+    queryFn: () => openRun(id ?? ''),
+    enabled: id !== null,
+    // What is shown comes from the taps; what is kept is read when it is opened, and when she asks.
+    staleTime: Infinity,
+    gcTime: 0,
+    retry: false,
+    structuralSharing: false,
+  });
+  const making = useMemo(
+    () => (data === undefined ? undefined : data === null ? null : createMakingRun(data, tasksOfText)),
+    [data],
+  );
+  useEffect(() => {
+    if (making) opened.set(making.run.id, making);
+  }, [making]);
+  return { making, error, reopen: () => void refetch() };
+}

@@ -1,0 +1,204 @@
+import { useState } from 'react';
+import { View } from '@tamagui/core';
+import type { Progress, TapFor } from '../../core/make/run';
+import type { Task } from '../../core/make/tasks';
+import { whereWasI } from '../../core/make/whereWasI';
+import { analyseToy } from '../../core/toy/analyse';
+import { useMakeHabits } from '../../data/makeHabits';
+import type { Happening } from '../../data/makingRun';
+import { OneOf } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { Card } from '../../ui/layout';
+import { NumberStep } from '../../ui/NumberStep';
+import { Press } from '../../ui/Press';
+import { Body, Quiet, Title } from '../../ui/text';
+import { MoreRounds } from './MoreRounds';
+
+type RoundTask = Extract<Task, { kind: 'round' }>;
+
+interface MakeMoreProps {
+  progress: Progress;
+  tasks: readonly Task[];
+  happen: (what: Happening) => void;
+  onClose: () => void;
+}
+
+const taps: readonly (readonly [TapFor, string])[] = [
+  ['stitch', 'A stitch'],
+  ['repeat', 'A repeat'],
+  ['round', 'A round'],
+];
+
+const Heading = ({ children }: { children: string }) => (
+  <Title render="h2" margin={0} fontSize="$4" lineHeight="$4">
+    {children}
+  </Title>
+);
+
+/** How to find the place on the piece itself. */
+function WhereWasI({ task, text }: { task: Task; text: string }) {
+  const part = analyseToy(text, { searches: false }).parts.find(({ source }) => source.id === task.unit.part);
+  if (task.kind !== 'round' || !part) return null;
+  return (
+    <Card gap="$2">
+      <Heading>Where was I?</Heading>
+      {whereWasI(part.fabric, task.round).map((line) => (
+        <Body key={line}>{line}</Body>
+      ))}
+    </Card>
+  );
+}
+
+/** Going to another round or unit: what is tapped along starts there. */
+function GoTo({ tasks, progress, happen, onClose }: MakeMoreProps) {
+  const { place } = progress;
+  const task = tasks[place.task];
+  const units = tasks.flatMap(({ unit }, i) =>
+    i === 0 || tasks[i - 1]?.unit !== unit ? [{ unit, at: i }] : [],
+  );
+  const first = units.filter(({ unit }, i) => units.findIndex((one) => one.unit.name === unit.name) === i);
+  const rounds = tasks.flatMap((one, i) =>
+    one.kind === 'round' && one.unit.name === task?.unit.name ? [{ label: one.label, at: i }] : [],
+  );
+  const [round, setRound] = useState(task?.kind === 'round' ? task.label : 1);
+  const go = (at: number) => {
+    happen({ kind: 'goto', place: { copy: place.copy, task: at, move: 0 } });
+    onClose();
+  };
+  const wanted = rounds.find(({ label }) => label === round);
+  return (
+    <Card gap="$3">
+      <Heading>Go to</Heading>
+      {rounds.length > 1 ? (
+        <View gap="$2">
+          <NumberStep
+            label="Round"
+            unit={`of ${rounds.length}`}
+            value={round}
+            step={1}
+            least={rounds[0]?.label ?? 1}
+            most={rounds.at(-1)?.label ?? 1}
+            onChange={setRound}
+          />
+          <Press
+            label={`Go to the beginning of round ${round}`}
+            disabled={!wanted}
+            onPress={() => wanted && go(wanted.at)}
+          />
+        </View>
+      ) : null}
+      <View flexDirection="row" flexWrap="wrap" gap="$2">
+        {first.map(({ unit, at }) => (
+          <Press key={`${unit.name} ${at}`} label={unit.name} onPress={() => go(at)} />
+        ))}
+      </View>
+    </Card>
+  );
+}
+
+/** How taps count, and what else she is told by. */
+function Habits() {
+  const { habits, change } = useMakeHabits();
+  const switches = [
+    ['Say it aloud', 'speaks'],
+    ['Let me feel it', 'buzzes'],
+    ['Keep the screen on', 'awake'],
+  ] as const;
+  return (
+    <Card gap="$3">
+      <OneOf label="A tap is" options={taps} chosen={habits.by} onChoose={(by) => change({ by })} />
+      <View flexDirection="row" flexWrap="wrap" gap="$2">
+        {switches.map(([label, key]) => (
+          <Press
+            key={key}
+            role="switch"
+            label={label}
+            chosen={habits[key]}
+            onPress={() => change({ [key]: !habits[key] })}
+          />
+        ))}
+      </View>
+      <Quiet>
+        The screen stays on, and the phone can be felt, only where the browser lets a page do so: over a safe
+        address (https), or on this machine.
+      </Quiet>
+    </Card>
+  );
+}
+
+/** The stitches there really are, and rounds worked more often than the pattern says. */
+function Otherwise({ task, progress, happen, onClose }: MakeMoreProps & { task: RoundTask }) {
+  const { stitches } = task.moves;
+  const [counted, setCounted] = useState(stitches);
+  const off = Math.abs(counted - stitches);
+  return (
+    <Card gap="$3">
+      <Heading>It went otherwise</Heading>
+      <NumberStep
+        label={`Stitches I count in round ${task.label}`}
+        unit="stitches"
+        value={counted}
+        step={1}
+        least={0}
+        most={999}
+        onChange={setCounted}
+      />
+      <Press
+        label="Write that down"
+        onPress={() => {
+          happen({ kind: 'counted', stitches: counted });
+          onClose();
+        }}
+      />
+      {off === 0 ? null : (
+        <Body>
+          The pattern has {stitches}: {off} {counted > stitches ? 'too many' : 'missing'}. What goes by stitch
+          numbers on this round and above shifts; open the round up, or add or take one where it doesn’t show,
+          at the back.
+        </Body>
+      )}
+      <MoreRounds task={task} place={progress.place} text={progress.text} happen={happen} onDone={onClose} />
+    </Card>
+  );
+}
+
+/** Notes she writes, and everything that was written down so far. */
+function Log({ progress, happen, onClose }: MakeMoreProps) {
+  const [note, setNote] = useState('');
+  const keep = () => {
+    happen({ kind: 'note', text: note.trim() });
+    onClose();
+  };
+  return (
+    <Card gap="$3">
+      <Field label="A note" value={note} onChange={setNote} />
+      <Press label="Keep the note" disabled={note.trim() === ''} onPress={keep} />
+      {progress.log.length > 0 ? (
+        <View gap="$2" role="list" aria-label="Log">
+          {[...progress.log].reverse().map(({ at, text }) => (
+            <Body key={`${at} ${text}`} role="listitem">
+              {new Date(at).toLocaleDateString()}: {text}
+            </Body>
+          ))}
+        </View>
+      ) : null}
+    </Card>
+  );
+}
+
+/** Everything beside the next number: how taps count, the place on the piece, notes, what went otherwise. */
+export function MakeMore(props: MakeMoreProps) {
+  const { progress, tasks, onClose } = props;
+  const task = tasks[progress.place.task];
+  if (!task) return null;
+  return (
+    <View gap="$4">
+      <WhereWasI task={task} text={progress.text} />
+      <Habits />
+      <GoTo {...props} />
+      {task.kind === 'round' ? <Otherwise {...props} task={task} /> : null}
+      <Log {...props} />
+      <Press tone="primary" label="Back to the work" onPress={onClose} />
+    </View>
+  );
+}

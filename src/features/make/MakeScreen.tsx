@@ -1,0 +1,174 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from '@tamagui/core';
+import type { Run } from '../../core/make/run';
+import { minutesOfAll } from '../../core/plan/time';
+import { orderWords } from '../../core/toy/orderWords';
+import { nameOfToy } from '../../core/toy/toyCard';
+import { generalCaution } from '../../core/safety/cautions';
+import { useMakingRun, useRuns } from '../../data/useMaking';
+import { useToy } from '../../data/useToy';
+import { Card, Fill } from '../../ui/layout';
+import { Notice } from '../../ui/Notice';
+import { NumberStep } from '../../ui/NumberStep';
+import { Empty, Page } from '../../ui/Page';
+import { Press } from '../../ui/Press';
+import { Body, Quiet, Title } from '../../ui/text';
+import { SaveLine, SaveTrouble } from '../toy/SaveLine';
+import { ToyTabs } from '../toy/ToyScreen';
+import { MakingPage } from './MakingPage';
+
+/** Minutes as a maker says them: `2 hours 40`. */
+export function timeWords(minutes: number): string {
+  const whole = Math.max(1, Math.round(minutes / 5) * 5);
+  const [hours, rest] = [Math.floor(whole / 60), whole % 60];
+  if (hours === 0) return `${whole} minutes`;
+  return `${hours} ${hours === 1 ? 'hour' : 'hours'}${rest > 0 ? ` ${rest}` : ''}`;
+}
+
+/** The order of the whole toy, the steps of one unit together. */
+function OrderOfWork() {
+  const { analysis } = useToy();
+  const groups: { unit: string; lines: string[]; minutes: number; key: string }[] = [];
+  for (const { key, unit, words, minutes } of orderWords(analysis)) {
+    const last = groups.at(-1);
+    if (last?.unit === unit) {
+      last.lines.push(words);
+      last.minutes += minutes;
+    } else groups.push({ key, unit, lines: [words], minutes });
+  }
+  return (
+    <View render="ol" margin={0} padding={0} gap="$2" aria-label="Order of work">
+      {groups.map(({ key, unit, lines, minutes }) => (
+        <View key={key} render="li" style={{ listStyleType: 'none' }}>
+          <Card gap="$1">
+            <View flexDirection="row" justifyContent="space-between" gap="$2">
+              <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">
+                {unit}
+              </Title>
+              <Quiet>{Math.max(1, Math.round(minutes))} min</Quiet>
+            </View>
+            <Body>{lines.join(' · ')}</Body>
+          </Card>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** A run that was begun, to be gone on with. */
+function Begun({ run, onOpen, onDelete }: { run: Run; onOpen: () => void; onDelete: () => void }) {
+  const [isSure, setSure] = useState(false);
+  return (
+    <Card gap="$2">
+      <Body>
+        Begun {new Date(run.started).toLocaleDateString()}
+        {run.copies > 1 ? `, ${run.copies} toys` : ''}
+      </Body>
+      <View flexDirection="row" gap="$2">
+        <Press grow tone="primary" label="Go on making" onPress={onOpen} />
+        <Press
+          tone={isSure ? 'danger' : 'plain'}
+          label={isSure ? 'Delete it for good' : 'Delete'}
+          onPress={() => (isSure ? onDelete() : setSure(true))}
+        />
+      </View>
+    </Card>
+  );
+}
+
+/** How many, how long, and off. */
+function BeginNew({ isFirst, onBegin }: { isFirst: boolean; onBegin: (copies: number) => void }) {
+  const { analysis } = useToy();
+  const [copies, setCopies] = useState(1);
+  const wrong = analysis.problems.filter(({ severity }) => severity === 'error').length;
+  const minutes = minutesOfAll(analysis.order.steps);
+  return (
+    <Card gap="$3">
+      <NumberStep
+        label="How many toys"
+        unit={copies === 1 ? 'toy' : 'toys'}
+        value={copies}
+        step={1}
+        least={1}
+        most={200}
+        onChange={(value) => setCopies(Math.round(value))}
+      />
+      <Body>
+        About {timeWords(minutes * copies)} of work at a usual pace
+        {copies > 1 ? `, ${timeWords(minutes)} a toy` : ''}.
+      </Body>
+      {wrong > 0 ? (
+        <Notice tone="look">
+          {wrong === 1 ? 'one thing in this pattern does' : `${wrong} things in this pattern do`} not add up
+          yet. Mend it first, or count with care.
+        </Notice>
+      ) : null}
+      <Press tone={isFirst ? 'primary' : 'plain'} label="Begin making" onPress={() => onBegin(copies)} />
+    </Card>
+  );
+}
+
+function Begin({ onOpen }: { onOpen: (run: string) => void }) {
+  const { analysis, editor, text } = useToy();
+  const { runs, error, retry, begin, remove } = useRuns(editor.id);
+  const hasRounds = analysis.parts.some(({ checks }) => checks.length > 0);
+  const start = (copies: number) =>
+    begin.mutate({ name: nameOfToy(analysis), text, copies }, { onSuccess: (run) => onOpen(run.id) });
+  return (
+    <>
+      {error || begin.error ? (
+        <Notice tone="wrong" live actions={<Press label="Try again" onPress={retry} />}>
+          what is being made can’t be read or kept: this browser’s storage is full or shut.
+        </Notice>
+      ) : null}
+      {(runs ?? []).map((run) => (
+        <Begun key={run.id} run={run} onOpen={() => onOpen(run.id)} onDelete={() => remove.mutate(run.id)} />
+      ))}
+      {hasRounds ? (
+        <>
+          <BeginNew isFirst={!runs || runs.length === 0} onBegin={start} />
+          <Title render="h2" margin={0}>
+            Order of work
+          </Title>
+          <OrderOfWork />
+          <Quiet>{generalCaution}</Quiet>
+        </>
+      ) : (
+        <Empty>Nothing to make yet: write some rounds first.</Empty>
+      )}
+    </>
+  );
+}
+
+/** Making a toy: what was begun, what can be begun, and the order of it all; or the work itself. */
+export function MakeScreen() {
+  const router = useRouter();
+  const { run } = useLocalSearchParams<{ run?: string }>();
+  const { analysis, editor } = useToy();
+  const { making, error, reopen } = useMakingRun(run ?? null);
+  const leave = () => router.replace(`/toy/${editor.id}/make`);
+  if (run && making) return <MakingPage making={making} reopen={reopen} onLeave={leave} />;
+  if (run && (making === null || error))
+    return (
+      <Page title="Not here" back={{ name: 'Back', go: leave }}>
+        <Notice tone="look" actions={<Press label="Try again" onPress={reopen} />}>
+          {error ? 'what was made can’t be read just now.' : 'this is not being made in this browser.'}
+        </Notice>
+      </Page>
+    );
+  if (run) return null;
+  return (
+    <Fill>
+      <Page
+        title="Make"
+        aside={<SaveLine name={nameOfToy(analysis)} />}
+        back={{ name: 'Back to the shelf', go: () => router.replace('/') }}
+      >
+        <SaveTrouble />
+        <Begin onOpen={(id) => router.push(`/toy/${editor.id}/make?run=${id}`)} />
+      </Page>
+      <ToyTabs chosen="make" />
+    </Fill>
+  );
+}

@@ -1,0 +1,225 @@
+import { useState } from 'react';
+import { useStore } from 'zustand';
+import { View } from '@tamagui/core';
+import type { Happening, MakingRun } from '../../data/makingRun';
+import { useMakeHabits } from '../../data/makeHabits';
+import type { Progress, TapFor } from '../../core/make/run';
+import { movesOfTask, type Task } from '../../core/make/tasks';
+import { OneOf } from '../../ui/Choice';
+import { Icon } from '../../ui/Icon';
+import { Notice } from '../../ui/Notice';
+import { Page } from '../../ui/Page';
+import { Press } from '../../ui/Press';
+import { Answer, Body } from '../../ui/text';
+import { FinishNow } from './FinishNow';
+import { MakeMore } from './MakeMore';
+import { aheadOf, RoundNow } from './RoundNow';
+import { buzz, useAwake, useKeys, useSpeaking } from './senses';
+import { StopNow } from './StopNow';
+import { TapBar } from './TapBar';
+
+const reasons = [
+  ['Done already.', 'It is done already'],
+  ['Later, from outside.', 'Later, from outside'],
+  ['Not in this toy.', 'Not in this toy'],
+] as const;
+
+/** What the wide button says. */
+function nextLabel(task: Task, move: number, by: TapFor): string {
+  if (task.kind === 'stop') return 'Go on';
+  if (task.kind === 'finish') return move + 1 >= movesOfTask(task) ? 'Done' : 'Next';
+  const { moves, repeats } = task.moves;
+  const ends = by === 'round' || move + 1 >= moves || (by === 'repeat' && repeats.length <= 1);
+  if (ends) return `${task.row ? 'Row' : 'Round'} ${task.label} done`;
+  return by === 'repeat' ? 'Repeat done' : 'Stitch done';
+}
+
+/** The unit a task is of, and the copy, quietly. */
+function whereWords(task: Task, copy: number, copies: number, minutes: number): string {
+  const unit = task.unit.of > 1 ? `${task.unit.unit} of ${task.unit.of}` : '';
+  const toy = copies > 1 ? `toy ${copy + 1} of ${copies}` : '';
+  const time = minutes >= 1 ? `${Math.round(minutes)} min so far` : '';
+  return [unit, toy, time].filter(Boolean).join(' · ');
+}
+
+interface TroubleProps {
+  trouble: 'storage' | 'elsewhere' | null;
+  making: MakingRun;
+  reopen: () => void;
+}
+
+function Trouble({ trouble, making, reopen }: TroubleProps) {
+  if (trouble === null) return null;
+  return trouble === 'storage' ? (
+    <Notice tone="wrong" live actions={<Press label="Try again" onPress={() => void making.retry()} />}>
+      the last taps are not kept yet: this browser’s storage is full or shut. They stay here as long as this
+      page is open. Make room, then try again.
+    </Notice>
+  ) : (
+    <Notice tone="look" live actions={<Press label="Show where it is" onPress={reopen} />}>
+      this toy is being made in another tab too, and has moved on there. Taps here are not counted until you
+      look.
+    </Notice>
+  );
+}
+
+interface SkippingProps {
+  left: string[];
+  onStay: () => void;
+  happen: (what: Happening) => void;
+}
+
+/** Why she goes on from a stop with acts left. */
+function Skipping({ left, onStay, happen }: SkippingProps) {
+  if (left.length === 0) return null;
+  const skip = (why: string) => {
+    onStay();
+    happen({ kind: 'skip', why });
+  };
+  return (
+    <Notice tone="look" actions={<Press label="Stay here" onPress={onStay} />}>
+      not ticked: {left.join(', ')}. Why go on without?
+      <View paddingTop="$2">
+        <OneOf column unlabelled label="Why go on without?" options={reasons} chosen={null} onChoose={skip} />
+      </View>
+    </Notice>
+  );
+}
+
+interface AllDoneProps {
+  making: MakingRun;
+  progress: Progress;
+  isEmpty: boolean;
+  onBack: () => void;
+}
+
+/** Behind the last task. */
+function AllDone({ making, progress, isEmpty, onBack }: AllDoneProps) {
+  const { copies } = making.run;
+  if (isEmpty) return <Answer>Nothing to make yet: write some rounds first.</Answer>;
+  return (
+    <>
+      <Answer>All done.</Answer>
+      <Body>
+        {copies > 1 ? `${copies} toys` : 'The toy'}, {Math.round(progress.minutes)} minutes by the taps. Tug
+        every part once more before it is given away.
+      </Body>
+      <Press label="One step back" onPress={onBack} />
+    </>
+  );
+}
+
+interface TaskNowProps {
+  making: MakingRun;
+  by: TapFor;
+  happen: (what: Happening) => void;
+}
+
+/** What is to be done now. */
+function TaskNow({ making, by, happen }: TaskNowProps) {
+  const { progress, tasks } = useStore(making.state);
+  const { place, ticked } = progress;
+  const task = tasks[place.task];
+  if (task?.kind === 'round')
+    return <RoundNow task={task} move={place.move} by={by} ahead={aheadOf(tasks, place.task)} />;
+  if (task?.kind === 'stop')
+    return (
+      <StopNow task={task} ticked={ticked} onTick={(act, done) => happen({ kind: 'tick', act, done })} />
+    );
+  return task ? <FinishNow task={task} move={place.move} /> : null;
+}
+
+/** A tap happens, and is felt: where it leads to a stop, differently. */
+function useHappening(making: MakingRun, buzzes: boolean): (what: Happening) => void {
+  return (what) => {
+    making.happen(what);
+    if (!buzzes) return;
+    const { tasks, progress } = making.state.getState();
+    buzz(tasks[progress.place.task]?.kind === 'stop' ? 'stop' : 'tap');
+  };
+}
+
+interface MakingPageProps {
+  making: MakingRun;
+  reopen: () => void;
+  onLeave: () => void;
+}
+
+type Shows = 'work' | 'why' | 'more';
+
+/** What the thumb and the keys do: on, unless something is left to tick; and back. */
+function useTaps(making: MakingRun, by: TapFor, happen: (what: Happening) => void) {
+  const { progress, tasks } = useStore(making.state);
+  const [shows, setShows] = useState<Shows>('work');
+  const task = tasks[progress.place.task];
+  const left = task?.kind === 'stop' ? task.titles.filter((_, i) => !progress.ticked.has(i)) : [];
+  const goOn = () => {
+    if (progress.finished || shows === 'more') return;
+    if (left.length > 0) setShows('why');
+    else happen({ kind: 'on', by });
+  };
+  const goBack = () => {
+    if (shows === 'more') return;
+    setShows('work');
+    happen({ kind: 'back' });
+  };
+  useKeys(goOn, goBack);
+  return { shows, setShows, left, goOn, goBack };
+}
+
+/** The screen that lies on the table: the next number, and a stop before it is too late. */
+export function MakingPage({ making, reopen, onLeave }: MakingPageProps) {
+  const { progress, tasks, trouble: unkept } = useStore(making.state);
+  const { habits } = useMakeHabits();
+  const { place, finished } = progress;
+  const task = tasks[place.task];
+  useAwake(habits.awake && !finished);
+  useSpeaking(finished ? undefined : task, habits.speaks);
+  const happen = useHappening(making, habits.buzzes);
+  const { shows, setShows, left, goOn, goBack } = useTaps(making, habits.by, happen);
+  const leave = { name: 'Leave the work', go: onLeave };
+  const trouble = <Trouble trouble={unkept} making={making} reopen={reopen} />;
+  const toWork = () => setShows('work');
+  if (!task || finished)
+    return (
+      <Page key="end" title={making.run.name} back={leave}>
+        {trouble}
+        <AllDone making={making} progress={progress} isEmpty={!task} onBack={goBack} />
+      </Page>
+    );
+  if (shows === 'more')
+    return (
+      <Page key="beside" title="Beside the work" back={{ name: 'Back to the work', go: toWork }}>
+        <MakeMore progress={progress} tasks={tasks} happen={happen} onClose={toWork} />
+      </Page>
+    );
+  return (
+    <Page
+      // A stop begins at its top, wherever the page before it was scrolled to.
+      key={`${task.kind} ${place.copy} ${task.kind === 'round' ? task.unit.name : place.task}`}
+      title={task.unit.name}
+      aside={whereWords(task, place.copy, making.run.copies, progress.minutes)}
+      back={leave}
+      actions={
+        <Press
+          tone="quiet"
+          name="Beside the work"
+          icon={<Icon name="more" />}
+          onPress={() => setShows('more')}
+        />
+      }
+      foot={
+        <TapBar
+          label={nextLabel(task, place.move, habits.by)}
+          canGoOn={left.length === 0}
+          onNext={goOn}
+          onBack={goBack}
+        />
+      }
+    >
+      {trouble}
+      {shows === 'why' ? <Skipping left={left} onStay={toWork} happen={happen} /> : null}
+      <TaskNow making={making} by={habits.by} happen={happen} />
+    </Page>
+  );
+}
