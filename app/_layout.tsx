@@ -5,7 +5,6 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
 import { useColorScheme } from 'react-native';
-import { GestureHandlerRootView } from 'react-native-gesture-handler';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { TamaguiProvider, View } from '@tamagui/core';
 import { Guard } from '../src/ui/Guard';
@@ -28,17 +27,15 @@ export default function RootLayout() {
     BricolageGrotesque_700Bold,
   });
   return (
-    <GestureHandlerRootView style={{ flex: 1 }}>
-      <SafeAreaProvider>
-        <TamaguiProvider config={config} defaultTheme={scheme}>
-          <QueryClientProvider client={client}>
-            <View flex={1} minHeight={0} backgroundColor="$background">
-              <Pages />
-            </View>
-          </QueryClientProvider>
-        </TamaguiProvider>
-      </SafeAreaProvider>
-    </GestureHandlerRootView>
+    <SafeAreaProvider>
+      <TamaguiProvider config={config} defaultTheme={scheme}>
+        <QueryClientProvider client={client}>
+          <View flex={1} minHeight={0} backgroundColor="$background">
+            <Pages />
+          </View>
+        </QueryClientProvider>
+      </TamaguiProvider>
+    </SafeAreaProvider>
   );
 }
 

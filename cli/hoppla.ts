@@ -1,4 +1,5 @@
 import { parseArgs } from 'node:util';
+import { safetyOf } from '../src/core/toy/safetyOf';
 import type { Firmness } from '../src/core/shape/stuffed';
 import { setToyHeader } from '../src/core/toy/editText';
 import { printable, readText, Refusal } from './files';
@@ -61,7 +62,8 @@ function answer(
   options: Options,
 ): { output: string; wrong: boolean } {
   const toy = analyseToy(withGauge(readText(file), gauge));
-  const wrong = toy.problems.some((problem) => problem.severity === 'error');
+  const isStopped = verb === 'safety' && safetyOf(toy).findings.some(({ severity }) => severity === 'error');
+  const wrong = isStopped || toy.problems.some((problem) => problem.severity === 'error');
   if (options.text) {
     const words = plainVerbs[verb]?.(toy, options) ?? '';
     return { output: printable(several ? `${file}\n${words.trimEnd()}\n` : `${words.trimEnd()}`), wrong };

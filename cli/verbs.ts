@@ -13,6 +13,9 @@ import { eyeAddress, eyeDirections, featureWords } from '../src/core/place/words
 import { eyeColourCheck } from '../src/core/place/words/colourSteps';
 import { landmarkSentences } from '../src/core/place/words/fromThere';
 import { markWords, markerPlan } from '../src/core/place/words/markerPlan';
+import { generalCaution } from '../src/core/safety/cautions';
+import { audienceWords } from '../src/core/safety/audience';
+import { safetyOf } from '../src/core/toy/safetyOf';
 import { minutesOf } from '../src/core/plan/time';
 import { orderWords } from '../src/core/toy/orderWords';
 import { actTitle, bulksOf } from '../src/core/toy/sheet/stopWords';
@@ -138,6 +141,25 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
       stops.impossible.map(({ act, message }) => ({ part: source.name, act, message })),
     ),
   }),
+
+  safety: (toy) => {
+    const { audience, findings } = safetyOf(toy);
+    return {
+      audience,
+      findings: findings.map(({ code, severity, part, feature, message, why, remedy, source }) => ({
+        code,
+        severity,
+        part,
+        feature,
+        message,
+        why,
+        remedy: remedy.words,
+        edits: remedy.edits,
+        source,
+      })),
+      note: generalCaution,
+    };
+  },
 
   sheet: (toy, { format }) => {
     const sheet = buildSheet(toy);
@@ -275,6 +297,18 @@ export const plainVerbs: Record<string, (toy: ToyAnalysis, options: Options) => 
       )
       .join('\n')
       .trim() || 'No stops.',
+  safety: (toy) => {
+    const { audience, findings } = safetyOf(toy);
+    return [
+      audience ? `For: ${audienceWords[audience]}` : 'For: not said',
+      ...findings.flatMap(({ severity, message, remedy, source }) => [
+        `${severity === 'error' ? 'Stops it' : severity === 'warning' ? 'Look' : 'Note'}: ${message}`,
+        `    ${remedy.words} (${source})`,
+      ]),
+      ...(findings.length === 0 ? ['Nothing found by the rules Hoppla knows.'] : []),
+      generalCaution,
+    ].join('\n');
+  },
   sheet: (toy) => sheetText(buildSheet(toy)),
 };
 

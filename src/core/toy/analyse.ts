@@ -19,6 +19,7 @@ import type { PartForm } from '../place/frame/partForm';
 import { eyesOf } from '../place/resolve/placement';
 import type { Order } from '../plan/order';
 import type { StopPlan } from '../plan/stops';
+import { readAudience } from '../safety/audience';
 import { roundStarts } from '../shape/azimuth';
 import { assumedGauge, gaugeOf, type Gauge } from '../shape/gauge';
 import { profileOf } from '../shape/profile';
@@ -160,7 +161,7 @@ const isAboutEyes = (step: Sentence) => step.kind === 'feature' && step.feature 
 
 /** Pressed eyes on a toy for the smallest: careful makers embroider. */
 function audienceProblems(part: PartSource, audience: string | null): Problem[] {
-  if (!audience || !/under\s*(3|three)|bab(y|ies)|newborn|infant/i.test(audience)) return [];
+  if (readAudience(audience) !== 'under-3') return [];
   const line = part.steps.findLast(isAboutEyes)?.line;
   return [
     {

@@ -3,6 +3,7 @@ import { View } from '@tamagui/core';
 import { featureName } from '../../core/place/rule/ruleSteps';
 import { featureWords, holePlaces, unitWords } from '../../core/place/words/directions';
 import { isAtBack, isStitchedStyle, type FeatureRule } from '../../core/place/rule/rule';
+import { hurtsOf } from '../../core/safety/hurts';
 import { careOf, featureLibrary } from '../../core/place/rule/library';
 import type { FeaturePlacement } from '../../core/place/resolve/placement';
 import type { FeatureStyle } from '../../core/notation/sentence/said';
@@ -226,7 +227,7 @@ export function FeatureCard({
         />
       ) : null}
       <Quiet>
-        Inside stays {care.inside}. It is worked from the {care.from}.{care.hurts ? ` ${care.hurts}` : ''}
+        Inside stays {care.inside}. It is worked from the {care.from}. {hurtsOf(feature.rule)}
       </Quiet>
       <Press
         tone="danger"

@@ -1,4 +1,5 @@
 import { useRouter } from 'expo-router';
+import { GestureHandlerRootView } from 'react-native-gesture-handler';
 import { useState, type ReactNode } from 'react';
 import { useMedia, View } from '@tamagui/core';
 import { useForm } from '../../data/useForm';
@@ -90,30 +91,33 @@ export function PartScreen({ id, first }: PartScreenProps) {
     </Guard>
   );
   return (
-    <Fill>
-      <Page
-        title={part?.source.name ?? 'Part'}
-        aside={<SaveLine name={toyName} />}
-        back={{ name: `Back to ${toyName}`, go: () => router.replace(`/toy/${editor.id}`) }}
-        actions={<UndoButtons />}
-        scrolls={false}
-      >
-        <SaveTrouble />
-        {wide ? (
-          <SideBySide open={open} text={text} />
-        ) : (
-          <OneView view={view} open={open} text={text} toText={() => choose('text')} />
+    // Only this page is dragged on, so only it brings what that takes.
+    <GestureHandlerRootView style={{ flex: 1 }}>
+      <Fill>
+        <Page
+          title={part?.source.name ?? 'Part'}
+          aside={<SaveLine name={toyName} />}
+          back={{ name: `Back to ${toyName}`, go: () => router.replace(`/toy/${editor.id}`) }}
+          actions={<UndoButtons />}
+          scrolls={false}
+        >
+          <SaveTrouble />
+          {wide ? (
+            <SideBySide open={open} text={text} />
+          ) : (
+            <OneView view={view} open={open} text={text} toText={() => choose('text')} />
+          )}
+        </Page>
+        {wide ? null : (
+          <Tabs
+            label="Views of this part"
+            tabs={views.map((tab) => ({ ...tab, mark: part && markOf(part, tab.key) }))}
+            chosen={view}
+            onChoose={choose}
+          />
         )}
-      </Page>
-      {wide ? null : (
-        <Tabs
-          label="Views of this part"
-          tabs={views.map((tab) => ({ ...tab, mark: part && markOf(part, tab.key) }))}
-          chosen={view}
-          onChoose={choose}
-        />
-      )}
-    </Fill>
+      </Fill>
+    </GestureHandlerRootView>
   );
 }
 

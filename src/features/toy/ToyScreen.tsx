@@ -18,6 +18,9 @@ import { Guard } from '../../ui/Guard';
 import { Problems } from '../part/Problems';
 import { PlainText } from './PlainText';
 import { besideFace, toSettle } from '../../core/toy/toSettle';
+import { audienceWords } from '../../core/safety/audience';
+import { safetyOf } from '../../core/toy/safetyOf';
+import { useRules } from '../../data/rules';
 import { SaveLine, SaveTrouble } from './SaveLine';
 import { UndoButtons } from './UndoButtons';
 
@@ -110,6 +113,7 @@ export function ToyScreen() {
             );
           })}
         </View>
+        {analysis.parts.length > 0 ? <SafetyLink /> : null}
         <View flexDirection="row" gap="$2">
           <Press grow label="Add a part" onPress={addPart} />
           <Press grow label="Add a shape" onPress={() => router.push(`/toy/${editor.id}/shape`)} />
@@ -117,6 +121,34 @@ export function ToyScreen() {
       </Page>
       <ToyTabs chosen="parts" />
     </Fill>
+  );
+}
+
+/** For whom the toy is and what screening found, on the way to its page. */
+function SafetyLink() {
+  const router = useRouter();
+  const { analysis, editor } = useToy();
+  const { book } = useRules();
+  const { audience, findings } = safetyOf(analysis, book);
+  const count = (severity: string) => findings.filter((one) => one.severity === severity).length;
+  const [stops, looks] = [count('error'), count('warning')];
+  const found = [
+    ...(stops > 0 ? [`${stops} to stop for`] : []),
+    ...(looks > 0 ? [`${looks} to look at`] : []),
+  ].join(', ');
+  const whom = audience ? `For ${audienceWords[audience]}` : 'For whom is it?';
+  return (
+    <Pressable role="link" aria-label="Child-safe" onPress={() => router.push(`/toy/${editor.id}/safety`)}>
+      <Card gap="$1">
+        <Title render="h2" margin={0} fontSize="$4" lineHeight="$4">
+          Child-safe
+        </Title>
+        <Body color={stops > 0 ? '$danger' : '$color'}>
+          {whom}
+          {found ? `: ${found}` : ''}
+        </Body>
+      </Card>
+    </Pressable>
   );
 }
 

@@ -24,8 +24,6 @@ export interface FeatureEntry {
   inside: string;
   /** where the hand has to reach from */
   from: 'inside' | 'outside';
-  /** what it may do to a child, for the caution beside it */
-  hurts: string | null;
   /** where it goes when nothing is said: rounds above or below the eyes, as one looks at the face */
   usual: { rounds: number; direction: 'above' | 'below' } | null;
 }
@@ -49,12 +47,6 @@ export const pressedEye = { black: '#141414', glint: '#FFFFFF', edge: '#F7F4EA' 
 /** What is cut of felt or crocheted has any size; these are usual. */
 const cutMm = [4, 6, 8, 10, 12, 15, 20, 25, 30, 40, 50];
 
-const caution = {
-  small: 'It can come off and be swallowed: not for children under three. Check local rules.',
-  thread: 'Pull every thread: no loop may stand up that a finger or a tooth can catch.',
-  cord: 'Rings, cords and chains are not for small children. Check local rules.',
-} as const;
-
 /** The features makers put on a toy. Sizes and places are where one begins, to be moved. */
 export const featureLibrary: Readonly<Record<FeatureKind, FeatureEntry>> = {
   eyes: {
@@ -70,7 +62,6 @@ export const featureLibrary: Readonly<Record<FeatureKind, FeatureEntry>> = {
     sizesMm: soldEyesMm,
     inside: 'a post and a washer each',
     from: 'inside',
-    hurts: caution.small,
     usual: null,
   },
   nose: {
@@ -86,7 +77,6 @@ export const featureLibrary: Readonly<Record<FeatureKind, FeatureEntry>> = {
     sizesMm: soldNosesMm,
     inside: 'a knot',
     from: 'outside',
-    hurts: caution.thread,
     usual: { rounds: 1, direction: 'below' },
   },
   mouth: {
@@ -102,7 +92,6 @@ export const featureLibrary: Readonly<Record<FeatureKind, FeatureEntry>> = {
     sizesMm: [],
     inside: 'a knot',
     from: 'outside',
-    hurts: caution.thread,
     usual: { rounds: 4, direction: 'below' },
   },
   brows: {
@@ -118,7 +107,6 @@ export const featureLibrary: Readonly<Record<FeatureKind, FeatureEntry>> = {
     sizesMm: [],
     inside: 'a knot',
     from: 'outside',
-    hurts: caution.thread,
     usual: { rounds: 3, direction: 'above' },
   },
   lashes: {
@@ -134,7 +122,6 @@ export const featureLibrary: Readonly<Record<FeatureKind, FeatureEntry>> = {
     sizesMm: [],
     inside: 'a knot',
     from: 'outside',
-    hurts: caution.thread,
     usual: { rounds: 0, direction: 'above' },
   },
   cheeks: {
@@ -150,7 +137,6 @@ export const featureLibrary: Readonly<Record<FeatureKind, FeatureEntry>> = {
     sizesMm: cutMm,
     inside: 'a knot',
     from: 'outside',
-    hurts: caution.thread,
     usual: { rounds: 2, direction: 'below' },
   },
   whiskers: {
@@ -166,7 +152,6 @@ export const featureLibrary: Readonly<Record<FeatureKind, FeatureEntry>> = {
     sizesMm: [],
     inside: 'a knot',
     from: 'outside',
-    hurts: caution.thread,
     usual: { rounds: 2, direction: 'below' },
   },
   spots: {
@@ -182,7 +167,6 @@ export const featureLibrary: Readonly<Record<FeatureKind, FeatureEntry>> = {
     sizesMm: cutMm,
     inside: 'a knot',
     from: 'outside',
-    hurts: caution.thread,
     usual: { rounds: 4, direction: 'above' },
   },
   patch: {
@@ -198,7 +182,6 @@ export const featureLibrary: Readonly<Record<FeatureKind, FeatureEntry>> = {
     sizesMm: cutMm,
     inside: 'a knot',
     from: 'outside',
-    hurts: caution.thread,
     usual: { rounds: 3, direction: 'below' },
   },
   button: {
@@ -214,7 +197,6 @@ export const featureLibrary: Readonly<Record<FeatureKind, FeatureEntry>> = {
     sizesMm: soldButtonsMm,
     inside: 'a knot',
     from: 'outside',
-    hurts: caution.small,
     usual: { rounds: 5, direction: 'below' },
   },
   bow: {
@@ -230,8 +212,6 @@ export const featureLibrary: Readonly<Record<FeatureKind, FeatureEntry>> = {
     sizesMm: cutMm,
     inside: 'a knot',
     from: 'outside',
-    hurts:
-      'A bow can come off, its ends are cords: sew it down all round and keep the ends short. Check local rules.',
     usual: { rounds: 6, direction: 'below' },
   },
   'key ring': {
@@ -247,7 +227,6 @@ export const featureLibrary: Readonly<Record<FeatureKind, FeatureEntry>> = {
     sizesMm: [],
     inside: 'a knot',
     from: 'outside',
-    hurts: caution.cord,
     usual: null,
   },
   hair: {
@@ -263,7 +242,6 @@ export const featureLibrary: Readonly<Record<FeatureKind, FeatureEntry>> = {
     sizesMm: [],
     inside: 'the knots of the strands',
     from: 'outside',
-    hurts: 'Strands can be pulled out and swallowed: knot each one twice. Not for children under three.',
     usual: { rounds: 5, direction: 'above' },
   },
   sculpting: {
@@ -279,22 +257,20 @@ export const featureLibrary: Readonly<Record<FeatureKind, FeatureEntry>> = {
     sizesMm: [],
     inside: 'a thread from eye to eye and a knot',
     from: 'outside',
-    hurts: caution.thread,
     usual: { rounds: 0, direction: 'below' },
   },
 };
 
-/** What stays inside, where the hand reaches from and what it may do, for a feature as it is made: a pressed nose has a post and a washer. */
+/** What stays inside and where the hand reaches from, for a feature as it is made: a pressed nose has a post and a washer. */
 export function careOf({
   kind,
   embroidered,
 }: {
   kind: FeatureKind;
   embroidered: boolean;
-}): Pick<FeatureEntry, 'inside' | 'from' | 'hurts'> {
-  const { inside, from, hurts } = featureLibrary[kind];
-  if (kind === 'nose' && !embroidered)
-    return { inside: 'a post and a washer', from: 'inside', hurts: caution.small };
-  if (kind === 'eyes' && embroidered) return { inside: 'a knot', from: 'outside', hurts: caution.thread };
-  return { inside, from, hurts };
+}): Pick<FeatureEntry, 'inside' | 'from'> {
+  const { inside, from } = featureLibrary[kind];
+  if (kind === 'nose' && !embroidered) return { inside: 'a post and a washer', from: 'inside' };
+  if (kind === 'eyes' && embroidered) return { inside: 'a knot', from: 'outside' };
+  return { inside, from };
 }

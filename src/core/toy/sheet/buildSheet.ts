@@ -2,7 +2,8 @@ import { rowEdges } from '../../fabric/edges';
 import { sizeOfPart } from '../stuffedPart';
 import { colourJogs } from '../../fabric/jogs';
 import { joinDirections } from '../../join/directions';
-import { careOf } from '../../place/rule/library';
+import { audienceWords } from '../../safety/audience';
+import { hurtsOf } from '../../safety/hurts';
 import { eyeAddress, eyeDirections, featureWords } from '../../place/words/directions';
 import { markerPlan, markWords } from '../../place/words/markerPlan';
 import { eyeColourCheck } from '../../place/words/colourSteps';
@@ -14,6 +15,7 @@ import { eyeCaution, generalCaution } from '../../safety/cautions';
 import { fabricMap, mapPoint, type FabricMap } from '../../shape/map';
 import { frameOfPart, type PartAnalysis, type ToyAnalysis } from '../analyse';
 import { joinPart } from '../joinAll';
+import { safetyOf } from '../safetyOf';
 import { actTitle, bulksOf } from './stopWords';
 
 export type SheetLine =
@@ -224,6 +226,16 @@ function sheetJoins({ joined, parts }: ToyAnalysis): Sheet['joins'] {
   });
 }
 
+/** For whom the toy is, and what screening found. */
+function safetyLines(toy: ToyAnalysis): string[] {
+  const { audience, findings } = safetyOf(toy);
+  const words = { error: 'Stop', warning: 'Look', info: 'Note' } as const;
+  return [
+    ...(audience ? [`Made for: ${audienceWords[audience]}.`] : []),
+    ...findings.map(({ severity, message, remedy }) => `${words[severity]}: ${message} ${remedy.words}`),
+  ];
+}
+
 /** Gathers the maker's sheet of a toy from its analysis. */
 export function buildSheet(toy: ToyAnalysis): Sheet {
   const { header, terms, notes } = toy.pattern;
@@ -242,11 +254,10 @@ export function buildSheet(toy: ToyAnalysis): Sheet {
     notes: notes.map((note) => note.text),
     cautions: [
       ...new Set([
+        ...safetyLines(toy),
         ...(toy.parts.some((part) => part.eyes) ? [eyeCaution] : []),
         ...toy.parts.flatMap((part) =>
-          part.features.flatMap((feature) =>
-            feature === part.eyes ? [] : (careOf(feature.rule).hurts ?? []),
-          ),
+          part.features.flatMap((feature) => (feature === part.eyes ? [] : hurtsOf(feature.rule))),
         ),
         generalCaution,
       ]),

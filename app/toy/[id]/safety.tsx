@@ -1,0 +1,2 @@
+export { SafetyScreen as default } from '../../../src/features/safety/SafetyScreen';
+export { BrokenToyPage as ErrorBoundary } from '../../../src/features/BrokenPage';

@@ -1,0 +1,263 @@
+import Joi from 'joi';
+import { audiences, type Audience } from './audience';
+
+/** How serious a finding is for an audience: it stops the toy, is to be looked at, is told, or is none. */
+export type Weight = 'stop' | 'look' | 'note' | 'none';
+
+/** What screening looks for. */
+export type RuleCode =
+  | 'pressed-part'
+  | 'button'
+  | 'small-part'
+  | 'small-toy'
+  | 'sewn-on'
+  | 'cord-length'
+  | 'loop-size'
+  | 'key-ring'
+  | 'strands'
+  | 'opening-left'
+  | 'gather-hole'
+  | 'thin-join'
+  | 'stuffing-shows'
+  | 'glue'
+  | 'wire'
+  | 'magnet'
+  | 'rattle'
+  | 'long-pile';
+
+export interface Rule {
+  /** what it is about, and why it matters */
+  name: string;
+  why: string;
+  /** who says so, with the edition the figure was taken from */
+  source: string;
+  weights: Record<Audience, Weight>;
+}
+
+/** The figures of screening, in mm, newton and seconds. */
+export interface Figures {
+  cylinderWidthMm: number;
+  cylinderLeastDepthMm: number;
+  cylinderDepthMm: number;
+  cordMm: number;
+  loopMm: number;
+  pullN: number;
+  pullSmallN: number;
+  pullSeconds: number;
+  smallMm: number;
+  seamN: number;
+  /** a join of fewer stitches is thin: our own figure */
+  fewStitches: number;
+}
+
+export interface RuleBook {
+  format: 'hoppla-rules';
+  version: 1;
+  figures: Figures;
+  rules: Record<RuleCode, Rule>;
+}
+
+const weights = (under3: Weight, from3: Weight, keepsake: Weight, pet: Weight): Rule['weights'] => ({
+  'under-3': under3,
+  '3-and-over': from3,
+  keepsake,
+  pet,
+});
+
+const check = 'check the current text and the law where you live';
+const en71 = `EN 71-1:2014+A1:2018; ${check}`;
+const cylinder = `16 CFR 1501.4 (2024 edition), the same cylinder in EN 71-1:2014+A1:2018 and ISO 8124-1:2022; ${check}`;
+const craft = 'Makers’ practice; no standard gives a figure';
+
+/** The figures and rules that come with Hoppla. Screening only: they certify nothing, and every one can be edited. */
+export const shippedRules: RuleBook = {
+  format: 'hoppla-rules',
+  version: 1,
+  figures: {
+    cylinderWidthMm: 31.7,
+    cylinderLeastDepthMm: 25.4,
+    cylinderDepthMm: 57.1,
+    cordMm: 220,
+    loopMm: 360,
+    pullN: 90,
+    pullSmallN: 50,
+    pullSeconds: 10,
+    smallMm: 6,
+    seamN: 70,
+    fewStitches: 6,
+  },
+  rules: {
+    'pressed-part': {
+      name: 'Eyes and noses with a washer',
+      why: 'What is pressed in can be bitten or pulled off, and then it is small enough to choke on.',
+      source: cylinder,
+      weights: weights('stop', 'look', 'note', 'stop'),
+    },
+    button: {
+      name: 'Buttons and beads',
+      why: 'The thread wears through, and the button is small enough to choke on.',
+      source: cylinder,
+      weights: weights('stop', 'look', 'note', 'stop'),
+    },
+    'small-part': {
+      name: 'A part that fits the small-parts cylinder',
+      why: 'If the whole part comes off, it is small enough to choke on.',
+      source: cylinder,
+      weights: weights('look', 'note', 'none', 'look'),
+    },
+    'small-toy': {
+      name: 'A toy that fits the small-parts cylinder',
+      why: 'The whole toy is small enough to choke on.',
+      source: cylinder,
+      weights: weights('stop', 'look', 'none', 'stop'),
+    },
+    'sewn-on': {
+      name: 'Small things sewn on',
+      why: 'Felt and bows lift at an edge, then they are pulled off.',
+      source: cylinder,
+      weights: weights('look', 'note', 'none', 'look'),
+    },
+    'cord-length': {
+      name: 'Free cords and chains',
+      why: 'A long cord goes round a neck.',
+      source: en71,
+      weights: weights('stop', 'look', 'none', 'look'),
+    },
+    'loop-size': {
+      name: 'Loops',
+      why: 'A head goes through a wide loop.',
+      source: en71,
+      weights: weights('stop', 'look', 'none', 'look'),
+    },
+    'key-ring': {
+      name: 'Rings and chains of metal',
+      why: 'Hardware comes off, and is hard and small.',
+      source: cylinder,
+      weights: weights('stop', 'look', 'note', 'stop'),
+    },
+    strands: {
+      name: 'Hair and fringes knotted in',
+      why: 'Strands are pulled out and swallowed, or wind round a finger.',
+      source: `${craft}; cords: ${en71}`,
+      weights: weights('stop', 'look', 'none', 'look'),
+    },
+    'opening-left': {
+      name: 'An opening that stays',
+      why: 'Little fingers get in and stuffing comes out.',
+      source: `ASTM F963-23 on stuffing and seams; ${check}`,
+      weights: weights('stop', 'stop', 'look', 'stop'),
+    },
+    'gather-hole': {
+      name: 'A gather of many stitches',
+      why: 'More than eight stitches drawn together leave a hole in the middle.',
+      source: craft,
+      weights: weights('look', 'look', 'note', 'look'),
+    },
+    'thin-join': {
+      name: 'A join of few stitches',
+      why: 'Few stitches carry all of the pull.',
+      source: `${craft}; pull and seams: ${en71}`,
+      weights: weights('look', 'look', 'note', 'look'),
+    },
+    'stuffing-shows': {
+      name: 'Stuffing between the stitches',
+      why: 'What shows can be picked out.',
+      source: craft,
+      weights: weights('look', 'look', 'note', 'look'),
+    },
+    glue: {
+      name: 'Glue',
+      why: 'Glued parts let go in the wash and in a mouth.',
+      source: craft,
+      weights: weights('stop', 'look', 'note', 'stop'),
+    },
+    wire: {
+      name: 'Wire',
+      why: 'Wire breaks where it is bent, and its end comes through.',
+      source: `EN 71-1:2014+A1:2018 on edges, points and wires; ${check}`,
+      weights: weights('stop', 'stop', 'note', 'stop'),
+    },
+    magnet: {
+      name: 'Magnets',
+      why: 'Two swallowed magnets hurt from inside.',
+      source: `EN 71-1:2014+A1:2018 and 16 CFR 1262 on magnets; ${check}`,
+      weights: weights('stop', 'stop', 'look', 'stop'),
+    },
+    rattle: {
+      name: 'Rattles and bells',
+      why: 'What is inside may come out, and is small and hard.',
+      source: cylinder,
+      weights: weights('look', 'note', 'none', 'look'),
+    },
+    'long-pile': {
+      name: 'Long pile',
+      why: 'Hairs come off in a mouth, and hide loose stitches.',
+      source: `${craft}; burning: EN 71-2:2020; ${check}`,
+      weights: weights('look', 'note', 'none', 'look'),
+    },
+  },
+};
+
+const figure = (most: number) => Joi.number().positive().max(most).required();
+const figuresSchema = Joi.object<Figures>({
+  cylinderWidthMm: figure(200),
+  cylinderLeastDepthMm: figure(200),
+  cylinderDepthMm: figure(400),
+  cordMm: figure(5_000),
+  loopMm: figure(5_000),
+  pullN: figure(1_000),
+  pullSmallN: figure(1_000),
+  pullSeconds: figure(600),
+  smallMm: figure(200),
+  seamN: figure(1_000),
+  fewStitches: Joi.number().integer().min(1).max(100).required(),
+});
+const ruleSchema = Joi.object<Rule>({
+  name: Joi.string().max(120).required(),
+  why: Joi.string().max(400).required(),
+  source: Joi.string().max(400).required(),
+  weights: Joi.object(
+    Object.fromEntries(audiences.map((who) => [who, Joi.valid('stop', 'look', 'note', 'none').required()])),
+  ).required(),
+});
+const schema = Joi.object<RuleBook>({
+  format: Joi.valid('hoppla-rules').required(),
+  version: Joi.valid(1).required(),
+  figures: figuresSchema.required(),
+  rules: Joi.object(
+    Object.fromEntries(Object.keys(shippedRules.rules).map((code) => [code, ruleSchema.required()])),
+  ).required(),
+}).prefs({ convert: false });
+
+export type ReadRules = { ok: true; book: RuleBook } | { ok: false; message: string };
+
+/** Reads a rule book as it was exported; the message says what is wrong with it. */
+export function readRuleBook(text: string): ReadRules {
+  let parsed: unknown;
+  try {
+    parsed = JSON.parse(text);
+  } catch {
+    return { ok: false, message: 'This file is no rule book: it can’t be read as one.' };
+  }
+  const { error, value } = schema.validate(parsed);
+  if (error)
+    return { ok: false, message: `This rule book has a fault: ${error.message}. Nothing was changed.` };
+  return { ok: true, book: value as RuleBook };
+}
+
+export const writeRuleBook = (book: RuleBook): string => `${JSON.stringify(book, null, 2)}\n`;
+
+/** What differs from the rules that come with Hoppla, by the path of each figure or word. */
+export function changedRules(book: RuleBook): string[] {
+  const found: string[] = [];
+  for (const [key, value] of Object.entries(book.figures))
+    if (shippedRules.figures[key as keyof Figures] !== value) found.push(`figures.${key}`);
+  for (const [code, rule] of Object.entries(book.rules)) {
+    const shipped = shippedRules.rules[code as RuleCode];
+    for (const key of ['name', 'why', 'source'] as const)
+      if (shipped[key] !== rule[key]) found.push(`rules.${code}.${key}`);
+    for (const who of audiences)
+      if (shipped.weights[who] !== rule.weights[who]) found.push(`rules.${code}.weights.${who}`);
+  }
+  return found;
+}

@@ -1,0 +1,112 @@
+import { useState } from 'react';
+import { View } from '@tamagui/core';
+import {
+  changedRules,
+  readRuleBook,
+  shippedRules,
+  writeRuleBook,
+  type Figures,
+} from '../../core/safety/ruleBook';
+import { useRules } from '../../data/rules';
+import { openFile, saveFile } from '../../ui/files';
+import { Icon } from '../../ui/Icon';
+import { Card } from '../../ui/layout';
+import { Notice } from '../../ui/Notice';
+import { NumberStep } from '../../ui/NumberStep';
+import { Press } from '../../ui/Press';
+import { Quiet, Title } from '../../ui/text';
+
+const figures: readonly (readonly [
+  key: keyof Figures,
+  label: string,
+  unit: string,
+  step: number,
+  most: number,
+])[] = [
+  ['cylinderWidthMm', 'Small parts: width of the cylinder', 'mm', 0.1, 200],
+  ['cylinderDepthMm', 'Small parts: its depth', 'mm', 0.1, 400],
+  ['cordMm', 'Longest free cord', 'mm', 10, 5000],
+  ['loopMm', 'Widest loop, all round', 'mm', 10, 5000],
+  ['pullN', 'Pull for a try', 'N', 5, 1000],
+  ['pullSeconds', 'For how long', 'seconds', 1, 600],
+  ['fewStitches', 'A join is thin under', 'stitches', 1, 100],
+];
+
+/** Rules handed on as a file, taken from one, or set back. */
+function RuleFiles() {
+  const { book, keep } = useRules();
+  const [said, setSaid] = useState<string | null>(null);
+  const changed = changedRules(book);
+  const bring = async () => {
+    try {
+      const file = await openFile();
+      if (!file) return;
+      const read = readRuleBook(file.text);
+      setSaid(read.ok ? 'these rules hold from now on.' : read.message);
+      if (read.ok) keep(read.book);
+    } catch (reason) {
+      setSaid(reason instanceof Error ? reason.message : 'This file can’t be opened.');
+    }
+  };
+  return (
+    <>
+      {said ? (
+        <Notice tone="plain" live>
+          {said}
+        </Notice>
+      ) : null}
+      <View flexDirection="row" flexWrap="wrap" gap="$2">
+        <Press
+          label="Save as a file"
+          icon={<Icon name="download" />}
+          onPress={() => saveFile('hoppla-rules.json', writeRuleBook(book), 'application/json')}
+        />
+        <Press label="Take from a file" onPress={() => void bring()} />
+        <Press label="As they came" disabled={changed.length === 0} onPress={() => keep(null)} />
+      </View>
+    </>
+  );
+}
+
+/** The figures that screening goes by: hers to change, to hand on, and to set back. */
+export function RuleFigures() {
+  const { book, keep, failed } = useRules();
+  const changed = changedRules(book);
+  return (
+    <Card gap="$4">
+      <Title render="h2" margin={0}>
+        The figures
+      </Title>
+      <Quiet>
+        Taken from {shippedRules.rules['pressed-part'].source}. Change them where your law says otherwise.
+      </Quiet>
+      {failed ? (
+        <Notice tone="wrong">the change is not kept: this browser’s storage is full or shut.</Notice>
+      ) : null}
+      {figures.map(([key, label, unit, step, most]) => (
+        <View key={key} gap="$1">
+          <NumberStep
+            label={label}
+            unit={unit}
+            value={book.figures[key]}
+            step={step}
+            least={1}
+            most={most}
+            onChange={(value) =>
+              keep({
+                ...book,
+                figures: { ...book.figures, [key]: key === 'fewStitches' ? Math.round(value) : value },
+              })
+            }
+          />
+          {changed.includes(`figures.${key}`) ? (
+            <Quiet>
+              Changed; it came as {shippedRules.figures[key]} {unit}.
+            </Quiet>
+          ) : null}
+        </View>
+      ))}
+      <RuleFiles />
+    </Card>
+  );
+}
