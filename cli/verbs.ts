@@ -16,6 +16,7 @@ import { markWords, markerPlan } from '../src/core/place/words/markerPlan';
 import { generalCaution } from '../src/core/safety/cautions';
 import { audienceWords } from '../src/core/safety/audience';
 import { safetyOf } from '../src/core/toy/safetyOf';
+import { suppliesOf, supplyLines } from '../src/core/toy/suppliesOf';
 import { minutesOf } from '../src/core/plan/time';
 import { orderWords } from '../src/core/toy/orderWords';
 import { actTitle, bulksOf } from '../src/core/toy/sheet/stopWords';
@@ -141,6 +142,23 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
       stops.impossible.map(({ act, message }) => ({ part: source.name, act, message })),
     ),
   }),
+
+  supplies: (toy) => {
+    const { yarns, byPart, stuffingG, hardware, threadM, tails } = suppliesOf(toy);
+    return {
+      yarns: yarns.map(({ name, kind, metres, grams }) => ({
+        name,
+        kind,
+        metres: round2(metres),
+        grams: round2(grams),
+      })),
+      parts: byPart.map(({ part, yarn, metres }) => ({ part, yarn, metres: round2(metres) })),
+      stuffingG: round2(stuffingG),
+      hardware,
+      threadM: round2(threadM),
+      tails: tails.map(({ part, unit, mm, for: use }) => ({ part, unit, mm, for: use })),
+    };
+  },
 
   safety: (toy) => {
     const { audience, findings } = safetyOf(toy);
@@ -297,6 +315,7 @@ export const plainVerbs: Record<string, (toy: ToyAnalysis, options: Options) => 
       )
       .join('\n')
       .trim() || 'No stops.',
+  supplies: (toy) => supplyLines(suppliesOf(toy)).join('\n') || 'Nothing is worked yet.',
   safety: (toy) => {
     const { audience, findings } = safetyOf(toy);
     return [

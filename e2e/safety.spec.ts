@@ -3,6 +3,7 @@ import { expectAccessible } from './helpers';
 
 test('for whom it is, what stops it, and the eyes in thread instead; figures are hers', async ({ page }) => {
   await page.goto('/');
+  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
   await page.getByRole('link', { name: 'Open Pondside otter' }).click();
   await expect(page.getByRole('link', { name: 'Child-safe' })).toContainText('For whom is it?');
   await page.getByRole('link', { name: 'Child-safe' }).click();

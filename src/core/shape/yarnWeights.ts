@@ -14,6 +14,8 @@ export interface YarnWeight {
   hookMm: number;
   widthMm: number;
   heightMm: number;
+  /** metres in 100 g, as balls of that class usually have; the band of the ball says better */
+  metresPer100g: number;
 }
 
 export const yarnWeights: readonly YarnWeight[] = [
@@ -25,6 +27,7 @@ export const yarnWeights: readonly YarnWeight[] = [
     hookMm: 2.25,
     widthMm: 3.4,
     heightMm: 2.8,
+    metresPer100g: 400,
   },
   {
     key: 'fine',
@@ -34,6 +37,7 @@ export const yarnWeights: readonly YarnWeight[] = [
     hookMm: 2.5,
     widthMm: 3.9,
     heightMm: 3.2,
+    metresPer100g: 330,
   },
   {
     key: 'light',
@@ -43,6 +47,7 @@ export const yarnWeights: readonly YarnWeight[] = [
     hookMm: 3,
     widthMm: 4.4,
     heightMm: 3.6,
+    metresPer100g: 240,
   },
   {
     key: 'medium',
@@ -52,6 +57,7 @@ export const yarnWeights: readonly YarnWeight[] = [
     hookMm: 3.5,
     widthMm: 5,
     heightMm: 4.1,
+    metresPer100g: 180,
   },
   {
     key: 'superbulky',
@@ -61,6 +67,7 @@ export const yarnWeights: readonly YarnWeight[] = [
     hookMm: 8,
     widthMm: 10.4,
     heightMm: 8.5,
+    metresPer100g: 65,
   },
   {
     key: 'bulky',
@@ -70,6 +77,7 @@ export const yarnWeights: readonly YarnWeight[] = [
     hookMm: 5,
     widthMm: 7,
     heightMm: 5.7,
+    metresPer100g: 110,
   },
   {
     key: 'jumbo',
@@ -79,6 +87,7 @@ export const yarnWeights: readonly YarnWeight[] = [
     hookMm: 12,
     widthMm: 16.5,
     heightMm: 13.5,
+    metresPer100g: 40,
   },
 ];
 

@@ -56,3 +56,24 @@ export function orderWords(toy: ToyAnalysis): StepWords[] {
     };
   });
 }
+
+/** Steps of one unit that follow each other. */
+export interface UnitSteps {
+  key: string;
+  unit: string;
+  lines: string[];
+  minutes: number;
+}
+
+/** The order of work, what follows each other on one unit together. */
+export function orderByUnit(toy: ToyAnalysis): UnitSteps[] {
+  const groups: UnitSteps[] = [];
+  for (const { key, unit, words, minutes } of orderWords(toy)) {
+    const last = groups.at(-1);
+    if (last?.unit === unit) {
+      last.lines.push(words);
+      last.minutes += minutes;
+    } else groups.push({ key, unit, lines: [words], minutes });
+  }
+  return groups;
+}

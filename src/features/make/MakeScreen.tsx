@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from '@tamagui/core';
 import type { Run } from '../../core/make/run';
 import { minutesOfAll } from '../../core/plan/time';
-import { orderWords } from '../../core/toy/orderWords';
+import { orderByUnit } from '../../core/toy/orderWords';
 import { nameOfToy } from '../../core/toy/toyCard';
 import { generalCaution } from '../../core/safety/cautions';
 import { useMakingRun, useRuns } from '../../data/useMaking';
@@ -29,14 +29,7 @@ export function timeWords(minutes: number): string {
 /** The order of the whole toy, the steps of one unit together. */
 function OrderOfWork() {
   const { analysis } = useToy();
-  const groups: { unit: string; lines: string[]; minutes: number; key: string }[] = [];
-  for (const { key, unit, words, minutes } of orderWords(analysis)) {
-    const last = groups.at(-1);
-    if (last?.unit === unit) {
-      last.lines.push(words);
-      last.minutes += minutes;
-    } else groups.push({ key, unit, lines: [words], minutes });
-  }
+  const groups = orderByUnit(analysis);
   return (
     <View render="ol" margin={0} padding={0} gap="$2" aria-label="Order of work">
       {groups.map(({ key, unit, lines, minutes }) => (

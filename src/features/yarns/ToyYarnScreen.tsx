@@ -21,6 +21,7 @@ import { ToyTabs } from '../toy/ToyScreen';
 import { UndoButtons } from '../toy/UndoButtons';
 import { Changes } from './Changes';
 import { yarnLine } from './YarnsScreen';
+import { WhatItTakes } from './WhatItTakes';
 
 type Chosen = { kind: 'yarn'; id: string } | { kind: 'weight'; key: YarnWeightKey };
 
@@ -88,6 +89,8 @@ export function ToyYarnScreen() {
             follows from these.
           </Quiet>
         </View>
+
+        <WhatItTakes />
 
         <Title render="h2" margin={0}>
           From your yarn shelf

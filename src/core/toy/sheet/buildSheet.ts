@@ -15,7 +15,9 @@ import { eyeCaution, generalCaution } from '../../safety/cautions';
 import { fabricMap, mapPoint, type FabricMap } from '../../shape/map';
 import { frameOfPart, type PartAnalysis, type ToyAnalysis } from '../analyse';
 import { joinPart } from '../joinAll';
+import { orderByUnit } from '../orderWords';
 import { safetyOf } from '../safetyOf';
+import { suppliesOf, supplyLines } from '../suppliesOf';
 import { actTitle, bulksOf } from './stopWords';
 
 export type SheetLine =
@@ -57,6 +59,10 @@ export interface Sheet {
   parts: SheetPart[];
   /** how each unit is joined: where it goes, how to count there, the pins, and every stitch of its edge */
   joins: { heading: string; sentences: string[] }[];
+  /** what the toy takes */
+  needs: string[];
+  /** the whole toy step by step */
+  order: string[];
   notes: string[];
   cautions: string[];
 }
@@ -251,6 +257,8 @@ export function buildSheet(toy: ToyAnalysis): Sheet {
     facts,
     parts: toy.parts.map((part) => sheetPart(part)),
     joins: sheetJoins(toy),
+    needs: supplyLines(suppliesOf(toy)),
+    order: orderByUnit(toy).map(({ unit, lines }) => `${unit}: ${lines.join(', ')}.`),
     notes: notes.map((note) => note.text),
     cautions: [
       ...new Set([

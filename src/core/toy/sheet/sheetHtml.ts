@@ -94,10 +94,17 @@ function joinsHtml({ joins }: Sheet): string {
   return `<section><h2>Putting it together</h2>${answers.join('')}</section>`;
 }
 
+function listHtml(heading: string, kind: 'ul' | 'ol', lines: readonly string[]): string {
+  if (lines.length === 0) return '';
+  return `<section><h2>${heading}</h2><${kind}>${lines.map((line) => `<li>${escape(line)}</li>`).join('')}</${kind}></section>`;
+}
+
 /** The sheet's contents as HTML, to stand in a page that has its styles. */
 export function sheetBody(sheet: Sheet): string {
   return (
     `<article class="sheet"><h1>${escape(sheet.title)}</h1><ul>${sheet.facts.map((fact) => `<li>${escape(fact)}</li>`).join('')}</ul>` +
+    listHtml('You need', 'ul', sheet.needs) +
+    listHtml('Order of work', 'ol', sheet.order) +
     sheet.parts.map(partHtml).join('') +
     joinsHtml(sheet) +
     (sheet.notes.length > 0

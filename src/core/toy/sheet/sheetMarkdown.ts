@@ -35,11 +35,15 @@ function partMarkdown(part: SheetPart): string[] {
 /** The sheet as Markdown. */
 export function sheetMarkdown(sheet: Sheet): string {
   const out = [`# ${escape(sheet.title)}`, '', ...sheet.facts.map((fact) => `- ${escape(fact)}`), ''];
+  if (sheet.needs.length > 0)
+    out.push('## You need', '', ...sheet.needs.map((need) => `- ${escape(need)}`), '');
+  if (sheet.order.length > 0)
+    out.push('## Order of work', '', ...sheet.order.map((step, i) => `${i + 1}. ${escape(step)}`), '');
   for (const part of sheet.parts) out.push(...partMarkdown(part));
   if (sheet.joins.length > 0) out.push('## Putting it together', '');
   for (const { heading, sentences } of sheet.joins)
     out.push(`### ${escape(heading)}`, '', ...sentences.map((sentence) => `- ${escape(sentence)}`), '');
   if (sheet.notes.length > 0) out.push('## Notes', '', ...sheet.notes.map((note) => `- ${escape(note)}`), '');
-  out.push('## Take care', '', ...sheet.cautions.map((caution) => `- ${caution}`), '');
+  out.push('## Take care', '', ...sheet.cautions.map((caution) => `- ${escape(caution)}`), '');
   return out.join('\n').replace(/\n{3,}/g, '\n\n');
 }

@@ -28,6 +28,9 @@ export function sheetText(sheet: Sheet): string {
     if (part.open.length > 0) out.push('', 'Still to settle:', ...part.open.map((line) => `  ${line}`));
     out.push('');
   }
+  if (sheet.order.length > 0)
+    out.push('ORDER OF WORK', '', ...sheet.order.map((step, i) => `${i + 1}. ${step}`), '');
+  if (sheet.needs.length > 0) out.push('YOU NEED', '', ...sheet.needs.map((need) => `  ${need}`), '');
   if (sheet.joins.length > 0) out.push('PUTTING IT TOGETHER', '');
   for (const { heading, sentences } of sheet.joins)
     out.push(heading, ...sentences.map((sentence) => `  ${sentence}`), '');

@@ -1,0 +1,140 @@
+import { stitchKinds } from '../notation/terms';
+import { stitchYarnMm } from '../supplies/stitchYarn';
+import { analyseToy } from './analyse';
+import { metresPerGramIn, suppliesOf, supplyLines } from './suppliesOf';
+
+const gauge = { widthMm: 5, heightMm: 4 };
+const code = (kind: (typeof stitchKinds)[number]) => stitchKinds.indexOf(kind);
+// Two strands across, two legs, turns round a strand of 2.5 mm (7.854 mm each).
+test.each<[(typeof stitchKinds)[number], number, number]>([
+  ['sc', 1, 10 + 8 + 7.854],
+  ['sl', 1, 10 + 2.8 + 3.927],
+  ['hdc', 1, 10 + 12 + 15.708],
+  ['dc', 1, 10 + 16.8 + 15.708],
+  ['sc', 2, 10 + 8 + 7.854 + 8 + 3.927],
+  ['sc', 3, 10 + 8 + 7.854 + 2 * (8 + 3.927)],
+])('%s over %i: %d mm of yarn', (kind, together, mm) => {
+  expect(stitchYarnMm(code(kind), together, gauge, 2.5)).toBeCloseTo(mm, 2);
+});
+
+const sc = 25.854;
+const dec = sc + 11.927;
+const toy = (...lines: string[]) => suppliesOf(analyseToy(['Gauge: 5 mm x 4 mm', ...lines].join('\n')));
+const metres = (...lines: string[]) =>
+  toy(...lines).yarns.map(({ name, metres: m }) => [name, Math.round(m * 1000)]);
+
+// Start tail 120 mm; a gather of n stitches 5n + 150 mm, an edge to be sewn 3.5 · 5n + 150 mm.
+test.each<[string, string[], (string | number)[][]]>([
+  [
+    'six and twelve, gathered in two goes',
+    ['Head', 'R1: 6 sc in ring', 'R2: inc x 6'],
+    [['main yarn', Math.round(18 * sc + 120 + 210)]],
+  ],
+  [
+    'down again by decreases',
+    ['Head', 'R1: 6 sc in ring', 'R2: inc x 6', 'R3: dec x 6'],
+    [['main yarn', Math.round(18 * sc + 6 * dec + 120 + 180)]],
+  ],
+  [
+    'made twice',
+    ['Ear (make 2)', 'R1: 6 sc in ring', 'R2: inc x 6'],
+    [['main yarn', Math.round(2 * (18 * sc + 120 + 210))]],
+  ],
+  [
+    'an open edge of eighteen, to be sewn',
+    [
+      'Cup',
+      'R1: 6 sc in ring',
+      'R2: inc x 6',
+      'R3: (sc, inc) x 6',
+      'Fasten off, leaving a long tail for sewing.',
+    ],
+    [['main yarn', Math.round(36 * sc + 120 + 465)]],
+  ],
+  [
+    'two colours, each its own',
+    [
+      'Yarn A: medium, grey',
+      'Yarn B: medium, oat',
+      'Head',
+      'in A',
+      'R1: 6 sc in ring',
+      'R2: inc x 6',
+      'change to B',
+      'R3: sc around',
+    ],
+    [
+      ['A', Math.round(18 * sc + 120)],
+      ['B', Math.round(12 * sc + 210)],
+    ],
+  ],
+])('%s', (_, lines, expected) => {
+  expect(metres(...lines)).toEqual(expected);
+});
+
+test('parts add up to the whole; twelve toys are twelve times one', () => {
+  const text =
+    'Gauge: 5 mm x 4 mm\nYarn A: medium, grey\nHead\nR1: 6 sc in ring\nR2: inc x 6\nR3-R8: sc around\n\nEar (make 2)\nR1: 6 sc in ring\nR2: inc x 6';
+  const one = suppliesOf(analyseToy(text));
+  const sum = (values: readonly { metres: number }[]) => values.reduce((all, { metres: m }) => all + m, 0);
+  expect(sum(one.byPart)).toBeCloseTo(sum(one.yarns), 9);
+  const twelve = suppliesOf(analyseToy(text), 12);
+  expect(sum(twelve.yarns)).toBeCloseTo(12 * sum(one.yarns), 9);
+  expect(twelve.stuffingG).toBeCloseTo(12 * one.stuffingG, 9);
+});
+
+test.each<[string, number | null]>([
+  ['medium, grey, 50 g = 85 m', 1.7],
+  ['100 g / 240 m', 2.4],
+  ['50 g, 93 yd', (93 * 0.9144) / 50],
+  ['medium, grey', null],
+])('a ball band: %s', (words, expected) => {
+  const found = metresPerGramIn(words);
+  if (expected === null) expect(found).toBeNull();
+  else expect(found).toBeCloseTo(expected, 6);
+});
+
+test('grams by the ball’s own band, else by what such a yarn usually has', () => {
+  const lines = ['Head', 'R1: 6 sc in ring', 'R2: inc x 6'];
+  const [usual] = toy('Yarn A: medium, grey', ...lines).yarns;
+  expect(usual!.grams).toBeCloseTo(usual!.metres / 1.8, 6);
+  const [banded] = toy('Yarn A: medium, grey, 50 g 85 m', ...lines).yarns;
+  expect(banded!.grams).toBeCloseTo(banded!.metres / 1.7, 6);
+});
+
+test('what is bought by the piece: eyes with their washers for each unit, a button, no hardware for what is stitched', () => {
+  const head = [
+    'R1: 6 sc in ring',
+    'R2: inc x 6',
+    'R3: (sc, inc) x 6',
+    'R4-R8: sc around',
+    'R9: (sc, dec) x 6',
+    'R10: dec x 6',
+  ];
+  const { hardware, threadM } = toy(
+    'Head (make 2)',
+    ...head,
+    'Eyes: 8 mm, between R5 and R6, 5 showing',
+    'Mouth: 1 round below the eyes, 3 stitches wide',
+  );
+  expect(hardware).toEqual([
+    { kind: 'safety eye', sizeMm: 8, count: 4 },
+    { kind: 'washer', sizeMm: 12, count: 4 },
+  ]);
+  expect(threadM).toBeGreaterThan(0);
+});
+
+test('the list: with a tenth to spare, whole metres and grams', () => {
+  const lines = supplyLines(
+    toy(
+      'Yarn grey: medium, slate grey',
+      'Head',
+      'R1: 6 sc in ring',
+      'R2: inc x 6',
+      'R3-R6: sc around',
+      'R7: dec x 6',
+    ),
+  );
+  // 66 single crochets, six of them more for drawing two together, and 300 mm of tails: 2.08 m, and a tenth.
+  expect(lines[0]).toBe('grey (medium, slate grey): 3 m, about 2 g');
+});

@@ -1,0 +1,66 @@
+import { useState } from 'react';
+import { View } from '@tamagui/core';
+import { suppliesOf, supplyLines, usualMargin } from '../../core/toy/suppliesOf';
+import { nameOfToy } from '../../core/toy/toyCard';
+import { useToy } from '../../data/useToy';
+import { fileName, saveFile } from '../../ui/files';
+import { Icon } from '../../ui/Icon';
+import { Card } from '../../ui/layout';
+import { NumberStep } from '../../ui/NumberStep';
+import { Press } from '../../ui/Press';
+import { Answer, Body, Quiet, Title } from '../../ui/text';
+
+/** What so many toys take: yarn stitch for stitch, stuffing, what is bought by the piece. */
+export function WhatItTakes() {
+  const { analysis } = useToy();
+  const [copies, setCopies] = useState(1);
+  const [margin, setMargin] = useState(Math.round(usualMargin * 100));
+  const supplies = suppliesOf(analysis, copies);
+  const lines = supplyLines(supplies, margin / 100);
+  const [first, ...rest] = lines;
+  if (first === undefined) return null;
+  const save = () =>
+    saveFile(
+      `${fileName(nameOfToy(analysis))}-list.txt`,
+      `${[nameOfToy(analysis), ...lines].join('\n')}\n`,
+      'text/plain',
+    );
+  return (
+    <Card gap="$3">
+      <Title render="h2" margin={0}>
+        What it takes
+      </Title>
+      <View gap="$1" role="list" aria-label="What it takes">
+        <Answer role="listitem">{first}</Answer>
+        {rest.map((line) => (
+          <Body key={line} fontSize="$4" role="listitem">
+            {line}
+          </Body>
+        ))}
+      </View>
+      <Quiet>
+        Worked out stitch by stitch from your gauge, with {margin} % to spare and all tails. Grams go by the
+        ball’s band where the yarn line has it (“50 g, 85 m”), else by what such a yarn usually has.
+      </Quiet>
+      <NumberStep
+        label="Toys"
+        unit={copies === 1 ? 'toy' : 'toys'}
+        value={copies}
+        step={1}
+        least={1}
+        most={200}
+        onChange={(value) => setCopies(Math.round(value))}
+      />
+      <NumberStep
+        label="To spare"
+        unit="%"
+        value={margin}
+        step={5}
+        least={0}
+        most={100}
+        onChange={setMargin}
+      />
+      <Press label="Save the list" icon={<Icon name="download" />} onPress={save} />
+    </Card>
+  );
+}
