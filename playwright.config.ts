@@ -22,6 +22,8 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${port}`,
     launchOptions: { executablePath: '/usr/bin/chromium', args },
     reducedMotion: 'reduce',
+    // What a page asks for is held back or changed by many tests: a worker of the page between would ask in its place.
+    serviceWorkers: 'block',
   },
   projects: [
     {

@@ -4,10 +4,12 @@ import { BricolageGrotesque_700Bold } from '@expo-google-fonts/bricolage-grotesq
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
+import { useEffect } from 'react';
 import { useColorScheme } from 'react-native';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { TamaguiProvider, View } from '@tamagui/core';
 import { Guard } from '../src/ui/Guard';
+import { keepOffline } from '../src/ui/offline';
 import { Press } from '../src/ui/Press';
 import { config } from '../src/ui/tamagui.config';
 
@@ -20,6 +22,7 @@ const client = new QueryClient({
 
 export default function RootLayout() {
   const scheme = useColorScheme() === 'dark' ? 'dark' : 'light';
+  useEffect(keepOffline, []);
   // The text stands in the fallback face until the fonts are there; a font that fails to load must not hold up the maker.
   useFonts({
     AtkinsonHyperlegibleNext_400Regular,

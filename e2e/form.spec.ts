@@ -120,7 +120,7 @@ test('typing goes on while the form settles anew', async ({ page }) => {
       .replace(/Rnd (1[4-7])/g, (_, n: string) => `Rnd ${Number(n) + 10}`),
   );
   await page.getByRole('tab', { name: 'Form' }).click();
-  await expect(page.getByText(/^1[01]\d mm$/)).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByText(/^9\d mm$/)).toBeVisible({ timeout: 15_000 });
 });
 
 test('the keyboard turns the form', async ({ page }) => {

@@ -4,22 +4,22 @@ import type { TapFor } from '../../core/make/run';
 import type { Task } from '../../core/make/tasks';
 import { Row } from '../../ui/layout';
 import { Answer, Body, Quiet } from '../../ui/text';
+import { RoundRing } from './RoundRing';
 
 type RoundTask = Extract<Task, { kind: 'round' }>;
 
 /** A number to be read at arm's length, with what it counts. */
-function Giant({ label, value, of }: { label: string; value: number; of: number }) {
+function Giant({ label, value, of }: { label: string; value: number; of: number | null }) {
+  const whole = of === null ? '' : `of ${of}`;
   return (
-    <View flexGrow={1} flexBasis={0} aria-label={`${label} ${value} of ${of}`} role="img">
+    <View flexGrow={1} flexBasis={0} aria-label={`${label} ${value} ${whole}`.trim()} role="img">
       <Body fontWeight="700" aria-hidden>
         {label}
       </Body>
-      <Row alignItems="baseline" gap="$1" aria-hidden>
-        <Answer fontSize={value > 99 ? 84 : 112} lineHeight={112} letterSpacing={-4}>
-          {value}
-        </Answer>
-        <Quiet>of {of}</Quiet>
-      </Row>
+      <Answer fontSize={value > 99 ? 84 : 112} lineHeight={112} letterSpacing={-4} aria-hidden>
+        {value}
+      </Answer>
+      <Quiet aria-hidden>{whole}</Quiet>
     </View>
   );
 }
@@ -126,7 +126,7 @@ export function RoundNow({
             />
           )
         ) : (
-          <Giant label="Stitches" value={stitches} of={stitches} />
+          <Giant label="Stitches" value={stitches} of={null} />
         )}
       </Row>
       <Answer fontSize="$7" lineHeight="$7">
@@ -144,6 +144,7 @@ export function RoundNow({
           <Body fontSize="$4">{aside}</Body>
         </View>
       ))}
+      {by === 'round' ? null : <RoundRing moves={task.moves} done={move} />}
       <Coming {...ahead} />
     </View>
   );

@@ -8,7 +8,7 @@ import { Icon } from '../../ui/Icon';
 import { Card } from '../../ui/layout';
 import { NumberStep } from '../../ui/NumberStep';
 import { Press } from '../../ui/Press';
-import { Answer, Body, Quiet, Title } from '../../ui/text';
+import { Body, Quiet, Title } from '../../ui/text';
 
 /** What so many toys take: yarn stitch for stitch, stuffing, what is bought by the piece. */
 export function WhatItTakes() {
@@ -17,8 +17,7 @@ export function WhatItTakes() {
   const [margin, setMargin] = useState(Math.round(usualMargin * 100));
   const supplies = suppliesOf(analysis, copies);
   const lines = supplyLines(supplies, margin / 100);
-  const [first, ...rest] = lines;
-  if (first === undefined) return null;
+  if (lines.length === 0) return null;
   const save = () =>
     saveFile(
       `${fileName(nameOfToy(analysis))}-list.txt`,
@@ -31,8 +30,7 @@ export function WhatItTakes() {
         What it takes
       </Title>
       <View gap="$1" role="list" aria-label="What it takes">
-        <Answer role="listitem">{first}</Answer>
-        {rest.map((line) => (
+        {lines.map((line) => (
           <Body key={line} fontSize="$4" role="listitem">
             {line}
           </Body>

@@ -1,0 +1,65 @@
+import Svg, { Line } from 'react-native-svg';
+import { useTheme, View } from '@tamagui/core';
+import type { RoundMoves } from '../../core/make/moves';
+
+const size = 220;
+const middle = size / 2;
+const inner = 78;
+
+/** Moves further apart than this are drawn; of a longer round only its repeats. */
+const mostTicks = 140;
+
+interface Tick {
+  /** share of the way round */
+  at: number;
+  /** how many moves come before it */
+  move: number;
+  /** it makes more than one stitch, or draws some together */
+  isChange: boolean;
+}
+
+function ticksOf({ repeats, moves }: RoundMoves): Tick[] {
+  const ticks: Tick[] = [];
+  let move = 0;
+  for (const { runs } of repeats) {
+    for (const { words, times, makes } of runs) {
+      const isChange = makes > 1 || /dec|tog/i.test(words);
+      for (let i = 0; i < times; i += 1) {
+        ticks.push({ at: move / moves, move, isChange });
+        move += 1;
+      }
+    }
+  }
+  if (ticks.length <= mostTicks) return ticks;
+  const every = Math.ceil(ticks.length / mostTicks);
+  return ticks.filter((_, i) => i % every === 0);
+}
+
+/** The round as a ring, a stroke for each place the hook goes: what is done, where she is, what changes the count. */
+export function RoundRing({ moves, done }: { moves: RoundMoves; done: number }) {
+  const theme = useTheme();
+  return (
+    <View alignItems="center" aria-hidden>
+      <Svg width={size} height={size} viewBox={`0 0 ${size} ${size}`}>
+        {ticksOf(moves).map(({ at, move, isChange }) => {
+          const angle = 2 * Math.PI * at - Math.PI / 2;
+          const isNow = move === done;
+          const outer = inner + (isChange ? 28 : 16);
+          const colour = isNow ? theme.marker.val : move < done ? theme.color.val : theme.line.val;
+          return (
+            <Line
+              key={move}
+              x1={middle + inner * Math.cos(angle)}
+              y1={middle + inner * Math.sin(angle)}
+              x2={middle + outer * Math.cos(angle)}
+              y2={middle + outer * Math.sin(angle)}
+              stroke={colour}
+              strokeWidth={isNow ? 7 : 4}
+              strokeLinecap="round"
+            />
+          );
+        })}
+      </Svg>
+    </View>
+  );
+}
