@@ -175,7 +175,7 @@ test('a form that can’t be worked out says so, and comes when it can', async (
   await page.unroute(/relaxWorker/);
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByText(/The form could not be/)).toBeHidden();
-  await expect(page.getByText(/mm wide/).first()).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText('wide', { exact: true })).toBeVisible({ timeout: 60_000 });
 });
 
 test('a browser whose storage can’t be read says so, on the shelf and in a toy, and goes on when it can', async ({

@@ -56,14 +56,6 @@ await phone.getByRole('link', { name: 'Open Head' }).click();
 await shot(phone, 'rounds');
 await phone.getByRole('tab', { name: 'Map' }).click();
 await shot(phone, 'map');
-await phone.getByRole('button', { name: 'Compare them on the form' }).click();
-await phone.getByRole('group', { name: 'Faces side by side' }).waitFor();
-await phone.waitForTimeout(4000);
-await shot(phone, 'compare');
-await phone
-  .getByRole('button', { name: /as it is$/ })
-  .first()
-  .click();
 await phone.getByRole('radio', { name: /^Mouth/ }).click();
 await shot(phone, 'feature');
 await phone.getByRole('tab', { name: 'Form' }).click();
@@ -83,11 +75,22 @@ await phone.getByRole('radio', { name: 'Bulky, chunky' }).click();
 await shot(phone, 'yarn');
 await phone.getByRole('tab', { name: 'Sheet' }).click();
 await shot(phone, 'sheet');
-await phone.goto(`http://127.0.0.1:${port}/`);
-await phone.getByRole('link', { name: 'Open Pondside pocket frog' }).click();
-await phone.getByRole('link', { name: 'Open Head' }).click();
-await phone.getByRole('tab', { name: 'Map' }).click();
-await shot(phone, 'side');
+await phone.getByRole('tab', { name: 'Make' }).click();
+await phone.getByRole('button', { name: 'Begin making' }).click();
+for (const label of ['Round 1 done', 'Round 2 done', 'Repeat done', 'Repeat done', 'Repeat done'])
+  await phone.getByRole('button', { name: label }).click();
+await shot(phone, 'make');
+await phone.getByRole('button', { name: 'Beside the work' }).click();
+await phone.getByRole('radio', { name: 'A round' }).click();
+await phone.getByRole('button', { name: 'Back to the work' }).first().click();
+for (let round = 3; round <= 23; round += 1)
+  await phone.getByRole('button', { name: `Round ${round} done` }).click();
+await shot(phone, 'halt');
+await phone.getByRole('button', { name: 'Leave the work' }).click();
+await phone.getByRole('tab', { name: 'Parts' }).click();
+await phone.getByRole('link', { name: 'Child-safe' }).click();
+await phone.getByRole('radio', { name: 'Under 3' }).click();
+await shot(phone, 'safety');
 await phone.goto(`http://127.0.0.1:${port}/new`);
 await phone
   .getByRole('textbox')
@@ -107,11 +110,6 @@ await phone
     'Toy: Pondside toad\n\nHead\nR1: 6 sc in magic ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]\nR4: (sc 2, inc) x 5 [24]\nR5-R7: sc around [24]\n',
   );
 await shot(phone, 'text');
-await phone.getByRole('tab', { name: /Rounds/ }).click();
-await phone.getByRole('button', { name: 'Add a round' }).click();
-await phone.getByRole('radio', { name: 'Increase' }).click();
-await phone.getByRole('button', { name: 'Add it' }).scrollIntoViewIfNeeded();
-await shot(phone, 'cards');
 
 const wide = await open(1280, 800);
 await wide.getByRole('link', { name: 'Open Pondside otter' }).click();

@@ -1,16 +1,16 @@
 const remembered = 8;
 const mostSteps = 400;
 /** Done where a step gains no more than this. */
-const leastGain = 1e-10;
+const leastGain = 1e-8;
 
 const dot = (a: Float64Array, b: Float64Array): number => {
   let sum = 0;
-  for (let i = 0; i < a.length; i += 1) sum += (a[i] ?? 0) * (b[i] ?? 0);
+  for (let i = 0; i < a.length; i += 1) sum += a[i]! * b[i]!;
   return sum;
 };
 /** a + share · b, into a. */
 const add = (a: Float64Array, b: Float64Array, share: number): void => {
-  for (let i = 0; i < a.length; i += 1) a[i] = (a[i] ?? 0) + share * (b[i] ?? 0);
+  for (let i = 0; i < a.length; i += 1) a[i] = a[i]! + share * b[i]!;
 };
 
 interface Step {

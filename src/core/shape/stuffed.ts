@@ -119,37 +119,39 @@ function feasible({ radius, area, fixed }: Wall): Float64Array {
 function energyOf(wall: Wall, pressure: number, square: Float64Array, slope: Float64Array): number {
   const { radius, area, fixed } = wall;
   const volumeSlope = new Float64Array(square.length);
+  const whole = area.reduce((sum, value) => sum + value, 0);
   let volume = 0;
   let strain = 0;
-  const whole = area.reduce((sum, value) => sum + value, 0);
   slope.fill(0);
+  // Indexes are those of the rings: nothing is missing between them.
   for (let i = 1; i < square.length; i += 1) {
-    const a = area[i] ?? 0;
-    const [q0, q1] = [square[i - 1] ?? 0, square[i] ?? 0];
+    const a = area[i]!;
+    const q0 = square[i - 1]!;
+    const q1 = square[i]!;
     const t = (q1 - q0) / a;
     if (!(Math.abs(t) < 1)) return Infinity;
-    const [r0, r1] = [Math.sqrt(q0), Math.sqrt(q1)];
+    const r0 = Math.sqrt(q0);
+    const r1 = Math.sqrt(q1);
     const rise = Math.sqrt(1 - t * t);
     const sum = r0 + r1;
     const mean = (q0 + q1 + r0 * r1) / sum;
     volume += a * rise * mean;
     const byTilt = (t * mean) / rise;
-    const stretched = Math.log(sum / ((radius[i - 1] ?? 0) + (radius[i] ?? 0)));
+    const byMean = (a * rise) / (2 * sum * sum);
+    const stretched = Math.log(sum / (radius[i - 1]! + radius[i]!));
     const resists = (a / whole) * (stretched > 0 ? tautness : 1);
     strain += resists * stretched * stretched;
-    for (const [at, own, other, sign] of [
-      [i - 1, r0, r1, 1],
-      [i, r1, r0, -1],
-    ] as const) {
-      if (fixed[at] === 1) continue;
-      const byMean =
-        ((1 + other / (2 * own)) * sum - (own * own + other * other + own * other) / (2 * own)) / (sum * sum);
-      volumeSlope[at] = (volumeSlope[at] ?? 0) + a * rise * byMean + sign * byTilt;
-      slope[at] = (slope[at] ?? 0) + (resists * stretched) / (sum * own);
+    const pull = (resists * stretched) / sum;
+    if (fixed[i - 1] === 0) {
+      volumeSlope[i - 1] = volumeSlope[i - 1]! + byMean * (r0 + 2 * r1) + byTilt;
+      slope[i - 1] = slope[i - 1]! + pull / r0;
+    }
+    if (fixed[i] === 0) {
+      volumeSlope[i] = volumeSlope[i]! + byMean * (r1 + 2 * r0) - byTilt;
+      slope[i] = slope[i]! + pull / r1;
     }
   }
-  for (let i = 0; i < slope.length; i += 1)
-    slope[i] = (slope[i] ?? 0) - (pressure * (volumeSlope[i] ?? 0)) / volume;
+  for (let i = 0; i < slope.length; i += 1) slope[i] = slope[i]! - (pressure * volumeSlope[i]!) / volume;
   return strain - pressure * Math.log(volume);
 }
 
