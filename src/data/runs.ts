@@ -1,5 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import { eventSchema, type Run, type RunEvent } from '../core/make/run';
+import { isEvent, type Run, type RunEvent } from '../core/make/run';
 
 interface Runs extends DBSchema {
   runs: { key: string; value: Run; indexes: { toy: string } };
@@ -68,7 +68,7 @@ export const runs = {
     ]);
     await transaction.done;
     if (!run) return null;
-    const events = rows.map(({ event }) => event).filter((event) => !eventSchema.validate(event).error);
+    const events = rows.map(({ event }) => event).filter(isEvent);
     return { run, events, unreadable: rows.length - events.length };
   },
 

@@ -53,7 +53,7 @@ const kindOf = (kind: string, keys: Joi.PartialSchemaMap) =>
   Joi.object({ at, kind: Joi.valid(kind).required(), ...keys });
 
 /** What may be kept as an event. */
-export const eventSchema = Joi.alternatives<RunEvent>(
+const eventSchema = Joi.alternatives<RunEvent>(
   kindOf('on', { by: Joi.valid('stitch', 'repeat', 'round').required() }),
   kindOf('back', {}),
   kindOf('goto', { place: placeSchema.required() }),
@@ -68,6 +68,17 @@ export const eventSchema = Joi.alternatives<RunEvent>(
   }),
   kindOf('pause', {}),
 );
+
+const tapsFor: ReadonlySet<unknown> = new Set<TapFor>(['stitch', 'repeat', 'round']);
+
+/** Whether a value is an event. Taps, of which there are many thousands in a run, are told at a glance. */
+export function isEvent(value: unknown): value is RunEvent {
+  if (typeof value !== 'object' || value === null) return false;
+  const { kind, at: when, by, ...rest } = value as Record<string, unknown>;
+  const isTap = kind === 'back' ? by === undefined : kind === 'on' && tapsFor.has(by);
+  if (isTap && typeof when === 'number' && when >= 0 && Object.keys(rest).length === 0) return true;
+  return eventSchema.validate(value).error === undefined;
+}
 
 /** Something she wrote down or that went otherwise than planned. */
 export interface LogEntry {

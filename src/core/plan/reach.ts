@@ -38,6 +38,18 @@ export const byTool = ({ stuffTool, toolReach }: Hands): Reaching => ({
 });
 
 /**
+ * The first round after which something gets in as wide as asked: a start is narrow, and widens from round to round. Where it narrows
+ * before, it is as it is.
+ */
+export function firstWide(passage: Passage, from: number, diameterMm: number): number {
+  let round = from;
+  const opening = (at: number) => openingAfter(passage, at);
+  while (round < passage.fabric.rounds && opening(round) < diameterMm && opening(round + 1) >= opening(round))
+    round += 1;
+  return opening(round) < diameterMm ? from : round;
+}
+
+/**
  * The last round after which a place can still be reached from the live edge: everything between has to be wide enough, and near enough.
  *
  * @param from the round after which the place is there

@@ -89,6 +89,24 @@ test.each<[string, string, (number | string)[][]]>([
     ],
   ],
   [
+    'a ring at the start goes in while a hand still reaches down there, not before fingers fit',
+    head(24, 4, 'Key ring through the start.'),
+    [
+      [9, 4, 9, 'key-ring stuff'],
+      [10, 10, 10, 'top-up'],
+      [11, 11, 11, 'close'],
+    ],
+  ],
+  [
+    'eyes near the crown are pressed once the opening is wide enough, with the bulk',
+    head(30, 5, 'Eyes: 6 mm, between R2 and R3, 4 showing'),
+    [
+      [12, 5, 13, 'seat-eyes stuff'],
+      [13, 13, 13, 'top-up'],
+      [14, 14, 14, 'close'],
+    ],
+  ],
+  [
     'the maker says when: after round 8 it is, for it can be done there',
     head(24, 4, 'After round 8, stuff firmly.'),
     [

@@ -2,7 +2,7 @@ import { chambersOf, type Chamber } from './chambers';
 import type { ActKind, Window } from './acts';
 import type { Closing } from './closing';
 import type { Hands } from './hands';
-import { byFingers, byTool, lastReached, openingAfter, type Passage } from './reach';
+import { byFingers, byTool, firstWide, lastReached, openingAfter, type Passage } from './reach';
 import { volumeBetween, type Profile } from '../shape/profile';
 
 /** Something that is put on a part while the hand can still get behind it. */
@@ -70,10 +70,12 @@ const plainWindow = { feature: null, part: null, fills: null } as const;
 /** What is pressed on is said with its size; what is stitched may also be done later. */
 function insideWindow(input: WindowInput, { act, feature, line }: Inside): Window | Impossible {
   const { hands, fabric } = input;
-  const earliest = Math.min(fabric.rounds, line + 1);
+  const there = Math.min(fabric.rounds, line + 1);
+  const isPressed = act === 'seat-eyes' || act === 'seat-nose';
+  const earliest = firstWide(input, there, isPressed ? hands.washersTight : hands.stuffFingers);
   const opening = (round: number) => whole(openingAfter(input, round));
   if (act === 'embroider' || act === 'key-ring') {
-    const reached = lastReached(input, earliest, byFingers(hands.stuffFingers, hands));
+    const reached = lastReached(input, earliest, byFingers(hands.stuffFingers, hands), there);
     const isRing = act === 'key-ring';
     const latest = isRing ? reached || earliest : fabric.rounds;
     return {
@@ -92,8 +94,9 @@ function insideWindow(input: WindowInput, { act, feature, line }: Inside): Windo
     };
   }
   const isPair = act === 'seat-eyes';
-  const latest = lastReached(input, earliest, byFingers(hands.washersTight, hands));
-  const easy = lastReached(input, earliest, byFingers(hands.washersEasy, hands)) || latest;
+  const latest = lastReached(input, earliest, byFingers(hands.washersTight, hands), there);
+  const wide = firstWide(input, earliest, hands.washersEasy);
+  const easy = lastReached(input, wide, byFingers(hands.washersEasy, hands), there) || latest;
   if (latest === 0)
     return {
       act,

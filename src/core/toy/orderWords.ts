@@ -1,7 +1,7 @@
 import type { Step } from '../plan/order';
 import { minutesOf } from '../plan/time';
-import type { ToyAnalysis } from './analysis';
-import { stopTitle } from './sheet/stopWords';
+import type { PartAnalysis, ToyAnalysis } from './analysis';
+import { actTitle, bulksOf } from './sheet/stopWords';
 
 /** A step of the plan as a maker reads it. */
 export interface StepWords {
@@ -22,7 +22,16 @@ export function unitName({ parts, joined }: ToyAnalysis, part: string, unit: num
   return source && source.make > 1 && !isNamed && !/\d$/.test(named) ? `${named} ${unit}` : named;
 }
 
-function stepText({ do: doing, from, to, about }: Step, word: string): string {
+/** What is done at a stop, by the name it has there. */
+function actText({ do: doing, from, about }: Step, part: PartAnalysis | undefined): string {
+  const acts = part?.stops.stops.find(({ after }) => after === from)?.acts ?? [];
+  const act = acts.find((one) => one.act === doing && (one.feature ?? one.part) === about);
+  return act && part ? actTitle(act, bulksOf(part.stops)) : '';
+}
+
+function stepText(step: Step, part: PartAnalysis | undefined): string {
+  const { do: doing, from, to, about } = step;
+  const word = part?.fabric.row[0] === 1 ? 'Row' : 'Round';
   switch (doing) {
     case 'work':
       return from === to ? `${word} ${from}` : `${word}s ${from} to ${to}`;
@@ -34,12 +43,8 @@ function stepText({ do: doing, from, to, about }: Step, word: string): string {
       return 'Sculpt with the long needle';
     case 'check':
       return 'Tug every part, look from all sides, write down what you changed';
-    case 'embroider':
-      return `Stitch the ${about}`;
-    case 'work-in':
-      return `Have the ${about} ready`;
     default:
-      return stopTitle[doing];
+      return actText(step, part);
   }
 }
 
@@ -47,11 +52,10 @@ function stepText({ do: doing, from, to, about }: Step, word: string): string {
 export function orderWords(toy: ToyAnalysis): StepWords[] {
   return toy.order.steps.map((step, i) => {
     const part = toy.parts.find(({ source }) => source.id === step.part);
-    const word = part?.fabric.row[0] === 1 ? 'Row' : 'Round';
     return {
       key: `${i}`,
       unit: step.do === 'check' ? 'The toy' : unitName(toy, step.part, step.unit),
-      words: stepText(step, word),
+      words: stepText(step, part),
       minutes: minutesOf(step),
     };
   });

@@ -2,9 +2,9 @@ import Svg, { Line } from 'react-native-svg';
 import { useTheme, View } from '@tamagui/core';
 import type { RoundMoves } from '../../core/make/moves';
 
-const size = 220;
+const size = 176;
 const middle = size / 2;
-const inner = 78;
+const inner = 56;
 
 /** Moves further apart than this are drawn; of a longer round only its repeats. */
 const mostTicks = 140;
