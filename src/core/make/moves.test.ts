@@ -28,6 +28,12 @@ test.each<[string[], string[], number, number]>([
     12,
     15,
   ],
+  [
+    [...start, 'R3: ch 1, (sc, inc) x 6, sl st to first st'],
+    Array(6).fill('1 sc, 1 inc') as string[],
+    12,
+    18,
+  ],
   [[...start, 'R3: sc 5, inc, sc 6'], ['5 sc, 1 inc, 6 sc'], 12, 13],
 ])('%j', (lines, repeats, moves, stitches) => {
   const found = lastRound(...lines);

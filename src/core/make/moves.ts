@@ -81,14 +81,17 @@ function timesOf({ extent, target, make }: WorkItem, open: Open): number | null 
 
 function runOf(item: WorkItem, text: string, open: Open, loops: LoopsWord | null): Run | null {
   const isSpread = item.evenly === true || item.pair === true || item.orTotal === true;
-  const isChain = item.word === 'ch' || (item.word === 'sl' && item.target === 'first');
   const times = timesOf(item, open);
-  if (isSpread || isChain || times === null) return null;
+  if (isSpread || times === null) return null;
   const written = text.slice(item.span.from, item.span.to).trim();
   const inLoops = loops && loops !== 'both' ? `${loops} loops: ` : '';
   const words = times === 1 ? written : withoutNumber(written) || written;
   return { words: `${inLoops}${words}`, times, makes: item.target === 'ring' ? 1 : item.make };
 }
+
+/** A chain to rise by, a slip stitch that closes the round: read with the words, and no stitch of it. */
+const risesOrCloses = ({ word, target }: WorkItem): boolean =>
+  word === 'ch' || (word === 'sl' && target === 'first');
 
 /** The moves of some items in a row; null where that is more than is known here. */
 function runsOf(items: readonly Item[], text: string, open: Open): Run[] | null {
@@ -97,6 +100,8 @@ function runsOf(items: readonly Item[], text: string, open: Open): Run[] | null 
   for (const item of items) {
     if (item.type === 'loops') {
       loops = item.loops;
+    } else if (item.type === 'work' && risesOrCloses(item)) {
+      runs.push({ words: text.slice(item.span.from, item.span.to).trim(), times: 0, makes: 0 });
     } else if (item.type === 'work') {
       const run = runOf(item, text, open, loops);
       if (!run) return null;
@@ -135,7 +140,8 @@ function repeatsOf(group: Extract<Item, { type: 'group' }>, text: string, open: 
 function numbered(items: readonly Item[], text: string): number {
   let sum = 0;
   for (const item of items) {
-    if (item.type === 'work' && item.extent.kind === 'count') sum += item.extent.n * item.make;
+    if (item.type === 'work' && item.extent.kind === 'count' && !risesOrCloses(item))
+      sum += item.extent.n * item.make;
     if (item.type === 'group' && item.extent.kind === 'count') {
       const runs = runsOf(item.items, text, { stitches: 0 });
       sum += (runs ? pack(runs).stitches : 0) * item.extent.n;
