@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { analyseToy } from '../../core/toy/analyse';
 import { compareToys } from '../../core/toy/compareToys';
-import { duplicateRound, roundCards } from '../../core/toy/editRounds';
+import { withMoreRounds } from '../../core/toy/moreRounds';
 import { placeAfterChange, type Place } from '../../core/make/run';
 import type { Task } from '../../core/make/tasks';
 import type { Happening } from '../../data/makingRun';
@@ -13,34 +13,6 @@ import { Press } from '../../ui/Press';
 import { Body, Quiet, Title } from '../../ui/text';
 
 type RoundTask = Extract<Task, { kind: 'round' }>;
-
-/** The text with a round of a part worked so many times more; the text itself where it has no such round. */
-function withMoreRounds(text: string, { unit, label }: RoundTask, more: number): string {
-  let longer = text;
-  for (let i = 0; i < more; i += 1) {
-    const part = analyseToy(longer, { searches: false }).parts.find(
-      ({ source }) => source.id === unit.part,
-    )?.source;
-    const round = part?.rounds.find(({ number }) => number === label);
-    const card = part && roundCards(part).find(({ first, last }) => first <= label && last >= label);
-    if (!part || !round || !card) return text;
-    // One round more, of a line that holds several.
-    const single = {
-      ...card,
-      source: {
-        ...card.source,
-        text: `R1: ${
-          longer
-            .split('\n')
-            [round.line - 1]?.slice(round.work.label?.span.to ?? 0)
-            .trim() ?? ''
-        }`,
-      },
-    };
-    longer = duplicateRound(longer, part, single);
-  }
-  return longer;
-}
 
 interface MoreRoundsProps {
   task: RoundTask;
@@ -54,15 +26,15 @@ interface MoreRoundsProps {
 export function MoreRounds({ task, place, text, happen, onDone }: MoreRoundsProps) {
   const [more, setMore] = useState(1);
   const { editor, text: pattern } = useToy();
-  const longer = withMoreRounds(text, task, more);
+  const { unit, label, words } = task;
+  const longer = withMoreRounds(text, { part: unit.part, label, words }, more);
   const changes = compareToys(analyseToy(text, { searches: false }), analyseToy(longer, { searches: false }));
   const agree = () => {
-    const [before, after] = [tasksOfText(text), tasksOfText(longer)];
-    const moved = placeAfterChange(place, before, after);
+    const moved = placeAfterChange(place, tasksOfText(text), tasksOfText(longer));
     happen({
       kind: 'text',
       text: longer,
-      why: `Worked round ${task.label} of the ${task.unit.name.toLowerCase()} ${more} ${more === 1 ? 'time' : 'times'} more.`,
+      why: `Worked round ${label} of the ${unit.name.toLowerCase()} ${more} ${more === 1 ? 'time' : 'times'} more.`,
       place: moved,
     });
     onDone();
@@ -82,7 +54,9 @@ export function MoreRounds({ task, place, text, happen, onDone }: MoreRoundsProp
         onChange={setMore}
       />
       {longer === text ? (
-        <Body>This round can’t be worked again by itself. Change it in the pattern.</Body>
+        <Body>
+          Only a round that keeps its count can be worked once more. Change the others in the pattern.
+        </Body>
       ) : changes.length === 0 ? (
         <Body>Nothing else changes by that.</Body>
       ) : (
