@@ -165,9 +165,15 @@ test('on a flat piece the middle is between the edges, and every other row count
   expect(odd.eyes!.missStitches).toBeCloseTo(0, 6);
 });
 
-test('on a circle folded in half the eyes come to the front half and share its middle', () => {
+test.each([
+  [[]],
+  [['Gauge: 5 mm x 3.8 mm']],
+  [['Gauge: 5 mm x 4.2 mm']],
+  [['Gauge: 5 mm x 4.4 mm']],
+  [['Gauge: 5 mm x 4.8 mm']],
+])('on a circle folded in half the eyes come to the front half and share its middle %s', (gauge) => {
   const part = facePart([
-    'Gauge: 5 mm x 4.8 mm',
+    ...gauge,
     'Wing',
     'R1: 6 sc in magic ring',
     'R2: inc x 6',

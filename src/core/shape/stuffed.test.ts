@@ -68,6 +68,29 @@ test('a long tube stays a tube: its middle is one width, its rounds evenly high'
   }
 });
 
+test.each([4, 4.1, 4.4, 4.8])(
+  'an empty circle of six more a round lies flat, rounds %d mm high',
+  (heightMm) => {
+    const lines = headText(48, 0, 48);
+    const { fabric, form } = formOf(lines, { firmness: 'none' }, { widthMm: 5, heightMm, assumed: false });
+    const { widthMm, heightMm: high } = measureForm(fabric, form, upright);
+    expect(high).toBeLessThan(widthMm * 0.1);
+  },
+);
+
+test('twelve more a round are too many to lie flat: they ruffle', () => {
+  const text = [
+    'R1: 6 sc in ring',
+    'R2: inc around',
+    'R3: inc around',
+    'R4: inc around',
+    'R5: sc around',
+  ].join('\n');
+  const { fabric, form } = formOf(text, { firmness: 'none' }, assumedGauge);
+  const { widthMm, heightMm } = measureForm(fabric, form, upright);
+  expect(heightMm).toBeGreaterThan(widthMm * 0.2);
+});
+
 test('a flat sole stays flat under a stuffed wall', () => {
   const text = `${headText(36, 0, 36)}\nR7: BLO sc around\nR8-R14: sc around`;
   const { fabric, profile } = formInput(text, {}, assumedGauge);

@@ -9,10 +9,10 @@ export type Firmness = 'none' | 'light' | 'medium' | 'firm';
  * How hard stuffing presses, as the weight of the volume against the fabric's resistance. Our own figures: `firm` is fitted to three
  * measured, firmly stuffed pieces (a head, a tall head, a tiny one), which come out within a tenth of their width by height.
  */
-const pressureOf: Record<Firmness, number> = { none: 0, light: 0.12, medium: 0.25, firm: 0.5 };
+const pressureOf: Record<Firmness, number> = { none: 0, light: 0.06, medium: 0.12, firm: 0.47 };
 
 /** A round stretched wide resists so many times harder than one drawn narrow: its yarn pulls taut, while narrow stitches only crowd. */
-const tautness = 6;
+const tautness = 8;
 
 /** Share of its stitches' width that a gathered round keeps: the front loops meet in the middle. */
 export const gatheredShare = 0.75;

@@ -33,22 +33,18 @@ function turnOfAxis(text: string, rounds: number): number {
 }
 
 describe('against mathematics', () => {
-  test.each([
-    ['none', 0.03],
-    ['light', 0.04],
-    ['medium', 0.05],
-  ] as const)(
-    'a tube of n stitches keeps its circumference and its height, as far as stuffing %s lets it: within %d',
-    (firmness, share) => {
+  test.each(['none', 'light', 'medium'] as const)(
+    'a tube of n stitches keeps its circumference within 3 %%, stuffing %s',
+    (firmness) => {
       const { fabric, form } = formOf(tube, { firmness });
       const { rounds, heightMm } = measureForm(fabric, form, upright);
       for (const round of rounds.slice(1, -1)) {
-        expect(Math.abs(round.circumferenceMm / (24 * 5) - 1)).toBeLessThan(share);
+        expect(Math.abs(round.circumferenceMm / (24 * 5) - 1)).toBeLessThan(0.03);
         // Stitches stand at the corners of a polygon of that circumference.
-        expect(Math.abs((round.radiusMm * 2 * Math.PI) / (24 * 5) - 1)).toBeLessThan(share + 0.01);
+        expect(Math.abs((round.radiusMm * 2 * Math.PI) / (24 * 5) - 1)).toBeLessThan(0.04);
       }
       // Twenty rounds; the first lies one round height over the chain.
-      expect(Math.abs(heightMm / (19.96 * 4.8) - 1)).toBeLessThan(share);
+      expect(Math.abs(heightMm / (19.96 * 4.8) - 1)).toBeLessThan(0.03);
     },
   );
 
@@ -60,7 +56,7 @@ describe('against mathematics', () => {
   });
 
   test.each([70, 80, 100, 120])(
-    'a firm ball of %i mm is round, every stitch within 7 %% of the mean radius',
+    'a firm ball of %i mm is round, every stitch within 6 %% of the mean radius',
     (width) => {
       const { fabric, form } = formOf(ball(width), { firmness: 'firm', gathered: true });
       const { widthMm, heightMm, depthMm, volumeMl: volume } = measureForm(fabric, form, upright);
@@ -74,7 +70,7 @@ describe('against mathematics', () => {
         Math.hypot(...[0, 1, 2].map((axis) => form.places[i * 3 + axis]! - centre[axis]!)),
       );
       const mean = radii.reduce((sum, radius) => sum + radius, 0) / radii.length;
-      for (const radius of radii) expect(Math.abs(radius / mean - 1)).toBeLessThan(0.07);
+      for (const radius of radii) expect(Math.abs(radius / mean - 1)).toBeLessThan(0.06);
       expect(Math.abs(volume / (((4 / 3) * Math.PI * mean ** 3) / 1000) - 1)).toBeLessThan(0.05);
     },
   );
@@ -323,7 +319,7 @@ describe('truth of the method', () => {
     }
     off.sort((one, other) => one - other);
     expect(off.reduce((sum, value) => sum + value, 0) / stitches).toBeLessThan(0.01 * widthMm);
-    expect(off[Math.floor(stitches * 0.95)]!).toBeLessThan(0.025 * widthMm);
+    expect(off[Math.floor(stitches * 0.95)]!).toBeLessThan(0.02 * widthMm);
   });
 
   test('even parts stand where the profile says, within a stitch; starts in joined rounds do not wander', () => {

@@ -2,6 +2,7 @@ import type { Fabric } from '../../fabric/fabric';
 import type { Gauge } from '../gauge';
 import type { Profile } from '../profile';
 import { stuffedProfile, type Firmness } from '../stuffed';
+import { layFlat, pressedHalf } from './laidFlat';
 import { formNodes, type FormNodes } from './nodes';
 import { formSprings, sharesOf, type Springs } from './springs';
 import { startPlaces } from './startPlaces';
@@ -28,7 +29,7 @@ export interface FormInput {
 }
 
 /** How far stuffing stretches the fabric over the stuffed profile, in the mean, as a share: our own figures, from "fills" to "hard". */
-export const stretchOf: Record<Firmness, number> = { none: 0, light: 0.003, medium: 0.006, firm: 0.015 };
+export const stretchOf: Record<Firmness, number> = { none: 0, light: 0.003, medium: 0.005, firm: 0.04 };
 
 const sweepsPerStep = 4;
 const motionEvery = 4;
@@ -42,8 +43,6 @@ const damping = 0.93;
 const restAt = 1e-3;
 const mostSteps = 260;
 const fewestSteps = 40;
-/** Half the thickness of a part pressed flat: two layers of fabric. */
-const pressedHalf = 0.3;
 
 /**
  * Moves the ends of every spring towards its length at rest, in the order of the list or from its end. Sweeping both ways in turn keeps
@@ -128,6 +127,7 @@ export class Relaxation {
     this.alongShare = shares.along;
     this.springs = formSprings(fabric, this.nodes, starts, gauge, finish.firmness !== 'none', shares);
     this.places = startPlaces(fabric, this.nodes, starts, stuffed, gauge);
+    if (finish.pressedAt !== null) layFlat(this.places, this.nodes, finish.pressedAt);
     this.first = this.places.slice();
     this.before = this.places.slice();
     this.bends = bendsOf(this.nodes);

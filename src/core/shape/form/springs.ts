@@ -23,13 +23,34 @@ export interface Shares {
   up: Float64Array;
 }
 
-/** How wide and high each round has become in a stuffed profile. */
+/** Empty fabric crowds its stitches so far to lie flat, and no further: what has more of them ruffles. Our own figure. */
+const leastCrowded = 0.88;
+/** A round that grows by this share of its height lies flat with nothing to spare; more would be a hint of a ruffle. */
+const flatGrowth = 0.985;
+
+/**
+ * How much an empty round that has more stitches than lie flat crowds them: its height grows as its width shrinks, so that the area stays.
+ *
+ * @param growth how far its radius is from the one below, by the stitches alone
+ */
+const crowdedShare = (growth: number, height: number): number =>
+  Math.max(leastCrowded, Math.min(1, Math.sqrt((flatGrowth * height) / Math.max(growth, 1e-9))));
+
+/** How wide and high each round has become in a stuffed profile; what stays empty gives way where it would not lie flat. */
 export function sharesOf(fabric: Fabric, profile: Profile, stuffed: Profile): Shares {
   const up = new Float64Array(fabric.rounds);
   const along = new Float64Array(fabric.rounds);
   for (let round = 0; round < fabric.rounds; round += 1) {
     const base = (fabric.base[round] ?? 0) - 1;
     const heightIn = ({ along: way }: Profile) => (way[round] ?? 0) - (base >= 0 ? (way[base] ?? 0) : 0);
+    const isEmpty = stuffed.radius[round] === profile.radius[round];
+    if (isEmpty) {
+      const growth = Math.abs((profile.radius[round] ?? 0) - (base >= 0 ? (profile.radius[base] ?? 0) : 0));
+      const grows = base >= 0 || fabric.start === 'ring';
+      along[round] = grows ? crowdedShare(growth, heightIn(profile)) : 1;
+      up[round] = 1 / (along[round] ?? 1);
+      continue;
+    }
     along[round] = (stuffed.radius[round] ?? 0) / (profile.radius[round] || 1) || 1;
     up[round] = heightIn(stuffed) / (heightIn(profile) || 1) || 1;
   }
