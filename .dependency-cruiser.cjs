@@ -1,5 +1,18 @@
 /** Folders from the ground up: each may use those before it. */
-const core = ['notation', 'fabric', 'shape', 'place', 'join', 'plan', 'make', 'safety', 'supplies', 'toy'];
+const core = [
+  'notation',
+  'fabric',
+  'shape',
+  'place',
+  'join',
+  'plan',
+  'make',
+  'safety',
+  'supplies',
+  'toy',
+  'edit',
+  'keep',
+];
 const place = ['frame', 'rule', 'resolve', 'move', 'check', 'seated', 'words'];
 
 /** Nothing in a folder imports a later one. */

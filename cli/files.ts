@@ -1,6 +1,6 @@
 import { readFileSync, statSync } from 'node:fs';
 import { limits } from '../src/core/notation/limits';
-import { longestDocument, readDocument } from '../src/core/toy/document';
+import { longestDocument, readDocument } from '../src/core/keep/document';
 
 /** What was asked for can't be done: one line says why. */
 export class Refusal extends Error {}

@@ -1,7 +1,7 @@
 import { parseArgs } from 'node:util';
 import { safetyOf } from '../src/core/toy/safetyOf';
 import type { Firmness } from '../src/core/shape/stuffed';
-import { setToyHeader } from '../src/core/toy/editText';
+import { setToyHeader } from '../src/core/notation/editText';
 import { printable, readText, Refusal } from './files';
 import { analyseToy, plainVerbs, verbs, type Options } from './verbs';
 

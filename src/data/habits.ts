@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { analyseToy, type ToyAnalysis } from '../core/toy/analyse';
 import { apartValues } from '../core/toy/checkParts';
-import { setToyHeader } from '../core/toy/editText';
+import { setToyHeader } from '../core/notation/editText';
 import { storage } from './storage';
 
 export type Apart = keyof typeof apartValues;

@@ -1,5 +1,6 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { DBSchema } from 'idb';
 import { isEvent, type Run, type RunEvent } from '../core/make/run';
+import { connectionTo } from './database';
 
 interface Runs extends DBSchema {
   runs: { key: string; value: Run; indexes: { toy: string } };
@@ -9,25 +10,10 @@ interface Runs extends DBSchema {
 
 const databaseName = 'hoppla-runs';
 
-let connection: Promise<IDBPDatabase<Runs>> | null = null;
-
-function database(): Promise<IDBPDatabase<Runs>> {
-  const forget = () => {
-    connection = null;
-  };
-  connection ??= openDB<Runs>(databaseName, 1, {
-    upgrade: (made) => {
-      made.createObjectStore('runs', { keyPath: 'id' }).createIndex('toy', 'toy');
-      made.createObjectStore('events', { keyPath: ['run', 'number'] });
-    },
-    blocking: (_current, _wanted, event) => (event.target as unknown as IDBPDatabase).close(),
-    terminated: forget,
-  }).catch((reason: unknown) => {
-    forget();
-    throw reason;
-  });
-  return connection;
-}
+const database = connectionTo<Runs>(databaseName, (made) => {
+  made.createObjectStore('runs', { keyPath: 'id' }).createIndex('toy', 'toy');
+  made.createObjectStore('events', { keyPath: ['run', 'number'] });
+});
 
 /** Another tab has gone on with this run. */
 export class MovedOnError extends Error {

@@ -1,5 +1,5 @@
 import { limits } from '../core/notation/limits';
-import { carryPartIds, type KnownPart } from '../core/toy/partIds';
+import { carryPartIds, type KnownPart } from '../core/keep/partIds';
 import { analyseToy } from '../core/toy/analyse';
 import {
   documentVersion,
@@ -7,8 +7,8 @@ import {
   readDocument,
   writeDocument,
   type ToyDocument,
-} from '../core/toy/document';
-import { toyCard, type ToyCard } from '../core/toy/toyCard';
+} from '../core/keep/document';
+import { toyCard, type ToyCard } from '../core/keep/toyCard';
 import { forgetDrafts } from './drafts';
 import { storage, transact, type Changes } from './storage';
 

@@ -1,5 +1,6 @@
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { DBSchema } from 'idb';
+import { connectionTo } from './database';
 
 const databaseName = 'hoppla';
 
@@ -12,25 +13,10 @@ interface Entries extends DBSchema {
   [table]: { key: string; value: string | null };
 }
 
-let connection: Promise<IDBPDatabase<Entries>> | null = null;
-
-/** A connection of our own to that database. One that broke is opened anew by the next who asks. */
-function database(): Promise<IDBPDatabase<Entries>> {
-  const forget = () => {
-    connection = null;
-  };
-  connection ??= openDB<Entries>(databaseName, 1, {
-    upgrade: (made) => {
-      if (!made.objectStoreNames.contains(table)) made.createObjectStore(table);
-    },
-    blocking: (_current, _wanted, event) => (event.target as unknown as IDBPDatabase).close(),
-    terminated: forget,
-  }).catch((reason: unknown) => {
-    forget();
-    throw reason;
-  });
-  return connection;
-}
+/** A connection of our own to that database. */
+const database = connectionTo<Entries>(databaseName, (made) => {
+  if (!made.objectStoreNames.contains(table)) made.createObjectStore(table);
+});
 
 /** What becomes of some keys: `null` takes one away. */
 export type Changes = Readonly<Record<string, string | null>>;

@@ -2,7 +2,7 @@ import { temporal } from 'zundo';
 import { createStore } from 'zustand/vanilla';
 import type { PartSource } from '../core/notation/pattern';
 import { readPattern } from '../core/notation/readPattern';
-import { carryPartIds, type KnownPart } from '../core/toy/partIds';
+import { carryPartIds, type KnownPart } from '../core/keep/partIds';
 import { removeDraft, writeDraft, type Draft } from './drafts';
 import { announceChange } from './otherTabs';
 import {

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import type { ToyDocument } from '../core/toy/document';
-import { setToyHeader } from '../core/toy/editText';
+import type { ToyDocument } from '../core/keep/document';
+import { setToyHeader } from '../core/notation/editText';
 import { announceChange } from './otherTabs';
 import { GoneError, shelf, type RemovedToy, type StoredToy } from './shelf';
 

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, useContext, useEffect, useMemo, type ReactNode } from 'react';
 import { useStore } from 'zustand';
 import type { PartAnalysis, ToyAnalysis } from '../core/toy/analyse';
-import { lastingId } from '../core/toy/partIds';
+import { lastingId } from '../core/keep/partIds';
 import { abandonedDrafts, holdOpening } from './drafts';
 import { onChangeElsewhere } from './otherTabs';
 import { shelf } from './shelf';

@@ -1,5 +1,5 @@
 import { analyseToy } from '../core/toy/analyse';
-import { putYarn } from '../core/toy/yarnInText';
+import { putYarn } from '../core/edit/yarnInText';
 import { readYarn, type Yarn } from '../core/supplies/yarn';
 import type { StuffingDensities } from '../core/supplies/stuffing';
 import { newId, shelf, type StoredToy } from './shelf';

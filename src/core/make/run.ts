@@ -40,7 +40,6 @@ export type RunEvent = { at: number } & (
   | { kind: 'note'; text: string }
   /** the run's own text is another from here on, with the place in it */
   | { kind: 'text'; text: string; why: string; place: Place }
-  | { kind: 'pause' }
 );
 
 const placeSchema = Joi.object({
@@ -66,7 +65,6 @@ const eventSchema = Joi.alternatives<RunEvent>(
     why: Joi.string().max(200).required(),
     place: placeSchema.required(),
   }),
-  kindOf('pause', {}),
 );
 
 const tapsFor: ReadonlySet<unknown> = new Set<TapFor>(['stitch', 'repeat', 'round']);
@@ -142,7 +140,7 @@ export class Making {
   /** Takes in one more event. */
   apply(event: RunEvent): void {
     const gap = event.at - this.lastAt;
-    if (gap > 0 && gap <= longestGap && event.kind !== 'pause') this.minutes += gap / 60_000;
+    if (gap > 0 && gap <= longestGap) this.minutes += gap / 60_000;
     this.lastAt = Math.max(this.lastAt, event.at);
     switch (event.kind) {
       case 'on':
@@ -176,8 +174,6 @@ export class Making {
         this.write(event.at, event.why);
         this.before.length = 0;
         this.move(event.place);
-        break;
-      case 'pause':
         break;
     }
   }

@@ -18,6 +18,8 @@ export type Task =
       /** index of the round from 1, its number in the text, and how many there are */
       round: number;
       label: number;
+      /** how many rounds before it have the same number */
+      again: number;
       rounds: number;
       row: boolean;
       /** the maker's words */
@@ -54,7 +56,7 @@ export function movesOfTask(task: Task): number {
 /** Names a task so that it is found again when the text has changed. */
 export function taskName(task: Task): string {
   const { part, unit } = task.unit;
-  if (task.kind === 'round') return `${part}#${unit} round ${task.label}`;
+  if (task.kind === 'round') return `${part}#${unit} round ${task.label}${'+'.repeat(task.again)}`;
   if (task.kind === 'stop')
     return `${part}#${unit} stop ${task.after} ${task.acts.map(({ act, feature, part: worked }) => act + (feature ?? worked ?? '')).join()}`;
   return `${part}#${unit} ${task.title}`;

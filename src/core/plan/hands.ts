@@ -27,18 +27,3 @@ export const usualHands: Hands = {
   handReach: 200,
   toolReach: 250,
 };
-
-/** A hand smaller or larger than usual: fingers and hand go with it, the stick stays what it is. */
-export function handsOfSize(share: number): Hands {
-  const { washersTight, washersEasy, stuffFingers, stuffTool, toolReach, ...hand } = usualHands;
-  return {
-    washersTight: washersTight * share,
-    washersEasy: washersEasy * share,
-    stuffFingers: stuffFingers * share,
-    stuffTool,
-    wholeHand: hand.wholeHand * share,
-    fingerReach: hand.fingerReach * share,
-    handReach: hand.handReach * share,
-    toolReach,
-  };
-}

@@ -1,7 +1,7 @@
 import type { ActKind, Stop } from './acts';
 
 /** What is done in a step of the whole toy's plan. */
-export type Doing = 'work' | ActKind | 'sew' | 'attach' | 'sculpt' | 'check';
+export type Doing = 'work' | ActKind | 'sew' | 'place' | 'attach' | 'sculpt' | 'check';
 
 /** One step of making a toy. Rounds are numbers of the maker's text. */
 export interface Step {
@@ -12,6 +12,8 @@ export interface Step {
   /** first and last round that is worked; of an act the round it comes after, twice; null for what is done on finished pieces */
   from: number | null;
   to: number | null;
+  /** of rounds that are worked the first and the last by index, from 1: two of a text can have one number */
+  indexes: readonly [number, number] | null;
   /** the feature or the parts it is about, or what it is sewn to */
   about: string | null;
   stitches: number;
@@ -124,7 +126,8 @@ class Ordering {
     let stitches = 0;
     for (let round = from; round <= to; round += 1) stitches += counts[round - 1] ?? 0;
     const [first, last] = [labels[from - 1] ?? from, labels[to - 1] ?? to];
-    this.steps.push({ do: 'work', part, unit, from: first, to: last, about: null, stitches });
+    const indexes = [from, to] as const;
+    this.steps.push({ do: 'work', part, unit, from: first, to: last, indexes, about: null, stitches });
     for (const stop of stops)
       for (const { act, feature, part: worked } of stop.acts)
         this.steps.push({
@@ -133,6 +136,7 @@ class Ordering {
           unit,
           from: stop.after,
           to: stop.after,
+          indexes: null,
           about: feature ?? worked,
           stitches: 0,
         });
@@ -150,19 +154,30 @@ class Ordering {
 /**
  * The order over all parts of a toy: parts as the text has them, what another needs before it, joins with a needle when both pieces are
  * finished, then what is done on finished pieces, and the check of all.
+ *
+ * @param unplaced finished pieces that no sentence joins to anything: each is a step of its own, so that none is forgotten
  */
-export function orderOf(units: readonly OrderUnit[], sewings: readonly Sewing[]): Order {
+export function orderOf(
+  units: readonly OrderUnit[],
+  sewings: readonly Sewing[],
+  unplaced: readonly UnitKey[] = [],
+): Order {
   const byKey = new Map(units.map((unit) => [unitKey(unit.part, unit.unit), unit]));
   const ordering = new Ordering(byKey);
   for (const key of byKey.keys()) ordering.work(key, 'all');
   const { steps, cycles } = ordering;
-  const blank = { from: null, to: null } as const;
+  const blank = { from: null, to: null, indexes: null } as const;
   for (const { part, unit, finishing } of units)
     for (const { do: doing, about, stitches } of finishing)
       steps.push({ do: doing, part, unit, ...blank, about, stitches });
   for (const { unit: key, onto, stitches } of sewings) {
     const unit = byKey.get(key);
     if (unit) steps.push({ do: 'sew', part: unit.part, unit: unit.unit, ...blank, about: onto, stitches });
+  }
+  for (const key of unplaced) {
+    const unit = byKey.get(key);
+    if (unit)
+      steps.push({ do: 'place', part: unit.part, unit: unit.unit, ...blank, about: null, stitches: 0 });
   }
   const [first] = units;
   if (first)

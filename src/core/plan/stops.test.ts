@@ -2,7 +2,6 @@ import * as fc from 'fast-check';
 import { analyseToy } from '../toy/analyse';
 import type { Window } from './acts';
 import { closingOf } from './closing';
-import { handsOfSize, usualHands } from './hands';
 import { fewestMoments } from './stops';
 
 /**
@@ -212,10 +211,30 @@ test('grams: a ball of 36 stitches, 57 mm, holds about 100 ml; medium stuffing i
   expect(grams).toBeLessThan(4.2);
 });
 
-test('larger hands need wider openings and reach further', () => {
-  const large = handsOfSize(1.2);
-  expect(large.stuffFingers).toBeCloseTo(usualHands.stuffFingers * 1.2, 9);
-  expect(large.stuffTool).toBe(usualHands.stuffTool);
+test('the openings of the stops, n · 5/π: 18 stitches 29 mm, 12 stitches 19, 6 stitches 10', () => {
+  const { stops } = planOf(head(30, 8, 'Eyes: 9 mm, between R9 and R10, 6 showing'));
+  expect(
+    stops.map((stop) => [
+      stop.after,
+      stop.earliest,
+      stop.latest,
+      Math.round(stop.openingMm),
+      stop.acts.map((act) => act.act),
+    ]),
+  ).toEqual([
+    [15, 10, 16, 29, ['seat-eyes', 'stuff']],
+    [16, 16, 16, 19, ['top-up']],
+    [17, 17, 17, 10, ['close']],
+  ]);
+});
+
+test('a narrow neck below the eyes is what the washers must pass', () => {
+  const { stops } = planOf(
+    'Gauge: 5 mm x 5 mm\nHead and body\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R7: sc around\nR8: (sc, dec) x 6\nR9: dec x 6\nR10: inc x 6\nR11: (sc, inc) x 6\nR12: sc around\nEyes: 8 mm, between R5 and R6, 4 apart',
+  );
+  const eyes = stops.find((stop) => stop.acts.some((act) => act.act === 'seat-eyes'))!;
+  expect(eyes.after).toBe(7);
+  expect(eyes.latest).toBe(8);
 });
 
 test('the fewest moments: as brute force finds them, never one outside its window', () => {

@@ -23,6 +23,7 @@ export const usualPace: Pace = {
     'top-up': 3,
     close: 4,
     cut: 1,
+    place: 8,
     attach: 8,
     sculpt: 12,
     check: 6,

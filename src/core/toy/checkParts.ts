@@ -4,7 +4,7 @@ import type { PartSource, Pattern } from '../notation/pattern';
 import { isJoin, type Joined } from '../notation/sentence/join';
 import type { NamedUnits } from '../notation/sentence/names';
 import { isBareApart } from '../notation/sentence/feature';
-import { toyHeaderEdits } from './editText';
+import { toyHeaderEdits } from '../notation/editText';
 
 interface ColourUse {
   name: string;

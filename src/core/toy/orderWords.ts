@@ -37,6 +37,8 @@ function stepText(step: Step, part: PartAnalysis | undefined): string {
       return from === to ? `${word} ${from}` : `${word}s ${from} to ${to}`;
     case 'sew':
       return `Sew it onto the ${about}`;
+    case 'place':
+      return 'Not placed yet: no sentence says where it goes';
     case 'attach':
       return `Sew on the ${about}`;
     case 'sculpt':

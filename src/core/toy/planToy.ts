@@ -95,6 +95,8 @@ function orderUnits(
 ): OrderUnit[] {
   return parts.flatMap((part) => {
     const { source, fabric, stops } = part;
+    const labels = [...fabric.label];
+    const counts = labels.map((_label, round) => roundCount(fabric, round + 1));
     return Array.from({ length: source.make }, (_, i): OrderUnit => {
       const unit = i + 1;
       const known = named.find((one) => one.part === source.id && one.unit === unit);
@@ -102,8 +104,8 @@ function orderUnits(
         part: source.id,
         unit,
         name: known?.name ?? source.name.toLowerCase(),
-        labels: [...fabric.label],
-        counts: Array.from({ length: fabric.rounds }, (_round, round) => roundCount(fabric, round + 1)),
+        labels,
+        counts,
         stops: stops.stops,
         needs: needsOf(part, unit, joins, parts),
         finishing: finishingOf(part),
@@ -112,18 +114,15 @@ function orderUnits(
   });
 }
 
-/** Most units that an order is made for: beyond that no toy goes. */
-const mostUnits = 400;
-
 /** The order in which a whole toy is made. */
 export function planToy(parts: readonly PartAnalysis[], joined: ToyAnalysis['joined']): Order {
-  const units = orderUnits(parts, joined).slice(0, mostUnits);
+  const units = orderUnits(parts, joined);
   const sewings = joined.joins.flatMap((join): Sewing[] => {
     const isSewn = join.kind !== 'no-sew' && join.kind !== 'worked-on';
     const onto = parts.find(({ source }) => source.id === join.on.part)?.source.name.toLowerCase() ?? '';
     return isSewn ? [{ unit: keyOf(join.unit), onto, stitches: join.path?.length ?? 0 }] : [];
   });
-  return orderOf(units, sewings);
+  return orderOf(units, sewings, joined.loose.map(keyOf));
 }
 
 /** Parts that wait for each other. */

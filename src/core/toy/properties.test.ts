@@ -2,8 +2,8 @@ import * as fc from 'fast-check';
 import { arbitraryPart, textOf, type RoundText } from '../__tests__/arbitraryPart';
 import { applyEdits } from '../notation/applyEdits';
 import { analyseToy } from './analyse';
-import { readDocument } from './document';
-import { deleteRound, duplicateRound, insertRound, moveRound, roundCards } from './editRounds';
+import { readDocument } from '../keep/document';
+import { deleteRound, duplicateRound, insertRound, moveRound, roundCards } from '../edit/editRounds';
 import { buildSheet } from './sheet/buildSheet';
 import { sheetHtml } from './sheet/sheetHtml';
 

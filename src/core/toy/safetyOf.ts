@@ -102,12 +102,15 @@ function safetyPart(
   const touches = joined.joins.some(
     ({ unit, on, kind }) => unit.part === source.id || (on.part === source.id && kind === 'edge-to-edge'),
   );
+  // The text joins it, though it is still asked where: its end will be sewn shut.
+  const isToBeJoined = source.steps.some(({ kind }) => kind === 'sew' || kind === 'pin' || kind === 'nosew');
   return {
     id: source.id,
     name: source.name,
     extent: extent(widthMm, heightMm, isFlat ? 3 : isStuffed ? widthMm : Math.min(widthMm, 8)),
     isStuffed,
-    isJoined: touches || isBegun || source.carries !== undefined || source.grown !== undefined,
+    isJoined:
+      touches || isToBeJoined || isBegun || source.carries !== undefined || source.grown !== undefined,
     end: { stitches: stops.closing?.stitches ?? 0, how: stops.closing?.how ?? 'gather' },
     features: featuresOf(part),
     cords: cordsOf(part),
@@ -130,11 +133,15 @@ const forbidden = /\b(?:no|not|never|without|instead of|don['’]?t|avoid)\b[^.;
 
 function hazardsIn({ text, pattern, parts }: ToyAnalysis): Hazard[] {
   const lines = text.split(/\r\n|\n|\r/);
+  // A part that is called Bell is no bell: its name says nothing of what is in it.
+  const names = parts.flatMap(({ source }) => source.name.toLowerCase().split(/\s+/));
+  const isName = (word: string) => names.some((name) => name === word || `${name}s` === word);
   return hazards.flatMap(([code, expression]) => {
     for (const [i, line] of lines.entries()) {
       const found = expression.exec(line);
       const isRound = pattern.lineKinds[i] === 'round' || pattern.lineKinds[i] === 'heading';
       if (!found || isRound || forbidden.test(line.slice(0, found.index))) continue;
+      if (isName(found[0].toLowerCase())) continue;
       const part = parts.find(({ source }) => i + 1 >= source.firstLine && i + 1 <= source.lastLine);
       return [{ code, word: found[0].toLowerCase(), part: part?.source.name ?? null }];
     }

@@ -72,6 +72,39 @@ test.each<[string, string[], (string | number)[][]]>([
   expect(metres(...lines)).toEqual(expected);
 });
 
+// A chain and a slip stitch by the same formula; each closes or lifts, and is no stitch of its round.
+const [chain, slip] = [stitchYarnMm(code('ch'), 1, gauge, 2.5), stitchYarnMm(code('sl'), 1, gauge, 2.5)];
+test.each<[string, string[], number]>([
+  [
+    'three joined rounds: a chain up and a slip stitch each',
+    [
+      'Cup',
+      'R1: ch 12, join, ch 1, sc around, join',
+      'R2: ch 1, sc around, join',
+      'R3: ch 1, sc around, join',
+      'Fasten off, leaving a long tail for sewing.',
+    ],
+    36 * sc + 12 * chain + 3 * (chain + slip) + 120 + 3.5 * 60 + 150,
+  ],
+  [
+    'rows: ten chains and one to turn, then one a row',
+    [
+      'Bib',
+      'Row 1: ch 11, sc in 2nd ch from hook and in each ch across, turn',
+      'Rows 2-4: ch 1, sc across, turn',
+    ],
+    40 * sc + 10 * chain + 4 * chain + 120 + 3.5 * 50 + 150,
+  ],
+  [
+    'an oval goes along both sides of one chain of six',
+    ['Foot', 'R1: ch 7, 5 sc starting in 2nd ch from hook, 3 sc in last ch, 4 sc on the other side, inc'],
+    14 * sc + 6 * chain + 120 + 3.5 * 70 + 150,
+  ],
+])('%s', (_, lines, mm) => {
+  const [[, found] = []] = metres(...lines);
+  expect(found).toBe(Math.round(mm));
+});
+
 test('parts add up to the whole; twelve toys are twelve times one', () => {
   const text =
     'Gauge: 5 mm x 4 mm\nYarn A: medium, grey\nHead\nR1: 6 sc in ring\nR2: inc x 6\nR3-R8: sc around\n\nEar (make 2)\nR1: 6 sc in ring\nR2: inc x 6';

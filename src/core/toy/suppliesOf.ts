@@ -1,4 +1,5 @@
-import { stitchKinds } from '../notation/terms';
+import type { Fabric } from '../fabric/fabric';
+import { stitchKinds, type StitchKind } from '../notation/terms';
 import { washerMm } from '../place/rule/hardware';
 import { weightInWords, yarnWeight, type YarnWeight } from '../shape/yarnWeights';
 import { stitchYarnMm } from '../supplies/stitchYarn';
@@ -83,6 +84,36 @@ function yarnOfColour(colour: string, { pattern }: ToyAnalysis): KnownYarn {
 }
 
 const chainCode = stitchKinds.indexOf('ch');
+const slipCode = stitchKinds.indexOf('sl');
+
+/** Chains of the foundation and of bridges between pieces. An oval counts its chain from both sides, but for the end it turns around. */
+function chainsAtStart({ start, places, ground }: Fabric): number {
+  const bridges = ground.reduce((sum, run) => sum + ('chains' in run ? run.chains : 0), 0);
+  if (start === 'ring' || start === 'edge') return bridges;
+  return bridges + (start === 'oval' ? (places + 1) / 2 : places);
+}
+
+/**
+ * What lifts the yarn to a new round or row and is no stitch of it: chains as many as its first stitch is high (one for a single crochet,
+ * two, three, four for taller ones, as is usual), and in a joined round the slip stitch that closes it.
+ */
+function risingOf(fabric: Fabric, round: number): { chains: number; slips: number } {
+  const isJoined = fabric.joined[round - 1] === 1;
+  const isRow = fabric.row[round - 1] === 1;
+  if (!isJoined && !isRow) return { chains: 0, slips: 0 };
+  const kind = stitchKinds[fabric.kind[fabric.offset[round - 1] ?? 0] ?? 0] ?? 'sc';
+  return { chains: risingChains[kind], slips: isJoined ? 1 : 0 };
+}
+
+const risingChains: Readonly<Record<StitchKind, number>> = {
+  sl: 0,
+  ch: 0,
+  sc: 1,
+  hdc: 2,
+  dc: 3,
+  tr: 4,
+  dtr: 5,
+};
 
 /** Millimetres of yarn in one unit of a part, by the colours of its palette. */
 function yarnOfPart(part: PartAnalysis, toy: ToyAnalysis): { colour: string; mm: number }[] {
@@ -103,9 +134,15 @@ function yarnOfPart(part: PartAnalysis, toy: ToyAnalysis): { colour: string; mm:
     for (const kind of kinds)
       add(colour, stitchYarnMm(stitchKinds.indexOf(kind), 1, form.gauge, thickness(colour)));
   }
+  for (let round = 1; round <= fabric.rounds; round += 1) {
+    const begun = fabric.offset[round - 1] ?? 0;
+    const colour = fabric.colour[begun] ?? 0;
+    const { chains, slips } = risingOf(fabric, round);
+    add(colour, chains * stitchYarnMm(chainCode, 1, form.gauge, thickness(colour)));
+    add(colour, slips * stitchYarnMm(slipCode, 1, form.gauge, thickness(colour)));
+  }
   const first = fabric.colour[0] ?? 0;
-  const chains = fabric.start === 'ring' || fabric.start === 'edge' ? 0 : fabric.places;
-  add(first, chains * stitchYarnMm(chainCode, 1, form.gauge, thickness(first)) + startTailMm);
+  add(first, chainsAtStart(fabric) * stitchYarnMm(chainCode, 1, form.gauge, thickness(first)) + startTailMm);
   add(fabric.colour[fabric.kind.length - 1] ?? 0, stops.closing?.tailMm ?? 0);
   return sums.map((mm, colour) => ({ colour: fabric.palette[colour] ?? '', mm }));
 }

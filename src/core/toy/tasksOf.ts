@@ -8,7 +8,7 @@ import type { Step } from '../plan/order';
 import { frameOfPart } from './analyse';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
 import { joinPart } from './joinAll';
-import { memoise } from './memoise';
+import { memoise, type Plain } from './memoise';
 import { unitName } from './orderWords';
 import { actTitle, bulksOf } from './sheet/stopWords';
 
@@ -27,18 +27,58 @@ export function wordsOfRound({ text, work }: RoundSource): string {
   return trimmed || body.trim();
 }
 
+/** What a round's line says behind its total: how it closes, a sentence. */
+function wordsBehind({ text, work }: RoundSource): string {
+  if (!work.total) return '';
+  return text
+    .slice(work.total.span.to)
+    .replace(/^(?:\s*(?:sts?|stitches)\b\.?)?[\s\])}.,;:]+/i, '')
+    .trim();
+}
+
+/** A line of the text that was kept and not understood. */
+type NoteAt = Readonly<{
+  /** index of the round it stands before; behind the last round one more */
+  before: number;
+  text: string;
+}> & { [key: string]: Plain };
+
+/** Notes of a part: from its heading to the next. */
+function notesOf({ parts, pattern }: ToyAnalysis, { source }: PartAnalysis): NoteAt[] {
+  const end = Math.min(...parts.map((other) => other.source.line).filter((line) => line > source.line));
+  return pattern.notes
+    .filter(({ line }) => line >= source.firstLine && line < end)
+    .map(({ line, text }): NoteAt => {
+      const next = source.rounds.findIndex((round) => round.line > line);
+      return { before: next < 0 ? source.rounds.length + 1 : next + 1, text: text.trim() };
+    });
+}
+
 /** What else happens in a round, by its index from 1. */
-function asidesOf(part: PartAnalysis): Map<number, string[]> {
-  const { fabric, features } = part;
+function asidesOf(part: PartAnalysis, notes: readonly NoteAt[]): Map<number, string[]> {
+  const { fabric, features, source } = part;
   const asides = new Map<number, string[]>();
   const put = (round: number, words: string) => asides.set(round, [...(asides.get(round) ?? []), words]);
+  for (const [i, round] of source.rounds.entries()) {
+    for (const { before, text } of notes)
+      if (before === i + 1) put(i + 1, `Before it your pattern says: ${text}`);
+    const behind = wordsBehind(round);
+    if (behind) put(i + 1, `The line goes on: ${behind}`);
+  }
+  for (const { before, text } of notes)
+    if (before > source.rounds.length) put(source.rounds.length, `After it your pattern says: ${text}`);
   for (const { round, marks } of markerPlan(fabric, features))
     put(round, `A marker into ${markWords(marks)}.`);
   for (let round = 2; round <= fabric.rounds; round += 1) {
     const [first, before] = [fabric.offset[round - 1] ?? 0, (fabric.offset[round - 1] ?? 1) - 1];
     const isNew = fabric.colour[first] !== fabric.colour[before];
     const name = fabric.palette[fabric.colour[first] ?? 0];
-    if (isNew && name)
+    if (!isNew || !name) continue;
+    const isOnTheLast = fabric.base[round - 1] === round - 1;
+    if (!isOnTheLast) put(round, `This round is begun with ${name}.`);
+    else if (fabric.joined[round - 2] === 1)
+      put(round - 1, `The slip stitch that closes the round is made with ${name}.`);
+    else
       put(round - 1, `The last stitch is finished with ${name}: draw the new colour through its last loops.`);
   }
   return asides;
@@ -52,8 +92,8 @@ interface RoundParts {
 }
 
 /** The rounds of a part with all that is said of them, by index. */
-const roundsOf = memoise((part: PartAnalysis): RoundParts[] => {
-  const asides = asidesOf(part);
+const roundsOf = memoise((part: PartAnalysis, notes: readonly NoteAt[]): RoundParts[] => {
+  const asides = asidesOf(part, notes);
   return part.source.rounds.map((round, i) => ({
     round,
     words: wordsOfRound(round),
@@ -62,8 +102,8 @@ const roundsOf = memoise((part: PartAnalysis): RoundParts[] => {
   }));
 });
 
-const movesOfRounds = memoise((part: PartAnalysis) =>
-  roundsOf(part).map(({ round, words, worked }) => movesOf(round, words, worked)),
+const movesOfRounds = memoise((part: PartAnalysis, notes: readonly NoteAt[]) =>
+  roundsOf(part, notes).map(({ round, words, worked }) => movesOf(round, words, worked)),
 );
 
 /** What is worked into a round, stitch by stitch. */
@@ -80,18 +120,19 @@ function ledgerOf({ joined, parts }: ToyAnalysis, { part, unit }: TaskUnit, labe
   ).lines;
 }
 
-function roundTasks(toy: ToyAnalysis, part: PartAnalysis, unit: TaskUnit, { from, to }: Step): Task[] {
-  const rounds = roundsOf(part);
-  const moves = movesOfRounds(part);
-  const labels = [...part.fabric.label];
-  const [first, last] = [labels.indexOf(from ?? 0), labels.lastIndexOf(to ?? 0)];
-  return rounds.slice(Math.max(0, first), last + 1).map(({ round, words, asides }, i): Task => {
-    const index = Math.max(0, first) + i;
+function roundTasks(toy: ToyAnalysis, part: PartAnalysis, unit: TaskUnit, { indexes }: Step): Task[] {
+  const notes = notesOf(toy, part);
+  const rounds = roundsOf(part, notes);
+  const moves = movesOfRounds(part, notes);
+  const [first, last] = indexes ?? [1, 0];
+  return rounds.slice(first - 1, last).map(({ round, words, asides }, i): Task => {
+    const index = first - 1 + i;
     return {
       kind: 'round',
       unit,
       round: index + 1,
       label: round.number,
+      again: rounds.slice(0, index).filter((other) => other.round.number === round.number).length,
       rounds: rounds.length,
       row: round.row,
       words,
@@ -101,15 +142,24 @@ function roundTasks(toy: ToyAnalysis, part: PartAnalysis, unit: TaskUnit, { from
   });
 }
 
+function finishTitle({ do: doing, about }: Step): string {
+  if (doing === 'sew') return `Sew it onto the ${about}`;
+  if (doing === 'place') return 'Not placed yet';
+  if (doing === 'attach') return `Sew on the ${about}`;
+  return doing === 'sculpt' ? 'Sculpt with the long needle' : 'Check the whole toy';
+}
+
 function finishTask(toy: ToyAnalysis, unit: TaskUnit, step: Step): Task {
-  const title =
-    step.do === 'sew'
-      ? `Sew it onto the ${step.about}`
-      : step.do === 'attach'
-        ? `Sew on the ${step.about}`
-        : step.do === 'sculpt'
-          ? 'Sculpt with the long needle'
-          : 'Check the whole toy';
+  const title = finishTitle(step);
+  if (step.do === 'place')
+    return {
+      kind: 'finish',
+      unit,
+      title,
+      steps: [
+        'No sentence says where it goes. Put it in its place under Together and its pins and stitches come here; or pin it where you like it.',
+      ],
+    };
   if (step.do === 'check')
     return {
       kind: 'finish',

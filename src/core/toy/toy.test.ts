@@ -1,7 +1,7 @@
 import { applyEdits } from '../notation/applyEdits';
 import { analyseToy } from './analyse';
-import { migrate, readDocument, writeDocument, type ToyDocument } from './document';
-import { setPartHeader, setToyHeader } from './editText';
+import { migrate, readDocument, writeDocument, type ToyDocument } from '../keep/document';
+import { setPartHeader, setToyHeader } from '../notation/editText';
 import { memoise } from './memoise';
 import { buildSheet } from './sheet/buildSheet';
 import { sheetHtml } from './sheet/sheetHtml';

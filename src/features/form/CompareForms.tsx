@@ -2,7 +2,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { AccessibilityInfo } from 'react-native';
 import { View } from '@tamagui/core';
 import { Fill } from '../../ui/layout';
-import { arrangementWords, type Arrangement } from '../../core/toy/arrangements';
+import { arrangementWords, type Arrangement } from '../../core/edit/arrangements';
 import type { RelaxedForm } from '../../core/shape/form/relaxForm';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';

@@ -4,18 +4,18 @@ import { View } from '@tamagui/core';
 import type { Run } from '../../core/make/run';
 import { minutesOfAll } from '../../core/plan/time';
 import { orderByUnit } from '../../core/toy/orderWords';
-import { nameOfToy } from '../../core/toy/toyCard';
+import { nameOfToy } from '../../core/keep/toyCard';
 import { generalCaution } from '../../core/safety/cautions';
 import { useMakingRun, useRuns } from '../../data/useMaking';
 import { useToy } from '../../data/useToy';
 import { Card, Fill } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
-import { NumberStep } from '../../ui/NumberStep';
+import { HowMany } from '../../ui/HowMany';
 import { Empty, Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { Body, Quiet, Title } from '../../ui/text';
 import { SaveLine, SaveTrouble } from '../toy/SaveLine';
-import { ToyTabs } from '../toy/ToyScreen';
+import { ToyTabs } from '../toy/ToyTabs';
 import { MakingPage } from './MakingPage';
 
 /** Minutes as a maker says them: `2 hours 40`. */
@@ -78,15 +78,7 @@ function BeginNew({ isFirst, onBegin }: { isFirst: boolean; onBegin: (copies: nu
   const minutes = minutesOfAll(analysis.order.steps);
   return (
     <Card gap="$3">
-      <NumberStep
-        label="How many toys"
-        unit={copies === 1 ? 'toy' : 'toys'}
-        value={copies}
-        step={1}
-        least={1}
-        most={200}
-        onChange={(value) => setCopies(Math.round(value))}
-      />
+      <HowMany toys={copies} onChange={setCopies} />
       <Body>
         About {timeWords(minutes * copies)} of work at a usual pace
         {copies > 1 ? `, ${timeWords(minutes)} a toy` : ''}.

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { analyseToy } from '../../core/toy/analyse';
-import { compareToys } from '../../core/toy/compareToys';
-import { withMoreRounds } from '../../core/toy/moreRounds';
+import { compareToys } from '../../core/edit/compareToys';
+import { withMoreRounds } from '../../core/edit/moreRounds';
 import { placeAfterChange, type Place } from '../../core/make/run';
 import type { Task } from '../../core/make/tasks';
 import type { Happening } from '../../data/makingRun';

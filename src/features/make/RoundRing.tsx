@@ -6,7 +6,7 @@ const size = 176;
 const middle = size / 2;
 const inner = 56;
 
-/** Moves further apart than this are drawn; of a longer round only its repeats. */
+/** More strokes than this run together: of a longer round every second or third is drawn, and the one she is at. */
 const mostTicks = 140;
 
 interface Tick {
@@ -18,7 +18,7 @@ interface Tick {
   isChange: boolean;
 }
 
-function ticksOf({ repeats, moves }: RoundMoves): Tick[] {
+function ticksOf({ repeats, moves }: RoundMoves, done: number): Tick[] {
   const ticks: Tick[] = [];
   let move = 0;
   for (const { runs } of repeats) {
@@ -32,7 +32,7 @@ function ticksOf({ repeats, moves }: RoundMoves): Tick[] {
   }
   if (ticks.length <= mostTicks) return ticks;
   const every = Math.ceil(ticks.length / mostTicks);
-  return ticks.filter((_, i) => i % every === 0);
+  return ticks.filter((tick, i) => i % every === 0 || tick.move === done);
 }
 
 /** The round as a ring, a stroke for each place the hook goes: what is done, where she is, what changes the count. */
@@ -41,7 +41,7 @@ export function RoundRing({ moves, done }: { moves: RoundMoves; done: number }) 
   return (
     <View alignItems="center" aria-hidden>
       <Svg width={size} height={size} viewBox={`0 0 ${size} ${size}`}>
-        {ticksOf(moves).map(({ at, move, isChange }) => {
+        {ticksOf(moves, done).map(({ at, move, isChange }) => {
           const angle = 2 * Math.PI * at - Math.PI / 2;
           const isNow = move === done;
           const outer = inner + (isChange ? 28 : 16);

@@ -6,8 +6,8 @@ import {
   arrangementWords,
   nearestArrangements,
   type Arrangement,
-} from '../../core/toy/arrangements';
-import { partPicture } from '../../core/toy/toyCard';
+} from '../../core/edit/arrangements';
+import { partPicture } from '../../core/keep/toyCard';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
 import { Options } from '../../ui/Choice';

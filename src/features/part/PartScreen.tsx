@@ -26,7 +26,7 @@ import { RoundsPanel } from './RoundsPanel';
 import { StopsPanel } from './StopsPanel';
 import { TextPanel } from './TextPanel';
 import type { PartAnalysis } from '../../core/toy/analyse';
-import { nameOfToy } from '../../core/toy/toyCard';
+import { nameOfToy } from '../../core/keep/toyCard';
 import { besideFace, toSettle } from '../../core/toy/toSettle';
 
 const views = [

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Pressable } from 'react-native';
 import type { RoundCheck } from '../../core/fabric/checkRounds';
 import type { Problem, Suggestion } from '../../core/notation/problem';
-import type { RoundCard } from '../../core/toy/editRounds';
+import type { RoundCard } from '../../core/edit/editRounds';
 import { Field } from '../../ui/Field';
 import { Press } from '../../ui/Press';
 import { Body, Quiet } from '../../ui/text';

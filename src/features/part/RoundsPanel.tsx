@@ -10,7 +10,7 @@ import {
   roundCards,
   setRound,
   type RoundCard,
-} from '../../core/toy/editRounds';
+} from '../../core/edit/editRounds';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
 import { Notice } from '../../ui/Notice';

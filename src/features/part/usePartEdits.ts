@@ -12,7 +12,7 @@ import { holeAt } from '../../core/place/frame/holes';
 import type { Seat } from '../../core/place/frame/pair';
 import { seatHoles } from '../../core/place/frame/partForm';
 import { apartValues } from '../../core/toy/checkParts';
-import { setPartHeader, setToyHeader } from '../../core/toy/editText';
+import { setPartHeader, setToyHeader } from '../../core/notation/editText';
 import { analyseToy, type PartAnalysis } from '../../core/toy/analyse';
 import { habitIn, useApartHabit, type Apart } from '../../data/habits';
 import { useToy } from '../../data/useToy';

@@ -5,9 +5,9 @@ import { audiences, audienceWords, type Audience } from '../../core/safety/audie
 import { generalCaution } from '../../core/safety/cautions';
 import type { Finding } from '../../core/safety/findings';
 import { reinforceJoin } from '../../core/safety/reinforce';
-import { setToyHeader } from '../../core/toy/editText';
+import { setToyHeader } from '../../core/notation/editText';
 import { safetyOf } from '../../core/toy/safetyOf';
-import { nameOfToy } from '../../core/toy/toyCard';
+import { nameOfToy } from '../../core/keep/toyCard';
 import { useRules } from '../../data/rules';
 import { useToy } from '../../data/useToy';
 import { OneOf } from '../../ui/Choice';

@@ -5,7 +5,7 @@ import { Card, Row } from '../../ui/layout';
 import { forms, formText, type FormKind } from '../../core/shape/forms/formText';
 import { assumedGauge, type Gauge } from '../../core/shape/gauge';
 import type { Terms } from '../../core/notation/terms';
-import { partPicture } from '../../core/toy/toyCard';
+import { partPicture } from '../../core/keep/toyCard';
 import { analyseToy } from '../../core/toy/analyse';
 import { Icon } from '../../ui/Icon';
 import { OneOf } from '../../ui/Choice';

@@ -12,7 +12,7 @@ import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { Scroll } from '../../ui/Scroll';
 import { SaveLine } from '../toy/SaveLine';
-import { ToyTabs } from '../toy/ToyScreen';
+import { ToyTabs } from '../toy/ToyTabs';
 
 // On paper only the sheet stands: everything around it goes, and what scrolls on screen runs on.
 const printCss = `@media print{header,[role=tablist],.sheet-foot{display:none!important}body,#root,#root *{overflow:visible!important;height:auto!important;max-height:none!important;position:static!important}body,#root div{background:#fff!important}}`;

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from '@tamagui/core';
 import { limits } from '../../core/notation/limits';
-import { readDocument } from '../../core/toy/document';
+import { readDocument } from '../../core/keep/document';
 import { bringing } from '../../data/bring';
 import { demoNames, demoText, wantsDemo } from '../../data/demoToys';
 import { onChangeElsewhere } from '../../data/otherTabs';

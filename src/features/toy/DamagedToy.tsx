@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { View } from '@tamagui/core';
-import { salvagedText } from '../../core/toy/salvage';
+import { salvagedText } from '../../core/keep/salvage';
 import { bringing } from '../../data/bring';
 import { DamagedError } from '../../data/shelf';
 import { saveFile } from '../../ui/files';

@@ -4,24 +4,21 @@ import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
 import { Card, Fill } from '../../ui/layout';
 import { eyeAddress } from '../../core/place/words/directions';
-import type { Problem } from '../../core/notation/problem';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
 import { Empty, Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { Body, Quiet, Title } from '../../ui/text';
-import { Tabs } from '../../ui/Tabs';
 import { ToyPicture } from '../../ui/ToyPicture';
-import { nameOfToy, partPicture } from '../../core/toy/toyCard';
+import { nameOfToy, partPicture } from '../../core/keep/toyCard';
 import { applyEdits } from '../../core/notation/applyEdits';
 import { Guard } from '../../ui/Guard';
 import { Problems } from '../part/Problems';
 import { PlainText } from './PlainText';
 import { besideFace, toSettle } from '../../core/toy/toSettle';
-import { audienceWords } from '../../core/safety/audience';
-import { safetyOf } from '../../core/toy/safetyOf';
-import { useRules } from '../../data/rules';
 import { SaveLine, SaveTrouble } from './SaveLine';
+import { SafetyLink } from './SafetyLink';
+import { ToyTabs } from './ToyTabs';
 import { UndoButtons } from './UndoButtons';
 
 /** A toy: its parts, each a tap away. */
@@ -121,60 +118,5 @@ export function ToyScreen() {
       </Page>
       <ToyTabs chosen="parts" />
     </Fill>
-  );
-}
-
-/** For whom the toy is and what screening found, on the way to its page. */
-function SafetyLink() {
-  const router = useRouter();
-  const { analysis, editor } = useToy();
-  const { book } = useRules();
-  const { audience, findings } = safetyOf(analysis, book);
-  const count = (severity: string) => findings.filter((one) => one.severity === severity).length;
-  const [stops, looks] = [count('error'), count('warning')];
-  const found = [
-    ...(stops > 0 ? [`${stops} to stop for`] : []),
-    ...(looks > 0 ? [`${looks} to look at`] : []),
-  ].join(', ');
-  const whom = audience ? `For ${audienceWords[audience]}` : 'For whom is it?';
-  return (
-    <Pressable role="link" aria-label="Child-safe" onPress={() => router.push(`/toy/${editor.id}/safety`)}>
-      <Card gap="$1">
-        <Title render="h2" margin={0} fontSize="$4" lineHeight="$4">
-          Child-safe
-        </Title>
-        <Body color={stops > 0 ? '$danger' : '$color'}>
-          {whom}
-          {found ? `: ${found}` : ''}
-        </Body>
-      </Card>
-    </Pressable>
-  );
-}
-
-/** What is only told, and holds as it is, needs no settling. */
-const isToSettle = ({ severity }: Problem) => severity !== 'info';
-
-/** The pages of a toy. */
-export function ToyTabs({ chosen }: { chosen: 'parts' | 'together' | 'make' | 'yarn' | 'sheet' }) {
-  const router = useRouter();
-  const { editor, analysis } = useToy();
-  const asked = analysis.joined.joins.filter(({ problems }) => problems.some(isToSettle)).length;
-  const mark = asked > 0 ? { count: asked, word: 'to settle' } : undefined;
-  return (
-    <Tabs
-      label="Pages of this toy"
-      tabs={
-        [
-          { key: 'parts', label: 'Parts' },
-          { key: 'together', label: 'Together', mark },
-          { key: 'make', label: 'Make' },
-          { key: 'yarn', label: 'Yarn' },
-          { key: 'sheet', label: 'Sheet' },
-        ] as const
-      }
-      chosen={chosen}
-      onChoose={(key) => router.replace(key === 'parts' ? `/toy/${editor.id}` : `/toy/${editor.id}/${key}`)}
-    />
   );
 }

@@ -1,5 +1,5 @@
 import { View } from '@tamagui/core';
-import type { Change } from '../../core/toy/compareToys';
+import type { Change } from '../../core/edit/compareToys';
 import { Body, Quiet } from '../../ui/text';
 
 /** Which numbers change, and how. */

@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { suppliesOf, supplyLines, usualMargin } from '../../core/toy/suppliesOf';
-import { nameOfToy } from '../../core/toy/toyCard';
+import { nameOfToy } from '../../core/keep/toyCard';
 import { useToy } from '../../data/useToy';
 import { fileName, saveFile } from '../../ui/files';
+import { HowMany } from '../../ui/HowMany';
 import { Icon } from '../../ui/Icon';
 import { Card } from '../../ui/layout';
 import { NumberStep } from '../../ui/NumberStep';
@@ -40,15 +41,7 @@ export function WhatItTakes() {
         Worked out stitch by stitch from your gauge, with {margin} % to spare and all tails. Grams go by the
         ball’s band where the yarn line has it (“50 g, 85 m”), else by what such a yarn usually has.
       </Quiet>
-      <NumberStep
-        label="Toys"
-        unit={copies === 1 ? 'toy' : 'toys'}
-        value={copies}
-        step={1}
-        least={1}
-        most={200}
-        onChange={(value) => setCopies(Math.round(value))}
-      />
+      <HowMany toys={copies} onChange={setCopies} />
       <NumberStep
         label="To spare"
         unit="%"

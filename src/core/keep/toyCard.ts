@@ -2,10 +2,10 @@ import { featureColour, pressedEye } from '../place/rule/library';
 import { pictureOf, shinyDot, type Picture, type PictureShape } from '../shape/picture';
 import { yarnColour } from '../supplies/yarnColour';
 import type { ToyHeader } from '../notation/pattern';
-import type { PartAnalysis, ToyAnalysis } from './analyse';
-import { toyPicture } from './assembled';
+import type { PartAnalysis, ToyAnalysis } from '../toy/analyse';
+import { toyPicture } from '../toy/assembled';
 import { nextStep } from './nextStep';
-import { stuffedPart } from './stuffedPart';
+import { stuffedPart } from '../toy/stuffedPart';
 
 /** What the shelf shows of a toy. It is kept beside the toy, so that the shelf reads no pattern. */
 export interface ToyCard {

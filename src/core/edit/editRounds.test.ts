@@ -1,4 +1,4 @@
-import { analyseToy } from './analyse';
+import { analyseToy } from '../toy/analyse';
 import { deleteRound, duplicateRound, insertRound, moveRound, roundCards, setRound } from './editRounds';
 
 const text =

@@ -1,5 +1,5 @@
-import { actTitle, bulksOf } from './sheet/stopWords';
-import type { ToyAnalysis } from './analyse';
+import { actTitle, bulksOf } from '../toy/sheet/stopWords';
+import type { ToyAnalysis } from '../toy/analyse';
 
 const lowered = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);
 

@@ -1,5 +1,5 @@
-import type { ToyAnalysis } from './analyse';
-import { sizeOfPart } from './stuffedPart';
+import type { ToyAnalysis } from '../toy/analyse';
+import { sizeOfPart } from '../toy/stuffedPart';
 
 /** A number that differs between two states of a toy, in a maker's words. */
 export interface Change {

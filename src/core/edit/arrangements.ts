@@ -3,7 +3,7 @@ import { ruleEdits } from '../place/move/front';
 import { raised, withApart } from '../place/move/step';
 import type { FeaturePlacement } from '../place/resolve/placement';
 import type { FeatureRule } from '../place/rule/rule';
-import { analyseToy, frameOfPart, type PartAnalysis, type ToyAnalysis } from './analyse';
+import { analyseToy, frameOfPart, type PartAnalysis, type ToyAnalysis } from '../toy/analyse';
 
 /** A way the face of a part could be arranged, with the text that says so. */
 export interface Arrangement {

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { limits } from '../notation/limits';
-import { fingerprint } from './fingerprint';
+import { fingerprint } from '../toy/fingerprint';
 import { partsRemembered, type KnownPart } from './partIds';
 
 /** One toy as kept on the shelf and exchanged as `.hoppla.json`. The pattern text is the source of everything computed. */

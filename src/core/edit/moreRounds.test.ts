@@ -1,4 +1,4 @@
-import { analyseToy } from './analyse';
+import { analyseToy } from '../toy/analyse';
 import { withMoreRounds } from './moreRounds';
 
 const text = `Head

@@ -1,5 +1,5 @@
 import { gaugeOfYarn, leanOfYarn, type Yarn } from '../supplies/yarn';
-import { setToyHeader } from './editText';
+import { setToyHeader } from '../notation/editText';
 
 const figure = (value: number) => String(Math.round(value * 100) / 100);
 

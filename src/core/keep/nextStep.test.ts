@@ -1,4 +1,4 @@
-import { analyseToy } from './analyse';
+import { analyseToy } from '../toy/analyse';
 import { nextStep } from './nextStep';
 
 const ball =

@@ -1,7 +1,7 @@
 import { eyesSaid } from '../__tests__/eyesSaid';
-import { analyseToy } from './analyse';
+import { analyseToy } from '../toy/analyse';
 import { compareToys } from './compareToys';
-import { measurePart } from './formOfPart';
+import { measurePart } from '../toy/formOfPart';
 import { eyeForScale, scaleEyes } from './inYarn';
 import { putYarn } from './yarnInText';
 import { readHeader } from '../notation/headers';

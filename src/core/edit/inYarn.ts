@@ -1,7 +1,7 @@
 import { applyEdits } from '../notation/applyEdits';
 import { largestEyeMm, smallestEyeMm, soldEyesMm } from '../place/rule/hardware';
 import { writeRule } from '../place/rule/writeRule';
-import { analyseToy } from './analyse';
+import { analyseToy } from '../toy/analyse';
 
 /** The eye of a sold size that looks as large on a toy `ratio` times as wide. */
 export function eyeForScale(sizeMm: number, ratio: number): number {

@@ -1,4 +1,4 @@
-import { analyseToy } from './analyse';
+import { analyseToy } from '../toy/analyse';
 import { insertRound, roundCards } from './editRounds';
 
 /** A round of a part that is worked more often than the pattern has it. */

@@ -1,5 +1,5 @@
 import type { PartSource } from '../notation/pattern';
-import { fingerprint } from './fingerprint';
+import { fingerprint } from '../toy/fingerprint';
 
 /** A part as it was last seen in the text of its toy, with the id that outlives renaming, moving and rewriting. */
 export interface KnownPart {

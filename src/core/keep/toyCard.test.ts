@@ -1,7 +1,7 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { pictureSize } from '../shape/picture';
-import { analyseToy } from './analyse';
+import { analyseToy } from '../toy/analyse';
 import { partPicture, toyCard } from './toyCard';
 
 const folder = join(__dirname, '../../../demo');
