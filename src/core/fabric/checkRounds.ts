@@ -117,6 +117,10 @@ function miscounted(context: Context): Found[] {
     const message = `${name}: the repeat takes ${plural(work.remainder.size)} and does not fill the ${below} of ${under}: ${left} left over.`;
     found.push({ code: 'repeat-remainder', severity: 'error', message });
   }
+  if (work.starved) {
+    const message = `${name}: what stands first takes every stitch of ${under}, so none is left to increase or decrease in. Write one repeat for the whole round, as in (3 sc, inc) x 6.`;
+    found.push({ code: 'nothing-left', severity: 'error', message });
+  }
   const unworked = left > 0 && !work.remainder;
   if (total && total.value !== work.made) {
     const leftOver = unworked ? ` ${plural(left)} of ${under} stay unworked.` : '';

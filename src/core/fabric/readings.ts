@@ -79,6 +79,24 @@ function repeatedTimes(items: readonly Item[]): Item[] | null {
   return [...items.slice(0, first), groupOf(body, end.extent), ...items.slice(last + 1)];
 }
 
+/** `sc around, inc in every other st` as the second alone: what changes the count is worked among the plain stitches; null where it is not said so. */
+function amongPlain(items: readonly Item[]): Item[] | null {
+  const first = items.findIndex((item) => item.type === 'work' || item.type === 'group');
+  const plain = items[first];
+  const isPlain =
+    plain?.type === 'work' &&
+    plain.target === 'next' &&
+    plain.extent.kind === 'around' &&
+    plain.make === 1 &&
+    plain.together === 1;
+  if (!isPlain) return null;
+  const rest = items.filter((item, index) => index !== first && item.type !== 'unknown');
+  const works = rest.filter((item) => item.type === 'work' || item.type === 'group' || item.type === 'skip');
+  const [only] = works;
+  const goesAround = (only?.type === 'work' || only?.type === 'group') && only.extent.kind === 'around';
+  return works.length === 1 && goesAround ? rest : null;
+}
+
 function groupOf(items: Item[], extent: GroupItem['extent']): GroupItem {
   const span = { from: items[0]?.span.from ?? 0, to: items.at(-1)?.span.to ?? 0 };
   return { type: 'group', items, extent, orMore: false, intoOne: false, span };
@@ -185,18 +203,27 @@ export interface MeantBy {
  */
 export function asMeant(items: Item[], { below, total, terms }: MeantBy): Item[] {
   if (!Number.isFinite(below)) return items;
+  const does = (reading: readonly Item[] | null): reading is Item[] =>
+    reading !== null && fits(reading, below, total, terms);
   const even = spread(items, below) ?? eachComesTo(items, below);
   if (even) return even;
-  const does = (reading: readonly Item[]) => fits(reading, below, total, terms);
+  const among = amongPlain(items);
+  if (does(among)) return among;
   const stands = does(items);
   const whole = repeatedWhole(items);
-  if (whole && does(whole) && (total === null || !stands)) return whole;
+  if (does(whole) && (total === null || !stands)) return whole;
   const apart = parted(items);
   if (apart && does(apart.items) && ((apart.usual && total === null) || !stands)) return apart.items;
+  return stands ? items : otherwise(items, total, does);
+}
+
+/** Readings of words that don't come out as they stand; some only where the total says so: without it they would be guesses. */
+function otherwise(
+  items: Item[],
+  total: number | null,
+  does: (reading: readonly Item[] | null) => boolean,
+): Item[] {
   const ahead = increasesAhead(items);
-  if (ahead && does(ahead) && !stands) return ahead;
-  // These only where the total says so: without it they would be guesses.
-  if (total === null || stands) return items;
-  const others = [regrouped(items), repeatedTimes(items)];
-  return others.find((reading) => reading !== null && does(reading)) ?? items;
+  const others = total === null ? [ahead] : [ahead, regrouped(items), repeatedTimes(items)];
+  return others.find((reading) => does(reading)) ?? items;
 }

@@ -10,6 +10,12 @@ const isChain = (item: Item | undefined) =>
   item.extent.kind === 'count' &&
   item.extent.n <= 4;
 
+/** Does an item come right after a join, but for words such as `to form a ring`? */
+function followsJoin(items: readonly Item[], index: number): boolean {
+  const before = items.slice(0, index).findLast(({ type }) => type !== 'ring' && type !== 'unknown');
+  return before?.type === 'join';
+}
+
 /** The items of a round that make stitches: turning chains and the chain that opens a joined round do not count. */
 export function roundItems(source: RoundSource, first: boolean): Item[] {
   let items: Item[] = [...source.foundation, ...source.work.items];
@@ -17,8 +23,8 @@ export function roundItems(source: RoundSource, first: boolean): Item[] {
   const opensRing =
     isChain(items[0]) && items.slice(1).some((item) => item.type === 'work' && item.target === 'ring');
   if (first && opensRing) items = items.slice(1);
-  const joined = items.findLastIndex((item) => item.type === 'join');
-  if (joined > 0 && isChain(items[joined + 1])) items = items.filter((_, index) => index !== joined + 1);
+  // Round 1 may be joined twice: its chain to a ring, and the round itself.
+  items = items.filter((item, index) => !(isChain(item) && followsJoin(items, index)));
   if (first) return withoutTurningChains(items);
   const works = items.filter((item) => item.type === 'work' || item.type === 'group');
   const [only] = works;

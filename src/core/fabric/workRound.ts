@@ -20,6 +20,8 @@ export interface RoundWork {
   leftOnPurpose: number;
   /** a repeat that was to fill the round and did not: stitches its one turn takes, and how many stayed */
   remainder: { size: number; left: number } | null;
+  /** increases or decreases that were to go on around when nothing was left for them */
+  starved: boolean;
   colour: string | null;
   /** given up: more stitches, or more to do, than a round can have */
   tooLarge: boolean;
@@ -73,6 +75,7 @@ interface State {
   growing: StitchKind[] | null;
   chainSlots: number;
   remainder: RoundWork['remainder'];
+  starved: RoundWork['starved'];
   leftOnPurpose: number;
   tooLarge: boolean;
   steps: number;
@@ -106,6 +109,7 @@ export function workRound(
     growing: null,
     chainSlots: 0,
     remainder: null,
+    starved: false,
     leftOnPurpose: 0,
     tooLarge: false,
     steps: 0,
@@ -120,6 +124,7 @@ export function workRound(
     left,
     leftOnPurpose: Math.min(left, state.leftOnPurpose),
     remainder: left > 0 ? state.remainder : null,
+    starved: state.starved,
     colour: state.colour,
     tooLarge: state.tooLarge,
     steps: state.steps,
@@ -267,6 +272,8 @@ function workItem(
     times = Number.isFinite(below) ? Math.max(0, Math.floor((below - state.position - kept) / together)) : 0;
     const over = below - state.position - kept - times * together;
     if (over > 0 && Number.isFinite(below)) state.remainder = { size: together, left: over };
+    const isChange = make !== together && item.target === 'next';
+    if (times === 0 && isChange && Number.isFinite(below)) state.starved = true;
   }
   for (let i = 0; i < times; i += 1) {
     if (!step(state)) return;
@@ -297,6 +304,12 @@ function workItem(
   }
 }
 
+/** Does an item make more or fewer stitches than it takes? */
+function changesCount(item: Item): boolean {
+  if (item.type === 'group') return item.items.some(changesCount);
+  return item.type === 'work' && item.target === 'next' && item.make !== item.together;
+}
+
 function workGroup(item: GroupItem, round: Round, state: State, after: () => number): void {
   const { below } = round;
   if (item.intoOne) {
@@ -317,6 +330,7 @@ function workGroup(item: GroupItem, round: Round, state: State, after: () => num
     times = size > 0 && Number.isFinite(room) ? Math.max(0, Math.floor(room / size)) : 1;
     const over = room - times * size;
     if (size > 0 && over > 0 && Number.isFinite(over)) state.remainder = { size, left: over };
+    if (times === 0 && item.items.some(changesCount)) state.starved = true;
   } else if (item.orMore && Number.isFinite(below)) {
     const needed = (n: number) => state.position + n * size + after();
     if (needed(times) !== below && needed(times + 1) === below) times += 1;

@@ -317,9 +317,21 @@ class WorkLineParser extends PhraseParser {
 
   /** A clause with no bracket before it repeats the bracket just read, or all that stands before it. */
   private readonly bareClause = this.RULE('bareClause', (items: Item[]) => {
+    const isRepeat = is(this.LA(1), T.Repeat, T.From, T.Star);
     const clause = this.SUBRULE(this.clause);
     this.ACTION(() => {
       const last = items.at(-1);
+      // `dec, sc across to last 2 sts`: the stitches that go across end there, and nothing is worked again.
+      if (
+        clause.extent.kind === 'leave' &&
+        !isRepeat &&
+        last?.type === 'work' &&
+        last.extent.kind === 'around'
+      ) {
+        last.extent = clause.extent;
+        last.span.to = clause.span.to;
+        return;
+      }
       const extent =
         clause.more && clause.extent.kind === 'count' ? count(clause.extent.n + 1) : clause.extent;
       if (

@@ -216,6 +216,26 @@ const lastAgain = new RegExp(
   String.raw`^\s*(?:repeat|rep)\s+(?:the\s+)?(?:last|previous)\s+(?:round|rnd|row)\s+(?:for\s+)?${number}\s*(?:more\s+)?(?:times|x|rounds|rnds|rows)?(?:\s+more)?\s*\.?\s*$`,
   'i',
 );
+const thisRound = String.raw`(?:repeat|rep|do|work)\s+(?:(?:this|that|the\s+(?:last|previous|same))\s+(?:round|rnd|row)|(?:this|it)(?=[^.;]*\bin\s+total\b))`;
+const roundAgain = new RegExp(
+  String.raw`[.,;]?\s*(?:then\s+)?${thisRound}\s+(?:for\s+)?(?:a\s+total\s+of\s+)?(?:(once|twice)|${number}\s*(?:more\s+)?(?:times|x|rounds|rnds|rows))(?:\s+more)?(\s+(?:in\s+total|altogether|in\s+all))?\s*\.?\s*$`,
+  'i',
+);
+const timesOnce: Readonly<Record<string, number>> = { once: 1, twice: 2 };
+
+/** `Repeat this round 3 times`, after the round or on a line of its own: so many more of it; null where it is not said. */
+function againAtEnd(line: string): Omit<Canonical, 'evenly'> | null {
+  const found = roundAgain.exec(line);
+  if (!found) return null;
+  const [, word, count, total] = found;
+  const said = word ? (timesOnce[word.toLowerCase()] ?? 1) : numberOf(count ?? '');
+  const isTotal = total !== undefined || /\ba\s+total\s+of\b/i.test(found[0]);
+  const more = isTotal ? said - 1 : said;
+  if (found.index === 0) return { line: ' '.repeat(line.length), rounds: { times: more, again: true } };
+  if (!labelled.test(line.slice(0, found.index))) return null;
+  return { line: blank(line, found.index, line.length), rounds: { times: more + 1, again: false } };
+}
+
 const goingOn =
   /^\s*(?:then\s+)?(?:(?:continue|work|crochet|keep|go|sc|single|in|on|around|even|evenly|straight|plain|for|with|each|st|stitch|every|working|going|the|round)[\s,]*)+$/i;
 const blank = (line: string, from: number, to: number) =>
@@ -231,6 +251,8 @@ function spannedRounds(line: string): Omit<Canonical, 'evenly'> {
   const again = lastAgain.exec(line);
   if (again)
     return { line: ' '.repeat(line.length), rounds: { times: numberOf(again[1] ?? ''), again: true } };
+  const more = againAtEnd(line);
+  if (more) return more;
   const next = nextRounds.exec(line);
   if (next && /\w/.test(line.slice(next[0].length)))
     return { line: blank(line, 0, next[0].length), rounds: { times: numberOf(next[1] ?? ''), again: false } };
@@ -293,6 +315,12 @@ function spreadEvenly(line: string): string | null {
 /** `R3)`: its bracket closes a label, and no work that could be done `6 times` */
 const labelWithBracket = /^\s*(?:rounds?|rnds?|rows?|r)?\.?\s*\d{1,4}\)/i;
 
+/** A chain that stands for the first stitch of a round: `ch 3 (counts as first dc)` is that stitch, worked where it stands. */
+const countsAs = new RegExp(
+  String.raw`\bch(?:ain)?\s*-?\s*[1-6]\s*[,(\[–-]?\s*(?:(?:which|this|it|here\s+and\s+throughout|always|will)\s+)*counts?\s+as\s+(?:(?:a|an|the|1|one|first|1st)\s+)*(sc|hdc|dc|tr|dtr|htr|st|stitch)\b[^)\],.;]*[)\]]?`,
+  'gi',
+);
+
 /** Signs and asides that say nothing more: `inc*6`, `6x inc`, `6 times (…)`, `5-dc bobble`, `(ch 1 does not count)`. */
 function tidied(line: string): string {
   const asLong =
@@ -300,6 +328,7 @@ function tidied(line: string): string {
     (whole: string, ...groups: string[]) =>
       words.replace('$1', groups[0] ?? '').padEnd(whole.length);
   return line
+    .replace(countsAs, (whole, stitch: string) => `1 ${stitch}`.padEnd(whole.length))
     .replace(/(?<=[a-z])\*(?=\d)/gi, ' ')
     .replace(/(?<![)\]\w])(\d{1,3})\s*[x×]\s*(?=(?:sc|inc|dec|hdc)\b)/gi, asLong('$1'))
     .replace(/(\d{1,3})\s*times\s*:?\s*(?=[([])/gi, (whole, n: string, at: number) => {

@@ -143,6 +143,16 @@ export const phrasings: readonly Phrasing[] = [
     by: (_, which, before, after) => fromHook(before ?? after ?? '1', which ?? '2nd'),
   },
   {
+    example: [
+      'Starting in the 2nd ch from hook, sc in each ch across',
+      'sc in 2nd ch from hook and in each ch across',
+    ],
+    pattern: re(
+      String.raw`(?:starting|beginning|start|begin)\s+(?:in|from|with|at|into)\s+(?:the\s+)?(2nd|second|3rd|third|4th|fourth)\s+${ch}(?:\s+from\s+(?:the\s+)?hook)?\s*[,:]?\s*(?:work\s+)?(?:(?:1|one|a)\s+)?(sc|hdc|dc)\s+(?:in(?:to)?\s+)?(?:each|every|all)(?:\s+(?:${ch}|${st}))?(?:\s+(?:across|along))?`,
+    ),
+    by: (_, which, stitch) => `${stitch} in ${which} ch from hook and in each ch across`,
+  },
+  {
     example: ['3 sc starting in second ch from hook', 'sc in 2nd ch from hook, sc 2'],
     pattern: re(
       String.raw`(\d{1,3})\s*sc\s+(?:starting|beginning)\s+(?:in|from|with|at)\s+(?:the\s+)?(2nd|second|3rd|third)\s+${ch}(?:\s+from\s+(?:the\s+)?hook)?`,
@@ -191,6 +201,30 @@ export const phrasings: readonly Phrasing[] = [
     ),
     by: (_, stitch, where, count) => `${stitch}${where}, ${stitch} ${count}`,
   },
+  {
+    example: ['R3-R4: work even', 'R3-R4: sc around'],
+    pattern: re(
+      String.raw`${label}(?:(?:work|continue|crochet)\s+)?(?:even(?:ly)?|straight|plain)(?=\s*[[(.]|\s*$)`,
+    ),
+    by: () => 'sc around',
+  },
+  {
+    example: ['R3-R4: 12 sc each', 'R3-R4: 12 sc'],
+    pattern: re(
+      String.raw`(?<=\b\d{1,3}\s*(?:sc|sts?|stitches))\s+(?:(?:in|for|per)\s+)?(?:each|every)(?:\s+(?:round|rnd|row))?(?=\s*[)\]]?\s*\.?\s*$)`,
+    ),
+    by: () => '',
+  },
+  {
+    example: ['inc in first 6 sts, sc in rem sts', 'inc in next 6 sts, sc in rem sts'],
+    pattern: re(String.raw`\bin\s+(each\s+of\s+)?(?:the\s+)?first\s+(\d{1,3})\s+(${st})`),
+    by: (_, each, count, stitch) => `in ${each ?? ''}next ${count} ${stitch}`,
+  },
+  {
+    example: ['(sc)3, (inc)3, (sc)18', 'sc 3, inc 3, sc 18'],
+    pattern: /\((sc|hdc|dc|inc|dec)\)\s*(\d{1,3})(?=\s*(?:[,.;]|$|\())/gi,
+    by: (_, stitch, count) => `${stitch} ${count}`,
+  },
   // What does not count
   {
     example: ['ch 1, skip the sl st, sc around', 'ch 1, sc around'],
@@ -231,7 +265,7 @@ export const phrasings: readonly Phrasing[] = [
   {
     example: ['inc in every other st', '(sc, inc) around'],
     pattern:
-      /(?:(inc(?:rease)?|dec(?:rease)?|2\s*sc|two\s+sc)\s+(?:in\s+|into\s+)?)every\s+(other|second|third|fourth|fifth|sixth|(\d)(?:nd|rd|th))(?:\s+and\s+(?:\d(?:nd|rd|th)|third|fourth|fifth|sixth))?\s+(?:st|stitch|sc)(?:\s+around)?(?![a-z])/gi,
+      /(?:(?:(?:and|while|by)\s+)?(?:(?:making|working|with)\s+)?(?:an?\s+)?(inc(?:reas(?:e|ing))?|dec(?:reas(?:e|ing))?|2\s*sc|two\s+sc)\s+(?:in\s+|into\s+)?)every\s+(other|second|third|fourth|fifth|sixth|(\d)(?:nd|rd|th))(?:\s+and\s+(?:\d(?:nd|rd|th)|third|fourth|fifth|sixth))?\s+(?:st|stitch|sc)(?:\s+around)?(?![a-z])/gi,
     by: (_, change, which, digit) => everyNth(change ?? '', which ?? '', digit),
   },
   {

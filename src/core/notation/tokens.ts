@@ -107,7 +107,7 @@ const Around = keyword(
 );
 const Until = keyword('Until', 'until|till');
 const To = keyword('To', 'to|through|thru');
-const Remain = keyword('Remain', 'remaining|remain|remains|left|unworked');
+const Remain = keyword('Remain', 'remaining|remain|remains|rem|left|unworked');
 const Total = keyword('Total', 'total|totals|altogether');
 const Each = keyword('Each', 'each|every|all');
 const Next = keyword('Next', 'next|following');
