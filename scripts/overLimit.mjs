@@ -25,7 +25,6 @@ export const overLimit = {
     'src/core/shape/form/startPlaces.ts',
     'src/core/shape/form/stitchFrames.ts',
     'src/core/shape/form/surface.ts',
-    'src/core/shape/inflate.ts',
     'src/core/shape/map.ts',
     'src/core/toy/sheet/buildSheet.ts',
     'src/features/part/AddRound.tsx',

@@ -143,9 +143,15 @@ function noSewDirections({ round, base, loops, ledger }: Join, wallName: string,
 }
 
 function wallDirections(join: Join, wall: JoinPart, toy: JoinedToy): Said {
-  const { round, stitch, covers, pins, path, centre } = join;
+  const { round, stitch, covers, pins, path, centre, through, unit } = join;
   const wallName = wall.part.name.toLowerCase();
-  const said = { lines: wallLines(join, wall, toy), path: pathWords(path ?? []) };
+  const closed =
+    through === null
+      ? []
+      : [
+          `The ${unit.name} ends closed: sew through its round ${through}, a ring of ${path?.length ?? 0} stitches around that end. The stitches below are those of round ${through}.`,
+        ];
+  const said = { lines: [...closed, ...wallLines(join, wall, toy)], path: pathWords(path ?? []) };
   const isAround = round === null && covers !== null;
   if (isAround)
     return {

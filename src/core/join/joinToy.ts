@@ -8,10 +8,11 @@ import { Joining } from './joining';
 import { named } from './naming';
 import { joinOnWall } from './onWall';
 import {
-  endOf,
+  headOnTop,
   heldOf,
   isEdgeToEdge,
   placingsOf,
+  sewnEdgeOf,
   trunkOf,
   turnedRound,
   Units,
@@ -30,7 +31,7 @@ export function isWorkedOn({ part }: JoinPart): boolean {
 function reachOf(placing: Placing): number {
   const { piece, wall } = placing;
   if (heldOf(placing) !== 'round') return 0;
-  return (endOf(piece).count * piece.gauge.widthMm) / turn / wall.gauge.heightMm;
+  return (sewnEdgeOf(placing).count * piece.gauge.widthMm) / turn / wall.gauge.heightMm;
 }
 
 /** The rows of a wall that are said by themselves: a wall without a face has its front opposite the starts of those. */
@@ -112,7 +113,7 @@ export function joinToy(parts: readonly JoinPart[]): JoinedToy {
   const placings = placingsOf(parts, units, state.problems).map(turnedRound);
   const byEdges = placings.filter(isEdgeToEdge);
   for (const placing of byEdges) joinEdges(state, placing);
-  const onWalls = placings.filter((placing) => !byEdges.includes(placing));
+  const onWalls = placings.filter((placing) => !byEdges.includes(placing)).map(headOnTop);
   let waiting: Placing[] = onWalls;
   for (let before = Infinity; waiting.length > 0 && waiting.length < before;) {
     before = waiting.length;

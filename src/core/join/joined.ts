@@ -44,7 +44,8 @@ export interface Unit extends UnitRef {
 }
 
 /** How two pieces come together. */
-export type JoinKind = 'open-on-wall' | 'flattened' | 'pinched' | 'edge-to-edge' | 'no-sew' | 'worked-on';
+export type JoinKind =
+  'open-on-wall' | 'closed-on-wall' | 'flattened' | 'pinched' | 'edge-to-edge' | 'no-sew' | 'worked-on';
 
 export const kindOfHeld: Record<Held, JoinKind> = {
   round: 'open-on-wall',
@@ -69,6 +70,8 @@ export interface Join {
   round: number | null;
   stitch: number | null;
   covers: Covers | null;
+  /** number of the round of the unit that is sewn through, where it ends closed; null where its edge is */
+  through: number | null;
   /** every stitch of its edge with the wall stitch it is sewn to */
   path: SewnStitch[] | null;
   /** four places to pin first */
@@ -109,6 +112,7 @@ export const blankJoin = (kind: Join['kind'], unit: Unit, wall: JoinPart, senten
   round: null,
   stitch: null,
   covers: null,
+  through: null,
   path: null,
   pins: null,
   ledger: null,

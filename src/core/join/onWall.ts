@@ -4,7 +4,7 @@ import { footprintOf, isFootprint, type Edge, type Held } from './footprint';
 import { blankJoin, kindOfHeld, type Join, type JoinPart, type Unit } from './joined';
 import type { Joining } from './joining';
 import { inRound, labelOf, relabelled } from './numbers';
-import { endOf, heldOf, type Placing } from './placing';
+import { heldOf, sewnEdgeOf, type Placing } from './placing';
 import { problem } from './problem';
 import { coversOf, pinsOf, sewingPath } from './sewing';
 import { snapOne, snapPair } from './snap';
@@ -13,10 +13,11 @@ import { alongAt, inSpace, type Wall, type WallPoint } from './wall';
 
 /**
  * Which way the edge is turned: the front of what is joined looks to the front of the toy; in the middle of the front or back, where
- * that is straight up from the wall, it looks up. A flat edge lies along its round, or up and down where it is said to reach over several.
+ * that is straight up from the wall, it looks up. Around the very start or end of the wall every way is down its sides: the front looks
+ * down the front. A flat edge lies along its round, or up and down where it is said to reach over several.
  */
 function headingOf(placing: Placing, held: Held, spot: WallPoint, front: number): number {
-  const { wall, sentence, piece } = placing;
+  const { wall, sentence } = placing;
   const up = wall.orientation.start === 'top' ? Math.PI : 0;
   if (held !== 'round') {
     const [a = 0, b = 0] = sentence.range ?? sentence.gap ?? [];
@@ -24,16 +25,31 @@ function headingOf(placing: Placing, held: Held, spot: WallPoint, front: number)
     return reachesOver ? up : (rightward(wall) * Math.PI) / 2;
   }
   const toFront = wrapAngle(front - spot.azimuth);
+  const isStart = spot.along <= 0;
+  const isEnd = spot.along >= (wall.profile.along.at(-1) ?? 0);
   const isMiddle = Math.abs(toFront) < 0.3 || Math.abs(toFront) > Math.PI - 0.3;
-  const facing = isMiddle ? up : (Math.sign(toFront) * Math.PI) / 2;
-  const count = roundCount(piece.fabric, piece.fabric.rounds);
-  // The front of the piece is opposite its own round start: half of its edge on from stitch 1.
-  return facing - (senseOf(placing) * turn * ((count - 1) / 2)) / Math.max(1, count);
+  const aside = isMiddle ? up : (Math.sign(toFront) * Math.PI) / 2;
+  const facing = isStart ? 0 : isEnd ? Math.PI : aside;
+  const { count } = sewnEdgeOf(placing);
+  return facing - (senseOf(placing) * turn * (frontStitchOf(placing) - 1)) / Math.max(1, count);
+}
+
+/** The stitch of the sewn edge that the front line of the piece passes: by its face, else opposite the start of that round. */
+function frontStitchOf(placing: Placing): number {
+  const { piece } = placing;
+  const { round, count } = sewnEdgeOf(placing);
+  const hasOwn = piece.part.front !== null || piece.features.length > 0;
+  return hasOwn ? stitchAtAzimuth(piece.fabric, piece.starts, round, piece.front) : (count + 1) / 2;
 }
 
 /** Seen from outside, an edge that is worked the same way as its wall goes on in the same sense as the wall's headings. */
-const senseOf = ({ wall, piece }: Placing): 1 | -1 =>
-  wall.orientation.side === piece.orientation.side ? 1 : -1;
+function senseOf(placing: Placing): 1 | -1 {
+  const { wall, piece } = placing;
+  const isAlike = wall.orientation.side === piece.orientation.side;
+  // Around its start a piece is looked at from the other end.
+  const isTurned = sewnEdgeOf(placing).closed === 'start';
+  return isAlike === isTurned ? -1 : 1;
+}
 
 /** Where the middles come to on whole and half stitches of their round. */
 function snapped(wall: JoinPart, row: number, { azimuths, paired }: Around, front: number): number[] {
@@ -74,8 +90,9 @@ export function joinOnWall(state: Joining, placing: Placing, row: number, front:
   const readings = isApart
     ? [problem(piece, 'join-apart', { ...facts, between }, { severity: 'info', sentence })]
     : [];
-  const assumed = around.assumed
-    ? [problem(piece, 'join-assumed', { ...facts, where: around.assumed }, { severity: 'info', sentence })]
+  const where = placing.isOnTop ? 'top' : around.assumed;
+  const assumed = where
+    ? [problem(piece, 'join-assumed', { ...facts, where }, { severity: 'info', sentence })]
     : [];
   units.forEach((unit, i) => {
     const wanted = around.azimuths[i] ?? front;
@@ -111,14 +128,22 @@ function laidOn(
   { centre, front }: { centre: WallPoint; front: number },
 ): Join {
   const { sentence, piece, wall } = placing;
-  const end = endOf(piece);
+  const edgeRound = sewnEdgeOf(placing);
+  const isClosed = edgeRound.closed !== null;
   const held = heldOf(placing);
-  const facts = { piece: unit.name, wall: wall.part.name, count: end.count };
-  const bare = blankJoin(kindOfHeld[held], unit, wall, sentence);
+  const through = isClosed ? (piece.fabric.label[edgeRound.round - 1] ?? edgeRound.round) : null;
+  const facts = { piece: unit.name, wall: wall.part.name, count: edgeRound.count, through };
+  const blank = blankJoin(
+    isClosed && held === 'round' ? 'closed-on-wall' : kindOfHeld[held],
+    unit,
+    wall,
+    sentence,
+  );
+  const told = isClosed ? [problem(piece, 'join-closed', facts, { severity: 'info', sentence })] : [];
+  const bare: Join = { ...blank, through, problems: told };
   if (piece.fabric.row[0] === 1)
-    return { ...bare, problems: [problem(piece, 'join-flat', facts, { severity: 'info', sentence })] };
-  if (!end.open) return { ...bare, problems: [problem(piece, 'join-closed', facts, { sentence })] };
-  const edge: Edge = { count: end.count, stitchMm: piece.gauge.widthMm, held };
+    return { ...blank, problems: [problem(piece, 'join-flat', facts, { severity: 'info', sentence })] };
+  const edge: Edge = { count: edgeRound.count, stitchMm: piece.gauge.widthMm, held };
   const laid = { centre, heading: headingOf(placing, held, centre, front), sense: senseOf(placing) };
   const found = footprintOf(surface, edge, laid);
   if (!isFootprint(found)) {

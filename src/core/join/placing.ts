@@ -16,6 +16,8 @@ export interface Placing {
   /** which of the stitches a sentence names are theirs */
   stitches: number[] | null;
   side: Side | null;
+  /** nothing says where it goes: a head, which sits on top */
+  isOnTop?: true;
 }
 
 /** An end of a part that can be joined. */
@@ -35,6 +37,34 @@ export function endOf({ part, fabric }: JoinPart): End {
   const shrinks = rounds > 1 && count < roundCount(fabric, rounds - 1);
   const isGathered = saysClosed || (count <= mostGathered && shrinks);
   return { open: !isGathered && part.carries === undefined, count };
+}
+
+/** What of a piece lies on the wall and is sewn: its open edge, or a round that goes around its closed end. */
+export interface SewnEdge {
+  /** index of the round that is sewn through, from 1 */
+  round: number;
+  count: number;
+  /** null for an open edge; else the end that is drawn together */
+  closed: 'start' | 'end' | null;
+}
+
+/**
+ * Of a closed end the round nearest to it that has half as many stitches as the widest: pressed onto a wall the end lies flat about so far.
+ * A convention of ours; a maker may take another round. It is the end of the work, but for what stands on a top or hangs from a bottom
+ * with its start.
+ */
+export function sewnEdgeOf({ piece, sentence }: Pick<Placing, 'piece' | 'sentence'>): SewnEdge {
+  const { fabric, orientation } = piece;
+  const { open, count } = endOf(piece);
+  if (open) return { round: fabric.rounds, count, closed: null };
+  const { around } = sentence.place;
+  const touching = around === 'top' ? 'bottom' : around === 'bottom' ? 'top' : null;
+  const closed = touching === orientation.start && fabric.start === 'ring' ? 'start' : 'end';
+  const counts = Array.from({ length: fabric.rounds }, (_, i) => roundCount(fabric, i + 1));
+  const half = Math.max(...counts) / 2;
+  const isWide = (stitches: number) => stitches >= half;
+  const round = (closed === 'start' ? counts.findIndex(isWide) : counts.findLastIndex(isWide)) + 1;
+  return { round, count: counts[round - 1] ?? count, closed };
 }
 
 /** How the edge is held: as the sentence says, as a sentence about folding says, else open. */
@@ -197,7 +227,19 @@ const mostUnequal = 2.2;
 
 /** Whether a sentence says where on the wall. */
 function saysWhere({ gap, range, round, relation, level, stitches, place }: AnyJoin): boolean {
-  const said = [gap, range, round, relation, level, stitches, place.ofPart, place.outFrom, place.around];
+  const said = [
+    gap,
+    range,
+    round,
+    relation,
+    level,
+    stitches,
+    place.ofPart,
+    place.outFrom,
+    place.around,
+    place.atEyes,
+    place.beside,
+  ];
   return said.some((one) => one !== undefined);
 }
 
@@ -215,6 +257,15 @@ export function isEdgeToEdge({ sentence, piece, wall, units }: Placing): boolean
   const saysSide =
     sentence.back === true || sentence.sides !== undefined || Object.keys(elsewhere).length > 0;
   return bothOpen && !saysSide && (atEnd || !saysWhere(sentence));
+}
+
+/** A head that nothing places sits on top of what it is sewn to, and it is told. */
+export function headOnTop(placing: Placing): Placing {
+  const { sentence, piece, units } = placing;
+  const isHead = /\bhead\b/i.test(piece.part.name);
+  const saysSide = sentence.back ?? sentence.sides ?? Object.keys(sentence.place)[0];
+  if (!isHead || units.length !== 1 || saysWhere(sentence) || saysSide !== undefined) return placing;
+  return { ...placing, isOnTop: true, sentence: { ...sentence, place: { around: 'top' } } };
 }
 
 /** A part that ends closed, and the open end of what it is sewn to: that end is the edge, and the closed part the wall. */

@@ -1,6 +1,7 @@
 import * as vec3 from 'gl-matrix/vec3';
 import { direction } from '../place/frame/direction';
 import type { Join, JoinedToy, JoinPart, Unit } from './joined';
+import { sewnEdgeOf } from './placing';
 import { alongAt, depthAt, radiusAt, type Wall, type WallPoint } from './wall';
 
 /**
@@ -115,17 +116,23 @@ function hanging(normal: vec3): vec3 {
 /** A unit onto a place of another's wall: its axis straight off the wall, its front to the toy's front. */
 function onWall(
   wall: PosedUnit,
+  part: JoinPart,
   surface: Wall,
-  { centre, kind }: Join,
+  { centre, kind, sentence }: Join,
 ): Pick<PosedUnit, 'frame' | 'outward' | 'thickness'> | null {
   if (!centre) return null;
   const along = Math.min(wall.surface.along.at(-1) ?? 0, alongAt(wall.surface, rowOfCentre(wall, centre)));
   const here: WallPoint = { along, azimuth: centre.azimuth };
-  const isFlat = kind !== 'open-on-wall';
+  const isClosed = kind === 'closed-on-wall';
+  const isFlat = kind !== 'open-on-wall' && !isClosed;
   const straight = normalAt(wall, here);
   const normal = isFlat && Math.abs(straight[1] ?? 0) < steep ? hanging(straight) : straight;
-  const origin = vec3.scaleAndAdd(vec3.create(), placeOf(wall, here), normal, lengthOf(surface));
-  const away = vec3.negate(vec3.create(), normal);
+  const edge = sewnEdgeOf({ piece: part, sentence });
+  const byStart = isClosed && edge.closed === 'start';
+  // A closed end is pressed flat as far as it is sewn: the round that is sewn through lies on the wall.
+  const depth = isClosed ? depthAt(surface, alongAt(surface, edge.round)) : lengthOf(surface);
+  const origin = vec3.scaleAndAdd(vec3.create(), placeOf(wall, here), normal, byStart ? -depth : depth);
+  const away = byStart ? vec3.clone(normal) : vec3.negate(vec3.create(), normal);
   // A flat edge lies along the round: what faces off it is what stands on that and on the wall.
   const facing = isFlat ? (normal === straight ? wall.frame.away : straight) : forward;
   const frame = frameAt(origin, away, facing);
@@ -198,7 +205,7 @@ export function poseToy(
       const part = byId(join.unit.part);
       if (!wall || !part) return true;
       const surface = surfaceOf(part);
-      const place = join.kind === 'edge-to-edge' ? onEnd(wall, surface) : onWall(wall, surface, join);
+      const place = join.kind === 'edge-to-edge' ? onEnd(wall, surface) : onWall(wall, part, surface, join);
       if (place) posed.push({ ...standAlone(part, join.unit), surface, ...place });
       return false;
     });

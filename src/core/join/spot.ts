@@ -1,7 +1,8 @@
 import { roundCount } from '../fabric/fabric';
-import { countsBack } from '../notation/sentence/said';
+import { countsBack, type FeatureKind } from '../notation/sentence/said';
 import { direction } from '../place/frame/direction';
 import { roundIndex } from '../place/frame/frontLine';
+import { landmarkLines } from '../place/frame/landmarks';
 import { stitchAzimuth, turn, wrapAngle } from '../shape/azimuth';
 import type { AnyJoin, JoinPart, Side } from './joined';
 
@@ -55,11 +56,45 @@ function middle(
 /** +1 where going down the toy is going on from the start of the part. */
 const downward = ({ orientation }: JoinPart): 1 | -1 => (orientation.start === 'top' ? 1 : -1);
 
+/** So many rounds from the neck: a narrow place of the piece itself, else the end that the head sits on. */
+function byNeck(wall: JoinPart, rounds: number, way: 'above' | 'below' | 'from'): number | NoRow {
+  const [line, ...others] = landmarkLines(wall.fabric, 'neck');
+  if (line === undefined)
+    return way === 'above' ? missing('a round above the neck') : fromEnd(wall, 'top', rounds);
+  if (others.length > 0) return missing('one neck of several');
+  return line + 0.5 + (way === 'above' ? -1 : 1) * downward(wall) * rounds;
+}
+
+/** Half the height of a feature, in rounds. */
+function halfRows(wall: JoinPart, kind: FeatureKind): { line: number; half: number } | null {
+  const feature = wall.features.find((one) => one.kind === kind);
+  if (!feature) return null;
+  const halfMm = Math.max(0, ...feature.units.map((unit) => unit.halfMm));
+  return { line: feature.line + 0.5, half: halfMm / wall.gauge.heightMm };
+}
+
+/** Directly over or under something of the wall itself, so that the two do not cover each other. */
+function besideOwn(
+  wall: JoinPart,
+  { direction: way, of }: NonNullable<AnyJoin['place']['beside']>,
+  reach: number,
+): number | NoRow {
+  const sign = (way === 'below' ? 1 : -1) * downward(wall);
+  if (of === 'neck') {
+    const away = byNeck(wall, 1, way);
+    return isRow(away) ? Math.round(away + sign * (reach - 0.5)) : away;
+  }
+  const feature = halfRows(wall, of);
+  if (!feature) return missing(`the ${of}`);
+  return Math.round(feature.line + sign * (feature.half + reach));
+}
+
 function byRelation(wall: JoinPart, relation: NonNullable<AnyJoin['relation']>): number | NoRow {
   const { rounds, direction: way, to } = relation;
   if (to === 'base') return fromEnd(wall, 'bottom', rounds);
   if (to === 'top' || to === 'start') return fromEnd(wall, to, rounds);
   if (to === 'edge') return fromEnd(wall, 'end', rounds);
+  if (to === 'neck') return byNeck(wall, rounds, way);
   const feature = wall.features.find(({ kind }) => kind === to);
   if (!feature) return missing(`the ${to}`);
   const sign = (way === 'below' ? 1 : -1) * downward(wall);
@@ -92,7 +127,7 @@ function rowSaid(
   reach: number,
 ): number | NoRow {
   const { place, gap, range, round, countFrom, relation, level } = sentence;
-  const { ofPart, outFrom, around } = place;
+  const { ofPart, outFrom, around, beside, atEyes } = place;
   if (ofPart) {
     const other = neighbour(ofPart.part.id);
     if (!other) return { why: 'waits', what: ofPart.part.name };
@@ -105,7 +140,9 @@ function rowSaid(
   if (range) return middle(wall, range, countFrom);
   if (gap) return middle(wall, gap, countFrom);
   if (round !== undefined) return numbered(wall, round, countFrom);
+  if (beside) return besideOwn(wall, beside, reach);
   if (relation) return byRelation(wall, relation);
+  if (atEyes) return halfRows(wall, 'eyes')?.line ?? missing('the eyes');
   if (level) {
     const feature = wall.features.find(({ kind }) => kind === level);
     return feature ? feature.line + 0.5 : missing(`the ${level}`);

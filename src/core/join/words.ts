@@ -14,6 +14,7 @@ const places: Record<string, string> = {
   front: 'in the middle of the front',
   back: 'in the middle of the back',
   sides: 'on both sides, a quarter of a round from the front',
+  top: 'on top',
 };
 
 /** What is said of a join, by its code, from the facts it carries. */
@@ -27,7 +28,7 @@ const says: Partial<Record<ProblemCode, (facts: Facts) => string>> = {
   'join-around': ({ piece, wall, count }) =>
     `Nothing says where around the ${low(wall)} the ${count === 1 ? '' : `${String(count)} `}${some(piece, count)} ${count === 1 ? 'goes' : 'go'}. Write it: “on both sides”, “at the back”, “4 stitches from the front”, “evenly around”.`,
   'join-assumed': ({ piece, count, where }) =>
-    `Nothing says where around: the ${some(piece, count)} ${count === 1 ? 'is' : 'are'} taken to go ${places[String(where)] ?? ''}. Write it to settle it.`,
+    `Nothing says where: the ${some(piece, count)} ${count === 1 ? 'is' : 'are'} taken to go ${places[String(where)] ?? ''}. Write it to settle it.`,
   'join-apart': ({ between, piece, count }) =>
     `“${String(between)} stitches apart” is taken from edge to edge of the ${some(piece, count)}. Write “${String(between)} stitches between them”, or “so many stitches from the front”, to settle it.`,
   'join-side': ({ piece, said }) =>
@@ -37,8 +38,8 @@ const says: Partial<Record<ProblemCode, (facts: Facts) => string>> = {
   'join-no-wall': ({ piece }) => `Nothing says what the ${low(piece)} ${are(piece)} joined to.`,
   'join-flat': ({ piece }) =>
     `The ${low(piece)} is a flat piece: its middle is placed, and it is sewn down around its outline.`,
-  'join-closed': ({ piece, wall }) =>
-    `The ${low(piece)} ends closed, so no edge of it can be sewn to the ${low(wall)} stitch by stitch. Leave its last round open, or say that it is sewn closed onto closed.`,
+  'join-closed': ({ piece, wall, count, through }) =>
+    `The ${low(piece)} ends closed: it is sewn onto the ${low(wall)} through its round ${String(through)}, ${stitches(count)} around that end.`,
   'limb-wider-than-wall': ({ piece, wall, count }) =>
     `The edge of the ${low(piece)} has ${stitches(count)}: more than the ${low(wall)} is wide there. Flatten it, or join it where the ${low(wall)} is wider.`,
   'join-over-edge': ({ piece, wall }) =>

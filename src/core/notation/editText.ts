@@ -1,7 +1,7 @@
-import { applyEdits } from '../notation/applyEdits';
-import { readHeader } from '../notation/headers';
-import type { PartSource } from '../notation/pattern';
-import type { LineEdit } from '../notation/problem';
+import { applyEdits } from './applyEdits';
+import { readHeader } from './headers';
+import type { PartSource } from './pattern';
+import type { LineEdit } from './problem';
 
 const lineEnds = /\r\n|\n|\r/;
 

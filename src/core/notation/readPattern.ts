@@ -13,7 +13,7 @@ import { findRounds } from './rowsWorked';
 import { readSentences } from './sentence/readSentences';
 import { readContinued, shifted } from './sentence/continued';
 import { isBareApart } from './sentence/feature';
-import { handOver, isFinishing, type LooseSentence } from './sentence/owners';
+import { handOver, isFinishing, placedParts, type LooseSentence } from './sentence/owners';
 import type { Sentence } from './sentence/sentence';
 import { isIntoRing, Surroundings } from './surroundings';
 import { linesOfRound } from './wrapped';
@@ -134,6 +134,7 @@ class PatternReader {
     findOnto(parts, this.lines);
     findGrown(parts);
     this.starts.settle(parts);
+    this.placeParts(parts);
     handOver(parts, this.loose);
     if (this.header.apart === 'showing') for (const part of parts) part.steps = part.steps.map(showingMeant);
     if (this.leftHanded && !this.saysHand) this.header.hand = 'left';
@@ -202,6 +203,18 @@ class PatternReader {
     (line) => this.sentences(line),
     (line) => this.goesOn(line),
   ];
+
+  /** Lines that say of parts where they are put, now that the parts' names are known. */
+  private placeParts(parts: readonly PartSource[]): void {
+    for (const note of [...this.notes]) {
+      const after = parts.findLast(({ line }) => line <= note.line);
+      const steps = after ? placedParts(this.lines[note.line - 1] ?? '', note.line, parts) : [];
+      if (!after || steps.length === 0) continue;
+      this.loose.push(...steps.map((step) => ({ step, after })));
+      this.notes.splice(this.notes.indexOf(note), 1);
+      this.lineKinds[note.line - 1] = 'step';
+    }
+  }
 
   private note(line: number, text: string): 'note' {
     this.notes.push({ line, text: text.trim() });

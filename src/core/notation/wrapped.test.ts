@@ -1,6 +1,13 @@
 import * as fc from 'fast-check';
 import { analyseToy } from '../toy/analyse';
-import { deleteRound, duplicateRound, insertRound, moveRound, roundCards, setRound } from '../toy/editRounds';
+import {
+  deleteRound,
+  duplicateRound,
+  insertRound,
+  moveRound,
+  roundCards,
+  setRound,
+} from '../edit/editRounds';
 import { applyEdits } from './applyEdits';
 import { readPattern } from './readPattern';
 

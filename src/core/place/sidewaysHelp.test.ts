@@ -2,7 +2,7 @@ import { analyseToy as wholeToy, frameOfPart } from '../toy/analyse';
 import { sizeOf } from '../shape/profile';
 import { sizeOfPart } from '../toy/stuffedPart';
 import { analyseFaces as analyseToy, type FacePart as PartAnalysis } from '../__tests__/faces';
-import { arrangementWords, nearestArrangements } from '../toy/arrangements';
+import { arrangementWords, nearestArrangements } from '../edit/arrangements';
 import { buildSheet } from '../toy/sheet/buildSheet';
 import { sheetHtml } from '../toy/sheet/sheetHtml';
 import { fabricMap, holeOnMap, mapPoint } from '../shape/map';

@@ -4,7 +4,7 @@ import { featureHead } from '../__tests__/featureCorpus';
 import { applyEdits } from '../notation/applyEdits';
 import { wrapAngle } from '../shape/azimuth';
 import { analyseFaces as analyseToy } from '../__tests__/faces';
-import { arrangementIn, nearestArrangements } from '../toy/arrangements';
+import { arrangementIn, nearestArrangements } from '../edit/arrangements';
 import { conflictMarks } from './check/marks';
 import { inOrder } from './resolve/order';
 import { movedTo } from './move/drop';

@@ -1,4 +1,5 @@
 import type { IToken } from 'chevrotain';
+import type { JoinSentence } from './join';
 import type { NamedPart } from './names';
 import type { Phrases } from './phrases';
 import type { MomentSaid, Said } from './said';
@@ -13,6 +14,8 @@ export interface CloseSentence extends Said, MomentSaid {
   stitches: number | null;
   /** the part that is named; null for the one it stands with */
   part: NamedPart | null;
+  /** what it says of sewing besides: `Close the hole and sew it to the body` */
+  asJoin?: JoinSentence;
 }
 
 export const closeVerbs = [S.Close] as const;

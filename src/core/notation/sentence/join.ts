@@ -80,6 +80,10 @@ function edgeIn(tokens: readonly IToken[]): PlaceSaid['edge'] {
   return images.some((image) => image === 'open' || /open\s+edge/.test(image)) ? 'open' : null;
 }
 
+/** `The 4th round below the neck`: counted from the end that the head sits on. */
+const roundsFromNeck =
+  /\b(?:rounds?|rows?|rnds?)\s+(?:(?:down|away)\s+)?(?:below|under|beneath|from)\s+(?:the\s+)?neck/i;
+
 const isFacial = /\b(?:eyes?|nose|mouth|face)\b/i;
 
 /** The sentence with what it says by the names of parts, now that those are known. */
@@ -100,14 +104,20 @@ export function withPartNames<Join extends JoinSentence | PinSentence>(
   // `On both sides` is one thing, said once.
   if (sentence.sides !== undefined) delete place.atSides;
   const { relation, ...rest } = sentence;
-  // A relation to a part, read before its name was known as one, went to the eyes.
-  const isToPart =
-    place.ofPart !== undefined || place.inLineWith !== undefined || place.outFrom !== undefined;
-  const isOwn = relation && !(isToPart && !isFacial.test(sentence.text));
+  const isOwn = relation && !goesByPart(place, sentence.text);
   const said = { ...(isOwn ? sentence : (rest as Join)), joined, place };
+  if (hasRounds !== undefined && roundsFromNeck.test(sentence.text)) said.countFrom = 'top';
+  // Rounds that are named say more than a level.
+  if (hasRounds !== undefined || said.relation) delete place.atEyes;
   // So many stitches from the back are not in the middle of it.
   if (place.aside?.of === 'back') delete said.back;
   return said;
+}
+
+/** Whether a relation was read that is said by a part, or directly beside something: before names were known it went to the eyes. */
+function goesByPart({ beside, ofPart, inLineWith, outFrom }: JoinPlace, text: string): boolean {
+  const isToPart = ofPart !== undefined || inLineWith !== undefined || outFrom !== undefined;
+  return beside !== undefined || (isToPart && !isFacial.test(text));
 }
 
 /** What a sentence brings together: what is named before a goal is joined to it. */

@@ -21,6 +21,10 @@ export interface JoinPlace {
   outFrom?: { rounds: number; end: 'start' | 'end' };
   /** around the very start or end of the wall */
   around?: 'top' | 'bottom' | 'start' | 'end';
+  /** on a level with the eyes */
+  atEyes?: true;
+  /** directly over or under something of the wall itself, edge to edge */
+  beside?: { direction: 'above' | 'below'; of: 'eyes' | 'nose' | 'mouth' | 'neck' };
 }
 
 const number = String.raw`(\d{1,3}|${Object.keys(numberWords).join('|')}|a|an)`;
@@ -88,6 +92,27 @@ const manners: readonly Manner[] = [
     },
   },
   {
+    // just below the eyes; directly under the neck
+    read: new RegExp(
+      String.raw`\b(?:directly |just |right |immediately |close )(${above}|${below}) (?:the |his |her |its )?(eyes?|nose|mouth|neck(?:line)?)\b`,
+    ),
+    place: ([, way = '', what = '']) => ({
+      beside: {
+        direction: directionOf(way),
+        of: /^eye/.test(what) ? 'eyes' : /^neck/.test(what) ? 'neck' : (what as 'nose' | 'mouth'),
+      },
+    }),
+  },
+  {
+    // in line with the eyes; between the eyes
+    read: /\b(?:(?:in line|lined up|aligned|level|on a level|even|same (?:height|level|round|row) as) ?(?:with |as )?(?:the )?eyes|at (?:the )?(?:eye level|(?:height|level) of the eyes)|(?:at|on) (?:the )?same (?:height|level|round|row) as the eyes)\b/,
+    place: () => ({ atEyes: true }),
+  },
+  {
+    read: /\b(?:centred |centered |in the (?:middle|centre|center) )?between the eyes\b/,
+    place: () => ({ atEyes: true, front: true }),
+  },
+  {
     // 4 stitches from the front; 3 stitches to each side of the middle; 2 stitches outside the eyes
     read: new RegExp(
       String.raw`\b${number} ${stitches} (?:away |out )?(?:from|off|beside|outside(?: of)?|(?:to|on) (?:either|each|both) sides? of|either side of|each side of) (?:the |each |each of the )?(?:centre |center )?(front(?: line)?|middle|centre|center|back|face|eyes?)\b`,
@@ -122,7 +147,7 @@ const manners: readonly Manner[] = [
     place: () => ({ evenly: true }),
   },
   {
-    read: /\b(?:between the eyes|(?:centre|center|middle of the) front|(?:in |on |at )?(?:the )?front (?:centre|center|middle)|(?:to|on|onto|in|at) the front|centred|centered|in the (?:middle|centre|center))\b/,
+    read: /\b(?:(?:centre|center|middle of the) front|(?:in |on |at )?(?:the )?front (?:centre|center|middle)|(?:to|on|onto|in|at) the front|centred|centered|in the (?:middle|centre|center))\b/,
     place: () => ({ front: true }),
   },
   {
@@ -168,7 +193,8 @@ export function readJoinPlace(sentence: string, mentions: readonly Mention[]): P
 
 /** The same in words that are read back to it. */
 export function writeJoinPlace(said: JoinPlace): string[] {
-  const { ofPart, inLineWith, front, aside, between, atSides, evenly, outFrom, around } = said;
+  const { ofPart, inLineWith, front, aside, between, atSides, evenly, outFrom, around, atEyes, beside } =
+    said;
   const name = (part: NamedPart) => `the ${part.name.toLowerCase()}`;
   return [
     ofPart
@@ -182,5 +208,7 @@ export function writeJoinPlace(said: JoinPlace): string[] {
     evenly ? 'evenly' : '',
     front ? 'in the front centre' : '',
     around ? `around the ${around}` : '',
+    atEyes ? 'in line with the eyes' : '',
+    beside ? `directly ${beside.direction} the ${beside.of}` : '',
   ].filter((words) => words !== '');
 }

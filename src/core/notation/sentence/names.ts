@@ -149,7 +149,11 @@ export class PartNames {
   }
 }
 
-const ofYarn = new Set(['yarn', 'long', 'sewing', 'remaining', 'starting', 'beginning', 'closing', 'thread']);
+const ofYarn = new Set(
+  'yarn long sewing remaining starting beginning closing thread leftover spare extra loose hanging attached'.split(
+    ' ',
+  ),
+);
 const articles = new Set(['the', 'a', 'this', 'that', 'its', 'each', 'both']);
 const handled = new Set(['using', 'with', 'weave', 'leave', 'leaving', 'hide', 'bury', 'trim', 'knot']);
 

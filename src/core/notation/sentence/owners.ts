@@ -1,7 +1,8 @@
 import type { PartSource } from '../pattern';
 import type { FeatureSentence } from './feature';
-import { isJoin, withPartNames } from './join';
-import { PartNames, type NamedPart } from './names';
+import { isJoin, withPartNames, type JoinSentence } from './join';
+import { PartNames, type Mention, type NamedPart } from './names';
+import { readSentences } from './readSentences';
 import type { FeatureKind } from './said';
 import type { Sentence } from './sentence';
 
@@ -28,18 +29,61 @@ const facial: ReadonlySet<FeatureKind> = new Set([
   'whiskers',
   'sculpting',
 ]);
-/** The sentence with the parts that it names, now that all headings are known. */
-function withNames(sentence: Sentence, names: PartNames): Sentence {
-  if (sentence.kind === 'feature') return partSewn(sentence, names);
+/**
+ * The sentence with the parts that it names, now that all headings are known; two where it stuffs or closes a part and sews it on.
+ *
+ * @param owner the part it stands in; null under a heading over all parts
+ */
+function withNames(sentence: Sentence, names: PartNames, owner: PartSource | null): Sentence[] {
+  if (sentence.kind === 'feature') return [partSewn(sentence, names)];
   const mentions = names.in(sentence.text);
-  if (isJoin(sentence)) return withPartNames(sentence, mentions);
+  if (isJoin(sentence)) return [withPartNames(sentence, mentions)];
   // A tail of yarn is no tail: what is cut is cut of something.
   const [first] = sentence.kind === 'cut' ? mentions.filter(({ isGoal }) => isGoal) : mentions;
-  return first ? { ...sentence, part: { id: first.id, name: first.name } } : sentence;
+  const part = first ? { part: { id: first.id, name: first.name } } : {};
+  if (!('asJoin' in sentence)) return [{ ...sentence, ...part }];
+  const { asJoin, ...own } = sentence;
+  return [{ ...own, ...part }, ...joinsBesides(asJoin, mentions, owner)];
+}
+
+/** A join that is said beside something else, where it names what it is sewn to: `sew it shut at the back of the head` joins nothing. */
+function joinsBesides(
+  asJoin: JoinSentence | undefined,
+  mentions: readonly Mention[],
+  owner: PartSource | null,
+): JoinSentence[] {
+  if (!asJoin) return [];
+  const join = withPartNames(asJoin, mentions);
+  const joins = join.joined.some(({ parts, wall }) => {
+    const piece = parts[0]?.id ?? owner?.id;
+    return wall !== null && piece !== undefined && piece !== wall.id;
+  });
+  return joins ? [join] : [];
 }
 
 const verbOnly =
   /^(?:then|and|now|next|sew|attach|stitch|join|whip|whipstitch|place|position|on|the|both|an?|one|each|two|left|right|his|her|its|all|\d+)$/;
+
+const placeVerb =
+  /^(\s*(?:(?:then|now|next|finally|lastly)[,\s]+)?)(place|position|put|set|arrange|fix|add)\b/i;
+
+/**
+ * A line that nothing was read from, as a sentence that joins: `Place the ears on the head on round 5`. Such a verb may put anything
+ * anywhere, so it joins only where a part is named and what it goes on.
+ */
+export function placedParts(text: string, line: number, parts: readonly PartSource[]): JoinSentence[] {
+  const verb = placeVerb.exec(text);
+  if (!verb) return [];
+  const mentions = new PartNames(parts).in(text);
+  const [first] = mentions;
+  if (!first || first.isGoal || !mentions.some(({ isGoal }) => isGoal)) return [];
+  const sewn = text.replace(placeVerb, (whole, before: string) => `${before}Sew`.padEnd(whole.length));
+  return readSentences(sewn, line).flatMap((sentence) =>
+    sentence.kind === 'sew'
+      ? [{ ...sentence, text: text.slice(sentence.span.from, sentence.span.to), whole: text }]
+      : [],
+  );
+}
 
 /** Whether a name is the first thing after the verb: `sew the two ears`, not `sew a button between the ears`. */
 function followsVerb(text: string, at: number): boolean {
@@ -106,14 +150,16 @@ function giveWhatIsNamed(parts: readonly PartSource[], names: PartNames): void {
  */
 export function handOver(parts: readonly PartSource[], loose: readonly LooseSentence[]): void {
   const names = new PartNames(parts);
-  for (const part of parts) part.steps = part.steps.map((step) => withNames(step, names));
+  for (const part of parts) part.steps = part.steps.flatMap((step) => withNames(step, names, part));
   giveWhatIsNamed(parts, names);
   const work = parts.filter(({ rounds }) => rounds.length > 0);
   let before: PartSource | null = null;
-  for (const { step: read, after } of loose) {
-    const step = withNames(read, names);
-    const named = partNamed(step, names) ?? aboutPart(step, names);
-    const own = named ? parts.find(({ id }) => id === named.id) : undefined;
+  const named = loose.flatMap(({ step, after }) =>
+    withNames(step, names, null).map((one) => ({ step: one, after })),
+  );
+  for (const { step, after } of named) {
+    const about = partNamed(step, names) ?? aboutPart(step, names);
+    const own = about ? parts.find(({ id }) => id === about.id) : undefined;
     if (step.kind === 'feature') {
       const owner: PartSource =
         own ?? (isOfFace(step) ? faceOf(parts) : undefined) ?? before ?? work[0] ?? after;

@@ -65,9 +65,9 @@ function sentenceOf(kind: SentenceKind, said: Said, phrases: Phrases, tokens: IT
     case 'feature':
       return phrases.features[0] ? featureOfPhrases(phrases.features[0], said, phrases, tokens) : null;
     case 'stuff':
-      return readStuff(said, phrases, tokens);
+      return { ...readStuff(said, phrases, tokens), ...sewnBesides(said, phrases, tokens) };
     case 'close':
-      return readClose(said, phrases, tokens);
+      return { ...readClose(said, phrases, tokens), ...sewnBesides(said, phrases, tokens) };
     case 'fold':
       return readFold(said, tokens);
     case 'cut':
@@ -78,6 +78,16 @@ function sentenceOf(kind: SentenceKind, said: Said, phrases: Phrases, tokens: IT
     case 'nosew':
       return readJoin(kind, said, phrases, tokens);
   }
+}
+
+/** What a sentence says of sewing that is first about something else. Whether it joins parts is known once their names are. */
+function sewnBesides(
+  said: Said,
+  phrases: Phrases,
+  tokens: readonly IToken[],
+): { asJoin?: ReturnType<typeof readJoin<'sew'>> } {
+  const sews = phrases.verbs.some((verb) => (sewVerbs as readonly TokenType[]).includes(verb));
+  return sews ? { asJoin: readJoin('sew', said, phrases, tokens) } : {};
 }
 
 function featureOfPhrases(

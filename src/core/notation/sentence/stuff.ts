@@ -1,5 +1,6 @@
 import { is, number, S, valueOf } from './tokens';
 import type { IToken } from 'chevrotain';
+import type { JoinSentence } from './join';
 import type { NamedPart } from './names';
 import type { Phrases } from './phrases';
 import type { Firmness, MomentSaid, Said } from './said';
@@ -19,6 +20,8 @@ export interface StuffSentence extends Said, MomentSaid {
   empty: Portion | null;
   /** the part that is named; null for the one it stands with */
   part: NamedPart | null;
+  /** what it says of sewing besides: `Stuff the muzzle and sew it to the head` */
+  asJoin?: JoinSentence;
 }
 
 export const stuffVerbs = [S.Stuff, S.NotStuff] as const;

@@ -1,6 +1,6 @@
 import { featureHead } from '../../__tests__/featureCorpus';
 import { analyseFaces as analyseToy } from '../../__tests__/faces';
-import { setPartHeader } from '../../toy/editText';
+import { setPartHeader } from '../../notation/editText';
 import { measurePart, standOf } from '../../toy/formOfPart';
 import { eyesOnForm } from '../check/onForm';
 

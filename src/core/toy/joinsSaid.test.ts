@@ -1,0 +1,148 @@
+import { analyseToy } from './analyse';
+
+/** A piece of increases to `widest`, `plain` rounds and decreases to six: closed at both ends. */
+function ball(name: string, widest: number, plain: number, ...more: string[]): string {
+  const lines = ['R1: 6 sc in ring', 'R2: inc x 6'];
+  const add = (line: string) => lines.push(`R${lines.length + 1}: ${line}`);
+  for (let n = 18; n <= widest; n += 6) add(`(${n / 6 - 2} sc, inc) x 6`);
+  for (let i = 0; i < plain; i += 1) add('sc around');
+  for (let n = widest - 6; n >= 6; n -= 6) add(`(${n / 6 - 1} sc, dec) x 6`);
+  return [name, ...more.slice(0, 1), ...lines, ...more.slice(1)].join('\n');
+}
+const limb = (name: string, rounds: number) =>
+  `${name}\nR1: 6 sc in ring\nR2: inc x 6\nR3-R${rounds}: sc around`;
+
+/** Head: 36 stitches in rounds 6 to 12, eyes in line 8. Body: the same with 14 of them. */
+const bear = (sentence: string, ...header: string[]) =>
+  analyseToy(
+    [
+      ['Gauge: 5 mm x 4 mm', 'Lean: 0', ...header].join('\n'),
+      ball('Head', 36, 6, '', 'Eyes: 8 mm, between R8 and R9, 6 showing.'),
+      ball('Body', 36, 14),
+      limb('Arm (make 2)', 8),
+      limb('Ear (make 2)', 4),
+      limb('Tail', 5),
+      'Muzzle\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: sc around',
+      `Assembly\n${sentence}`,
+    ].join('\n\n'),
+  );
+const placed = (sentence: string, ...header: string[]) =>
+  bear(sentence, ...header).joined.joins.map(({ unit, on, round, stitch }) => [
+    unit.name,
+    on.part,
+    round,
+    stitch,
+  ]);
+
+// The front of a round of 36 is at 18½, its sides at 9½ and 27½; of 30 at 15½, 8 and 23; of 18 at 9½, 5 and 14.
+test.each<[string, (string | number)[][]]>([
+  [
+    'Place the ears on both sides of the head, on R6-R9.',
+    [
+      ['left ear', 'head', 7.5, 9.5],
+      ['right ear', 'head', 7.5, 27.5],
+    ],
+  ],
+  ['Put the tail at the back of the body on round 14.', [['tail', 'body', 14, 0.5]]],
+  [
+    'Stuff the muzzle lightly and sew it to the head, from round 9 to round 12.',
+    [['muzzle', 'head', 10.5, 18.5]],
+  ],
+  ['Close the hole and sew the tail to the back of the body on round 14.', [['tail', 'body', 14, 0.5]]],
+  [
+    'Using the leftover tails, attach the arms to the sides of the body on round 8.',
+    [
+      ['left arm', 'body', 8, 9.5],
+      ['right arm', 'body', 8, 27.5],
+    ],
+  ],
+  [
+    'Sew the ears to the sides of the head, in line with the eyes.',
+    [
+      ['left ear', 'head', 8.5, 9.5],
+      ['right ear', 'head', 8.5, 27.5],
+    ],
+  ],
+  [
+    'Sew the ears to the sides of the head at eye level.',
+    [
+      ['left ear', 'head', 8.5, 9.5],
+      ['right ear', 'head', 8.5, 27.5],
+    ],
+  ],
+  [
+    'Sew the arms to the sides of the body, 3 rounds down from the neck.',
+    [
+      ['left arm', 'body', 3, 5],
+      ['right arm', 'body', 3, 14],
+    ],
+  ],
+  ['Sew the muzzle to the head between the eyes.', [['muzzle', 'head', 8.5, 18.5]]],
+  // Eighteen edge stitches of 5 mm make a ring of 14.3 mm about its middle, 3.6 rounds; eyes of 8 mm reach one round down. The front passes round 13 at 15.9.
+  ['Sew the muzzle to the head just below the eyes.', [['muzzle', 'head', 13, 16]]],
+])('%s', (sentence, expected) => {
+  expect(placed(sentence)).toEqual(expected);
+});
+
+test('rounds below the neck are counted from the end the head sits on, also where the body begins at the bottom', () => {
+  const text = bear('').text.replace('Body\n', 'Body\nStart: bottom\n');
+  const sewn = analyseToy(`${text}Sew the arms to the body between the 4th and 5th round below the neck.`);
+  // Of 25 rounds the 4th and 5th from the top are rounds 22 and 21.
+  expect(sewn.joined.joins.map(({ round }) => round)).toEqual([21.5, 21.5]);
+});
+
+test.each(['Place a stitch marker on round 6 of the head.', 'Put the head in a box.'])(
+  'what puts no part onto another stays a note: %s',
+  (sentence) => {
+    const { joined, pattern } = bear(sentence);
+    expect(joined.joins).toEqual([]);
+    expect(pattern.notes.map(({ text }) => text)).toEqual([sentence]);
+  },
+);
+
+test.each(['Sew the hole of the head closed.', 'Sew the opening shut at the back of the head.'])(
+  'what is sewn shut is joined to nothing: %s',
+  (sentence) => {
+    expect(bear(sentence).joined.joins).toEqual([]);
+  },
+);
+
+// A closed head of 36 is sewn through its round of 18, around the round of 18 of the body: fronts at 9½ of both.
+test.each([
+  ['', '', 'right', 1],
+  ['Start: bottom', '', 'right', -1],
+  ['', 'Start: bottom', 'right', -1],
+  ['Start: bottom', 'Start: bottom', 'right', 1],
+  ['', '', 'left', 1],
+  ['Start: bottom', '', 'left', -1],
+] as const)('a closed head onto a closed body: head %s, body %s, %s-handed', (head, body, hand, sense) => {
+  const toy = analyseToy(
+    [
+      `Gauge: 5 mm x 4 mm\nLean: 0\nHand: ${hand}`,
+      ball('Head', 36, 6, head),
+      ball('Body', 36, 6, body),
+      'Assembly\nSew the head to the top of the body.',
+    ].join('\n\n'),
+  );
+  const [join] = toy.joined.joins;
+  expect(join).toMatchObject({ kind: 'closed-on-wall', round: null, through: head === '' ? 15 : 3 });
+  const path = join!.path!;
+  expect(path.map(({ edge }) => edge)).toEqual(Array.from({ length: 18 }, (_, i) => i + 1));
+  const rounds = new Set(path.map(({ round }) => round));
+  expect([...rounds]).toEqual([body === '' ? 3 : 15]);
+  // Each stitch goes on to the next of the wall, forward where both are worked the same way round.
+  path.forEach(({ stitch }, i) => {
+    const next = path[(i + 1) % 18]!.stitch;
+    expect((next - stitch + 18) % 18).toBe((sense + 18) % 18);
+  });
+  // The fronts, between stitches 9 and 10 of each, come together within a stitch.
+  const front = path.find(({ edge }) => edge === 9)!.stitch;
+  expect(Math.abs(front - (sense === 1 ? 9 : 10))).toBeLessThanOrEqual(1);
+});
+
+test('a head that nothing places is taken to sit on top, and it is told', () => {
+  const toy = bear('Sew the head to the body with the long tail, adding more stuffing before you close.');
+  const [join] = toy.joined.joins;
+  expect(join).toMatchObject({ kind: 'closed-on-wall', through: 15 });
+  expect(join!.problems.map(({ code }) => code)).toEqual(['join-closed', 'join-assumed']);
+});
