@@ -2,10 +2,12 @@ import { readFileSync } from 'node:fs';
 import { sizeOfPart } from '../src/core/toy/stuffedPart';
 import { join } from 'node:path';
 import { analyseToy } from '../src/core/toy/analyse';
+import { assembled } from '../src/core/toy/assembled';
+import { safetyOf } from '../src/core/toy/safetyOf';
 
 const open = (name: string) => analyseToy(readFileSync(join(__dirname, `${name}.txt`), 'utf8'));
 
-test.each(['otter', 'hedgehog', 'owl', 'frog'])('the %s adds up and has nothing to settle', (name) => {
+test.each(['otter', 'hedgehog', 'owl', 'toadstool', 'frog'])('the %s adds up and has nothing to settle', (name) => {
   expect(open(name).problems.filter(({ severity }) => severity !== 'info')).toEqual([]);
 });
 
@@ -38,4 +40,22 @@ test('the frog’s head lies on its side, its eyes level and its mouth as wide a
   const mouth = head!.features.find(({ kind }) => kind === 'mouth');
   const cheeks = head!.features.find(({ kind }) => kind === 'cheeks');
   expect([mouth!.units[0]!.fromLine, mouth!.units[0]!.toLine]).toEqual(cheeks!.units.map(({ fromLine }) => fromLine));
+});
+
+test('the toadstool: cap and stem edge to edge, its skirt worked into the stem, all of one piece in the drawing', () => {
+  const toy = open('toadstool');
+  expect(toy.joined.joins.map(({ kind, unit, on }) => [kind, unit.name, on.part])).toEqual([
+    ['edge-to-edge', 'cap', 'stem'],
+  ]);
+  expect(toy.joined.loose).toEqual([]);
+  expect(assembled(toy).filter(({ loose }) => loose)).toEqual([]);
+  expect(assembled(toy).map(({ unit }) => unit.part)).toEqual(['stem', 'cap', 'skirt']);
+});
+
+test('the owl for babies passes its own screening; its wings are worked in evenly on both sides', () => {
+  const toy = open('owl');
+  expect(safetyOf(toy).findings).toEqual([]);
+  const [left, right] = toy.joined.joins;
+  expect(left!.ledger).toEqual(right!.ledger);
+  expect(left!.sum).toBe(42);
 });

@@ -2,9 +2,10 @@ import frog from '@demo/frog.txt';
 import hedgehog from '@demo/hedgehog.txt';
 import otter from '@demo/otter.txt';
 import owl from '@demo/owl.txt';
+import toadstool from '@demo/toadstool.txt';
 import { Asset } from 'expo-asset';
 
-const files: Record<string, number> = { otter, hedgehog, owl, frog };
+const files: Record<string, number> = { otter, hedgehog, owl, toadstool, frog };
 
 /** The demo toys by name, as pattern texts. They ship with the app as files. */
 export async function demoText(name: keyof typeof files & string): Promise<string> {

@@ -1,7 +1,10 @@
 import * as vec3 from 'gl-matrix/vec3';
 import { roundCount } from '../fabric/fabric';
-import { turn } from '../shape/azimuth';
-import { placeOf, type PosedUnit } from './pose';
+import type { FeaturePlacement } from '../place/resolve/placement';
+import type { StitchKind } from '../notation/terms';
+import { turn, wrapAngle } from '../shape/azimuth';
+import { normalAt, placeOf, type PosedUnit } from './pose';
+import { alongAt } from './wall';
 
 /** One piece of surface as it is seen: its corners on the page, x to the right and y down, and how light it is. */
 export interface DrawnFace {
@@ -28,10 +31,20 @@ export interface DrawnDot {
   embroidered: boolean;
 }
 
+/** A thread that lies on the fabric, as it is seen. */
+export interface DrawnStroke {
+  unit: number;
+  feature: string;
+  /** x, y of each point of its way, in mm */
+  points: number[];
+  depth: number;
+}
+
 export interface DrawnToy {
   /** from the furthest to the nearest */
   faces: DrawnFace[];
   dots: DrawnDot[];
+  strokes: DrawnStroke[];
 }
 
 /** From where a toy is looked at, and how far it is pulled apart. */
@@ -110,15 +123,94 @@ function facesOf(posed: PosedUnit, unit: number, { yaw, pulled, segments }: Look
   return faces;
 }
 
+/** A chain that is worked back to its beginning stands up less than half as high as it is long. */
+const bentBack = 0.45;
+/** Length of a chain stitch, as a share of a stitch's width. */
+const chainLength = 0.62;
+
+/** How far a growth stands off the fabric, in mm. */
+function heightOfGrowth(kinds: readonly StitchKind[], widthMm: number): number {
+  const chains = kinds.filter((kind) => kind === 'ch').length;
+  const isLoop = kinds.length - chains === 1 && chains > 1;
+  return chains * chainLength * widthMm * (isLoop ? bentBack : 1);
+}
+
+/** Spikes, tentacles and chains that grow from the fabric, a point each. */
+function growthsOf(posed: PosedUnit, unit: number, { yaw, pulled }: Looking): DrawnFace[] {
+  const { part, surface } = posed;
+  const { fabric, starts, gauge } = part;
+  const shown = (place: vec3) => seen(vec3.scaleAndAdd(place, place, posed.outward, pulled), yaw);
+  return fabric.outgrowths.flatMap(({ after, round, kinds }): DrawnFace[] => {
+    const count = roundCount(fabric, round);
+    if (count === 0) return [];
+    const stitch = Math.max(0, after) - (fabric.offset[round - 1] ?? 0);
+    const azimuth = (starts[round - 1] ?? 0) + (turn * (stitch + 1)) / count;
+    const along = alongAt(surface, round);
+    const half = (0.4 * turn) / count;
+    const foot = { along, azimuth };
+    const tip = vec3.scaleAndAdd(
+      vec3.create(),
+      placeOf(posed, foot),
+      normalAt(posed, foot),
+      heightOfGrowth(kinds, gauge.widthMm),
+    );
+    const corners = [
+      placeOf(posed, { along, azimuth: azimuth - half }),
+      placeOf(posed, { along, azimuth: azimuth + half }),
+      tip,
+    ].map(shown);
+    return [
+      {
+        unit,
+        corners: corners.flatMap(([x = 0, y = 0]) => [x, -y]),
+        depth: Math.max(...corners.map(([, , z = 0]) => z)),
+        light: 0.9,
+        colour: fabric.colour[Math.max(0, after)] ?? 0,
+      },
+    ];
+  });
+}
+
+/** What is filled with stitches side by side is seen as a spot; all else that is stitched as its threads. */
+const isFilled = ({ kind, rule }: FeaturePlacement): boolean =>
+  (kind === 'eyes' && rule.style !== 'sleeping') || kind === 'nose' || kind === 'cheeks' || kind === 'spots';
+
+/** Pieces a thread is drawn in: it lies along the surface. */
+const threadPieces = 4;
+
+/** The thread of what is stitched, as it lies. */
+function strokesOf(posed: PosedUnit, unit: number, { yaw, pulled }: Looking): DrawnStroke[] {
+  const { surface, part, outward } = posed;
+  const axis = seen(vec3.scaleAndAdd(vec3.create(), posed.frame.origin, outward, pulled), yaw);
+  const threads = part.features.filter((feature) => !isFilled(feature));
+  return threads.flatMap(({ kind, needle }) =>
+    (needle?.lies ?? []).flatMap(([from, to]): DrawnStroke[] => {
+      const [a, b] = [needle?.points[from], needle?.points[to]];
+      if (!a || !b) return [];
+      const places = Array.from({ length: threadPieces + 1 }, (_, i) => {
+        const share = i / threadPieces;
+        const along = alongAt(surface, a.line + (b.line - a.line) * share);
+        const azimuth = a.azimuth + wrapAngle(b.azimuth - a.azimuth) * share;
+        const place = placeOf(posed, { along, azimuth });
+        return seen(vec3.scaleAndAdd(place, place, outward, pulled), yaw);
+      });
+      const isNear = places.every(([, , z = 0]) => z > (axis[2] ?? 0));
+      const points = places.flatMap(([x = 0, y = 0]) => [x, -y]);
+      const depth = Math.max(...places.map(([, , z = 0]) => z));
+      return isNear ? [{ unit, feature: kind, points, depth }] : [];
+    }),
+  );
+}
+
 function dotsOf(posed: PosedUnit, unit: number, { yaw, pulled }: Looking): DrawnDot[] {
-  return posed.part.features.flatMap(({ kind, units, rule }) =>
+  return posed.part.features.filter(isFilled).flatMap(({ kind, units, rule }) =>
     units.flatMap(({ fromLine, azimuth, halfMm }) => {
       const along = posed.surface.along[fromLine] ?? 0;
       const place = placeOf(posed, { along, azimuth });
       const shifted = seen(vec3.scaleAndAdd(place, place, posed.outward, pulled), yaw);
       const axis = seen(vec3.scaleAndAdd(vec3.create(), posed.frame.origin, posed.outward, pulled), yaw);
       const isNear = (shifted[2] ?? 0) > (axis[2] ?? 0);
-      if (!isNear || (kind !== 'eyes' && kind !== 'nose' && kind !== 'cheeks' && kind !== 'spots')) return [];
+      if (!isNear) return [];
       return [
         {
           unit,
@@ -135,10 +227,33 @@ function dotsOf(posed: PosedUnit, unit: number, { yaw, pulled }: Looking): Drawn
   );
 }
 
+/** Whether a place on the page lies in a face, by the crossings of a line to its right (Shimrat, 1962). */
+function covers({ corners }: DrawnFace, x: number, y: number): boolean {
+  let isInside = false;
+  for (let i = 0, j = corners.length - 2; i < corners.length; j = i, i += 2) {
+    const [ax = 0, ay = 0, bx = 0, by = 0] = [corners[i], corners[i + 1], corners[j], corners[j + 1]];
+    const crosses = ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax;
+    if (crosses) isInside = !isInside;
+  }
+  return isInside;
+}
+
+/** Whether another part stands before a place. */
+const isHidden = (
+  faces: readonly DrawnFace[],
+  { unit, x, y, depth }: Pick<DrawnDot, 'unit' | 'x' | 'y' | 'depth'>,
+): boolean => faces.some((face) => face.unit !== unit && face.depth > depth && covers(face, x, y));
+
 /** The assembled toy as it is seen from a side, the furthest first. */
 export function drawToy(posed: readonly PosedUnit[], looking: Looking): DrawnToy {
-  const faces = posed.flatMap((unit, i) => facesOf(unit, i, looking));
+  const faces = posed.flatMap((unit, i) => [...facesOf(unit, i, looking), ...growthsOf(unit, i, looking)]);
   faces.sort((a, b) => a.depth - b.depth);
-  const dots = posed.flatMap((unit, i) => dotsOf(unit, i, looking));
-  return { faces, dots };
+  const dots = posed.flatMap((unit, i) => dotsOf(unit, i, looking)).filter((dot) => !isHidden(faces, dot));
+  const strokes = posed
+    .flatMap((unit, i) => strokesOf(unit, i, looking))
+    .filter(({ unit, points, depth }) => {
+      const middle = 2 * Math.floor(points.length / 4);
+      return !isHidden(faces, { unit, x: points[middle] ?? 0, y: points[middle + 1] ?? 0, depth });
+    });
+  return { faces, dots, strokes };
 }

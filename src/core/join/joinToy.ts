@@ -3,11 +3,12 @@ import type { ProblemCode } from '../notation/problemCodes';
 import { turn } from '../shape/azimuth';
 import { joinEdges } from './byEdges';
 import { withClashes } from './clashes';
-import { blankJoin, type Join, type JoinedToy, type JoinPart } from './joined';
+import { blankJoin, type Join, type JoinedToy, type JoinPart, type Unit } from './joined';
 import { Joining } from './joining';
 import { named } from './naming';
 import { joinOnWall } from './onWall';
 import {
+  endOf,
   headOnTop,
   heldOf,
   isEdgeToEdge,
@@ -50,13 +51,21 @@ function sameRound(placings: readonly Placing[], { wall }: Placing, row: number)
   );
 }
 
+/** The one of two pieces that lies on its side where it is joined, or is flat; null where neither does. */
+function acrossOf({ piece, wall }: Placing): JoinPart | null {
+  if (wall.orientation.lying || wall.fabric.row[0] === 1) return wall;
+  // A closed piece that lies touches with its side, not with its end.
+  return piece.orientation.lying && !endOf(piece).open ? piece : null;
+}
+
 /** Joins what can be joined now; what waits for the place of another part comes back. */
 function joinReady(state: Joining, waiting: readonly Placing[], all: readonly Placing[]): Placing[] {
   return waiting.filter((placing) => {
     const { wall, sentence } = placing;
     // Where left and right are along the part, rounds and stitches change their parts: not worked out yet, and said.
-    if (wall.orientation.lying || wall.fabric.row[0] === 1) {
-      unplaced(state, placing, 'unworked', '');
+    const across = acrossOf(placing);
+    if (across) {
+      unplaced(state, placing, 'unworked', across.part.name);
       return false;
     }
     const row = rowOf(wall, sentence, (id) => state.neighbour(wall, id), reachOf(placing));
@@ -101,6 +110,21 @@ function unplaced(state: Joining, placing: Placing, why: NoRow['why'] | 'unworke
   });
 }
 
+/** The part that is joined to nothing and that the others hang on: what the trunk is joined to, else the trunk. */
+function rootOf(parts: readonly JoinPart[], joins: readonly Join[]): JoinPart | undefined {
+  let root = trunkOf(parts);
+  const seen = new Set<JoinPart>();
+  while (root && !seen.has(root)) {
+    seen.add(root);
+    const { id } = root.part;
+    const hangsOn = joins.find(({ unit }) => unit.part === id)?.on.part;
+    const next = parts.find(({ part }) => part.id === hangsOn);
+    if (!next) break;
+    root = next;
+  }
+  return root;
+}
+
 /**
  * Joins a toy: every sentence that brings parts together, resolved to rounds and stitches of the walls as they are now. What waits for
  * the place of another part comes after it; what can't be worked out is said, and the rest is joined.
@@ -125,14 +149,14 @@ export function joinToy(parts: readonly JoinPart[]): JoinedToy {
   const joins = named(parts, state.joins, state.fronts).sort(
     (a, b) => inText(a) - inText(b) || a.unit.unit - b.unit.unit,
   );
-  const trunk = trunkOf(parts);
-  const others = parts.filter(
-    (part) => part !== trunk && !isWorkedOn(part) && roundCount(part.fabric, 1) > 0,
-  );
+  const root = rootOf(parts, joins);
+  const others = parts.filter((part) => part !== root && !isWorkedOn(part) && roundCount(part.fabric, 1) > 0);
+  const isJoined = ({ part, unit }: Unit) =>
+    joins.some((join) => join.unit.part === part && join.unit.unit === unit);
   return {
     units: joins.map(({ unit }) => unit),
     joins: withClashes(parts, joins),
-    loose: others.flatMap((part) => units.rest(part)),
+    loose: others.flatMap((part) => units.rest(part)).filter((unit) => !isJoined(unit)),
     fronts: state.fronts,
     problems: state.problems,
   };

@@ -76,7 +76,7 @@ export function placeOf(posed: PosedUnit, { along, azimuth }: WallPoint): vec3 {
 }
 
 /** What stands straight off the surface at a place, outward. */
-function normalAt(posed: PosedUnit, { along, azimuth }: WallPoint): vec3 {
+export function normalAt(posed: PosedUnit, { along, azimuth }: WallPoint): vec3 {
   const { frame, surface } = posed;
   const step = Math.max(0.5, (surface.along.at(-1) ?? 1) * 0.01);
   const last = surface.along.at(-1) ?? 0;
@@ -156,6 +156,57 @@ function rowOfCentre({ surface, part }: PosedUnit, centre: WallPoint): number {
   return round + (centre.along - before) / Math.max(1e-9, (along[round] ?? 0) - before);
 }
 
+/** What is worked into a round of another, as a frill: about the same axis, hanging down where that axis is upright. */
+function inRound(wall: PosedUnit, part: JoinPart, surface: Wall): PosedUnit['frame'] {
+  const { onto } = part.part;
+  const row = onto ? wall.part.fabric.label.lastIndexOf(onto.round) + 1 : 0;
+  const depth = depthAt(wall.surface, alongAt(wall.surface, row));
+  const origin = vec3.scaleAndAdd(vec3.create(), wall.frame.origin, wall.frame.away, depth);
+  const rises = (wall.frame.away[1] ?? 0) > steep && surface.along.length > 0;
+  const away = rises ? vec3.negate(vec3.create(), wall.frame.away) : vec3.clone(wall.frame.away);
+  return frameAt(origin, away, wall.frame.front);
+}
+
+/** The edges that a piece grows out of, as a body does of two legs: side by side before its start. */
+function beforeStart(grown: PosedUnit, surface: Wall, place: number, of: number): PosedUnit['frame'] {
+  const { frame } = grown;
+  const radius = surface.radius.at(-1) ?? 0;
+  const aside = (place - (of - 1) / 2) * 2 * radius;
+  const origin = vec3.scaleAndAdd(vec3.create(), frame.origin, frame.right, aside);
+  vec3.scaleAndAdd(origin, origin, frame.away, -lengthOf(surface));
+  return frameAt(origin, vec3.clone(frame.away), frame.front);
+}
+
+/** Units that are joined by the work itself to one that stands already. */
+function workedOn(
+  posed: readonly PosedUnit[],
+  worked: readonly JoinPart[],
+  standAlone: (part: JoinPart, unit: Unit) => PosedUnit,
+): PosedUnit[] {
+  const isPosed = (id: string) => posed.some(({ unit }) => unit.part === id);
+  const ontoRound = worked
+    .filter(({ part }) => part.onto !== undefined && !isPosed(part.id))
+    .flatMap((part) =>
+      posed
+        .filter(({ unit }) => unit.part === part.part.onto?.part)
+        .slice(0, part.part.make)
+        .map((wall, i): PosedUnit => {
+          const alone = standAlone(part, { ...nameless(part), unit: i + 1 });
+          return { ...alone, frame: inRound(wall, part, alone.surface) };
+        }),
+    );
+  const edges = posed.flatMap((grown) =>
+    (grown.part.part.grown?.edges ?? []).flatMap((edge, i, all): PosedUnit[] => {
+      const part = worked.find((one) => one.part.id === edge.part);
+      if (!part || isPosed(edge.part)) return [];
+      const alone = standAlone(part, { ...nameless(part), unit: edge.unit });
+      const outward = vec3.negate(vec3.create(), grown.frame.away);
+      return [{ ...alone, outward, frame: beforeStart(grown, alone.surface, i, all.length) }];
+    }),
+  );
+  return [...ontoRound, ...edges];
+}
+
 /** Room between what lies beside the toy, in mm. */
 const besideMm = 12;
 
@@ -172,6 +223,18 @@ const standingUnit = (part: JoinPart, unit: Unit): Omit<PosedUnit, 'surface' | '
   loose: false,
 });
 
+/** The part the others hang on: a wall that is joined to nothing itself, else what grows out of others, else the first. */
+function rootOf(worked: readonly JoinPart[], placeable: readonly Join[]): JoinPart | undefined {
+  const isUnit = ({ part }: JoinPart) => placeable.some(({ unit }) => unit.part === part.id);
+  const isWall = ({ part }: JoinPart) => placeable.some(({ on }) => on.part === part.id);
+  const free = worked.filter((part) => !isUnit(part));
+  return (
+    free.find((part) => isWall(part) && part.part.carries === undefined) ??
+    free.find(({ part }) => part.grown !== undefined) ??
+    worked[0]
+  );
+}
+
 /**
  * The toy with every part in its place, as far as that is known; what is not lies beside it.
  *
@@ -184,48 +247,38 @@ export function poseToy(
 ): PosedUnit[] {
   const worked = parts.filter(({ fabric }) => fabric.rounds > 0 && fabric.row[0] !== 1);
   const byId = (id: string) => worked.find(({ part }) => part.id === id);
-  const posed: PosedUnit[] = [];
-  const has = (id: string) => posed.find(({ unit }) => unit.part === id);
   const placeable = joins.filter(({ kind, centre }) => kind === 'edge-to-edge' || centre !== null);
-  const isUnit = (id: string) => placeable.some(({ unit }) => unit.part === id);
-  const walls = new Set(placeable.map(({ on }) => on.part));
-  const root = worked.find(({ part }) => walls.has(part.id) && !isUnit(part.id)) ?? worked[0];
+  const root = rootOf(worked, placeable);
   if (!root) return [];
   const standAlone = (part: JoinPart, unit: Unit): PosedUnit => ({
     ...standingUnit(part, unit),
     surface: surfaceOf(part),
     facing: fronts.get(part.part.id) ?? part.front,
   });
-  posed.push(standAlone(root, nameless(root)));
+  const posed: PosedUnit[] = [standAlone(root, nameless(root))];
+  const has = (id: string) => posed.find(({ unit }) => unit.part === id);
+  /** Whether a join is done with: its unit stands, or can't. */
+  const stands = (join: Join): boolean => {
+    const wall = has(join.on.part);
+    const part = byId(join.unit.part);
+    if (!wall || !part) return false;
+    const surface = surfaceOf(part);
+    const place = join.kind === 'edge-to-edge' ? onEnd(wall, surface) : onWall(wall, part, surface, join);
+    if (place) posed.push({ ...standAlone(part, join.unit), surface, ...place });
+    return true;
+  };
   let waiting = placeable;
-  for (let before = Infinity; waiting.length > 0 && waiting.length < before;) {
-    before = waiting.length;
-    waiting = waiting.filter((join) => {
-      const wall = has(join.on.part);
-      const part = byId(join.unit.part);
-      if (!wall || !part) return true;
-      const surface = surfaceOf(part);
-      const place = join.kind === 'edge-to-edge' ? onEnd(wall, surface) : onWall(wall, part, surface, join);
-      if (place) posed.push({ ...standAlone(part, join.unit), surface, ...place });
-      return false;
-    });
+  for (let before = 0; posed.length > before;) {
+    before = posed.length;
+    waiting = waiting.filter((join) => !stands(join));
+    posed.push(...workedOn(posed, worked, standAlone));
   }
-  const left = [
-    ...waiting.map(({ unit }) => unit),
-    ...joins.filter((join) => !placeable.includes(join)).map(({ unit }) => unit),
-    ...loose,
-    ...worked
-      .filter(
-        (part) =>
-          part !== root &&
-          !joins.some(({ unit }) => unit.part === part.part.id) &&
-          !loose.some(({ part: id }) => id === part.part.id),
-      )
-      .map(nameless),
-  ];
+  const said = [...waiting, ...joins.filter((join) => !placeable.includes(join))].map(({ unit }) => unit);
+  const known = new Set([...posed.map(({ unit }) => unit), ...said, ...loose].map(({ part }) => part));
+  const unsaid = worked.filter(({ part }) => !known.has(part.id)).map(nameless);
   layBeside(
     posed,
-    left.flatMap((unit) => {
+    [...said, ...loose, ...unsaid].flatMap((unit) => {
       const part = byId(unit.part);
       return part ? [{ ...standAlone(part, unit), loose: true }] : [];
     }),

@@ -8,7 +8,7 @@ import { limits } from './limits';
 import { canonical, type Canonical } from './manners';
 import { rephrase } from './phrasings';
 import { Rewriting } from './rewriting';
-import { readSentences } from './sentence/readSentences';
+import { readSentences, unreadSentences } from './sentence/readSentences';
 import type { Sentence } from './sentence/sentence';
 import { wordsUsed, type Terms } from './terms';
 
@@ -18,6 +18,8 @@ interface Words {
   header: Header | null;
   heading: Heading | null;
   steps: Sentence[];
+  /** sentences beside those that put something somewhere and are not understood */
+  notUnderstood: string[];
   /** sentences on the line of a round, after its work */
   after: Sentence[];
   rounds: Canonical['rounds'];
@@ -77,6 +79,7 @@ function unreadable(report: string): Words {
     header: null,
     heading: null,
     steps: [],
+    notUnderstood: [],
     after: [],
     rounds: null,
     termsSaid: null,
@@ -155,11 +158,13 @@ function readWords(raw: string): Words {
   const whole = withoutBullet(raw);
   const length = readableLength(whole);
   const line = whole.slice(0, length);
+  const steps = readSentences(line, 0);
   return {
     ...readWork(line),
     header: readHeader(line),
     heading: readHeading(line),
-    steps: readSentences(line, 0),
+    steps,
+    notUnderstood: steps.length > 0 ? unreadSentences(line) : [],
     termsSaid: termsSaidIn(line),
     saysMiss: /\bmiss\b/i.test(line),
     leftHanded: isLeftHanded(line),

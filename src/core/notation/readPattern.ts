@@ -208,7 +208,9 @@ class PatternReader {
   private placeParts(parts: readonly PartSource[]): void {
     for (const note of [...this.notes]) {
       const after = parts.findLast(({ line }) => line <= note.line);
-      const steps = after ? placedParts(this.lines[note.line - 1] ?? '', note.line, parts) : [];
+      const line = this.lines[note.line - 1] ?? '';
+      const isWhole = line.trim() === note.text;
+      const steps = after && isWhole ? placedParts(line, note.line, parts) : [];
       if (!after || steps.length === 0) continue;
       this.loose.push(...steps.map((step) => ({ step, after })));
       this.notes.splice(this.notes.indexOf(note), 1);
@@ -505,9 +507,10 @@ class PatternReader {
     return 'round';
   }
 
-  private sentences({ read: { steps }, number, text }: Line): LineKind | null {
+  private sentences({ read: { steps, notUnderstood }, number, text }: Line): LineKind | null {
     if (steps.length === 0) return null;
     this.keep(steps, number, text);
+    for (const words of notUnderstood) this.note(number, words);
     return 'step';
   }
 

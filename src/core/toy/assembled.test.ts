@@ -67,3 +67,87 @@ test('pulled apart nothing comes nearer, and the small picture is of the joined 
   expect(patches.length).toBeGreaterThan(20);
   expect(toyPicture(analyseToy(`Body\n${tube}`))).toBeNull();
 });
+
+test('two legs that a body grows out of stand under it, side by side and alike', () => {
+  const legs =
+    'Gauge: 5 mm x 5 mm\nLeg (make 2)\nR1: 6 sc in mr\nR2: inc x 6\nR3-R8: sc around\n\nBody\nR9: join the legs: sc 12 on leg 1, sc 12 on leg 2\nR10-R16: sc around\n';
+  const posed = assembled(analyseToy(legs));
+  expect(posed.map(({ unit, loose }) => [unit.part, unit.unit, loose])).toEqual([
+    ['body', 1, false],
+    ['leg', 1, false],
+    ['leg', 2, false],
+  ]);
+  const [one, other] = posed.slice(1).map((unit) => Array.from(placeOf(unit, { along: 0, azimuth: 0 })));
+  // Twelve stitches of 5 mm are 19.1 mm across: the middles lie so far apart, a little more where stuffing widens them.
+  expect(Math.abs(one![0]! - other![0]!)).toBeGreaterThan(18);
+  expect(one![0]!).toBeCloseTo(-other![0]!, 6);
+  expect(one![1]!).toBeLessThan(-25);
+});
+
+test('a frill worked into a round of another hangs about it, and no part of it lies beside', () => {
+  const skirt =
+    'Gauge: 5 mm x 5 mm\nBody\nStart: bottom\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R12: sc around\nR13: BLO sc around\nR14: sc around\n\nSkirt\nR1: in the front loops of R12 of the body, sc around\nR2: (sc, inc) x 9\nR3-R5: sc around\nDo not stuff.';
+  const posed = assembled(analyseToy(skirt));
+  const [body, frill] = posed;
+  expect(posed.map(({ unit, loose }) => [unit.part, loose])).toEqual([
+    ['body', false],
+    ['skirt', false],
+  ]);
+  const heightOf = (of: PosedUnit, along: number) => placeOf(of, { along, azimuth: 0 })[1]!;
+  const round = heightOf(body!, body!.surface.along[12]!);
+  expect(heightOf(frill!, 0)).toBeCloseTo(round, 6);
+  expect(heightOf(frill!, frill!.surface.along.at(-1)!)).toBeLessThan(round - 10);
+});
+
+const head = (...more: string[]) =>
+  [
+    'Gauge: 5 mm x 5 mm',
+    'Head',
+    'R1: 6 sc in ring',
+    'R2: inc x 6',
+    'R3: (sc, inc) x 6',
+    'R4: (2 sc, inc) x 6',
+    'R5-R12: sc around',
+    ...more,
+  ].join('\n');
+
+test('a smile is drawn as its thread lies, from the front and not from behind', () => {
+  const posed = assembled(analyseToy(head('Mouth: between R9 and R10, 4 stitches wide, smile.')));
+  const strokes = (yaw: number) => drawToy(posed, { yaw, pulled: 0, segments: 12 }).strokes;
+  expect(strokes(0).map(({ feature }) => feature)).toEqual(['mouth', 'mouth']);
+  expect(strokes(Math.PI)).toEqual([]);
+});
+
+test('spines stand off the fabric as far as their chains are long', () => {
+  const spiny = head()
+    .replace('R8: ', '')
+    .replace(
+      'R5-R12: sc around',
+      'R5: sc around\nR6: (sc 4, ch 4, sl st in 2nd ch from hook, sl st 2) x 6\nR7: sc around',
+    );
+  const plain = spiny.replaceAll(', ch 4, sl st in 2nd ch from hook, sl st 2', '');
+  const width = (text: string) =>
+    drawAssembled(analyseToy(text), { yaw: 0, pulled: 0, segments: 24 }).box.width;
+  // Four chains of 0.62 · 5 mm on either side.
+  expect(width(spiny) - width(plain)).toBeGreaterThan(15);
+  expect(width(spiny) - width(plain)).toBeLessThan(26);
+});
+
+test('an eye that another part stands before is not seen through it', () => {
+  const text = head(
+    'Eyes: 8 mm, between R8 and R9, 5 showing.',
+    '',
+    'Shield',
+    'R1: 6 sc in ring',
+    'R2: inc x 6',
+    'R3: (sc, inc) x 6',
+    'R4: sc around',
+    'Sew the shield to the front of the head on round 9.',
+  );
+  const eyes = (of: string) =>
+    drawToy(assembled(analyseToy(of)), { yaw: 0, pulled: 0, segments: 24 }).dots.filter(
+      ({ feature }) => feature === 'eyes',
+    ).length;
+  expect(eyes(text.replace('5 showing', '9 showing'))).toBe(2);
+  expect(eyes(text.replace('5 showing', '1 showing'))).toBe(0);
+});

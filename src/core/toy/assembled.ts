@@ -82,21 +82,32 @@ function patchesOf(toy: ToyAnalysis, posed: readonly PosedUnit[], drawn: DrawnTo
   return patches;
 }
 
-/** What lies on the fabric, as dots. */
-function dotsOf({ dots }: DrawnToy, { x, y, perMm }: Scale): PictureShape[] {
-  return dots.flatMap(({ feature, radiusMm, embroidered, ...at }): PictureShape[] => {
+/** Thickness of embroidery thread as it lies, in mm. */
+const threadMm = 1.3;
+
+/** What lies on the fabric: threads, then what is pressed or sewn on. */
+function shapesOn({ dots, strokes }: DrawnToy, { x, y, perMm }: Scale): PictureShape[] {
+  const threads = strokes.map(({ points, feature }): PictureShape => {
+    const along: string[] = [];
+    for (let i = 0; i < points.length; i += 2) along.push(`${x(points[i] ?? 0)} ${y(points[i + 1] ?? 0)}`);
+    const width = Math.max(1, Math.round(threadMm * perMm * 10) / 10);
+    return { kind: 'stroke', d: `M${along.join('L')}`, colour: featureColour(feature as FeatureKind), width };
+  });
+  const pressed = dots.flatMap(({ feature, radiusMm, embroidered, ...at }): PictureShape[] => {
     const place = { x: x(at.x), y: y(at.y) };
     const radius = Math.max(0.8, Math.round(radiusMm * perMm * 10) / 10);
     if (feature !== 'eyes' || embroidered)
       return [{ kind: 'dot', ...place, radius, colour: featureColour(feature as FeatureKind) }];
     return shinyDot(place, radius, pressedEye);
   });
+  return [...threads, ...pressed];
 }
 
 /** A drawing of the assembled toy, with the box it stands in. */
 export interface ToyDrawing {
   patches: Patch[];
-  dots: PictureShape[];
+  /** what lies on it, from below up */
+  on: PictureShape[];
   /** of the page, in mm */
   box: { left: number; top: number; width: number; height: number };
 }
@@ -124,7 +135,7 @@ export function drawAssembled(toy: ToyAnalysis, looking: Looking): ToyDrawing {
   const drawn = drawToy(posed, looking);
   const tenths = (mm: number) => Math.round(mm * 10) / 10;
   const scale: Scale = { x: tenths, y: tenths, perMm: 1 };
-  return { patches: patchesOf(toy, posed, drawn, scale), dots: dotsOf(drawn, scale), box: boxOf(drawn) };
+  return { patches: patchesOf(toy, posed, drawn, scale), on: shapesOn(drawn, scale), box: boxOf(drawn) };
 }
 
 /** Pieces around a round in a small picture: kept with each toy, so few. */
@@ -150,7 +161,7 @@ export function toyPicture(toy: ToyAnalysis): Picture | null {
     stroke: 1,
     on: [
       ...patches.map(({ d, colour }): PictureShape => ({ kind: 'patch', d, colour })),
-      ...dotsOf(drawn, scale),
+      ...shapesOn(drawn, scale),
     ],
   };
 }

@@ -100,14 +100,38 @@ function placedOf(part: PartSource, joinings: readonly Joining[]): { units: numb
   return { units, line };
 }
 
+/** The part the others hang on: the body, else the largest, or what that is sewn to. */
+function rootOf(parts: readonly PartSource[], joinings: readonly Joining[]): PartSource | undefined {
+  const largest = [...parts].sort((a, b) => b.rounds.length - a.rounds.length)[0];
+  let root = parts.find(({ name, rounds }) => /\bbody\b/i.test(name) && rounds.length > 0) ?? largest;
+  const seen = new Set<PartSource>();
+  while (root && !seen.has(root)) {
+    seen.add(root);
+    const next = parts.find(({ id }) => id === wallOf(root as PartSource, joinings));
+    if (!next) break;
+    root = next;
+  }
+  return root;
+}
+
+/** The part that sentences sew another to; null where none does. */
+function wallOf(part: PartSource, joinings: readonly Joining[]): string | null {
+  for (const { joined, owner } of joinings) {
+    const own = joined.find(({ parts }) =>
+      parts.length === 0 ? owner === part : parts.some(({ id }) => id === part.id),
+    );
+    if (own?.wall && own.wall.id !== part.id) return own.wall.id;
+  }
+  return null;
+}
+
 /**
  * Parts that the sewing sentences never put anywhere, or fewer times than they are made. Silent where the text says nothing of joining.
  */
 export function unplacedParts({ parts }: Pattern): Problem[] {
   const joinings = joiningsOf(parts);
   if (parts.length < 2 || joinings.length === 0) return [];
-  const largest = [...parts].sort((a, b) => b.rounds.length - a.rounds.length)[0];
-  const main = parts.find(({ name, rounds }) => /\bbody\b/i.test(name) && rounds.length > 0) ?? largest;
+  const main = rootOf(parts, joinings);
   return parts.flatMap((part): Problem[] => {
     const isWorkedOn = part.onto !== undefined || part.grown !== undefined || part.carries !== undefined;
     if (part === main || part.rounds.length === 0 || isWorkedOn) return [];

@@ -146,3 +146,25 @@ test('a head that nothing places is taken to sit on top, and it is told', () => 
   expect(join).toMatchObject({ kind: 'closed-on-wall', through: 15 });
   expect(join!.problems.map(({ code }) => code)).toEqual(['join-closed', 'join-assumed']);
 });
+
+test('a closed head that lies on its side touches with its side: not worked out, and said', () => {
+  const toy = analyseToy(
+    [
+      'Gauge: 5 mm x 4 mm',
+      ball('Head', 36, 6, 'Start: left'),
+      ball('Body', 36, 6),
+      'Assembly\nSew the head to the top of the body.',
+    ].join('\n\n'),
+  );
+  expect(toy.joined.joins.map(({ path, problems }) => [path, problems.map(({ code }) => code)])).toEqual([
+    [null, ['join-unworked']],
+  ]);
+});
+
+test('a stem that a larger cap is sewn to is what the toy stands on: nothing is left over', () => {
+  const cup = (name: string, rounds: number) =>
+    `${name}\nR1: 6 sc in ring\nR2: inc x 6\nR3-R${rounds}: sc around`;
+  const toy = analyseToy([cup('Stem', 6), cup('Cap', 12), 'Sew the cap to the stem.'].join('\n\n'));
+  expect(toy.joined.loose).toEqual([]);
+  expect(toy.problems.map(({ code }) => code)).not.toContain('part-unused');
+});

@@ -79,6 +79,15 @@ const counts = (offset: Uint32Array, rounds: number): number[] =>
 const extent = (...sizes: [number, number, number]): Extent =>
   [...sizes].sort((a, b) => b - a) as [number, number, number];
 
+/** Two layers of fabric. */
+const layersMm = 8;
+
+/** An empty piece lies flat: half as wide as it is around, as long as its wall. */
+function emptyExtent({ fabric, profile, form }: PartAnalysis): Extent {
+  const widest = Math.max(0, ...counts(fabric.offset, fabric.rounds));
+  return extent((widest * form.gauge.widthMm) / 2, Math.max(0, ...profile.along), layersMm);
+}
+
 /** The widest round, by its number, where stuffing stretches it over what the yarn covers; null where it does not. */
 function gapingRound(part: PartAnalysis, thicknessMm: number): number | null {
   const { fabric, profile, form } = part;
@@ -104,13 +113,13 @@ function safetyPart(
   );
   // The text joins it, though it is still asked where: its end will be sewn shut.
   const isToBeJoined = source.steps.some(({ kind }) => kind === 'sew' || kind === 'pin' || kind === 'nosew');
+  const isWorkedOn = source.onto !== undefined || source.carries !== undefined || source.grown !== undefined;
   return {
     id: source.id,
     name: source.name,
-    extent: extent(widthMm, heightMm, isFlat ? 3 : isStuffed ? widthMm : Math.min(widthMm, 8)),
+    extent: isFlat || isStuffed ? extent(widthMm, heightMm, isFlat ? 3 : widthMm) : emptyExtent(part),
     isStuffed,
-    isJoined:
-      touches || isToBeJoined || isBegun || source.carries !== undefined || source.grown !== undefined,
+    isJoined: touches || isToBeJoined || isBegun || isWorkedOn,
     end: { stitches: stops.closing?.stitches ?? 0, how: stops.closing?.how ?? 'gather' },
     features: featuresOf(part),
     cords: cordsOf(part),

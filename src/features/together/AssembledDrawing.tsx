@@ -21,7 +21,7 @@ const marginMm = 8;
 
 /** The toy put together, as it is seen from a side, on the mat. */
 export function AssembledDrawing({ toy, name, yaw, pulled, height }: AssembledDrawingProps) {
-  const { patches, dots, box } = useMemo(
+  const { patches, on, box } = useMemo(
     () => drawAssembled(toy, { yaw, pulled, segments }),
     [toy, yaw, pulled],
   );
@@ -39,7 +39,7 @@ export function AssembledDrawing({ toy, name, yaw, pulled, height }: AssembledDr
             <Path key={i} d={d} fill={colour} stroke={colour} />
           ))}
         </G>
-        <Shapes shapes={dots} />
+        <Shapes shapes={on} />
       </Svg>
     </View>
   );

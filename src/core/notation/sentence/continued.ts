@@ -27,12 +27,30 @@ export function shifted<S extends Sentence>(step: S, by: number): S {
   return { ...step, span: moved(step.span), ...(roundNumbers ? { roundNumbers } : {}) };
 }
 
+const verbs = 'embroider|stitch|sew|add|make|attach|insert|place|put|fix|glue|give|work';
+const before = 'on|in|up|a|an|the|some|one|two|three|small|little|tiny|big|simple|his|her|its|\\d+';
+/** What a sentence puts on: the first word behind its verb that is no article. */
+const putsOn = new RegExp(
+  String.raw`^\W*(?:then\s+|now\s+)?(?:${verbs})\s+(?:(?:${before})\s+)*([a-z]+)`,
+  'i',
+);
+const pronouns =
+  /^(?:it|them|these|those|both|each|between|at|over|from|with|around|so|stitch(?:es)?|sts?)$/i;
+
+/** `Embroider a beak between R9 and R10`: something of its own, whether it is known or not. */
+function isAboutAnother(text: string, feature: string): boolean {
+  const object = putsOn.exec(text)?.[1];
+  if (object === undefined || pronouns.test(object)) return false;
+  return !feature.startsWith(object.replace(/s$/i, '').toLowerCase());
+}
+
 /**
  * What goes on about the feature of the line before: `Leave 6 stitches between them.`, `SPACING: 6 stitches between`
  *
  * @param feature what that line was about
  */
 export function readContinued(text: string, feature: string): Sentence[] {
+  if (isAboutAnother(text, feature)) return [];
   const lead = `${feature}: `;
   const about = text.replace(/^\s*(?:spacing|distance|position|placement|size)\s*:/i, (word) =>
     ' '.repeat(word.length),

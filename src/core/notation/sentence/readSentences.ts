@@ -107,6 +107,38 @@ function featureOfPhrases(
   return mayJoin ? { ...sentence, asJoin: readJoin('sew', said, phrases, tokens) } : sentence;
 }
 
+/** A beak that is stitched is what the nose of another animal is; one that is made and sewn on is a part. */
+const withNose = (text: string): string =>
+  /\b(?:embroider(?:ed)?|stitch|satin)\b/i.test(text) ? text.replace(/\bbeak\b/gi, 'nose') : text;
+
+/** A sentence that has a word to go by, with what it is about; null where that is nothing known. */
+interface Carried {
+  span: Said['span'];
+  tokens: IToken[];
+  phrases: Phrases;
+  kind: SentenceKind | null;
+}
+
+function carried(text: string): Carried[] {
+  const own = (parser ??= new SentenceParser());
+  return splitSentences(tokensOf(withNose(text))).flatMap((tokens): Carried[] => {
+    const [first] = tokens;
+    const last = tokens.at(-1);
+    if (!first || !last || !tokens.some((token) => is(token, ...carriers))) return [];
+    const span = { from: first.startOffset, to: last.startOffset + last.image.length };
+    const phrases = own.read(tokens);
+    return [{ span, tokens, phrases, kind: kindOf(phrases) }];
+  });
+}
+
+/** Sentences of a line that put something somewhere and are not understood: `Embroider a tongue between R10 and R11.` */
+export function unreadSentences(text: string): string[] {
+  const puts = [S.Insert, S.Embroider];
+  return carried(text)
+    .filter(({ kind, tokens }) => kind === null && tokens.some((token) => is(token, ...puts)))
+    .map(({ span }) => text.slice(span.from, span.to).trim());
+}
+
 /**
  * Reads assembly sentences: `Insert 9 mm safety eyes between R8 and R9, 6 stitches showing. Stuff firmly.`
  *
@@ -115,16 +147,9 @@ function featureOfPhrases(
  * @returns one value for each sentence understood, in order; empty where the line says nothing Hoppla knows
  */
 export function readSentences(text: string, line: number): Sentence[] {
-  parser ??= new SentenceParser();
   const read: Sentence[] = [];
-  for (const tokens of splitSentences(tokensOf(text))) {
-    const [first] = tokens;
-    const last = tokens.at(-1);
-    if (!first || !last || !tokens.some((token) => is(token, ...carriers))) continue;
-    const phrases = parser.read(tokens);
-    const kind = kindOf(phrases);
+  for (const { span, tokens, phrases, kind } of carried(text)) {
     if (!kind) continue;
-    const span = { from: first.startOffset, to: last.startOffset + last.image.length };
     const { roundNumbers } = phrases.step;
     const said: Said = {
       text: text.slice(span.from, span.to),
