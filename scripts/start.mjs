@@ -59,7 +59,7 @@ try {
     ['reload', 'again'],
   ]) {
     process.stdout.write(
-      `${name}: the shelf of four toys can be tapped after ${shelf[key].toFixed(1)} s at ${slowdown} × slowdown; an empty page of the same app ${empty[key].toFixed(1)} s: ${(shelf[key] / empty[key]).toFixed(2)} ×\n`,
+      `${name}: the shelf of the demo toys can be tapped after ${shelf[key].toFixed(1)} s at ${slowdown} × slowdown; an empty page of the same app ${empty[key].toFixed(1)} s: ${(shelf[key] / empty[key]).toFixed(2)} ×\n`,
     );
   }
 } finally {

@@ -1,7 +1,8 @@
 /** @jest-environment node */
 import 'fake-indexeddb/auto';
 import { limits } from '../core/notation/limits';
-import { ConflictError, DamagedError, GoneError, shelf, TooLongError } from './shelf';
+import { readDocument, type ToyDocument } from '../core/keep/document';
+import { ConflictError, DamagedError, GoneError, RecordError, shelf, TooLongError } from './shelf';
 import { storage } from './storage';
 
 const text = 'Toy: Bee\nHead\nR1: 6 sc in ring';
@@ -161,4 +162,55 @@ test('a new shelf gets all its first toys or none, once, in their order', async 
   IDBObjectStore.prototype.put = putBefore;
   await Promise.all([shelf.seed(first), shelf.seed(first)]);
   expect([await names(), await shelf.wasSeeded()]).toEqual([['otter', 'owl', 'frog'], true]);
+});
+
+describe('the record of what was tried', () => {
+  const entry = {
+    trial: 'pull left eye of the head',
+    of: 'left eye of the head',
+    toy: 1,
+    at: '2026-05-02T10:00:00.000Z',
+    result: 'failed' as const,
+    forceN: 50,
+    note: '',
+  };
+
+  test('is written entry by entry, outlives every save of the text, and goes with the file', async () => {
+    const made = await shelf.create(text);
+    await shelf.addTrial(made.id, entry);
+    await shelf.save(made, `${text} [6]`);
+    expect(await shelf.addTrial(made.id, { ...entry, result: 'held' })).toHaveLength(2);
+    const file = await shelf.exportText((await shelf.read(made.id))!);
+    const read = readDocument(file);
+    expect(read.ok && read.document.record).toEqual([entry, { ...entry, result: 'held' }]);
+    // As a copy beside it, the toy brings its record along.
+    const copy = await shelf.add((read as { document: ToyDocument }).document);
+    expect(copy.id).not.toBe(made.id);
+    expect(await shelf.record(copy.id)).toHaveLength(2);
+  });
+
+  test('goes and comes back with its toy; of a toy that is gone nothing is written', async () => {
+    const made = await shelf.create(text);
+    await shelf.addTrial(made.id, entry);
+    const removed = await shelf.remove(made.id);
+    expect(await storage.getAllKeys()).toEqual([]);
+    await expect(shelf.addTrial(made.id, entry)).rejects.toThrow(GoneError);
+    await shelf.restore(removed);
+    expect(await shelf.record(made.id)).toEqual([entry]);
+  });
+
+  test('that is broken is said, stays as it is, and nothing is written over it', async () => {
+    const made = await shelf.create(text);
+    await storage.setItem(`hoppla/record/${made.id}`, '[{"half');
+    await expect(shelf.record(made.id)).rejects.toThrow(RecordError);
+    await expect(shelf.addTrial(made.id, entry)).rejects.toThrow(RecordError);
+    expect(await storage.getItem(`hoppla/record/${made.id}`)).toBe('[{"half');
+  });
+
+  test('that is full says so', async () => {
+    const made = await shelf.create(text);
+    const full = JSON.stringify(Array.from({ length: 500 }, () => entry));
+    await storage.setItem(`hoppla/record/${made.id}`, full);
+    await expect(shelf.addTrial(made.id, entry)).rejects.toThrow(/full/);
+  });
 });

@@ -3,12 +3,13 @@ import { carryPartIds, type KnownPart } from '../core/keep/partIds';
 import { analyseToy } from '../core/toy/analyse';
 import {
   documentVersion,
-  longestDocument,
+  longestKept,
   readDocument,
   writeDocument,
   type ToyDocument,
 } from '../core/keep/document';
 import { toyCard, type ToyCard } from '../core/keep/toyCard';
+import { mostEntries, readRecord, type TrialEntry } from '../core/safety/record';
 import { forgetDrafts } from './drafts';
 import { storage, transact, type Changes } from './storage';
 
@@ -71,6 +72,16 @@ export class DamagedError extends Error {
   }
 }
 
+/** What was tried can't be read, or there is no room for more. */
+export class RecordError extends Error {}
+
+/** The record holds as much as it may. */
+export class FullRecordError extends RecordError {
+  constructor() {
+    super(`This record is full: ${mostEntries} entries. Export the toy, then begin a copy of it.`);
+  }
+}
+
 /** The text could be kept, and not be read again. */
 export class TooLongError extends Error {}
 
@@ -79,7 +90,8 @@ const seededKey = 'hoppla/seeded';
 const toyKey = (id: string) => toyPrefix + id;
 const cardKey = (id: string) => `hoppla/card/${id}`;
 const historyKey = (id: string) => `hoppla/history/${id}`;
-const keysOf = (id: string) => [toyKey(id), cardKey(id), historyKey(id)];
+const recordKey = (id: string) => `hoppla/record/${id}`;
+const keysOf = (id: string) => [toyKey(id), cardKey(id), historyKey(id), recordKey(id)];
 
 export function newId(): string {
   return `${Date.now().toString(36)}${Math.random().toString(36).slice(2, 8)}`;
@@ -125,10 +137,21 @@ function refuseTooLong(document: ToyDocument): void {
     throw new TooLongError(
       `This text is ${over} signs too long for one toy (up to ${limits.textSigns / 1000} thousand). Give the end of it to a toy of its own.`,
     );
-  if (writeDocument(document).length > longestDocument)
+  if (writeDocument(document).length > longestKept)
     throw new TooLongError(
       'This text has too many odd signs to be kept. Take them out, or give a part of it to a toy of its own.',
     );
+}
+
+/** The entries of a record as kept. */
+function recordIn(kept: string | null): TrialEntry[] {
+  if (kept === null) return [];
+  const record = readRecord(kept);
+  if (!record)
+    throw new RecordError(
+      'What was written down of this toy can’t be read. It stays as it is; nothing is added.',
+    );
+  return record;
 }
 
 const cardVersion = 3;
@@ -201,7 +224,7 @@ const newDocument = (text: string, made = now()): ToyDocument => ({
 });
 
 /** Puts a new toy on the shelf. One that is there already, under the id it brings, stays, and this is a copy of it. */
-async function put(document: ToyDocument): Promise<StoredToy> {
+async function put({ record = [], ...document }: ToyDocument): Promise<StoredToy> {
   refuseTooLong(document);
   const toyOf = (id: string): StoredToy => ({
     id,
@@ -211,7 +234,8 @@ async function put(document: ToyDocument): Promise<StoredToy> {
   });
   return transact([toyKey(document.id)], (kept) => {
     const stored = toyOf(kept.has(toyKey(document.id)) ? newId() : document.id);
-    return { changes: newEntries(stored), result: stored };
+    const tried = record.length > 0 ? { [recordKey(stored.id)]: JSON.stringify(record) } : {};
+    return { changes: { ...newEntries(stored), ...tried }, result: stored };
   });
 }
 
@@ -361,7 +385,25 @@ export const shelf = {
     });
   },
 
-  exportText: (stored: StoredToy): string => writeDocument(stored.document),
+  /** A toy as a file, with the record of what was tried on it. */
+  async exportText({ id, document }: StoredToy): Promise<string> {
+    const record = await shelf.record(id);
+    return writeDocument(record.length > 0 ? { ...document, record } : document);
+  },
+
+  /** What was tried on a toy. A record that can't be read is no empty one: it stays as it is, and that is said. */
+  async record(id: string): Promise<TrialEntry[]> {
+    return recordIn(await storage.getItem(recordKey(id)));
+  },
+
+  /** Writes one more trial down. */
+  addTrial: (id: string, entry: TrialEntry): Promise<TrialEntry[]> =>
+    transact([toyKey(id), recordKey(id)], (kept) => {
+      if (!kept.has(toyKey(id))) throw new GoneError();
+      const record = [...recordIn(kept.get(recordKey(id)) ?? null), entry];
+      if (record.length > mostEntries) throw new FullRecordError();
+      return { changes: { [recordKey(id)]: JSON.stringify(record) }, result: record };
+    }),
 
   async wasSeeded(): Promise<boolean> {
     return (await storage.getItem(seededKey)) !== null;

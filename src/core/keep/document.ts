@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { limits } from '../notation/limits';
+import { recordSchema, type TrialEntry } from '../safety/record';
 import { fingerprint } from '../toy/fingerprint';
 import { partsRemembered, type KnownPart } from './partIds';
 
@@ -12,14 +13,18 @@ export interface ToyDocument {
   text: string;
   /** what its parts are known by, however the text comes to call them */
   parts: readonly KnownPart[];
+  /** what it was tried by and what that came to, where it was: in a file only, on the shelf it is kept beside the toy */
+  record?: readonly TrialEntry[];
   /** ISO dates */
   made: string;
   changed: string;
 }
 
 export const documentVersion = 2;
-/** Signs of a file: the longest text with every sign written as two, and the words around it. */
-export const longestDocument = 450_000;
+/** Signs of a toy as it is kept: the longest text with every sign written as two, and the words around it. */
+export const longestKept = 450_000;
+/** Signs of a file: a toy as it is kept, and the longest record. */
+export const longestDocument = 1_000_000;
 
 const knownPart = Joi.object<KnownPart>({
   id: Joi.string()
@@ -38,6 +43,7 @@ const schema = Joi.object<ToyDocument>({
     .required(),
   text: Joi.string().allow('').max(limits.textSigns).required(),
   parts: Joi.array().items(knownPart).unique('id').max(partsRemembered).required(),
+  record: recordSchema,
   made: Joi.string().isoDate().required(),
   changed: Joi.string().isoDate().required(),
 }).prefs({ convert: false });
@@ -77,6 +83,7 @@ export function migrate(
 const fieldMessages: Record<string, string> = {
   id: 'what it is known by is missing',
   parts: 'what its parts are known by is missing or not in order',
+  record: 'the record of what was tried is not in order',
   text: 'its pattern text is missing or too long',
   made: 'the date it was made is missing or not a date',
   changed: 'the date it was changed is missing or not a date',
@@ -92,7 +99,7 @@ export function readDocument(contents: string): ImportResult {
   if (contents.length > longestDocument)
     return {
       ok: false,
-      message: 'This file is too large to be a toy. A toy is one .hoppla.json file of less than 450 kB.',
+      message: 'This file is too large to be a toy. A toy is one .hoppla.json file of less than 1 MB.',
     };
   let parsed: unknown;
   try {

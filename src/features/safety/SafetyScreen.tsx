@@ -166,6 +166,11 @@ export function SafetyScreen() {
           ))}
         </View>
         <Holding audience={audience} />
+        <Press
+          role="link"
+          label="Try it, and write it down"
+          onPress={() => router.push(`/toy/${editor.id}/record`)}
+        />
         <RuleFigures />
         <Quiet>{generalCaution} Watch a child with any toy.</Quiet>
       </Page>

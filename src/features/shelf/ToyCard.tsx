@@ -64,7 +64,7 @@ function useAttempt(onTrouble: CardCalls['onTrouble']) {
 /** Saves a toy to a file: readable ones as they are exchanged, others exactly as they are kept. */
 async function exportToy(id: string, name: string, readable: boolean): Promise<void> {
   const kept = readable
-    ? await shelf.read(id).then((stored) => stored && shelf.exportText(stored))
+    ? await shelf.read(id).then((stored) => (stored ? shelf.exportText(stored) : null))
     : await shelf.kept(id);
   if (kept === null) throw new GoneError();
   saveFile(

@@ -1,0 +1,86 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { readRecord, recordLines, standingOf, type TrialEntry } from '../safety/record';
+import { shippedRules } from '../safety/ruleBook';
+import { kilograms } from '../safety/trials';
+import { analyseToy } from './analyse';
+import { trialsOfToy } from './trialsOfToy';
+
+const demo = (name: string) => analyseToy(readFileSync(join(__dirname, `../../../demo/${name}.txt`), 'utf8'));
+
+test('the otter: both eyes pulled and turned, every part pulled, then the whole toy', () => {
+  const trials = trialsOfToy(demo('otter'));
+  expect(trials.map(({ id }) => id)).toEqual([
+    'pull left eye of the head',
+    'twist left eye of the head',
+    'pull right eye of the head',
+    'twist right eye of the head',
+    'seam left ear',
+    'seam right ear',
+    'seam body',
+    'seam left arm',
+    'seam right arm',
+    'seam left leg',
+    'seam right leg',
+    'seam tail',
+    'drop',
+    'wash',
+    'light',
+  ]);
+  expect(trials[0]).toMatchObject({ forceN: 90, seconds: 10 });
+});
+
+test('the owl for babies has nothing pressed on: only its wings and the whole are tried', () => {
+  expect(trialsOfToy(demo('owl')).map(({ kind }) => kind)).toEqual(['seam', 'seam', 'drop', 'wash', 'light']);
+});
+
+test('small things are pulled less hard, by the figures of the maker’s own book', () => {
+  const toy = analyseToy(
+    'Head\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R8: sc around\nInsert 6 mm safety eyes between R4 and R5, 4 showing.',
+  );
+  const book = { ...shippedRules, figures: { ...shippedRules.figures, pullSmallN: 40 } };
+  expect(trialsOfToy(toy, book)[0]).toMatchObject({ kind: 'pull', forceN: 40 });
+  expect(kilograms(90)).toBe(9.2);
+});
+
+const trial = { id: 'pull left eye of the head', forceN: 90 };
+const wrote = (result: TrialEntry['result'], forceN: number | null, toy = 1, note = ''): TrialEntry => ({
+  trial: trial.id,
+  of: 'left eye of the head',
+  toy,
+  at: '2026-05-02T10:00:00.000Z',
+  result,
+  forceN,
+  note,
+});
+
+test.each<[string, TrialEntry[], string]>([
+  ['nothing written', [], 'open'],
+  ['held at the force asked', [wrote('held', 90)], 'held'],
+  ['held, and nobody measured', [wrote('held', null)], 'held'],
+  ['held at less than the force asked', [wrote('held', 60)], 'open'],
+  ['failed', [wrote('held', 90), wrote('failed', 80)], 'failed'],
+  ['mended and tried again', [wrote('failed', 50), wrote('held', 95)], 'mended'],
+  ['of another toy of the batch', [wrote('held', 90, 2)], 'open'],
+])('%s', (_, entries, standing) => {
+  expect(standingOf(trial, 1, entries)).toBe(standing);
+});
+
+test('the record tells how each trial stands, keeps what failed, and promises nothing', () => {
+  const toy = demo('otter');
+  const entries = [wrote('failed', 50, 1, 'washer sat askew'), wrote('held', 92, 1, 'new washer')];
+  const lines = recordLines('Pondside otter', 1, trialsOfToy(toy), entries);
+  expect(lines[0]).toBe('Pondside otter, toy 1');
+  expect(lines).toContain('pull, left eye of the head: held, after it had failed and was mended');
+  expect(lines).toContain('pull, right eye of the head: not tried');
+  expect(lines).toContain('2026-05-02  pull, left eye of the head: failed at 50 N: washer sat askew');
+  expect(lines.at(-1)).toMatch(/no certificate/);
+  expect(lines.join(' ')).not.toMatch(/\bsafe\b|\bguarantee|\bcertified/i);
+});
+
+test('what is kept is read back; what is broken is not taken for an empty record', () => {
+  const kept = JSON.stringify([wrote('held', 90)]);
+  expect(readRecord(kept)).toEqual([wrote('held', 90)]);
+  for (const broken of ['', '{', '[{"trial":1}]', '{"a":1}', kept.replace('"held"', '"passed"')])
+    expect(readRecord(broken)).toBeNull();
+});

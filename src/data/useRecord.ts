@@ -1,0 +1,20 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import type { TrialEntry } from '../core/safety/record';
+import { shelf } from './shelf';
+
+const recordKey = (toy: string) => ['record', toy] as const;
+
+/** What was tried on a toy, and how one more trial is written down. */
+export function useRecord(toy: string) {
+  const client = useQueryClient();
+  const { data, error, refetch } = useQuery({
+    queryKey: recordKey(toy),
+    queryFn: () => shelf.record(toy),
+    retry: false,
+  });
+  const add = useMutation({
+    mutationFn: (entry: TrialEntry) => shelf.addTrial(toy, entry),
+    onSuccess: (entries) => client.setQueryData(recordKey(toy), entries),
+  });
+  return { entries: data ?? null, error, retry: () => void refetch(), add };
+}

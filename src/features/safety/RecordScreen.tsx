@@ -1,0 +1,133 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from '@tamagui/core';
+import { nameOfToy } from '../../core/keep/toyCard';
+import { recordCaution, recordLines, standingOf, type Standing } from '../../core/safety/record';
+import type { Trial } from '../../core/safety/trials';
+import { trialsOfToy } from '../../core/toy/trialsOfToy';
+import { useRules } from '../../data/rules';
+import { useRecord } from '../../data/useRecord';
+import { useToy } from '../../data/useToy';
+import { fileName, saveFile } from '../../ui/files';
+import { Icon } from '../../ui/Icon';
+import { Fill } from '../../ui/layout';
+import { Notice } from '../../ui/Notice';
+import { NumberStep } from '../../ui/NumberStep';
+import { Page } from '../../ui/Page';
+import { Press } from '../../ui/Press';
+import { Answer, Body, Quiet } from '../../ui/text';
+import { SaveLine } from '../toy/SaveLine';
+import { TrialCard, type Outcome } from './TrialCard';
+
+const mostToys = 200;
+
+/** What could not be read or written, and what to do. */
+function RecordTrouble({ record }: { record: ReturnType<typeof useRecord> }) {
+  const { error, retry, add } = record;
+  return (
+    <>
+      {error ? (
+        <Notice tone="wrong" live actions={<Press label="Try again" onPress={retry} />}>
+          {error.message}
+        </Notice>
+      ) : null}
+      {add.error ? (
+        <Notice tone="wrong" live>
+          {`It was not written down: ${add.error.message} Try again.`}
+        </Notice>
+      ) : null}
+    </>
+  );
+}
+
+interface TrialsProps {
+  trials: readonly Trial[];
+  toy: number;
+  record: ReturnType<typeof useRecord>;
+}
+
+/** Everything there is to try on one toy, one at a time. */
+function Trials({ trials, toy, record: { entries, add } }: TrialsProps) {
+  const [open, setOpen] = useState<string | null>(null);
+  const write = (trial: Trial, outcome: Outcome) =>
+    add.mutate(
+      { trial: trial.id, of: trial.of, toy, at: new Date().toISOString(), ...outcome },
+      { onSuccess: () => setOpen(null) },
+    );
+  return (
+    <View render="ul" margin={0} padding={0} gap="$3" aria-label="What to try">
+      {trials.map((trial) => (
+        <TrialCard
+          key={`${trial.id} ${toy}`}
+          trial={trial}
+          standing={standingOf(trial, toy, entries ?? [])}
+          open={open === trial.id}
+          busy={add.isPending || entries === null}
+          onOpen={() => setOpen(trial.id)}
+          onWrite={(outcome) => write(trial, outcome)}
+        />
+      ))}
+    </View>
+  );
+}
+
+/** How many were tried, and whether something failed. */
+function summary(standings: readonly Standing[]): string {
+  const failed = standings.filter((standing) => standing === 'failed').length;
+  const tried = standings.filter((standing) => standing !== 'open').length;
+  if (failed > 0) return `${failed} failed`;
+  return tried === 0 ? 'Nothing tried yet' : `${tried} of ${standings.length} tried`;
+}
+
+/** What a finished toy is tried by, and what came of it. */
+export function RecordScreen() {
+  const router = useRouter();
+  const { analysis, editor } = useToy();
+  const { book } = useRules();
+  const record = useRecord(editor.id);
+  const [toy, setToy] = useState(1);
+  const trials = trialsOfToy(analysis, book);
+  const entries = record.entries ?? [];
+  const name = nameOfToy(analysis);
+  const save = () =>
+    saveFile(
+      `${fileName(name)}-tried-${toy}.txt`,
+      `${recordLines(name, toy, trials, entries).join('\n')}\n`,
+      'text/plain',
+    );
+  return (
+    <Fill>
+      <Page
+        title="Tried"
+        aside={<SaveLine name={name} />}
+        back={{ name: 'Back to child-safe', go: () => router.replace(`/toy/${editor.id}/safety`) }}
+      >
+        <RecordTrouble record={record} />
+        <View role="status">
+          <Answer>{summary(trials.map((trial) => standingOf(trial, toy, entries)))}</Answer>
+          <Body>
+            Try each as it says, then write down what came of it. What fails stays on the record: mend it and
+            try again.
+          </Body>
+        </View>
+        <NumberStep
+          label="Which toy of the batch"
+          unit=""
+          value={toy}
+          step={1}
+          least={1}
+          most={mostToys}
+          onChange={(value) => setToy(Math.round(value))}
+        />
+        <Trials trials={trials} toy={toy} record={record} />
+        <Press
+          label="Save the record"
+          icon={<Icon name="download" />}
+          disabled={record.entries === null}
+          onPress={save}
+        />
+        <Quiet>{recordCaution}</Quiet>
+      </Page>
+    </Fill>
+  );
+}
