@@ -110,3 +110,21 @@ test('where a place is not said it is asked, and counted on the tab', async ({ p
   await expect(page.getByText(/does not say on which round/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Place the head on the body' })).toBeVisible();
 });
+
+test('after pinning both sides are counted, and it is said what to move', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
+  await page.getByRole('link', { name: 'Open Pondside otter' }).click();
+  await page.getByRole('tab', { name: 'Together' }).click();
+  await page.getByRole('button', { name: 'Check both sides: left arm and right arm' }).click();
+  const both = page.getByRole('region', { name: 'Both sides: left arm and right arm' });
+  await expect(both.getByText('they are level and as far from the front')).toBeVisible();
+  await both.getByRole('button', { name: 'Count the top pins too' }).click();
+  await expect(both.getByText('level, as far from the front and turned alike')).toBeVisible();
+  await both.getByRole('textbox', { name: 'Middle of the right arm: round' }).fill('16');
+  await expect(both.getByText(/The right arm is .* mm lower\./)).toBeVisible();
+  await expect(both.getByText(/Move the right arm to round 18, stitch/)).toBeVisible();
+  await both.getByRole('textbox', { name: 'Middle of the right arm: round' }).fill('99');
+  await expect(both.getByText('there is no such round')).toBeVisible();
+  await expectAccessible(page);
+});

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useMedia, View } from '@tamagui/core';
 import { isWorkedOn } from '../../core/join/joinToy';
+import type { Join } from '../../core/join/joined';
 import { firstJoin } from '../../core/join/move';
 import { trunkOf } from '../../core/join/placing';
 import { sizeOfToy } from '../../core/join/pose';
@@ -21,6 +22,7 @@ import { SaveLine, SaveTrouble } from '../toy/SaveLine';
 import { ToyTabs } from '../toy/ToyTabs';
 import { UndoButtons } from '../toy/UndoButtons';
 import { AssembledDrawing } from './AssembledDrawing';
+import { pairOf, PinnedPair } from './PinnedPair';
 import { JoinCard } from './JoinCard';
 
 /** The sides as they are called when one looks at the front, by how far the toy is turned. */
@@ -133,6 +135,17 @@ function Turned() {
   );
 }
 
+/** A join as a card; after the second of a pair what she counts of both. */
+function JoinItem({ join, joins }: { join: Join; joins: readonly Join[] }) {
+  const pair = pairOf(join, joins);
+  return (
+    <View render="li" gap="$2" style={{ listStyleType: 'none' }}>
+      <JoinCard join={join} />
+      {pair ? <PinnedPair pair={pair} /> : null}
+    </View>
+  );
+}
+
 /** Every join as a card, then what has no place yet. */
 function Joins() {
   const { analysis } = useToy();
@@ -142,9 +155,7 @@ function Joins() {
       {joins.length > 0 ? (
         <View render="ul" margin={0} padding={0} gap="$3" aria-label="How the parts are joined">
           {joins.map((join) => (
-            <View render="li" key={`${join.unit.part}/${join.unit.unit}`} style={{ listStyleType: 'none' }}>
-              <JoinCard join={join} />
-            </View>
+            <JoinItem key={`${join.unit.part}/${join.unit.unit}`} join={join} joins={joins} />
           ))}
         </View>
       ) : (
