@@ -45,3 +45,28 @@ test('a conflict stands in the line of features beside the form, and its remedy 
     /^Button: 10 mm, between R\d+ and R\d+\.$/m,
   );
 });
+
+test('the shelf stands in columns and the whole toy beside its parts; of many toys one is found by its name', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
+  const toys = page.getByRole('list', { name: 'Toys' }).getByRole('listitem');
+  await expect(toys).toHaveCount(5);
+  const [first, second] = await Promise.all([toys.nth(0).boundingBox(), toys.nth(1).boundingBox()]);
+  expect(second!.y).toBeCloseTo(first!.y, 0);
+  expect(second!.x).toBeGreaterThan(first!.x + first!.width - 1);
+  await expect(page.getByRole('textbox', { name: 'Find a toy' })).toBeHidden();
+  for (let i = 0; i < 3; i += 1) {
+    await page.getByRole('button', { name: 'Start a blank part' }).click();
+    await page.getByRole('button', { name: 'Back to the shelf' }).click();
+  }
+  await page.getByRole('textbox', { name: 'Find a toy' }).fill('babies OWL');
+  await expect(toys).toHaveCount(1);
+  await page.getByRole('textbox', { name: 'Find a toy' }).fill('unicorn');
+  await expect(page.getByText('No toy on the shelf is called so.')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Find a toy' }).fill('otter');
+  await page.getByRole('link', { name: 'Open Pondside otter' }).click();
+  await expect(page.getByRole('img', { name: 'Pondside otter, put together' })).toBeVisible();
+  await expectAccessible(page);
+});

@@ -1,3 +1,4 @@
+import type { ViewStyle } from 'react-native';
 import { styled, View } from '@tamagui/core';
 
 /** Takes the room that is left, and never more. */
@@ -27,3 +28,9 @@ export const Card = styled(View, {
   borderColor: '$line',
   padding: '$3',
 });
+
+/** As many cards beside each other as there is room for; one below the other on a phone. */
+export const cardGrid: ViewStyle = {
+  display: 'grid',
+  gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 340px), 1fr))',
+} as unknown as ViewStyle;

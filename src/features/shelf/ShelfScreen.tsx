@@ -9,12 +9,11 @@ import { onChangeElsewhere } from '../../data/otherTabs';
 import { shelf, type RemovedToy } from '../../data/shelf';
 import { useShelf, useShelfActions } from '../../data/useShelf';
 import { openFile } from '../../ui/files';
-import { Guard } from '../../ui/Guard';
 import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { Body, Title } from '../../ui/text';
-import { DamagedCard, ToyCard } from './ToyCard';
+import { ToyList } from './ToyList';
 
 /** The maker's toys, and the ways to begin one. */
 export function ShelfScreen() {
@@ -88,6 +87,7 @@ export function ShelfScreen() {
       aside="Your shelf"
       actions={<Press tight label="Yarns" name="Yarn shelf" onPress={() => router.push('/yarns')} />}
       foot={(toys && !empty) || error ? ways : undefined}
+      broad
     >
       {error ? (
         <Notice tone="wrong" live actions={<Press label="Try again" onPress={() => void refetch()} />}>
@@ -125,25 +125,12 @@ export function ShelfScreen() {
           <Press label="Look at the Pondside demo toys" onPress={() => void demo()} />
         </View>
       ) : null}
-      <View render="ul" margin={0} padding={0} gap="$3" aria-label="Toys">
-        {toys?.map((toy) => {
-          const calls = {
-            onOpen: () => open(toy.id),
-            onRemoved: (taken: RemovedToy, name: string) => setRemoved({ toy: taken, name }),
-            onTrouble: setSaid,
-          };
-          return (
-            <Guard
-              key={toy.id}
-              what={toy.kind === 'kept' ? `The card of ${toy.card.name}` : 'A card'}
-              actions={<Press label="Open it" onPress={calls.onOpen} />}
-              resetKeys={[toy]}
-            >
-              {toy.kind === 'kept' ? <ToyCard toy={toy} {...calls} /> : <DamagedCard toy={toy} {...calls} />}
-            </Guard>
-          );
-        })}
-      </View>
+      <ToyList
+        toys={toys ?? []}
+        onOpen={open}
+        onRemoved={(toy, name) => setRemoved({ toy, name })}
+        onTrouble={setSaid}
+      />
     </Page>
   );
 }

@@ -28,7 +28,7 @@ export function SafetyLink() {
         </Title>
         <Body color={stops > 0 ? '$danger' : '$color'}>
           {whom}
-          {found ? `: ${found}` : ''}
+          {found ? `${audience ? ':' : ''} ${found}` : ''}
         </Body>
       </Card>
     </Pressable>

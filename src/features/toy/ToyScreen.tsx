@@ -1,8 +1,8 @@
 import { useRouter } from 'expo-router';
 import { sizeOfPart } from '../../core/toy/stuffedPart';
 import { Pressable } from 'react-native';
-import { View } from '@tamagui/core';
-import { Card, Fill } from '../../ui/layout';
+import { useMedia, View } from '@tamagui/core';
+import { Card, cardGrid, Fill } from '../../ui/layout';
 import { eyeAddress } from '../../core/place/words/directions';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
@@ -14,12 +14,74 @@ import { nameOfToy, partPicture } from '../../core/keep/toyCard';
 import { applyEdits } from '../../core/notation/applyEdits';
 import { Guard } from '../../ui/Guard';
 import { Problems } from '../part/Problems';
+import { AssembledDrawing } from '../together/AssembledDrawing';
 import { PlainText } from './PlainText';
 import { besideFace, toSettle } from '../../core/toy/toSettle';
 import { SaveLine, SaveTrouble } from './SaveLine';
 import { SafetyLink } from './SafetyLink';
 import { ToyTabs } from './ToyTabs';
 import { UndoButtons } from './UndoButtons';
+
+/** What stands next about a part: what is wrong, what is to be settled, or where it is stopped first. */
+function NextOf({ part }: { part: PartAnalysis }) {
+  const wrong = new Set(
+    besideFace(part)
+      .filter(({ severity }) => severity === 'error')
+      .map(({ line }) => line),
+  ).size;
+  const open = toSettle(part).size;
+  const [stop] = part.stops.stops;
+  if (wrong > 0)
+    return (
+      <Body color="$danger">{wrong === 1 ? 'One line does not add up' : `${wrong} lines do not add up`}</Body>
+    );
+  if (open > 0) return <Body>{open === 1 ? 'One thing' : `${open} things`} to settle on the map</Body>;
+  return stop ? <Quiet>First stop after round {stop.after}</Quiet> : null;
+}
+
+/** A part as it is known at a glance. */
+function PartCard({ part, onOpen }: { part: PartAnalysis; onOpen: () => void }) {
+  const { analysis } = useToy();
+  const { source, checks, eyes } = part;
+  const size =
+    checks.length === 0
+      ? 'No rounds yet'
+      : `${checks.length} rounds, ${Math.round(sizeOfPart(part).widthMm)} mm wide`;
+  const gap = eyes ? `, eyes ${eyeAddress(part.form, eyes).gap.replaceAll(/rounds? /g, '')}` : '';
+  return (
+    <Pressable role="link" aria-label={`Open ${source.name}`} onPress={onOpen}>
+      <Card flexDirection="row" gap="$3" alignItems="center">
+        <ToyPicture picture={partPicture(part, analysis.pattern.header)} name={source.name} size={72} />
+        <View flexGrow={1} flexShrink={1} flexBasis={0} minWidth={0}>
+          <Title render="h2" margin={0}>
+            {source.name}
+            {source.make > 1 ? ` × ${source.make}` : ''}
+          </Title>
+          <Body>
+            {size}
+            {gap}
+          </Body>
+          <NextOf part={part} />
+        </View>
+      </Card>
+    </Pressable>
+  );
+}
+
+/** The toy put together, beside its parts where there is room. */
+function Whole() {
+  const { wide } = useMedia();
+  const { analysis } = useToy();
+  const isWhole = analysis.joined.joins.length > 0;
+  if (!wide || !isWhole) return null;
+  return (
+    <View width={460} flexShrink={0}>
+      <Guard what="The drawing" resetKeys={[analysis]}>
+        <AssembledDrawing toy={analysis} name={nameOfToy(analysis)} yaw={0} pulled={0} height={460} />
+      </Guard>
+    </View>
+  );
+}
 
 /** A toy: its parts, each a tap away. */
 export function ToyScreen() {
@@ -38,6 +100,7 @@ export function ToyScreen() {
         aside={<SaveLine name="Parts" />}
         back={{ name: 'Back to the shelf', go: () => router.replace('/') }}
         actions={<UndoButtons />}
+        broad
       >
         <SaveTrouble />
         <Problems
@@ -53,62 +116,30 @@ export function ToyScreen() {
             <PlainText />
           </>
         ) : null}
-        <View render="ul" margin={0} padding={0} gap="$3" aria-label="Parts">
-          {analysis.parts.map((part) => {
-            const wrong = new Set(
-              besideFace(part)
-                .filter(({ severity }) => severity === 'error')
-                .map(({ line }) => line),
-            ).size;
-            const open = toSettle(part).size;
-            const stop = part.stops.stops[0];
-            return (
+        <View flexDirection="row" gap="$4" alignItems="flex-start">
+          <Whole />
+          <View
+            render="ul"
+            flexGrow={1}
+            flexShrink={1}
+            margin={0}
+            padding={0}
+            gap="$3"
+            style={cardGrid}
+            aria-label="Parts"
+          >
+            {analysis.parts.map((part) => (
               <View render="li" key={idOf(part)} style={{ listStyleType: 'none' }}>
                 <Guard
                   what={`The card of ${part.source.name}`}
                   actions={<Press label="Open it" onPress={() => openPart(part)} />}
                   resetKeys={[part]}
                 >
-                  <Pressable
-                    role="link"
-                    aria-label={`Open ${part.source.name}`}
-                    onPress={() => openPart(part)}
-                  >
-                    <Card flexDirection="row" gap="$3" alignItems="center">
-                      <ToyPicture
-                        picture={partPicture(part, analysis.pattern.header)}
-                        name={part.source.name}
-                        size={72}
-                      />
-                      <View flexGrow={1} flexShrink={1} flexBasis={0} minWidth={0}>
-                        <Title render="h2" margin={0}>
-                          {part.source.name}
-                          {part.source.make > 1 ? ` × ${part.source.make}` : ''}
-                        </Title>
-                        <Body>
-                          {part.checks.length === 0
-                            ? 'No rounds yet'
-                            : `${part.checks.length} rounds, ${Math.round(sizeOfPart(part).widthMm)} mm wide`}
-                          {part.eyes
-                            ? `, eyes ${eyeAddress(part.form, part.eyes).gap.replaceAll(/rounds? /g, '')}`
-                            : ''}
-                        </Body>
-                        {wrong > 0 ? (
-                          <Body color="$danger">
-                            {wrong === 1 ? 'One line does not add up' : `${wrong} lines do not add up`}
-                          </Body>
-                        ) : open > 0 ? (
-                          <Body>{open === 1 ? 'One thing' : `${open} things`} to settle on the map</Body>
-                        ) : stop ? (
-                          <Quiet>First stop after round {stop.after}</Quiet>
-                        ) : null}
-                      </View>
-                    </Card>
-                  </Pressable>
+                  <PartCard part={part} onOpen={() => openPart(part)} />
                 </Guard>
               </View>
-            );
-          })}
+            ))}
+          </View>
         </View>
         {analysis.parts.length > 0 ? <SafetyLink /> : null}
         <View flexDirection="row" gap="$2">
