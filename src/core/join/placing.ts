@@ -77,8 +77,10 @@ export function heldOf({ sentence, piece }: Placing): Held {
 }
 
 /** How many units of a part a sentence places: a bare plural means all of them, `one on each side` two. */
-function unitsMeant({ count }: NamedUnits, { part }: JoinPart, { sides }: AnyJoin): number {
-  if (sides === 'both' && count === 1 && part.make > 1) return 2;
+function unitsMeant({ count }: NamedUnits, { part }: JoinPart, { sides, text }: AnyJoin): number {
+  // `One arm at stitch 9 and the other at stitch 27`
+  const isOneEach = sides === 'both' || /\bthe other\b/i.test(text);
+  if (isOneEach && count === 1 && part.make > 1) return 2;
   return count === 'all' || (count === null && part.make > 1) ? part.make : (count ?? 1);
 }
 
@@ -150,6 +152,21 @@ function faceFor(
   return parts.find(has);
 }
 
+const onHeads =
+  /\b(?:ears?|muzzle|snout|horns?|antlers?|antennae?|beak|bill|nose|cheeks?|hair|hat|bonnet|comb|eyelids?|brows?|whiskers?)\b/i;
+
+/** The head, where what usually sits on one is sewn to nothing that is named. */
+function headFor({ part }: JoinPart, parts: readonly JoinPart[]): JoinPart | undefined {
+  if (!onHeads.test(part.name)) return undefined;
+  return parts.find(({ part: other, fabric }) => /\bhead\b/i.test(other.name) && fabric.rounds > 0);
+}
+
+/** Rounds a sentence names and nothing goes by: it may mean another part by them. */
+function roundsUnused({ roundNumbers = [], gap, otherGap, range, round }: AnyJoin): number[] {
+  const used = new Set([...(gap ?? []), ...(otherGap ?? []), ...(range ?? []), round]);
+  return roundNumbers.flat().flatMap((one) => (used.has(one.round) ? [] : [one.round]));
+}
+
 const namesNone = ({ joined }: AnyJoin): boolean => joined.every(({ parts }) => parts.length === 0);
 const isOfAll = ({ text }: AnyJoin): boolean =>
   /\b(?:everything|all (?:the )?(?:parts|pieces)|(?:parts|pieces) together)\b/i.test(text);
@@ -187,7 +204,18 @@ export function placingsOf(parts: readonly JoinPart[], units: Units, problems: P
     for (const name of names) {
       const piece = byId(name.id);
       if (!piece || piece.fabric.rounds === 0) continue;
-      const onto = wall ?? faceFor(sentence, parts) ?? (trunk !== piece ? trunk : undefined);
+      const said = wall ?? faceFor(sentence, parts);
+      const head = said ? undefined : headFor(piece, parts);
+      const onto = said ?? head ?? (trunk !== piece ? trunk : undefined);
+      if (head)
+        problems.push(
+          problem(
+            piece,
+            'join-wall',
+            { piece: piece.part.name, wall: head.part.name },
+            { severity: 'info', sentence },
+          ),
+        );
       if (!onto || onto === piece || onto.fabric.rounds === 0) {
         problems.push(problem(piece, 'join-no-wall', { piece: piece.part.name }, { sentence }));
         continue;
@@ -208,6 +236,11 @@ export function placingsOf(parts: readonly JoinPart[], units: Units, problems: P
     const isItsOwn = sentence.line >= firstLine && sentence.line <= lastLine;
     // Under a heading over all parts a sentence that names none is about none: `sew everything together`.
     if (namesNone(sentence) && (!isItsOwn || isOfAll(sentence))) continue;
+    const unused = roundsUnused(sentence);
+    if (unused.length > 0) {
+      problems.push(problem(owner, 'join-two-rounds', { rounds: unused.join(' and ') }, { sentence }));
+      continue;
+    }
     const stitches = [...(sentence.stitches ?? [])];
     for (const group of groupsOf(sentence, owner, byId, trunk)) place(sentence, group, stitches);
   }

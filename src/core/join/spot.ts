@@ -114,8 +114,11 @@ export function rowOf(
   neighbour: (part: string) => Neighbour | null,
   reach: number,
 ): number | NoRow {
-  const row = rowSaid(wall, sentence, neighbour, reach);
-  if (!isRow(row) || sentence.place.around) return row;
+  const said = rowSaid(wall, sentence, neighbour, reach);
+  if (!isRow(said) || sentence.place.around) return said;
+  const { byEdge } = sentence.place;
+  const inward = byEdge === undefined ? 0 : (byEdge === 'upper' ? 1 : -1) * downward(wall) * reach;
+  const row = inward === 0 ? said : Math.round(said + inward);
   const isThere = row >= 1 && row <= wall.fabric.rounds;
   return isThere ? row : missing(`a round beyond its ${row < 1 ? 'start' : 'end'}`);
 }
@@ -220,6 +223,8 @@ function byNumbers(
     const round = Math.max(1, Math.min(wall.fabric.rounds, Math.round(row)));
     return certain(stitches.map((stitch) => stitchAzimuth(wall.fabric, wall.starts, round, stitch)));
   }
+  // Stitches that are not as many as the units could be anyone's.
+  if (stitches && stitches.length > 0) return 'unclear';
   if (place.inLineWith) {
     const other = neighbour(place.inLineWith.id);
     return other?.azimuths.length === count ? certain(other.azimuths, count === 2) : 'unclear';

@@ -21,6 +21,10 @@ const places: Record<string, string> = {
 const says: Partial<Record<ProblemCode, (facts: Facts) => string>> = {
   'join-where': ({ piece, wall }) =>
     `The text joins the ${low(piece)} to the ${low(wall)} and does not say on which round. Write it: “on round 20”.`,
+  'join-wall': ({ piece, wall }) =>
+    `Nothing says what the ${low(piece)} ${are(piece)} sewn to: the ${low(wall)} is taken. Write “to the ${low(wall)}” to settle it.`,
+  'join-two-rounds': ({ rounds }) =>
+    `This sentence names more than one place: it is not clear what round ${String(rounds)} is for. Write one sentence for each part.`,
   'join-row-missing': ({ piece, wall, what }) =>
     `The ${low(piece)} should go by ${String(what)}, and the ${low(wall)} has no such place.`,
   'join-waits': ({ piece, what }) =>

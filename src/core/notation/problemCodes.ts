@@ -92,6 +92,8 @@ export const problemCodes = {
   'near-closing': 'Something lies on the rounds that close the piece.',
   // Joining
   'join-where': 'No sentence says on which round a part is joined.',
+  'join-wall': 'A part is sewn to nothing that is named; what it usually sits on is taken.',
+  'join-two-rounds': 'One sentence names places for several parts.',
   'join-row-missing': 'A part is joined by a place that the other has not.',
   'join-waits': 'A part is joined by another part whose place is not known.',
   'join-around': 'No sentence says where around a part is joined.',

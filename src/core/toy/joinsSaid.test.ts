@@ -168,3 +168,65 @@ test('a stem that a larger cap is sewn to is what the toy stands on: nothing is 
   expect(toy.joined.loose).toEqual([]);
   expect(toy.problems.map(({ code }) => code)).not.toContain('part-unused');
 });
+
+test.each<[string, (string | number)[][]]>([
+  // The front passes round 5, of 30 stitches, at 15.8.
+  [
+    'The ears are sewn on round 5 of the head.',
+    [
+      ['left ear', 'head', 5, 8],
+      ['right ear', 'head', 5, 23.5],
+    ],
+  ],
+  [
+    'The ears go on R6 of the head, one on each side.',
+    [
+      ['left ear', 'head', 6, 9.5],
+      ['right ear', 'head', 6, 27.5],
+    ],
+  ],
+  ['Secure the tail to the back of the body at round 14.', [['tail', 'body', 14, 0.5]]],
+  [
+    'Sew on the arms at round 8.',
+    [
+      ['left arm', 'body', 8, 9.5],
+      ['right arm', 'body', 8, 27.5],
+    ],
+  ],
+  [
+    'Arms sewn on at R8.',
+    [
+      ['left arm', 'body', 8, 9.5],
+      ['right arm', 'body', 8, 27.5],
+    ],
+  ],
+  // The muzzle's ring of 18 reaches 3.6 rounds about its middle.
+  [
+    'Sew the muzzle to the front of the head so that its top edge is on round 8.',
+    [['muzzle', 'head', 12, 18.5]],
+  ],
+])('in other words: %s', (sentence, expected) => {
+  expect(placed(sentence)).toEqual(expected);
+});
+
+test.each([
+  'Sew on arms (R6) and ears (R5).',
+  'Sew the left arm to round 6 of the body and the right arm to round 7.',
+])('what names a place for each of several parts is asked about, never given to all: %s', (sentence) => {
+  const toy = bear(sentence);
+  expect(toy.joined.joins).toEqual([]);
+  expect(toy.problems.map(({ code }) => code)).toContain('join-two-rounds');
+});
+
+test('stitches that are not as many as the parts are asked about', () => {
+  const toy = bear('Attach one arm at stitch 9 of round 8 and the other at stitch 27.');
+  expect(
+    toy.joined.joins.flatMap(({ stitch, problems }) => [stitch, ...problems.map(({ code }) => code)]),
+  ).toEqual([null, 'join-around', null, 'join-around']);
+});
+
+test('what sits on a head and is sewn to nothing that is named goes to the head, and that is told', () => {
+  const toy = bear('Sew the ears on round 5, one on each side.');
+  expect(toy.joined.joins.map(({ on }) => on.part)).toEqual(['head', 'head']);
+  expect(toy.problems.map(({ code }) => code)).toContain('join-wall');
+});

@@ -21,6 +21,8 @@ export interface JoinPlace {
   outFrom?: { rounds: number; end: 'start' | 'end' };
   /** around the very start or end of the wall */
   around?: 'top' | 'bottom' | 'start' | 'end';
+  /** the round that is said is where its upper or lower edge lies, not its middle */
+  byEdge?: 'upper' | 'lower';
   /** on a level with the eyes */
   atEyes?: true;
   /** directly over or under something of the wall itself, edge to edge */
@@ -102,6 +104,11 @@ const manners: readonly Manner[] = [
         of: /^eye/.test(what) ? 'eyes' : /^neck/.test(what) ? 'neck' : (what as 'nose' | 'mouth'),
       },
     }),
+  },
+  {
+    // so that its top edge is on round 9
+    read: /\b(?:its|the|their) (top|upper|bottom|lower) edges? (?:is |are |sits? |lies? |runs? )?(?:on|at|along|level with|just (?:above|below))\b/,
+    place: ([, edge]) => ({ byEdge: edge === 'top' || edge === 'upper' ? 'upper' : 'lower' }),
   },
   {
     // in line with the eyes; between the eyes
@@ -193,8 +200,20 @@ export function readJoinPlace(sentence: string, mentions: readonly Mention[]): P
 
 /** The same in words that are read back to it. */
 export function writeJoinPlace(said: JoinPlace): string[] {
-  const { ofPart, inLineWith, front, aside, between, atSides, evenly, outFrom, around, atEyes, beside } =
-    said;
+  const {
+    ofPart,
+    inLineWith,
+    front,
+    aside,
+    between,
+    atSides,
+    evenly,
+    outFrom,
+    around,
+    atEyes,
+    beside,
+    byEdge,
+  } = said;
   const name = (part: NamedPart) => `the ${part.name.toLowerCase()}`;
   return [
     ofPart
@@ -208,6 +227,7 @@ export function writeJoinPlace(said: JoinPlace): string[] {
     evenly ? 'evenly' : '',
     front ? 'in the front centre' : '',
     around ? `around the ${around}` : '',
+    byEdge ? `its ${byEdge} edge on that round` : '',
     atEyes ? 'in line with the eyes' : '',
     beside ? `directly ${beside.direction} the ${beside.of}` : '',
   ].filter((words) => words !== '');

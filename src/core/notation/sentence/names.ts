@@ -50,6 +50,10 @@ const counts: Record<string, number | 'all'> = {
   each: 'all',
   every: 'all',
 };
+// `Sew on the arms`: there `on` belongs to the verb.
+const verbs = new Set(
+  'sew sewn sewing stitch stitched attach join pin put fasten whip whipstitch'.split(' '),
+);
 const goals = new Set(['to', 'onto', 'on', 'of', 'into', 'in', 'at', 'against']);
 const between = new Set([
   'the',
@@ -200,8 +204,9 @@ function beforeName(words: readonly Word[], at: number) {
   }
   const lead = words[i]?.sign === '' ? words[i]?.text : undefined;
   const passed = words.slice(i + 1, at).map(({ text }) => text);
+  const isParticle = lead === 'on' && verbs.has(words[i - 1]?.text ?? '');
   const isGoal =
-    (lead !== undefined && goals.has(lead)) ||
+    (lead !== undefined && goals.has(lead) && !isParticle) ||
     passed.includes('of') ||
     passed.some((word) => goals.has(word));
   const isBeside = passed.some((word) => word === 'side' || word === 'sides');

@@ -65,23 +65,35 @@ const verbOnly =
   /^(?:then|and|now|next|sew|attach|stitch|join|whip|whipstitch|place|position|on|the|both|an?|one|each|two|left|right|his|her|its|all|\d+)$/;
 
 const placeVerb =
-  /^(\s*(?:(?:then|now|next|finally|lastly)[,\s]+)?)(place|position|put|set|arrange|fix|add)\b/i;
+  /^(\s*(?:(?:then|now|next|finally|lastly)[,\s]+)?)(place|position|put|set|arrange|fix|add|secure|fasten|tack|mount|apply|assemble(?:\s+(?:the\s+)?[a-z]+)?\s*:)(?=\s)/i;
+/** `The ears are sewn on round 5`, `Arms sewn on at R6`, `The ears go on R5` */
+const placedBy =
+  /^(\s*)((?:(?:the|both|two|all)\s+)*)([a-z][a-z -]*?)\s+(?:(?:are|is|get|gets|should\s+be)\s+)?(?:(?:sewn|stitched|attached|joined|placed|positioned)(?:\s+on(?=\s+(?:at|to|between)\b))?|go|goes)(?=\s+(?:on|onto|at|to|between|in|over)\b)/i;
+
+/** The same with a verb that joins, as long as it was: every place in the line stays what it was. */
+function asSewn(text: string): string | null {
+  if (placeVerb.test(text))
+    return text.replace(placeVerb, (whole, before: string) => `${before}Sew`.padEnd(whole.length));
+  const found = placedBy.exec(text);
+  if (!found) return null;
+  const [whole, space = '', , name = ''] = found;
+  const sewn = `${space}Sew ${name}`;
+  return sewn.length <= whole.length ? sewn.padEnd(whole.length) + text.slice(whole.length) : null;
+}
 
 /**
  * A line that nothing was read from, as a sentence that joins: `Place the ears on the head on round 5`. Such a verb may put anything
  * anywhere, so it joins only where a part is named and what it goes on.
  */
 export function placedParts(text: string, line: number, parts: readonly PartSource[]): JoinSentence[] {
-  const verb = placeVerb.exec(text);
-  if (!verb) return [];
-  const mentions = new PartNames(parts).in(text);
+  const sewn = asSewn(text);
+  if (sewn === null) return [];
+  const mentions = new PartNames(parts).in(sewn);
   const [first] = mentions;
-  if (!first || first.isGoal || !mentions.some(({ isGoal }) => isGoal)) return [];
-  const sewn = text.replace(placeVerb, (whole, before: string) => `${before}Sew`.padEnd(whole.length));
+  const saysWhere = mentions.some(({ isGoal }) => isGoal) || !placeVerb.test(text);
+  if (!first || first.isGoal || !saysWhere) return [];
   return readSentences(sewn, line).flatMap((sentence) =>
-    sentence.kind === 'sew'
-      ? [{ ...sentence, text: text.slice(sentence.span.from, sentence.span.to), whole: text }]
-      : [],
+    sentence.kind === 'sew' ? [{ ...sentence, whole: text }] : [],
   );
 }
 
