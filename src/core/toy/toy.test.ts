@@ -37,7 +37,7 @@ describe('document', () => {
     ['a text that is a number', JSON.stringify({ ...document, text: 5 }), /pattern text/],
     ['a broken date', JSON.stringify({ ...document, made: 'yesterday' }), /date it was made/],
     ['something foreign', JSON.stringify({ ...document, spell: 'x' }), /“spell” does not belong/],
-    ['far too much', 'x'.repeat(500_000), /too large/],
+    ['far too much', 'x'.repeat(1_100_000), /too large/],
   ])('%s gets a message', (_, contents, message) => {
     const read = readDocument(contents);
     expect(read.ok).toBe(false);
