@@ -1,6 +1,7 @@
 import pluralize from 'pluralize';
 import { roundCount } from '../fabric/fabric';
 import type { Problem } from '../notation/problem';
+import { closes } from '../notation/sentence/close';
 import { isJoin, type Joined } from '../notation/sentence/join';
 import type { NamedUnits } from '../notation/sentence/names';
 import type { Held } from './footprint';
@@ -33,9 +34,10 @@ const mostGathered = 8;
 export function endOf({ part, fabric }: JoinPart): End {
   const { rounds } = fabric;
   const count = roundCount(fabric, rounds);
-  const saysClosed = part.steps.some((step) => step.kind === 'close');
+  const saysClosed = part.steps.some(closes);
+  const saysOpen = part.steps.some((step) => step.kind === 'close' && step.how === 'open');
   const shrinks = rounds > 1 && count < roundCount(fabric, rounds - 1);
-  const isGathered = saysClosed || (count <= mostGathered && shrinks);
+  const isGathered = !saysOpen && (saysClosed || (count <= mostGathered && shrinks));
   return { open: !isGathered && part.carries === undefined, count };
 }
 

@@ -7,6 +7,9 @@ export interface Closing {
   tailMm: number;
 }
 
+/** Why an end stays open: it is said, or the part is sewn on by it; null where it may be closed. */
+export type Stays = 'open' | 'sewn' | null;
+
 /** A piece worked in rows is not drawn together, however few stitches it ends with. */
 export function flatClosing(stitches: number, stitchWidthMm: number): Closing {
   return {
@@ -30,28 +33,24 @@ function carryingClosing(stitches: number, onto: string): Closing {
 /** How an end is closed: a flat one, one that another part grows out of, one that is sewn on, or any other. */
 export function closingAt(
   stitches: number,
-  {
-    flat,
-    carries,
-    sewnOn,
-    widthMm,
-  }: { flat: boolean; carries: string | null; sewnOn: boolean; widthMm: number },
+  { flat, carries, stays, widthMm }: { flat: boolean; carries: string | null; stays: Stays; widthMm: number },
 ): Closing {
   if (carries !== null) return carryingClosing(stitches, carries);
-  return flat ? flatClosing(stitches, widthMm) : closingOf(stitches, widthMm, sewnOn);
+  return flat ? flatClosing(stitches, widthMm) : closingOf(stitches, widthMm, stays);
 }
 
 /**
  * Up to 8 stitches: gather through the front loops. 9 to 12: one more round of decreases first, or gather twice. More than 12 is not
  * closed: little fingers get in and stuffing comes out.
  *
- * @param sewnOn the text sews the part on and says nothing of closing it
+ * @param stays what the text says of the end: that it stays open, or that the part is sewn on, and nothing of closing it
  *
  * Tails: n·w + 150 mm to gather; three and a half times the edge + 150 mm to sew an open edge on.
  */
-export function closingOf(stitches: number, stitchWidthMm: number, sewnOn = false): Closing {
+export function closingOf(stitches: number, stitchWidthMm: number, stays: Stays = null): Closing {
   const edge = stitches * stitchWidthMm;
-  if (sewnOn && stitches > 8) {
+  // What is sewn on with few stitches is drawn together first, unless it is said to stay open.
+  if (stays === 'open' || (stays === 'sewn' && stitches > 8)) {
     return {
       stitches,
       how: 'open',

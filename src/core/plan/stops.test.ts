@@ -69,6 +69,15 @@ test.each<[string, string, (number | string)[][]]>([
       [11, 11, 11, 'close'],
     ],
   ],
+  [
+    'left open as it is said, also with six stitches: cut, not gathered',
+    head(24, 4, 'Do not close the hole.'),
+    [
+      [9, 4, 10, 'stuff'],
+      [10, 10, 10, 'top-up'],
+      [11, 11, 11, 'cut'],
+    ],
+  ],
   ['left empty', head(24, 4, 'Do not stuff.'), [[11, 11, 11, 'close']]],
   [
     'embroidered eyes have no washers to press, only knots that are better inside',
@@ -285,5 +294,5 @@ test.each([
 test('tails: n·w + 150 to gather, three and a half times the edge + 150 to sew', () => {
   expect(closingOf(6, 5).tailMm).toBe(180);
   expect(closingOf(20, 5).tailMm).toBe(500);
-  expect(closingOf(12, 5, true)).toMatchObject({ how: 'open', tailMm: 360 });
+  expect(closingOf(12, 5, 'sewn')).toMatchObject({ how: 'open', tailMm: 360 });
 });

@@ -2,7 +2,7 @@ import type { Fabric } from '../fabric/fabric';
 import type { Profile } from '../shape/profile';
 import type { Gauge } from '../shape/gauge';
 import { earlierAct, type Stop, type Window } from './acts';
-import { closingAt, type Closing } from './closing';
+import { closingAt, type Closing, type Stays } from './closing';
 import { usualHands, type Hands } from './hands';
 import { openingAfter } from './reach';
 import { windowsOf, type Filling, type Impossible, type Inside, type WorkIn } from './windows';
@@ -22,8 +22,8 @@ export interface StopInput {
   inside: readonly Inside[];
   filling: Filling | null;
   workIns?: readonly WorkIn[];
-  /** the text sews the part on with its edge open */
-  sewnOn: boolean;
+  /** what the text says of an end that is not closed */
+  stays: Stays;
   /** the name of the part that grows out of its last round */
   carries: string | null;
   hands?: Hands;
@@ -52,7 +52,7 @@ export function planStops(input: StopInput): StopPlan {
   const closing = closingAt(endCount, {
     flat,
     carries: input.carries,
-    sewnOn: input.sewnOn,
+    stays: input.stays,
     widthMm: gauge.widthMm,
   });
   const label = (round: number) => fabric.label[round - 1] ?? round;

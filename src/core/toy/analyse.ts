@@ -3,6 +3,7 @@ import { checkRounds, type RoundCheck } from '../fabric/checkRounds';
 import { stitchCount } from '../fabric/fabric';
 import { suggest } from '../fabric/suggest';
 import type { JoinedToy } from '../join/joined';
+import { closes } from '../notation/sentence/close';
 import type { Problem } from '../notation/problem';
 import type { PartSource, Pattern, ToyHeader } from '../notation/pattern';
 import type { Sentence } from '../notation/sentence/sentence';
@@ -177,7 +178,7 @@ function audienceProblems(part: PartSource, audience: string | null): Problem[] 
 }
 
 function closingProblems(part: PartSource, { closing }: StopPlan): Problem[] {
-  const said = part.steps.find((step) => step.kind === 'close');
+  const said = part.steps.find(closes);
   const flat = part.rounds.at(-1)?.row === true;
   if (!said || flat || closing?.how !== 'open') return [];
   const last = part.rounds.at(-1);

@@ -1,5 +1,6 @@
 import type { Fabric } from '../fabric/fabric';
 import type { PartSource } from '../notation/pattern';
+import { closes } from '../notation/sentence/close';
 import type { Portion, StuffSentence } from '../notation/sentence/stuff';
 import type { FeaturePlacement } from '../place/resolve/placement';
 import { planStops, type StopPlan } from '../plan/stops';
@@ -83,7 +84,8 @@ function fillingOf(part: PlannedPart): Filling | null {
 export function planPart(part: PlannedPart, workIns: readonly WorkIn[] = []): StopPlan {
   const { source, fabric, profile, gauge } = part;
   const said = (kind: string) => source.steps.some((step) => step.kind === kind);
-  const sewnOn = !said('close') && (said('sew') || said('pin') || said('cut') || said('nosew'));
+  const staysOpen = source.steps.some((step) => step.kind === 'close' && step.how === 'open');
+  const sewnOn = !source.steps.some(closes) && (said('sew') || said('pin') || said('cut') || said('nosew'));
   return planStops({
     part: source.name,
     fabric,
@@ -92,7 +94,7 @@ export function planPart(part: PlannedPart, workIns: readonly WorkIn[] = []): St
     inside: insideOf(part),
     filling: fillingOf(part),
     workIns,
-    sewnOn,
+    stays: staysOpen ? 'open' : sewnOn ? 'sewn' : null,
     carries: source.carries ?? null,
   });
 }

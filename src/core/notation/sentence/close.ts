@@ -3,13 +3,17 @@ import type { JoinSentence } from './join';
 import type { NamedPart } from './names';
 import type { Phrases } from './phrases';
 import type { MomentSaid, Said } from './said';
-import { S } from './tokens';
+import { is, S } from './tokens';
+
+/** Whether a sentence closes a part; one that says it stays open does not. */
+export const closes = <Other extends { kind: string }>(sentence: Other | CloseSentence): boolean =>
+  sentence.kind === 'close' && (sentence as CloseSentence).how !== 'open';
 
 /** `Close the hole`, `Weave the tail through the last 6 stitches and pull tight`, `Sew the opening shut` */
 export interface CloseSentence extends Said, MomentSaid {
   kind: 'close';
-  /** drawn together by its tail, or its edges sewn to each other */
-  how: 'gathered' | 'sewn';
+  /** drawn together by its tail, its edges sewn to each other, or left as it is: `do not close` */
+  how: 'gathered' | 'sewn' | 'open';
   /** stitches that are left in the opening, where they are told */
   stitches: number | null;
   /** the part that is named; null for the one it stands with */
@@ -18,16 +22,17 @@ export interface CloseSentence extends Said, MomentSaid {
   asJoin?: JoinSentence;
 }
 
-export const closeVerbs = [S.Close] as const;
+export const closeVerbs = [S.StaysOpen, S.Close] as const;
 
 /** Reads a sentence about closing. */
 export function readClose(said: Said, { step, bare }: Phrases, tokens: readonly IToken[]): CloseSentence {
+  const open = tokens.some((token) => is(token, S.StaysOpen));
   const sewn = tokens.some(({ image }) => /^sew\b|flat|whip/i.test(image));
   const { after } = step;
   return {
     ...said,
     kind: 'close',
-    how: sewn ? 'sewn' : 'gathered',
+    how: open ? 'open' : sewn ? 'sewn' : 'gathered',
     stitches: bare,
     part: null,
     ...(after === undefined ? {} : { after }),
@@ -38,7 +43,9 @@ export function readClose(said: Said, { step, bare }: Phrases, tokens: readonly 
 export function writeClose({ how, stitches, part, after }: CloseSentence): string {
   const of = part ? ` of the ${part.name.toLowerCase()}` : '';
   const begin = after === undefined ? '' : `After round ${after}, `;
-  const verb = how === 'sewn' ? 'sew the opening shut' : 'close the hole';
+  const verb = { sewn: 'sew the opening shut', open: 'do not close the hole', gathered: 'close the hole' }[
+    how
+  ];
   const left = stitches === null ? '' : ` over the last ${stitches} stitches`;
   const words = `${begin}${verb}${of}${left}.`;
   return words.charAt(0).toUpperCase() + words.slice(1);
@@ -49,5 +56,7 @@ export const closeExamples: readonly (readonly [string, Partial<CloseSentence>])
   ['Close the hole.', { how: 'gathered', stitches: null }],
   ['Weave the tail through the last 6 stitches and pull tight.', { how: 'gathered', stitches: 6 }],
   ['Sew the opening shut.', { how: 'sewn' }],
+  ['Do not close the hole.', { how: 'open' }],
+  ['Leave the bottom open.', { how: 'open' }],
   ['After round 18, close the hole.', { how: 'gathered', after: 18 }],
 ];

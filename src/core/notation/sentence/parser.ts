@@ -31,6 +31,7 @@ const phrases: readonly (readonly [TokenType, Waiting])[] = [
 
 const verbs = [
   S.NotStuff,
+  S.StaysOpen,
   S.Stuff,
   S.Close,
   S.NoSew,

@@ -4,6 +4,7 @@ import { featureOf, is, S } from './tokens';
 const names = [
   S.Stuff,
   S.NotStuff,
+  S.StaysOpen,
   S.Close,
   S.NoSew,
   S.Sew,

@@ -33,6 +33,10 @@ export const S = {
   Lightly: kw('Lightly', 'lightly|light|loosely|softly'),
   Firmly: kw('Firmly', 'firmly|firm|hard|tightly|well'),
   Medium: kw('Medium', 'medium|moderately'),
+  StaysOpen: kw(
+    'StaysOpen',
+    "(?:do\\s+not|don['’]?t|never)\\s+(?:close|gather|cinch|sew\\s+(?:the\\s+)?(?:hole|opening))(?![^.;]*\\b(?:yet|until|before|completely|all\\s+the\\s+way)\\b)(?:\\s+(?:up|off|shut|closed|(?:the|this)\\s+(?:hole|opening|piece|gap|end|bottom|top)|it))*|leave\\s+(?:(?:the|this|its)\\s+)?(?:[a-z]+\\s+)?(?:open|unclosed)(?!\\s*[A-Za-z])",
+  ),
   Close: kw(
     'Close',
     'close\\s+up|close\\s+(?:up\\s+)?(?:the\\s+)?(?:hole|opening|piece|gap|ring|end|off|it|remaining\\s+\\w+)?|close(?!\\s*[A-Za-z0-9-])|gather|cinch|weave\\s+(?:the\\s+)?(?:tail|yarn)?\\s*(?:through|in)|pull\\s+(?:tight|closed|shut)|sew\\s+(?:the\\s+)?(?:hole|opening)\\s+(?:closed|shut)',

@@ -1,5 +1,6 @@
 import type { Fabric } from '../../fabric/fabric';
 import type { PartSource } from '../../notation/pattern';
+import { closes } from '../../notation/sentence/close';
 import type { Profile } from '../profile';
 import { formNodes } from './nodes';
 import type { Firmness } from '../stuffed';
@@ -37,7 +38,8 @@ export function finishOf(
       !flat &&
       !folded &&
       fabric.rounds > 3 &&
-      ((last <= 8 && last < before) || (last <= 12 && said('close'))),
+      ((last <= 8 && last < before) || (last <= 12 && part.steps.some(closes))) &&
+      !part.steps.some((step) => step.kind === 'close' && step.how === 'open'),
     pressedAt: said('fold') && !flat ? front : null,
     sole: soleRounds(fabric, profile),
   };
