@@ -1,7 +1,7 @@
 import { NumberStep } from './NumberStep';
 
 /** Most toys that are planned at once. */
-const mostToys = 200;
+export const mostToys = 200;
 
 /** How many toys are made. */
 export function HowMany({ toys, onChange }: { toys: number; onChange: (toys: number) => void }) {

@@ -3,6 +3,7 @@ import { roundCount } from '../fabric/fabric';
 import type { FeaturePlacement } from '../place/resolve/placement';
 import type { StitchKind } from '../notation/terms';
 import { turn, wrapAngle } from '../shape/azimuth';
+import { chainLength } from '../shape/form/outgrowths';
 import { normalAt, placeOf, type PosedUnit } from './pose';
 import { alongAt } from './wall';
 
@@ -125,8 +126,6 @@ function facesOf(posed: PosedUnit, unit: number, { yaw, pulled, segments }: Look
 
 /** A chain that is worked back to its beginning stands up less than half as high as it is long. */
 const bentBack = 0.45;
-/** Length of a chain stitch, as a share of a stitch's width. */
-const chainLength = 0.62;
 
 /** How far a growth stands off the fabric, in mm. */
 function heightOfGrowth(kinds: readonly StitchKind[], widthMm: number): number {

@@ -9,6 +9,7 @@ import { useRules } from '../../data/rules';
 import { useRecord } from '../../data/useRecord';
 import { useToy } from '../../data/useToy';
 import { fileName, saveFile } from '../../ui/files';
+import { mostToys } from '../../ui/HowMany';
 import { Icon } from '../../ui/Icon';
 import { Fill } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
@@ -18,8 +19,6 @@ import { Press } from '../../ui/Press';
 import { Answer, Body, Quiet } from '../../ui/text';
 import { SaveLine } from '../toy/SaveLine';
 import { TrialCard, type Outcome } from './TrialCard';
-
-const mostToys = 200;
 
 /** What could not be read or written, and what to do. */
 function RecordTrouble({ record }: { record: ReturnType<typeof useRecord> }) {

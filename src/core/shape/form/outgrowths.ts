@@ -10,8 +10,9 @@ export interface OutgrowthFrame {
   columns: [number[], number[], number[], number[]];
 }
 
-/** Length of a chain stitch as a share of the stitch width, and how far each one bends down under its own weight, in radians. */
-const chainLength = 0.62;
+/** Length of a chain stitch as a share of the stitch width. */
+export const chainLength = 0.62;
+/** How far each one bends down under its own weight, in radians. */
 const droop = 0.12;
 
 /**
