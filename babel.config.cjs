@@ -1,5 +1,5 @@
 module.exports = (api) => {
-  api.cache(true);
+  const isTest = api.env('test');
   return {
     presets: ['babel-preset-expo'],
     // A few functions are taken from large collections by their index; name their files, so that only these are shipped.
@@ -15,6 +15,8 @@ module.exports = (api) => {
           },
         },
       ],
+      // Jest runs what is loaded later as it runs the rest, by require.
+      ...(isTest ? ['@babel/plugin-transform-dynamic-import'] : []),
     ],
   };
 };

@@ -67,7 +67,7 @@ function filesBelow(folder) {
 export function build() {
   const sources = ['app', 'src', 'demo', 'docs', 'public']
     .flatMap((folder) => filesBelow(join(root, folder)))
-    .filter((file) => !/\.test\.tsx?$|\.png$/.test(file));
+    .filter((file) => !/\.test\.tsx?$|\.png$|demo\.json$/.test(file));
   const configs = [
     'app.json',
     'babel.config.cjs',
@@ -81,6 +81,7 @@ export function build() {
   const page = join(root, 'dist', 'index.html');
   if (existsSync(page) && statSync(page).size > 0 && stamp('built') === wanted) return;
   process.stdout.write('Building the app, a few minutes the first time …\n');
+  run(process.execPath, ['--import', 'tsx', 'scripts/demoShelf.ts']);
   run('npx', ['expo', 'export', '-p', 'web', '--output-dir', 'dist'], {
     env: { ...process.env, CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1' },
     stdio: ['ignore', 'ignore', 'inherit'],

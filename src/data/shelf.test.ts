@@ -2,7 +2,9 @@
 import 'fake-indexeddb/auto';
 import { limits } from '../core/notation/limits';
 import { readDocument, type ToyDocument } from '../core/keep/document';
-import { ConflictError, DamagedError, GoneError, RecordError, shelf, TooLongError } from './shelf';
+import { readyToy } from './keptToy';
+import { shelf } from './shelf';
+import { ConflictError, DamagedError, GoneError, RecordError, TooLongError } from './storedToy';
 import { storage } from './storage';
 
 const text = 'Toy: Bee\nHead\nR1: 6 sc in ring';
@@ -150,7 +152,7 @@ test('storage that says no is told, not swallowed', async () => {
 });
 
 test('a new shelf gets all its first toys or none, once, in their order', async () => {
-  const first = ['otter', 'owl', 'frog'].map((name) => `Toy: ${name}\nHead\nR1: 6 sc in ring`);
+  const first = ['otter', 'owl', 'frog'].map((name) => readyToy(`Toy: ${name}\nHead\nR1: 6 sc in ring`));
   let writes = 0;
   IDBObjectStore.prototype.put = function some(this: IDBObjectStore, ...input: Parameters<typeof putBefore>) {
     writes += 1;

@@ -1,26 +1,14 @@
-import { limits } from '../core/notation/limits';
-import { carryPartIds, type KnownPart } from '../core/keep/partIds';
-import { analyseToy } from '../core/toy/analyse';
-import {
-  documentVersion,
-  longestKept,
-  readDocument,
-  writeDocument,
-  type ToyDocument,
-} from '../core/keep/document';
-import { toyCard, type ToyCard } from '../core/keep/toyCard';
-import { mostEntries, readRecord, type TrialEntry } from '../core/safety/record';
+import type { KnownPart } from '../core/keep/partIds';
+import type { ToyDocument } from '../core/keep/document';
+import type { ToyCard } from '../core/keep/toyCard';
+import type { TrialEntry } from '../core/safety/record';
 import { forgetDrafts } from './drafts';
+import type { ReadyToy } from './keptToy';
+import { ConflictError, GoneError, type StoredToy } from './storedToy';
 import { storage, transact, type Changes } from './storage';
 
-/** A toy as kept, with the number of its saves: two tabs tell by it that one is behind. */
-export interface StoredToy {
-  id: string;
-  revision: number;
-  document: ToyDocument;
-  /** the opening of the toy that saved it last; null where none did */
-  savedBy: string | null;
-}
+/** What reads toys is large and is waited for where it is needed: the shelf itself shows what is kept. */
+const keptToys = () => import('./keptToy');
 
 /** The texts of a toy before and after the one it has, so that yesterday's slip can still be undone. */
 export interface TextHistory {
@@ -48,43 +36,6 @@ export interface RemovedToy {
   entries: Changes;
 }
 
-/** Another tab has saved this toy since it was read here. */
-export class ConflictError extends Error {
-  constructor(readonly stored: StoredToy) {
-    super('This toy was changed in another tab.');
-  }
-}
-
-/** The toy was taken off the shelf, in another tab. */
-export class GoneError extends Error {
-  constructor() {
-    super('This toy was deleted in another tab.');
-  }
-}
-
-/** What is kept under a toy's key can't be read. */
-export class DamagedError extends Error {
-  constructor(
-    message: string,
-    readonly kept: string,
-  ) {
-    super(message);
-  }
-}
-
-/** What was tried can't be read, or there is no room for more. */
-export class RecordError extends Error {}
-
-/** The record holds as much as it may. */
-export class FullRecordError extends RecordError {
-  constructor() {
-    super(`This record is full: ${mostEntries} entries. Export the toy, then begin a copy of it.`);
-  }
-}
-
-/** The text could be kept, and not be read again. */
-export class TooLongError extends Error {}
-
 const toyPrefix = 'hoppla/toy/';
 const seededKey = 'hoppla/seeded';
 const toyKey = (id: string) => toyPrefix + id;
@@ -108,67 +59,7 @@ function parsed(text: string): unknown {
   }
 }
 
-/** The toy kept under a key, or in a maker's words why it can't be read. */
-function parseStored(id: string, kept: string): StoredToy | string {
-  const stored = parsed(kept);
-  if (!isRecord(stored) || typeof stored.revision !== 'number') return 'What is kept of this toy is damaged.';
-  const read = readDocument(JSON.stringify(stored.document ?? null));
-  if (!read.ok) return read.message;
-  return {
-    id,
-    revision: stored.revision,
-    // A toy kept by the first Hoppla is known by its key.
-    document: { ...read.document, id },
-    savedBy: typeof stored.savedBy === 'string' ? stored.savedBy : null,
-  };
-}
-
-/** The toy kept under a key; throws where it can't be read. */
-function storedToy(id: string, kept: string): StoredToy {
-  const stored = parseStored(id, kept);
-  if (typeof stored === 'string') throw new DamagedError(stored, kept);
-  return stored;
-}
-
-/** Refuses what could not be read again, before it is written. */
-function refuseTooLong(document: ToyDocument): void {
-  const over = document.text.length - limits.textSigns;
-  if (over > 0)
-    throw new TooLongError(
-      `This text is ${over} signs too long for one toy (up to ${limits.textSigns / 1000} thousand). Give the end of it to a toy of its own.`,
-    );
-  if (writeDocument(document).length > longestKept)
-    throw new TooLongError(
-      'This text has too many odd signs to be kept. Take them out, or give a part of it to a toy of its own.',
-    );
-}
-
-/** The entries of a record as kept. */
-function recordIn(kept: string | null): TrialEntry[] {
-  if (kept === null) return [];
-  const record = readRecord(kept);
-  if (!record)
-    throw new RecordError(
-      'What was written down of this toy can’t be read. It stays as it is; nothing is added.',
-    );
-  return record;
-}
-
 const cardVersion = 3;
-
-/** What the shelf will show of a text. A text that can't be worked out still has a card, and can be opened. */
-function cardOf(text: string): ToyCard {
-  try {
-    return toyCard(analyseToy(text, { searches: false }));
-  } catch {
-    return {
-      name: text.trim().split('\n')[0]?.slice(0, 60) || 'Toy without a name',
-      next: 'Open it to see its text',
-      parts: 0,
-      picture: null,
-    };
-  }
-}
 
 /** The card kept of a toy, where it is of that very revision. */
 function parseCard(kept: string | null | undefined, revision: number): ToyCard | null {
@@ -185,12 +76,6 @@ const cardEntry = ({ id, revision }: StoredToy, card: ToyCard): Record<string, s
   [cardKey(id)]: JSON.stringify({ version: cardVersion, revision, card }),
 });
 
-/** The keys of a new toy, with its card. */
-const newEntries = (stored: StoredToy): Record<string, string> => ({
-  ...toyEntry(stored),
-  ...cardEntry(stored, cardOf(stored.document.text)),
-});
-
 function parseHistory(kept: string | undefined): TextHistory {
   const found = parsed(kept ?? '');
   // Histories kept by the first Hoppla lie one deeper.
@@ -204,49 +89,51 @@ function parseHistory(kept: string | undefined): TextHistory {
 
 const now = () => new Date().toISOString();
 
-/** The parts of a text as a new toy knows them. A text that can't be worked out has none until it is opened. */
-function firstParts(text: string): readonly KnownPart[] {
-  try {
-    return carryPartIds([], analyseToy(text, { searches: false }).pattern.parts);
-  } catch {
-    return [];
-  }
-}
-
-const newDocument = (text: string, made = now()): ToyDocument => ({
-  format: 'hoppla-toy',
-  version: documentVersion,
-  id: newId(),
-  text,
-  parts: firstParts(text),
-  made,
-  changed: made,
-});
-
-/** Puts a new toy on the shelf. One that is there already, under the id it brings, stays, and this is a copy of it. */
-async function put({ record = [], ...document }: ToyDocument): Promise<StoredToy> {
-  refuseTooLong(document);
-  const toyOf = (id: string): StoredToy => ({
-    id,
-    revision: 1,
-    document: { ...document, id },
-    savedBy: null,
-  });
-  return transact([toyKey(document.id)], (kept) => {
-    const stored = toyOf(kept.has(toyKey(document.id)) ? newId() : document.id);
-    const tried = record.length > 0 ? { [recordKey(stored.id)]: JSON.stringify(record) } : {};
-    return { changes: { ...newEntries(stored), ...tried }, result: stored };
-  });
-}
+/** A toy that is new here. */
+const newToy = ({ document }: Pick<ReadyToy, 'document'>, made = now()): StoredToy => {
+  const id = newId();
+  return { id, revision: 1, document: { ...document, id, made, changed: made }, savedBy: null };
+};
 
 /** The keys of several new toys, the first on top. */
-function entriesOf(texts: readonly string[]): Changes {
+function entriesOf(toys: readonly ReadyToy[]): Changes {
   const begun = Date.now();
-  const toys = texts.map((text, index): StoredToy => {
-    const document = newDocument(text, new Date(begun - index).toISOString());
-    return { id: document.id, revision: 1, document, savedBy: null };
+  const entries = toys.map((ready, index) => {
+    const stored = newToy(ready, new Date(begun - index).toISOString());
+    return { ...toyEntry(stored), ...cardEntry(stored, ready.card) };
   });
-  return Object.assign({}, ...toys.map(newEntries)) as Changes;
+  return Object.assign({}, ...entries) as Changes;
+}
+
+/** Puts a toy on the shelf. One that is there already, under the id it brings, stays, and this is a copy of it. */
+async function put({ record = [], ...document }: ToyDocument): Promise<StoredToy> {
+  const { cardOf, refuseTooLong } = await keptToys();
+  refuseTooLong(document);
+  const card = cardOf(document.text);
+  return transact([toyKey(document.id)], (kept) => {
+    const id = kept.has(toyKey(document.id)) ? newId() : document.id;
+    const stored: StoredToy = { id, revision: 1, document: { ...document, id }, savedBy: null };
+    const tried = record.length > 0 ? { [recordKey(id)]: JSON.stringify(record) } : {};
+    return { changes: { ...toyEntry(stored), ...cardEntry(stored, card), ...tried }, result: stored };
+  });
+}
+
+/** What the shelf shows of a toy whose kept card is of this very revision, without reading its document closer than that. */
+function shownAsKept(id: string, text: string, kept: string | null | undefined): ShelfToy | null {
+  const stored = parsed(text);
+  if (!isRecord(stored) || !isRecord(stored.document) || typeof stored.revision !== 'number') return null;
+  const { made, text: pattern } = stored.document;
+  const card = parseCard(kept, stored.revision);
+  const isWhole = typeof made === 'string' && typeof pattern === 'string';
+  return card && isWhole ? { id, kind: 'kept', made, card } : null;
+}
+
+/** What the shelf shows of a toy that has no card of its revision, or can't be read. */
+async function shownAnew(id: string, text: string): Promise<ShelfToy> {
+  const { parseStored } = await keptToys();
+  const stored = parseStored(id, text);
+  if (typeof stored === 'string') return { id, kind: 'damaged', why: stored, ...rememberedOf(text) };
+  return { id, kind: 'kept', made: stored.document.made, card: await shelf.renewCard(stored) };
 }
 
 /** What a broken toy still says of when it was made and what it is called. */
@@ -273,19 +160,14 @@ export const shelf = {
       const text = kept[toyKey(id)];
       // Taken off by another tab meanwhile.
       if (typeof text !== 'string') continue;
-      const stored = parseStored(id, text);
-      if (typeof stored === 'string') {
-        toys.push({ id, kind: 'damaged', why: stored, ...rememberedOf(text) });
-        continue;
-      }
-      const card = parseCard(kept[cardKey(id)], stored.revision) ?? (await shelf.renewCard(stored));
-      toys.push({ id, kind: 'kept', made: stored.document.made, card });
+      toys.push(shownAsKept(id, text, kept[cardKey(id)]) ?? (await shownAnew(id, text)));
     }
     return toys.sort((a, b) => (a.made < b.made ? 1 : a.made > b.made ? -1 : 0));
   },
 
   /** Makes the card of a toy anew and keeps it while the toy is there; that it can't be kept does no harm. */
   async renewCard(stored: StoredToy): Promise<ToyCard> {
+    const { cardOf } = await keptToys();
     const card = cardOf(stored.document.text);
     await transact([toyKey(stored.id)], (kept) => ({
       changes: kept.has(toyKey(stored.id)) ? cardEntry(stored, card) : {},
@@ -298,6 +180,7 @@ export const shelf = {
   async all(): Promise<StoredToy[]> {
     const keys = (await storage.getAllKeys()).filter((key) => key.startsWith(toyPrefix));
     const kept = await storage.getMany(keys);
+    const { parseStored } = await keptToys();
     return keys.flatMap((key) => {
       const stored = parseStored(key.slice(toyPrefix.length), kept[key] ?? '');
       return typeof stored === 'string' ? [] : [stored];
@@ -306,7 +189,9 @@ export const shelf = {
 
   async read(id: string): Promise<StoredToy | null> {
     const kept = await storage.getItem(toyKey(id));
-    return kept === null ? null : storedToy(id, kept);
+    if (kept === null) return null;
+    const { storedToy } = await keptToys();
+    return storedToy(id, kept);
   },
 
   async history(id: string): Promise<TextHistory> {
@@ -316,9 +201,26 @@ export const shelf = {
   /** What is kept of a toy as it is, readable or not; null where there is none. */
   kept: (id: string): Promise<string | null> => storage.getItem(toyKey(id)),
 
-  create: (text: string): Promise<StoredToy> => put(newDocument(text)),
+  async create(text: string): Promise<StoredToy> {
+    const { readyToy } = await keptToys();
+    const ready = readyToy(text);
+    const stored = newToy(ready);
+    await transact([], () => ({
+      changes: { ...toyEntry(stored), ...cardEntry(stored, ready.card) },
+      result: undefined,
+    }));
+    return stored;
+  },
 
   add: (document: ToyDocument): Promise<StoredToy> => put(document),
+
+  /** Puts the toy of a file on the shelf; throws a sentence for the maker where it can't be read. */
+  async addFile(text: string): Promise<StoredToy> {
+    const { readDocument } = await import('../core/keep/document');
+    const read = readDocument(text);
+    if (!read.ok) throw new Error(read.message);
+    return put(read.document);
+  },
 
   /** Saves a text over the revision it was made from; refuses where another tab was faster, or took the toy off. */
   async save(
@@ -332,6 +234,7 @@ export const shelf = {
       document: { ...base.document, text, parts, changed: now() },
       savedBy,
     };
+    const { refuseTooLong, storedToy } = await keptToys();
     refuseTooLong(next.document);
     return transact([toyKey(base.id)], (kept) => {
       const current = kept.get(toyKey(base.id));
@@ -377,6 +280,7 @@ export const shelf = {
       revision: base.revision + 1,
       document: { ...base.document, text, changed: now() },
     };
+    const { refuseTooLong, storedToy } = await keptToys();
     refuseTooLong(next.document);
     return transact([toyKey(base.id)], (kept) => {
       const current = kept.get(toyKey(base.id));
@@ -387,38 +291,38 @@ export const shelf = {
 
   /** A toy as a file, with the record of what was tried on it. */
   async exportText({ id, document }: StoredToy): Promise<string> {
-    const record = await shelf.record(id);
-    return writeDocument(record.length > 0 ? { ...document, record } : document);
+    const { exported } = await keptToys();
+    return exported(document, await shelf.record(id));
   },
 
   /** What was tried on a toy. A record that can't be read is no empty one: it stays as it is, and that is said. */
   async record(id: string): Promise<TrialEntry[]> {
+    const { recordIn } = await keptToys();
     return recordIn(await storage.getItem(recordKey(id)));
   },
 
   /** Writes one more trial down. */
-  addTrial: (id: string, entry: TrialEntry): Promise<TrialEntry[]> =>
-    transact([toyKey(id), recordKey(id)], (kept) => {
+  async addTrial(id: string, entry: TrialEntry): Promise<TrialEntry[]> {
+    const { withEntry } = await keptToys();
+    return transact([toyKey(id), recordKey(id)], (kept) => {
       if (!kept.has(toyKey(id))) throw new GoneError();
-      const record = [...recordIn(kept.get(recordKey(id)) ?? null), entry];
-      if (record.length > mostEntries) throw new FullRecordError();
+      const record = withEntry(kept.get(recordKey(id)) ?? null, entry);
       return { changes: { [recordKey(id)]: JSON.stringify(record) }, result: record };
-    }),
+    });
+  },
 
   async wasSeeded(): Promise<boolean> {
     return (await storage.getItem(seededKey)) !== null;
   },
 
   /** Puts several new toys on the shelf, the first on top: all of them or none. */
-  addAll: (texts: readonly string[]): Promise<void> =>
-    transact([], () => ({ changes: entriesOf(texts), result: undefined })),
+  addAll: (toys: readonly ReadyToy[]): Promise<void> =>
+    transact([], () => ({ changes: entriesOf(toys), result: undefined })),
 
   /** Begins a new shelf with toys, the first on top: all of them or, where another tab was faster or the page is closed, none. */
-  async seed(texts: readonly string[]): Promise<void> {
-    const entries = entriesOf(texts);
-    await transact([seededKey], (kept) => ({
-      changes: kept.has(seededKey) ? {} : { ...entries, [seededKey]: 'yes' },
+  seed: (toys: readonly ReadyToy[]): Promise<void> =>
+    transact([seededKey], (kept) => ({
+      changes: kept.has(seededKey) ? {} : { ...entriesOf(toys), [seededKey]: 'yes' },
       result: undefined,
-    }));
-  },
+    })),
 };

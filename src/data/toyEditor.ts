@@ -5,15 +5,8 @@ import { readPattern } from '../core/notation/readPattern';
 import { carryPartIds, type KnownPart } from '../core/keep/partIds';
 import { removeDraft, writeDraft, type Draft } from './drafts';
 import { announceChange } from './otherTabs';
-import {
-  ConflictError,
-  GoneError,
-  newId,
-  shelf,
-  TooLongError,
-  type StoredToy,
-  type TextHistory,
-} from './shelf';
+import { newId, shelf, type TextHistory } from './shelf';
+import { ConflictError, GoneError, TooLongError, type StoredToy } from './storedToy';
 
 export type SaveState =
   | { kind: 'saved' }

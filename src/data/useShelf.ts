@@ -1,8 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import type { ToyDocument } from '../core/keep/document';
-import { setToyHeader } from '../core/notation/editText';
 import { announceChange } from './otherTabs';
-import { GoneError, shelf, type RemovedToy, type StoredToy } from './shelf';
+import type { ReadyToy } from './keptToy';
+import { shelf, type RemovedToy } from './shelf';
+import { GoneError, type StoredToy } from './storedToy';
 
 export const shelfKey = ['shelf'] as const;
 export const toyQueryKey = (id: string) => ['toy', id] as const;
@@ -10,6 +10,12 @@ export const toyQueryKey = (id: string) => ['toy', id] as const;
 /** The toys on the shelf. Looked at again whenever this tab comes to the front: another may have changed them. */
 export function useShelf() {
   return useQuery({ queryKey: shelfKey, queryFn: () => shelf.list(), refetchOnWindowFocus: 'always' });
+}
+
+/** The text with another name in its `Toy:` line. What edits texts is waited for: the shelf shows itself without it. */
+async function named(text: string, name: string): Promise<string> {
+  const { setToyHeader } = await import('../core/notation/editText');
+  return setToyHeader(text, 'Toy', name);
 }
 
 /** A toy as it is kept now. */
@@ -31,12 +37,12 @@ export function useShelfActions() {
     mutationFn: (text: string) => shelf.create(text),
     onSuccess: () => refresh(),
   });
-  const add = useMutation({
-    mutationFn: (document: ToyDocument) => shelf.add(document),
+  const addFile = useMutation({
+    mutationFn: (text: string) => shelf.addFile(text),
     onSuccess: () => refresh(),
   });
   const addAll = useMutation({
-    mutationFn: (texts: readonly string[]) => shelf.addAll(texts),
+    mutationFn: (toys: readonly ReadyToy[]) => shelf.addAll(toys),
     onSuccess: () => refresh(),
   });
   const remove = useMutation({
@@ -50,14 +56,14 @@ export function useShelfActions() {
   const rename = useMutation({
     mutationFn: async ({ id, name }: { id: string; name: string }) => {
       const stored = await current(id);
-      return shelf.save(stored, setToyHeader(stored.document.text, 'Toy', name));
+      return shelf.save(stored, await named(stored.document.text, name));
     },
     onSuccess: (toy) => refresh(toy.id),
   });
   const duplicate = useMutation({
     mutationFn: async ({ id, name }: { id: string; name: string }) =>
-      shelf.create(setToyHeader((await current(id)).document.text, 'Toy', `${name}, copy`)),
+      shelf.create(await named((await current(id)).document.text, `${name}, copy`)),
     onSuccess: () => refresh(),
   });
-  return { create, add, addAll, remove, restore, rename, duplicate };
+  return { create, addFile, addAll, remove, restore, rename, duplicate };
 }

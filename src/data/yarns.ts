@@ -2,7 +2,8 @@ import { analyseToy } from '../core/toy/analyse';
 import { putYarn } from '../core/edit/yarnInText';
 import { readYarn, type Yarn } from '../core/supplies/yarn';
 import type { StuffingDensities } from '../core/supplies/stuffing';
-import { newId, shelf, type StoredToy } from './shelf';
+import { newId, shelf } from './shelf';
+import type { StoredToy } from './storedToy';
 import { storage } from './storage';
 
 const prefix = 'hoppla/yarn/';

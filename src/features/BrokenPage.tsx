@@ -1,7 +1,6 @@
 import { useRouter, type ErrorBoundaryProps } from 'expo-router';
 import { Broken } from '../ui/Guard';
 import { Press } from '../ui/Press';
-import { PlainText } from './toy/PlainText';
 
 /** What stands in the place of a page that broke. */
 export function BrokenPage({ error, retry }: ErrorBoundaryProps) {
@@ -12,20 +11,6 @@ export function BrokenPage({ error, retry }: ErrorBoundaryProps) {
       error={error}
       retry={() => void retry()}
       actions={<Press label="To the shelf" onPress={() => router.replace('/')} />}
-    />
-  );
-}
-
-/** The same for a page of an open toy: its text can still be read, changed and saved. */
-export function BrokenToyPage({ error, retry }: ErrorBoundaryProps) {
-  const router = useRouter();
-  return (
-    <Broken
-      what="This page"
-      error={error}
-      retry={() => void retry()}
-      actions={<Press label="To the shelf" onPress={() => router.replace('/')} />}
-      instead={<PlainText />}
     />
   );
 }

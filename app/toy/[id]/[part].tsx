@@ -5,4 +5,4 @@ export default function PartRoute() {
   const { part, view } = useLocalSearchParams<{ part: string; view?: string }>();
   return <PartScreen key={part} id={part} first={view} />;
 }
-export { BrokenToyPage as ErrorBoundary } from '../../../src/features/BrokenPage';
+export { BrokenToyPage as ErrorBoundary } from '../../../src/features/toy/BrokenToyPage';

@@ -1,2 +1,2 @@
 export { ToyScreen as default } from '../../../src/features/toy/ToyScreen';
-export { BrokenToyPage as ErrorBoundary } from '../../../src/features/BrokenPage';
+export { BrokenToyPage as ErrorBoundary } from '../../../src/features/toy/BrokenToyPage';

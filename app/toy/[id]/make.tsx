@@ -1,2 +1,2 @@
 export { MakeScreen as default } from '../../../src/features/make/MakeScreen';
-export { BrokenToyPage as ErrorBoundary } from '../../../src/features/BrokenPage';
+export { BrokenToyPage as ErrorBoundary } from '../../../src/features/toy/BrokenToyPage';

@@ -1,2 +1,2 @@
 export { RecordScreen as default } from '../../../src/features/safety/RecordScreen';
-export { BrokenToyPage as ErrorBoundary } from '../../../src/features/BrokenPage';
+export { BrokenToyPage as ErrorBoundary } from '../../../src/features/toy/BrokenToyPage';

@@ -1,2 +1,2 @@
 export { SafetyScreen as default } from '../../../src/features/safety/SafetyScreen';
-export { BrokenToyPage as ErrorBoundary } from '../../../src/features/BrokenPage';
+export { BrokenToyPage as ErrorBoundary } from '../../../src/features/toy/BrokenToyPage';

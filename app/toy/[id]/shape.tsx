@@ -1,2 +1,2 @@
 export { PartShapeScreen as default } from '../../../src/features/shape/PartShapeScreen';
-export { BrokenToyPage as ErrorBoundary } from '../../../src/features/BrokenPage';
+export { BrokenToyPage as ErrorBoundary } from '../../../src/features/toy/BrokenToyPage';

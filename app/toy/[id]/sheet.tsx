@@ -1,2 +1,2 @@
 export { SheetScreen as default } from '../../../src/features/sheet/SheetScreen';
-export { BrokenToyPage as ErrorBoundary } from '../../../src/features/BrokenPage';
+export { BrokenToyPage as ErrorBoundary } from '../../../src/features/toy/BrokenToyPage';

@@ -1,2 +1,2 @@
 export { TogetherScreen as default } from '../../../src/features/together/TogetherScreen';
-export { BrokenToyPage as ErrorBoundary } from '../../../src/features/BrokenPage';
+export { BrokenToyPage as ErrorBoundary } from '../../../src/features/toy/BrokenToyPage';

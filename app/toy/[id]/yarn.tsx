@@ -1,2 +1,2 @@
 export { ToyYarnScreen as default } from '../../../src/features/yarns/ToyYarnScreen';
-export { BrokenToyPage as ErrorBoundary } from '../../../src/features/BrokenPage';
+export { BrokenToyPage as ErrorBoundary } from '../../../src/features/toy/BrokenToyPage';

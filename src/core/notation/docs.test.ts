@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { analyseToy } from '../toy/analyse';
 import { splitSentences } from './sentence/split';
-import { sentenceLexer } from './sentence/tokens';
+import { tokensOf } from './sentence/tokens';
 import { problemCodes } from './problemCodes';
 import { readSentences } from './sentence/readSentences';
 
@@ -30,7 +30,7 @@ test('there are examples to go by', () => {
 // `or:` on the page joins two ways of saying one thing.
 test.each(sentences)('is read whole, as the page says: %s', (line) => {
   const steps = readSentences(line, 1);
-  expect(steps).toHaveLength(splitSentences(sentenceLexer.tokenize(line).tokens).length);
+  expect(steps).toHaveLength(splitSentences(tokensOf(line)).length);
   for (const step of steps)
     expect([step.text, step.kind === 'feature' && step.unused]).not.toEqual([step.text, expect.any(Array)]);
 });
@@ -51,9 +51,7 @@ test.each(manners)('comes to what the page says: %s', (said, counts) => {
 });
 
 const split = (text: string) =>
-  splitSentences(sentenceLexer.tokenize(text).tokens).map((tokens) =>
-    tokens.map(({ image }) => image).join(' '),
-  );
+  splitSentences(tokensOf(text)).map((tokens) => tokens.map(({ image }) => image).join(' '));
 
 test.each([
   ['Stuff firmly. Close the hole.', 2],

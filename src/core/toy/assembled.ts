@@ -4,6 +4,7 @@ import { poseToy, type PosedUnit } from '../join/pose';
 import { wallOf, type Wall } from '../join/wall';
 import { pressedEye, featureColour } from '../place/rule/library';
 import type { FeatureKind } from '../notation/sentence/said';
+import { gathered, outline, type PageFace } from '../shape/gathered';
 import { pictureSize, shinyDot, type Picture, type PictureShape } from '../shape/picture';
 import { yarnColour } from '../supplies/yarnColour';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
@@ -42,6 +43,11 @@ export interface Patch {
   colour: string;
 }
 
+/** A face of a unit as it stands on the page. */
+interface UnitFace extends PageFace {
+  unit: number;
+}
+
 /** A hex colour, darker or lighter. */
 function shaded(hex: string, light: number): string {
   // Eight steps: neighbours of one shade make one patch.
@@ -64,20 +70,23 @@ interface Scale {
   perMm: number;
 }
 
-/** The faces as patches of one colour each, from the furthest to the nearest. */
-function patchesOf(toy: ToyAnalysis, posed: readonly PosedUnit[], drawn: DrawnToy, { x, y }: Scale): Patch[] {
+/** The faces on the page, from the furthest to the nearest. */
+function pageFaces(toy: ToyAnalysis, posed: readonly PosedUnit[], drawn: DrawnToy, scale: Scale): UnitFace[] {
   const colours = posed.map((unit) => yarnsOf(toy, unit));
-  const patches: Patch[] = [];
-  for (const { unit, corners, light, colour } of drawn.faces) {
+  return drawn.faces.map(({ unit, corners, light, colour }) => {
     const yarn = colours[unit]?.[colour] ?? colours[unit]?.[0] ?? yarnColour('', toy.pattern.header);
-    const tint = shaded(yarn, light);
-    const points: string[] = [];
-    for (let i = 0; i < corners.length; i += 2)
-      points.push(`${x(corners[i] ?? 0)} ${y(corners[i + 1] ?? 0)}`);
-    const d = `M${points.join('L')}Z`;
+    const onPage = Array.from(corners, (mm, index) => (index % 2 === 0 ? scale.x(mm) : scale.y(mm)));
+    return { unit, corners: onPage, colour: shaded(yarn, light) };
+  });
+}
+
+/** Patches of one colour each: neighbours in one shade that come one after the other make one. */
+function patchesOf(faces: readonly UnitFace[]): Patch[] {
+  const patches: Patch[] = [];
+  for (const { unit, corners, colour } of faces) {
     const last = patches.at(-1);
-    if (last && last.unit === unit && last.colour === tint) last.d += d;
-    else patches.push({ unit, d, colour: tint });
+    if (last && last.unit === unit && last.colour === colour) last.d += outline(corners);
+    else patches.push({ unit, d: outline(corners), colour });
   }
   return patches;
 }
@@ -135,7 +144,11 @@ export function drawAssembled(toy: ToyAnalysis, looking: Looking): ToyDrawing {
   const drawn = drawToy(posed, looking);
   const tenths = (mm: number) => Math.round(mm * 10) / 10;
   const scale: Scale = { x: tenths, y: tenths, perMm: 1 };
-  return { patches: patchesOf(toy, posed, drawn, scale), on: shapesOn(drawn, scale), box: boxOf(drawn) };
+  return {
+    patches: patchesOf(pageFaces(toy, posed, drawn, scale)),
+    on: shapesOn(drawn, scale),
+    box: boxOf(drawn),
+  };
 }
 
 /** Pieces around a round in a small picture: kept with each toy, so few. */
@@ -154,14 +167,11 @@ export function toyPicture(toy: ToyAnalysis): Picture | null {
     y: (mm) => Math.round((mm - top - height / 2 + extent / 2) * perMm),
     perMm,
   };
-  const patches = patchesOf(toy, posed, drawn, scale);
+  const patches = gathered(pageFaces(toy, posed, drawn, scale));
   return {
     ground: [],
     fabric: [],
     stroke: 1,
-    on: [
-      ...patches.map(({ d, colour }): PictureShape => ({ kind: 'patch', d, colour })),
-      ...shapesOn(drawn, scale),
-    ],
+    on: [...patches, ...shapesOn(drawn, scale)],
   };
 }

@@ -2,9 +2,8 @@ import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from '@tamagui/core';
 import { limits } from '../../core/notation/limits';
-import { readDocument } from '../../core/keep/document';
 import { bringing } from '../../data/bring';
-import { demoNames, demoText, wantsDemo } from '../../data/demoToys';
+import { demoToys, wantsDemo } from '../../data/demoToys';
 import { onChangeElsewhere } from '../../data/otherTabs';
 import { shelf, type RemovedToy } from '../../data/shelf';
 import { useShelf, useShelfActions } from '../../data/useShelf';
@@ -19,7 +18,7 @@ import { ToyList } from './ToyList';
 export function ShelfScreen() {
   const router = useRouter();
   const { data: toys, error, refetch, isPending } = useShelf();
-  const { create, add, addAll, restore } = useShelfActions();
+  const { create, addFile, addAll, restore } = useShelfActions();
   const [said, setSaid] = useState<string | null>(null);
   const [removed, setRemoved] = useState<{ toy: RemovedToy; name: string } | null>(null);
   const seeding = useSeeding(toys?.length === 0, refetch);
@@ -43,9 +42,7 @@ export function ShelfScreen() {
       const file = await openFile();
       if (!file) return;
       if (file.name.endsWith('.json') || file.text.trimStart().startsWith('{')) {
-        const read = readDocument(file.text);
-        if (!read.ok) throw new Error(read.message);
-        open((await add.mutateAsync(read.document)).id);
+        open((await addFile.mutateAsync(file.text)).id);
         return;
       }
       if (file.text.length > limits.textSigns)
@@ -55,7 +52,7 @@ export function ShelfScreen() {
       bring(file.text);
     });
   const blank = () => attempt(async () => open((await create.mutateAsync('Toy: New toy\n\nHead\n')).id));
-  const demo = () => attempt(async () => addAll.mutateAsync(await Promise.all(demoNames.map(demoText))));
+  const demo = () => attempt(async () => addAll.mutateAsync(await demoToys()));
   // What was taken off stays in hand until it is back: the browser may refuse it the first time.
   const putBack = () =>
     attempt(async () => {
@@ -146,8 +143,9 @@ function useSeeding(
     if (!empty) return;
     void (async () => {
       try {
-        if ((await shelf.wasSeeded()) || !(await wantsDemo())) return;
-        await shelf.seed(await Promise.all(demoNames.map(demoText)));
+        const [wasSeeded, isWanted] = await Promise.all([shelf.wasSeeded(), wantsDemo()]);
+        if (wasSeeded || !isWanted) return;
+        await shelf.seed(await demoToys());
         setFailed(false);
         await readAgain();
       } catch {

@@ -1,7 +1,8 @@
 import { useState, type ReactNode } from 'react';
 import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
-import { GoneError, shelf, type RemovedToy, type ShelfToy } from '../../data/shelf';
+import { shelf, type RemovedToy, type ShelfToy } from '../../data/shelf';
+import { GoneError } from '../../data/storedToy';
 import { useShelfActions } from '../../data/useShelf';
 import { Field } from '../../ui/Field';
 import { fileName, saveFile } from '../../ui/files';

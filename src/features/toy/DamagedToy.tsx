@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from '@tamagui/core';
 import { salvagedText } from '../../core/keep/salvage';
 import { bringing } from '../../data/bring';
-import { DamagedError } from '../../data/shelf';
+import { DamagedError } from '../../data/storedToy';
 import { saveFile } from '../../ui/files';
 import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';

@@ -215,10 +215,7 @@ export const sentenceTypes: TokenType[] = [
   Word,
   S.Other,
 ];
-export const sentenceLexer = new Lexer(sentenceTypes, {
-  positionTracking: 'onlyOffset',
-  ensureOptimizations: true,
-});
+let sentenceLexer: Lexer | null = null;
 
 export const featureOf: [TokenType, FeatureKind][] = [
   [S.Brows, 'brows'],
@@ -275,6 +272,11 @@ export function tokensOf(text: string): IToken[] {
     twoOrdinals,
     (_, one: string, between: string, other: string) => figure(one) + between + figure(other),
   );
+  sentenceLexer ??= new Lexer(sentenceTypes, {
+    positionTracking: 'onlyOffset',
+    ensureOptimizations: true,
+    skipValidations: true,
+  });
   const { tokens } = sentenceLexer.tokenize(figures);
   if (figures === text) return tokens;
   return tokens.map((token) => {

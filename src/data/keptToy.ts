@@ -1,0 +1,122 @@
+import { carryPartIds, type KnownPart } from '../core/keep/partIds';
+import {
+  documentVersion,
+  longestKept,
+  readDocument,
+  writeDocument,
+  type ToyDocument,
+} from '../core/keep/document';
+import { toyCard, type ToyCard } from '../core/keep/toyCard';
+import { limits } from '../core/notation/limits';
+import { mostEntries, readRecord, type TrialEntry } from '../core/safety/record';
+import { analyseToy } from '../core/toy/analyse';
+import { DamagedError, FullRecordError, RecordError, TooLongError, type StoredToy } from './storedToy';
+
+/** A toy that is on no shelf yet, with all that is worked out of its text once. */
+export interface ReadyToy {
+  document: Omit<ToyDocument, 'id' | 'made' | 'changed'>;
+  card: ToyCard;
+}
+
+const isRecord = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    return undefined;
+  }
+}
+
+/** The toy kept under a key, or in a maker's words why it can't be read. */
+export function parseStored(id: string, kept: string): StoredToy | string {
+  const stored = parsed(kept);
+  if (!isRecord(stored) || typeof stored.revision !== 'number') return 'What is kept of this toy is damaged.';
+  const read = readDocument(JSON.stringify(stored.document ?? null));
+  if (!read.ok) return read.message;
+  return {
+    id,
+    revision: stored.revision,
+    // A toy kept by the first Hoppla is known by its key.
+    document: { ...read.document, id },
+    savedBy: typeof stored.savedBy === 'string' ? stored.savedBy : null,
+  };
+}
+
+/** The toy kept under a key; throws where it can't be read. */
+export function storedToy(id: string, kept: string): StoredToy {
+  const stored = parseStored(id, kept);
+  if (typeof stored === 'string') throw new DamagedError(stored, kept);
+  return stored;
+}
+
+/** Refuses what could not be read again, before it is written. */
+export function refuseTooLong(document: ReadyToy['document']): void {
+  const over = document.text.length - limits.textSigns;
+  if (over > 0)
+    throw new TooLongError(
+      `This text is ${over} signs too long for one toy (up to ${limits.textSigns / 1000} thousand). Give the end of it to a toy of its own.`,
+    );
+  if (JSON.stringify(document, null, 2).length > longestKept)
+    throw new TooLongError(
+      'This text has too many odd signs to be kept. Take them out, or give a part of it to a toy of its own.',
+    );
+}
+
+/** The entries of a record as kept. */
+export function recordIn(kept: string | null): TrialEntry[] {
+  if (kept === null) return [];
+  const record = readRecord(kept);
+  if (!record)
+    throw new RecordError(
+      'What was written down of this toy can’t be read. It stays as it is; nothing is added.',
+    );
+  return record;
+}
+
+/** What the shelf will show of a text. A text that can't be worked out still has a card, and can be opened. */
+export function cardOf(text: string): ToyCard {
+  try {
+    return toyCard(analyseToy(text, { searches: false }));
+  } catch {
+    return {
+      name: text.trim().split('\n')[0]?.slice(0, 60) || 'Toy without a name',
+      next: 'Open it to see its text',
+      parts: 0,
+      picture: null,
+    };
+  }
+}
+
+/** The parts of a text as a new toy knows them. A text that can't be worked out has none until it is opened. */
+function firstParts(text: string): readonly KnownPart[] {
+  try {
+    return carryPartIds([], analyseToy(text, { searches: false }).pattern.parts);
+  } catch {
+    return [];
+  }
+}
+
+/** Works out of a text all that is kept of it when it is put on the shelf. Throws where the text could not be read again. */
+export function readyToy(text: string): ReadyToy {
+  const document: ReadyToy['document'] = {
+    format: 'hoppla-toy',
+    version: documentVersion,
+    text,
+    parts: firstParts(text),
+  };
+  refuseTooLong(document);
+  return { document, card: cardOf(text) };
+}
+
+/** A record with one entry more. */
+export function withEntry(kept: string | null, entry: TrialEntry): TrialEntry[] {
+  const record = [...recordIn(kept), entry];
+  if (record.length > mostEntries) throw new FullRecordError(mostEntries);
+  return record;
+}
+
+/** A toy as a file, with the record of what was tried on it. */
+export const exported = (document: ToyDocument, record: readonly TrialEntry[]): string =>
+  writeDocument(record.length > 0 ? { ...document, record } : document);
