@@ -1,6 +1,7 @@
 import { parseArgs } from 'node:util';
 import { safetyOf } from '../src/core/toy/safetyOf';
 import type { Firmness } from '../src/core/shape/stuffed';
+import { unfolded } from '../src/core/notation/unfold';
 import { setToyHeader } from '../src/core/notation/editText';
 import { printable, readText, Refusal } from './files';
 import { analyseToy, plainVerbs, verbs, type Options } from './verbs';
@@ -61,7 +62,11 @@ function answer(
   gauge: string | undefined,
   options: Options,
 ): { output: string; wrong: boolean } {
-  const toy = analyseToy(withGauge(readText(file), gauge));
+  // A page that lost its line ends is read as if each round had a line of its own; places are told in the file as it is.
+  const { text, from } = unfolded(readText(file));
+  const toy = analyseToy(withGauge(text, gauge));
+  const inFile = (key: string, value: unknown): unknown =>
+    key === 'line' && typeof value === 'number' ? (from[value - 1] ?? value) : value;
   const isStopped = verb === 'safety' && safetyOf(toy).findings.some(({ severity }) => severity === 'error');
   const wrong = isStopped || toy.problems.some((problem) => problem.severity === 'error');
   if (options.text) {
@@ -71,13 +76,13 @@ function answer(
   const found = verbs[verb]?.(toy, options);
   if (several)
     return {
-      output: JSON.stringify({
-        file,
-        ...(typeof found === 'string' ? { [verb]: found } : (found as object)),
-      }),
+      output: JSON.stringify(
+        { file, ...(typeof found === 'string' ? { [verb]: found } : (found as object)) },
+        inFile,
+      ),
       wrong,
     };
-  return { output: typeof found === 'string' ? found.trimEnd() : JSON.stringify(found, null, 2), wrong };
+  return { output: typeof found === 'string' ? found.trimEnd() : JSON.stringify(found, inFile, 2), wrong };
 }
 
 const say = (line: string) => process.stderr.write(`${printable(line).replace(/\s+/g, ' ')}\n`);

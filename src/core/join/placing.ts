@@ -1,7 +1,7 @@
 import pluralize from 'pluralize';
 import { roundCount } from '../fabric/fabric';
+import { lastEdgeOf } from '../fabric/lastEdge';
 import type { Problem } from '../notation/problem';
-import { closes } from '../notation/sentence/close';
 import { isJoin, type Joined } from '../notation/sentence/join';
 import type { NamedUnits } from '../notation/sentence/names';
 import type { Held } from './footprint';
@@ -27,18 +27,13 @@ export interface End {
   count: number;
 }
 
-/** As many stitches are drawn together at most. */
-const mostGathered = 8;
-
 /** How the work of a part ends: with an open edge, or drawn together. */
 export function endOf({ part, fabric }: JoinPart): End {
   const { rounds } = fabric;
   const count = roundCount(fabric, rounds);
-  const saysClosed = part.steps.some(closes);
-  const saysOpen = part.steps.some((step) => step.kind === 'close' && step.how === 'open');
-  const shrinks = rounds > 1 && count < roundCount(fabric, rounds - 1);
-  const isGathered = !saysOpen && (saysClosed || (count <= mostGathered && shrinks));
-  return { open: !isGathered && part.carries === undefined, count };
+  const open = lastEdgeOf(part, fabric) !== 'gathered' && part.carries === undefined;
+  // A stitch of a round that was worked through both layers holds two of the edge.
+  return { open, count: fabric.folded === rounds ? 2 * count : count };
 }
 
 /** What of a piece lies on the wall and is sewn: its open edge, or a round that goes around its closed end. */
@@ -74,8 +69,8 @@ export function heldOf({ sentence, piece }: Placing): Held {
   if (sentence.edge === 'flattened' || sentence.edge === 'pinched') return sentence.edge;
   if (sentence.edge === 'open') return 'round';
   const fold = piece.part.steps.find((step) => step.kind === 'fold');
-  if (!fold || fold.kind !== 'fold') return 'round';
-  return fold.how === 'pinched' ? 'pinched' : 'flattened';
+  if (fold?.kind === 'fold') return fold.how === 'pinched' ? 'pinched' : 'flattened';
+  return lastEdgeOf(piece.part, piece.fabric) === 'shut flat' ? 'flattened' : 'round';
 }
 
 /** How many units of a part a sentence places: a bare plural means all of them, `one on each side` two. */

@@ -56,6 +56,11 @@ function middle(
 /** +1 where going down the toy is going on from the start of the part. */
 const downward = ({ orientation }: JoinPart): 1 | -1 => (orientation.start === 'top' ? 1 : -1);
 
+/** A ring of so many stitches or fewer is drawn together: no head sits on it by its edge. */
+const widestRing = 9;
+
+const startsClosed = ({ fabric }: JoinPart): boolean => roundCount(fabric, 1) <= widestRing;
+
 /** So many rounds from the neck: a narrow place of the piece itself, else the end that the head sits on. */
 function byNeck(wall: JoinPart, rounds: number, way: 'above' | 'below' | 'from'): number | NoRow {
   const [line, ...others] = landmarkLines(wall.fabric, 'neck');
@@ -81,6 +86,9 @@ function besideOwn(
 ): number | NoRow {
   const sign = (way === 'below' ? 1 : -1) * downward(wall);
   if (of === 'neck') {
+    // Right under the rim of a head that sits on a closed crown: which round that is no one has said.
+    const isOnCrown = wall.orientation.start === 'top' && startsClosed(wall);
+    if (isOnCrown && landmarkLines(wall.fabric, 'neck').length === 0) return missing('an open neck');
     const away = byNeck(wall, 1, way);
     return isRow(away) ? Math.round(away + sign * (reach - 0.5)) : away;
   }

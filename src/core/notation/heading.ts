@@ -136,8 +136,13 @@ const begins = /^(?:\p{L}|\d+(?:st|nd|rd|th)\b|["'“‘(#])/u;
 const doings =
   /^(?:stuff|sew|close|insert|embroider|fasten|cut|weave|repeat|continue|attach|pin|gather|pull|leave|finish|join|place|glue|start|begin|working|worked|we|you|note)\b/i;
 
+/** `Foundation row: ch 11, …`: how a part begins, and no part. */
+export const foundationLabel =
+  /^\s*(?:foundation|base|starting|beginning|set[\s-]?up)\s+(?:ch(?:ain)?|rows?|rounds?|rnds?|loop)\b/i;
+
 const isName = (name: string, marked: boolean) =>
   begins.test(name) &&
+  !foundationLabel.test(name) &&
   (marked || !doings.test(name)) &&
   name.length <= 48 &&
   name.split(/\s+/).length <= (marked ? 8 : 4);

@@ -321,14 +321,19 @@ const countsAs = new RegExp(
   'gi',
 );
 
+const skipFirst =
+  /\b(?:skip|miss|sk)\s+(?:the\s+)?(?:first|1st|same)\s+(?:st|stitch|sc|hdc|dc|tr)\b\s*[,;]?/i;
+
 /** Signs and asides that say nothing more: `inc*6`, `6x inc`, `6 times (…)`, `5-dc bobble`, `(ch 1 does not count)`. */
 function tidied(line: string): string {
   const asLong =
     (words: string) =>
     (whole: string, ...groups: string[]) =>
       words.replace('$1', groups[0] ?? '').padEnd(whole.length);
-  return line
-    .replace(countsAs, (whole, stitch: string) => `1 ${stitch}`.padEnd(whole.length))
+  const counted = line.replace(countsAs, (whole, stitch: string) => `1 ${stitch}`.padEnd(whole.length));
+  // The chain stands in the stitch that is then said to be skipped.
+  const stands = counted === line ? line : counted.replace(skipFirst, (whole) => ' '.repeat(whole.length));
+  return stands
     .replace(/(?<=[a-z])\*(?=\d)/gi, ' ')
     .replace(/(?<![)\]\w])(\d{1,3})\s*[x×]\s*(?=(?:sc|inc|dec|hdc)\b)/gi, asLong('$1'))
     .replace(/(\d{1,3})\s*times\s*:?\s*(?=[([])/gi, (whole, n: string, at: number) => {

@@ -15,7 +15,7 @@ const n = String.raw`(\d{1,3}|${Object.keys(numberWords).join('|')})`;
 const st = String.raw`(?:stitch(?:es)?|sts?|sc)(?![a-z])`;
 const ch = String.raw`(?:chains?|chs?|loops?)(?![a-z])`;
 const sl = String.raw`(?:sl(?:ip)?[\s.-]*st(?:itch)?|ss)(?![a-z])`;
-const label = String.raw`(?<=^\s*(?:rounds?|rnds?|rows?|rds?|r)?\.?\s*\d{1,4}(?:\s*(?:[-–]|to|through)\s*(?:r|rnds?|rounds?|rows?)?\.?\s*\d{1,4})?\s*[:.)|–-]?\s*)`;
+const label = String.raw`(?<=^\s*(?:rounds?|rnds?|rows?|rds?|r)?\.?\s*\d{1,4}(?:\s*(?:[-–]|to|through)\s*(?:r|rnds?|rounds?|rows?)?\.?\s*\d{1,4}|(?:st|nd|rd|th)\s+(?:rounds?|rnds?|rows?))?\s*[:.)|–-]?\s*)`;
 const nth: Readonly<Record<string, number>> = {
   other: 2,
   second: 2,
@@ -54,6 +54,20 @@ function severalInOne(said: string): string {
   if (count === 2) return 'inc';
   return count === 3 ? 'inc3' : `${count} st`;
 }
+
+/** A change at one end of a row or at both, and plain stitches between. */
+function atEnds(stitch: string | undefined, change: string, ends: 'both' | 'first' | 'last'): string {
+  const plain = stitch ?? 'sc';
+  const [made, over] = /^(?:dec|sc2tog)/i.test(change) ? ['dec', 'last 2 sts'] : ['inc', 'last st'];
+  if (ends === 'first') return `${made}, ${plain} across`;
+  const last = `${plain} to ${over}, ${made}`;
+  return ends === 'both' ? `${made}, ${last}` : last;
+}
+
+/** What begins a row: its label, its turn, the chain that turns it, or plain stitches that the change is told after. */
+const rowBegins = String.raw`(?<=^\s*|[:.)|–-]\s*|\bturn\w*\s*[,;:.]?\s*|\bch(?:ain)?\s*1\s*[,;.]?\s*)(?:(sc|hdc|dc)\s+(?:across|(?:in\s+)?(?:each|every)\s+(?:st|stitch|sc)(?:\s+across)?|even|along|to\s+(?:the\s+)?end)\s*[,;]?\s*(?:and\s+|while\s+|but\s+)?)?`;
+const changed = String.raw`(inc(?:reas(?:e|ing))?|dec(?:reas(?:e|ing))?|sc2tog|(?:2|two)\s*sc(?=\s+(?:at|in)))\s*(?:(?:1|one|a|an)\s*)?(?:(?:st|stitch|sc)\s+)?`;
+const ofRow = String.raw`(?:\s+of\s+(?:the\s+|this\s+|each\s+)?(?:row|rnd|round))?`;
 
 const nthOf = (word: string) => ordinalWords.indexOf(word.toLowerCase()) + 1;
 const nthWord = `(${ordinalWords.join('|')})`;
@@ -100,9 +114,15 @@ export const phrasings: readonly Phrasing[] = [
   {
     example: ['2 in each st', 'inc in each st'],
     pattern: re(
-      String.raw`(?<=[:,.)\d-]\s+|^\s*)${n}\s+in(?:to)?\s+(?:each|every)(?:\s+(?:st|stitch))(?![a-z])`,
+      String.raw`(?<=[:,.)\d-]\s+|^\s*)${n}\s+in(?:to)?\s+(?:each|every)(?:\s+(?:one|st|stitch)|(?=\s*(?:[[(]\s*\d|\.?\s*$)))(?![a-z])`,
     ),
     by: (_, count) => `${severalInOne(count ?? '')} in each st`,
+  },
+  {
+    example: ['2 sc in each (12)', '2 sc in each st (12)'],
+    pattern:
+      /(?<=\b(?:sc|hdc|dc|inc|dec|increase|decrease|crochet)\s+in(?:to)?\s+(?:each|every))(?:\s+one)?(?=\s*(?:[[(]\s*\d|[.;]?\s*$|,?\s*around|,?\s*turn))/gi,
+    by: () => ' st',
   },
   {
     example: ['skip every other stitch', '(1 st, skip 1) around'],
@@ -123,13 +143,86 @@ export const phrasings: readonly Phrasing[] = [
     by: () => 'in ',
   },
   {
+    example: ['sc in 2nd ch from hook and across (10)', 'sc in 2nd ch from hook and in each ch across (10)'],
+    pattern:
+      /(?<=from\s+(?:the\s+)?hook\s*,?\s*(?:and|then)\s+)(?=(?:all\s+)?(?:across|along|to\s+(?:the\s+)?end)\b)/gi,
+    by: () => 'in each ch ',
+  },
+  {
     example: ['sc around, sl st to top of ch 2', 'sc around, sl st to first st'],
     pattern: re(
       String.raw`${sl}\s+(?:to|in|into)\s+(?:the\s+)?top(?:\s+(?:ch|chain|loop))?(?:\s+of\s+(?:the\s+)?(?:beginning\s+|starting\s+|turning\s+|first\s+|beg\s+)?${ch}(?:[\s-]*\d)?)?`,
     ),
     by: () => 'sl st to first st',
   },
+  // The ends of a row
+  {
+    example: ['ch 1, turn, dec at each end', 'ch 1, turn, dec, sc to last 2 sts, dec'],
+    pattern: re(
+      String.raw`${rowBegins}${changed}(?:(?:at|on|in)\s+)?(?:(?:the\s+)?(?:each|both|either)\s+(?:ends?|sides?|edges?)|(?:the\s+)?(?:beginning|start)\s+and\s+(?:(?:at\s+)?the\s+)?end)${ofRow}(?![a-z])`,
+    ),
+    by: (_, stitch, change) => atEnds(stitch, change ?? 'inc', 'both'),
+  },
+  {
+    example: ['ch 1, turn, inc in first and last st', 'ch 1, turn, inc, sc to last st, inc'],
+    pattern: re(
+      String.raw`${rowBegins}${changed}(?:in|at|over)?\s*(?:the\s+)?first\s+(?:(?:2\s+)?sts?\s+)?and\s+(?:the\s+)?last(?:\s+2)?\s+(?:sts?|stitch(?:es)?)(?![a-z])`,
+    ),
+    by: (_, stitch, change) => atEnds(stitch, change ?? 'inc', 'both'),
+  },
+  {
+    example: ['turn, dec at the beginning of the row', 'turn, dec, sc across'],
+    pattern: re(
+      String.raw`${rowBegins}${changed}at\s+(?:the\s+)?(?:beginning|start)${ofRow}(?=\s*(?:[[(.]|$))`,
+    ),
+    by: (_, stitch, change) => atEnds(stitch, change ?? 'inc', 'first'),
+  },
+  {
+    example: ['turn, increase one st at the end of the row', 'turn, sc to last st, inc'],
+    pattern: re(String.raw`${rowBegins}${changed}at\s+(?:the\s+)?end${ofRow}(?=\s*(?:[[(.]|$))`),
+    by: (_, stitch, change) => atEnds(stitch, change ?? 'inc', 'last'),
+  },
   // Chains and ovals
+  {
+    example: ['Foundation: ch 30, join', 'ch 30, join'],
+    pattern: re(
+      String.raw`^(\s*)(?:foundation|base|starting|beginning|set[\s-]?up|start|begin)(?:\s+(?:ch(?:ain)?|loop|ring|rows?|rounds?|rnds?))?\s*(?::|[–—]|-(?=\s))\s*(?=(?:ch|chain|make)\b)`,
+    ),
+    by: (_, space) => space ?? '',
+  },
+  {
+    example: ['ch 30, join with sl st to form a ring', 'ch 30, join with sl st'],
+    pattern: re(
+      String.raw`(?<=(?:\bjoin\w*|${sl})[^,.;:]{0,40}?)\s*,?\s*\b(?:(?:to|and|so\s+as\s+to)\s+)?(?:form|make|create|making|forming)\s+(?:a\s+|the\s+)?(?:ring|circle|loop|tube|round)(?![a-z])`,
+    ),
+    by: () => '',
+  },
+  {
+    example: ['Start with 6 sc in a magic ring', '6 sc in a magic ring'],
+    pattern: re(
+      String.raw`(?<=^\s*|[:.)]\s*)(?:start|begin)(?:ing)?\s+(?:off\s+)?(?:with|by\s+(?:making|working|crocheting))\s+(?=(?:a\s+)?(?:${n}|magic|adjustable|mr\b|mc\b|ring\b|ch\b|chain\b))`,
+    ),
+    by: () => '',
+  },
+  {
+    example: ['dc in 3rd ch from hook (skipped ch count as first dc)', 'dc in 2nd ch from hook'],
+    pattern: re(
+      String.raw`(?<=\bin\s+(?:the\s+)?)(3rd|third|4th|fourth|5th|fifth)\s+${ch}\s+from\s+(?:the\s+)?hook\s*[([]\s*(?:the\s+)?(?:(?:skipped|missed|first|unworked|beginning|${n})\s+)*(?:${ch}|${st})\s+counts?\s+as\s+(?:(?:a|the|1|one|first|1st)\s+)*(?:sc|hdc|dc|tr|st|stitch)\s*[)\]]`,
+    ),
+    // One of the chains that are left out stands for a stitch: there are as many as if one chain fewer were left out.
+    by: (_, which) =>
+      `${Math.max(2, (Number.parseInt(which ?? '', 10) || nthOf(which ?? '')) - 1)}`.replace(
+        /^(\d)$/,
+        (digit) => `${digit}${digit === '2' ? 'nd' : digit === '3' ? 'rd' : 'th'} ch from hook`,
+      ),
+  },
+  {
+    example: ['5 sc in last ch, (other side) sc 7', '5 sc in last ch, on other side:sc 7'],
+    pattern: re(
+      String.raw`[([]\s*(?:now\s+)?(?:on\s+|along\s+)?(?:the\s+)?(?:other|opposite|second)\s+side(?:\s+of\s+(?:the\s+)?(?:foundation\s+|starting\s+)?${ch})?\s*[)\]]\s*[,:]?`,
+    ),
+    by: () => 'on other side:',
+  },
   {
     example: ['sc 12, sc 3 ch, sc 15', 'sc 12, sc 3, sc 15'],
     pattern: /(?<=\bsc\s+\d{1,3})\s+ch(?:ain)?s?(?=\s*(?:[,.;]|[[(]\s*\d|$))/gi,
@@ -249,7 +342,7 @@ export const phrasings: readonly Phrasing[] = [
   {
     example: ['R5: (3X, V)*6 (30)', 'R5: (3 sc, inc)*6 (30)'],
     pattern: new RegExp(
-      String.raw`(?<=^\s*(?:[Rr][a-z]{0,5})?\.?\s*\d{1,4}\s*[:.)|–-]?\s*)(?=[^a-z]*[XV])([\sXVA\d(),.*×+-]+)(?=[[(=]\s*\d+[^[(]*$|$)`,
+      String.raw`(?<=^\s*(?:[Rr][a-z]{0,5})?\.?\s*\d{1,4}\s*[:.)|–-]?\s*)(?=[^a-z]*[XV])([\sXVA\d(),.*×+-]+(?:x\s*\d{1,3}\s*)?)(?=[[(=]\s*\d+[^[(]*$|$)`,
       'g',
     ),
     by: (_, work) => lettered(work ?? ''),
@@ -285,8 +378,9 @@ export const phrasings: readonly Phrasing[] = [
     by: (_, times) => `${times} more times`,
   },
   {
-    example: ['5.-7. sc around', 'R5-7: sc around'],
-    pattern: /^(\s*)(\d{1,3})[.)]\s*[-–]\s*(\d{1,3})\s*[.:)]/g,
+    example: ['R5.-7. sc around', 'R5-7: sc around'],
+    pattern:
+      /^(\s*)(?:r|rnds?|rounds?|rds?)?\s*(\d{1,3})[.)]\s*[-–]\s*(?:r|rnds?|rounds?|rds?)?\s*(\d{1,3})\s*[.:)]/gi,
     by: (_, space, first, last) => `${space}R${first}-${last}:`,
   },
   {

@@ -8,6 +8,7 @@ export const problemCodes = {
   'too-much': 'The text holds more rounds or parts than are read.',
   'line-too-long': 'A line is longer than what is read; its end is left out.',
   'line-failed': 'A line could not be worked out; the rest is.',
+  'rounds-on-one-line': 'A line holds several rounds.',
   'header-unclear': 'A header line says something that is not read.',
   'terms-ambiguous': 'Nothing tells whether US or UK terms are meant.',
   'terms-mixed': 'Words of both terms stand in the text.',

@@ -2,7 +2,7 @@ import type { Item, WorkLine } from './ast';
 import { failureOf } from './failure';
 import { readWorkLine } from './grammar';
 import { readHeader, type Header } from './headers';
-import { readHeading, type Heading } from './heading';
+import { foundationLabel, readHeading, type Heading } from './heading';
 import { isDefinition, isGlossary, isListed, isListHeading } from './glossary';
 import { limits } from './limits';
 import { canonical, type Canonical } from './manners';
@@ -11,6 +11,7 @@ import { Rewriting } from './rewriting';
 import { readSentences, unreadSentences } from './sentence/readSentences';
 import type { Sentence } from './sentence/sentence';
 import { wordsUsed, type Terms } from './terms';
+import { plainAround } from './workItem';
 
 /** What the words of a line say, before it is known what the line is. */
 interface Words {
@@ -105,11 +106,17 @@ export const isWork = (item: Item): boolean =>
 const sentenceStart =
   /(?<=[.!;)\]])\s+(?=\p{Lu})|(?<=\S)(?:\s*[,.;]\s*|(?<=[)\]])\s+)(?=(?:and\s+|then\s+)?(?:(?:start|begin)\s+stuffing|stuff|close|insert|embroider|sew|press|gather)\b)/gu;
 
+/** `R5-R7: 24`: a round that only says how many there are is worked plain. */
+function plainWhereCounted(read: WorkLine): WorkLine {
+  const { label, items, total } = read;
+  return label && total && items.length === 0 ? { ...read, items: [plainAround(total.span)] } : read;
+}
+
 /** The work of a line that is written in the usual manner. */
 function workOf({ line, evenly }: Canonical): WorkLine {
   const rewriting = new Rewriting(line);
   rephrase(rewriting);
-  const read = rewriting.backIn(readWorkLine(rewriting.text));
+  const read = plainWhereCounted(rewriting.backIn(readWorkLine(rewriting.text)));
   if (!evenly) return read;
   const items = read.items.map((item) =>
     item.type === 'work' && (item.make > 1 || item.together > 1) ? { ...item, evenly: true } : item,
@@ -242,9 +249,12 @@ function isBareWork(read: Words, line: string): boolean {
   const [first] = work.items;
   if (!first || termsSaid || work.label) return false;
   if (!work.items.some(isWork) || work.items.some(isUnknown)) return false;
-  const isSentence = steps.some((step) => step.kind !== 'cut') && !work.total;
+  // `Start with 6 single crochet in a magic loop` works into a ring, and into no other part.
+  const intoRing = work.items.some((item) => item.type === 'work' && item.target === 'ring');
+  const says = steps.some(({ kind }) => kind !== 'cut' && !(kind === 'nosew' && intoRing));
+  const isSentence = says && !work.total;
   if (isSentence || isExplanation(read, line)) return false;
-  return line.slice(0, first.span.from).trim().length <= 12;
+  return line.slice(0, first.span.from).replace(foundationLabel, '').trim().length <= 12;
 }
 
 /** Chains, a ring: what a first round is worked into. */

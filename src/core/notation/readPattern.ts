@@ -1,4 +1,5 @@
 import type { Item, Label, WorkLine } from './ast';
+import { roundsOnLine, sharedLines } from './unfold';
 import { copiesPart } from './copies';
 import { bareHeader, emptyPattern } from './emptyPattern';
 import { readHeading, type Heading } from './heading';
@@ -117,6 +118,8 @@ class PatternReader {
   private about: { feature: string; line: number } | null = null;
   /** a label that stood on a line of its own */
   private pending: Label | null = null;
+  /** lines that hold several rounds */
+  private readonly shared: { line: number; pieces: string[] }[] = [];
   private rounds = 0;
   private readonly starts = new Starts();
   private readonly around: Surroundings;
@@ -138,6 +141,8 @@ class PatternReader {
     handOver(parts, this.loose);
     if (this.header.apart === 'showing') for (const part of parts) part.steps = part.steps.map(showingMeant);
     if (this.leftHanded && !this.saysHand) this.header.hand = 'left';
+    const shared = sharedLines(this.shared);
+    if (shared) this.problems.push(shared);
     const found = findTerms(this.declared, this.places, this.saysMiss);
     return {
       header: this.header,
@@ -168,12 +173,22 @@ class PatternReader {
     if (!read || this.full) return this.note(number, text);
     this.leftHanded ||= read.leftHanded && !read.isRound;
     if (read.unread) this.problems.push(unreadProblem(read.unread, number));
+    if (this.holdsSeveral(number, text, count)) return this.note(number, text);
     const line: Line = { read, index, number, text, count };
     for (const taking of this.takings) {
       const kind = taking(line);
       if (kind) return kind;
     }
     return this.note(number, text);
+  }
+
+  /** Several rounds on one line are asked about: an edit of one of them would be an edit of all. */
+  private holdsSeveral(line: number, text: string, count: number): boolean {
+    const pieces = count === 1 ? roundsOnLine(text) : [text];
+    if (pieces.length === 1) return false;
+    this.openPart(line);
+    this.shared.push({ line, pieces });
+    return true;
   }
 
   private readonly takings: readonly Taking[] = [

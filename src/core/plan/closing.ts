@@ -1,14 +1,14 @@
 /** How a part is closed with the stitches it ends with. */
 export interface Closing {
   stitches: number;
-  how: 'gather' | 'one-more-round' | 'open';
+  how: 'gather' | 'one-more-round' | 'flat' | 'open';
   /** what to do, in a maker's words */
   words: string;
   tailMm: number;
 }
 
-/** Why an end stays open: it is said, or the part is sewn on by it; null where it may be closed. */
-export type Stays = 'open' | 'sewn' | null;
+/** Why an end is not drawn together: it is said to stay open, the part is sewn on by it, or it is shut flat; null where it may be. */
+export type Stays = 'open' | 'sewn' | 'flat' | null;
 
 /** A piece worked in rows is not drawn together, however few stitches it ends with. */
 export function flatClosing(stitches: number, stitchWidthMm: number): Closing {
@@ -43,14 +43,22 @@ export function closingAt(
  * Up to 8 stitches: gather through the front loops. 9 to 12: one more round of decreases first, or gather twice. More than 12 is not
  * closed: little fingers get in and stuffing comes out.
  *
- * @param stays what the text says of the end: that it stays open, or that the part is sewn on, and nothing of closing it
+ * @param stays why the end is not drawn together, where it is not
  *
  * Tails: n·w + 150 mm to gather; three and a half times the edge + 150 mm to sew an open edge on.
  */
 export function closingOf(stitches: number, stitchWidthMm: number, stays: Stays = null): Closing {
   const edge = stitches * stitchWidthMm;
-  // What is sewn on with few stitches is drawn together first, unless it is said to stay open.
-  if (stays === 'open' || (stays === 'sewn' && stitches > 8)) {
+  if (stays === 'flat') {
+    return {
+      stitches,
+      how: 'flat',
+      tailMm: 3.5 * (edge / 2) + 150,
+      words:
+        'Lay the edge flat and sew or work its two layers together from end to end. Nothing is drawn together.',
+    };
+  }
+  if (stays === 'open' || stays === 'sewn') {
     return {
       stitches,
       how: 'open',

@@ -298,16 +298,17 @@ export function windowsOf(input: WindowInput): Windows {
       windows[i] = { ...window, easy: Math.min(window.easy, bulk.easy) };
   }
   windows.push(...input.workIns.flatMap(workInWindow));
+  const isDrawnTogether = closing.how !== 'open' && closing.how !== 'flat';
   windows.push({
     ...plainWindow,
-    act: closing.how === 'open' ? 'cut' : 'close',
+    act: isDrawnTogether ? 'close' : 'cut',
     earliest: last,
     easy: last,
     latest: last,
     why: () =>
-      closing.how === 'open'
-        ? `${closing.words} Cut the yarn ${Math.ceil(closing.tailMm / 10) * 10} mm from the last stitch.`
-        : closing.words,
+      isDrawnTogether
+        ? closing.words
+        : `${closing.words} Cut the yarn ${Math.ceil(closing.tailMm / 10) * 10} mm from the last stitch.`,
   });
   return { windows, impossible };
 }

@@ -1,4 +1,5 @@
 import type { LineEdit } from '../notation/problem';
+import type { Closing } from '../plan/closing';
 import type { Audience } from './audience';
 import type { RuleBook, RuleCode, Weight } from './ruleBook';
 
@@ -45,7 +46,7 @@ export interface SafetyPart {
   /** it hangs on something: sewn, worked in, or something grows out of it */
   isJoined: boolean;
   /** stitches of its end, and how that is closed */
-  end: { stitches: number; how: 'gather' | 'one-more-round' | 'open' };
+  end: { stitches: number; how: Closing['how'] };
   features: readonly SafetyFeature[];
   /** chains that hang free, in mm, each with where it is */
   cords: readonly { lengthMm: number; round: number }[];

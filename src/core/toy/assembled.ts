@@ -15,7 +15,8 @@ import { stuffedPart } from './stuffedPart';
 /** The surface of a part as it is stuffed; one that is not keeps its profile. */
 const stuffedWall = memoise((part: PartAnalysis): Wall => {
   const { stops, fabric, starts } = part;
-  return wallOf(fabric, starts, stuffedPart(part), stops.closing?.how !== 'open');
+  const how = stops.closing?.how;
+  return wallOf(fabric, starts, stuffedPart(part), how !== 'open' && how !== 'flat');
 });
 
 const posedOf = memoise((toy: ToyAnalysis): PosedUnit[] => {

@@ -230,3 +230,58 @@ test('what sits on a head and is sewn to nothing that is named goes to the head,
   expect(toy.joined.joins.map(({ on }) => on.part)).toEqual(['head', 'head']);
   expect(toy.problems.map(({ code }) => code)).toContain('join-wall');
 });
+
+describe('an end that is shut flat is neither drawn together nor a ring', () => {
+  const pieces = (end: string, sewing: string) =>
+    analyseToy(
+      `Gauge: 5 mm x 5 mm\nBody\nR1: 6 sc in mr\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R10: sc around\n\nWing (make 2)\nR1: 5 sc in mr\nR2: inc x 5\nR3-R6: sc around\n${end}\n\nFoot (make 2)\nR1: 6 sc in mr\nR2-R3: sc around\n\nAssembly\n${sewing}`,
+    );
+  test.each([
+    'Press flat and sc 5 through both sides to close.',
+    'Fold flat and sc 5 through both layers to close.',
+    'Flatten and close with 5 sc.',
+    'Fold in half and sc across through both layers.',
+    'Lay it flat and whipstitch both edges together.',
+    'Flatten and sew the opening closed.',
+    'R7: fold flat, sc 5 through both layers',
+    'Sew both sides together to close.',
+  ])('%s', (end) => {
+    const { joined, parts, problems } = pieces(end, 'Sew the wings to both sides of the body at R7.');
+    expect(joined.joins.map(({ kind, path }) => [kind, path?.length])).toEqual([
+      ['flattened', 10],
+      ['flattened', 10],
+    ]);
+    expect(parts[1]!.stops.closing?.how).toBe('flat');
+    expect(problems.filter(({ code }) => code.startsWith('join'))).toEqual([]);
+  });
+
+  test('pinched it is shut at its middle', () => {
+    const { joined } = pieces('Pinch the bottom and sew it closed.', 'Sew the wings to the sides at R7.');
+    expect(joined.joins.map(({ kind }) => kind)).toEqual(['pinched', 'pinched']);
+  });
+
+  test('a foot that a sentence elsewhere sews on keeps its edge, however few stitches that has', () => {
+    const sewn = pieces('', 'Sew the feet to the body at R9, 4 stitches between them.').parts[2]!;
+    expect(sewn.stops.closing?.how).toBe('open');
+    expect(sewn.stops.stops.at(-1)?.acts.map(({ act }) => act)).toEqual(['cut']);
+    expect(pieces('', '').parts[2]!.stops.closing?.how).toBe('gather');
+  });
+});
+
+test.each([
+  ['On round 8 of the body, join the arms: one at each side.', 'open-on-wall'],
+  ['Sew one arm to the left side of the body at R8 and the other one opposite.', 'open-on-wall'],
+  ['Attach the arms to the body while working round 8, on both sides.', 'no-sew'],
+  ['R8 of the body: attach the arms at the sides as you crochet this round.', 'no-sew'],
+])('%s puts two arms and nothing else', (sentence, kind) => {
+  const toy = analyseToy(
+    `Body\nR1: 6 sc in mr\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5: (3 sc, inc) x 6\nR6-R14: sc around\n\nArm (make 2)\nR1: 6 sc in mr\nR2-R9: sc around\n\nTail\nR1: 5 sc in mr\nR2-R6: sc around\n\nAssembly\n${sentence}`,
+  );
+  const found = toy.joined.joins.map((join) => [join.kind, join.unit.name, join.round, join.stitch]);
+  expect(found).toEqual([
+    [kind, 'left arm', 8, 8],
+    [kind, 'right arm', 8, 23],
+  ]);
+  const codes = toy.problems.map(({ code, part }) => `${code} ${part}`);
+  expect(codes).not.toContain('part-count Arm');
+});

@@ -1,6 +1,6 @@
 import type { Fabric } from '../fabric/fabric';
+import { lastEdgeOf, saysOpen } from '../fabric/lastEdge';
 import type { PartSource } from '../notation/pattern';
-import { closes } from '../notation/sentence/close';
 import type { Portion, StuffSentence } from '../notation/sentence/stuff';
 import type { FeaturePlacement } from '../place/resolve/placement';
 import { planStops, type StopPlan } from '../plan/stops';
@@ -80,12 +80,17 @@ function fillingOf(part: PlannedPart): Filling | null {
  * When a part is paused, and for what.
  *
  * @param workIns the rounds of it into which other parts are worked
+ * @param isSewnOn a sentence beside those of the part sews it on by its edge
  */
-export function planPart(part: PlannedPart, workIns: readonly WorkIn[] = []): StopPlan {
+export function planPart(
+  part: PlannedPart,
+  { workIns = [], isSewnOn = false }: { workIns?: readonly WorkIn[]; isSewnOn?: boolean } = {},
+): StopPlan {
   const { source, fabric, profile, gauge } = part;
   const said = (kind: string) => source.steps.some((step) => step.kind === kind);
-  const staysOpen = source.steps.some((step) => step.kind === 'close' && step.how === 'open');
-  const sewnOn = !source.steps.some(closes) && (said('sew') || said('pin') || said('cut') || said('nosew'));
+  const edge = lastEdgeOf(source, fabric);
+  const isSewn = isSewnOn || said('sew') || said('pin') || said('cut') || said('nosew');
+  const stays = saysOpen(source) ? 'open' : isSewn && edge === 'open' ? 'sewn' : null;
   return planStops({
     part: source.name,
     fabric,
@@ -94,7 +99,7 @@ export function planPart(part: PlannedPart, workIns: readonly WorkIn[] = []): St
     inside: insideOf(part),
     filling: fillingOf(part),
     workIns,
-    stays: staysOpen ? 'open' : sewnOn ? 'sewn' : null,
+    stays: edge === 'shut flat' ? 'flat' : stays,
     carries: source.carries ?? null,
   });
 }

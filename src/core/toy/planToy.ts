@@ -1,4 +1,5 @@
 import { roundCount } from '../fabric/fabric';
+import { lastEdgeOf } from '../fabric/lastEdge';
 import type { Join, UnitRef } from '../join/joined';
 import type { Problem } from '../notation/problem';
 import { orderOf, unitKey, type Need, type Order, type OrderUnit, type Sewing } from '../plan/order';
@@ -12,13 +13,26 @@ type PlainWorkIn = Readonly<{ round: number; names: readonly string[] }> & { [ke
 /** Index of the round with a number, from 1; of several the last. */
 const roundAt = ({ fabric }: PartAnalysis, label: number): number => [...fabric.label].lastIndexOf(label) + 1;
 
-const withWorkIns = memoise((part: PartAnalysis, workIns: readonly PlainWorkIn[]): PartAnalysis => {
-  const { source, fabric, profile, form, map, features } = part;
-  return {
-    ...part,
-    stops: planPart({ source, fabric, profile, gauge: form.gauge, front: map.front, features }, workIns),
-  };
-});
+/** A part planned anew, knowing what is worked into it and whether it is sewn on by its edge. */
+const replanned = memoise(
+  (part: PartAnalysis, workIns: readonly PlainWorkIn[], isSewnOn: boolean): PartAnalysis => {
+    const { source, fabric, profile, form, map, features } = part;
+    const planned = { source, fabric, profile, gauge: form.gauge, front: map.front, features };
+    return { ...part, stops: planPart(planned, { workIns, isSewnOn }) };
+  },
+);
+
+/** Ways to join that need the last edge of a part as it was worked. */
+const byEdge: ReadonlySet<Join['kind']> = new Set(['open-on-wall', 'edge-to-edge', 'no-sew']);
+
+/** Whether a part that would be drawn together is sewn on by its edge, as a sentence elsewhere says. */
+function isSewnByEdge({ source, fabric, stops }: PartAnalysis, joins: readonly Join[]): boolean {
+  if (stops.closing?.how === 'open' || lastEdgeOf(source, fabric) !== 'open') return false;
+  return joins.some(
+    ({ kind, unit, on }) =>
+      byEdge.has(kind) && (unit.part === source.id || (kind === 'edge-to-edge' && on.part === source.id)),
+  );
+}
 
 /** The rounds of a part into which finished parts are worked, with their names in the order of the round. */
 function workInsOf(part: PartAnalysis, joins: readonly Join[]): WorkIn[] {
@@ -34,13 +48,9 @@ function workInsOf(part: PartAnalysis, joins: readonly Join[]): WorkIn[] {
 /** The parts with their stops, now that it is known what is worked into them. */
 export function withPlans(parts: readonly PartAnalysis[], joins: readonly Join[]): PartAnalysis[] {
   return parts.map((part) => {
-    const workIns = workInsOf(part, joins);
-    return workIns.length === 0
-      ? part
-      : withWorkIns(
-          part,
-          workIns.map((one) => ({ ...one })),
-        );
+    const workIns = workInsOf(part, joins).map((one) => ({ ...one }));
+    const isSewnOn = isSewnByEdge(part, joins);
+    return workIns.length === 0 && !isSewnOn ? part : replanned(part, workIns, isSewnOn);
   });
 }
 

@@ -12,6 +12,7 @@ export function StopsPanel({ part }: { part: PartAnalysis }) {
   if (stops.length === 0 && impossible.length === 0)
     return <Empty>No stops yet: write some rounds first.</Empty>;
   const bulks = bulksOf(part.stops);
+  const isDrawnTogether = closing?.how !== 'open' && closing?.how !== 'flat';
   return (
     <View gap="$3">
       {impossible.map(({ message }) => (
@@ -55,10 +56,10 @@ export function StopsPanel({ part }: { part: PartAnalysis }) {
       })}
       {closing ? (
         <View gap="$1">
-          <Body fontWeight="700">{closing.how === 'open' ? 'The edge' : 'The tail'}</Body>
+          <Body fontWeight="700">{isDrawnTogether ? 'The tail' : 'The edge'}</Body>
           <Body>
-            {closing.how === 'open' ? `${closing.words} ` : ''}Leave {Math.ceil(closing.tailMm / 10) * 10} mm
-            of yarn.
+            {isDrawnTogether ? '' : `${closing.words} `}Leave {Math.ceil(closing.tailMm / 10) * 10} mm of
+            yarn.
           </Body>
         </View>
       ) : null}

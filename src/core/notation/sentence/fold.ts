@@ -1,30 +1,50 @@
 import type { IToken } from 'chevrotain';
 import type { NamedPart } from './names';
 import type { Said } from './said';
+import type { JoinSentence } from './join';
 import { S } from './tokens';
 
 /** `Fold the ear in half`, `Flatten the arm`, `Pinch the base of the ear` */
 export interface FoldSentence extends Said {
   kind: 'fold';
   how: 'folded' | 'flattened' | 'pinched';
+  /** its two layers are sewn or worked together along the edge */
+  shut: boolean;
   /** the part that is named; null for the one it stands with */
   part: NamedPart | null;
+  /** what it says of sewing besides: `Flatten it, sew it shut and sew it to the body` */
+  asJoin?: JoinSentence;
 }
 
 export const foldVerbs = [S.Fold] as const;
 
+const flat = /\b(?:fold|flat|flatten|press|pinch|squash)(?:ed|ing)?\b/i;
+const together = /\bboth\s+(?:layers|sides|thicknesses|edges)\b|\bclos(?:e|ed|ing)\b|\bshut\b|\btogether\b/i;
+const bothToClose =
+  /\b(?:sc|crochet|whip\s*stitch|sew|stitch)\w*\b[^.]*\bboth\s+(?:layers|sides|thicknesses|edges)\b[^.]*\b(?:clos\w*|shut)\b/i;
+const ontoAnother = /\b(?:onto|into|against|to)\s+(?:the|its|his|her)\b/i;
+
+/** `Fold it flat and sc 5 through both layers to close`, `Pinch the bottom and sew it closed`: the end is shut along a line. */
+export const shutsFlat = (text: string): boolean =>
+  bothToClose.test(text) || (flat.test(text) && together.test(text) && !ontoAnother.test(text));
+
 /** Reads a sentence about folding. */
 export function readFold(said: Said, tokens: readonly IToken[]): FoldSentence {
-  const verb = tokens.find(({ image }) => /^(?:fold|flatten|pinch)/i.test(image))?.image ?? '';
-  const how = /^pinch/i.test(verb) ? 'pinched' : /^flatten/i.test(verb) ? 'flattened' : 'folded';
-  return { ...said, kind: 'fold', how, part: null };
+  const verb =
+    tokens.find(({ image }) => /^(?:fold|flatten|pinch|press|lay|squash)/i.test(image))?.image ?? '';
+  const how = /^pinch/i.test(verb)
+    ? 'pinched'
+    : /^(?:flatten|press|lay|squash)/i.test(verb)
+      ? 'flattened'
+      : 'folded';
+  return { ...said, kind: 'fold', how, shut: shutsFlat(said.text), part: null };
 }
 
 const verbs: Record<FoldSentence['how'], string> = { folded: 'Fold', flattened: 'Flatten', pinched: 'Pinch' };
 
 /** The sentence that is read back to the same. */
-export function writeFold({ how, part }: FoldSentence): string {
-  return `${verbs[how]} ${part ? `the ${part.name.toLowerCase()}` : 'it'}${how === 'folded' ? ' in half' : ''}.`;
+export function writeFold({ how, shut, part }: FoldSentence): string {
+  return `${verbs[how]} ${part ? `the ${part.name.toLowerCase()}` : 'it'}${how === 'folded' ? ' in half' : ''}${shut ? ' and sew it closed through both layers' : ''}.`;
 }
 
 const named = (name: string): NamedPart => ({ id: name.toLowerCase(), name });
@@ -33,5 +53,8 @@ const named = (name: string): NamedPart => ({ id: name.toLowerCase(), name });
 export const foldExamples: readonly (readonly [string, Partial<FoldSentence>])[] = [
   ['Fold the ear in half.', { how: 'folded', part: named('Ears') }],
   ['Flatten the arm.', { how: 'flattened', part: named('Arm') }],
+  ['Fold it flat and sc 5 through both layers to close.', { how: 'folded', shut: true }],
+  ['Press flat and sc 5 through both sides to close.', { how: 'flattened', shut: true }],
+  ['Pinch the bottom and sew it closed.', { how: 'pinched', shut: true }],
   ['Pinch the base of the ear.', { how: 'pinched', part: named('Ears') }],
 ];

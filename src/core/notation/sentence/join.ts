@@ -109,9 +109,24 @@ export function withPartNames<Join extends JoinSentence | PinSentence>(
   if (hasRounds !== undefined && roundsFromNeck.test(sentence.text)) said.countFrom = 'top';
   // Rounds that are named say more than a level.
   if (hasRounds !== undefined || said.relation) delete place.atEyes;
+  if (andTheOther.test(sentence.text)) nameBoth(said);
   // So many stitches from the back are not in the middle of it.
   if (place.aside?.of === 'back') delete said.back;
   return said;
+}
+
+const andTheOther =
+  /\bone\b[^.;]*(?:,|\band|;)\s*(?:the\s+)?(?:other|second)(?:\s+one)?\b[^.;]*\b(?:opposite|other\s+side|mirror\w*|left|right)\b/i;
+
+/** `One arm on the left side and the other one opposite`: both, one on each side. */
+function nameBoth(said: JoinSentence | PinSentence): void {
+  const [only, ...more] = said.joined;
+  const [named, ...others] = only?.parts ?? [];
+  const isPair = more.length === 0 && others.length === 0 && named?.count === 1;
+  if (!isPair || said.stitches) return;
+  named.count = null;
+  named.side = null;
+  said.sides = 'both';
 }
 
 /** Whether a relation was read that is said by a part, or directly beside something: before names were known it went to the eyes. */
@@ -136,7 +151,10 @@ function joinedIn(mentions: readonly Mention[]): Joined[] {
     if (parts.length > 0 || !before) joined.push({ parts, wall: { id, name } });
     parts = [];
   }
-  if (parts.length > 0) joined.push({ parts, wall: null });
+  const [only] = joined;
+  // `On round 10 of the body, join the arms`: the goal is named before what goes there.
+  if (parts.length > 0 && only && joined.length === 1 && only.parts.length === 0) only.parts = parts;
+  else if (parts.length > 0) joined.push({ parts, wall: null });
   return joined;
 }
 

@@ -101,7 +101,11 @@ const closes = fc
   })
   .map((said) => ({ kind: 'close', ...said }) as CloseSentence);
 const folds = fc
-  .record({ how: fc.constantFrom('folded', 'flattened', 'pinched'), part: named })
+  .record({
+    how: fc.constantFrom('folded', 'flattened', 'pinched'),
+    shut: fc.boolean(),
+    part: named,
+  })
   .map((said) => ({ kind: 'fold', ...said }) as FoldSentence);
 const cuts = fc
   .record({ tailMm: fc.option(fc.integer({ min: 5, max: 60 }).map((cm) => cm * 10)), part: named })

@@ -2,7 +2,7 @@ import type { IToken, TokenType } from 'chevrotain';
 import { closeVerbs, readClose } from './close';
 import { cutVerbs, readCut } from './cut';
 import { readFeature, type FeatureSentence } from './feature';
-import { foldVerbs, readFold } from './fold';
+import { foldVerbs, readFold, shutsFlat } from './fold';
 import { noSewVerbs, pinVerbs, readJoin, sewVerbs } from './join';
 import { SentenceParser } from './parser';
 import type { Phrases } from './phrases';
@@ -59,6 +59,10 @@ function kindOf(phrases: Phrases): SentenceKind | null {
   return stuffing ? 'stuff' : null;
 }
 
+/** `Attach the arms while working round 9`: by the stitches of that round. */
+const workedIn =
+  /\b(?:attach|join)\w*\b[^.;]*\b(?:while|as|when)\s+(?:(?:you|we|i)\s+)?(?:are\s+)?(?:work|crochet|mak|do)(?:ing|e)?\s+(?:in\s+|on\s+)?(?:(?:the\s+)?(?:rounds?|rnds?|rows?|r)\.?\s*\d|this\s+(?:round|rnd|row)\b)/i;
+
 /** A sentence as its kind reads it. */
 function sentenceOf(kind: SentenceKind, said: Said, phrases: Phrases, tokens: IToken[]): Sentence | null {
   switch (kind) {
@@ -69,14 +73,15 @@ function sentenceOf(kind: SentenceKind, said: Said, phrases: Phrases, tokens: IT
     case 'close':
       return { ...readClose(said, phrases, tokens), ...sewnBesides(said, phrases, tokens) };
     case 'fold':
-      return readFold(said, tokens);
+      return { ...readFold(said, tokens), ...sewnBesides(said, phrases, tokens) };
     case 'cut':
       return readCut(said, phrases);
     case 'pin':
       return readJoin('pin', said, phrases, tokens);
     case 'sew':
+      return readJoin(workedIn.test(said.text) ? 'nosew' : 'sew', said, phrases, tokens);
     case 'nosew':
-      return readJoin(kind, said, phrases, tokens);
+      return readJoin('nosew', said, phrases, tokens);
   }
 }
 
@@ -127,7 +132,8 @@ function carried(text: string): Carried[] {
     if (!first || !last || !tokens.some((token) => is(token, ...carriers))) return [];
     const span = { from: first.startOffset, to: last.startOffset + last.image.length };
     const phrases = own.read(tokens);
-    return [{ span, tokens, phrases, kind: kindOf(phrases) }];
+    const kind = shutsFlat(text.slice(span.from, span.to)) ? 'fold' : kindOf(phrases);
+    return [{ span, tokens, phrases, kind }];
   });
 }
 

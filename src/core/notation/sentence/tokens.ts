@@ -50,7 +50,10 @@ export const S = {
     'sew|stitch\\s+(?:on|the)|whip\\s*stitch|ladder\\s+stitch|attach(?!\\s+(?:the\\s+)?(?:new\\s+|[a-z]+\\s+)?yarn)|join\\s+(?:the|both|two|an?|each|all)(?!\\s+(?:yarn|next|first|last|second|new|round|other|end|(?:two\\s+)?legs?\\s*(?::|together|by|with)))',
   ),
   Pin: kw('Pin', 'pin'),
-  Fold: kw('Fold', 'fold|flatten|pinch'),
+  Fold: kw(
+    'Fold',
+    'fold|flatten|pinch|squash|(?:press|lay)(?:ed|ing)?\\s+(?:(?:it|them|the\\s+[a-z]+)\\s+)?flat',
+  ),
   Cut: kw('Cut', 'cut\\s+(?:the\\s+)?yarn|leave|leaving|fasten\\s+off'),
   Tail: kw('Tail', '(?:long\\s+)?(?:yarn\\s+|sewing\\s+)?tail|end'),
   // Before the words it is made of.

@@ -1,10 +1,13 @@
 import type { Fabric } from '../../fabric/fabric';
+import { lastEdgeOf } from '../../fabric/lastEdge';
 import type { PartSource } from '../../notation/pattern';
-import { closes } from '../../notation/sentence/close';
 import type { Profile } from '../profile';
 import { formNodes } from './nodes';
 import type { Firmness } from '../stuffed';
 import type { Finish } from './relaxation';
+
+/** More stitches than this are never drawn in to a point. */
+const mostDrawnIn = 12;
 
 /** Rounds that make a flat sole: a start that lies flat up to a round worked into one loop, which folds it off from the wall. */
 function soleRounds(fabric: Fabric, profile: Profile): number {
@@ -29,17 +32,10 @@ export function finishOf(
   const stuffing = part.steps.flatMap((step) => (step.kind === 'stuff' ? (step.firmness ?? []) : [])).at(-1);
   const flat = fabric.row[0] === 1;
   const last = (fabric.offset[fabric.rounds] ?? 0) - (fabric.offset[fabric.rounds - 1] ?? 0);
-  const before = (fabric.offset[fabric.rounds - 1] ?? 0) - (fabric.offset[fabric.rounds - 2] ?? 0);
-  const folded = fabric.folded > 0;
   return {
     firmness: flat ? 'none' : (firmness ?? stuffing ?? 'medium'),
     // A live edge in the middle of the work is no gathered end: only a round that has been drawn in is.
-    gathered:
-      !flat &&
-      !folded &&
-      fabric.rounds > 3 &&
-      ((last <= 8 && last < before) || (last <= 12 && part.steps.some(closes))) &&
-      !part.steps.some((step) => step.kind === 'close' && step.how === 'open'),
+    gathered: !flat && fabric.rounds > 3 && last <= mostDrawnIn && lastEdgeOf(part, fabric) === 'gathered',
     pressedAt: said('fold') && !flat ? front : null,
     sole: soleRounds(fabric, profile),
   };

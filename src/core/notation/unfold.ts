@@ -1,0 +1,100 @@
+import { limits } from './limits';
+import type { Problem } from './problem';
+import { isFoundation, isWork, readLine } from './readLine';
+
+const word = String.raw`(?:rounds?|rnds?|rows?|rds?|r)`;
+/** Where a label may stand within a line: after a stop, a bracket or a dash; a bare number only behind a total. */
+const labelWithin = new RegExp(
+  String.raw`(?<=\S)(?:\s*[.;|,]\s*|\s+[-–—]\s+|\s+)(?=${word}\.?\s*(\d{1,3})(?!\d)\s*[:.)=–-])|(?<=[\])]\s*[.;,]?)\s+(?=(\d{1,3})\s*[:.)](?!\d))`,
+  'gi',
+);
+const labelFirst = new RegExp(
+  String.raw`^\s*(?:${word}\.?\s*)?(\d{1,3})(?:\s*[-–]\s*(?:r\s*)?(\d{1,3}))?`,
+  'i',
+);
+
+/** The last round that a piece of a line is numbered with; 0 where it has no label. */
+function lastRoundOf(piece: string): number {
+  const { isRound, work } = readLine(piece);
+  if (!isRound || !work.items.some((item) => isWork(item) || item.type === 'repeatRounds')) return 0;
+  const [, first, last] = labelFirst.exec(piece) ?? [];
+  return Number(last ?? first ?? 0);
+}
+
+/** `Ch 6.`, `Make a magic ring.`: what stands before the first round on its line and belongs to it. */
+function isBeginning(piece: string): boolean {
+  const { work } = readLine(piece);
+  if (work.label) return false;
+  return (
+    isFoundation(work.items) ||
+    /^\s*(?:make\s+)?(?:an?\s+)?(?:magic|adjustable)\s+(?:ring|circle|loop)\W*$/i.test(piece)
+  );
+}
+
+/**
+ * The rounds that stand on one line, each as a line of its own: text that was copied out of a page often has lost its line ends. A label
+ * counts as one only where its number is the next, so that a round worked into the loops of `R3: …` stays whole.
+ *
+ * @returns the line alone where it holds one round or none
+ */
+export function roundsOnLine(line: string): string[] {
+  // Most lines hold one label or none, and a look is cheaper than reading them in pieces.
+  if (line.length > limits.lineSigns || line.search(labelWithin) < 0) return [line];
+  const pieces: string[] = [];
+  let rest = line;
+  for (const found of line.matchAll(labelWithin)) {
+    const at = found.index - (line.length - rest.length);
+    const number = Number(found[1] ?? found[2]);
+    const before = rest.slice(0, at);
+    const behind = rest.slice(at + found[0].length);
+    if (at <= 0 || !readLine(behind).work.label) continue;
+    const last = lastRoundOf(before);
+    const isNext =
+      last > 0 ? number === last + 1 : number === 1 && pieces.length === 0 && isBeginning(before);
+    if (!isNext) continue;
+    // The stop belongs to the piece it ends, a dash or a comma to none.
+    const stop = /^\s*([.;])/.exec(found[0])?.[1] === '.' ? '.' : '';
+    pieces.push(before + stop);
+    rest = behind;
+  }
+  return [...pieces, rest];
+}
+
+/** A text with one round a line. */
+export interface UnfoldedText {
+  text: string;
+  /** for each of its lines the line it came from, from 1 */
+  from: number[];
+}
+
+/** Gives each round a line of its own. Everything else stays as it is. */
+export function unfolded(text: string): UnfoldedText {
+  const end = text.includes('\r\n') ? '\r\n' : '\n';
+  const lines = text
+    .split(/\r\n|\n|\r/)
+    .flatMap((line, index) => roundsOnLine(line).map((piece) => ({ piece, from: index + 1 })));
+  return { text: lines.map(({ piece }) => piece).join(end), from: lines.map(({ from }) => from) };
+}
+
+/** What is told of lines that hold several rounds, once for all of them; null where there are none. */
+export function sharedLines(lines: readonly { line: number; pieces: readonly string[] }[]): Problem | null {
+  const [first, ...more] = lines;
+  if (!first) return null;
+  const others =
+    more.length === 0
+      ? ''
+      : `, and so ${more.length === 1 ? 'does 1 line' : `do ${more.length} lines`} below`;
+  return {
+    code: 'rounds-on-one-line',
+    severity: 'error',
+    line: first.line,
+    column: 1,
+    message: `Line ${first.line} holds several rounds${others}. They are kept and not counted until each has a line of its own.`,
+    suggestions: [
+      {
+        title: 'Give each round its own line',
+        edits: lines.map(({ line, pieces }) => ({ line, text: pieces.join('\n') })),
+      },
+    ],
+  };
+}
