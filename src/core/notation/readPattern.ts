@@ -1,4 +1,5 @@
 import type { Item, Label, WorkLine } from './ast';
+import { isMaterial, sizeEyes } from './materials';
 import { roundsOnLine, sharedLines } from './unfold';
 import { copiesPart } from './copies';
 import { bareHeader, emptyPattern } from './emptyPattern';
@@ -139,6 +140,7 @@ class PatternReader {
     this.starts.settle(parts);
     this.placeParts(parts);
     handOver(parts, this.loose);
+    sizeEyes(parts, this.lines, this.lineKinds);
     if (this.header.apart === 'showing') for (const part of parts) part.steps = part.steps.map(showingMeant);
     if (this.leftHanded && !this.saysHand) this.header.hand = 'left';
     const shared = sharedLines(this.shared);
@@ -632,13 +634,17 @@ class PatternReader {
 
   /** A title over the first part looks like a heading with nothing below it. */
   private isTitle(part: PartSource): boolean {
-    const empty = part.rounds.length === 0 && part.steps.length === 0;
+    const empty = part.rounds.length === 0 && part.steps.every(isMaterial);
     const heading = this.reads[part.line - 1]?.heading;
     const isOneWord = heading?.usual === true && !part.name.includes(' ');
     const isOverAll = part === this.parts[0] && this.parts.length > 1 && !isOneWord;
     if (!empty || !heading || (heading.sure && !isOverAll) || part === this.parts.at(-1)) return false;
     if (this.header.name === null) this.header.name = part.name;
     else this.notes.push({ line: part.line, text: part.name });
+    for (const { line } of part.steps) {
+      this.note(line, this.lines[line - 1] ?? '');
+      this.lineKinds[line - 1] = 'note';
+    }
     return true;
   }
 }

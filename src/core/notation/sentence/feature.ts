@@ -19,6 +19,8 @@ export interface FeatureSentence
   asJoin?: JoinSentence;
   kind: 'feature';
   feature: FeatureKind;
+  /** where its size is said, where that is not the sentence */
+  sizeFrom?: 'materials';
   /** clauses that say where, but not in a way that is read */
   unused?: string[];
 }

@@ -125,6 +125,10 @@ const twoPlaces: Check = (checked) => {
 
 const eyeSize: Check = ({ step, rule }) => {
   const { sizeMm } = step;
+  if (step.sizeFrom === 'materials') {
+    const message = `The sentence gives no size. ${sizeMm} mm is taken, as the list of materials says.`;
+    return [{ code: 'eyes-size', severity: 'info', message }];
+  }
   if (sizeMm === undefined) {
     const message = `The sentence does not give a size. ${rule.sizeMm} mm is taken, nearly two stitches wide.`;
     return [{ code: 'eyes-size', severity: 'info', message }];
