@@ -151,7 +151,13 @@ function wallDirections(join: Join, wall: JoinPart, toy: JoinedToy): Said {
       : [
           `The ${unit.name} ends closed: sew through its round ${through}, a ring of ${path?.length ?? 0} stitches around that end. The stitches below are those of round ${through}.`,
         ];
-  const said = { lines: [...closed, ...wallLines(join, wall, toy)], path: pathWords(path ?? []) };
+  const strand =
+    join.kind === 'by-end'
+      ? [
+          'Draw both tails of one end in through that place, a stitch apart, knot them to each other inside and bury them.',
+        ]
+      : [];
+  const said = { lines: [...closed, ...strand, ...wallLines(join, wall, toy)], path: pathWords(path ?? []) };
   const isAround = round === null && covers !== null;
   if (isAround)
     return {

@@ -45,7 +45,17 @@ export interface Unit extends UnitRef {
 
 /** How two pieces come together. */
 export type JoinKind =
-  'open-on-wall' | 'closed-on-wall' | 'flattened' | 'pinched' | 'edge-to-edge' | 'no-sew' | 'worked-on';
+  | 'open-on-wall'
+  | 'closed-on-wall'
+  | 'flattened'
+  | 'pinched'
+  /** a flat piece, sewn down around its outline */
+  | 'outline'
+  /** a strand, fastened by one end */
+  | 'by-end'
+  | 'edge-to-edge'
+  | 'no-sew'
+  | 'worked-on';
 
 export const kindOfHeld: Record<Held, JoinKind> = {
   round: 'open-on-wall',

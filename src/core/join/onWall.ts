@@ -4,7 +4,7 @@ import { footprintOf, isFootprint, type Edge, type Held } from './footprint';
 import { blankJoin, kindOfHeld, type Join, type JoinPart, type Unit } from './joined';
 import type { Joining } from './joining';
 import { inRound, labelOf, relabelled } from './numbers';
-import { heldOf, sewnEdgeOf, type Placing } from './placing';
+import { heldOf, isStrand, sewnEdgeOf, type Placing } from './placing';
 import { problem } from './problem';
 import { coversOf, pinsOf, sewingPath } from './sewing';
 import { snapOne, snapPair } from './snap';
@@ -141,8 +141,18 @@ function laidOn(
   );
   const told = isClosed ? [problem(piece, 'join-closed', facts, { severity: 'info', sentence })] : [];
   const bare: Join = { ...blank, through, problems: told };
+  if (isStrand(piece))
+    return {
+      ...blank,
+      kind: 'by-end',
+      problems: [problem(piece, 'join-strand', facts, { severity: 'info', sentence })],
+    };
   if (piece.fabric.row[0] === 1)
-    return { ...blank, problems: [problem(piece, 'join-flat', facts, { severity: 'info', sentence })] };
+    return {
+      ...blank,
+      kind: 'outline',
+      problems: [problem(piece, 'join-flat', facts, { severity: 'info', sentence })],
+    };
   const edge: Edge = { count: edgeRound.count, stitchMm: piece.gauge.widthMm, held };
   const laid = { centre, heading: headingOf(placing, held, centre, front), sense: senseOf(placing) };
   const found = footprintOf(surface, edge, laid);

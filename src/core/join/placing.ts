@@ -64,6 +64,16 @@ export function sewnEdgeOf({ piece, sentence }: Pick<Placing, 'piece' | 'sentenc
   return { round, count: counts[round - 1] ?? count, closed };
 }
 
+/** A piece of so few rows is a strand where it is so many times longer than that: feelers, tails, tentacles. */
+const strandRows = 2;
+const strandLength = 2;
+
+/** Whether a piece is a strand, which is fastened by one end and not sewn down. */
+export function isStrand({ fabric }: JoinPart): boolean {
+  const { rounds } = fabric;
+  return fabric.row[0] === 1 && rounds <= strandRows && roundCount(fabric, 1) >= strandLength * rounds;
+}
+
 /** How the edge is held: as the sentence says, as a sentence about folding says, else open. */
 export function heldOf({ sentence, piece }: Placing): Held {
   if (sentence.edge === 'flattened' || sentence.edge === 'pinched') return sentence.edge;
@@ -84,6 +94,7 @@ function unitsMeant({ count }: NamedUnits, { part }: JoinPart, { sides, text }: 
 /** How many stitches of its wall a unit is wide: the way across its ring, or the line it is flattened to. */
 export function widthOn(placing: Placing): number {
   const { piece, wall, sentence } = placing;
+  if (isStrand(piece)) return Math.round((piece.fabric.rounds * piece.gauge.heightMm) / wall.gauge.widthMm);
   const { count } = endOf(piece);
   const held = sentence.kind === 'nosew' ? 'flattened' : heldOf(placing);
   const across = held === 'round' ? count / Math.PI : Math.floor(count / 2) / (held === 'pinched' ? 2 : 1);

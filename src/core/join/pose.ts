@@ -124,7 +124,7 @@ function onWall(
   const along = Math.min(wall.surface.along.at(-1) ?? 0, alongAt(wall.surface, rowOfCentre(wall, centre)));
   const here: WallPoint = { along, azimuth: centre.azimuth };
   const isClosed = kind === 'closed-on-wall';
-  const isFlat = kind !== 'open-on-wall' && !isClosed;
+  const isFlat = kind === 'flattened' || kind === 'pinched';
   const straight = normalAt(wall, here);
   const normal = isFlat && Math.abs(straight[1] ?? 0) < steep ? hanging(straight) : straight;
   const edge = sewnEdgeOf({ piece: part, sentence });

@@ -42,6 +42,8 @@ const says: Partial<Record<ProblemCode, (facts: Facts) => string>> = {
   'join-no-wall': ({ piece }) => `Nothing says what the ${low(piece)} ${are(piece)} joined to.`,
   'join-flat': ({ piece }) =>
     `The ${low(piece)} is a flat piece: its middle is placed, and it is sewn down around its outline.`,
+  'join-strand': ({ piece }) =>
+    `The ${low(piece)} is a strand: it is fastened by one end, at the place that is given, and hangs free.`,
   'join-closed': ({ piece, wall, count, through }) =>
     `The ${low(piece)} ends closed: it is sewn onto the ${low(wall)} through its round ${String(through)}, ${stitches(count)} around that end.`,
   'limb-wider-than-wall': ({ piece, wall, count }) =>

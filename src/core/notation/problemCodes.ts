@@ -104,6 +104,7 @@ export const problemCodes = {
   'join-unworked': 'Joining to a part that lies on its side, or is flat, is not worked out.',
   'join-no-wall': 'Nothing says what a part is joined to.',
   'join-flat': 'A flat piece is placed by its middle only.',
+  'join-strand': 'A strand is fastened by one end.',
   'join-closed': 'A part ends closed and is sewn through a round around that end.',
   'limb-wider-than-wall': 'An open edge is wider than what it is sewn to.',
   'join-over-edge': 'A part would reach over an open edge.',

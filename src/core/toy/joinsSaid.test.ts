@@ -285,3 +285,16 @@ test.each([
   const codes = toy.problems.map(({ code, part }) => `${code} ${part}`);
   expect(codes).not.toContain('part-count Arm');
 });
+
+test('a strand is fastened by one end; a larger flat piece is sewn down around its outline', () => {
+  const toy = analyseToy(
+    'Gauge: 5 mm x 5 mm\nLean: 0\nBody\nR1: 6 sc in mr\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R10: sc around\n\nFeeler (make 2)\nCh 6, sl st in 2nd ch from hook and in next 4 ch.\n\nPocket\nCh 6\nRow 1: sc in 2nd ch from hook and in each ch across\nRow 2-5: ch 1, turn, sc across\n\nAssembly\nSew the feelers to the body at R3, 4 stitches between them.\nSew the pocket to the back of the body at R7.',
+  );
+  expect(toy.joined.joins.map(({ kind, unit, round, stitch }) => [kind, unit.name, round, stitch])).toEqual([
+    // A strand one row wide stands on one stitch: 5 from middle to middle, about the front at 9½.
+    ['by-end', 'left feeler', 3, 7],
+    ['by-end', 'right feeler', 3, 12],
+    ['outline', 'pocket', 7, 0.5],
+  ]);
+  expect(toy.problems.map(({ code }) => code)).toEqual(expect.arrayContaining(['join-strand', 'join-flat']));
+});
