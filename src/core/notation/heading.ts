@@ -140,9 +140,13 @@ const doings =
 export const foundationLabel =
   /^\s*(?:foundation|base|starting|beginning|set[\s-]?up)\s+(?:ch(?:ain)?|rows?|rounds?|rnds?|loop)\b/i;
 
+/** `Chain 21.`: work, and no part. */
+const chain = /^ch(?:ain)?s?\s*-?\s*\d/i;
+
 const isName = (name: string, marked: boolean) =>
   begins.test(name) &&
   !foundationLabel.test(name) &&
+  !chain.test(name) &&
   (marked || !doings.test(name)) &&
   name.length <= 48 &&
   name.split(/\s+/).length <= (marked ? 8 : 4);

@@ -35,3 +35,27 @@ test('what the sentence says holds, and so does another sentence of the part', (
   const two = `${list}${rounds}Use 6 mm eyes. Place the eyes between R5 and R6, 4 stitches showing.`;
   expect(eyesOf(two)).toEqual({ mm: 6, said: '' });
 });
+
+test('a title over a list of materials is no part, and what is embroidered goes to the face', () => {
+  const toy = analyseToy(
+    `# Tiny Mouse\n\n**Materials:** cotton in grey; 2.5 mm hook; 5 mm eyes; stuffing\n\n### ${rounds}Insert eyes between R5 and R6, 4 showing.\n\n### Tail\nChain 21. Sl st in second ch from hook and in each chain back. (20)\n\n### Finishing\n- Embroider a nose 2 stitches wide, 1 round below the eyes.\n- Sew the tail to the centre back, round 7.\n`,
+  );
+  expect(toy.pattern.header.name).toBe('Tiny Mouse');
+  expect(toy.parts.map(({ source, checks }) => [source.name, checks.at(-1)?.worked])).toEqual([
+    ['Head', 18],
+    ['Tail', 20],
+  ]);
+  expect(toy.parts[0]!.features.map(({ id }) => id)).toEqual(['eyes', 'nose']);
+  expect(toy.joined.joins.map(({ kind, round, stitch }) => [kind, round, stitch])).toEqual([
+    ['by-end', 7, expect.any(Number)],
+  ]);
+  expect(toy.problems.map(({ code }) => code)).not.toContain('join-assumed');
+});
+
+test('a title that names the terms is a title all the same', () => {
+  expect(analyseToy('Pip the Penguin (UK terms)\n\nBody\nRound 1: 6 dc in ring').pattern).toMatchObject({
+    header: { name: 'Pip the Penguin' },
+    terms: { value: 'uk' },
+  });
+  expect(analyseToy('Written in US terms.\n\nBody\nRound 1: 6 sc in ring').pattern.header.name).toBeNull();
+});

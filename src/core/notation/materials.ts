@@ -26,19 +26,24 @@ function eyesInMaterials(
   return only !== undefined && others.length === 0 ? only : null;
 }
 
+/** `stuffing`, `some fibrefill` in a list */
+const isStuffing = (step: Sentence): boolean =>
+  step.kind === 'stuff' && step.part === null && step.text.trim().split(/\s+/).length <= 3;
+
 /** `I used 8 mm safety eyes.`: what something is and not where it goes. */
 export const isMaterial = (step: Sentence): boolean =>
-  step.kind === 'feature' &&
-  [
-    step.gap,
-    step.range,
-    step.round,
-    step.relation,
-    step.level,
-    step.apart,
-    step.showing,
-    step.stitches,
-  ].every((said) => said === undefined);
+  isStuffing(step) ||
+  (step.kind === 'feature' &&
+    [
+      step.gap,
+      step.range,
+      step.round,
+      step.relation,
+      step.level,
+      step.apart,
+      step.showing,
+      step.stitches,
+    ].every((said) => said === undefined));
 
 const isAboutEyes = (step: Sentence): step is FeatureSentence =>
   step.kind === 'feature' && step.feature === 'eyes';

@@ -143,6 +143,15 @@ export const phrasings: readonly Phrasing[] = [
     by: () => 'in ',
   },
   {
+    example: [
+      'sl st in 2nd ch from hook and in each chain back',
+      'sl st in 2nd ch from hook and in each ch across',
+    ],
+    pattern:
+      /(?<=\bin\s+(?:each|every|all)\s+)(?:of\s+the\s+)?(?:remaining\s+)?ch(?:ain)?s?\s+(?:back|down|along)(?:\s+(?:to\s+the\s+(?:end|beginning|start)|the\s+(?:chain|ch)))?(?![a-z])/gi,
+    by: () => 'ch across',
+  },
+  {
     example: ['sc in 2nd ch from hook and across (10)', 'sc in 2nd ch from hook and in each ch across (10)'],
     pattern:
       /(?<=from\s+(?:the\s+)?hook\s*,?\s*(?:and|then)\s+)(?=(?:all\s+)?(?:across|along|to\s+(?:the\s+)?end)\b)/gi,

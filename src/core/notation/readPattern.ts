@@ -305,9 +305,14 @@ class PatternReader {
     return explains && !begun ? this.note(number, text) : null;
   }
 
-  private termsLine({ read: { termsSaid, work } }: Line): LineKind | null {
+  private termsLine({ read: { termsSaid, work }, text }: Line): LineKind | null {
     if (!termsSaid || work.label) return null;
     this.declared ??= termsSaid;
+    // `Pip the Penguin (UK terms)` is a title too.
+    const title = /^\W*(\p{L}[^([,:;|–—-]{1,46}?)\s*[([,:;|–—-]/u.exec(text)?.[1];
+    const isTitle =
+      title !== undefined && !/\b(?:terms?|terminology|pattern|written|uses?|us|uk)\b/i.test(title);
+    if (isTitle && this.parts.length === 0) this.header.name ??= title;
     return 'header';
   }
 
@@ -641,7 +646,7 @@ class PatternReader {
     if (!empty || !heading || (heading.sure && !isOverAll) || part === this.parts.at(-1)) return false;
     if (this.header.name === null) this.header.name = part.name;
     else this.notes.push({ line: part.line, text: part.name });
-    for (const { line } of part.steps) {
+    for (const line of new Set(part.steps.map((step) => step.line))) {
       this.note(line, this.lines[line - 1] ?? '');
       this.lineKinds[line - 1] = 'note';
     }

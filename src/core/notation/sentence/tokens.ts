@@ -159,7 +159,7 @@ export const S = {
   Base: kw('Base', 'base|bottom'),
   Back: kw(
     'Back',
-    '(?:(?:at|on|to|in)\\s+)?the\\s+back(?![\\s-]+loops?)|back\\s+of\\s+(?:the|its)\\s+(?:head|body)',
+    '(?:(?:at|on|to|in)\\s+)?(?:the\\s+)?cent(?:re|er)\\s+back|back\\s+cent(?:re|er)|(?:(?:at|on|to|in)\\s+)?the\\s+back(?![\\s-]+loops?)|back\\s+of\\s+(?:the|its)\\s+(?:head|body)',
   ),
   High: kw('High', 'high|tall'),
   Satin: kw('Satin', 'satin'),
