@@ -104,7 +104,7 @@ const relaxed = (text: string) => {
 const tube3000 = relaxed(toyOf(3000));
 const ball5000 = relaxed(
   formText(
-    { kind: 'ball', widthMm: 198, heightMm: 198 },
+    { kind: 'ball', widthMm: 198, heightMm: 198, start: null },
     'Ball',
     { widthMm: 5, heightMm: 4.8, assumed: false },
     'us',

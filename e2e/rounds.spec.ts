@@ -66,6 +66,11 @@ test('what is wrong is marked in the text itself', async ({ page }) => {
 test('a shape becomes rounds, on a new toy and on one that is there', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'Start from a shape' }).click();
+  await expect(page.getByText('42 stitches at the widest')).toBeVisible();
+  await page.getByRole('radio', { name: '8', exact: true }).click();
+  await expect(page.getByText('R2: sc around', { exact: false })).toBeVisible();
+  await expect(page.getByText('40 stitches at the widest')).toBeVisible();
+  await page.getByRole('radio', { name: 'Any' }).click();
   await expect(page.getByText('44 stitches at the widest')).toBeVisible();
   await page.getByRole('button', { name: 'Width: 5 mm more' }).click();
   await expect(page.getByText('47 stitches at the widest')).toBeVisible();

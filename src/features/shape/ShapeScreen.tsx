@@ -2,7 +2,14 @@ import { View } from '@tamagui/core';
 import { sizeOfPart } from '../../core/toy/stuffedPart';
 import { useMemo, useState } from 'react';
 import { Card, Row } from '../../ui/layout';
-import { forms, formText, type FormKind } from '../../core/shape/forms/formText';
+import {
+  formRounds,
+  forms,
+  formText,
+  repeatStarts,
+  type FormKind,
+  type RepeatStart,
+} from '../../core/shape/forms/formText';
 import { assumedGauge, type Gauge } from '../../core/shape/gauge';
 import type { Terms } from '../../core/notation/terms';
 import { partPicture } from '../../core/keep/toyCard';
@@ -18,6 +25,13 @@ const kinds = Object.keys(forms) as FormKind[];
 const smallest = 15;
 const largest = 400;
 
+const exactWords =
+  'As near to the shape as stitches come. Most rounds have several different steps to count.';
+
+/** What rounds with one repeat cost. */
+const repeatWords = (start: number, offMm: number): string =>
+  `Each round is plain or one repeat, ${start} times. ${offMm < 1 ? 'It is as near to the shape as can be.' : `Where it is furthest from the shape it is ${offMm} mm wider or narrower.`}`;
+
 interface ShapeScreenProps {
   gauge?: Gauge;
   terms?: Terms;
@@ -31,11 +45,14 @@ export function ShapeScreen({ gauge = assumedGauge, terms = 'us', back, onTake }
   const [kind, setKind] = useState<FormKind>('ball');
   const [width, setWidth] = useState(forms.ball.width);
   const [height, setHeight] = useState(forms.ball.width);
+  const [start, setStart] = useState<RepeatStart | null>(repeatStarts[0]);
   const form = forms[kind];
-  const text = useMemo(
-    () => formText({ kind, widthMm: width, heightMm: height }, form.name, gauge, terms),
-    [kind, width, height, form.name, gauge, terms],
+  const wanted = useMemo(
+    () => ({ kind, widthMm: width, heightMm: height, start }),
+    [kind, width, height, start],
   );
+  const text = useMemo(() => formText(wanted, form.name, gauge, terms), [wanted, form.name, gauge, terms]);
+  const offMm = useMemo(() => Math.round(formRounds(wanted, gauge).offMm), [wanted, gauge]);
   const toy = useMemo(
     () =>
       analyseToy(
@@ -78,6 +95,17 @@ export function ShapeScreen({ gauge = assumedGauge, terms = 'us', back, onTake }
       {form.height !== null ? (
         <Size label={kind === 'oval' ? 'Length' : 'Height'} value={height} onChange={setHeight} />
       ) : null}
+      {kind === 'oval' ? null : (
+        <View gap="$2">
+          <OneOf
+            label="Every round a multiple of"
+            options={[...repeatStarts.map((n) => [String(n), String(n)] as const), ['exact', 'Any']]}
+            chosen={start === null ? 'exact' : String(start)}
+            onChoose={(key) => setStart(repeatStarts.find((n) => String(n) === key) ?? null)}
+          />
+          <Quiet>{start === null ? exactWords : repeatWords(start, offMm)}</Quiet>
+        </View>
+      )}
       <Card aria-label="The rounds">
         {text
           .trim()

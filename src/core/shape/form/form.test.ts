@@ -16,7 +16,7 @@ const upright: Stand = { front: 0, dir: 1, start: 'bottom', lying: false };
 const tube = 'R1: ch 24, join, sc in each ch around\nR2-R20: sc around';
 const disc = `${dome}\nR5: (3 sc, inc) x 6\nR6: (4 sc, inc) x 6\nR7: (5 sc, inc) x 6\nR8: (6 sc, inc) x 6`;
 const ball = (widthMm: number) =>
-  formText({ kind: 'ball', widthMm, heightMm: widthMm }, 'Ball', usualGauge, 'us');
+  formText({ kind: 'ball', widthMm, heightMm: widthMm, start: null }, 'Ball', usualGauge, 'us');
 const degrees = (radians: number) => (radians * 180) / Math.PI;
 
 /** Angle between the way up at the bottom and the way up at the top of a part, in degrees. */

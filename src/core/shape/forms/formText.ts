@@ -1,7 +1,7 @@
 import { evenRound } from '../../fabric/evenRound';
 import { stitchWord, type Terms } from '../../notation/terms';
 import type { Gauge } from '../gauge';
-import { countsAlong } from './meridian';
+import { exactCounts, rememberedCounts, roomAlong, type OutlinePoint } from './meridian';
 import { ball, cone, disc, ear, egg, leg, tube } from './outlines';
 
 export type FormKind = 'ball' | 'egg' | 'tube' | 'cone' | 'circle' | 'oval' | 'ear' | 'leg';
@@ -11,7 +11,13 @@ export interface Form {
   widthMm: number;
   /** taken where the form has a height of its own */
   heightMm: number;
+  /** stitches of the first round, which every round is a multiple of; null for rounds as near to the form as single stitches come */
+  start: RepeatStart | null;
 }
+
+/** Starts that makers work in. */
+export const repeatStarts = [6, 7, 8] as const;
+export type RepeatStart = (typeof repeatStarts)[number];
 
 /** Forms by name, with what a maker would begin with, in mm. */
 export const forms: Readonly<
@@ -27,30 +33,51 @@ export const forms: Readonly<
   leg: { name: 'Leg with foot', width: 40, height: 70, flat: false },
 };
 
-/** The counts of every round of a form; for an oval see `formText`, its rounds go around a chain. */
-export function formCounts({ kind, widthMm, heightMm }: Form, gauge: Gauge): number[] {
+/** The outline of a form; null for an oval, whose rounds go around a chain. */
+function outlineOf({ kind, widthMm, heightMm }: Form): { points: OutlinePoint[]; closed: boolean } | null {
   switch (kind) {
     case 'ball':
-      return countsAlong(ball(widthMm), gauge, true);
+      return { points: ball(widthMm), closed: true };
     case 'egg':
-      return countsAlong(egg(widthMm, heightMm), gauge, true);
+      return { points: egg(widthMm, heightMm), closed: true };
     case 'tube':
-      return countsAlong(tube(widthMm, heightMm), gauge, false);
+      return { points: tube(widthMm, heightMm), closed: false };
     case 'cone':
-      return countsAlong(cone(widthMm, heightMm), gauge, false);
+      return { points: cone(widthMm, heightMm), closed: false };
     case 'circle':
-      return countsAlong(disc(widthMm), gauge, false);
+      return { points: disc(widthMm), closed: false };
     case 'ear':
-      return countsAlong(ear(widthMm, heightMm), gauge, false);
+      return { points: ear(widthMm, heightMm), closed: false };
     case 'leg':
-      return countsAlong(leg(widthMm, heightMm), gauge, false);
+      return { points: leg(widthMm, heightMm), closed: false };
     case 'oval':
-      return [];
+      return null;
   }
 }
 
-/** Rounds from their counts: a ring, then each round evenly from the one below, every other one staggered. */
-export function roundsFromCounts(counts: readonly number[]): string[] {
+/** The rounds of a form. */
+export interface FormRounds {
+  counts: number[];
+  /** how much wider or narrower than the form it is where it is furthest off, in mm */
+  offMm: number;
+}
+
+/** The counts of every round of a form; for an oval see `formText`, its rounds go around a chain. */
+export function formRounds(form: Form, gauge: Gauge): FormRounds {
+  const outline = outlineOf(form);
+  if (!outline) return { counts: [], offMm: 0 };
+  const room = roomAlong(outline.points, gauge, outline.closed);
+  const counts = form.start === null ? exactCounts(room) : rememberedCounts(room, form.start, outline.closed);
+  const off = counts.map((count, index) => Math.abs(count - (room[index] ?? 0)));
+  return { counts, offMm: (Math.max(0, ...off) * gauge.widthMm) / Math.PI };
+}
+
+/**
+ * Rounds from their counts: a ring, then each round evenly from the one below.
+ *
+ * @param staggered every other round is shifted by half a repeat, so that increases do not lie over each other; else each is one repeat
+ */
+export function roundsFromCounts(counts: readonly number[], staggered: boolean): string[] {
   const lines: { from: number; to: number; body: string; count: number }[] = [];
   counts.forEach((count, index) => {
     const round = index + 1;
@@ -58,7 +85,7 @@ export function roundsFromCounts(counts: readonly number[]): string[] {
     const body =
       before === undefined
         ? `${count} sc in magic ring`
-        : (evenRound(before, count, round % 2 === 1) ?? 'sc around');
+        : (evenRound(before, count, staggered && round % 2 === 1) ?? 'sc around');
     const last = lines.at(-1);
     if (last && last.body === body && body === 'sc around') last.to = round;
     else lines.push({ from: round, to: round, body, count });
@@ -101,7 +128,10 @@ function ovalLines({ widthMm, heightMm }: Form, gauge: Gauge): string[] {
  * @param name what the part is called
  */
 export function formText(form: Form, name: string, gauge: Gauge, terms: Terms): string {
-  const lines = form.kind === 'oval' ? ovalLines(form, gauge) : roundsFromCounts(formCounts(form, gauge));
+  const lines =
+    form.kind === 'oval'
+      ? ovalLines(form, gauge)
+      : roundsFromCounts(formRounds(form, gauge).counts, form.start === null);
   const word = stitchWord('sc', terms);
   const rounds = terms === 'us' ? lines : lines.map((line) => line.replace(/\bsc\b/g, word));
   const ending = forms[form.kind].flat
