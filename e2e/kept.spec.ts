@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { bearHead, bringPattern, expectAccessible, holes, saved } from './helpers';
 
@@ -160,4 +161,43 @@ test('the page of a part outlives a new name, and a part put in above it', async
   await saved(page);
   await page.reload();
   await expect(page.getByRole('heading', { name: "Otter's head", exact: true })).toBeVisible();
+});
+
+test('the whole shelf goes into one file and comes back, also where a toy has changed meanwhile', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
+  await expect(page.getByRole('link', { name: 'Open Pondside otter' })).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the whole shelf' }).click();
+  const file = await (await download).path();
+  const openFile = async () => {
+    const chosen = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Open a file' }).click();
+    await (
+      await chosen
+    ).setFiles({
+      name: 'hoppla-shelf.zip',
+      mimeType: 'application/zip',
+      buffer: readFileSync(file),
+    });
+  };
+  await openFile();
+  await expect(page.getByText('No toy was new. 5 toys were here already, just so.')).toBeVisible();
+  await page.getByRole('button', { name: 'More for Pondside otter' }).click();
+  await page.getByRole('button', { name: 'Delete' }).click();
+  await expect(page.getByRole('link', { name: 'Open Pondside otter' })).toBeHidden();
+  await page.getByRole('button', { name: 'More for Pondside toadstool' }).click();
+  await page.getByRole('button', { name: 'Rename' }).click();
+  await page.getByRole('textbox', { name: 'New name' }).fill('My toadstool');
+  await page.getByRole('button', { name: 'Save the name' }).click();
+  await expect(page.getByRole('link', { name: 'Open My toadstool' })).toBeVisible();
+  await openFile();
+  await expect(page.getByText('1 toy of this file is on your shelf with another text')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Bring copies of them' }).click();
+  await expect(page.getByText('2 toys came to the shelf. 3 toys were here already')).toBeVisible();
+  for (const name of ['Pondside otter', 'Pondside toadstool', 'My toadstool'])
+    await expect(page.getByRole('link', { name: `Open ${name}` })).toBeVisible();
 });

@@ -73,6 +73,18 @@ export const runs = {
     }
   },
 
+  /** Puts a run back with its events; one that is there stays as it is. */
+  async restore(run: Run, events: readonly RunEvent[]): Promise<void> {
+    const transaction = (await database()).transaction(['runs', 'events'], 'readwrite');
+    const isHere = (await transaction.objectStore('runs').getKey(run.id)) !== undefined;
+    if (!isHere) {
+      await transaction.objectStore('runs').add(run);
+      for (const [number, event] of events.entries())
+        await transaction.objectStore('events').put({ run: run.id, number, event });
+    }
+    await transaction.done;
+  },
+
   /** Takes a run away with all that belongs to it. */
   async remove(id: string): Promise<void> {
     const transaction = (await database()).transaction(['runs', 'events'], 'readwrite');

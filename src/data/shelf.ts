@@ -105,17 +105,32 @@ function entriesOf(toys: readonly ReadyToy[]): Changes {
   return Object.assign({}, ...entries) as Changes;
 }
 
-/** Puts a toy on the shelf. One that is there already, under the id it brings, stays, and this is a copy of it. */
-async function put({ record = [], ...document }: ToyDocument): Promise<StoredToy> {
+/** Puts toys on the shelf, all of them or none. One that is there already, under the id it brings, stays, and this is a copy of it. */
+async function put(documents: readonly ToyDocument[]): Promise<StoredToy[]> {
   const { cardOf, refuseTooLong } = await keptToys();
-  refuseTooLong(document);
-  const card = cardOf(document.text);
-  return transact([toyKey(document.id)], (kept) => {
-    const id = kept.has(toyKey(document.id)) ? newId() : document.id;
-    const stored: StoredToy = { id, revision: 1, document: { ...document, id }, savedBy: null };
-    const tried = record.length > 0 ? { [recordKey(id)]: JSON.stringify(record) } : {};
-    return { changes: { ...toyEntry(stored), ...cardEntry(stored, card), ...tried }, result: stored };
+  const ready = documents.map(({ record = [], ...document }) => {
+    refuseTooLong(document);
+    return { document, record, card: cardOf(document.text) };
   });
+  const keys = documents.map(({ id }) => toyKey(id));
+  return transact(keys, (kept) => {
+    let changes: Changes = {};
+    const result = ready.map(({ document, record, card }): StoredToy => {
+      const isTaken = kept.has(toyKey(document.id)) || toyKey(document.id) in changes;
+      const id = isTaken ? newId() : document.id;
+      const stored: StoredToy = { id, revision: 1, document: { ...document, id }, savedBy: null };
+      const tried = record.length > 0 ? { [recordKey(id)]: JSON.stringify(record) } : {};
+      changes = { ...changes, ...toyEntry(stored), ...cardEntry(stored, card), ...tried };
+      return stored;
+    });
+    return { changes, result };
+  });
+}
+
+async function putOne(document: ToyDocument): Promise<StoredToy> {
+  const [stored] = await put([document]);
+  if (!stored) throw new GoneError();
+  return stored;
 }
 
 /** What the shelf shows of a toy whose kept card is of this very revision, without reading its document closer than that. */
@@ -212,14 +227,17 @@ export const shelf = {
     return stored;
   },
 
-  add: (document: ToyDocument): Promise<StoredToy> => put(document),
+  add: (document: ToyDocument): Promise<StoredToy> => putOne(document),
+
+  /** Puts several toys on the shelf, all of them or none. */
+  addDocuments: (documents: readonly ToyDocument[]): Promise<StoredToy[]> => put(documents),
 
   /** Puts the toy of a file on the shelf; throws a sentence for the maker where it can't be read. */
   async addFile(text: string): Promise<StoredToy> {
     const { readDocument } = await import('../core/keep/document');
     const read = readDocument(text);
     if (!read.ok) throw new Error(read.message);
-    return put(read.document);
+    return putOne(read.document);
   },
 
   /** Saves a text over the revision it was made from; refuses where another tab was faster, or took the toy off. */

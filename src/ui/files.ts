@@ -17,37 +17,49 @@ export function saveBlob(name: string, contents: Blob): void {
   setTimeout(() => URL.revokeObjectURL(url), 1000);
 }
 
-export interface OpenedFile {
-  name: string;
-  text: string;
+/** A file as text, or the bytes of a packed one. */
+export type OpenedFile = { name: string; text: string } | { name: string; packed: Uint8Array };
+
+/** Files larger than this are not opened at all. */
+const largestText = 3_000_000;
+const largestPacked = 40_000_000;
+
+const notText = 'This file is not text. Open a .hoppla.json file, or a pattern saved as plain text.';
+
+/** What every packed file begins with. */
+const isPacked = ([p, k]: Uint8Array): boolean => p === 0x50 && k === 0x4b;
+
+/** Lets the maker choose a file of text; null where she chose none. */
+export async function openText(): Promise<{ name: string; text: string } | null> {
+  const file = await openFile();
+  if (file && 'packed' in file) throw new Error(notText);
+  return file;
 }
 
-/** A file larger than this is not opened at all. */
-const largestFile = 3_000_000;
-
-/** Lets the maker choose a file and reads it as text; null where she chose none. */
+/** Lets the maker choose a file and reads it; null where she chose none. */
 export async function openFile(): Promise<OpenedFile | null> {
   const picked = await getDocumentAsync({
-    type: ['application/json', 'text/plain', 'text/markdown', '.hoppla.json', '.txt', '.md'],
+    type: [
+      'application/json',
+      'text/plain',
+      'text/markdown',
+      'application/zip',
+      '.hoppla.json',
+      '.txt',
+      '.md',
+      '.zip',
+    ],
   });
   const asset = picked.canceled ? undefined : picked.assets[0];
   if (!asset?.file) return null;
-  if (asset.file.size > largestFile) throw new Error('This file is too large for a pattern or a toy.');
+  if (asset.file.size > largestPacked) throw new Error('This file is too large for a shelf of toys.');
   const bytes = await asset.file.arrayBuffer();
+  const packed = new Uint8Array(bytes);
+  if (isPacked(packed)) return { name: asset.name, packed };
+  if (asset.file.size > largestText) throw new Error('This file is too large for a pattern or a toy.');
   try {
     return { name: asset.name, text: new TextDecoder('utf-8', { fatal: true }).decode(bytes) };
   } catch {
-    throw new Error('This file is not text. Open a .hoppla.json file, or a pattern saved as plain text.');
+    throw new Error(notText);
   }
-}
-
-/** A name fit for a file: `pondside-otter`. */
-export function fileName(name: string): string {
-  return (
-    name
-      .toLowerCase()
-      .normalize('NFKD')
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-+|-+$/g, '') || 'toy'
-  );
 }

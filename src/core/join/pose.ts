@@ -113,6 +113,9 @@ function hanging(normal: vec3): vec3 {
   return vec3.normalize(down, down);
 }
 
+/** Ways to join by an edge that is laid flat: what is worked in is held flat while the hook goes through both its layers. */
+const heldFlat: ReadonlySet<Join['kind']> = new Set(['flattened', 'pinched', 'no-sew']);
+
 /** A unit onto a place of another's wall: its axis straight off the wall, its front to the toy's front. */
 function onWall(
   wall: PosedUnit,
@@ -124,7 +127,7 @@ function onWall(
   const along = Math.min(wall.surface.along.at(-1) ?? 0, alongAt(wall.surface, rowOfCentre(wall, centre)));
   const here: WallPoint = { along, azimuth: centre.azimuth };
   const isClosed = kind === 'closed-on-wall';
-  const isFlat = kind === 'flattened' || kind === 'pinched';
+  const isFlat = heldFlat.has(kind);
   const straight = normalAt(wall, here);
   const normal = isFlat && Math.abs(straight[1] ?? 0) < steep ? hanging(straight) : straight;
   const edge = sewnEdgeOf({ piece: part, sentence });

@@ -78,6 +78,19 @@ export function isEvent(value: unknown): value is RunEvent {
   return eventSchema.validate(value).error === undefined;
 }
 
+const runSchema = Joi.object<Run>({
+  id: Joi.string().max(60).required(),
+  toy: Joi.string().max(60).required(),
+  name: Joi.string().allow('').max(300).required(),
+  text: Joi.string().allow('').max(200_000).required(),
+  copies: Joi.number().integer().min(1).max(999).required(),
+  started: Joi.string().isoDate().required(),
+});
+
+/** Whether a value is a run. */
+export const isRun = (value: unknown): value is Run =>
+  runSchema.validate(value, { convert: false }).error === undefined;
+
 /** Something she wrote down or that went otherwise than planned. */
 export interface LogEntry {
   at: number;

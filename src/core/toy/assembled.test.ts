@@ -152,3 +152,19 @@ test('an eye that another part stands before is not seen through it', () => {
   expect(eyes(text.replace('5 showing', '9 showing'))).toBe(2);
   expect(eyes(text.replace('5 showing', '1 showing'))).toBe(0);
 });
+
+test('a part that is worked in is as flat as one that is sewn on flattened, and not as one sewn on by its ring', () => {
+  const arms = (sentence: string) =>
+    assembled(
+      analyseToy(
+        `Gauge: 5 mm x 5 mm\nBody\n${tube}\n\nArm (make 2)\nR1: 6 sc in mr\nR2-R9: sc around\n\nAssembly\n${sentence}`,
+      ),
+    )
+      .filter(({ unit }) => unit.part === 'arm')
+      .map(({ thickness }) => thickness);
+  const [workedIn] = arms('Crochet the arms into round 8 of the body, on both sides.');
+  const [flattened] = arms('Flatten the arms and sew them to the sides of the body at R8.');
+  const [round] = arms('Sew the arms to the sides of the body at R8.');
+  expect([workedIn, round]).toEqual([flattened, 1]);
+  expect(workedIn).toBeLessThan(0.5);
+});

@@ -1,6 +1,7 @@
 import { useState, type RefObject } from 'react';
 import { View } from '@tamagui/core';
-import { fileName, saveBlob } from '../../ui/files';
+import { fileName } from '../../core/words/fileName';
+import { saveBlob } from '../../ui/files';
 import { Icon } from '../../ui/Icon';
 import { Press } from '../../ui/Press';
 import { Body } from '../../ui/text';

@@ -8,7 +8,7 @@ import {
   type Figures,
 } from '../../core/safety/ruleBook';
 import { useRules } from '../../data/rules';
-import { openFile, saveFile } from '../../ui/files';
+import { openText, saveFile } from '../../ui/files';
 import { Icon } from '../../ui/Icon';
 import { Card } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
@@ -39,7 +39,7 @@ function RuleFiles() {
   const changed = changedRules(book);
   const bring = async () => {
     try {
-      const file = await openFile();
+      const file = await openText();
       if (!file) return;
       const read = readRuleBook(file.text);
       setSaid(read.ok ? 'these rules hold from now on.' : read.message);

@@ -13,6 +13,7 @@ import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { Body, Title } from '../../ui/text';
 import { ToyList } from './ToyList';
+import { KeepAll, ShelfFileNotice, useWholeShelf } from './WholeShelf';
 
 /** The maker's toys, and the ways to begin one. */
 export function ShelfScreen() {
@@ -21,6 +22,7 @@ export function ShelfScreen() {
   const { create, addFile, addAll, restore } = useShelfActions();
   const [said, setSaid] = useState<string | null>(null);
   const [removed, setRemoved] = useState<{ toy: RemovedToy; name: string } | null>(null);
+  const whole = useWholeShelf(refetch);
   const seeding = useSeeding(toys?.length === 0, refetch);
   useEffect(() => onChangeElsewhere(() => void refetch()), [refetch]);
 
@@ -41,6 +43,10 @@ export function ShelfScreen() {
     attempt(async () => {
       const file = await openFile();
       if (!file) return;
+      if ('packed' in file) {
+        await whole.bring(file.packed);
+        return;
+      }
       if (file.name.endsWith('.json') || file.text.trimStart().startsWith('{')) {
         open((await addFile.mutateAsync(file.text)).id);
         return;
@@ -106,6 +112,7 @@ export function ShelfScreen() {
           {removed.name} is off the shelf.
         </Notice>
       ) : null}
+      <ShelfFileNotice shelf={whole} attempt={attempt} />
       {isPending ? <Body color="$quiet">Looking at the shelf …</Body> : null}
       {empty ? (
         <View gap="$4" paddingVertical="$5">
@@ -128,6 +135,7 @@ export function ShelfScreen() {
         onRemoved={(toy, name) => setRemoved({ toy, name })}
         onTrouble={setSaid}
       />
+      {toys && !empty ? <KeepAll onSave={() => void attempt(whole.save)} /> : null}
     </Page>
   );
 }
