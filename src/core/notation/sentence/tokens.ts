@@ -265,16 +265,22 @@ const twoOrdinals = new RegExp(
   'gi',
 );
 
+/** `Spaced 7 stitches`, which is `7 stitches apart` in as many signs. */
+const spacedBy =
+  /\bspaced\s+((?:\d+|[a-z]{3,6})\s+(?:sts?|stitches))(?!\s*(?:apart|between|from|each|evenly|in\b|\())(?![a-z])/gi;
+
 /**
  * The words of a line, `between the fourth and fifth row` with its numbers in figures: by itself `the second ear` numbers no round.
  * Each word keeps its place and its length.
  */
 export function tokensOf(text: string): IToken[] {
   const figure = (word: string) => `${ordinalWords.indexOf(word.toLowerCase()) + 1}th`.padEnd(word.length);
-  const figures = text.replace(
-    twoOrdinals,
-    (_, one: string, between: string, other: string) => figure(one) + between + figure(other),
-  );
+  const figures = text
+    .replace(
+      twoOrdinals,
+      (_, one: string, between: string, other: string) => figure(one) + between + figure(other),
+    )
+    .replace(spacedBy, (whole, distance: string) => `${distance} apart`.padEnd(whole.length));
   sentenceLexer ??= new Lexer(sentenceTypes, {
     positionTracking: 'onlyOffset',
     ensureOptimizations: true,

@@ -35,7 +35,9 @@ export function verticalOf(step: FeatureSentence): Vertical | null {
   if (step.relation) return { by: 'relation', ...step.relation };
   if (step.stitchesFrom) return { by: 'stitches', ...step.stitchesFrom };
   if (step.atStart) return { by: 'start' };
-  if (step.level) return { by: 'level', to: step.level };
+  // `Between the eyes on round 11`: the round says how high, the eyes only how far across.
+  const saysRound = step.round !== undefined && step.roundSaid !== 'after';
+  if (step.level && !saysRound) return { by: 'level', to: step.level };
   return step.round === undefined
     ? null
     : {
@@ -131,14 +133,29 @@ function sidewaysOf(step: FeatureSentence, pair: boolean): Pick<FeatureRule, 'si
   // “As wide as the inner edges of the eyes” gives a single feature its width, not its place.
   if (sides === 'middle')
     return { sides, sideways: step.inLine ? { by: 'inLine', ...step.inLine } : { by: 'front' } };
-  return { sides, sideways: pairSideways(step, apart) };
+  return { sides, sideways: pairSideways(step) };
 }
 
-function pairSideways(step: FeatureSentence, apart: number | undefined): Sideways {
+/** `Blush under each eye` is straight under it, not further out as is usual. */
+const underEach = /\b(?:each|every)\s+eye\b/i;
+const straightUnder: Sideways = { by: 'inLine', edge: 'middle', to: 'eyes' };
+
+/** From middle to middle of a pair. What shows between two stitched things shows between their edges. */
+function pairApart(step: FeatureSentence): number | undefined {
+  const isShown = step.apart === undefined && step.showing !== undefined;
+  const isStitched = isEmbroidered(step) && step.sizeMm === undefined;
+  const wide = isShown && isStitched ? extentOf(step, null).wide : 0;
+  const apart = distanceOf(step);
+  return apart === undefined ? undefined : apart + wide;
+}
+
+function pairSideways(step: FeatureSentence): Sideways {
   const { outward, inLine } = step;
+  const apart = pairApart(step);
   if (outward) return { by: 'outward', stitches: outward.stitches, from: outward.from ?? 'eyes' };
   if (inLine) return { by: 'inLine', ...inLine };
   if (apart !== undefined) return { by: 'apart', apart: Math.round(apart) };
+  if (step.relation?.to === 'eyes' && underEach.test(step.text)) return straightUnder;
   return usualSideways(step.feature);
 }
 

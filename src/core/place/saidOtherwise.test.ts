@@ -1,0 +1,44 @@
+import { analyseToy } from '../toy/analyse';
+
+// 36 stitches on rounds 6 to 13, front line at 18½ on each of them.
+const head =
+  'Gauge: 5 mm x 5 mm\nLean: 0\nHead\nR1: 6 sc in mr\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5: (3 sc, inc) x 6\nR6: (4 sc, inc) x 6\nR7-R13: sc around\nR14: (4 sc, dec) x 6\n';
+const eyes = 'Eyes: 9 mm, between R9 and R10, 7 apart\n';
+
+/** The line of holes and the posts of the feature that was said last. */
+function placed(...lines: string[]) {
+  const [part] = analyseToy(head + lines.join('\n')).parts;
+  const feature = part!.features.at(-1)!;
+  const holes = feature.units.flatMap(({ from, to }) => (from === to ? [from] : [from, to]));
+  return [feature.gap[0], ...holes.sort((a, b) => a - b)];
+}
+
+test('what shows between two stitched eyes shows between their edges', () => {
+  // 15 and 22 with 16 to 21 between them, and two stitches on either side.
+  expect(placed('Embroider eyes between R10 and R11, 2 stitches wide each, 6 stitches between.')).toEqual([
+    10, 13, 15, 22, 24,
+  ]);
+  expect(placed('Embroider eyes between R10 and R11, 2 stitches wide, 9 stitches apart.')).toEqual([
+    10, 13, 15, 22, 24,
+  ]);
+});
+
+test('a round that is named says how high, also where something else says how far across', () => {
+  expect(placed(eyes, 'The nose is embroidered between the eyes on round 11 over 3 sts.')).toEqual([
+    11, 17, 20,
+  ]);
+  expect(placed(eyes, 'Embroider the nose between the eyes, 3 stitches wide.')).toEqual([9, 17, 20]);
+});
+
+test('under each eye is straight under it; under the eyes is further out, as is usual for cheeks', () => {
+  expect(placed(eyes, 'Add blush 1 round below each eye, 2 stitches wide.')).toEqual([10, 14, 16, 21, 23]);
+  expect(placed(eyes, 'Add blush 1 round below the eyes, 2 stitches wide.')).toEqual([10, 12, 14, 23, 25]);
+});
+
+test.each([
+  'Safety eyes 9 mm: placed between rows 9 and 10, spaced 7 stitches.',
+  'Eyes 9 mm, between R9 and R10, spaced seven stitches apart.',
+  'Put 9 mm eyes between R9 and R10, spaced 7 sts from post to post.',
+])('%s', (sentence) => {
+  expect(placed(sentence)).toEqual([9, 15, 22]);
+});
