@@ -42,3 +42,20 @@ test.each([
 ])('%s', (sentence) => {
   expect(placed(sentence)).toEqual([9, 15, 22]);
 });
+
+test.each([
+  // The eyes are at 15 and 22.
+  ['Felt cheeks (12 mm) 2 rounds below the eyes, 3 stitches further out.', [11, 12, 25]],
+  ['Felt cheeks (12 mm) 2 rounds below the eyes, 3 stitches farther outwards.', [11, 12, 25]],
+  ['Felt cheeks (12 mm) 2 rounds below the eyes, 3 stitches outwards.', [11, 12, 25]],
+])('%s', (sentence, holes) => {
+  expect(placed(eyes, sentence)).toEqual(holes);
+});
+
+test('so many stitches to the left and right of the centre are as many from it to either side', () => {
+  const either = placed('Eyes 9 mm, between R9 and R10, 4 sts to either side of the centre.');
+  expect(placed('Eyes 9 mm, between R9 and R10, 4 sts to the left and right of the centre.')).toEqual(either);
+  expect(placed('Eyes 9 mm, between R9 and R10, 4 sts on the left and the right of the centre.')).toEqual(
+    either,
+  );
+});

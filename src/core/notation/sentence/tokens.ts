@@ -96,7 +96,7 @@ export const S = {
     'CountsShowing',
     '(?:counting\\s+)?(?:only\\s+)?(?:the\\s+)?st(?:itche)?s\\s+(?:that\\s+)?you\\s+(?:can\\s+)?see|not\\s+counting\\s+(?:the\\s+)?(?:eyes?|holes?|posts?)(?:\\s+(?:holes?|posts?))?',
   ),
-  Further: kw('Further', 'further(?:\\s+(?:on|along|round|around|over))?'),
+  Further: kw('Further', 'further(?!\\s+(?:out|to\\s+(?:the|each)))(?:\\s+(?:on|along|round|around|over))?'),
   Apart: kw('Apart', 'apart|from\\s+each\\s+other|(?:from\\s+)?post\\s+to\\s+post'),
   Showing: kw(
     'Showing',
@@ -121,7 +121,10 @@ export const S = {
   OwnEnd: kw('OwnEnd', '(?:inner|outer|inside|outside)\\s+ends?'),
   Inner: kw('Inner', 'inner|inside\\s+edges?'),
   Outer: kw('Outer', 'outer|outside\\s+edges?'),
-  Beside: kw('Beside', '(?:(?:on|at|to)\\s+)?(?:both|each|either)\\s+sides?\\s+of|beside|next\\s+to'),
+  Beside: kw(
+    'Beside',
+    '(?:(?:on|at|to)\\s+)?(?:both|each|either)\\s+sides?\\s+of|(?:(?:on|at|to)\\s+)?the\\s+left\\s+and\\s+(?:the\\s+)?right(?:\\s+sides?)?\\s+(?:of|from)|beside|next\\s+to',
+  ),
   EitherSide: kw('EitherSide', '(?:(?:on|at|to)\\s+)?(?:both|each|either)\\s+sides?'),
   SideOf: kw(
     'SideOf',
@@ -145,7 +148,7 @@ export const S = {
   ),
   Outward: kw(
     'Outward',
-    'outwards?|outside|out\\s+from|away(?:\\s+from)?|from(?=\\s+(?:the|each)\\s+(?:(?:left|right)\\s+)?(?:eyes?|nose|mouth|cheeks?)(?![A-Za-z]))|to\\s+(?:the|each)\\s+side\\s+of',
+    '(?:further|farther|more)\\s+(?:out(?:wards?|side)?|to\\s+(?:the|each)\\s+(?:sides?|outside))|outwards?|outside|out\\s+from|away(?:\\s+from)?|from(?=\\s+(?:the|each)\\s+(?:(?:left|right)\\s+)?(?:eyes?|nose|mouth|cheeks?)(?![A-Za-z]))|to\\s+(?:the|each)\\s+side\\s+of',
   ),
   Just: kw('Just', 'just|directly|immediately|(?:straight|right)(?=\\s+(?:above|below|under|over|beneath))'),
   Them: kw('Them', 'them|these|those'),
