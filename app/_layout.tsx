@@ -20,6 +20,8 @@ const client = new QueryClient({
   },
 });
 
+export { Opening as SuspenseFallback } from '../src/ui/Opening';
+
 export default function RootLayout() {
   const scheme = useColorScheme() === 'dark' ? 'dark' : 'light';
   useEffect(keepOffline, []);

@@ -51,6 +51,7 @@ const shot = async (page, name) => {
 const phone = await open(390, 844);
 await shot(phone, 'shelf');
 await phone.getByRole('link', { name: 'Open Pondside otter' }).click();
+await phone.getByRole('link', { name: 'Open Head' }).waitFor();
 await shot(phone, 'toy');
 await phone.getByRole('link', { name: 'Open Head' }).click();
 await shot(phone, 'rounds');

@@ -10,6 +10,9 @@ import { storage, transact, type Changes } from './storage';
 /** What reads toys is large and is waited for where it is needed: the shelf itself shows what is kept. */
 const keptToys = () => import('./keptToy');
 
+/** Loads what reads toys before one is opened, so that opening one waits for nothing. */
+export const loadReading = (): void => void keptToys();
+
 /** The texts of a toy before and after the one it has, so that yesterday's slip can still be undone. */
 export interface TextHistory {
   past: string[];

@@ -28,6 +28,8 @@ interface ToyProviderProps {
   id: string;
   children: ReactNode;
   missing: ReactNode;
+  /** what stands there until the toy is read */
+  opening: ReactNode;
   failed: (reason: Error, retry: () => void) => ReactNode;
 }
 
@@ -41,7 +43,7 @@ async function openToy(id: string) {
 }
 
 /** Opens a toy for all screens below it. */
-export function ToyProvider({ id, children, missing, failed }: ToyProviderProps) {
+export function ToyProvider({ id, children, missing, opening, failed }: ToyProviderProps) {
   const client = useQueryClient();
   const { data, error, refetch, isPending } = useQuery({
     queryKey: toyQueryKey(id),
@@ -78,9 +80,9 @@ export function ToyProvider({ id, children, missing, failed }: ToyProviderProps)
     };
   }, [editor, id, client]);
   if (error) return failed(error, () => void refetch());
-  if (isPending) return null;
+  if (isPending) return opening;
   if (data === null) return missing;
-  if (!editor || editor.id !== id) return null;
+  if (!editor || editor.id !== id) return opening;
   return (
     <EditorContext.Provider value={editor}>
       <Analysed editor={editor}>{children}</Analysed>

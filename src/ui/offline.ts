@@ -1,8 +1,4 @@
-/** As soon as the page has nothing else to do: what is kept for later must not hold up what is shown now. */
-function whenIdle(act: () => void): void {
-  if ('requestIdleCallback' in window) window.requestIdleCallback(act, { timeout: 10_000 });
-  else setTimeout(act, 5000);
-}
+import { whenIdle } from './whenIdle';
 
 /** Keeps the app in the browser, where that is allowed: over https, or on this machine. Elsewhere it needs the network. */
 export function keepOffline(): void {

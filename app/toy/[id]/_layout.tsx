@@ -2,6 +2,7 @@ import { Slot, useLocalSearchParams, useRouter } from 'expo-router';
 import { ToyProvider } from '../../../src/data/useToy';
 import { DamagedToy } from '../../../src/features/toy/DamagedToy';
 import { Notice } from '../../../src/ui/Notice';
+import { Opening } from '../../../src/ui/Opening';
 import { Page } from '../../../src/ui/Page';
 import { Press } from '../../../src/ui/Press';
 
@@ -20,6 +21,7 @@ export default function ToyLayout() {
           </Notice>
         </Page>
       }
+      opening={<Opening />}
       failed={(reason, retry) => <DamagedToy reason={reason} retry={retry} />}
     >
       <Slot />

@@ -5,7 +5,7 @@ import { limits } from '../../core/notation/limits';
 import { bringing } from '../../data/bring';
 import { demoToys, wantsDemo } from '../../data/demoToys';
 import { onChangeElsewhere } from '../../data/otherTabs';
-import { shelf, type RemovedToy } from '../../data/shelf';
+import { loadReading, shelf, type RemovedToy } from '../../data/shelf';
 import { useShelf, useShelfActions } from '../../data/useShelf';
 import { openFile } from '../../ui/files';
 import { Notice } from '../../ui/Notice';
@@ -13,7 +13,11 @@ import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { Body, Title } from '../../ui/text';
 import { ToyList } from './ToyList';
+import { whenIdle } from '../../ui/whenIdle';
 import { KeepAll, ShelfFileNotice, useWholeShelf } from './WholeShelf';
+
+/** So long after the shelf is shown what a toy is read with is loaded: a tap comes first. */
+const loadAfterMs = 1200;
 
 /** The maker's toys, and the ways to begin one. */
 export function ShelfScreen() {
@@ -24,6 +28,12 @@ export function ShelfScreen() {
   const [removed, setRemoved] = useState<{ toy: RemovedToy; name: string } | null>(null);
   const whole = useWholeShelf(refetch);
   const seeding = useSeeding(toys?.length === 0, refetch);
+  const isShown = toys !== undefined && toys.length > 0;
+  useEffect(() => {
+    if (!isShown) return;
+    const soon = setTimeout(() => whenIdle(loadReading), loadAfterMs);
+    return () => clearTimeout(soon);
+  }, [isShown]);
   useEffect(() => onChangeElsewhere(() => void refetch()), [refetch]);
 
   const attempt = async (act: () => Promise<void>) => {

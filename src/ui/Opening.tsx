@@ -1,0 +1,13 @@
+import { View } from '@tamagui/core';
+import { Body } from './text';
+
+/** What stands on a page while it is loaded. */
+export function Opening() {
+  return (
+    <View flex={1} padding="$5">
+      <Body color="$quiet" role="status">
+        Opening …
+      </Body>
+    </View>
+  );
+}
