@@ -10,23 +10,13 @@ import { toyCard, type ToyCard } from '../core/keep/toyCard';
 import { limits } from '../core/notation/limits';
 import { mostEntries, readRecord, type TrialEntry } from '../core/safety/record';
 import { analyseToy } from '../core/toy/analyse';
+import { isRecord, parsed } from './json';
 import { DamagedError, FullRecordError, RecordError, TooLongError, type StoredToy } from './storedToy';
 
 /** A toy that is on no shelf yet, with all that is worked out of its text once. */
 export interface ReadyToy {
   document: Omit<ToyDocument, 'id' | 'made' | 'changed'>;
   card: ToyCard;
-}
-
-const isRecord = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
-
-function parsed(text: string): unknown {
-  try {
-    return JSON.parse(text) as unknown;
-  } catch {
-    return undefined;
-  }
 }
 
 /** The toy kept under a key, or in a maker's words why it can't be read. */

@@ -3,6 +3,7 @@ import type { ToyDocument } from '../core/keep/document';
 import type { ToyCard } from '../core/keep/toyCard';
 import type { TrialEntry } from '../core/safety/record';
 import { forgetDrafts } from './drafts';
+import { isRecord, parsed } from './json';
 import type { ReadyToy } from './keptToy';
 import { ConflictError, GoneError, type StoredToy } from './storedToy';
 import { storage, transact, type Changes } from './storage';
@@ -49,17 +50,6 @@ const keysOf = (id: string) => [toyKey(id), cardKey(id), historyKey(id), recordK
 
 export function newId(): string {
   return `${Date.now().toString(36)}${Math.random().toString(36).slice(2, 8)}`;
-}
-
-const isRecord = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
-
-function parsed(text: string): unknown {
-  try {
-    return JSON.parse(text) as unknown;
-  } catch {
-    return undefined;
-  }
 }
 
 const cardVersion = 3;

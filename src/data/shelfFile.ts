@@ -5,6 +5,7 @@ import { isEvent, isRun } from '../core/make/run';
 import { readYarn, type Yarn } from '../core/supplies/yarn';
 import { analyseToy } from '../core/toy/analyse';
 import { fileName } from '../core/words/fileName';
+import { parsed } from './json';
 import { runs, type KeptRun } from './runs';
 import { shelf } from './shelf';
 import { yarnShelf } from './yarns';
@@ -75,14 +76,6 @@ function filesOf(bytes: Uint8Array): Promise<Unzipped> {
       (reason, files) => (reason ? failed(new Error(damaged)) : done(files)),
     );
   });
-}
-
-function parsed(text: string): unknown {
-  try {
-    return JSON.parse(text) as unknown;
-  } catch {
-    return undefined;
-  }
 }
 
 /** A run with its events, as far as they can be read. */

@@ -1,9 +1,14 @@
 import { useRouter, type ErrorBoundaryProps } from 'expo-router';
+import type { ReactNode } from 'react';
 import { Broken } from '../ui/Guard';
 import { Press } from '../ui/Press';
 
-/** What stands in the place of a page that broke. */
-export function BrokenPage({ error, retry }: ErrorBoundaryProps) {
+/**
+ * What stands in the place of a page that broke.
+ *
+ * @param instead what can still be done there
+ */
+export function BrokenPage({ error, retry, instead }: ErrorBoundaryProps & { instead?: ReactNode }) {
   const router = useRouter();
   return (
     <Broken
@@ -11,6 +16,7 @@ export function BrokenPage({ error, retry }: ErrorBoundaryProps) {
       error={error}
       retry={() => void retry()}
       actions={<Press label="To the shelf" onPress={() => router.replace('/')} />}
+      instead={instead}
     />
   );
 }

@@ -40,3 +40,8 @@ test('such lines are asked about once, kept, and mended by one tap', () => {
   expect(analyseToy(mended).parts[0]!.checks.map(({ worked }) => worked)).toEqual([6, 12, 12, 6]);
   expect(analyseToy(mended).problems.filter(({ severity }) => severity === 'error')).toEqual([]);
 });
+
+test('a line of very many rounds is divided into all of them', () => {
+  const rounds = Array.from({ length: 120 }, (_, i) => `R${i + 1}: sc 6`);
+  expect(unfolded(rounds.join(' ')).text.split('\n')).toEqual(rounds);
+});

@@ -40,14 +40,16 @@ function isBeginning(piece: string): boolean {
 export function roundsOnLine(line: string): string[] {
   // Most lines hold one label or none, and a look is cheaper than reading them in pieces.
   if (line.length > limits.lineSigns || line.search(labelWithin) < 0) return [line];
+  const labels = [...line.matchAll(labelWithin)];
   const pieces: string[] = [];
-  let rest = line;
-  for (const found of line.matchAll(labelWithin)) {
-    const at = found.index - (line.length - rest.length);
+  let begun = 0;
+  for (const [index, found] of labels.entries()) {
     const number = Number(found[1] ?? found[2]);
-    const before = rest.slice(0, at);
-    const behind = rest.slice(at + found[0].length);
-    if (at <= 0 || !readLine(behind).work.label) continue;
+    const before = line.slice(begun, found.index);
+    const at = found.index + found[0].length;
+    // As far as the next label: a line of many is read once and not once for each of them.
+    const behind = line.slice(at, labels[index + 1]?.index ?? line.length);
+    if (!before || !readLine(behind).work.label) continue;
     const last = lastRoundOf(before);
     const isNext =
       last > 0 ? number === last + 1 : number === 1 && pieces.length === 0 && isBeginning(before);
@@ -55,9 +57,9 @@ export function roundsOnLine(line: string): string[] {
     // The stop belongs to the piece it ends, a dash or a comma to none.
     const stop = /^\s*([.;])/.exec(found[0])?.[1] === '.' ? '.' : '';
     pieces.push(before + stop);
-    rest = behind;
+    begun = at;
   }
-  return [...pieces, rest];
+  return [...pieces, line.slice(begun)];
 }
 
 /** A text with one round a line. */

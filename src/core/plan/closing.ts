@@ -53,7 +53,7 @@ export function closingOf(stitches: number, stitchWidthMm: number, stays: Stays 
     return {
       stitches,
       how: 'flat',
-      tailMm: 3.5 * (edge / 2) + 150,
+      tailMm: 3.5 * edge + 150,
       words:
         'Lay the edge flat and sew or work its two layers together from end to end. Nothing is drawn together.',
     };

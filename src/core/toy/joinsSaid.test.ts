@@ -255,6 +255,18 @@ describe('an end that is shut flat is neither drawn together nor a ring', () => 
     expect(problems.filter(({ code }) => code.startsWith('join'))).toEqual([]);
   });
 
+  test.each(['Close up, keeping the bottom flat.', 'Close the hole.'])('%s draws it together', (end) => {
+    const { joined, parts } = pieces(end, 'Sew the wings to both sides of the body at R7.');
+    expect(joined.joins.map(({ kind }) => kind)).toEqual(['closed-on-wall', 'closed-on-wall']);
+    expect(parts[1]!.stops.closing?.how).not.toBe('flat');
+  });
+
+  test('the tail of one that is shut and then sewn on is long enough for both', () => {
+    const { parts } = pieces('Flatten and close with 5 sc.', 'Sew the wings to the sides of the body at R7.');
+    // Ten stitches of 5 mm, three and a half times, and what is left to bury.
+    expect(parts[1]!.stops.closing?.tailMm).toBeCloseTo(3.5 * 50 + 150, 6);
+  });
+
   test('pinched it is shut at its middle', () => {
     const { joined } = pieces('Pinch the bottom and sew it closed.', 'Sew the wings to the sides at R7.');
     expect(joined.joins.map(({ kind }) => kind)).toEqual(['pinched', 'pinched']);

@@ -1,18 +1,8 @@
-import { useRouter, type ErrorBoundaryProps } from 'expo-router';
-import { Broken } from '../../ui/Guard';
-import { Press } from '../../ui/Press';
+import type { ErrorBoundaryProps } from 'expo-router';
+import { BrokenPage } from '../BrokenPage';
 import { PlainText } from './PlainText';
 
 /** What stands in the place of a page of an open toy that broke: its text can still be read, changed and saved. */
-export function BrokenToyPage({ error, retry }: ErrorBoundaryProps) {
-  const router = useRouter();
-  return (
-    <Broken
-      what="This page"
-      error={error}
-      retry={() => void retry()}
-      actions={<Press label="To the shelf" onPress={() => router.replace('/')} />}
-      instead={<PlainText />}
-    />
-  );
+export function BrokenToyPage(props: ErrorBoundaryProps) {
+  return <BrokenPage {...props} instead={<PlainText />} />;
 }

@@ -18,7 +18,8 @@ export interface FoldSentence extends Said {
 
 export const foldVerbs = [S.Fold] as const;
 
-const flat = /\b(?:fold|flat|flatten|press|pinch|squash)(?:ed|ing)?\b/i;
+const flat =
+  /\b(?:fold|flatten|pinch|squash)(?:e?d|ing)?\b|\b(?:press|lay|sew|stitch|whip\s*stitch|close|crochet)\w*\s+(?:(?:it|them|the\s+[a-z]+)\s+)?(?:(?:closed|shut|together)\s+)?flat\b/i;
 const together = /\bboth\s+(?:layers|sides|thicknesses|edges)\b|\bclos(?:e|ed|ing)\b|\bshut\b|\btogether\b/i;
 const bothToClose =
   /\b(?:sc|crochet|whip\s*stitch|sew|stitch)\w*\b[^.]*\bboth\s+(?:layers|sides|thicknesses|edges)\b[^.]*\b(?:clos\w*|shut)\b/i;

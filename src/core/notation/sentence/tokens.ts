@@ -274,7 +274,7 @@ const spacedBy =
 
 /**
  * The words of a line, `between the fourth and fifth row` with its numbers in figures: by itself `the second ear` numbers no round.
- * Each word keeps its place and its length.
+ * The line keeps its length, and each word its place, but for those of a distance that is said the other way round.
  */
 export function tokensOf(text: string): IToken[] {
   const figure = (word: string) => `${ordinalWords.indexOf(word.toLowerCase()) + 1}th`.padEnd(word.length);
