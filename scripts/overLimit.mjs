@@ -6,7 +6,6 @@ export const overLimit = {
     'src/core/fabric/buildFabric.ts',
     'src/core/fabric/startOf.ts',
     'src/core/fabric/suggest.ts',
-    'src/core/fabric/workRound.ts',
     'src/core/notation/grammar.ts',
     'src/core/notation/lookahead.ts',
     'src/core/notation/manners.ts',

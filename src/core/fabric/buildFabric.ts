@@ -1,7 +1,7 @@
 import type { Problem } from '../notation/problem';
 import type { PartSource } from '../notation/pattern';
 import { stitchKinds, type StitchKind, type Terms } from '../notation/terms';
-import { loopBits as bits, type Fabric, type Outgrowth } from './fabric';
+import { loopBits as bits, type Fabric, type Outgrowth, type WorkedThrough } from './fabric';
 import { asMeant } from './readings';
 import { isJoined, partStart, roundItems } from './roundItems';
 import { workOrPlain } from './workRound';
@@ -70,6 +70,7 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
   const grown = new Growing();
   const problems: Problem[] = [];
   const outgrowths: Outgrowth[] = [];
+  const through: WorkedThrough[] = [];
   const palette: string[] = [part.colour ?? ''];
   const count = part.rounds.length;
   const offset = new Uint32Array(count + 1);
@@ -149,6 +150,10 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
             workedBy = later;
           }
         },
+        through(words, made, loops) {
+          const from = grown.length - before - made + 1;
+          if (made > 0) through.push({ round: index + 1, from, count: made, loops, words });
+        },
         outgrowth(kinds) {
           outgrowths.push({ after: grown.length - 1, round: index + 1, kinds });
         },
@@ -209,6 +214,7 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
       label: label.slice(0, built),
       folded: foldedAt,
       outgrowths,
+      through,
     },
     problems,
   };

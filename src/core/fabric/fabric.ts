@@ -22,6 +22,18 @@ export interface Outgrowth {
   kinds: StitchKind[];
 }
 
+/** Stitches of a round that go through a finished piece too, without sewing. */
+export interface WorkedThrough {
+  /** the round by index, from 1 */
+  round: number;
+  /** its first stitch of the round, from 1 */
+  from: number;
+  count: number;
+  loops: LoopsWord;
+  /** the piece, in the words of the line */
+  words: string;
+}
+
 /** A run of loops of another part that a first round is worked into, in the order of working. */
 export interface Ground {
   part: string;
@@ -85,6 +97,8 @@ export interface Fabric {
   /** round worked through both layers of the folded piece, from 1; 0 for none. Stitch i of the round below lies on its i-th last. */
   folded: number;
   outgrowths: Outgrowth[];
+  /** in the order of working */
+  through: WorkedThrough[];
 }
 
 /** Number of stitches in round `round` (from 1); 0 where there is no such round. */

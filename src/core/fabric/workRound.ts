@@ -7,6 +7,8 @@ import { stitchKind, type StitchKind, type Terms } from '../notation/terms';
 export interface StitchSink {
   stitch(kind: StitchKind, firstSlot: number, slots: number, loops: LoopsWord, colour: string | null): void;
   outgrowth?(kinds: StitchKind[]): void;
+  /** the stitches just made, so many of them, go through a finished piece too */
+  through?(words: string, made: number, loops: LoopsWord): void;
 }
 
 /** How a round went. */
@@ -169,14 +171,9 @@ function workItems(
     const after = () => fixedTake(withoutFastening(items, index)) + reserve;
     switch (item.type) {
       case 'work':
-        workItem(
-          item,
-          round,
-          state,
-          after,
-          whole && isFinishing(items, index, round, state),
-          opensGrowth(item, items[index + 1]),
-        );
+        if (whole && isFinishing(items, index, round, state)) break;
+        if (opensGrowth(item, items[index + 1])) openGrowth(item, state, round.sink);
+        else workItem(item, round, state, after);
         break;
       case 'group':
         workGroup(item, round, state, after);
@@ -240,68 +237,89 @@ function flush(state: State, sink: StitchSink): void {
   state.chainSlots = 0;
 }
 
-function workItem(
-  item: WorkItem,
-  round: Round,
-  state: State,
-  after: () => number,
-  finishing: boolean,
-  growth: boolean,
-): void {
-  if (finishing) return;
-  const { sink, below, terms } = round;
-  const kind = stitchKind(item.word, terms);
-  const loops = item.loops ?? state.loops;
-  const colour = item.colour ?? state.colour;
-  const { make, together, extent } = item;
+/** A stitch of an item as it is worked, over and over. */
+interface Stitching {
+  item: WorkItem;
+  kind: StitchKind;
+  loops: LoopsWord;
+  colour: string | null;
+}
 
-  if (growth) {
-    flush(state, sink);
-    const chains = timesOf(extent);
-    state.tooLarge ||= chains > limits.chains;
-    state.growing = Array.from({ length: Math.min(chains, limits.chains) }, () => 'ch' as const);
-    state.chainSlots = state.growing.length;
-    return;
-  }
+/** Chains that are worked back along: what follows goes into them, not into the round. */
+function openGrowth({ extent }: WorkItem, state: State, sink: StitchSink): void {
+  flush(state, sink);
+  const chains = timesOf(extent);
+  state.tooLarge ||= chains > limits.chains;
+  state.growing = Array.from({ length: Math.min(chains, limits.chains) }, () => 'ch' as const);
+  state.chainSlots = state.growing.length;
+}
+
+/** How often an item is done that goes on until the round is full, or until so many are left. What does not come out even is noted. */
+function timesToFill(
+  { make, together, target, extent }: WorkItem,
+  { below }: Round,
+  state: State,
+  after: number,
+): number {
+  if (!Number.isFinite(below)) return 0;
+  const kept = extent.kind === 'leave' ? extent.n : after;
+  const times = Math.max(0, Math.floor((below - state.position - kept) / together));
+  const over = below - state.position - kept - times * together;
+  if (over > 0) state.remainder = { size: together, left: over };
+  const isChange = make !== together && target === 'next';
+  if (times === 0 && isChange) state.starved = true;
+  return times;
+}
+
+/** One turn of an item along the chains of an outgrowth; false where that is too long. */
+function growOn({ item, kind }: Stitching, state: State, sink: StitchSink): boolean {
+  if (item.make > limits.chains) return false;
+  for (let m = 0; m < item.make; m += 1) state.growing?.push(kind);
+  state.chainSlots -= item.together;
+  if (state.chainSlots <= 0) flush(state, sink);
+  return true;
+}
+
+/** One turn of an item over the round below; false where the round has more stitches than a round can have. */
+function workOnce({ item, kind, loops, colour }: Stitching, { below, sink }: Round, state: State): boolean {
+  const { make, together, target } = item;
+  if (state.made + make > limits.roundStitches) return false;
+  const inRing = target === 'ring' || !Number.isFinite(below);
+  // Where nothing is worked yet, *the same stitch* is the one the hook stands at: the first.
+  const again = target === 'same' && state.made > 0;
+  const takes = kind === 'ch' || inRing || again ? 0 : together;
+  const slot = again ? state.lastSlot : state.position;
+  const slots = takes === 0 && !again ? 0 : together;
+  for (let m = 0; m < make; m += 1) sink.stitch(kind, slot, slots, loops, colour);
+  state.made += make;
+  if (takes > 0) state.lastSlot = state.position + takes - 1;
+  state.position += takes;
+  return true;
+}
+
+function workItem(item: WorkItem, round: Round, state: State, after: () => number): void {
+  const { sink, terms } = round;
+  const { extent } = item;
+  const stitching: Stitching = {
+    item,
+    kind: stitchKind(item.word, terms),
+    loops: item.loops ?? state.loops,
+    colour: item.colour ?? state.colour,
+  };
   if (item.target === 'hook' && state.growing)
     state.chainSlots = Math.max(0, state.chainSlots - item.fromHook + 1);
-
-  let times = extent.kind === 'count' ? extent.n : Number.POSITIVE_INFINITY;
-  if (extent.kind !== 'count') {
-    const kept = extent.kind === 'leave' ? extent.n : after();
-    times = Number.isFinite(below) ? Math.max(0, Math.floor((below - state.position - kept) / together)) : 0;
-    const over = below - state.position - kept - times * together;
-    if (over > 0 && Number.isFinite(below)) state.remainder = { size: together, left: over };
-    const isChange = make !== together && item.target === 'next';
-    if (times === 0 && isChange && Number.isFinite(below)) state.starved = true;
-  }
+  const times = extent.kind === 'count' ? extent.n : timesToFill(item, round, state, after());
+  const before = state.made;
   for (let i = 0; i < times; i += 1) {
     if (!step(state)) return;
-    if (state.growing && state.chainSlots > 0) {
-      if (make > limits.chains) {
-        state.tooLarge = true;
-        return;
-      }
-      for (let m = 0; m < make; m += 1) state.growing.push(kind);
-      state.chainSlots -= together;
-      if (state.chainSlots <= 0) flush(state, sink);
-      continue;
-    }
-    if (state.made + make > limits.roundStitches) {
+    const isGrowing = state.growing !== null && state.chainSlots > 0;
+    const goesOn = isGrowing ? growOn(stitching, state, sink) : workOnce(stitching, round, state);
+    if (!goesOn) {
       state.tooLarge = true;
       return;
     }
-    const inRing = item.target === 'ring' || !Number.isFinite(below);
-    // Where nothing is worked yet, *the same stitch* is the one the hook stands at: the first.
-    const again = item.target === 'same' && state.made > 0;
-    const takes = kind === 'ch' || inRing || again ? 0 : together;
-    const slot = again ? state.lastSlot : state.position;
-    for (let m = 0; m < make; m += 1)
-      sink.stitch(kind, slot, takes === 0 && !again ? 0 : together, loops, colour);
-    state.made += make;
-    if (takes > 0) state.lastSlot = state.position + takes - 1;
-    state.position += takes;
   }
+  if (item.piece) sink.through?.(item.piece, state.made - before, stitching.loops);
 }
 
 /** Does an item make more or fewer stitches than it takes? */

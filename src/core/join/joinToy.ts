@@ -22,6 +22,7 @@ import {
 import { problem } from './problem';
 import { isRow, rowOf, type NoRow } from './spot';
 import { joinWithoutSewing } from './withoutSewing';
+import { joinAsWritten } from './writtenRound';
 
 /** A part that another grows out of, or that grows out of another, is joined by the work itself. */
 export function isWorkedOn({ part }: JoinPart): boolean {
@@ -134,6 +135,7 @@ function rootOf(parts: readonly JoinPart[], joins: readonly Join[]): JoinPart | 
 export function joinToy(parts: readonly JoinPart[]): JoinedToy {
   const state = new Joining(parts);
   const units = new Units();
+  joinAsWritten(state, units);
   const placings = placingsOf(parts, units, state.problems).map(turnedRound);
   const byEdges = placings.filter(isEdgeToEdge);
   for (const placing of byEdges) joinEdges(state, placing);

@@ -70,6 +70,8 @@ export type LedgerLine = { plain: number } | (UnitRef & { stitches: number });
 export interface Join {
   kind: JoinKind;
   unit: Unit;
+  /** worked in by a round as the maker wrote it: her line moves it, and nothing else */
+  asWritten: boolean;
   /** the side the text calls it by */
   called: Side | null;
   /** what it is joined to */
@@ -116,6 +118,7 @@ export interface JoinedToy {
 export const blankJoin = (kind: Join['kind'], unit: Unit, wall: JoinPart, sentence: AnyJoin): Join => ({
   kind,
   unit,
+  asWritten: false,
   called: null,
   on: { part: wall.part.id, unit: 1 },
   sentence,

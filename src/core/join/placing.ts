@@ -101,6 +101,13 @@ export function widthOn(placing: Placing): number {
   return Math.round((across * piece.gauge.widthMm) / wall.gauge.widthMm);
 }
 
+/** How many stitches of a round a piece takes that is worked in: both layers of it at once, held flat, or a flat piece as it is. */
+export function nosewWidth(piece: JoinPart): number {
+  const { count } = endOf(piece);
+  const isFlat = piece.fabric.row[0] === 1;
+  return Math.max(1, isFlat ? count : Math.floor(count / 2));
+}
+
 /** Hands out the units of parts in order, and names them once it is known where they are. */
 export class Units {
   private readonly given = new Map<string, number>();

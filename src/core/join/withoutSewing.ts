@@ -5,7 +5,7 @@ import { blankJoin, type AnyJoin, type Join, type JoinPart, type Unit } from './
 import type { Joining } from './joining';
 import { isPlan, ledgerOf, solveLedger, type LedgerTask, type NoLedger } from './ledger';
 import { inRound, labelOf } from './numbers';
-import { endOf, type Placing } from './placing';
+import { nosewWidth, type Placing } from './placing';
 import { problem } from './problem';
 import { alongAt } from './wall';
 
@@ -50,8 +50,7 @@ function entriesOf(
     }
     const first = entries.length;
     units.forEach((unit, i) => {
-      // Held flat, both layers of it are worked through at once.
-      const width = Math.max(1, Math.floor(endOf(piece).count / 2));
+      const width = nosewWidth(piece);
       const target = axis + (wrapAngle((around.azimuths[i] ?? front) - front) / turn) * count;
       entries.push({ unit, piece, target, width, mirror: around.paired ? first + (i === 0 ? 1 : 0) : null });
     });

@@ -63,6 +63,14 @@ const says: Partial<Record<ProblemCode, (facts: Facts) => string>> = {
     `On round ${String(round)} of the ${low(wall)} one half has too few stitches for the parts of that side to lie mirror-equal. Take a wider round.`,
   'nosew-parity': ({ wall, round, count }) =>
     `On round ${String(round)} of the ${low(wall)} (${stitches(count)}) the part in front and the one at the back can't both lie in the middle: one has an odd and one an even width. Give one of them a stitch more or fewer.`,
+  'nosew-width': ({ piece, wall, round, edge, half, taken }) =>
+    `Round ${String(round)} of the ${low(wall)} works ${stitches(taken)} through the ${low(piece)}. Its edge of ${stitches(edge)} lies flat as ${String(half)}: work ${String(half)} through it.`,
+  'nosew-uneven': ({ piece, count, wall, round, off, isLater, before, after }) =>
+    `Round ${String(round)} of the ${low(wall)} works the ${some(piece, count)} in ${count === 1 ? 'beside the middle' : 'unevenly'}: ${count === 1 ? 'it lies' : 'their middle lies'} ${stitches(off)} ${isLater ? 'after' : 'before'} the front line or the back. ${count === 1 ? '' : `There are ${stitches(before)} before the first and ${String(after)} after the last. `}Count that round again, or say where the front is.`,
+  'nosew-units': ({ words, wall, round, piece, make }) =>
+    `Round ${String(round)} of the ${low(wall)} works in “${String(words)}”, and all ${some(piece, make)} that are made are in place already (${String(make)}). Make one more, or take it out of the round.`,
+  'nosew-piece': ({ words, wall, round }) =>
+    `Round ${String(round)} of the ${low(wall)} works in “${String(words)}”, and no part is called so. Head the part with that name, or name it here as its heading does.`,
 };
 
 /** The message of a problem with a join. */

@@ -35,6 +35,8 @@ export interface WorkItem {
   before?: number;
   /** `2 sc in each 12`: its number may say what the round comes to */
   orTotal?: boolean;
+  /** a finished piece that these stitches go through too, in the words of the line: `left arm` */
+  piece?: string;
   /** so many of them, spread evenly over the round with plain stitches between */
   evenly?: boolean;
   span: Span;

@@ -499,8 +499,14 @@ class WorkLineParser extends PhraseParser {
         limb = this.SUBRULE(this.edge, { ARGS: [items] });
       },
     });
+    // `6 sc ‹left arm›`: a finished piece that they go through too.
+    let piece: IToken | undefined;
+    this.OPTION6(() => {
+      piece = this.CONSUME(T.Piece);
+    });
     this.ACTION(() => {
       const item = workItem(read, place, clause, spanOf(first, this.LA(0)));
+      if (piece) item.piece = piece.image.slice(1, -1);
       const [colour] = inColour;
       if (place?.tokens.some((token) => is(token, T.BothLayers)))
         items.push({ type: 'layers', span: item.span });

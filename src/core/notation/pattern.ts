@@ -1,5 +1,6 @@
 import type { Item, LoopsWord, WorkLine } from './ast';
 import type { Problem } from './problem';
+import type { NamedUnits } from './sentence/names';
 import type { Sentence } from './sentence/sentence';
 import type { TermsFound } from './terms';
 
@@ -28,6 +29,16 @@ export interface GrownEdge {
   count: number | null;
 }
 
+/** A finished piece that is held on and worked through in a round, as the line of the round names it. */
+export interface WorksIn {
+  /** the round by its number in the maker's text */
+  round: number;
+  line: number;
+  words: string;
+  /** null where the words name no part */
+  part: NamedUnits | null;
+}
+
 export interface PartSource {
   name: string;
   /** name made fit for an address: `head`, `ear-2` */
@@ -50,6 +61,8 @@ export interface PartSource {
   onto?: { part: string; round: number; loops: LoopsWord; count: number | null };
   /** the edges it grows out of, as a body does of two legs, in the order they are made; how many stitches each has is found when it is counted */
   grown?: { edges: GrownEdge[] };
+  /** pieces that its rounds are worked through too, without sewing */
+  worksIn?: WorksIn[];
   /** the name of the part that grows out of its last round */
   carries?: string;
   rounds: RoundSource[];

@@ -1,6 +1,7 @@
 import { bridged } from './grown';
 import { numberWords, ordinalWords } from './tokens';
 import type { Rewriting } from './rewriting';
+import { workedIn } from './workedIn';
 
 /** A manner of speaking, and the words the grammar reads for it. */
 interface Phrasing {
@@ -507,21 +508,6 @@ export const phrasings: readonly Phrasing[] = [
     by: (_, count) =>
       `ch ${count}, sl st in ${count}${count === '2' ? 'nd' : count === '3' ? 'rd' : 'th'} ch from hook`,
   },
-  // Parts held on
-  {
-    example: ['sc through arm and body together 4 sts', 'sc 4'],
-    pattern: re(
-      String.raw`\bsc\s+(?:in\s+|together\s+)?(?:through|into)\s+(?:the\s+)?(?:(?!both)[a-z]+\s+){1,3}(?:and|&)\s+(?:the\s+)?[a-z]+(?:\s+together)?\s*,?\s*(?:for\s+)?(\d{1,3})(?:\s*${st})?`,
-    ),
-    by: (_, count) => `sc ${count}`,
-  },
-  {
-    example: ['hold the first arm against the body and sc through both layers 4', 'sc 4'],
-    pattern: re(
-      String.raw`\b(?:hold|place|put|line\s+up|attach|join|add)\s+(?:the\s+)?[^,;:([]{0,50}?(?:\s+and|:)\s*sc\s+(?:(\d{1,3})\s+)?through\s+both\s+(?:layers|parts|pieces)(?:\s+(?:for\s+)?(\d{1,3}))?(?:\s*${st})?`,
-    ),
-    by: (_, before, after) => `sc ${before ?? after ?? 1}`,
-  },
   // The loops of another round
   {
     example: [
@@ -569,5 +555,6 @@ export function rephrase(rewriting: Rewriting): void {
   // One space does, and manners that allow any number would try each.
   rewriting.replace(/\s{2,}/g, () => ' ');
   bridged(rewriting);
+  workedIn(rewriting);
   for (const { pattern, by } of phrasings) rewriting.replace(pattern, by);
 }

@@ -115,6 +115,10 @@ export const problemCodes = {
   'nosew-room': 'A no-sew round has too few stitches for its parts.',
   'nosew-half': 'One half of a no-sew round has too few stitches.',
   'nosew-parity': 'Front and back of a no-sew round can’t both be in the middle.',
+  'nosew-width': 'A round works more or fewer stitches through a piece than it is wide.',
+  'nosew-uneven': 'A round works a pair in that is not even about the front.',
+  'nosew-units': 'Rounds work more units in than are made.',
+  'nosew-piece': 'A round works something in that no part is called.',
 } as const;
 
 export type ProblemCode = keyof typeof problemCodes;

@@ -7,6 +7,7 @@ import { readHeading, type Heading } from './heading';
 import { limits } from './limits';
 import { growsTogether } from './grown';
 import { findGrown, findOnto } from './onto';
+import { findWorkedIn } from './workedIn';
 import { addSteps, applyPartHeader, applyToyHeader, newPart, readSettings, repeatRounds } from './partLines';
 import type { LineKind, PartSource, Pattern } from './pattern';
 import type { Problem } from './problem';
@@ -137,6 +138,7 @@ class PatternReader {
     this.problems.push(...findRounds(parts, this.lines));
     findOnto(parts, this.lines);
     findGrown(parts);
+    findWorkedIn(parts);
     this.starts.settle(parts);
     this.placeParts(parts);
     handOver(parts, this.loose);

@@ -54,6 +54,8 @@ const Limb = keyword(
   'Limb',
   '(?:(?:in|on|onto|around|round|along|into|over|across|of|from|to)\\s+)?(?:the\\s+)?(?:(?:first|second|third|fourth|other|next|1st|2nd|3rd|4th)\\s+(?:leg|foot|limb)|(?:leg|foot|limb)\\s*#?\\s*(?:[1-4](?!\\d)|one|two|a|b))|(?:on|onto|around|along|into|of|to)\\s+the\\s+(?:leg|foot|limb)',
 );
+/** A finished piece that is worked in: `6 sc ‹left arm›`. No maker writes it so: manners of saying it are brought to it. */
+const Piece = sign('Piece', /‹[^›]*›/);
 const SlipStitch = keyword('SlipStitch', 'sl(?:ip)?[\\s.-]*st(?:itch)?(?:es|s)?|slst|ss');
 const Ring = keyword('Ring', '(?:magic|adjustable|magical)[\\s-]+(?:ring|circle|loop)|mr|mc|ring|circle');
 const InvisibleDecrease = keyword('InvisibleDecrease', 'inv(?:isible)?\\.?[\\s-]*dec(?:rease)?s?');
@@ -173,6 +175,7 @@ const Other = sign('Other', /[\u0000-\uffff]/);
 
 export const allTokens: TokenType[] = [
   Tag,
+  Piece,
   Blank,
   Ordinal,
   Decimal,
@@ -208,6 +211,7 @@ export const T = {
   Filler,
   Prep,
   Limb,
+  Piece,
   SlipStitch,
   Ring,
   InvisibleDecrease,

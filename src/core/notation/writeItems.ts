@@ -11,6 +11,17 @@ function often(word: string, extent: Extent, bare: boolean, sign = '', openEnded
   return extent.n === 1 && (bare || sign) ? word : `${word} ${sign}${extent.n}`;
 }
 
+/** A piece that is worked in stands behind the stitches: `6 sc joining the left arm`. */
+function writeHeld(item: WorkItem, from: Terms, to: Terms): string {
+  const words = writeWork(item, from, to);
+  if (!item.piece) return words;
+  const { extent } = item;
+  const isPlain =
+    item.make === 1 && item.together === 1 && extent.kind === 'count' && !item.colour && !item.loops;
+  const stitch = stitchWord(stitchKind(item.word, from), to);
+  return `${isPlain ? `${extent.n} ${stitch}` : words} joining the ${item.piece}`;
+}
+
 function writeWork(item: WorkItem, from: Terms, to: Terms): string {
   const kind = stitchKind(item.word, from);
   const word = stitchWord(kind, to);
@@ -84,7 +95,7 @@ export function writeItems(items: readonly Item[], from: Terms, to: Terms = from
       switch (item.type) {
         // Alone, *around* can't be taken for a repeat of what stands before it.
         case 'work':
-          return writeWork(index === 0 ? { ...item, openEnded: true } : item, from, to);
+          return writeHeld(index === 0 ? { ...item, openEnded: true } : item, from, to);
         case 'group':
           return writeGroup(item, from, to);
         case 'skip':

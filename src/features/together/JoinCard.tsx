@@ -108,7 +108,7 @@ interface Movable {
 function movable({ joined, parts }: ToyAnalysis, { part, unit }: UnitRef): Movable | null {
   const join = joined.joins.find((one) => one.unit.part === part && one.unit.unit === unit);
   const found = join && parts.find(({ source }) => source.id === join.on.part);
-  if (!join || !found || join.round === null || join.stitch === null) return null;
+  if (!join || join.asWritten || !found || join.round === null || join.stitch === null) return null;
   const wall = joinPart(found);
   const { fabric, starts } = wall;
   const index = Math.max(1, fabric.label.indexOf(Math.round(join.round)) + 1);
