@@ -67,6 +67,8 @@ const says: Partial<Record<ProblemCode, (facts: Facts) => string>> = {
     `Round ${String(round)} of the ${low(wall)} works ${stitches(taken)} through the ${low(piece)}. Its edge of ${stitches(edge)} lies flat as ${String(half)}: work ${String(half)} through it.`,
   'nosew-uneven': ({ piece, count, wall, round, off, isLater, before, after }) =>
     `Round ${String(round)} of the ${low(wall)} works the ${some(piece, count)} in ${count === 1 ? 'beside the middle' : 'unevenly'}: ${count === 1 ? 'it lies' : 'their middle lies'} ${stitches(off)} ${isLater ? 'after' : 'before'} the front line or the back. ${count === 1 ? '' : `There are ${stitches(before)} before the first and ${String(after)} after the last. `}Count that round again, or say where the front is.`,
+  'nosew-leans': ({ piece, count, wall, round, off, front }) =>
+    `Round ${String(round)} of the ${low(wall)} has the ${some(piece, count)} even in itself. But rounds lean: seen from the face on its own rounds ${count === 1 ? 'it is' : 'they are'} about ${stitches(off)} to one side. To have the face in line with ${count === 1 ? 'it' : 'them'}, write “Front: stitch ${String(front)} of round ${String(round)}” under the heading of the ${low(wall)}.`,
   'nosew-units': ({ words, wall, round, piece, make }) =>
     `Round ${String(round)} of the ${low(wall)} works in “${String(words)}”, and all ${some(piece, make)} that are made are in place already (${String(make)}). Make one more, or take it out of the round.`,
   'nosew-piece': ({ words, wall, round }) =>

@@ -1,7 +1,9 @@
 import type { WorkedThrough } from '../fabric/fabric';
 import { roundCount } from '../fabric/fabric';
 import type { RoundSource, WorksIn } from '../notation/pattern';
+import type { Suggestion } from '../notation/problem';
 import type { JoinSentence } from '../notation/sentence/join';
+import { frontSentence } from '../place/move/front';
 import { stitchAtAzimuth, stitchAzimuth } from '../shape/azimuth';
 import { blankJoin, type Join, type JoinPart, type Unit } from './joined';
 import type { Joining } from './joining';
@@ -114,32 +116,51 @@ const aboutMiddle = 1.5;
 /** Half a stitch off is what whole stitches come to where the numbers are odd. */
 const leastUneven = 0.75;
 
+/** The pair or the single unit that is furthest off the middle, and by how much; 0 where all are even. */
+function worstOff(own: readonly WrittenEntry[], count: number, axis: number): number {
+  const offs = own.map(({ run }) => wrapped(middleOf(run) - axis, count));
+  return axisOffs(offs, count).reduce((most, off) => (Math.abs(off) > Math.abs(most) ? off : most), 0);
+}
+
+/** Brings the face in line with what a round works in. */
+function faceOver({ wall: { part }, source }: WrittenRound, stitch: number): Suggestion[] {
+  if (part.front) return [];
+  const text = frontSentence(stitch, source.number);
+  return [{ title: 'Put the face in line', edits: [{ line: part.line, text, insertAfter: true }] }];
+}
+
+const isUneven = (off: number) => Math.abs(off) > leastUneven;
+const toHalf = (stitches: number) => Math.round(2 * stitches) / 2;
+
+/**
+ * What lies even in its round may be off the face all the same: rounds lean, and the face is on others. Which of the two it is, is told
+ * apart: one is a slip, the other a choice of where the face goes.
+ */
 function checkEven(state: Joining, written: WrittenRound): void {
   const { wall, source, count, axis, entries } = written;
-  const ids = [...new Set(entries.map(({ piece }) => piece.part.id))];
-  for (const id of ids) {
+  for (const id of new Set(entries.map(({ piece }) => piece.part.id))) {
     const own = entries.filter(({ piece }) => piece.part.id === id);
-    const [first] = own;
-    if (!first) continue;
-    const offs = own.map(({ run }) => wrapped(middleOf(run) - axis, count));
-    const worst = axisOffs(offs, count).reduce(
-      (most, off) => (Math.abs(off) > Math.abs(most) ? off : most),
-      0,
-    );
-    if (Math.abs(worst) < leastUneven) continue;
-    const [begin, end] = [own[0]?.run, own.at(-1)?.run];
+    const [first, last] = [own[0], own.at(-1)];
+    const off = worstOff(own, count, axis);
+    if (!first || !last || !isUneven(off)) continue;
+    const middle = (count + 1) / 2;
     const facts = {
       piece: first.piece.part.name,
       count: own.length,
       wall: wall.part.name,
       round: source.number,
-      off: Math.abs(worst),
-      isLater: worst > 0,
-      before: begin ? begin.from - 1 : 0,
-      after: end ? Math.max(0, count - end.from - end.count + 1) : 0,
+      off: toHalf(Math.abs(off)),
+      isLater: off > 0,
+      before: first.run.from - 1,
+      after: Math.max(0, count - last.run.from - last.run.count + 1),
+      front: middle,
     };
     const sentence = sentenceOf(written, first.run.said);
-    state.problems.push(problem(first.piece, 'nosew-uneven', facts, { sentence }));
+    const leans = !isUneven(worstOff(own, count, middle));
+    const told = leans
+      ? problem(first.piece, 'nosew-leans', facts, { severity: 'info', sentence })
+      : problem(first.piece, 'nosew-uneven', facts, { sentence });
+    state.problems.push(leans ? { ...told, suggestions: faceOver(written, middle) } : told);
   }
 }
 

@@ -117,6 +117,7 @@ export const problemCodes = {
   'nosew-parity': 'Front and back of a no-sew round can’t both be in the middle.',
   'nosew-width': 'A round works more or fewer stitches through a piece than it is wide.',
   'nosew-uneven': 'A round works a pair in that is not even about the front.',
+  'nosew-leans': 'A pair is even in its own round and not under the face, as the rounds lean.',
   'nosew-units': 'Rounds work more units in than are made.',
   'nosew-piece': 'A round works something in that no part is called.',
 } as const;

@@ -146,3 +146,22 @@ test.each([
   workedIn(rewriting);
   expect(rewriting.text).toBe(line);
 });
+
+test('what is even in its own round and not under the face is told, and one tap brings the face there', () => {
+  const round = 'R10: 5 sc, 6 sc joining the arm, 8 sc, 6 sc joining the other arm, 5 sc (30)';
+  const face = 'R12-R17: sc around\nEyes: 8 mm, between R16 and R17, 6 showing.';
+  const text = [
+    limb('Arm (make 2)', 12),
+    ['Body', ...bodyRounds, round, 'R11: sc around', face].join('\n'),
+  ].join('\n\n');
+  // Rounds lean a quarter of a stitch each: six or seven of them come to a stitch and a half.
+  const toy = analyseToy(`Lean: 0.25\n\n${text}`);
+  const told = toy.problems.find(({ code }) => code === 'nosew-leans');
+  expect(told).toMatchObject({ severity: 'info', facts: { off: 1.5 } });
+  const [edit] = told!.suggestions[0]!.edits;
+  expect(edit).toMatchObject({ text: 'Front: stitch 15.5 of round 10', insertAfter: true });
+  const lines = `Lean: 0.25\n\n${text}`.split('\n');
+  lines.splice(edit!.line, 0, edit!.text);
+  const inLine = analyseToy(lines.join('\n'));
+  expect(inLine.problems.map(({ code }) => code)).not.toContain('nosew-leans');
+});
