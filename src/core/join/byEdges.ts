@@ -52,12 +52,16 @@ export function joinEdges(state: Joining, placing: Placing): void {
   }
 }
 
-function edgeAround(of: JoinPart): EdgeAround {
+/**
+ * A round as it is gone around.
+ *
+ * @param row by index; the last where none is given
+ */
+export function edgeAround(of: JoinPart, row = of.fabric.rounds): EdgeAround {
   const { fabric, starts, features, part } = of;
-  const last = fabric.rounds;
-  const count = roundCount(fabric, last);
+  const count = roundCount(fabric, row);
   const hasFront = part.front !== null || features.length > 0;
-  const front = hasFront ? stitchAtAzimuth(fabric, starts, last, of.front) : count / 2 + 0.5;
+  const front = hasFront ? stitchAtAzimuth(fabric, starts, row, of.front) : count / 2 + 0.5;
   return { count, front, rightward: rightward(of) };
 }
 

@@ -111,6 +111,24 @@ function edgeDirections({ path, doubles }: Join, wallName: string): Said {
   };
 }
 
+function fittedDirections({ round, path, doubles, ring }: Join, wallName: string): Said {
+  if (round === null) return { ...nothing, address: `on the ${wallName}: how deep is not said yet` };
+  const twice =
+    doubles && doubles.length > 0
+      ? [`The counts differ: stitch ${doubles.join(', ')} of the smaller takes two of the larger.`]
+      : [];
+  const where = ring?.end === 'start' ? 'start' : 'end';
+  return {
+    ...nothing,
+    address: `its edge to round ${round} of the ${wallName}, all the way round`,
+    lines: [
+      `It goes about the ${where} of the ${wallName}: pin front, back and both sides to round ${round} first, then sew round.`,
+      ...twice,
+    ],
+    path: (path ?? []).map(({ edge, stitch }) => `${edge} to ${stitch}`),
+  };
+}
+
 /** Who lies over the beginning of a round: its end comes first, its beginning last. */
 function overStart(ledger: readonly LedgerLine[], nameOf: (part: string, unit: number) => string): string[] {
   const [first] = ledger;
@@ -142,6 +160,25 @@ function noSewDirections({ round, base, loops, ledger }: Join, wallName: string,
   };
 }
 
+/** The two places it goes in and out by. */
+function throughDirections(
+  { round, insideMm }: Join,
+  wall: JoinPart,
+  pins: NonNullable<Join['pins']>,
+): Omit<Said, 'path'> {
+  const wallName = wall.part.name.toLowerCase();
+  const index = wall.fabric.label.indexOf(Math.floor(round ?? 0)) + 1;
+  const count = roundCount(wall.fabric, Math.max(1, index));
+  const [first, second] = pins.map(({ stitch }) => stitchWords(stitch, count));
+  return {
+    address: `${roundWords(round ?? 0)} of the ${wallName}, in at ${first ?? ''}, out at ${second ?? ''}`,
+    lines: [
+      `Draw it straight through before stuffing: about ${insideMm ?? 0} mm lie inside. Even out both ends, then catch it with a stitch where it comes out on each side.`,
+    ],
+    pins: [],
+  };
+}
+
 function wallDirections(join: Join, wall: JoinPart, toy: JoinedToy): Said {
   const { round, stitch, covers, pins, path, centre, through, unit } = join;
   const wallName = wall.part.name.toLowerCase();
@@ -157,6 +194,7 @@ function wallDirections(join: Join, wall: JoinPart, toy: JoinedToy): Said {
           'Draw both tails of one end in through that place, a stitch apart, knot them to each other inside and bury them.',
         ]
       : [];
+  if (join.kind === 'through' && pins) return { ...throughDirections(join, wall, pins), path: [] };
   const said = { lines: [...closed, ...strand, ...wallLines(join, wall, toy)], path: pathWords(path ?? []) };
   const isAround = round === null && covers !== null;
   if (isAround)
@@ -188,6 +226,7 @@ export function joinDirections(join: Join, toy: JoinedToy, parts: readonly JoinP
   if (!wall) return { ...nothing, title, address: '' };
   const wallName = wall.part.name.toLowerCase();
   if (join.kind === 'edge-to-edge') return { title, ...capitalised(edgeDirections(join, wallName)) };
+  if (join.kind === 'pushed-in') return { title, ...capitalised(fittedDirections(join, wallName)) };
   if (join.kind === 'no-sew') return { title, ...capitalised(noSewDirections(join, wallName, toy)) };
   return { title, ...capitalised(wallDirections(join, wall, toy)) };
 }

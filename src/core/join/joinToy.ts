@@ -21,6 +21,8 @@ import {
 } from './placing';
 import { problem } from './problem';
 import { isRow, rowOf, type NoRow } from './spot';
+import { joinFitted } from './fitted';
+import { joinThrough } from './through';
 import { joinWithoutSewing } from './withoutSewing';
 import { joinAsWritten } from './writtenRound';
 
@@ -126,6 +128,16 @@ function rootOf(parts: readonly JoinPart[], joins: readonly Join[]): JoinPart | 
   return root;
 }
 
+/** Edge to edge, over or into an end, through, and onto a wall. */
+function byWay(placings: readonly Placing[]) {
+  const fits = ({ sentence: { way } }: Placing) => way?.kind === 'over' || way?.kind === 'into';
+  const passes = ({ sentence: { way } }: Placing) => way?.kind === 'through';
+  const edges = placings.filter(isEdgeToEdge);
+  const [fitted, through] = [placings.filter(fits), placings.filter(passes)];
+  const others = new Set([...edges, ...fitted, ...through]);
+  return { edges, fitted, through, walls: placings.filter((placing) => !others.has(placing)) };
+}
+
 /**
  * Joins a toy: every sentence that brings parts together, resolved to rounds and stitches of the walls as they are now. What waits for
  * the place of another part comes after it; what can't be worked out is said, and the rest is joined.
@@ -137,9 +149,11 @@ export function joinToy(parts: readonly JoinPart[]): JoinedToy {
   const units = new Units();
   joinAsWritten(state, units);
   const placings = placingsOf(parts, units, state.problems).map(turnedRound);
-  const byEdges = placings.filter(isEdgeToEdge);
-  for (const placing of byEdges) joinEdges(state, placing);
-  const onWalls = placings.filter((placing) => !byEdges.includes(placing)).map(headOnTop);
+  const ways = byWay(placings);
+  for (const placing of ways.edges) joinEdges(state, placing);
+  for (const placing of ways.fitted) joinFitted(state, placing);
+  for (const placing of ways.through) joinThrough(state, placing);
+  const onWalls = ways.walls.map(headOnTop);
   let waiting: Placing[] = onWalls;
   for (let before = Infinity; waiting.length > 0 && waiting.length < before;) {
     before = waiting.length;

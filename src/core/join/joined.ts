@@ -53,6 +53,12 @@ export type JoinKind =
   | 'outline'
   /** a strand, fastened by one end */
   | 'by-end'
+  /** one end over another, or inside it, about one axis */
+  | 'pushed-in'
+  /** pulled through from side to side */
+  | 'through'
+  /** hangs from a place by a thread */
+  | 'hung'
   | 'edge-to-edge'
   | 'no-sew'
   | 'worked-on';
@@ -84,6 +90,10 @@ export interface Join {
   covers: Covers | null;
   /** number of the round of the unit that is sewn through, where it ends closed; null where its edge is */
   through: number | null;
+  /** of what is pushed in or over: the row of the wall its edge is sewn to, by index, and the end of the wall that lies on its side */
+  ring: { row: number; end: 'start' | 'end' } | null;
+  /** of what is pulled through: how much of it lies inside */
+  insideMm: number | null;
   /** every stitch of its edge with the wall stitch it is sewn to */
   path: SewnStitch[] | null;
   /** four places to pin first */
@@ -126,6 +136,8 @@ export const blankJoin = (kind: Join['kind'], unit: Unit, wall: JoinPart, senten
   stitch: null,
   covers: null,
   through: null,
+  ring: null,
+  insideMm: null,
   path: null,
   pins: null,
   ledger: null,

@@ -141,6 +141,11 @@ function laidOn(
   );
   const told = isClosed ? [problem(piece, 'join-closed', facts, { severity: 'info', sentence })] : [];
   const bare: Join = { ...blank, through, problems: told };
+  if (sentence.way?.kind === 'hung') {
+    const { threadMm } = sentence.way;
+    const hung = problem(piece, 'join-hung', { ...facts, threadMm }, { severity: 'info', sentence });
+    return { ...blank, kind: 'hung', problems: [hung] };
+  }
   if (isStrand(piece))
     return {
       ...blank,

@@ -84,9 +84,9 @@ export function heldOf({ sentence, piece }: Placing): Held {
 }
 
 /** How many units of a part a sentence places: a bare plural means all of them, `one on each side` two. */
-function unitsMeant({ count }: NamedUnits, { part }: JoinPart, { sides, text }: AnyJoin): number {
+function unitsMeant({ count }: NamedUnits, { part }: JoinPart, { sides, text, way }: AnyJoin): number {
   // `One arm at stitch 9 and the other at stitch 27`
-  const isOneEach = sides === 'both' || /\bthe other\b/i.test(text);
+  const isOneEach = !way && (sides === 'both' || /\bthe other\b/i.test(text));
   if (isOneEach && count === 1 && part.make > 1) return 2;
   return count === 'all' || (count === null && part.make > 1) ? part.make : (count ?? 1);
 }
@@ -218,7 +218,11 @@ export function placingsOf(parts: readonly JoinPart[], units: Units, problems: P
   const place = (sentence: AnyJoin, { names, wall }: Group, stitches: number[]) => {
     for (const name of names) {
       const piece = byId(name.id);
-      if (!piece || piece.fabric.rounds === 0) continue;
+      if (!piece) continue;
+      if (piece.fabric.rounds === 0) {
+        problems.push(problem(piece, 'join-no-rounds', { piece: piece.part.name }, { sentence }));
+        continue;
+      }
       const said = wall ?? faceFor(sentence, parts);
       const head = said ? undefined : headFor(piece, parts);
       const onto = said ?? head ?? (trunk !== piece ? trunk : undefined);
@@ -250,7 +254,11 @@ export function placingsOf(parts: readonly JoinPart[], units: Units, problems: P
     const { firstLine, lastLine } = owner.part;
     const isItsOwn = sentence.line >= firstLine && sentence.line <= lastLine;
     // Under a heading over all parts a sentence that names none is about none: `sew everything together`.
-    if (namesNone(sentence) && (!isItsOwn || isOfAll(sentence))) continue;
+    if (namesNone(sentence) && (!isItsOwn || isOfAll(sentence))) {
+      if (sentence.joined.some((one) => one.wall))
+        problems.push(problem(owner, 'join-what', {}, { sentence }));
+      continue;
+    }
     const unused = roundsUnused(sentence);
     if (unused.length > 0) {
       problems.push(problem(owner, 'join-two-rounds', { rounds: unused.join(' and ') }, { sentence }));
@@ -293,7 +301,12 @@ function saysWhere({ gap, range, round, relation, level, stitches, place }: AnyJ
 
 /** Two parts that end open come together by their edges, where nothing says otherwise. */
 export function isEdgeToEdge({ sentence, piece, wall, units }: Placing): boolean {
-  if (sentence.kind === 'nosew' || units.length !== 1 || heldOf({ sentence, piece } as Placing) !== 'round')
+  if (
+    sentence.kind === 'nosew' ||
+    sentence.way ||
+    units.length !== 1 ||
+    heldOf({ sentence, piece } as Placing) !== 'round'
+  )
     return false;
   const { around } = sentence.place;
   const atEnd = around !== undefined && around !== wall.orientation.start && around !== 'start';
@@ -320,6 +333,7 @@ export function headOnTop(placing: Placing): Placing {
 export function turnedRound(placing: Placing): Placing {
   const { sentence, piece, wall, units } = placing;
   const isTurned =
+    !sentence.way &&
     units.length === 1 &&
     !endOf(piece).open &&
     endOf(wall).open &&

@@ -107,6 +107,25 @@ function onEnd(wall: PosedUnit, surface: Wall): Pick<PosedUnit, 'frame' | 'outwa
   };
 }
 
+/** A piece over an end of another or inside it: axes in one line, its edge on a round of the other. */
+function onRing(
+  wall: PosedUnit,
+  surface: Wall,
+  { row, end }: NonNullable<Join['ring']>,
+): Pick<PosedUnit, 'frame' | 'outward' | 'thickness'> {
+  const depth = depthAt(wall.surface, alongAt(wall.surface, row));
+  const length = lengthOf(surface);
+  const isAtEnd = end === 'end';
+  const from = isAtEnd ? depth + length : depth - length;
+  const origin = vec3.scaleAndAdd(vec3.create(), wall.frame.origin, wall.frame.away, from);
+  const inward = isAtEnd ? vec3.negate(vec3.create(), wall.frame.away) : vec3.clone(wall.frame.away);
+  return {
+    frame: frameAt(origin, inward, wall.frame.front),
+    outward: vec3.negate(vec3.create(), inward),
+    thickness: 1,
+  };
+}
+
 /** A flat piece on an upright wall hangs down along it. */
 function hanging(normal: vec3): vec3 {
   const down = vec3.scaleAndAdd(vec3.create(), vec3.fromValues(0, -1, 0), normal, 0.3);
@@ -226,6 +245,12 @@ const standingUnit = (part: JoinPart, unit: Unit): Omit<PosedUnit, 'surface' | '
   loose: false,
 });
 
+/** Where a join puts its unit; null where it can't stand there. */
+function placeBy(join: Join, wall: PosedUnit, part: JoinPart, surface: Wall): ReturnType<typeof onWall> {
+  if (join.kind === 'edge-to-edge') return onEnd(wall, surface);
+  return join.ring ? onRing(wall, surface, join.ring) : onWall(wall, part, surface, join);
+}
+
 /** The part the others hang on: a wall that is joined to nothing itself, else what grows out of others, else the first. */
 function rootOf(worked: readonly JoinPart[], placeable: readonly Join[]): JoinPart | undefined {
   const isUnit = ({ part }: JoinPart) => placeable.some(({ unit }) => unit.part === part.id);
@@ -250,7 +275,9 @@ export function poseToy(
 ): PosedUnit[] {
   const worked = parts.filter(({ fabric }) => fabric.rounds > 0 && fabric.row[0] !== 1);
   const byId = (id: string) => worked.find(({ part }) => part.id === id);
-  const placeable = joins.filter(({ kind, centre }) => kind === 'edge-to-edge' || centre !== null);
+  const placeable = joins.filter(
+    ({ kind, centre, ring }) => kind === 'edge-to-edge' || ring !== null || centre !== null,
+  );
   const root = rootOf(worked, placeable);
   if (!root) return [];
   const standAlone = (part: JoinPart, unit: Unit): PosedUnit => ({
@@ -266,7 +293,7 @@ export function poseToy(
     const part = byId(join.unit.part);
     if (!wall || !part) return false;
     const surface = surfaceOf(part);
-    const place = join.kind === 'edge-to-edge' ? onEnd(wall, surface) : onWall(wall, part, surface, join);
+    const place = placeBy(join, wall, part, surface);
     if (place) posed.push({ ...standAlone(part, join.unit), surface, ...place });
     return true;
   };

@@ -23,6 +23,10 @@ const says: Partial<Record<ProblemCode, (facts: Facts) => string>> = {
     `The text joins the ${low(piece)} to the ${low(wall)} and does not say on which round. Write it: “on round 20”.`,
   'join-wall': ({ piece, wall }) =>
     `Nothing says what the ${low(piece)} ${are(piece)} sewn to: the ${low(wall)} is taken. Write “to the ${low(wall)}” to settle it.`,
+  'join-what': () =>
+    'This sentence names what something is joined to, and not what. Name the part that goes there.',
+  'join-no-rounds': ({ piece }) =>
+    `The ${low(piece)} ${are(piece)} joined, and the text has no round of ${are(piece) === 'are' ? 'them' : 'it'}: where ${are(piece) === 'are' ? 'they go' : 'it goes'} is not worked out. Write how ${are(piece) === 'are' ? 'they are' : 'it is'} worked.`,
   'join-two-rounds': ({ rounds }) =>
     `This sentence names more than one place: it is not clear what round ${String(rounds)} is for. Write one sentence for each part.`,
   'join-row-missing': ({ piece, wall, what }) =>
@@ -57,6 +61,16 @@ const says: Partial<Record<ProblemCode, (facts: Facts) => string>> = {
   'joins-overlap': ({ piece, other }) =>
     `The ${low(piece)} and the ${low(other)} come to the same stitches. Move one of them.`,
   'join-on-feature': ({ piece, feature }) => `The ${low(piece)} lies over the ${low(feature)}.`,
+  'join-hung': ({ piece, wall, threadMm }) =>
+    `The ${low(piece)} hangs from the ${low(wall)}${threadMm === undefined ? '' : ` by ${Math.round(Number(threadMm))} mm`}: draw the thread through a stitch of each twice and bury its ends. A thread is a cord: keep it short, and not on a toy for small children.`,
+  'join-through': ({ piece, wall, insideMm, outMm }) =>
+    `The ${low(piece)} passes through the ${low(wall)}: about ${String(insideMm)} mm of it ${are(piece)} inside, ${String(outMm)} mm hang out on each side. Pull it through before stuffing, and catch it with a stitch where it comes out.`,
+  'through-short': ({ piece, wall, insideMm }) =>
+    `The ${low(piece)} ${are(piece)} too short: the ${low(wall)} is about ${String(insideMm)} mm across there. Make it longer, or pull it through where the ${low(wall)} is narrower.`,
+  'fit-depth': ({ piece, wall }) =>
+    `Nothing says how far the ${low(wall)} goes into the ${low(piece)}. Write it: “2 rounds deep”, or the round the edge is sewn to.`,
+  'fit-width': ({ piece, wall, edge, round, count, isNarrow, better }) =>
+    `The edge of the ${low(piece)} has ${stitches(edge)}, and round ${String(round)} of the ${low(wall)} ${stitches(count)}: it ${isNarrow === true ? 'pulls' : 'gapes'} there.${better === null ? '' : ` Round ${String(better)} has as many.`}`,
   'nosew-room': ({ wall, round, count, missing }) =>
     `Round ${String(round)} of the ${low(wall)} has ${stitches(count)}, and what is worked into it needs ${String(missing)} more. Take a wider round, or narrower parts.`,
   'nosew-half': ({ wall, round }) =>

@@ -127,7 +127,7 @@ function heldWords({ piece: said, stitch = 'st', count = '1' }: Held): string {
 
 /** Stitches that go around the edge of a leg, or a chain between two legs: the piece is grown into, not held on. */
 const growsOn =
-  /\bch(?:ain)?s?\s*\d|\d\s*ch(?:ain)?s?\b|\b(?:on|in|along|over)\s+(?:the\s+)?ch(?:ain)?s?\b|\b(?:around|along)\s+(?:the\s+)?(?:[a-z]+\s+)?(?:leg|foot|limb)\b/i;
+  /\bch(?:ain)?s?\s*\d|\d\s*ch(?:ain)?s?\b|\b(?:on|in|along|over)\s+(?:the\s+)?ch(?:ain)?s?\b|\b(?:around|along|on|onto)\s+(?:the\s+)?(?:[a-z]+\s+)?(?:leg|foot|limb)\b/i;
 const isGrownInto = (text: string) => limb.test(text) && growsOn.test(text);
 const startsPiece = /^\s*(?:rounds?|rnds?|rows?|r)?\.?\s*1\s*[:.)]/i;
 

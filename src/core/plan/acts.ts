@@ -1,6 +1,7 @@
 /** What is done at a stop. */
 export type ActKind =
   | 'work-in'
+  | 'pull-through'
   | 'key-ring'
   | 'seat-eyes'
   | 'seat-nose'
@@ -17,6 +18,7 @@ const actOrder: readonly ActKind[] = [
   'seat-eyes',
   'seat-nose',
   'embroider',
+  'pull-through',
   'core',
   'stuff',
   'top-up',

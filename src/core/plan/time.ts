@@ -14,6 +14,7 @@ export const usualPace: Pace = {
   stitchesPerMinute: 16,
   acts: {
     'work-in': 1,
+    'pull-through': 4,
     'key-ring': 4,
     'seat-eyes': 6,
     'seat-nose': 4,

@@ -26,12 +26,14 @@ export interface Filling {
   stuffed: Profile;
 }
 
-/** A round into which finished parts are worked. */
+/** A round into which finished parts are worked, or that they are pulled through. */
 export interface WorkIn {
   /** index of the round, from 1 */
   round: number;
   /** what is worked in, in the order of the round */
   names: readonly string[];
+  /** it is not worked in but pulled through from side to side there */
+  isThrough: boolean;
 }
 
 /** What the windows of a part follow from. */
@@ -264,6 +266,27 @@ function workInWindow({ round, names }: WorkIn): Window[] {
   }));
 }
 
+/** What passes from side to side goes in while nothing is in its way; a long needle still does it later. */
+function passingWindow(
+  { fabric }: WindowInput,
+  { round, names }: WorkIn,
+  ready: readonly Window[],
+): Window[] {
+  const last = fabric.rounds;
+  const earliest = Math.min(last, round + 1);
+  const bulk = ready.find(({ act, easy }) => act === 'stuff' && easy >= earliest);
+  return names.map((part) => ({
+    ...plainWindow,
+    act: 'pull-through' as const,
+    part,
+    earliest,
+    easy: bulk?.easy ?? last,
+    latest: last,
+    why: () =>
+      'Pull it straight through before the stuffing is in its way, even out both ends and catch it on both sides.',
+  }));
+}
+
 /** When each act of a part can be done, and what no round allows. */
 export function windowsOf(input: WindowInput): Windows {
   const { fabric, filling, closing } = input;
@@ -297,7 +320,11 @@ export function windowsOf(input: WindowInput): Windows {
     if (bulk && bulk.easy >= window.earliest)
       windows[i] = { ...window, easy: Math.min(window.easy, bulk.easy) };
   }
-  windows.push(...input.workIns.flatMap(workInWindow));
+  windows.push(
+    ...input.workIns.flatMap((one) =>
+      one.isThrough ? passingWindow(input, one, windows) : workInWindow(one),
+    ),
+  );
   const isDrawnTogether = closing.how !== 'open' && closing.how !== 'flat';
   windows.push({
     ...plainWindow,

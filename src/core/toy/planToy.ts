@@ -8,7 +8,9 @@ import type { PartAnalysis, ToyAnalysis } from './analysis';
 import { memoise, type Plain } from './memoise';
 import { planPart } from './planPart';
 
-type PlainWorkIn = Readonly<{ round: number; names: readonly string[] }> & { [key: string]: Plain };
+type PlainWorkIn = Readonly<{ round: number; names: readonly string[]; isThrough: boolean }> & {
+  [key: string]: Plain;
+};
 
 /** Index of the round with a number, from 1; of several the last. */
 const roundAt = ({ fabric }: PartAnalysis, label: number): number => [...fabric.label].lastIndexOf(label) + 1;
@@ -34,15 +36,21 @@ function isSewnByEdge({ source, fabric, stops }: PartAnalysis, joins: readonly J
   );
 }
 
-/** The rounds of a part into which finished parts are worked, with their names in the order of the round. */
+/** Whether a part is worked into another, or pulled through it, before that is finished. */
+const isBefore = ({ kind }: Join): boolean => kind === 'no-sew' || kind === 'through';
+
+/** The rounds of a part that finished parts are worked into or pulled through, with their names in the order of the round. */
 function workInsOf(part: PartAnalysis, joins: readonly Join[]): WorkIn[] {
-  const rounds = new Map<number, string[]>();
+  const workIns: { round: number; names: string[]; isThrough: boolean }[] = [];
   for (const join of joins) {
-    if (join.kind !== 'no-sew' || join.on.part !== part.source.id || join.round === null) continue;
+    if (!isBefore(join) || join.on.part !== part.source.id || join.round === null) continue;
     const round = roundAt(part, Math.round(join.round));
-    if (round > 0) rounds.set(round, [...(rounds.get(round) ?? []), join.unit.name]);
+    const isThrough = join.kind === 'through';
+    const known = workIns.find((one) => one.round === round && one.isThrough === isThrough);
+    if (known) known.names.push(join.unit.name);
+    else if (round > 0) workIns.push({ round, names: [join.unit.name], isThrough });
   }
-  return [...rounds].map(([round, names]) => ({ round, names }));
+  return workIns;
 }
 
 /** The parts with their stops, now that it is known what is worked into them. */
@@ -65,9 +73,11 @@ function needsOf(
 ): Need[] {
   const { source } = part;
   const workedIn = joins.flatMap((join): Need[] => {
-    const isHere = join.kind === 'no-sew' && join.on.part === source.id && join.on.unit === unit;
+    const isHere = isBefore(join) && join.on.part === source.id && join.on.unit === unit;
     const round = isHere && join.round !== null ? roundAt(part, Math.round(join.round)) : 0;
-    return round > 0 ? [{ round, unit: keyOf(join.unit), upTo: 'all' }] : [];
+    // What is pulled through goes in after the round above it.
+    const at = join.kind === 'through' ? Math.min(part.fabric.rounds, round + 1) : round;
+    return round > 0 ? [{ round: at, unit: keyOf(join.unit), upTo: 'all' }] : [];
   });
   const grown = (source.grown?.edges ?? []).map((edge): Need => ({
     round: 1,
@@ -128,7 +138,7 @@ function orderUnits(
 export function planToy(parts: readonly PartAnalysis[], joined: ToyAnalysis['joined']): Order {
   const units = orderUnits(parts, joined);
   const sewings = joined.joins.flatMap((join): Sewing[] => {
-    const isSewn = join.kind !== 'no-sew' && join.kind !== 'worked-on';
+    const isSewn = !isBefore(join) && join.kind !== 'worked-on';
     const onto = parts.find(({ source }) => source.id === join.on.part)?.source.name.toLowerCase() ?? '';
     return isSewn ? [{ unit: keyOf(join.unit), onto, stitches: join.path?.length ?? 0 }] : [];
   });

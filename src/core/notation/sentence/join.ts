@@ -5,6 +5,7 @@ import type { Mention, NamedPart, NamedUnits } from './names';
 import type { Phrases } from './phrases';
 import type { RoundsSaid, Said, SidesSaid } from './said';
 import { S } from './tokens';
+import { wayBetween, wayWords, type WayBetween, type WaySaid } from './ways';
 
 /** Where on the wall the middle of what is joined goes, and which way its edge is held. */
 export interface PlaceSaid extends RoundsSaid, SidesSaid {
@@ -25,6 +26,8 @@ interface Joining extends Said, PlaceSaid {
   place: JoinPlace;
   /** one sentence may join several things to several others */
   joined: Joined[];
+  /** over an end, into one, through, by a thread; not said where it is laid on and sewn */
+  way?: WaySaid;
 }
 
 /** `Sew the ears to the head between R4 and R9`, `Crochet the arms into round 14 of the body` */
@@ -91,6 +94,8 @@ export function withPartNames<Join extends JoinSentence | PinSentence>(
   sentence: Join,
   mentions: readonly Mention[],
 ): Join {
+  const way = wayBetween(sentence.text, mentions);
+  if (way) return byWay(sentence, way);
   const { place, mentions: own } = readJoinPlace(sentence.text, mentions);
   const joined = joinedIn(own);
   const { ofPart } = place;
@@ -114,6 +119,25 @@ export function withPartNames<Join extends JoinSentence | PinSentence>(
   if (place.aside?.of === 'back') delete said.back;
   return said;
 }
+
+/** What goes over, into or through another is one piece and one other; the verb says which. */
+function byWay<Join extends JoinSentence | PinSentence>(
+  { relation, sides, ...sentence }: Join,
+  { piece, wall, ...way }: WayBetween,
+): Join {
+  const { id, name, count, side } = piece;
+  const joined = [{ parts: [{ id, name, count, side }], wall: { id: wall.id, name: wall.name } }];
+  // `From one side to the other` says which way it goes; what hangs or is knotted in is placed like anything else.
+  const isPlaced = way.kind === 'hung' || way.kind === 'knotted';
+  const said = isPlaced ? readJoinPlace(sentence.text, [piece, wall]).place : {};
+  const { end } = way;
+  const place = isPlaced && end && !said.around ? { ...said, around: end } : said;
+  const where = isPlaced ? { relation, sides } : {};
+  return { ...sentence, ...defined(where), joined, place, way } as Join;
+}
+
+const defined = <Value extends object>(value: Value): Partial<Value> =>
+  Object.fromEntries(Object.entries(value).filter(([, one]) => one !== undefined)) as Partial<Value>;
 
 const andTheOther =
   /\bone\b[^.;]*(?:,|\band|;)\s*(?:the\s+)?(?:other|second)(?:\s+one)?\b[^.;]*\b(?:opposite|other\s+side|mirror\w*|left|right)\b/i;
@@ -204,6 +228,14 @@ function placeWords({
 
 const verbWords: Record<'sew' | 'nosew' | 'pin', string> = { sew: 'Sew', nosew: 'No-sew: join', pin: 'Pin' };
 
+function writeWay(join: JoinSentence | PinSentence, way: WaySaid): string {
+  const [{ parts, wall } = { parts: [], wall: null }] = join.joined;
+  const { verb, link, more } = wayWords(way);
+  const what = parts.map(unitsWords).join(' and ');
+  const goal = wall ? ` ${link} the ${wall.name.toLowerCase()}` : '';
+  return `${[`${verb} ${what}${goal}`, ...more, ...placeWords(join), ...writeJoinPlace(join.place)].join(', ')}, and sew it.`;
+}
+
 /** The sentence that is read back to the same. */
 export function writeJoin(join: JoinSentence | PinSentence): string {
   const joined = join.joined.length > 0 ? join.joined : [{ parts: [], wall: null }];
@@ -211,6 +243,7 @@ export function writeJoin(join: JoinSentence | PinSentence): string {
     const names = parts.length === 0 ? 'it' : parts.map(unitsWords).join(' and ');
     return wall ? `${names} to the ${wall.name.toLowerCase()}` : names;
   });
+  if (join.way) return writeWay(join, join.way);
   const edge = join.edge === null ? [] : [join.edge === 'open' ? 'by the open edge' : join.edge];
   const words = [
     `${verbWords[join.kind]} ${what.join(' and ')}`,

@@ -5,6 +5,7 @@ import { PartNames, type Mention, type NamedPart } from './names';
 import { readSentences } from './readSentences';
 import type { FeatureKind } from './said';
 import type { Sentence } from './sentence';
+import { wayBetween } from './ways';
 
 /** A sentence that stands outside the parts, under a heading such as `Assembly`, with the part before that heading. */
 export interface LooseSentence {
@@ -35,7 +36,7 @@ const facial: ReadonlySet<FeatureKind> = new Set([
  * @param owner the part it stands in; null under a heading over all parts
  */
 function withNames(sentence: Sentence, names: PartNames, owner: PartSource | null): Sentence[] {
-  if (sentence.kind === 'feature') return [partSewn(sentence, names)];
+  if (sentence.kind === 'feature') return [partPassed(sentence, names) ?? partSewn(sentence, names)];
   const mentions = names.in(sentence.text);
   if (isJoin(sentence)) return [withPartNames(sentence, mentions)];
   // A tail of yarn is no tail: what is cut is cut of something.
@@ -81,14 +82,38 @@ function asSewn(text: string): string | null {
   return sewn.length <= whole.length ? sewn.padEnd(whole.length) + text.slice(whole.length) : null;
 }
 
+const passingVerb =
+  /\b(?:pull|thread|pass|run|draw|feed|push|insert|put|poke|slide|take|bring|hang|slip|fit|stretch|place|set|knot|tie|loop|hook|tuck|stick|stuff|press)\w*(?=\s)/i;
+
+/** `Pull the tail through the body`: what goes over, into or through another. It is read as what joins, and keeps its own words. */
+function passed(text: string, line: number, names: PartNames): JoinSentence[] {
+  if (!wayBetween(text, names.in(text))) return [];
+  const sewn = text.replace(passingVerb, (verb) => 'Sew'.padEnd(verb.length));
+  return readSentences(sewn, line).flatMap((sentence) => {
+    // What is called like a feature, a fringe, a patch, is the part of that name here.
+    const join = sentence.kind === 'feature' ? sentence.asJoin : sentence;
+    if (join?.kind !== 'sew') return [];
+    return [{ ...join, text: text.slice(join.span.from, join.span.to), whole: text }];
+  });
+}
+
+/** `Knot the fringe into round 12 of the body`: what is called like a feature may be a part that goes over, into or through another. */
+function partPassed({ text, line, span, whole }: FeatureSentence, names: PartNames): JoinSentence | null {
+  const [join] = passed(' '.repeat(span.from) + text, line, names);
+  return join ? withPartNames({ ...join, text, whole }, names.in(text)) : null;
+}
+
 /**
  * A line that nothing was read from, as a sentence that joins: `Place the ears on the head on round 5`. Such a verb may put anything
  * anywhere, so it joins only where a part is named and what it goes on.
  */
 export function placedParts(text: string, line: number, parts: readonly PartSource[]): JoinSentence[] {
+  const names = new PartNames(parts);
+  const byWay = passed(text, line, names);
+  if (byWay.length > 0) return byWay;
   const sewn = asSewn(text);
   if (sewn === null) return [];
-  const mentions = new PartNames(parts).in(sewn);
+  const mentions = names.in(sewn);
   const [first] = mentions;
   const saysWhere = mentions.some(({ isGoal }) => isGoal) || !placeVerb.test(text);
   if (!first || first.isGoal || !saysWhere) return [];

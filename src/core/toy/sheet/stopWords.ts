@@ -4,6 +4,7 @@ import type { StopPlan } from '../../plan/stops';
 /** What each act is called at a stop. */
 export const stopTitle: Record<ActKind, string> = {
   'work-in': 'Work it in',
+  'pull-through': 'Pull it through',
   'key-ring': 'Put the ring in',
   'seat-nose': 'Seat the nose',
   'seat-eyes': 'Seat the eyes',
@@ -27,6 +28,7 @@ export const bulksOf = ({ stops }: StopPlan): number =>
 export function actTitle({ act, feature, part, fills }: Act, bulks: number): string {
   if (act === 'embroider') return `Stitch the ${feature ?? 'face'}`;
   if (act === 'work-in') return `Have the ${part ?? 'part'} ready`;
+  if (act === 'pull-through') return `Pull the ${part ?? 'part'} through`;
   if (act === 'stuff' && fills && bulks > 1) return `Stuff rounds ${fills.from} to ${fills.to}`;
   return stopTitle[act];
 }

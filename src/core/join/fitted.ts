@@ -1,0 +1,154 @@
+import { roundCount } from '../fabric/fabric';
+import { roundIndex } from '../place/frame/frontLine';
+import { edgeAround } from './byEdges';
+import { edgeToEdge } from './edges';
+import { blankJoin, type Join, type JoinPart } from './joined';
+import type { Joining } from './joining';
+import { endOf, type Placing } from './placing';
+import { problem } from './problem';
+
+/** A piece that goes over the end of another or into it, both about one axis: the edge of one is sewn to a round of the other. */
+interface Fitting {
+  placing: Placing;
+  /** whose edge is sewn */
+  piece: JoinPart;
+  /** whose round it is sewn to */
+  wall: JoinPart;
+  /** that round, by index; null where that is not said */
+  row: number | null;
+  /** the end of the wall that lies under the piece, or that the piece comes out of */
+  end: 'start' | 'end';
+}
+
+/** The end of a wall that something goes over: the one that is said, else the open one, else the one on top. */
+function endUnder(wall: JoinPart, { place, way }: Placing['sentence']): 'start' | 'end' {
+  const said = way?.end ?? place.around;
+  const { start } = wall.orientation;
+  if (said === 'start' || said === 'end') return said;
+  if (said !== undefined) return said === start ? 'start' : 'end';
+  if (endOf(wall).open) return 'end';
+  return start === 'top' ? 'start' : 'end';
+}
+
+const circumference = ({ fabric, gauge }: JoinPart, row: number): number =>
+  roundCount(fabric, row) * gauge.widthMm;
+
+/** The first round from an end that is as wide round as an edge; null where none is. */
+function firstAsWide(wall: JoinPart, edgeMm: number, end: Fitting['end']): number | null {
+  const { rounds } = wall.fabric;
+  const rows = Array.from({ length: rounds }, (_, i) => (end === 'start' ? i + 1 : rounds - i));
+  return rows.find((row) => circumference(wall, row) >= edgeMm - wall.gauge.widthMm / 2) ?? null;
+}
+
+/** So many rounds in from an end. */
+const inFrom = (wall: JoinPart, end: Fitting['end'], deep: number): number | null => {
+  const row = end === 'start' ? deep : wall.fabric.rounds - deep;
+  return row >= 1 && row <= wall.fabric.rounds ? row : null;
+};
+
+/** The round a sentence names, of whichever of the two has it. */
+function rowSaid({ sentence }: Placing, wall: JoinPart): number | null {
+  const row = sentence.round === undefined ? 0 : roundIndex(wall.fabric, sentence.round);
+  return row > 0 ? row : null;
+}
+
+/** What is slid over another: its edge lies where it is said to, so many rounds in, or where the other is first as wide. */
+function slidOver(placing: Placing): Fitting {
+  const { sentence, piece, wall } = placing;
+  const end = endUnder(wall, sentence);
+  const { deep } = sentence.way ?? {};
+  const said = rowSaid(placing, wall);
+  const isTube = end === 'end' && endOf(wall).open;
+  const natural = isTube ? null : firstAsWide(wall, circumference(piece, piece.fabric.rounds), end);
+  const row = said ?? (deep === undefined ? natural : inFrom(wall, end, deep));
+  return { placing, piece, wall, row, end };
+}
+
+/**
+ * What is pushed into another. Said by a round of the outer one, the edge of the inner is sewn there; said by how deep it sits, the edge
+ * of the outer is sewn to the inner one.
+ */
+function pushedInto(placing: Placing): Fitting {
+  const { sentence, piece, wall } = placing;
+  const said = rowSaid(placing, wall);
+  if (said !== null) return { placing, piece, wall, row: said, end: 'end' };
+  const { deep } = sentence.way ?? {};
+  const end = endUnder(piece, { ...sentence, way: undefined });
+  const row = deep === undefined ? null : inFrom(piece, end, deep);
+  return { placing, piece: wall, wall: piece, row, end };
+}
+
+/** An edge may be so much narrower or wider round than what it lies on, before it pulls or gapes. */
+const tightest = 0.85;
+const widest = 1.3;
+
+/** The round of a wall nearest to a row that has as many stitches as an edge; null where none is near. */
+function betterRow(wall: JoinPart, count: number, row: number): number | null {
+  const { rounds, label } = wall.fabric;
+  const rows = Array.from({ length: rounds }, (_, i) => i + 1).filter(
+    (one) => roundCount(wall.fabric, one) === count,
+  );
+  rows.sort((a, b) => Math.abs(a - row) - Math.abs(b - row));
+  const [best] = rows;
+  return best === undefined ? null : (label[best - 1] ?? best);
+}
+
+function fitProblems(
+  { placing, piece, wall, row }: Fitting,
+  facts: Record<string, unknown>,
+): Join['problems'] {
+  const { sentence } = placing;
+  if (row === null) return [problem(piece, 'fit-depth', facts, { sentence })];
+  const share = circumference(piece, piece.fabric.rounds) / Math.max(1, circumference(wall, row));
+  if (share >= tightest && share <= widest) return [];
+  const better = betterRow(wall, endOf(piece).count, row);
+  return [problem(piece, 'fit-width', { ...facts, isNarrow: share < tightest, better }, { sentence })];
+}
+
+/** Joins what goes over an end of another or into it. */
+export function joinFitted(state: Joining, placing: Placing): void {
+  const { sentence, units } = placing;
+  const fitting = sentence.way?.kind === 'into' ? pushedInto(placing) : slidOver(placing);
+  const { piece, wall, row, end } = fitting;
+  const isTurned = piece !== placing.piece;
+  const [unit] = isTurned
+    ? [{ part: piece.part.id, unit: 1, name: piece.part.name.toLowerCase(), side: null }]
+    : units;
+  if (!unit) return;
+  const { fabric } = wall;
+  const round = row === null ? null : (fabric.label[row - 1] ?? row);
+  const facts = {
+    piece: piece.part.name,
+    wall: wall.part.name,
+    edge: endOf(piece).count,
+    round,
+    count: row === null ? null : roundCount(fabric, row),
+  };
+  const join: Join = {
+    ...blankJoin('pushed-in', unit, wall, sentence),
+    problems: fitProblems(fitting, facts),
+  };
+  if (row === null || round === null) {
+    state.joins.push(join);
+    return;
+  }
+  const plan = edgeToEdge(edgeAround(piece), edgeAround(wall, row));
+  const isSmaller = endOf(piece).count <= roundCount(fabric, row);
+  const path = plan?.path.map(({ larger, smaller }) => ({
+    edge: isSmaller ? smaller : larger,
+    round,
+    stitch: isSmaller ? larger : smaller,
+  }));
+  const last = fabric.label[fabric.rounds - 1] ?? fabric.rounds;
+  state.joins.push({
+    ...join,
+    round,
+    ring: { row, end },
+    covers: {
+      rounds: end === 'start' ? [fabric.label[0] ?? 1, round] : [round, last],
+      stitches: [1, roundCount(fabric, row)],
+    },
+    path: path ?? null,
+    doubles: plan?.doubles ?? null,
+  });
+}
