@@ -79,6 +79,25 @@ function repeatedTimes(items: readonly Item[]): Item[] | null {
   return [...items.slice(0, first), groupOf(body, end.extent), ...items.slice(last + 1)];
 }
 
+/** `(sc, inc) (18)`, a bracket without a word how often: all round; null where there is not just one. */
+function bracketAround(items: readonly Item[]): Item[] | null {
+  const works = items.filter((item) => item.type === 'work' || item.type === 'group' || item.type === 'skip');
+  const [only] = works;
+  const isOnce =
+    only?.type === 'group' && only.extent.kind === 'count' && only.extent.n === 1 && !only.intoOne;
+  if (works.length !== 1 || !isOnce) return null;
+  return items.map((item) => (item === only ? { ...only, extent: { kind: 'around' as const } } : item));
+}
+
+/** `sc, inc [18]`: what is listed once and counted for the whole round; null where something else stands there. */
+function listedAround(items: readonly Item[]): Item[] | null {
+  const first = items.findIndex(isCounted);
+  const last = items.findLastIndex(isCounted);
+  const works = items.slice(first, last + 1);
+  if (first < 0 || !works.every(isCounted)) return null;
+  return [...items.slice(0, first), groupOf(works, { kind: 'around' }), ...items.slice(last + 1)];
+}
+
 /** `sc around, inc in every other st` as the second alone: what changes the count is worked among the plain stitches; null where it is not said so. */
 function amongPlain(items: readonly Item[]): Item[] | null {
   const first = items.findIndex((item) => item.type === 'work' || item.type === 'group');
@@ -224,6 +243,9 @@ function otherwise(
   does: (reading: readonly Item[] | null) => boolean,
 ): Item[] {
   const ahead = increasesAhead(items);
-  const others = total === null ? [ahead] : [ahead, regrouped(items), repeatedTimes(items)];
+  const others =
+    total === null
+      ? [ahead]
+      : [ahead, regrouped(items), repeatedTimes(items), bracketAround(items), listedAround(items)];
   return others.find((reading) => does(reading)) ?? items;
 }

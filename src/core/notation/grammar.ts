@@ -1,10 +1,14 @@
 import { EOF, type IToken } from 'chevrotain';
-import type { Item, Label, LoopsWord, WorkLine } from './ast';
+import type { Extent, Item, Label, LoopsWord, WorkLine } from './ast';
 import { limits } from './limits';
 import { PhraseParser } from './phrases';
 import { closers, endOf, is, openers, quiet, spanOf, stitchCores } from './tokenGroups';
 import { allTokens, numberOf, T, tokenise } from './tokens';
 import { count, workItem, type Clause, type Place, type StitchPhrase } from './workItem';
+
+/** Stitches that go on over the round below, so many of them: what can be worked over and over. */
+const isRepeated = (item: Item): boolean =>
+  item.type === 'work' && item.target === 'next' && item.extent.kind === 'count' && item.word !== 'ch';
 
 /**
  * Reads one line of work: `R5: (3 sc, inc) x 6 [30]`.
@@ -69,7 +73,7 @@ class WorkLineParser extends PhraseParser {
           numbers.length === 1 &&
           is(second, T.Num) &&
           (is(this.LA(2), T.RoundWord) ||
-            is(after, T.Colon, T.Dot, T.RRound, T.Equals, T.Dash, T.LRound, EOF))
+            is(after, T.Colon, T.Dot, T.RRound, T.Equals, T.Dash, T.LRound, T.LSquare, EOF))
         );
       },
       DEF: () =>
@@ -292,7 +296,11 @@ class WorkLineParser extends PhraseParser {
     const open = this.CONSUME(T.Star);
     const inner = this.SUBRULE(this.sequence, { ARGS: ['star'] });
     let clause: Clause | undefined;
-    this.OPTION(() => this.CONSUME2(T.Star));
+    let isClosed = false;
+    this.OPTION(() => {
+      this.CONSUME2(T.Star);
+      isClosed = true;
+    });
     this.OPTION2({
       GATE: () => this.isClause(),
       DEF: () => {
@@ -301,7 +309,9 @@ class WorkLineParser extends PhraseParser {
     });
     this.ACTION(() => {
       if (inner.length === 0) return;
-      const extent = clause?.extent ?? count(1);
+      // `*hdc, 2 hdc in next*`: what stands between two stars is there to be repeated.
+      const once: Extent = isClosed && inner.every(isRepeated) ? { kind: 'around' } : count(1);
+      const extent = clause?.extent ?? once;
       const orMore = Boolean(clause?.fromStar) && extent.kind === 'count' && !clause?.more;
       const times = clause?.more && extent.kind === 'count' ? count(extent.n + 1) : extent;
       items.push({
@@ -374,7 +384,10 @@ class WorkLineParser extends PhraseParser {
       const before = items.at(-1);
       if (before?.type !== 'work') return;
       const item = workItem({}, place, undefined, spanOf(first, this.LA(0)));
-      items.push({ ...item, word: before.word });
+      // `2 sc in 2nd ch from hook and in each ch`: two in each.
+      const isEach = place.tokens.some((token) => is(token, T.Each));
+      const make = isEach && before.target === 'hook' ? before.make : item.make;
+      items.push({ ...item, word: before.word, make });
     });
   });
 

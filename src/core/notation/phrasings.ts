@@ -99,7 +99,64 @@ export const phrasings: readonly Phrasing[] = [
     pattern: /^(\s*(?:rounds?|rnds?|rows?|r))(?:\s*(?:#|no\.?|number)\s*|\.)(?=\d)/gi,
     by: (_, word) => `${word} `,
   },
+  {
+    example: ['(10-14) 10', 'R10-14: sc around [10]'],
+    pattern: /^(\s*)[([](\d{1,3}(?:\s*[-–]\s*\d{1,3})?)[)\]]\s+(\d{1,4})(?:\s*(?:sc|sts?))?\s*\.?\s*$/gi,
+    by: (_, space, label, total) => `${space}R${label}: sc around [${total}]`,
+  },
+  {
+    example: ['MR with 6', 'MR 6'],
+    pattern:
+      /(?<=\b(?:mr|mc|(?:magic|adjustable)\s+(?:ring|circle|loop))\s+)(?:with|of)\s+(?=\d{1,2}\s*(?:[[(.,;=]|$))/gi,
+    by: () => '',
+  },
+  {
+    example: ['(3-8) sc around', 'R3-8: sc around'],
+    pattern: /^(\s*)[([](\d{1,3})(?:\s*[-–]\s*(\d{1,3}))?[)\]]\s+(?=\d|[a-z(*[])/gi,
+    by: (...found) => {
+      const [, space = '', first = '', last] = found;
+      return `${space}R${first}${last ? `-${last}` : ''}: `;
+    },
+  },
+  {
+    example: ['6 - 12 rnd: sc 9', 'rnd 6-12: sc 9'],
+    pattern: /^(\s*)(\d{1,4})\s*(?:[-–]|to)\s*(\d{1,4})\s*(?:\.\s*)?(rounds?|rnds?|rows?)\s*[:.)–-]/gi,
+    by: (_, space, first, last, word) => `${space}${word} ${first}-${last}:`,
+  },
   // Glued, or with a word left out
+  {
+    example: ['(sc, inc)6 (18)', '(sc, inc) x 6 (18)'],
+    pattern: /(?<=[a-z\d]\s*[)\]])(\d{1,2})(?=\s*(?:[[(=,.;]|$))/gi,
+    by: (times) => ` x ${times}`,
+  },
+  {
+    example: ['1 sc 1 inc *6 (18)', '1 sc 1 inc x 6 (18)'],
+    pattern: /(?<=^[^*()[\]]*[a-z\d]\s*)\*\s*(\d{1,2})(?=\s*(?:[[(=]\s*\d[^*]*$|\.?\s*$))/gi,
+    by: (_, times) => `x ${times}`,
+  },
+  {
+    example: ['sc3, dec3x, sc3', 'sc3, dec x 3, sc3'],
+    pattern: /\b(inc|dec)\s*(\d{1,2})x(?![a-z\d]|\s*[\d(])/gi,
+    by: (_, change, times) => `${change} x ${times}`,
+  },
+  {
+    example: ['2 sc in each sc: 16', '2 sc in each sc [16]'],
+    pattern:
+      /(?<=\b(?:sc|hdc|dc|sts?|stitch(?:es)?|inc|dec|around|next|tog|times|each|x\s*\d{1,2})|[)\]*])\s*:\s*(\d{1,4})(?:\s*(?:sc|dc|sts?|stitches))?\s*\.?\s*$/gi,
+    by: (_, total) => ` [${total}]`,
+  },
+  {
+    example: ['2 sc in first, sc to last, 2 sc in last', '2 sc in first, sc to last st, 2 sc in last'],
+    pattern: /(?<=\b(?:sc|hdc|dc|st)\s+)(to|until)\s+(?:the\s+)?last(?=\s*(?:[,;.]|and\b|$))/gi,
+    by: (_, word) => `${word} last st`,
+  },
+  {
+    example: ['R1: inc in 2nd ch, 4 sc', 'R1: inc in 2nd ch from hook, 4 sc'],
+    pattern: re(
+      String.raw`(?<=^\s*(?:rounds?|rnds?|rows?|r)?\.?\s*1\s*[:.)–-]\s*(?:(?:\d\s*)?(?:inc|sc|hdc|dc)|start(?:ing)?)\s+in\s+(?:the\s+)?)(2nd|3rd|second|third)\s+ch(?:ain)?(?!\s*(?:from|s?p|-))(?![a-z])`,
+    ),
+    by: (_, which) => `${which} ch from hook`,
+  },
   {
     example: ['incx6', 'inc x6'],
     pattern: /(?<=\b(?:inc|dec|sc|hdc|dc))x(?=\s*\d)/gi,
@@ -193,6 +250,36 @@ export const phrasings: readonly Phrasing[] = [
     by: (_, stitch, change) => atEnds(stitch, change ?? 'inc', 'last'),
   },
   // Chains and ovals
+  {
+    example: ['Make a slip knot, ch 20', 'ch 20'],
+    pattern:
+      /(?<=^\s*(?:[a-z]*\s*\d+\s*[:.)–-]\s*)?)(?:(?:start|begin|starting|beginning)\s+(?:with|by\s+making)\s+|make\s+)?(?:an?\s+)?slip\s*knot(?:\s+(?:on|onto)\s+(?:the|your)\s+hook)?\s*(?:[,;.]|and\b|then\b)\s*(?:and\s+|then\s+)?(?=(?:ch|chain|make|work)\b)/gi,
+    by: () => '',
+  },
+  {
+    example: ['Chain 18 and join without twisting', 'Chain 18 and join'],
+    pattern:
+      /\s*,?\s*(?:and\s+)?(?:(?:being|be|taking|take|making|make)\s+(?:careful|care|sure)\s+)?(?:not\s+to\s+twist|without\s+twisting|do(?:n['’]t|\s+not)\s+twist)(?:\s+(?:it|the\s+(?:chain|ch|ring)))?/gi,
+    by: () => '',
+  },
+  {
+    example: ['ch 7, sc 6 starting in 2nd ch', 'ch 7, sc in 2nd ch from hook, sc 5'],
+    pattern: re(
+      String.raw`(?<![a-z])sc\s*(\d{1,3})\s*,?\s*(?:starting|beginning)\s+(?:in|from|with|at)\s+(?:the\s+)?(2nd|second|3rd|third)\s+${ch}(?:\s+from\s+(?:the\s+)?hook)?`,
+    ),
+    by: (_, count, which) => fromHook(count ?? '1', which ?? '2nd'),
+  },
+  {
+    example: [
+      'ch 20, starting in the second chain from the hook 2 sc in each ch',
+      'ch 20, 2 sc in 2nd ch from hook and in each ch across',
+    ],
+    pattern: re(
+      String.raw`(?:starting|beginning|start|begin)\s+(?:in|from|with|at|into)\s+(?:the\s+)?(2nd|second|3rd|third|4th|fourth)\s+${ch}(?:\s+from\s+(?:the\s+)?hook)?\s*[,:]?\s*(?:work\s+)?(2|two|3|three)\s*(sc|hdc|dc)\s+(?:in(?:to)?\s+)?(?:each|every|all)(?:\s+(?:${ch}|${st}))?(?:\s+(?:across|along))?`,
+    ),
+    by: (_, which, count, stitch) =>
+      `${numberOf(count ?? '2')} ${stitch} in ${(which ?? '').replace('second', '2nd').replace('third', '3rd')} ch from hook and in each ch across`,
+  },
   {
     example: ['Foundation: ch 30, join', 'ch 30, join'],
     pattern: re(
@@ -352,7 +439,7 @@ export const phrasings: readonly Phrasing[] = [
   {
     example: ['R5: (3X, V)*6 (30)', 'R5: (3 sc, inc)*6 (30)'],
     pattern: new RegExp(
-      String.raw`(?<=^\s*(?:[Rr][a-z]{0,5})?\.?\s*\d{1,4}\s*[:.)|–-]?\s*)(?=[^a-z]*[XV])([\sXVA\d(),.*×+-]+(?:x\s*\d{1,3}\s*)?)(?=[[(=]\s*\d+[^[(]*$|$)`,
+      String.raw`(?<=^\s*(?:[Rr][a-z]{0,5})?\.?\s*\d{1,4}(?:\s*[-–]\s*(?:[Rr][a-z]{0,5})?\.?\s*\d{1,4})?\s*[:.)|–-]?\s*)(?=[^a-z]*[XV])([\sXVA\d(),.*×+-]+(?:x\s*\d{1,3}\s*)?)(?=[[(=]\s*\d+[^[(]*$|$)`,
       'g',
     ),
     by: (_, work) => lettered(work ?? ''),
@@ -360,7 +447,7 @@ export const phrasings: readonly Phrasing[] = [
   {
     example: ['3) 6A (6)', '3)  6 dec (6)'],
     pattern: new RegExp(
-      String.raw`(?<=^\s*(?:[Rr][a-z]{0,5})?\.?\s*\d{1,4}\s*[:.)|–-]?\s*)(\d{1,3}\s*[XVA])(?=\s*(?:in(?:to)?\s|[[(=]\s*\d|$))`,
+      String.raw`(?<=^\s*(?:[Rr][a-z]{0,5})?\.?\s*\d{1,4}(?:\s*[-–]\s*(?:[Rr][a-z]{0,5})?\.?\s*\d{1,4})?\s*[:.)|–-]?\s*)(\d{1,3}\s*[XVA])(?=\s*(?:in(?:to)?\s|[[(=]\s*\d|$))`,
       'g',
     ),
     by: (_, work) => lettered(work ?? ''),
@@ -370,6 +457,18 @@ export const phrasings: readonly Phrasing[] = [
     pattern:
       /(?:(?:(?:and|while|by)\s+)?(?:(?:making|working|with)\s+)?(?:an?\s+)?(inc(?:reas(?:e|ing))?|dec(?:reas(?:e|ing))?|2\s*sc|two\s+sc)\s+(?:in\s+|into\s+)?)every\s+(other|second|third|fourth|fifth|sixth|(\d)(?:nd|rd|th))(?:\s+and\s+(?:\d(?:nd|rd|th)|third|fourth|fifth|sixth))?\s+(?:st|stitch|sc)(?:\s+around)?(?![a-z])/gi,
     by: (_, change, which, digit) => everyNth(change ?? '', which ?? '', digit),
+  },
+  {
+    example: ['dec after every 2 sc', '(2 sc, dec) around'],
+    pattern:
+      /(?<![a-z])(inc|dec)(?:rease)?\s+after\s+(?:every|each)\s+(\d{1,2})(?:\s*(?:sc|sts?|stitch(?:es)?))?(?![a-z\d])/gi,
+    by: (_, change, plain) => `(${plain} sc, ${change}) around`,
+  },
+  {
+    example: ['sc around (24 sts per round)', 'sc around (24 sts)'],
+    pattern:
+      /(?<=[([]\s*\d{1,4}\s*(?:sc|dc|sts?|stitches)?)\s*(?:per|each|every|in\s+each)\s+(?:round|rnd|row)(?=\s*[)\]])/gi,
+    by: () => '',
   },
   {
     example: ['R5: 6(3 sc, inc) (30)', 'R5: 6 x (3 sc, inc) (30)'],

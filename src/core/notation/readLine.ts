@@ -140,10 +140,16 @@ function readWork(line: string): Pick<LineRead, 'work' | 'after' | 'rounds'> {
     const after = readSentences(' '.repeat(index) + line.slice(index), 0);
     if (after.length === 0 || goesOn(line.slice(index), after)) continue;
     const head = workOf(canonical(line.slice(0, index)));
-    if (head.label && head.items.some(isWork)) return { work: head, after, rounds };
+    if (head.label && head.items.some(isWork)) return { work: head, after: withoutRing(head, after), rounds };
   }
   return { work: whole, after: [], rounds };
 }
+
+/** `6 sc in ring. Pull tight.`: what is drawn together there is the ring the round is worked into, not the piece. */
+const intoRing = ({ items }: WorkLine): boolean =>
+  items.some((item) => item.type === 'ring' || (item.type === 'work' && item.target === 'ring'));
+const withoutRing = (work: WorkLine, after: Sentence[]): Sentence[] =>
+  intoRing(work) ? after.filter(({ kind }) => kind !== 'close') : after;
 
 /** US or UK terms, where a line says so. */
 function termsSaidIn(line: string): Terms | null {

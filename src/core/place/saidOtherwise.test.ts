@@ -59,3 +59,19 @@ test('so many stitches to the left and right of the centre are as many from it t
     either,
   );
 });
+
+// The sheet numbers the holes, and what is copied from it is read as that.
+test.each([
+  ['Eyes: 8 mm, between round 9 and 10 · holes 15 and 22 · 6 show', [9, 15, 22]],
+  ['Insert 8 mm eyes in the holes 14 and 23 between R10 and R11.', [10, 14, 23]],
+  ['Insert 8 mm eyes 9 rounds down from the magic ring, 6 showing.', [9, 15, 22]],
+  ['Insert 8 mm eyes 9 rounds out from the start, 6 showing.', [9, 15, 22]],
+])('%s', (sentence, holes) => {
+  expect(placed(sentence)).toEqual(holes);
+});
+
+test('rounds from the start of something else are asked about, not taken from the start of the piece', () => {
+  const said = 'Insert 8 mm eyes 6 rounds up from the start of the decreases, 7 apart';
+  const codes = analyseToy(head + said).problems.map(({ code }) => code);
+  expect(codes).toContain('eyes-where');
+});

@@ -66,6 +66,9 @@ export abstract class SentenceLookahead extends EmbeddedActionsParser {
     )
       i = is(this.LA(2), S.Just) ? 3 : 2;
     else return 0;
+    // `8 rounds in from the end`: the way is clear from the end that is named.
+    const leads = /^(?:down|up|out|outwards?|in|inwards?|away|back)$/i.test(this.LA(i).image ?? '');
+    if (leads && is(this.LA(i + 1), S.FromEnd, S.FromTop, S.FromStart)) return i + 1;
     // `6 rounds from the edge`: an end of the part, and only inward leads anywhere.
     if (
       is(this.LA(i), S.Lower, S.Higher, S.FromEnd, S.FromTop, S.FromStart) ||

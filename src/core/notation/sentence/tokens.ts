@@ -104,7 +104,7 @@ export const S = {
   ),
   SpacingOf: kw('SpacingOf', '(?:interspace|gap|space|spacing|distance)\\s+of'),
   Wide: kw('Wide', 'wide|across|long'),
-  Holes: kw('Holes', '(?:in|through)\\s+the\\s+holes?|hole\\s+seats?'),
+  Holes: kw('Holes', '(?:in|through)\\s+the\\s+holes?(?!\\s*#?\\d)|hole\\s+seats?'),
   EyeToEye: kw(
     'EyeToEye',
     'from\\s+(?:the\\s+)?(?:(?:inner|outer|inside|outside)\\s+(?:edge|corner)\\s+of\\s+)?(?:(?:one|the|each|left|right)\\s+)*eye\\s+to\\s+(?:the\\s+)?(?:(?:inner|outer|inside|outside)\\s+(?:edge|corner)\\s+of\\s+)?(?:the\\s+)?(?:(?:other|left|right)\\s+eye|other|eye)',
@@ -145,6 +145,10 @@ export const S = {
   OverEye: kw(
     'OverEye',
     '(?:over|around|behind|on)\\s+(?:the|each|both|one)\\s+(?:left\\s+|right\\s+)?eyes?|(?:around|behind)\\s+eyes',
+  ),
+  FromStart: kw(
+    'FromStart',
+    '(?:(?:down|up|out|outwards?|away|in|back)\\s+)?from\\s+(?:the\\s+)?(?:very\\s+)?(?:(?:start|beginning)(?!\\s+of\\s+(?!(?:the\\s+)?(?:work|piece|part|head|body|toy|ball)\\b))|(?:magic|starting)\\s+(?:ring|circle)|first\\s+round)',
   ),
   Outward: kw(
     'Outward',
@@ -191,14 +195,11 @@ export const S = {
   ),
   FromEnd: kw('FromEnd', 'from\\s+(?:the\\s+)?(?:base|bottom|chin|end|edge|last\\s+round)'),
   FromTop: kw('FromTop', 'from\\s+(?:the\\s+)?(?:top|crown)'),
-  FromStart: kw(
-    'FromStart',
-    'from\\s+(?:the\\s+)?(?:start|beginning|(?:magic|starting)\\s+(?:ring|circle)|first\\s+round)',
-  ),
   Top: kw('Top', 'top(?!\\s+up)'),
   After: kw('After', 'after|when|once|at\\s+the\\s+end\\s+of|before\\s+starting'),
   RoundWord: kw('RoundWord', 'rounds?|rnds?|rows?|r|rd'),
-  St: kw('St', 'stitch(?:es)?|sts?|sc|dc'),
+  // Hoppla's own sheet numbers the holes: `holes 15 and 22`.
+  St: kw('St', 'stitch(?:es)?|sts?|sc|dc|holes?(?=\\s*#?\\d)'),
   Mm: kw('Mm', 'mm|millimet(?:re|er)s?'),
   Cm: kw('Cm', 'cm|centimet(?:re|er)s?'),
   Join: kw('Join', 'and|to|through'),
