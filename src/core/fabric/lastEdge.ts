@@ -18,6 +18,9 @@ export function lastEdgeOf(part: PartSource, fabric: Fabric): LastEdge {
   if (saysOpen(part)) return 'open';
   const count = roundCount(fabric, rounds);
   const shrinks = rounds > 1 && count < roundCount(fabric, rounds - 1);
+  // `Sew the opening shut` on a tube lays its edge flat; what has shrunk to a hole is drawn together however that is said.
+  const isSewnShut = part.steps.some((step) => step.kind === 'close' && step.how === 'sewn');
+  if (isSewnShut && !shrinks) return 'shut flat';
   return part.steps.some(closes) || (count <= mostGathered && shrinks) ? 'gathered' : 'open';
 }
 

@@ -1,6 +1,6 @@
 import { roundCount } from '../fabric/fabric';
 import { direction } from '../place/frame/direction';
-import { stitchAtAzimuth } from '../shape/azimuth';
+import { stitchAtAzimuth, turn, wrapAngle } from '../shape/azimuth';
 import type { Join, JoinedToy, JoinPart, LedgerLine } from './joined';
 
 /** What a maker does to join one unit. */
@@ -55,18 +55,25 @@ function pathWords(path: NonNullable<Join['path']>): string[] {
   return path.map(({ edge, round, stitch }) => `${edge} to round ${round}, stitch ${stitch}`);
 }
 
-/** The other of a pair, where a join has one on the same round of the same wall. */
-const otherOf = (join: Join, joins: readonly Join[]): Join | undefined =>
-  joins.find(
-    ({ unit, on, round }) =>
-      unit.part === join.unit.part &&
-      on.part === join.on.part &&
-      round === join.round &&
-      unit.side !== null &&
-      unit.side !== join.unit.side,
+/** The other of a pair: as far from the front line, on the other side of the same round. */
+const otherOf = (join: Join, wall: JoinPart, { joins, fronts }: JoinedToy): Join | undefined => {
+  const front = fronts.get(wall.part.id) ?? wall.front;
+  const offOf = ({ centre }: Join) => wrapAngle((centre?.azimuth ?? front) - front);
+  const count = roundCount(
+    wall.fabric,
+    Math.max(1, wall.fabric.label.indexOf(Math.round(join.round ?? 0)) + 1),
   );
+  const halfStitch = turn / Math.max(1, count) / 2;
+  return joins.find((other) => {
+    const { unit, on, round } = other;
+    const isThere = unit.part === join.unit.part && on.part === join.on.part && round === join.round;
+    const isAcross = unit.side !== null && unit.side !== join.unit.side;
+    return isThere && isAcross && Math.abs(wrapAngle(offOf(join) + offOf(other))) <= halfStitch + 1e-6;
+  });
+};
 
-function wallLines(join: Join, wall: JoinPart, { joins, fronts }: JoinedToy): string[] {
+function wallLines(join: Join, wall: JoinPart, toy: JoinedToy): string[] {
+  const { fronts } = toy;
   const { round, stitch, covers, unit } = join;
   const lines: string[] = [];
   if (covers) {
@@ -82,11 +89,13 @@ function wallLines(join: Join, wall: JoinPart, { joins, fronts }: JoinedToy): st
   lines.push(
     `Round ${Math.round(round)} has ${count} stitches; the front line passes it at ${withHalf(Math.round(frontStitch * 2) / 2)}.`,
   );
-  const other = otherOf(join, joins);
-  if (other?.stitch !== null && other?.stitch !== undefined && unit.side === 'left')
+  const other = otherOf(join, wall, toy);
+  if (other?.stitch !== null && other?.stitch !== undefined && unit.side === 'left') {
+    const there = stitchWords(other.stitch, count);
     lines.push(
-      `The ${other.unit.name} is at ${withHalf(other.stitch)}: the two lie as far from the front line, and their numbers differ because stitches are counted from the start of the round.`,
+      `The ${other.unit.name} is ${Number.isInteger(other.stitch) ? `at ${there}` : there}: the two lie as far from the front line, and their numbers differ because stitches are counted from the start of the round.`,
     );
+  }
   return lines;
 }
 

@@ -18,7 +18,7 @@ export function named(
     const side: Side | null = isMiddle ? null : off < 0 ? 'left' : 'right';
     return { join, side, isBehind: Math.abs(off) > Math.PI / 2 + 0.05 };
   });
-  return placed.map(({ join, side, isBehind }) => {
+  const named = placed.map(({ join, side, isBehind }) => {
     const same = placed.filter((other) => other.join.unit.part === join.unit.part && other.side === side);
     const bothWays = new Set(same.map((other) => other.isBehind)).size > 1;
     const depth = bothWays ? (isBehind ? 'back ' : 'front ') : '';
@@ -32,4 +32,13 @@ export function named(
       : join.problems;
     return { ...join, problems, unit: { ...unit, side, name } };
   });
+  return named.map((join) => ({ ...join, unit: { ...join.unit, name: toldApart(join, named) } }));
+}
+
+/** Of several that would go by one name each has its number: `left front tentacle 2`. */
+function toldApart({ unit }: Join, joins: readonly Join[]): string {
+  const alike = joins.filter((other) => other.unit.name === unit.name && other.unit.part === unit.part);
+  return alike.length > 1
+    ? `${unit.name} ${alike.findIndex((other) => other.unit.unit === unit.unit) + 1}`
+    : unit.name;
 }

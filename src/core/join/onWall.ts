@@ -74,12 +74,13 @@ export function joinOnWall(state: Joining, placing: Placing, row: number, front:
     : state.around(placing, row, front);
   const facts = { piece: piece.part.name, wall: wall.part.name, count: units.length };
   if (!around) {
-    for (const unit of units)
+    units.forEach((unit) =>
       state.joins.push({
         ...blankJoin('open-on-wall', unit, wall, sentence),
         round: labelOf(wall, row),
         problems: [problem(piece, 'join-around', facts, { sentence })],
-      });
+      }),
+    );
     return;
   }
   const surface = state.wall(wall);

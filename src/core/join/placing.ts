@@ -88,6 +88,9 @@ function unitsMeant({ count }: NamedUnits, { part }: JoinPart, { sides, text, wa
   // `One arm at stitch 9 and the other at stitch 27`
   const isOneEach = !way && (sides === 'both' || /\bthe other\b/i.test(text));
   if (isOneEach && count === 1 && part.make > 1) return 2;
+  // `Two flippers to each side`: so many on the left and as many on the right.
+  const isSeveralEach = typeof count === 'number' && count > 1 && /\b(?:each|either)\s+side\b/i.test(text);
+  if (isSeveralEach && part.make >= 2 * count) return 2 * count;
   return count === 'all' || (count === null && part.make > 1) ? part.make : (count ?? 1);
 }
 

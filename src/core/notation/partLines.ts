@@ -45,6 +45,12 @@ export function newPart(name: string, line: number, ids: Set<string>, heading?: 
   };
 }
 
+/** A sentence with the line it stands in, and so what it says besides. */
+export const onLine = (step: Sentence, line: number, whole: string): Sentence =>
+  'asJoin' in step && step.asJoin
+    ? { ...step, line, whole, asJoin: { ...step.asJoin, line, whole } }
+    : { ...step, line, whole };
+
 /** Sentences belong to the part they stand in. */
 export function addSteps(
   part: PartSource | null,
@@ -53,7 +59,7 @@ export function addSteps(
   text: string,
 ): void {
   if (!part) return;
-  part.steps.push(...steps.map((step) => ({ ...step, line, whole: text })));
+  part.steps.push(...steps.map((step) => onLine(step, line, text)));
   part.lastLine = line;
   // A bare ending such as `Fasten off` closes nothing by itself but still belongs to the part.
   if (steps.length === 0 && text.trim()) part.lastLine = line;

@@ -121,12 +121,15 @@ export const phrasings: readonly Phrasing[] = [
   {
     example: ['6 - 12 rnd: sc 9', 'rnd 6-12: sc 9'],
     pattern: /^(\s*)(\d{1,4})\s*(?:[-–]|to)\s*(\d{1,4})\s*(?:\.\s*)?(rounds?|rnds?|rows?)\s*[:.)–-]/gi,
-    by: (_, space, first, last, word) => `${space}${word} ${first}-${last}:`,
+    by: (...found) => {
+      const [, space = '', first, last, word] = found;
+      return `${space}${word} ${first}-${last}:`;
+    },
   },
   // Glued, or with a word left out
   {
     example: ['(sc, inc)6 (18)', '(sc, inc) x 6 (18)'],
-    pattern: /(?<=[a-z\d]\s*[)\]])(\d{1,2})(?=\s*(?:[[(=,.;]|$))/gi,
+    pattern: /(?<=[([][^()[\]]*[,+\s][^()[\]]*[)\]])(\d{1,2})(?=\s*(?:[[(=,.;]|$))/gi,
     by: (times) => ` x ${times}`,
   },
   {
@@ -265,7 +268,7 @@ export const phrasings: readonly Phrasing[] = [
   {
     example: ['ch 7, sc 6 starting in 2nd ch', 'ch 7, sc in 2nd ch from hook, sc 5'],
     pattern: re(
-      String.raw`(?<![a-z])sc\s*(\d{1,3})\s*,?\s*(?:starting|beginning)\s+(?:in|from|with|at)\s+(?:the\s+)?(2nd|second|3rd|third)\s+${ch}(?:\s+from\s+(?:the\s+)?hook)?`,
+      String.raw`(?<![a-z])sc\s*(\d{1,3})\s+(?:starting|beginning)\s+(?:in|from|with|at)\s+(?:the\s+)?(2nd|second|3rd|third)\s+${ch}(?:\s+from\s+(?:the\s+)?hook)?`,
     ),
     by: (_, count, which) => fromHook(count ?? '1', which ?? '2nd'),
   },

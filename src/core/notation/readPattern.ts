@@ -8,7 +8,15 @@ import { limits } from './limits';
 import { growsTogether } from './grown';
 import { findGrown, findOnto } from './onto';
 import { findWorkedIn } from './workedIn';
-import { addSteps, applyPartHeader, applyToyHeader, newPart, readSettings, repeatRounds } from './partLines';
+import {
+  addSteps,
+  applyPartHeader,
+  applyToyHeader,
+  newPart,
+  onLine,
+  readSettings,
+  repeatRounds,
+} from './partLines';
 import type { LineKind, PartSource, Pattern } from './pattern';
 import type { Problem } from './problem';
 import { isBaseAlone, isEnding, isFoundation, isWork, linesRead, readLine, type LineRead } from './readLine';
@@ -623,7 +631,7 @@ class PatternReader {
     const last = steps.at(-1);
     if (last?.kind === 'feature') this.about = { feature: last.feature, line };
     if (this.aside && after)
-      this.loose.push(...steps.map((step) => ({ step: { ...step, line, whole }, after })));
+      this.loose.push(...steps.map((step) => ({ step: onLine(step, line, whole), after })));
     else addSteps(after, steps, line, whole);
   }
 

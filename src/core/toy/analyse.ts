@@ -245,6 +245,16 @@ interface AnalyseOptions {
   searches?: boolean;
 }
 
+/** What holds for every unit of a sentence alike is told once for the toy. */
+function toldOnce(problems: readonly Problem[]): Problem[] {
+  const isAlike = (one: Problem, other: Problem) =>
+    one.code === other.code &&
+    one.line === other.line &&
+    one.partId === other.partId &&
+    one.message === other.message;
+  return problems.filter((one, i) => problems.findIndex((other) => isAlike(one, other)) === i);
+}
+
 /**
  * The whole chain: text → parts → fabric → shape → placements → stops. Never throws; what is wrong comes back as problems. Where a step
  * fails all the same, it fails for its own part, says so, and the rest is computed.
@@ -340,16 +350,14 @@ function analyse(text: string, searches: boolean): ToyAnalysis {
       return unordered;
     },
   );
-  const overall = [undefinedColours, apartReadings, unplacedParts].flatMap((check) =>
-    attempt(
-      () => check(pattern, text),
-      null,
-      'the whole toy',
-      (problem) => [problem],
-    ),
-  );
+  const checks = [
+    () => undefinedColours(pattern),
+    () => apartReadings(pattern, text),
+    () => unplacedParts(pattern, joined),
+  ];
+  const overall = checks.flatMap((check) => attempt(check, null, 'the whole toy', (problem) => [problem]));
   const ofText = [...pattern.problems, ...overall].map((problem) => ofItsPart(problem, pattern.parts));
-  const ofJoins = [...joined.problems, ...joined.joins.flatMap((join) => join.problems), ...failed];
+  const ofJoins = toldOnce([...joined.problems, ...joined.joins.flatMap((join) => join.problems), ...failed]);
   const ofParts = planned.flatMap((part) => part.problems);
   const problems = [...ofText, ...ofParts, ...ofJoins, ...cycleProblems(order, planned)];
   problems.sort((a, b) => (a.line ?? 0) - (b.line ?? 0));

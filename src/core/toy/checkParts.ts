@@ -1,8 +1,9 @@
 import type { Item } from '../notation/ast';
 import type { Problem } from '../notation/problem';
 import type { PartSource, Pattern } from '../notation/pattern';
-import { isJoin, type Joined } from '../notation/sentence/join';
-import type { NamedUnits } from '../notation/sentence/names';
+import type { JoinedToy } from '../join/joined';
+import { isJoin } from '../notation/sentence/join';
+import type { Sentence } from '../notation/sentence/sentence';
 import { isBareApart } from '../notation/sentence/feature';
 import { toyHeaderEdits } from '../notation/editText';
 
@@ -62,92 +63,37 @@ export function undefinedColours({ header, parts }: Pattern): Problem[] {
   return problems;
 }
 
-/** How many units of a part are put in place: a bare plural means all of them, `one wing to each side` two. */
-function unitsPlaced({ count }: NamedUnits, { make }: PartSource, onBothSides: boolean): number {
-  if (onBothSides && count === 1) return 2;
-  return count === 'all' || (count === null && make > 1) ? make : (count ?? 1);
-}
-
-interface Joining {
-  joined: readonly Joined[];
-  onBothSides: boolean;
-  owner: PartSource;
-  line: number;
-}
-
-function joiningsOf(parts: readonly PartSource[]): Joining[] {
-  return parts.flatMap((owner) =>
-    owner.steps.flatMap((step) =>
-      isJoin(step)
-        ? [{ joined: step.joined, onBothSides: step.sides === 'both', owner, line: step.line }]
-        : [],
-    ),
-  );
-}
-
-/** Units of a part that sentences put somewhere, and the last line that names it. */
-function placedOf(part: PartSource, joinings: readonly Joining[]): { units: number; line: number } {
-  let units = 0;
-  let line = part.line;
-  for (const { joined, onBothSides, owner, line: at } of joinings) {
-    const named = joined.flatMap(({ parts }) => parts).filter(({ id }) => id === part.id);
-    units += named.reduce((sum, one) => sum + unitsPlaced(one, part, onBothSides), 0);
-    // `Sew to the head` among an ear's own lines places every ear.
-    const meansOwner = owner === part && joined.every(({ parts }) => parts.length === 0);
-    if (meansOwner) units += part.make;
-    if (named.length > 0) line = at;
-  }
-  return { units, line };
-}
-
-/** The part the others hang on: the body, else the largest, or what that is sewn to. */
-function rootOf(parts: readonly PartSource[], joinings: readonly Joining[]): PartSource | undefined {
-  const largest = [...parts].sort((a, b) => b.rounds.length - a.rounds.length)[0];
-  let root = parts.find(({ name, rounds }) => /\bbody\b/i.test(name) && rounds.length > 0) ?? largest;
-  const seen = new Set<PartSource>();
-  while (root && !seen.has(root)) {
-    seen.add(root);
-    const next = parts.find(({ id }) => id === wallOf(root as PartSource, joinings));
-    if (!next) break;
-    root = next;
-  }
-  return root;
-}
-
-/** The part that sentences sew another to; null where none does. */
-function wallOf(part: PartSource, joinings: readonly Joining[]): string | null {
-  for (const { joined, owner } of joinings) {
-    const own = joined.find(({ parts }) =>
-      parts.length === 0 ? owner === part : parts.some(({ id }) => id === part.id),
-    );
-    if (own?.wall && own.wall.id !== part.id) return own.wall.id;
-  }
-  return null;
+/** A part that is put on by a sentence about a feature: the nose that is made and sewn between the eyes. */
+function isPutAsFeature(part: PartSource, parts: readonly PartSource[]): boolean {
+  const name = part.name.toLowerCase();
+  const puts = (step: Sentence) => step.kind === 'feature' && name.includes(step.feature.replace(/s$/, ''));
+  return parts.some((other) => other !== part && other.steps.some(puts));
 }
 
 /**
- * Parts that the sewing sentences never put anywhere, or fewer times than they are made. Silent where the text says nothing of joining.
+ * Parts that no sentence ever puts anywhere, or fewer times than they are made. Silent where the text says nothing of joining, and where
+ * it is told already that a sentence puts them on nothing.
  */
-export function unplacedParts({ parts }: Pattern): Problem[] {
-  const joinings = joiningsOf(parts);
-  if (parts.length < 2 || joinings.length === 0) return [];
-  const main = rootOf(parts, joinings);
+export function unplacedParts({ parts }: Pattern, { joins, loose, problems }: JoinedToy): Problem[] {
+  const says = joins.length > 0 || parts.some(({ steps }) => steps.some(isJoin));
+  if (parts.length < 2 || !says) return [];
   return parts.flatMap((part): Problem[] => {
-    const isWorkedOn = part.onto !== undefined || part.grown !== undefined || part.carries !== undefined;
-    if (part === main || part.rounds.length === 0 || isWorkedOn) return [];
-    const { units, line } = placedOf(part, joinings);
-    if (units >= part.make) return [];
+    const left = loose.filter((unit) => unit.part === part.id).length;
+    const isTold = problems.some(({ code, partId }) => code === 'join-no-wall' && partId === part.id);
+    if (left === 0 || isTold || isPutAsFeature(part, parts)) return [];
+    const own = joins.filter(({ unit }) => unit.part === part.id);
+    const units = part.make - left;
     const few = `${part.name} is made ${part.make} times, but only ${units === 1 ? 'one is' : `${units} are`} put in place.`;
-    const unused = units === 0;
+    const isUnused = units === 0;
     return [
       {
-        code: unused ? 'part-unused' : 'part-count',
+        code: isUnused ? 'part-unused' : 'part-count',
         severity: 'warning',
         part: part.name,
         partId: part.id,
-        line: unused ? part.line : line,
+        line: Math.max(part.line, ...own.map(({ sentence }) => sentence.line)),
         column: 1,
-        message: unused ? `${part.name} is made, but no sentence says where it goes.` : few,
+        message: isUnused ? `${part.name} is made, but no sentence says where it goes.` : few,
         suggestions: [],
       },
     ];

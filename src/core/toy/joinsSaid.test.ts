@@ -1,4 +1,6 @@
+import { joinDirections } from '../join/directions';
 import { analyseToy } from './analyse';
+import { joinPart } from './joinAll';
 
 /** A piece of increases to `widest`, `plain` rounds and decreases to six: closed at both ends. */
 function ball(name: string, widest: number, plain: number, ...more: string[]): string {
@@ -309,4 +311,63 @@ test('a strand is fastened by one end; a larger flat piece is sewn down around i
     ['outline', 'pocket', 7, 0.5],
   ]);
   expect(toy.problems.map(({ code }) => code)).toEqual(expect.arrayContaining(['join-strand', 'join-flat']));
+});
+
+describe('units that would go by one name have numbers, and pairs are those that mirror each other', () => {
+  const octopus = analyseToy(
+    'Gauge: 5 mm x 5 mm\nLean: 0\nBody\nR1: 6 sc in mr\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5-R10: sc around\n\nTentacle (make 8)\nR1: ch 21, sc in 2nd ch from hook and in each ch across\n\nAssembly\nSew the tentacles evenly around round 9 of the body.',
+  );
+  test('eight tentacles have eight names, and what holds for all of them is told once', () => {
+    const { joins } = octopus.joined;
+    expect(new Set(joins.map(({ unit }) => unit.name)).size).toBe(8);
+    expect(octopus.problems.filter(({ code }) => code === 'join-strand')).toHaveLength(1);
+  });
+  test('what is said to lie as far from the front line does', () => {
+    const { joined, parts } = octopus;
+    const own = parts.map((part) => joinPart(part));
+    const [left] = joined.joins.filter(({ unit }) => unit.name === 'left front tentacle 1');
+    const lines = joinDirections(left!, joined, own).lines.join(' ');
+    const [, other = ''] = /The (right front tentacle \d) is/.exec(lines) ?? [];
+    const right = joined.joins.find(({ unit }) => unit.name === other);
+    // The front of a round of 24 is at 12½: two that mirror each other add up to 25.
+    expect(left!.stitch! + right!.stitch!).toBe(25);
+  });
+});
+
+test('two to each side are four, and where is asked', () => {
+  const toy = analyseToy(
+    'Shell\nR1: 6 sc in mr\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R9: sc around\n\nFlipper (make 4)\nR1: 4 sc in mr\nR2: (sc, inc) x 2\n\nAssembly\nSew 2 flippers to each side of the shell on R6.',
+  );
+  expect(toy.joined.joins).toHaveLength(4);
+  expect(toy.problems.map(({ code }) => code)).toContain('join-around');
+});
+
+test('a bow that is made is joined like any part; a nose that is made is placed as the nose', () => {
+  const made = (name: string, sentence: string) =>
+    analyseToy(
+      `Lean: 0\nHat\nR1: 6 sc in mr\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R7: sc around\n\n${name}\nR1: 6 sc in mr\n\nAssembly\n${sentence}`,
+    );
+  const bow = made('Bow', 'Sew the bow to the front of the hat on round 5.');
+  expect(bow.joined.joins.map(({ unit, round, stitch }) => [unit.name, round, stitch])).toEqual([
+    ['bow', 5, 9.5],
+  ]);
+  const nose = made('Nose', 'Sew the nose to the hat between R5 and R6, in the middle.');
+  expect(nose.parts[0]!.features.map(({ kind }) => kind)).toEqual(['nose']);
+  for (const toy of [bow, nose]) expect(toy.problems.map(({ code }) => code)).not.toContain('part-unused');
+});
+
+test('a sentence that stuffs and sews stands in its own line', () => {
+  const toy = analyseToy(
+    'Shell\nR1: 6 sc in mr\nR2: inc x 6\nR3-R6: sc around\n\nBelly\nR1: 6 sc in mr\nR2: inc x 6\n\nAssembly\nSew the belly to the shell, edge to edge, stuffing before you close.',
+  );
+  expect(toy.joined.joins[0]?.sentence.line).toBe(11);
+});
+
+test('a tube that is sewn shut lies flat, and one that is sewn on flat is not drawn together', () => {
+  const toy = (end: string, sewing: string) =>
+    analyseToy(
+      `Body\nR1: 6 sc in mr\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R9: sc around\n\nArm (make 2)\nR1: 6 sc in mr\nR2: (sc, inc) x 3\nR3-R6: sc around\n${end}\n\nAssembly\n${sewing}`,
+    ).parts[1]!.stops.closing?.how;
+  expect(toy('Sew the opening shut.', '')).toBe('flat');
+  expect(toy('', 'Flatten the arms and sew them to both sides of the body on round 6.')).toBe('open');
 });

@@ -25,7 +25,14 @@ const replanned = memoise(
 );
 
 /** Ways to join that need the last edge of a part as it was worked. */
-const byEdge: ReadonlySet<Join['kind']> = new Set(['open-on-wall', 'edge-to-edge', 'no-sew']);
+const byEdge: ReadonlySet<Join['kind']> = new Set([
+  'open-on-wall',
+  'flattened',
+  'pinched',
+  'edge-to-edge',
+  'pushed-in',
+  'no-sew',
+]);
 
 /** Whether a part that would be drawn together is sewn on by its edge, as a sentence elsewhere says. */
 function isSewnByEdge({ source, fabric, stops }: PartAnalysis, joins: readonly Join[]): boolean {

@@ -24,15 +24,17 @@ export interface CloseSentence extends Said, MomentSaid {
 
 export const closeVerbs = [S.StaysOpen, S.Close] as const;
 
+/** Its edges sewn to each other; a bottom that is kept flat is none. */
+const sewnShut = /\bsew|\bwhip|\b(?:close|shut|closed)\s+(?:it\s+)?flat\b|\bflat\s+(?:seam|closed|shut)\b/i;
+
 /** Reads a sentence about closing. */
 export function readClose(said: Said, { step, bare }: Phrases, tokens: readonly IToken[]): CloseSentence {
   const open = tokens.some((token) => is(token, S.StaysOpen));
-  const sewn = tokens.some(({ image }) => /^sew\b|flat|whip/i.test(image));
   const { after } = step;
   return {
     ...said,
     kind: 'close',
-    how: open ? 'open' : sewn ? 'sewn' : 'gathered',
+    how: open ? 'open' : sewnShut.test(said.text) ? 'sewn' : 'gathered',
     stitches: bare,
     part: null,
     ...(after === undefined ? {} : { after }),

@@ -128,6 +128,9 @@ function followsVerb(text: string, at: number): boolean {
   return before.length > 0 && before.every((word) => verbOnly.test(word));
 }
 
+const isCalled = (part: Mention | undefined, feature: FeatureKind): boolean =>
+  part?.name.toLowerCase().includes(feature.replace(/s$/, '')) ?? false;
+
 /** A sentence about a feature, or about a part that is sewn on by it: `Sew the muzzle between the eyes`. */
 function partSewn(sentence: FeatureSentence, names: PartNames): Sentence {
   const { asJoin, ...feature } = sentence;
@@ -135,7 +138,9 @@ function partSewn(sentence: FeatureSentence, names: PartNames): Sentence {
   const mentions = names.in(sentence.text);
   const [sewn] = mentions;
   const isNext = sewn && followsVerb(sentence.text, sewn.at);
-  const isPart = isNext && !sewn.name.toLowerCase().includes(sentence.feature.replace(/s$/, ''));
+  // A nose that is made is placed as a nose; a bow, a patch, a button is joined like any part.
+  const isFeature = facial.has(sentence.feature) && isCalled(sewn, sentence.feature);
+  const isPart = isNext && !isFeature;
   return isPart ? withPartNames(asJoin, mentions) : feature;
 }
 
