@@ -41,16 +41,39 @@ export function Tabs<K extends string>({
             borderColor={tab.key === chosen ? '$color' : 'transparent'}
           >
             <Body
+              numberOfLines={1}
               fontSize="$2"
               color={tab.key === chosen ? '$color' : '$quiet'}
               fontWeight={tab.key === chosen ? '700' : '400'}
             >
               {tab.label}
-              {tab.mark ? ` · ${tab.mark.count}` : ''}
             </Body>
+            {tab.mark ? <Count of={tab.mark.count} /> : null}
           </View>
         </Pressable>
       ))}
     </Options>
+  );
+}
+
+/** How many, over the corner of a word: beside it there is no room on a phone. */
+function Count({ of }: { of: number }) {
+  return (
+    <View
+      position="absolute"
+      top={3}
+      right={3}
+      minWidth={18}
+      height={18}
+      paddingHorizontal={4}
+      borderRadius={9}
+      alignItems="center"
+      justifyContent="center"
+      backgroundColor="$color"
+    >
+      <Body fontSize={11} lineHeight={16} fontWeight="700" color="$sheet">
+        {of}
+      </Body>
+    </View>
   );
 }

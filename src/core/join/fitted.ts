@@ -20,12 +20,18 @@ interface Fitting {
   end: 'start' | 'end';
 }
 
-/** The end of a wall that something goes over: the one that is said, else the open one, else the one on top. */
-function endUnder(wall: JoinPart, { place, way }: Placing['sentence']): 'start' | 'end' {
+/** The end of a wall that something goes over: the one that is said, else the one the row is by, the open one, the one on top. */
+function endUnder(
+  wall: JoinPart,
+  { place, way }: Placing['sentence'],
+  row: number | null = null,
+): 'start' | 'end' {
   const said = way?.end ?? place.around;
   const { start } = wall.orientation;
   if (said === 'start' || said === 'end') return said;
   if (said !== undefined) return said === start ? 'start' : 'end';
+  // A round that is named lies by the end that is gone over.
+  if (row !== null) return row <= wall.fabric.rounds / 2 ? 'start' : 'end';
   if (endOf(wall).open) return 'end';
   return start === 'top' ? 'start' : 'end';
 }
@@ -55,9 +61,9 @@ function rowSaid({ sentence }: Placing, wall: JoinPart): number | null {
 /** What is slid over another: its edge lies where it is said to, so many rounds in, or where the other is first as wide. */
 function slidOver(placing: Placing): Fitting {
   const { sentence, piece, wall } = placing;
-  const end = endUnder(wall, sentence);
   const { deep } = sentence.way ?? {};
   const said = rowSaid(placing, wall);
+  const end = endUnder(wall, sentence, said);
   const isTube = end === 'end' && endOf(wall).open;
   const natural = isTube ? null : firstAsWide(wall, circumference(piece, piece.fabric.rounds), end);
   const row = said ?? (deep === undefined ? natural : inFrom(wall, end, deep));

@@ -56,6 +56,8 @@ test.each<[string, unknown[]]>([
     'Slide the cap down over the head to round 5 and sew around its edge.',
     ['pushed-in', 'cap', 'head', 5, [1, 5]],
   ],
+  // A round that is named says which end: round 14 of 17 is by the end of the head.
+  ['Slide the cap over the chin of the head to round 14.', ['pushed-in', 'cap', 'head', 14, [14, 17]]],
   // Two rounds of ten lie inside: 9 and 10.
   [
     'Push the stem into the cap so that it sits 2 rounds deep, and sew around.',

@@ -28,7 +28,7 @@ interface Manner {
 }
 
 const piece = String.raw`(?:the |an? |one |each |its |both |your )*(?:(?:end|edge|half|open end|closed end|top|bottom) of (?:the |an? |one |each )*)?@(?<piece>\d+),?`;
-const wall = String.raw`(?:the |an? |its )?(?:(?:(?<end>top|bottom|start|end)|open end|closed end|opening|hole|hollow|crown|inside|edge) of (?:the |its )?)?@(?<wall>\d+)`;
+const wall = String.raw`(?:the |an? |its )?(?:(?:(?<end>top|bottom|start|end)|open end|closed end|opening|hole|hollow|[a-z]+) of (?:the |its )?)?@(?<wall>\d+)`;
 const far = String.raw`(?:[^.;@]*? )??`;
 const numbers = Object.keys(numberWords).join('|');
 const aside = String.raw`(?:(?:(?:\d{1,2}|a|${numbers}) (?:rounds?|rows?|rnds?) (?:deep|down|in)|all the way|right|straight|halfway|snugly|down|up|carefully|part way|partway|well|a little) )*`;
