@@ -127,6 +127,8 @@ const readers: Record<string, Reader> = {
   },
 };
 
+const beginsWork = /\b(?:ring|mr|mc|loop|circle|ch|chain|sc|dc|crochet)\b|\d\s*(?:sc|dc|ch)\b/i;
+
 /** Reads `Key: value`; null where the line is no header Hoppla knows. */
 export function readHeader(line: string): Header | null {
   const colon = line.indexOf(':');
@@ -140,5 +142,7 @@ export function readHeader(line: string): Header | null {
     return readers.yarn?.(value, name) ?? null;
   }
   if (!reader || rest.length > 0 || !value.trim()) return null;
+  // `Start: make a magic ring with 6 sc` is how the work begins, not where round 1 is.
+  if (word === 'start' && beginsWork.test(value)) return null;
   return reader(value, '');
 }

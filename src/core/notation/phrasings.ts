@@ -138,6 +138,11 @@ export const phrasings: readonly Phrasing[] = [
     by: (_, times) => `x ${times}`,
   },
   {
+    example: ['sc 2x in each st', '2 sc in each st'],
+    pattern: /(?<![a-z])(sc|hdc|dc|tr)\s*(\d{1,2})\s*(?:x|times)(?=\s+in(?:to)?\b)/gi,
+    by: (_, stitch, count) => `${count} ${stitch}`,
+  },
+  {
     example: ['sc3, dec3x, sc3', 'sc3, dec x 3, sc3'],
     pattern: /\b(inc|dec)\s*(\d{1,2})x(?![a-z\d]|\s*[\d(])/gi,
     by: (_, change, times) => `${change} x ${times}`,
@@ -145,7 +150,7 @@ export const phrasings: readonly Phrasing[] = [
   {
     example: ['2 sc in each sc: 16', '2 sc in each sc [16]'],
     pattern:
-      /(?<=\b(?:sc|hdc|dc|sts?|stitch(?:es)?|inc|dec|around|next|tog|times|each|x\s*\d{1,2})|[)\]*])\s*:\s*(\d{1,4})(?:\s*(?:sc|dc|sts?|stitches))?\s*\.?\s*$/gi,
+      /(?<=\b(?:sc|hdc|dc|sts?|stitch(?:es)?|inc|dec|around|next|tog|times|each|x\s*\d{1,2})|[)\]*])(?:\s*:\s*|\s+[-–—]\s+)(\d{1,4})(?:\s*(?:sc|dc|sts?|stitches))?\s*\.?\s*$/gi,
     by: (_, total) => ` [${total}]`,
   },
   {
@@ -286,7 +291,7 @@ export const phrasings: readonly Phrasing[] = [
   {
     example: ['Foundation: ch 30, join', 'ch 30, join'],
     pattern: re(
-      String.raw`^(\s*)(?:foundation|base|starting|beginning|set[\s-]?up|start|begin)(?:\s+(?:ch(?:ain)?|loop|ring|rows?|rounds?|rnds?))?\s*(?::|[–—]|-(?=\s))\s*(?=(?:ch|chain|make)\b)`,
+      String.raw`^(\s*)(?:foundation|base|starting|beginning|set[\s-]?up|start|begin)(?:\s+(?:ch(?:ain)?|loop|ring|rows?|rounds?|rnds?))?\s*(?::|[–—]|-(?=\s))\s*(?=(?:ch|chain|make|mr|mc|magic|adjustable|\d{1,2}\s*(?:sc|dc|ch))\b)`,
     ),
     by: (_, space) => space ?? '',
   },
@@ -415,7 +420,7 @@ export const phrasings: readonly Phrasing[] = [
   },
   {
     example: ['(sc)3, (inc)3, (sc)18', 'sc 3, inc 3, sc 18'],
-    pattern: /\((sc|hdc|dc|inc|dec)\)\s*(\d{1,3})(?=\s*(?:[,.;]|$|\())/gi,
+    pattern: /[([](sc|hdc|dc|inc|dec)[)\]]\s*(\d{1,3})(?=\s*(?:[,.;]|$|[([]))/gi,
     by: (_, stitch, count) => `${stitch} ${count}`,
   },
   // What does not count
@@ -466,6 +471,21 @@ export const phrasings: readonly Phrasing[] = [
     pattern:
       /(?<![a-z])(inc|dec)(?:rease)?\s+after\s+(?:every|each)\s+(\d{1,2})(?:\s*(?:sc|sts?|stitch(?:es)?))?(?![a-z\d])/gi,
     by: (_, change, plain) => `(${plain} sc, ${change}) around`,
+  },
+  {
+    example: ['R7-11: sc around (5 rounds)', 'R7-11: sc around'],
+    pattern:
+      /(?<=[a-z\d)\]]\s*)[([]\s*\d{1,2}\s+(?:rounds|rnds|rows)(?:\s+(?:in\s+all|total|altogether))?\s*[)\]](?=\s*(?:[[(]|\.?\s*$))/gi,
+    by: () => '',
+  },
+  {
+    example: ['make a magic ring with 6 sc', '6 sc in magic ring'],
+    pattern:
+      /(?<=^\s*(?:[a-z]*\s*\d+\s*[:.)–-]\s*)?)make\s+an?\s+(magic|adjustable)\s+(ring|circle|loop)\s+(?:with|of)\s+(\d{1,2})\s*(sc|dc|hdc)(?![a-z])/gi,
+    by: (...found) => {
+      const [, kind, loop, count, stitch] = found;
+      return `${count} ${stitch} in ${kind} ${loop}`;
+    },
   },
   {
     example: ['sc around (24 sts per round)', 'sc around (24 sts)'],

@@ -23,7 +23,8 @@ const flat =
 const together = /\bboth\s+(?:layers|sides|thicknesses|edges)\b|\bclos(?:e|ed|ing)\b|\bshut\b|\btogether\b/i;
 const bothToClose =
   /\b(?:sc|crochet|whip\s*stitch|sew|stitch)\w*\b[^.]*\bboth\s+(?:layers|sides|thicknesses|edges)\b[^.]*\b(?:clos\w*|shut)\b/i;
-const ontoAnother = /\b(?:onto|into|against|to)\s+(?:(?:both|each|either)\s+sides?\s+of\s+)?(?:the|its|his|her)\b/i;
+const ontoAnother =
+  /\b(?:onto|into|against|to)\s+(?:(?:both|each|either)\s+sides?\s+of\s+)?(?:the|its|his|her)\b/i;
 
 /** `Fold it flat and sc 5 through both layers to close`, `Pinch the bottom and sew it closed`: the end is shut along a line. */
 export const shutsFlat = (text: string): boolean =>
