@@ -42,10 +42,11 @@ test('the frog’s head lies on its side, its eyes level and its mouth as wide a
   expect([mouth!.units[0]!.fromLine, mouth!.units[0]!.toLine]).toEqual(cheeks!.units.map(({ fromLine }) => fromLine));
 });
 
-test('the toadstool: cap and stem edge to edge, its skirt worked into the stem, all of one piece in the drawing', () => {
+test('the toadstool: stem in cap, arms through the stem, its skirt worked into it, all of one piece in the drawing', () => {
   const toy = open('toadstool');
   expect(toy.joined.joins.map(({ kind, unit, on }) => [kind, unit.name, on.part])).toEqual([
-    ['edge-to-edge', 'cap', 'stem'],
+    ['pushed-in', 'cap', 'stem'],
+    ['through', 'arm', 'stem'],
   ]);
   expect(toy.joined.loose).toEqual([]);
   expect(assembled(toy).filter(({ loose }) => loose)).toEqual([]);

@@ -178,9 +178,11 @@ function throughDirections(
   const wallName = wall.part.name.toLowerCase();
   const index = wall.fabric.label.indexOf(Math.floor(round ?? 0)) + 1;
   const count = roundCount(wall.fabric, Math.max(1, index));
-  const [first, second] = pins.map(({ stitch }) => stitchWords(stitch, count));
+  const [first, second] = pins.map(
+    ({ stitch }) => `${Number.isInteger(stitch) ? 'at ' : ''}${stitchWords(stitch, count)}`,
+  );
   return {
-    address: `${roundWords(round ?? 0)} of the ${wallName}, in at ${first ?? ''}, out at ${second ?? ''}`,
+    address: `${roundWords(round ?? 0)} of the ${wallName}, in ${first ?? ''}, out ${second ?? ''}`,
     lines: [
       `Draw it straight through before stuffing: about ${insideMm ?? 0} mm lie inside. Even out both ends, then catch it with a stitch where it comes out on each side.`,
     ],

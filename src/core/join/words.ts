@@ -64,7 +64,7 @@ const says: Partial<Record<ProblemCode, (facts: Facts) => string>> = {
   'join-hung': ({ piece, wall, threadMm }) =>
     `The ${low(piece)} hangs from the ${low(wall)}${threadMm === undefined ? '' : ` by ${Math.round(Number(threadMm))} mm`}: draw the thread through a stitch of each twice and bury its ends. A thread is a cord: keep it short, and not on a toy for small children.`,
   'join-through': ({ piece, wall, insideMm, outMm }) =>
-    `The ${low(piece)} passes through the ${low(wall)}: about ${String(insideMm)} mm of it ${are(piece)} inside, ${String(outMm)} mm hang out on each side. Pull it through before stuffing, and catch it with a stitch where it comes out.`,
+    `The ${low(piece)} ${are(piece) === 'are' ? 'pass' : 'passes'} through the ${low(wall)}: about ${String(insideMm)} mm are inside, ${String(outMm)} mm hang out on each side. Pull it through before stuffing, and catch it with a stitch on each side.`,
   'through-short': ({ piece, wall, insideMm }) =>
     `The ${low(piece)} ${are(piece)} too short: the ${low(wall)} is about ${String(insideMm)} mm across there. Make it longer, or pull it through where the ${low(wall)} is narrower.`,
   'fit-depth': ({ piece, wall }) =>
