@@ -1,8 +1,9 @@
+import pluralize from 'pluralize';
 import { roundCount } from '../fabric/fabric';
 import { roundIndex } from '../place/frame/frontLine';
 import { edgeAround } from './byEdges';
 import { edgeToEdge } from './edges';
-import { blankJoin, type Join, type JoinPart } from './joined';
+import { blankJoin, type Join, type JoinPart, type Unit } from './joined';
 import type { Joining } from './joining';
 import { endOf, type Placing } from './placing';
 import { problem } from './problem';
@@ -115,12 +116,21 @@ function fitProblems(
 export function joinFitted(state: Joining, placing: Placing): void {
   const { sentence, units } = placing;
   const fitting = sentence.way?.kind === 'into' ? pushedInto(placing) : slidOver(placing);
-  const { piece, wall, row, end } = fitting;
+  const { piece, wall } = fitting;
   const isTurned = piece !== placing.piece;
-  const [unit] = isTurned
-    ? [{ part: piece.part.id, unit: 1, name: piece.part.name.toLowerCase(), side: null }]
-    : units;
-  if (!unit) return;
+  // Two boots over two legs: each over its own.
+  units.forEach((own, i) => {
+    const name = pluralize.singular(piece.part.name.toLowerCase());
+    const unit: Unit = isTurned ? { part: piece.part.id, unit: i + 1, name, side: null } : own;
+    const on = { part: wall.part.id, unit: Math.min(i + 1, wall.part.make) };
+    state.joins.push({ ...fitted(fitting, unit), on });
+  });
+}
+
+/** One unit over or in its own. */
+function fitted(fitting: Fitting, unit: Unit): Join {
+  const { placing, piece, wall, row, end } = fitting;
+  const { sentence } = placing;
   const { fabric } = wall;
   const round = row === null ? null : (fabric.label[row - 1] ?? row);
   const facts = {
@@ -134,10 +144,7 @@ export function joinFitted(state: Joining, placing: Placing): void {
     ...blankJoin('pushed-in', unit, wall, sentence),
     problems: fitProblems(fitting, facts),
   };
-  if (row === null || round === null) {
-    state.joins.push(join);
-    return;
-  }
+  if (row === null || round === null) return join;
   const plan = edgeToEdge(edgeAround(piece), edgeAround(wall, row));
   const isSmaller = endOf(piece).count <= roundCount(fabric, row);
   const path = plan?.path.map(({ larger, smaller }) => ({
@@ -146,7 +153,7 @@ export function joinFitted(state: Joining, placing: Placing): void {
     stitch: isSmaller ? larger : smaller,
   }));
   const last = fabric.label[fabric.rounds - 1] ?? fabric.rounds;
-  state.joins.push({
+  return {
     ...join,
     round,
     ring: { row, end },
@@ -156,5 +163,5 @@ export function joinFitted(state: Joining, placing: Placing): void {
     },
     path: path ?? null,
     doubles: plan?.doubles ?? null,
-  });
+  };
 }

@@ -130,7 +130,9 @@ function rootOf(parts: readonly JoinPart[], joins: readonly Join[]): JoinPart | 
 
 /** Edge to edge, over or into an end, through, and onto a wall. */
 function byWay(placings: readonly Placing[]) {
-  const fits = ({ sentence: { way } }: Placing) => way?.kind === 'over' || way?.kind === 'into';
+  // Into what ends closed nothing goes: it is put on, as `insert the arms in the body` may mean.
+  const fits = ({ sentence: { way }, wall }: Placing) =>
+    way?.kind === 'over' || (way?.kind === 'into' && endOf(wall).open);
   const passes = ({ sentence: { way } }: Placing) => way?.kind === 'through';
   const edges = placings.filter(isEdgeToEdge);
   const [fitted, through] = [placings.filter(fits), placings.filter(passes)];

@@ -83,13 +83,17 @@ export function heldOf({ sentence, piece }: Placing): Held {
   return lastEdgeOf(piece.part, piece.fabric) === 'shut flat' ? 'flattened' : 'round';
 }
 
+/** Of a piece, not of its front line: `4 stitches each side of the front` says how far. */
+const toEachSide =
+  /\b(?:to|on|onto|at)\s+each\s+side\b(?!\s+of\s+(?:the\s+|its\s+)?(?:front|centre|center|middle|face|eyes?|nose)\b)/i;
+
 /** How many units of a part a sentence places: a bare plural means all of them, `one on each side` two. */
 function unitsMeant({ count }: NamedUnits, { part }: JoinPart, { sides, text, way }: AnyJoin): number {
   // `One arm at stitch 9 and the other at stitch 27`
   const isOneEach = !way && (sides === 'both' || /\bthe other\b/i.test(text));
   if (isOneEach && count === 1 && part.make > 1) return 2;
   // `Two flippers to each side`: so many on the left and as many on the right.
-  const isSeveralEach = typeof count === 'number' && count > 1 && /\b(?:each|either)\s+side\b/i.test(text);
+  const isSeveralEach = typeof count === 'number' && count > 1 && toEachSide.test(text);
   if (isSeveralEach && part.make >= 2 * count) return 2 * count;
   return count === 'all' || (count === null && part.make > 1) ? part.make : (count ?? 1);
 }

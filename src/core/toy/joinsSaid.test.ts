@@ -334,6 +334,14 @@ describe('units that would go by one name have numbers, and pairs are those that
   });
 });
 
+test('two on each side of the front are two', () => {
+  const toy = analyseToy(
+    'Lean: 0\nShell\nR1: 6 sc in mr\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R9: sc around\n\nFlipper (make 4)\nR1: 4 sc in mr\nR2: (sc, inc) x 2\n\nAssembly\nSew two flippers to the shell on R6, 4 stitches each side of the front centre.',
+  );
+  // The front of a round of 18 is at 9½.
+  expect(toy.joined.joins.map(({ stitch }) => stitch)).toEqual([5.5, 13.5]);
+});
+
 test('two to each side are four, and where is asked', () => {
   const toy = analyseToy(
     'Shell\nR1: 6 sc in mr\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R9: sc around\n\nFlipper (make 4)\nR1: 4 sc in mr\nR2: (sc, inc) x 2\n\nAssembly\nSew 2 flippers to each side of the shell on R6.',

@@ -138,6 +138,7 @@ test('the cap sits on the head in the toy', () => {
 test.each([
   ['Sew the stick to the body at round 8.', 'open-on-wall'],
   ['Sew the stem to the body 2 rounds above the base.', 'open-on-wall'],
+  ['Insert the stick in the head at round 8, on the left side, and sew it on.', 'open-on-wall'],
 ])('%s', (sentence, kind) => {
   expect(joined(sentence)[0]?.[0]).toBe(kind);
 });
@@ -170,4 +171,23 @@ test('what passes through is ready, and pulled through, before the stuffing; it 
   expect(done.findIndex((one) => one.startsWith('work strand'))).toBeLessThan(
     done.findIndex((one) => one.startsWith('pull-through')),
   );
+});
+
+test('two boots go over two legs, each over its own', () => {
+  const leg = 'Leg (make 2)\nR1: 6 sc in ring\nR2: inc x 6\nR3-R8: sc around';
+  const boot = 'Boot (make 2)\nR1: 6 sc in ring\nR2: inc x 6\nR3-R5: sc around';
+  const body = 'Body\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R9: sc around';
+  const { joined } = analyseToy(
+    [
+      body,
+      leg,
+      boot,
+      'Assembly\nSew the legs to both sides of the body on round 6.\nPull the boots over the start of the legs to round 4 and sew.',
+    ].join('\n\n'),
+  );
+  const boots = joined.joins.filter(({ unit }) => unit.part === 'boot');
+  expect(boots.map(({ kind, unit, on, round }) => [kind, unit.unit, on.part, on.unit, round])).toEqual([
+    ['pushed-in', 1, 'leg', 1, 4],
+    ['pushed-in', 2, 'leg', 2, 4],
+  ]);
 });

@@ -127,8 +127,8 @@ function byWay<Join extends JoinSentence | PinSentence>(
 ): Join {
   const { id, name, count, side } = piece;
   const joined = [{ parts: [{ id, name, count, side }], wall: { id: wall.id, name: wall.name } }];
-  // `From one side to the other` says which way it goes; what hangs or is knotted in is placed like anything else.
-  const isPlaced = way.kind === 'hung' || way.kind === 'knotted';
+  // `From one side to the other` says which way it goes; what hangs, is knotted in or put in is placed like anything else.
+  const isPlaced = way.kind === 'hung' || way.kind === 'knotted' || way.kind === 'into';
   const said = isPlaced ? readJoinPlace(sentence.text, [piece, wall]).place : {};
   const { end } = way;
   const place = isPlaced && end && !said.around ? { ...said, around: end } : said;
