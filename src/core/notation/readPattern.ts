@@ -24,6 +24,7 @@ import { findRounds } from './rowsWorked';
 import { readSentences } from './sentence/readSentences';
 import { readContinued, shifted } from './sentence/continued';
 import { isBareApart } from './sentence/feature';
+import { PartNames } from './sentence/names';
 import { handOver, isFinishing, placedParts, type LooseSentence } from './sentence/owners';
 import type { Sentence } from './sentence/sentence';
 import { isIntoRing, Surroundings } from './surroundings';
@@ -233,11 +234,12 @@ class PatternReader {
 
   /** Lines that say of parts where they are put, now that the parts' names are known. */
   private placeParts(parts: readonly PartSource[]): void {
+    const names = new PartNames(parts);
     for (const note of [...this.notes]) {
       const after = parts.findLast(({ line }) => line <= note.line);
       const line = this.lines[note.line - 1] ?? '';
       const isWhole = line.trim() === note.text;
-      const steps = after && isWhole ? placedParts(line, note.line, parts) : [];
+      const steps = after && isWhole ? placedParts(line, note.line, names) : [];
       if (!after || steps.length === 0) continue;
       this.loose.push(...steps.map((step) => ({ step, after })));
       this.notes.splice(this.notes.indexOf(note), 1);

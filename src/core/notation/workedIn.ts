@@ -117,7 +117,11 @@ export const workedInManners: readonly Manner[] = [
   },
 ];
 
-const isAWord = /[a-z]/i;
+/** What every manner has a word of: most lines have none, and one look is cheaper than eight. */
+const saysPiece = new RegExp(
+  String.raw`(?<![a-z])${limbs}(?![a-z])|\b(?:both|through|thru|together)\b|\b(?:into|in|of)\b[^,;]*(?:\band\b|[&+])`,
+  'i',
+);
 
 /** The number goes before or after the stitch as it stood. */
 function heldWords({ piece: said, stitch = 'st', count = '1' }: Held): string {
@@ -134,7 +138,7 @@ const startsPiece = /^\s*(?:rounds?|rnds?|rows?|r)?\.?\s*1\s*[:.)]/i;
 /** Brings every manner of working a piece in to one that the grammar reads. */
 export function workedIn(rewriting: Rewriting): void {
   const { text } = rewriting;
-  if (!isAWord.test(text) || isGrownInto(text) || startsPiece.test(text)) return;
+  if (!saysPiece.test(text) || isGrownInto(text) || startsPiece.test(text)) return;
   for (const { pattern, by } of workedInManners) {
     rewriting.replaceNamed(pattern, (found) => heldWords(by(found)));
   }

@@ -87,7 +87,8 @@ const passingVerb =
 
 /** `Pull the tail through the body`: what goes over, into or through another. It is read as what joins, and keeps its own words. */
 function passed(text: string, line: number, names: PartNames): JoinSentence[] {
-  if (!wayBetween(text, names.in(text))) return [];
+  // Most lines have no such verb, and to look for one is cheaper than to look for every name.
+  if (!passingVerb.test(text) || !wayBetween(text, names.in(text))) return [];
   const sewn = text.replace(passingVerb, (verb) => 'Sew'.padEnd(verb.length));
   return readSentences(sewn, line).flatMap((sentence) => {
     // What is called like a feature, a fringe, a patch, is the part of that name here.
@@ -107,8 +108,7 @@ function partPassed({ text, line, span, whole }: FeatureSentence, names: PartNam
  * A line that nothing was read from, as a sentence that joins: `Place the ears on the head on round 5`. Such a verb may put anything
  * anywhere, so it joins only where a part is named and what it goes on.
  */
-export function placedParts(text: string, line: number, parts: readonly PartSource[]): JoinSentence[] {
-  const names = new PartNames(parts);
+export function placedParts(text: string, line: number, names: PartNames): JoinSentence[] {
   const byWay = passed(text, line, names);
   if (byWay.length > 0) return byWay;
   const sewn = asSewn(text);
