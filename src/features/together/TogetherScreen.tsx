@@ -174,8 +174,14 @@ function Loose() {
   const loose = parts.filter(({ part }) => analysis.joined.loose.some((unit) => unit.part === part.id));
   const workedOn = parts.filter((part) => part !== trunk && isWorkedOn(part));
   const names = workedOn.map(({ part }) => part.name).join(', ');
+  const isBeside = assembled(analysis).some(
+    ({ loose: lies, unit }) => lies && workedOn.some(({ part }) => part.id === unit.part),
+  );
+  const drawn = isBeside ? ' The drawing lays that beside the toy.' : '';
   const beside = names ? (
-    <Quiet>{names}: worked on, not sewn. The drawing lays that beside the toy.</Quiet>
+    <Quiet>
+      {names}: worked on, not sewn.{drawn}
+    </Quiet>
   ) : null;
   if (loose.length === 0 || !trunk) return beside;
   const place = (written: string) => {
