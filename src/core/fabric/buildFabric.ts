@@ -70,7 +70,7 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
   const grown = new Growing();
   const problems: Problem[] = [];
   const outgrowths: Outgrowth[] = [];
-  const through: WorkedThrough[] = [];
+  const workedThrough: WorkedThrough[] = [];
   const palette: string[] = [part.colour ?? ''];
   const count = part.rounds.length;
   const offset = new Uint32Array(count + 1);
@@ -150,9 +150,9 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
             workedBy = later;
           }
         },
-        through(words, made, loops) {
+        workedThrough(words, made, loops) {
           const from = grown.length - before - made + 1;
-          if (made > 0) through.push({ round: index + 1, from, count: made, loops, words });
+          if (made > 0) workedThrough.push({ round: index + 1, from, count: made, loops, words });
         },
         outgrowth(kinds) {
           outgrowths.push({ after: grown.length - 1, round: index + 1, kinds });
@@ -214,7 +214,7 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
       label: label.slice(0, built),
       folded: foldedAt,
       outgrowths,
-      through,
+      workedThrough,
     },
     problems,
   };

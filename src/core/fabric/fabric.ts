@@ -98,7 +98,7 @@ export interface Fabric {
   folded: number;
   outgrowths: Outgrowth[];
   /** in the order of working */
-  through: WorkedThrough[];
+  workedThrough: WorkedThrough[];
 }
 
 /** Number of stitches in round `round` (from 1); 0 where there is no such round. */

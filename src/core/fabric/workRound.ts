@@ -8,7 +8,7 @@ export interface StitchSink {
   stitch(kind: StitchKind, firstSlot: number, slots: number, loops: LoopsWord, colour: string | null): void;
   outgrowth?(kinds: StitchKind[]): void;
   /** the stitches just made, so many of them, go through a finished piece too */
-  through?(words: string, made: number, loops: LoopsWord): void;
+  workedThrough?(words: string, made: number, loops: LoopsWord): void;
 }
 
 /** How a round went. */
@@ -319,7 +319,7 @@ function workItem(item: WorkItem, round: Round, state: State, after: () => numbe
       return;
     }
   }
-  if (item.piece) sink.through?.(item.piece, state.made - before, stitching.loops);
+  if (item.piece) sink.workedThrough?.(item.piece, state.made - before, stitching.loops);
 }
 
 /** Does an item make more or fewer stitches than it takes? */

@@ -176,7 +176,7 @@ function throughDirections(
   pins: NonNullable<Join['pins']>,
 ): Omit<Said, 'path'> {
   const wallName = wall.part.name.toLowerCase();
-  const index = wall.fabric.label.indexOf(Math.floor(round ?? 0)) + 1;
+  const index = wall.fabric.label.indexOf(Math.round(round ?? 0)) + 1;
   const count = roundCount(wall.fabric, Math.max(1, index));
   const [first, second] = pins.map(
     ({ stitch }) => `${Number.isInteger(stitch) ? 'at ' : ''}${stitchWords(stitch, count)}`,

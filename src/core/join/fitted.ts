@@ -47,9 +47,9 @@ function firstAsWide(wall: JoinPart, edgeMm: number, end: Fitting['end']): numbe
   return rows.find((row) => circumference(wall, row) >= edgeMm - wall.gauge.widthMm / 2) ?? null;
 }
 
-/** So many rounds in from an end. */
+/** The first round that is not inside, where so many at an end are. */
 const inFrom = (wall: JoinPart, end: Fitting['end'], deep: number): number | null => {
-  const row = end === 'start' ? deep : wall.fabric.rounds - deep;
+  const row = end === 'start' ? deep + 1 : wall.fabric.rounds - deep;
   return row >= 1 && row <= wall.fabric.rounds ? row : null;
 };
 
@@ -71,17 +71,26 @@ function slidOver(placing: Placing): Fitting {
   return { placing, piece, wall, row, end };
 }
 
+/** The end of a piece that goes into another: its open one, else the one that faces the opening. */
+function endPushed(piece: JoinPart, outer: JoinPart): Fitting['end'] {
+  if (endOf(piece).open) return 'end';
+  const opensUp = outer.orientation.start === 'bottom';
+  return piece.orientation.start === (opensUp ? 'bottom' : 'top') ? 'start' : 'end';
+}
+
 /**
- * What is pushed into another. Said by a round of the outer one, the edge of the inner is sewn there; said by how deep it sits, the edge
- * of the outer is sewn to the inner one.
+ * What is pushed into another. Said by a round of the outer one, the edge of the inner is sewn there; said by how deep it sits or by a
+ * round of the inner one, the edge of the outer is sewn to that. A round that both have is no one's until it is said whose it is.
  */
 function pushedInto(placing: Placing): Fitting {
   const { sentence, piece, wall } = placing;
-  const said = rowSaid(placing, wall);
-  if (said !== null) return { placing, piece, wall, row: said, end: 'end' };
-  const { deep } = sentence.way ?? {};
-  const end = endUnder(piece, { ...sentence, way: undefined });
-  const row = deep === undefined ? null : inFrom(piece, end, deep);
+  const { deep, roundOf } = sentence.way ?? {};
+  const [ofOuter, ofInner] = [rowSaid(placing, wall), rowSaid(placing, piece)];
+  const isWhose = roundOf ?? (ofOuter === null ? piece.part.id : ofInner === null ? wall.part.id : null);
+  if (ofOuter !== null && isWhose === wall.part.id) return { placing, piece, wall, row: ofOuter, end: 'end' };
+  const end = endPushed(piece, wall);
+  const said = isWhose === piece.part.id ? ofInner : null;
+  const row = said ?? (deep === undefined ? null : inFrom(piece, end, deep));
   return { placing, piece: wall, wall: piece, row, end };
 }
 

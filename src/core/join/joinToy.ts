@@ -84,7 +84,8 @@ function joinReady(state: Joining, waiting: readonly Placing[], all: readonly Pl
     }
     const said = rowsSaid(all, wall);
     const front = state.frontOf(wall, said.length > 0 ? said : [row]);
-    if (sentence.kind !== 'nosew') joinOnWall(state, placing, row, front);
+    if (sentence.way?.kind === 'through') joinThrough(state, placing, row, front);
+    else if (sentence.kind !== 'nosew') joinOnWall(state, placing, row, front);
     else {
       const together = sameRound(all, placing, row);
       // One that goes by another part has a row only now, and is worked in by itself.
@@ -128,16 +129,15 @@ function rootOf(parts: readonly JoinPart[], joins: readonly Join[]): JoinPart | 
   return root;
 }
 
-/** Edge to edge, over or into an end, through, and onto a wall. */
+/** Edge to edge, over or into an end, and all that has a place on a wall. */
 function byWay(placings: readonly Placing[]) {
   // Into what ends closed nothing goes: it is put on, as `insert the arms in the body` may mean.
   const fits = ({ sentence: { way }, wall }: Placing) =>
     way?.kind === 'over' || (way?.kind === 'into' && endOf(wall).open);
-  const passes = ({ sentence: { way } }: Placing) => way?.kind === 'through';
   const edges = placings.filter(isEdgeToEdge);
-  const [fitted, through] = [placings.filter(fits), placings.filter(passes)];
-  const others = new Set([...edges, ...fitted, ...through]);
-  return { edges, fitted, through, walls: placings.filter((placing) => !others.has(placing)) };
+  const fitted = placings.filter(fits);
+  const others = new Set([...edges, ...fitted]);
+  return { edges, fitted, walls: placings.filter((placing) => !others.has(placing)) };
 }
 
 /**
@@ -153,8 +153,11 @@ export function joinToy(parts: readonly JoinPart[]): JoinedToy {
   const placings = placingsOf(parts, units, state.problems).map(turnedRound);
   const ways = byWay(placings);
   for (const placing of ways.edges) joinEdges(state, placing);
-  for (const placing of ways.fitted) joinFitted(state, placing);
-  for (const placing of ways.through) joinThrough(state, placing);
+  for (const placing of ways.fitted) {
+    const flat = [placing.piece, placing.wall].find(({ fabric }) => fabric.row[0] === 1);
+    if (flat) unplaced(state, placing, 'unworked', flat.part.name);
+    else joinFitted(state, placing);
+  }
   const onWalls = ways.walls.map(headOnTop);
   let waiting: Placing[] = onWalls;
   for (let before = Infinity; waiting.length > 0 && waiting.length < before;) {

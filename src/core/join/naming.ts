@@ -24,8 +24,9 @@ export function named(
     const depth = bothWays ? (isBehind ? 'back ' : 'front ') : '';
     const alone = placed.filter((other) => other.join.unit.part === join.unit.part).length === 1;
     const name = alone || !side ? join.unit.name : `${side} ${depth}${join.unit.name}`;
-    const { called, sentence, unit } = join;
+    const { sentence, unit } = join;
     const piece = parts.find(({ part }) => part.id === unit.part);
+    const called = join.called ?? sideIn(piece?.part.name);
     const isOther = called !== null && side !== null && called !== side && piece;
     const problems = isOther
       ? [...join.problems, problem(piece, 'join-side', { piece: unit.name, said: called }, { sentence })]
@@ -41,4 +42,10 @@ function toldApart({ unit }: Join, joins: readonly Join[]): string {
   return alike.length > 1
     ? `${unit.name} ${alike.findIndex((other) => other.unit.unit === unit.unit) + 1}`
     : unit.name;
+}
+
+/** The side a part is headed by: `Left arm`. */
+function sideIn(name: string | undefined): Side | null {
+  const word = /\b(left|right)\b/i.exec(name ?? '')?.[1]?.toLowerCase();
+  return word === 'left' || word === 'right' ? word : null;
 }

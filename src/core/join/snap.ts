@@ -15,13 +15,20 @@ const half = (value: number): number => Math.round(value * 2) / 2;
  */
 export function snapPair(left: number, right: number, front: number): SnappedPair {
   const near = (value: number) => [-1, 0, 1].map((by) => half(value) + by / 2);
-  let best = { left: half(left), right: half(right), uneven: Infinity, off: Infinity };
+  let best = { left: half(left), right: half(right), uneven: Infinity, off: Infinity, apart: 0 };
   for (const a of near(left)) {
     for (const b of near(right)) {
       const uneven = Math.abs(a + b - 2 * front);
       const off = (a - left) ** 2 + (b - right) ** 2;
-      const isBetter = uneven < best.uneven - 1e-9 || (uneven < best.uneven + 1e-9 && off < best.off - 1e-9);
-      if (isBetter) best = { left: a, right: b, uneven, off };
+      // Of two that are as good the wider one: so it is the same whichever way the stitches are counted.
+      const apart = Math.abs(a - b);
+      const isAsEven = uneven < best.uneven + 1e-9;
+      const isAsNear = isAsEven && off < best.off + 1e-9;
+      const isBetter =
+        uneven < best.uneven - 1e-9 ||
+        (isAsEven && off < best.off - 1e-9) ||
+        (isAsNear && apart > best.apart);
+      if (isBetter) best = { left: a, right: b, uneven, off, apart };
     }
   }
   return { left: best.left, right: best.right };

@@ -110,6 +110,12 @@ function byRelation(wall: JoinPart, relation: NonNullable<AnyJoin['relation']>):
   return row >= 1 && row <= wall.fabric.rounds ? row : missing(`${rounds} rounds ${way} the ${to}`);
 }
 
+/** A stitch that is named and that its round has not. */
+function stitchBeyond({ fabric }: JoinPart, { stitches = [] }: AnyJoin, row: number): number | undefined {
+  const count = roundCount(fabric, Math.max(1, Math.min(fabric.rounds, Math.round(row))));
+  return stitches.find((stitch) => stitch < 1 || stitch > count);
+}
+
 /**
  * The row of the middle of what a sentence joins.
  *
@@ -123,7 +129,10 @@ export function rowOf(
   reach: number,
 ): number | NoRow {
   const said = rowSaid(wall, sentence, neighbour, reach);
-  if (!isRow(said) || sentence.place.around) return said;
+  if (!isRow(said)) return said;
+  const beyond = stitchBeyond(wall, sentence, said);
+  if (beyond !== undefined) return missing(`stitch ${beyond}`);
+  if (sentence.place.around) return said;
   const { byEdge } = sentence.place;
   const inward = byEdge === undefined ? 0 : (byEdge === 'upper' ? 1 : -1) * downward(wall) * reach;
   const row = inward === 0 ? said : Math.round(said + inward);

@@ -6,7 +6,7 @@ import { inRound, labelOf } from './numbers';
 import { isStrand, type Placing } from './placing';
 import { problem } from './problem';
 import { snapOne, snapPair } from './snap';
-import { isRow, rightward, rowOf } from './spot';
+import { rightward } from './spot';
 import { alongAt, inSpace, type WallPoint } from './wall';
 
 /** How long a piece is from end to end, in mm: a strand along its stitches, anything else along its rounds. */
@@ -34,18 +34,12 @@ function exitStitches({ wall, sentence }: Placing, row: number, front: number): 
  * Joins what is pulled through another from side to side: the two places it goes in and out by, how much of it lies inside, and what
  * hangs out on each side.
  */
-export function joinThrough(state: Joining, placing: Placing): void {
+export function joinThrough(state: Joining, placing: Placing, row: number, front: number): void {
   const { sentence, piece, wall, units } = placing;
   const [unit, ...more] = units;
   if (!unit) return;
-  const row = rowOf(wall, sentence, (id) => state.neighbour(wall, id), 0);
   const blank = blankJoin('through', unit, wall, sentence);
   const facts = { piece: piece.part.name, wall: wall.part.name, count: units.length };
-  if (!isRow(row)) {
-    state.joins.push({ ...blank, problems: [problem(piece, 'join-where', facts, { sentence })] });
-    return;
-  }
-  const front = state.frontOf(wall, [row]);
   const surface = state.wall(wall);
   const round = Math.max(1, Math.min(wall.fabric.rounds, Math.round(row)));
   const exits = exitStitches(placing, row, front).map((stitch) => ({ round: labelOf(wall, row), stitch }));

@@ -68,7 +68,7 @@ const says: Partial<Record<ProblemCode, (facts: Facts) => string>> = {
   'through-short': ({ piece, wall, insideMm }) =>
     `The ${low(piece)} ${are(piece)} too short: the ${low(wall)} is about ${String(insideMm)} mm across there. Make it longer, or pull it through where the ${low(wall)} is narrower.`,
   'fit-depth': ({ piece, wall }) =>
-    `Nothing says how far the ${low(wall)} goes into the ${low(piece)}. Write it: “2 rounds deep”, or the round the edge is sewn to.`,
+    `Nothing says how far the ${low(wall)} goes into the ${low(piece)}. Write it: “2 rounds deep”, or the round an edge is sewn to and of what: “at round 8 of the ${low(wall)}”.`,
   'fit-width': ({ piece, wall, edge, round, count, isNarrow, better }) =>
     `The edge of the ${low(piece)} has ${stitches(edge)}, and round ${String(round)} of the ${low(wall)} ${stitches(count)}: it ${isNarrow === true ? 'pulls' : 'gapes'} there.${better === null ? '' : ` Round ${String(better)} has as many.`}`,
   'nosew-room': ({ wall, round, count, missing }) =>

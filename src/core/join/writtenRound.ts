@@ -1,5 +1,5 @@
-import type { WorkedThrough } from '../fabric/fabric';
-import { roundCount } from '../fabric/fabric';
+import pluralize from 'pluralize';
+import { roundCount, type WorkedThrough } from '../fabric/fabric';
 import type { RoundSource, WorksIn } from '../notation/pattern';
 import type { Suggestion } from '../notation/problem';
 import type { JoinSentence } from '../notation/sentence/join';
@@ -69,7 +69,7 @@ function runsOf(state: Joining, wall: JoinPart, round: number): Run[] {
     return piece ? nosewWidth(piece) : 0;
   };
   const runs: Run[] = [];
-  for (const one of fabric.through) {
+  for (const one of fabric.workedThrough) {
     if (one.round !== round) continue;
     const said = part.worksIn?.find((entry) => entry.round === label && entry.words === one.words);
     if (!said) continue;
@@ -129,6 +129,15 @@ function faceOver({ wall: { part }, source }: WrittenRound, stitch: number): Sug
   return [{ title: 'Put the face in line', edits: [{ line: part.line, text, insertAfter: true }] }];
 }
 
+/** What a pair goes by: a left and a right arm are arms, also where each has a heading of its own. */
+const kindOf = ({ piece }: WrittenEntry): string =>
+  pluralize.singular(
+    piece.part.name
+      .toLowerCase()
+      .replace(/\b(?:left|right|first|second|other|\d+)\b|#/g, '')
+      .trim(),
+  );
+
 const isUneven = (off: number) => Math.abs(off) > leastUneven;
 const toHalf = (stitches: number) => Math.round(2 * stitches) / 2;
 
@@ -138,14 +147,14 @@ const toHalf = (stitches: number) => Math.round(2 * stitches) / 2;
  */
 function checkEven(state: Joining, written: WrittenRound): void {
   const { wall, source, count, axis, entries } = written;
-  for (const id of new Set(entries.map(({ piece }) => piece.part.id))) {
-    const own = entries.filter(({ piece }) => piece.part.id === id);
+  for (const kind of new Set(entries.map(kindOf))) {
+    const own = entries.filter((entry) => kindOf(entry) === kind);
     const [first, last] = [own[0], own.at(-1)];
     const off = worstOff(own, count, axis);
     if (!first || !last || !isUneven(off)) continue;
     const middle = (count + 1) / 2;
     const facts = {
-      piece: first.piece.part.name,
+      piece: kind,
       count: own.length,
       wall: wall.part.name,
       round: source.number,
@@ -224,6 +233,8 @@ function joinRound(state: Joining, units: Units, round: number, wall: JoinPart):
   const task = { count, gap: 0, axis: written.axis, parts };
   const ledger = ledgerOf(task, { starts: written.entries.map(({ run }) => run.from), cost: 0, axis: null });
   const label = labelOf(wall, round);
+  // On a part that lies, and on a flat one, left and right are not around it: her stitches stand, and no side is told by them.
+  const isAcross = wall.orientation.lying || fabric.row[0] === 1;
   for (const entry of written.entries) {
     const { run, unit } = entry;
     const middle = middleOf(run);
@@ -238,14 +249,16 @@ function joinRound(state: Joining, units: Units, round: number, wall: JoinPart):
       covers: { rounds: [label, label], stitches: [run.from, ((run.from + run.count - 2) % count) + 1] },
       ledger,
       sum: count,
-      centre: {
-        along: alongAt(state.wall(wall), round),
-        azimuth: stitchAzimuth(fabric, starts, round, middle),
-      },
+      centre: isAcross
+        ? null
+        : {
+            along: alongAt(state.wall(wall), round),
+            azimuth: stitchAzimuth(fabric, starts, round, middle),
+          },
       problems: checkWidth(entry, written),
     });
   }
-  checkEven(state, written);
+  if (!isAcross) checkEven(state, written);
 }
 
 /**
@@ -255,7 +268,7 @@ function joinRound(state: Joining, units: Units, round: number, wall: JoinPart):
  */
 export function joinAsWritten(state: Joining, units: Units): void {
   for (const wall of state.parts) {
-    const rounds = [...new Set(wall.fabric.through.map(({ round }) => round))];
+    const rounds = [...new Set(wall.fabric.workedThrough.map(({ round }) => round))];
     for (const round of rounds) joinRound(state, units, round, wall);
   }
 }

@@ -16,29 +16,19 @@ export class Rewriting {
     this.each(pattern, (found) => by(...found));
   }
 
-  /**
-   * The same, by the names of what is found.
-   *
-   * @param by gives null where it is to stay as it was
-   */
-  replaceNamed(
-    pattern: RegExp,
-    by: (found: Readonly<Record<string, string | undefined>>) => string | null,
-  ): void {
+  /** The same, by the names of what is found. */
+  replaceNamed(pattern: RegExp, by: (found: Readonly<Record<string, string | undefined>>) => string): void {
     this.each(pattern, ({ groups = {} }) => by(groups));
   }
 
-  private each(pattern: RegExp, by: (found: RegExpExecArray) => string | null): void {
+  private each(pattern: RegExp, by: (found: RegExpExecArray) => string): void {
     // Most lines are said in none of the manners, and a look is cheaper than a search for all of them.
     const isSaid = pattern.test(this.text);
     pattern.lastIndex = 0;
     if (!isSaid) return;
     const found = [...this.text.matchAll(pattern)];
     // From the end, so that what stands before keeps its place.
-    for (const match of found.reverse()) {
-      const words = by(match);
-      if (words !== null) this.put(match.index, match.index + match[0].length, words);
-    }
+    for (const match of found.reverse()) this.put(match.index, match.index + match[0].length, by(match));
   }
 
   private put(from: number, to: number, words: string): void {

@@ -34,12 +34,16 @@ const byEdge: ReadonlySet<Join['kind']> = new Set([
   'no-sew',
 ]);
 
+/** Whether what a part is joined on by is its end too: edge to edge, or its end inside the other. */
+const endsThere = (kind: Join['kind'], ring: Join['ring']): boolean =>
+  kind === 'edge-to-edge' || ring?.end === 'end';
+
 /** Whether a part that would be drawn together is sewn on by its edge, as a sentence elsewhere says. */
 function isSewnByEdge({ source, fabric, stops }: PartAnalysis, joins: readonly Join[]): boolean {
   if (stops.closing?.how === 'open' || lastEdgeOf(source, fabric) !== 'open') return false;
   return joins.some(
-    ({ kind, unit, on }) =>
-      byEdge.has(kind) && (unit.part === source.id || (kind === 'edge-to-edge' && on.part === source.id)),
+    ({ kind, unit, on, ring }) =>
+      byEdge.has(kind) && (unit.part === source.id || (endsThere(kind, ring) && on.part === source.id)),
   );
 }
 

@@ -64,6 +64,11 @@ test.each<[string, unknown[]]>([
     ['pushed-in', 'cap', 'stem', 8, [8, 10]],
   ],
   ['Pull the cap 3 rounds down over the stem.', ['pushed-in', 'cap', 'stem', 7, [7, 10]]],
+  // Three rounds at its start lie inside: the edge is sewn to the fourth.
+  ['Pull the cap 3 rounds down over the start of the head.', ['pushed-in', 'cap', 'head', 4, [1, 4]]],
+  // The end that is named is that of the cap, and what goes in is the open end of the stem.
+  ['Push the stem into the end of the cap, 2 rounds deep.', ['pushed-in', 'cap', 'stem', 8, [8, 10]]],
+  ['Push the stem into the cap up to round 7 of the stem and sew.', ['pushed-in', 'cap', 'stem', 7, [7, 10]]],
   // Said by a round of the cap, the edge of the stem is sewn there from inside.
   [
     'Insert the stem into the cap and sew it along round 5 of the cap.',
@@ -84,6 +89,8 @@ test('every stitch of the edge meets one of the round, front to front', () => {
 test('how deep is asked for where nothing says it, and what can not fit is told', () => {
   expect(codes('Push the stem into the cap.')).toEqual(['fit-depth']);
   expect(joined('Push the stem into the cap.')[0]?.[3]).toBeNull();
+  // Both have a round 5: it is not said whose.
+  expect(codes('Push the stem into the cap and sew around at round 5.')).toEqual(['fit-depth']);
   // An edge of 24 around a stick of 12 gapes; where it is as wide no round is.
   expect(codes('Push the stick into the cap, 2 rounds deep.')).toEqual(['fit-width']);
 });
@@ -189,5 +196,52 @@ test('two boots go over two legs, each over its own', () => {
   expect(boots.map(({ kind, unit, on, round }) => [kind, unit.unit, on.part, on.unit, round])).toEqual([
     ['pushed-in', 1, 'leg', 1, 4],
     ['pushed-in', 2, 'leg', 2, 4],
+  ]);
+});
+
+describe('the sides a strand comes out of are those one sees, whichever way the piece is worked', () => {
+  const body =
+    'R1: 7 sc in ring\nR2: inc x 7\nR3: (sc, inc) x 7\nR4: (2 sc, inc) x 7\nR5: (3 sc, inc) x 7\nR6-R12: sc around';
+  const exits = (header: string, start: string, where: string) => {
+    const strand = 'Strand\nR1: ch 61, sc in 2nd ch from hook and in each ch across';
+    const text = [
+      `Lean: 0\n${header}`,
+      `Body\n${start}\n${body}`,
+      strand,
+      `Assembly\nPull the strand through the body ${where}.`,
+    ];
+    return analyseToy(text.join('\n\n')).joined.joins.map(({ pins, problems }) => [
+      pins?.map(({ stitch }) => stitch) ?? null,
+      problems[0]?.code,
+    ]);
+  };
+  // 35 stitches, the front at 18: a quarter of a round is 8¾, and 9 and 27 are as far from the front.
+  test.each<[string, string, number[]]>([
+    ['', '', [9, 27]],
+    ['Hand: left', '', [27, 9]],
+    ['', 'Start: bottom', [27, 9]],
+    ['Hand: left', 'Start: bottom', [9, 27]],
+  ])('%s %s', (header, start, stitches) => {
+    expect(exits(header, start, 'from side to side at round 8')).toEqual([[stitches, 'join-through']]);
+  });
+  test('where it lies on its side nothing is made up, nor where a stitch is named that is not there', () => {
+    expect(exits('', 'Start: left', 'from side to side at round 8')).toEqual([[null, 'join-unworked']]);
+    expect(exits('', '', 'at round 8 at stitches 9 and 230')).toEqual([[null, 'join-row-missing']]);
+  });
+});
+
+test('an end that goes into another stays open', () => {
+  const { parts } = analyseToy(
+    'Cap\nR1: 6 sc in ring\nR2: inc x 6\nR3-R5: sc around\n\nStem\nR1: 6 sc in ring\nR2: inc x 6\nR3-R9: sc around\n\nAssembly\nPush the stem into the cap, 2 rounds deep, and sew around.',
+  );
+  expect(parts.map(({ stops }) => stops.closing?.how)).toEqual(['open', 'open']);
+});
+
+test('what is flat goes over nothing', () => {
+  const { joined } = analyseToy(
+    'Head\nR1: 6 sc in ring\nR2: inc x 6\nR3-R6: sc around\nR7: dec x 6\n\nScarf\nRow 1: ch 31, sc in 2nd ch from hook and in each ch across\nRow 2: ch 1, turn, sc across\nRow 3: ch 1, turn, sc across\n\nAssembly\nSlip the scarf over the head.',
+  );
+  expect(joined.joins.map(({ round, problems }) => [round, problems[0]?.code])).toEqual([
+    [null, 'join-unworked'],
   ]);
 });

@@ -165,3 +165,37 @@ test('what is even in its own round and not under the face is told, and one tap 
   const inLine = analyseToy(lines.join('\n'));
   expect(inLine.problems.map(({ code }) => code)).not.toContain('nosew-leans');
 });
+
+describe('a left and a right arm with headings of their own are a pair', () => {
+  const pair = (round: string, ...header: string[]) =>
+    analyseToy(
+      [
+        ['Lean: 0', ...header.slice(0, 1)].join('\n'),
+        limb('Left arm', 12),
+        limb('Right arm', 12),
+        ['Body', ...header.slice(1), ...bodyRounds, round, 'R11: sc around'].join('\n'),
+      ].join('\n\n'),
+    );
+  const codesOf = (toy: ReturnType<typeof pair>) =>
+    toy.problems.filter(({ severity }) => severity !== 'info').map(({ code }) => code);
+  const written = 'R10: 5 sc, 6 sc joining the left arm, 8 sc, 6 sc joining the right arm, 5 sc (30)';
+  test('even, and on the side each is called by', () => {
+    expect(codesOf(pair(written))).toEqual([]);
+    expect(codesOf(pair(written, 'Hand: left', 'Start: bottom'))).toEqual([]);
+  });
+  test('not even is told', () => {
+    const uneven = 'R10: 3 sc, 6 sc joining the left arm, 8 sc, 6 sc joining the right arm, 7 sc (30)';
+    expect(codesOf(pair(uneven))).toEqual(['nosew-uneven']);
+  });
+  test('on the other side is told, for each', () => {
+    expect(codesOf(pair(written, 'Hand: left'))).toEqual(['join-side', 'join-side']);
+    expect(codesOf(pair(written, 'Hand: right', 'Start: bottom'))).toEqual(['join-side', 'join-side']);
+  });
+  test('on a body that lies no side is told by the stitches of a round', () => {
+    const { joins } = pair(written, 'Hand: right', 'Start: left').joined;
+    expect(joins.map(({ unit, stitch }) => [unit.side, stitch])).toEqual([
+      [null, 8.5],
+      [null, 22.5],
+    ]);
+  });
+});

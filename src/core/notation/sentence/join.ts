@@ -132,7 +132,7 @@ function byWay<Join extends JoinSentence | PinSentence>(
   const said = isPlaced ? readJoinPlace(sentence.text, [piece, wall]).place : {};
   const { end } = way;
   const place = isPlaced && end && !said.around ? { ...said, around: end } : said;
-  const where = isPlaced ? { relation, sides } : {};
+  const where = isPlaced ? { relation, sides } : way.kind === 'through' ? { relation } : {};
   return { ...sentence, ...defined(where), joined, place, way } as Join;
 }
 

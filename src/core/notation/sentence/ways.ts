@@ -7,6 +7,8 @@ export interface WaySaid {
   kind: 'over' | 'into' | 'through' | 'hung' | 'knotted';
   /** how many rounds of one lie inside the other */
   deep?: number;
+  /** the part whose round is named, by its id */
+  roundOf?: string;
   /** which way it passes through */
   passes?: 'across' | 'front to back';
   /** the end of the other that it goes over or into */
@@ -79,6 +81,7 @@ const valueOf = (said: string): number => numberWords[said] ?? Number(said);
 const depth = new RegExp(
   String.raw`\b(\d{1,2}|a|one|${numbers}) (?:full )?(?:rounds?|rows?|rnds?) (?:deep|inside|in\b|down|of (?:overlap|it inside|it)|overlap)`,
 );
+const roundOfPart = /\b(?:rounds?|rows?|rnds?|r) ?\d{1,3} of (?:the |its )?@(\d+)/;
 const thread = /\b(\d{1,3}(?:[.,]\d)?) ?-?(cm|mm|in|inch(?:es)?)\b/;
 const perUnit: Readonly<Record<string, number>> = { cm: 10, mm: 1, in: 25.4, inch: 25.4, inches: 25.4 };
 
@@ -114,8 +117,11 @@ export function wayBetween(sentence: string, mentions: readonly Mention[]): WayB
     const groups = found?.groups ?? {};
     const [from, onto] = [mentions[Number(groups.piece)], mentions[Number(groups.wall)]];
     if (!found || !from || !onto || from === onto) continue;
+    const owner = mentions[Number(roundOfPart.exec(words)?.[1])]?.id;
+    const way = measured(kind, words, groups.end);
+    if (owner !== undefined) way.roundOf = owner;
     const isLaid = kind === 'over' && laidVerb.test(found[0]) && !caps.test(from.name);
-    if (!isLaid) return { ...measured(kind, words, groups.end), piece: from, wall: onto };
+    if (!isLaid) return { ...way, piece: from, wall: onto };
   }
   return null;
 }
