@@ -1,0 +1,56 @@
+import { nthWord, nthOf, re, type Phrasing } from './phrasing';
+
+/** Labels of rounds. In the order they are tried: longer manners before the words they are made of. */
+export const labelPhrasings: readonly Phrasing[] = [
+  // Labels in words
+  {
+    example: ['Fifth to ninth round: sc around', 'round 5-9: sc around'],
+    pattern: re(
+      String.raw`^(\s*)(?:the\s+)?${nthWord}(?:\s*(?:to|through|and|[-–])\s*(?:the\s+)?${nthWord})?\s+(rounds?|rnds?|rows?)\s*[:.,–-]`,
+    ),
+    by: (...found) => {
+      const [, space = '', first = '', last, word = ''] = found;
+      const until = last ? `-${nthOf(last)}` : '';
+      return `${space}${/^row/i.test(word) ? 'row' : 'round'} ${nthOf(first)}${until}:`;
+    },
+  },
+  {
+    example: ['For round 5, sc around', 'round 5: sc around'],
+    pattern: re(
+      String.raw`^(\s*)(?:on|for|in)\s+(?:the\s+)?(rounds?|rnds?|rows?)\s*(\d{1,4})\s*[:,](?=.*\b(?:\d*sc|\d*dc|\d*hdc|inc|dec|single|double)\b)`,
+    ),
+    by: (_, space, word, number) => `${space}${word} ${number}:`,
+  },
+  {
+    example: ['Round #5: sc around', 'Round 5: sc around'],
+    pattern: /^(\s*(?:rounds?|rnds?|rows?|r))(?:\s*(?:#|no\.?|number)\s*|\.)(?=\d)/gi,
+    by: (_, word) => `${word} `,
+  },
+  {
+    example: ['(10-14) 10', 'R10-14: sc around [10]'],
+    pattern: /^(\s*)[([](\d{1,3}(?:\s*[-–]\s*\d{1,3})?)[)\]]\s+(\d{1,4})(?:\s*(?:sc|sts?))?\s*\.?\s*$/gi,
+    by: (_, space, label, total) => `${space}R${label}: sc around [${total}]`,
+  },
+  {
+    example: ['MR with 6', 'MR 6'],
+    pattern:
+      /(?<=\b(?:mr|mc|(?:magic|adjustable)\s+(?:ring|circle|loop))\s+)(?:with|of)\s+(?=\d{1,2}\s*(?:[[(.,;=]|$))/gi,
+    by: () => '',
+  },
+  {
+    example: ['(3-8) sc around', 'R3-8: sc around'],
+    pattern: /^(\s*)[([](\d{1,3})(?:\s*[-–]\s*(\d{1,3}))?[)\]]\s+(?=\d|[a-z(*[])/gi,
+    by: (...found) => {
+      const [, space = '', first = '', last] = found;
+      return `${space}R${first}${last ? `-${last}` : ''}: `;
+    },
+  },
+  {
+    example: ['6 - 12 rnd: sc 9', 'rnd 6-12: sc 9'],
+    pattern: /^(\s*)(\d{1,4})\s*(?:[-–]|to)\s*(\d{1,4})\s*(?:\.\s*)?(rounds?|rnds?|rows?)\s*[:.)–-]/gi,
+    by: (...found) => {
+      const [, space = '', first, last, word] = found;
+      return `${space}${word} ${first}-${last}:`;
+    },
+  },
+];

@@ -1,0 +1,191 @@
+import { n, numberOf, st, sl, label, ending, re, type Phrasing } from './phrasing';
+
+const nth: Readonly<Record<string, number>> = {
+  other: 2,
+  second: 2,
+  third: 3,
+  fourth: 4,
+  fifth: 5,
+  sixth: 6,
+};
+
+/** A change in every so-manieth stitch: `inc every 4th st` is three plain ones and an increase. */
+function everyNth(change: string, which: string, digit: string | undefined): string {
+  const plain = (digit ? Number(digit) : (nth[which.toLowerCase()] ?? 2)) - 1;
+  return `(${plain === 1 ? 'sc' : `${plain} sc`}, ${/^dec/i.test(change) ? 'dec' : 'inc'}) around`;
+}
+
+/** `3X, V, A` as makers write them who give each stitch a letter. */
+const lettered = (work: string): string =>
+  work
+    .replace(/(\d*)\s*X/g, '$1 sc')
+    .replace(/(\d*)\s*V/g, '$1 inc')
+    .replace(/(\d*)\s*A/g, '$1 dec');
+
+/** A whole round, and what of its line does not count. In the order they are tried: longer manners before the words they are made of. */
+export const roundPhrasings: readonly Phrasing[] = [
+  // What does not count
+  {
+    example: ['ch 1, skip the sl st, sc around', 'ch 1, sc around'],
+    pattern: re(String.raw`(?:skip|miss|sk)\s+(?:over\s+)?(?:the\s+)?(?:joining\s+)?${sl}\s*[,;]?\s*`),
+    by: () => '',
+  },
+  {
+    example: ['ch 1, sc in same st and in each st around', 'ch 1, sc in each st around'],
+    pattern: re(
+      String.raw`sc\s+in\s+(?:the\s+)?same\s+(?:st|stitch)(?:\s+as\s+[^,;.]{1,30}?)?\s*(?:,|and|,\s*then)\s*(?:sc\s+)?in\s+each\s+(?:(?:remaining|following|next)\s+)?(?:st|stitch|sc)(?:\s+around)?`,
+    ),
+    by: () => 'sc in each st around',
+  },
+  {
+    example: ['6 dec, sl st, ch 1 and break off the yarn.', '6 dec, fasten off.'],
+    pattern: re(
+      String.raw`(?<=\d\s*(?:sc|dec|inc)?|around|[)\]])\s*[,.;]\s*${sl}(?:\s+(?:to|in)\s+(?:the\s+)?(?:first|next)\s+${st})?\s*,?\s*(?:and\s+)?ch(?:ain)?\s*1\s*,?\s*(?:and\s+)?(?:break|cut|fasten|finish|bind)(?:\s+(?:off|the))*(?:\s+yarn)?`,
+    ),
+    by: () => ', fasten off',
+  },
+  // The whole round
+  {
+    example: ['R5: (3X, V)*6 (30)', 'R5: (3 sc, inc)*6 (30)'],
+    pattern: new RegExp(
+      String.raw`(?<=^\s*(?:[Rr][a-z]{0,5})?\.?\s*\d{1,4}(?:\s*[-–]\s*(?:[Rr][a-z]{0,5})?\.?\s*\d{1,4})?\s*[:.)|–-]?\s*)(?=[^a-z]*[XV])([\sXVA\d(),.*×+-]+(?:x\s*\d{1,3}\s*)?)(?=[[(=]\s*\d+[^[(]*$|$)`,
+      'g',
+    ),
+    by: (_, work) => lettered(work ?? ''),
+  },
+  {
+    example: ['3) 6A (6)', '3)  6 dec (6)'],
+    pattern: new RegExp(
+      String.raw`(?<=^\s*(?:[Rr][a-z]{0,5})?\.?\s*\d{1,4}(?:\s*[-–]\s*(?:[Rr][a-z]{0,5})?\.?\s*\d{1,4})?\s*[:.)|–-]?\s*)(\d{1,3}\s*[XVA])(?=\s*(?:in(?:to)?\s|[[(=]\s*\d|$))`,
+      'g',
+    ),
+    by: (_, work) => lettered(work ?? ''),
+  },
+  {
+    example: ['inc in every other st', '(sc, inc) around'],
+    pattern:
+      /(?:(?:(?:and|while|by)\s+)?(?:(?:making|working|with)\s+)?(?:an?\s+)?(inc(?:reas(?:e|ing))?|dec(?:reas(?:e|ing))?|2\s*sc|two\s+sc)\s+(?:in\s+|into\s+)?)every\s+(other|second|third|fourth|fifth|sixth|(\d)(?:nd|rd|th))(?:\s+and\s+(?:\d(?:nd|rd|th)|third|fourth|fifth|sixth))?\s+(?:st|stitch|sc)(?:\s+around)?(?![a-z])/gi,
+    by: (_, change, which, digit) => everyNth(change ?? '', which ?? '', digit),
+  },
+  {
+    example: ['dec after every 2 sc', '(2 sc, dec) around'],
+    pattern:
+      /(?<![a-z])(inc|dec)(?:rease)?\s+after\s+(?:every|each)\s+(\d{1,2})(?:\s*(?:sc|sts?|stitch(?:es)?))?(?![a-z\d])/gi,
+    by: (_, change, plain) => `(${plain} sc, ${change}) around`,
+  },
+  {
+    example: ['R7-11: sc around (5 rounds)', 'R7-11: sc around'],
+    pattern:
+      /(?<=[a-z\d)\]]\s*)[([]\s*\d{1,2}\s+(?:rounds|rnds|rows)(?:\s+(?:in\s+all|total|altogether))?\s*[)\]](?=\s*(?:[[(]|\.?\s*$))/gi,
+    by: () => '',
+  },
+  {
+    example: ['make a magic ring with 6 sc', '6 sc in magic ring'],
+    pattern:
+      /(?<=^\s*(?:[a-z]*\s*\d+\s*[:.)–-]\s*)?)make\s+an?\s+(magic|adjustable)\s+(ring|circle|loop)\s+(?:with|of)\s+(\d{1,2})\s*(sc|dc|hdc)(?![a-z])/gi,
+    by: (...found) => {
+      const [, kind, loop, count, stitch] = found;
+      return `${count} ${stitch} in ${kind} ${loop}`;
+    },
+  },
+  {
+    example: ['sc around (24 sts per round)', 'sc around (24 sts)'],
+    pattern:
+      /(?<=[([]\s*\d{1,4}\s*(?:sc|dc|sts?|stitches)?)\s*(?:per|each|every|in\s+each)\s+(?:round|rnd|row)(?=\s*[)\]])/gi,
+    by: () => '',
+  },
+  {
+    example: ['R5: 6(3 sc, inc) (30)', 'R5: 6 x (3 sc, inc) (30)'],
+    pattern: re(String.raw`${label}(\d{1,2})\s*(?=\([^()]*[a-z][^()]*\))`),
+    by: (_, times) => `${times} x `,
+  },
+  {
+    example: ['3 sc, inc; repeat these 5 times more', '3 sc, inc; repeat 5 more times'],
+    pattern:
+      /\b(repeat|rep)\s+(?:these|this|that|it|the\s+above|from\s+the\s+beginning)\s+(\d{1,3})\s+(?:times\s+more|more\s+times)/gi,
+    by: (_, word, times) => `${word} ${times} more times`,
+  },
+  {
+    example: ['repeat 5 times more', 'repeat 5 more times'],
+    pattern: /\b(\d{1,3})\s+times\s+more\b/gi,
+    by: (_, times) => `${times} more times`,
+  },
+  {
+    example: ['R5.-7. sc around', 'R5-7: sc around'],
+    pattern:
+      /^(\s*)(?:r|rnds?|rounds?|rds?)?\s*(\d{1,3})[.)]\s*[-–]\s*(?:r|rnds?|rounds?|rds?)?\s*(\d{1,3})\s*[.:)]/gi,
+    by: (_, space, first, last) => `${space}R${first}-${last}:`,
+  },
+  {
+    example: ['R5 sc around 30', 'R5 sc around [30]'],
+    pattern:
+      /(?=\s+\d{1,4}\s*$)(?<=(?:\bx\s*\d{1,3}|×\s*\d{1,3}|\btimes|(?<![a-z])(?:sc|dc|inc|dec)\s+a?round|\beach\s+(?:st|stitch)(?:\s+around)?|(?<![a-z])(?:sc|dc)\s+in(?:to)?\s+(?:an?\s+|the\s+)?(?:magic\s+|adjustable\s+)?(?:mr|mc|ring|circle|loop)))\s+(\d{1,4})\s*$/gi,
+    by: (_, total) => ` [${total}]`,
+  },
+  {
+    example: ['R6-R8: same as round 5 (24)', 'R6-R8: repeat R5 (24)'],
+    pattern: re(
+      String.raw`${label}(?:(?:the\s+)?same\s+as|as|like|work\s+as)\s+(?:for\s+|in\s+)?(?:R|rnds?|rounds?|rows?)\.?\s*(\d{1,3})`,
+    ),
+    by: (_, round) => `repeat R${round}`,
+  },
+  {
+    example: ['sc 2, dec until end', 'sc 2, dec around'],
+    pattern: re(
+      String.raw`\b(?:until|till)\s+(?:the\s+|you\s+reach\s+the\s+)?end(?:\s+of\s+(?:the\s+)?(?:round|rnd|row))?`,
+    ),
+    by: () => 'around',
+  },
+  {
+    example: ['3 sc, inc (around)', '3 sc, inc around'],
+    pattern: /\(\s*(?:repeat\s+)?(?:all\s+)?around\s*\)/gi,
+    by: () => 'around',
+  },
+  {
+    example: ['sc 4, inc, finish the round with sc', 'sc 4, inc, sc in each remaining st'],
+    pattern: re(
+      String.raw`(?:finish|complete|end|fill)(?:\s+(?:off|up|out))?\s+(?:the\s+)?(?:rest\s+of\s+the\s+)?(?:round|rnd|row)\s+(?:with|in|by)\s+(?:plain\s+)?sc`,
+    ),
+    by: () => 'sc in each remaining st',
+  },
+  {
+    example: ['R5: sc in back loops only (24)', 'R5: sc in BLO around (24)'],
+    pattern: re(
+      String.raw`${label}(sc|hdc|dc|tr)\s+(?:(?:in|into|through)\s+(?:the\s+)?)?(?:(back|front)\s+loops?(?:\s+only)?|(blo|flo))${ending}`,
+    ),
+    by: (_, stitch, loops, short) =>
+      `${stitch} in ${/^b/i.test(loops ?? short ?? '') ? 'BLO' : 'FLO'} around`,
+  },
+  {
+    example: ['R4: 18 (18)', 'R4: sc around (18)'],
+    pattern: re(String.raw`${label}(\d{1,3})(?=\s*[[(]\s*\1\s*[)\]]\s*\.?\s*$)`),
+    by: () => 'sc around',
+  },
+  {
+    example: ['double each stitch', 'inc in each stitch'],
+    pattern: re(String.raw`\bdouble\s+(?:each|every|all(?:\s+the)?)\s+${st}`),
+    by: () => 'inc in each stitch',
+  },
+  {
+    example: ['rep 6 times: sc 2, dec (18)', '(sc 2, dec) x 6 (18)'],
+    pattern: re(
+      String.raw`(?:rep(?:eat)?|do(?:\s+this)?)\s+(?:the\s+following\s+)?${n}\s*(?:times|x)\s*:\s*([^([\]):]+?)(?=\s*(?:[[(]\s*\d|=|\.?\s*$))`,
+    ),
+    by: (_, times, body) => `(${body}) x ${numberOf(times ?? '1')}`,
+  },
+  {
+    example: ['sc 2 dec 1 repeat to end', '(sc 2, dec) around'],
+    pattern: re(
+      String.raw`(?=sc|\d{1,2}\s*sc)(?<=^[^([*]*?)((?:sc|\d{1,2}\s*sc)\s*\d{0,2})\s*[, ]\s*(inc|dec)(\s*1)?\s*[,;]?\s*(?:repeat|rep)\s+(?:to|until|till)\s+(?:the\s+)?end(?:\s+of\s+(?:the\s+)?(?:round|rnd|row))?`,
+    ),
+    by: (_, plain, change) => `(${plain}, ${change}) around`,
+  },
+  {
+    example: [
+      'sc in the next 2 sc, then 2 sc in the next sc around',
+      'sc in the next 2 sc, 2 sc in the next sc around',
+    ],
+    pattern: /,\s*(?:and\s+)?then\s+/gi,
+    by: () => ', ',
+  },
+];

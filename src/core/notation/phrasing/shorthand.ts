@@ -1,0 +1,109 @@
+import { n, ch, sl, re, severalInOne, type Phrasing } from './phrasing';
+
+/** What is glued together, or has a word left out. In the order they are tried: longer manners before the words they are made of. */
+export const shorthandPhrasings: readonly Phrasing[] = [
+  // Glued, or with a word left out
+  {
+    example: ['(sc, inc)6 (18)', '(sc, inc) x 6 (18)'],
+    pattern: /(?<=[([][^()[\]]*[,+\s][^()[\]]*[)\]])(\d{1,2})(?=\s*(?:[[(=,.;]|$))/gi,
+    by: (times) => ` x ${times}`,
+  },
+  {
+    example: ['1 sc 1 inc *6 (18)', '1 sc 1 inc x 6 (18)'],
+    pattern: /(?<=^[^*()[\]]*[a-z\d]\s*)\*\s*(\d{1,2})(?=\s*(?:[[(=]\s*\d[^*]*$|\.?\s*$))/gi,
+    by: (_, times) => `x ${times}`,
+  },
+  {
+    example: ['sc 2x in each st', '2 sc in each st'],
+    pattern: /(?<![a-z])(sc|hdc|dc|tr)\s*(\d{1,2})\s*(?:x|times)(?=\s+in(?:to)?\b)/gi,
+    by: (_, stitch, count) => `${count} ${stitch}`,
+  },
+  {
+    example: ['sc3, dec3x, sc3', 'sc3, dec x 3, sc3'],
+    pattern: /\b(inc|dec)\s*(\d{1,2})x(?![a-z\d]|\s*[\d(])/gi,
+    by: (_, change, times) => `${change} x ${times}`,
+  },
+  {
+    example: ['2 sc in each sc: 16', '2 sc in each sc [16]'],
+    pattern:
+      /(?<=\b(?:sc|hdc|dc|sts?|stitch(?:es)?|inc|dec|around|next|tog|times|each|x\s*\d{1,2})|[)\]*])(?:\s*:\s*|\s+[-–—]\s+)(\d{1,4})(?:\s*(?:sc|dc|sts?|stitches))?\s*\.?\s*$/gi,
+    by: (_, total) => ` [${total}]`,
+  },
+  {
+    example: ['2 sc in first, sc to last, 2 sc in last', '2 sc in first, sc to last st, 2 sc in last'],
+    pattern: /(?<=\b(?:sc|hdc|dc|st)\s+)(to|until)\s+(?:the\s+)?last(?=\s*(?:[,;.]|and\b|$))/gi,
+    by: (_, word) => `${word} last st`,
+  },
+  {
+    example: ['R1: inc in 2nd ch, 4 sc', 'R1: inc in 2nd ch from hook, 4 sc'],
+    pattern: re(
+      String.raw`(?<=^\s*(?:rounds?|rnds?|rows?|r)?\.?\s*1\s*[:.)–-]\s*(?:(?:\d\s*)?(?:inc|sc|hdc|dc)|start(?:ing)?)\s+in\s+(?:the\s+)?)(2nd|3rd|second|third)\s+ch(?:ain)?(?!\s*(?:from|s?p|-))(?![a-z])`,
+    ),
+    by: (_, which) => `${which} ch from hook`,
+  },
+  {
+    example: ['incx6', 'inc x6'],
+    pattern: /(?<=\b(?:inc|dec|sc|hdc|dc))x(?=\s*\d)/gi,
+    by: () => ' x',
+  },
+  {
+    example: ['(inc, 3) x 6', '(inc, 3 st) x 6'],
+    pattern:
+      /(?<=[([{]\s*)(\d{1,2})(?=\s*,)|(?<=\b(?:\d*\s*inc|\d*\s*dec|\d*\s*sc)\b[^:]{0,60},\s*)(\d{1,2})(?=\s*(?:[,)\]}]|[([]\s*\d))/gi,
+    // No word of US terms: what is read must not decide which are meant.
+    by: (number) => `${number} st`,
+  },
+  {
+    example: ['2 in each st', 'inc in each st'],
+    pattern: re(
+      String.raw`(?<=[:,.)\d-]\s+|^\s*)${n}\s+in(?:to)?\s+(?:each|every)(?:\s+(?:one|st|stitch)|(?=\s*(?:[[(]\s*\d|\.?\s*$)))(?![a-z])`,
+    ),
+    by: (_, count) => `${severalInOne(count ?? '')} in each st`,
+  },
+  {
+    example: ['2 sc in each (12)', '2 sc in each st (12)'],
+    pattern:
+      /(?<=\b(?:sc|hdc|dc|inc|dec|increase|decrease|crochet)\s+in(?:to)?\s+(?:each|every))(?:\s+one)?(?=\s*(?:[[(]\s*\d|[.;]?\s*$|,?\s*around|,?\s*turn))/gi,
+    by: () => ' st',
+  },
+  {
+    example: ['skip every other stitch', '(1 st, skip 1) around'],
+    pattern: /\b(?:skip|miss)\s+every\s+(?:other|second|2nd)\s+(?:st|stitch|sc)(?:\s+around)?(?![a-z])/gi,
+    by: () => '(1 st, skip 1) around',
+  },
+  {
+    example: ['sc in the next 2, two in the next', 'sc in the next 2, inc in next st'],
+    pattern: re(
+      String.raw`(?<=[,;]\s*(?:and\s+|then\s+)?)${n}\s+in(?:to)?\s+(?:the\s+)?next(?:\s+(?:one|st|stitch))?(?=\s*(?:[,.;)\]]|[[(]|repeat|around|$))`,
+    ),
+    by: (_, count) => `${severalInOne(count ?? '')} in next st`,
+  },
+  {
+    example: ['sl st in 2nd ch from hook and each ch', 'sl st in 2nd ch from hook and in each ch'],
+    pattern:
+      /(?<=from\s+(?:the\s+)?hook\s*,?\s*(?:and|then)\s+)(?=(?:each|every)\s+(?:of\s+|remaining\s+|rest\s+)*(?:the\s+)?ch)/gi,
+    by: () => 'in ',
+  },
+  {
+    example: [
+      'sl st in 2nd ch from hook and in each chain back',
+      'sl st in 2nd ch from hook and in each ch across',
+    ],
+    pattern:
+      /(?<=\bin\s+(?:each|every|all)\s+)(?:of\s+the\s+)?(?:remaining\s+)?ch(?:ain)?s?\s+(?:back|down|along)(?:\s+(?:to\s+the\s+(?:end|beginning|start)|the\s+(?:chain|ch)))?(?![a-z])/gi,
+    by: () => 'ch across',
+  },
+  {
+    example: ['sc in 2nd ch from hook and across (10)', 'sc in 2nd ch from hook and in each ch across (10)'],
+    pattern:
+      /(?<=from\s+(?:the\s+)?hook\s*,?\s*(?:and|then)\s+)(?=(?:all\s+)?(?:across|along|to\s+(?:the\s+)?end)\b)/gi,
+    by: () => 'in each ch ',
+  },
+  {
+    example: ['sc around, sl st to top of ch 2', 'sc around, sl st to first st'],
+    pattern: re(
+      String.raw`${sl}\s+(?:to|in|into)\s+(?:the\s+)?top(?:\s+(?:ch|chain|loop))?(?:\s+of\s+(?:the\s+)?(?:beginning\s+|starting\s+|turning\s+|first\s+|beg\s+)?${ch}(?:[\s-]*\d)?)?`,
+    ),
+    by: () => 'sl st to first st',
+  },
+];

@@ -1,0 +1,88 @@
+import { numberOf, sl, label, re, type Phrasing } from './phrasing';
+
+/** Words for stitches, loops of other rounds, colours and remarks. In the order they are tried: longer manners before the words they are made of. */
+export const stitchPhrasings: readonly Phrasing[] = [
+  // Words for stitches
+  {
+    example: ['sc 11, 3-in-1, sc 12', 'sc 11, 3 sc in next st, sc 12'],
+    pattern: /\b([2-5])[-\s]in[-\s](?:1|one)\b/gi,
+    by: (_, count) => `${count} sc in next st`,
+  },
+  {
+    example: ['sc 3, 2sc in 1', 'sc 3, 2 sc in next st'],
+    pattern:
+      /\b([2-5])\s*sc\s+in\s+(?:1|one)(?![a-z\d])(?!\s*(?:ch|loop|round|rnd|row))(?:\s+(?:sts?|stitch|sc)(?![a-z]))?/gi,
+    by: (_, count) => `${count} sc in next st`,
+  },
+  {
+    example: ['hdcinc, dcdec', '(2 hdc in next st), dc2tog'],
+    pattern: /\b(hdc|dc|tr)-?inc\b/gi,
+    by: (_, stitch) => `(2 ${stitch} in next st)`,
+  },
+  { example: ['dcdec', 'dc2tog'], pattern: /\b(hdc|dc|tr)-?dec\b/gi, by: (_, stitch) => `${stitch}2tog` },
+  {
+    example: ['work 2 sts together, sc 16', 'sc2tog, sc 16'],
+    pattern: re(
+      String.raw`\b(?:work|crochet|sc|stitch)\s+(?:the\s+)?(?:next\s+)?(2|3|two|three)\s+(?:sts?|stitches)\s+together`,
+    ),
+    by: (_, count) => `sc${numberOf(count ?? '2')}tog`,
+  },
+  {
+    example: ['sc in 1st 2 sts', 'sc in next 2 sts'],
+    pattern: /\b(?:1st|first)\s+(?=\d{1,3}\s*(?:sts?|stitches|sc)\b)/gi,
+    by: () => 'next ',
+  },
+  {
+    example: ['ch 3, sl st in 3rd ch from hook (picot)', 'ch 3, sl st in 3rd ch from hook'],
+    pattern: /\(\s*picot\s*\)/gi,
+    by: () => '',
+  },
+  {
+    example: ['sc 6, ch 3, sl st in same st, sc 18', 'sc 6, ch 3, sl st in 3rd ch from hook, sc 18'],
+    pattern: re(
+      String.raw`ch(?:ain)?\s*([2-6])\s*,\s*(?:and\s+)?${sl}\s+(?:in|into|to)\s+(?:the\s+)?same\s+(?:st|stitch|place)`,
+    ),
+    by: (_, count) =>
+      `ch ${count}, sl st in ${count}${count === '2' ? 'nd' : count === '3' ? 'rd' : 'th'} ch from hook`,
+  },
+  // The loops of another round
+  {
+    example: [
+      'join yarn in the front loops of R3 of the body, 2 hdc around',
+      'in front loops of R3, 2 hdc around',
+    ],
+    pattern: re(
+      String.raw`(?:(?:join|attach|rejoin)\s+(?:the\s+|new\s+)?(?:[a-z]+\s+)?yarn\s+)?(?:with\s+(?:a\s+)?${sl}\s+)?(?:in|to|into|through)\s+(?:any\s+(?:one\s+)?(?:of\s+)?)?(?:the\s+|a\s+)?(?:free\s+|unworked\s+|remaining\s+|unused\s+)?(front|back|free|unworked|remaining|unused)\s+loops?(?:\s+only)?\s+(?:of|from|on|at)\s+(?:the\s+)?(?:R|rounds?|rnds?|rows?)\.?\s*(\d{1,3})(?:\s+(?:of|on)\s+(?:the\s+)?[a-z]+)?\s*[,:;]?`,
+    ),
+    by: (_, loops, round) => `in ${/back/i.test(loops ?? '') ? 'back' : 'front'} loops of R${round},`,
+  },
+  // Colours
+  {
+    example: ['R5: 6W 12B 6W', 'R5: sc 6 in W, sc 12 in B, sc 6 in W'],
+    pattern: re(
+      String.raw`${label}(?=(?:\d{1,3}\s?[A-Z](?![a-zA-Z])[,\s]*){2,}(?:[[(=]|$))((?:\d{1,3}\s?[A-Z][,\s]*)+)`,
+    ),
+    by: (_, chart) =>
+      [...(chart ?? '').matchAll(/(\d{1,3})\s?([A-Z])/gi)]
+        .map(([, count, colour]) => `sc ${count} in ${colour}`)
+        .join(', ') + ' ',
+  },
+  {
+    example: ['sc 12 (front), sc 12 (back)', 'sc 12, sc 12'],
+    pattern:
+      /(?<=\d\s*(?:sc)?)\s*\(\s*(?:the\s+)?(?:front|back|left|right|side|top|bottom|belly|face|chest)(?:\s+(?:side|half))?\s*\)/gi,
+    by: () => '',
+  },
+  {
+    example: ['sc 8 (cream), sc 8 (grey)', 'sc 8 in cream, sc 8 in grey'],
+    pattern:
+      /(?<=\b(?:sc|hdc|dc)\s*\d{1,3}|\d{1,3}\s*(?:sc|hdc|dc))\s*\(\s*(?:in\s+|with\s+|colou?r\s+)?(?!inc|dec|sc\b|st\b|sts\b|around|total|even)([a-z]{3,12}(?:\s[a-z]{3,12})?)\s*\)/gi,
+    by: (_, colour) => ` in ${colour}`,
+  },
+  // Remarks
+  {
+    example: ['(sc 2, dec) x 6 [18] - 1 round done', '(sc 2, dec) x 6 [18]'],
+    pattern: /(?<=[\])])\s*[-–—]\s*[a-z0-9 ]{0,30}\b(?:done|complete|completed|finished|made)\b.*$/gi,
+    by: () => '',
+  },
+];
