@@ -40,15 +40,17 @@ export function Tabs<K extends string>({
             borderTopWidth={3}
             borderColor={tab.key === chosen ? '$color' : 'transparent'}
           >
-            <Body
-              numberOfLines={1}
-              fontSize="$2"
-              color={tab.key === chosen ? '$color' : '$quiet'}
-              fontWeight={tab.key === chosen ? '700' : '400'}
-            >
-              {tab.label}
-            </Body>
-            {tab.mark ? <Count of={tab.mark.count} /> : null}
+            <View position="relative">
+              <Body
+                numberOfLines={1}
+                fontSize="$2"
+                color={tab.key === chosen ? '$color' : '$quiet'}
+                fontWeight={tab.key === chosen ? '700' : '400'}
+              >
+                {tab.label}
+              </Body>
+              {tab.mark ? <Count of={tab.mark.count} /> : null}
+            </View>
           </View>
         </Pressable>
       ))}
@@ -61,8 +63,8 @@ function Count({ of }: { of: number }) {
   return (
     <View
       position="absolute"
-      top={3}
-      right={3}
+      top={-13}
+      right={-9}
       minWidth={18}
       height={18}
       paddingHorizontal={4}

@@ -40,7 +40,7 @@ const says: Partial<Record<ProblemCode, (facts: Facts) => string>> = {
   'join-apart': ({ between, piece, count }) =>
     `“${String(between)} stitches apart” is taken from edge to edge of the ${some(piece, count)}. Write “${String(between)} stitches between them”, or “so many stitches from the front”, to settle it.`,
   'join-side': ({ piece, said }) =>
-    `The text calls it the ${String(said)} one, and as one looks at the toy’s front the ${low(piece)} is on the other side. Say where round 1 is (Start: top or bottom), or name the other stitch.`,
+    `The text calls it the ${String(said)} one, and as one looks at the toy’s front the ${low(piece)} is on the other side. Say where round 1 is (Start: top or bottom), or change the side or the stitch.`,
   'join-unworked': ({ piece, what }) =>
     `Where the ${low(piece)} ${are(piece)} joined is not worked out: the ${low(what)} lies on its side or is flat. Pin it, look from every side, then sew.`,
   'join-no-wall': ({ piece }) => `Nothing says what the ${low(piece)} ${are(piece)} joined to.`,
