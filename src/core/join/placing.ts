@@ -271,6 +271,9 @@ export function placingsOf(parts: readonly JoinPart[], units: Units, problems: P
       problems.push(problem(owner, 'join-two-rounds', { rounds: unused.join(' and ') }, { sentence }));
       continue;
     }
+    const piece = sentence.joined[0]?.parts[0]?.name ?? owner.part.name;
+    for (const words of sentence.unused ?? [])
+      problems.push(problem(owner, 'words-unused', { words, piece }, { sentence }));
     const stitches = [...(sentence.stitches ?? [])];
     for (const group of groupsOf(sentence, owner, byId, trunk)) place(sentence, group, stitches);
   }

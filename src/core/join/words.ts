@@ -37,6 +37,8 @@ const says: Partial<Record<ProblemCode, (facts: Facts) => string>> = {
     `Nothing says where around the ${low(wall)} the ${count === 1 ? '' : `${String(count)} `}${some(piece, count)} ${count === 1 ? 'goes' : 'go'}. Write it: “on both sides”, “at the back”, “4 stitches from the front”, “evenly around”.`,
   'join-assumed': ({ piece, count, where }) =>
     `Nothing says where: the ${some(piece, count)} ${count === 1 ? 'is' : 'are'} taken to go ${places[String(where)] ?? ''}. Write it to settle it.`,
+  'words-unused': ({ words, piece }) =>
+    `“${String(words)}” could not be read and is left out for the ${low(piece)}. Say it by rounds and stitches: “3 stitches between them”, “4 stitches from the front”.`,
   'join-apart': ({ between, piece, count }) =>
     `“${String(between)} stitches apart” is taken from edge to edge of the ${some(piece, count)}. Write “${String(between)} stitches between them”, or “so many stitches from the front”, to settle it.`,
   'join-side': ({ piece, said }) =>

@@ -237,12 +237,12 @@ function againAtEnd(line: string): Omit<Canonical, 'evenly'> | null {
 }
 
 const goingOn =
-  /^\s*(?:then\s+)?(?:(?:continue|work|crochet|keep|go|sc|single|in|on|around|even|evenly|straight|plain|for|with|each|st|stitch|every|working|going|the|round)[\s,]*)+$/i;
+  /^\s*(?:(?:then|now|next)[\s,]+)*(?:(?:continue|work|crochet|keep|go|sc|single|in|on|around|even|evenly|straight|plain|for|with|each|st|stitch|every|working|going|the|round)[\s,]*)+$/i;
 const blank = (line: string, from: number, to: number) =>
   line.slice(0, from) + ' '.repeat(to - from) + line.slice(to);
 
 const plainRoundsOnly = new RegExp(
-  String.raw`^\s*(?:(?:work|crochet|make|do|then)\s+)*${number}\s+(?:more\s+)?(?:rounds|rnds)\s+(?:of\s+)?(?:plain\s+)?(?:sc|single\s+crochets?)(?:\s+(?:around|even|in\s+each\s+st(?:itch)?(?:\s+around)?))?(?=\s*(?:[[(.,]|$))`,
+  String.raw`^\s*(?:(?:work|crochet|make|do|then|now)\s+)*${number}\s+(?:more\s+)?(?:rounds|rnds)\s+(?:of\s+)?(?:plain\s+)?(?:sc|single\s+crochets?)(?:\s+(?:around|even|in\s+each\s+st(?:itch)?(?:\s+around)?))?(?=\s*(?:[[(.,]|$))`,
   'i',
 );
 

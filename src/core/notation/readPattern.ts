@@ -25,7 +25,7 @@ import { readSentences } from './sentence/readSentences';
 import { readContinued, shifted } from './sentence/continued';
 import { isBareApart } from './sentence/feature';
 import { PartNames } from './sentence/names';
-import { handOver, isFinishing, placedParts, type LooseSentence } from './sentence/owners';
+import { handOver, isFinishing, isAboutPart, placedParts, type LooseSentence } from './sentence/owners';
 import type { Sentence } from './sentence/sentence';
 import { isIntoRing, Surroundings } from './surroundings';
 import { linesOfRound } from './wrapped';
@@ -485,6 +485,8 @@ class PatternReader {
       ? !says || this.around.workFollows(index)
       : !says && this.around.workFollows(index);
     if (!isHeading) return null;
+    const isRemark = heading.make === 1 && !this.around.workFollows(index) && isAboutPart(text, this.parts);
+    if (isRemark) return this.note(number, text);
     if (this.parts.length >= limits.parts) {
       this.fill(number, `it has more than ${limits.parts} parts`);
       return this.note(number, text);

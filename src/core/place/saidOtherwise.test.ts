@@ -75,3 +75,27 @@ test('rounds from the start of something else are asked about, not taken from th
   const codes = analyseToy(head + said).problems.map(({ code }) => code);
   expect(codes).toContain('eyes-where');
 });
+
+// Each eye with a stitch of its own: the first in hole 15, the second in hole 22 of 36.
+test.each([
+  'One eye at stitch 15 and one at stitch 22 between R9 and R10.',
+  'Insert one eye into the 15th hole and the other into the 22nd hole between R9 and R10.',
+  'Eye 1 at stitch 15, eye 2 at stitch 22, between R9 and R10.',
+  'First eye: between R9 and R10, stitch 15. Second eye: 7 stitches further.',
+  'Insert the first eye between R9 and R10 in stitch 15, the second one 7 stitches later.',
+  'Insert one eye between R9 and R10 at the 15th stitch, skip 6 stitches, and insert the second eye.',
+  'Insert the first eye between R9 and R10 in stitch 15. Count 7 stitches and insert the other eye.',
+  'Insert the first eye between R9 and R10 in stitch 15. Insert the second eye in stitch 22.',
+  'Eyes between R9 and R10, at the 15th and the 22nd stitch.',
+])('%s', (said) => {
+  expect(placed(said)).toEqual([9, 15, 22]);
+});
+
+test.each([
+  'Insert the eyes 5 rounds up from the opening, 6 showing.',
+  'Insert the eyes 5 rounds above the opening, 6 showing.',
+  'Insert the eyes 5 rounds in from the open end, 6 showing.',
+  'Insert the eyes 5 rounds from the opening, 6 showing.',
+])('%s, of 14 rounds', (said) => {
+  expect(placed(said)).toEqual([9, 15, 22]);
+});

@@ -296,3 +296,45 @@ test('tails: n·w + 150 to gather, three and a half times the edge + 150 to sew'
   expect(closingOf(20, 5).tailMm).toBe(500);
   expect(closingOf(12, 5, 'sewn')).toMatchObject({ how: 'open', tailMm: 360 });
 });
+
+// Whether it is filled at all, in the words of many makers.
+const isStuffed = (said: string) =>
+  analyseToy(head(24, 4, said)).parts[0]!.stops.stops.some(({ acts }) =>
+    acts.some(({ act }) => act === 'stuff'),
+  );
+
+test.each([
+  'Leave the head empty.',
+  'Do not add any filling.',
+  'Stuffing: none',
+  'You don’t have to stuff it.',
+  'It is not necessary to stuff the head.',
+  'There is no need for stuffing.',
+  'It doesn’t get any stuffing.',
+  'Stuffing is not used here.',
+  'The head remains flat.',
+  'Keep the head hollow.',
+])('%s is left empty', (said) => {
+  expect(isStuffed(said)).toBe(false);
+});
+
+test.each([
+  'Stuff; the base stays flat.',
+  'Do not stuff too firmly.',
+  'Do not stuff yet.',
+  'Do not overstuff.',
+  'Stuff the tip only, leave the rest empty.',
+  'Leave the last 3 rounds empty.',
+  'Leave the top half hollow.',
+])('%s is stuffed all the same', (said) => {
+  expect(isStuffed(said)).toBe(true);
+});
+
+test('what is left open to be sewn on is not drawn together', () => {
+  const acts = (said: string) =>
+    analyseToy(head(12, 4, `Stuff. ${said}`)).parts[0]!.stops.stops.flatMap((stop) =>
+      stop.acts.map(({ act }) => act),
+    );
+  expect(acts('Leave open for sewing.')).not.toContain('close');
+  expect(acts('Leave the end open to be sewn to the body.')).not.toContain('close');
+});

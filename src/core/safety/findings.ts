@@ -63,7 +63,16 @@ export interface SafetyJoin {
 
 /** Words of the text that name something that can hurt, with their line. */
 export interface Hazard {
-  code: 'glue' | 'wire' | 'magnet' | 'rattle' | 'long-pile' | 'button' | 'loop-size';
+  code:
+    | 'glue'
+    | 'wire'
+    | 'magnet'
+    | 'rattle'
+    | 'long-pile'
+    | 'button'
+    | 'loop-size'
+    | 'cord-length'
+    | 'loose-filling';
   word: string;
   part: string | null;
 }
@@ -216,6 +225,9 @@ class Screening {
       wire: 'A tight roll of felt or fabric holds a neck or a limb as well.',
       magnet: 'Leave it out.',
       rattle: 'Leave it out, or take one that is sold sealed for babies and wrap it in stuffing.',
+      'loose-filling':
+        'Fill with fibre only; or sew the weight into a bag of its own, twice round, and the bag into the toy.',
+      'cord-length': `Keep each free end under ${mm(this.input.book.figures.cordMm)} and sew it down all along, or crochet it on.`,
       'long-pile': 'Take a smooth yarn for what goes into a mouth.',
       button: 'Stitch a spot of the same size instead.',
       'loop-size': `Keep a hanging loop under ${mm(this.input.book.figures.loopMm)} round, or leave it off.`,

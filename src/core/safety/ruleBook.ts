@@ -23,6 +23,7 @@ export type RuleCode =
   | 'wire'
   | 'magnet'
   | 'rattle'
+  | 'loose-filling'
   | 'long-pile';
 
 export interface Rule {
@@ -189,6 +190,12 @@ export const shippedRules: RuleBook = {
       source: cylinder,
       weights: weights('look', 'note', 'none', 'look'),
     },
+    'loose-filling': {
+      name: 'Filling other than fibre',
+      why: 'Pellets, beans and seeds run out through one broken stitch, and are small enough to choke on.',
+      source: cylinder,
+      weights: weights('stop', 'look', 'note', 'stop'),
+    },
     'long-pile': {
       name: 'Long pile',
       why: 'Hairs come off in a mouth, and hide loose stitches.',
@@ -229,7 +236,20 @@ const schema = Joi.object<RuleBook>({
   ).required(),
 }).prefs({ convert: false });
 
+/** Rules that came after the first book was shipped. */
+const rulesSinceFirst = ['loose-filling'] as const satisfies readonly RuleCode[];
+
 export type ReadRules = { ok: true; book: RuleBook } | { ok: false; message: string };
+
+const isRecord = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** A book kept before a rule was there takes that rule as it is shipped. */
+function withNewerRules(book: unknown): unknown {
+  if (!isRecord(book) || !isRecord(book.rules)) return book;
+  const newer = Object.fromEntries(rulesSinceFirst.map((code) => [code, shippedRules.rules[code]]));
+  return { ...book, rules: { ...newer, ...book.rules } };
+}
 
 /** Reads a rule book as it was exported; the message says what is wrong with it. */
 export function readRuleBook(text: string): ReadRules {
@@ -239,7 +259,7 @@ export function readRuleBook(text: string): ReadRules {
   } catch {
     return { ok: false, message: 'This file is no rule book: it can’t be read as one.' };
   }
-  const { error, value } = schema.validate(parsed);
+  const { error, value } = schema.validate(withNewerRules(parsed));
   if (error)
     return { ok: false, message: `This rule book has a fault: ${error.message}. Nothing was changed.` };
   return { ok: true, book: value as RuleBook };

@@ -379,3 +379,74 @@ test('a tube that is sewn shut lies flat, and one that is sewn on flat is not dr
   expect(toy('Sew the opening shut.', '')).toBe('flat');
   expect(toy('', 'Flatten the arms and sew them to both sides of the body on round 6.')).toBe('open');
 });
+
+// An arm of 12 stitches is 4 wide: with 3 between their edges the two are 7 apart, 15 and 22 about the front at 18½.
+const three = [
+  ['left arm', 'body', 8, 15],
+  ['right arm', 'body', 8, 22],
+];
+test.each([
+  'Sew the arms to the body on round 8, with 3 stitches free between them.',
+  'Sew the arms to the body on round 8, 3 free stitches between.',
+  'Sew the arms to round 8 of the body with a gap of 3 stitches.',
+  'Sew the arms to round 8 of the body with a 3-stitch gap.',
+  'Sew the arms to the body on round 8, 3 stitches showing between them.',
+  'Sew the arms to the body on round 8, leaving 3 sts in between.',
+  'Arms go on the body on round 8, with 3 stitches free between them.',
+  'Arms: body, R8, 3 stitches between them',
+])('%s', (sentence) => {
+  expect(placed(sentence)).toEqual(three);
+});
+
+// The name, and where it goes: in a list, without a verb.
+const atSides = [
+  ['left arm', 'body', 8, 9.5],
+  ['right arm', 'body', 8, 27.5],
+];
+test.each<[string, (string | number)[][]]>([
+  ['Arms: R8, one on each side', atSides],
+  ['Arms - R8, sides', atSides],
+  ['Arms → R8 of the body, sides', atSides],
+  ['Arms at R8, on both sides.', atSides],
+  [
+    'Arms: R8, st 9 and st 27',
+    [
+      ['left arm', 'body', 8, 9],
+      ['right arm', 'body', 8, 27],
+    ],
+  ],
+  [
+    'Left arm: R8, stitch 9. Right arm: R8, stitch 27',
+    [
+      ['left arm', 'body', 8, 9],
+      ['right arm', 'body', 8, 27],
+    ],
+  ],
+  ['Tail: R14, centre back', [['tail', 'body', 14, 0.5]]],
+  ['Tail (R14, centre back)', [['tail', 'body', 14, 0.5]]],
+  ['Tail at centre back R14.', [['tail', 'body', 14, 0.5]]],
+])('%s', (sentence, places) => {
+  expect(placed(sentence)).toEqual(places);
+});
+
+test('what is said of a part that is made, and is no place, stays a note and opens no part', () => {
+  for (const said of ['Ears: brown', 'Tail: the end stays open', 'Set the arms aside.']) {
+    const { pattern } = bear(said);
+    expect([said, pattern.parts.length, pattern.notes.map(({ text }) => text)]).toEqual([said, 6, [said]]);
+  }
+  // A second heading over work is a part all the same.
+  expect(bear('Ears: brown\nR1: 6 sc in ring').pattern.parts).toHaveLength(7);
+});
+
+test('a number of stitches of which nothing is made is told', () => {
+  const told = (sentence: string) =>
+    bear(sentence).problems.flatMap(({ code, facts }) => (code === 'words-unused' ? [facts?.words] : []));
+  expect(told('Sew the arms to round 8 of the body, 3 stitches lower than the tail.')).toEqual([
+    '3 stitches',
+  ]);
+  expect(told('Sew the arms to round 8 of the body, 4 cm apart.')).toEqual(['4 cm apart']);
+  expect(told('Sew the arms to round 8 of the body, 3 stitches apart.')).toEqual([]);
+  expect(told('Sew the arms to round 8 of the body at the 9th and 27th stitch.')).toEqual([]);
+  // What is only gone by is not joined.
+  expect(placed('Sew the arms to round 8 of the body, 3 stitches lower than the tail.')).toEqual(atSides);
+});

@@ -265,6 +265,31 @@ test('a rule book: written, read, what differs is told; a broken one is refused 
   expect(readRuleBook('{')).toMatchObject({ ok: false });
 });
 
+test.each<[string, string[]]>([
+  ['Fill the base with plastic pellets.', ['e loose-filling']],
+  ['Add weight beads in the bottom.', ['e button', 'e loose-filling']],
+  ['Fill the feet with rice.', ['e loose-filling']],
+  ['Tie a ribbon around the neck.', ['e cord-length']],
+  ['Put a music box inside.', ['w rattle']],
+  ['Use googly eyes.', ['e button']],
+  // What only sounds like it.
+  ['Yarn B: lavender', []],
+  ['Yarn B: rice white, sand', []],
+  ['Yarn B: cotton ribbon yarn', []],
+  ['Do not use pellets.', []],
+])('%s, for a baby', (said, codes) => {
+  expect(found(forWhom('under 3', head(ball, said))).sort()).toEqual(codes);
+});
+
+test('a rule book kept before a rule was there is read, with that rule as it is shipped', () => {
+  const older = JSON.parse(writeRuleBook(shippedRules)) as { rules: Record<string, unknown> };
+  delete older.rules['loose-filling'];
+  const read = readRuleBook(JSON.stringify(older));
+  expect(read.ok && read.book).toEqual(shippedRules);
+  delete older.rules.glue;
+  expect(readRuleBook(JSON.stringify(older)).ok).toBe(false);
+});
+
 test('a stricter rule book finds what the shipped one lets pass', () => {
   const cord = forWhom(
     'under 3',

@@ -131,9 +131,20 @@ const hazards: readonly [Hazard['code'], RegExp][] = [
   ['glue', /\b(?:hot[- ]?)?glued?\b|\bgluing\b/i],
   ['wire', /\b(?:wire|wires|wired|pipe ?cleaners?|chenille stems?|armature)\b/i],
   ['magnet', /\bmagnet(?:s|ic)?\b/i],
-  ['rattle', /\b(?:rattles?|squeakers?|jingle bells?|bells?)\b/i],
+  [
+    'rattle',
+    /\b(?:rattles?|squeakers?|jingle bells?|bells?|(?:music|sound) box(?:es)?|crinkle (?:paper|foil|film))\b/i,
+  ],
   ['long-pile', /\b(?:faux fur|fur yarn|eyelash yarn|long pile|mohair|brushed alpaca)\b/i],
-  ['button', /\bbeads?\b/i],
+  ['button', /\b(?:beads?|sequins?|rhinestones?|(?:googly|wiggly?) eyes?)\b/i],
+  [
+    'loose-filling',
+    /\b(?:pellets?|(?:weight(?:ing)?|filling) beads?|(?:dried|dry) (?:beans?|peas?|lentils?|lavender|corn)|cherry stones?|(?:fill|stuff)(?:ed)?(?: (?:it|them|the \w+))? with (?:rice|sand|beans?|lavender|gravel|glass beads)|weight bags?)\b/i,
+  ],
+  [
+    'cord-length',
+    /\b(?:ribbons?(?! yarn)|strings? (?:around|round|about)|elastic cord|shoelaces?|(?<!-)cords?|drawstrings?)\b/i,
+  ],
   ['loop-size', /\b(?:hanging loop|loop (?:for|to) hang(?:ing)?)\b/i],
 ];
 

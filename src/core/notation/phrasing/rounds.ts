@@ -12,7 +12,7 @@ const nth: Readonly<Record<string, number>> = {
 /** A change in every so-manieth stitch: `inc every 4th st` is three plain ones and an increase. */
 function everyNth(change: string, which: string, digit: string | undefined): string {
   const plain = (digit ? Number(digit) : (nth[which.toLowerCase()] ?? 2)) - 1;
-  return `(${plain === 1 ? 'sc' : `${plain} sc`}, ${/^dec/i.test(change) ? 'dec' : 'inc'}) around`;
+  return `(${plain === 1 ? 'sc' : `${plain} sc`}, ${/^(?:dec|sc2tog)/i.test(change) ? 'dec' : 'inc'}) around`;
 }
 
 /** `3X, V, A` as makers write them who give each stitch a letter. */
@@ -64,8 +64,20 @@ export const roundPhrasings: readonly Phrasing[] = [
   {
     example: ['inc in every other st', '(sc, inc) around'],
     pattern:
-      /(?:(?:(?:and|while|by)\s+)?(?:(?:making|working|with)\s+)?(?:an?\s+)?(inc(?:reas(?:e|ing))?|dec(?:reas(?:e|ing))?|2\s*sc|two\s+sc)\s+(?:in\s+|into\s+)?)every\s+(other|second|third|fourth|fifth|sixth|(\d)(?:nd|rd|th))(?:\s+and\s+(?:\d(?:nd|rd|th)|third|fourth|fifth|sixth))?\s+(?:st|stitch|sc)(?:\s+around)?(?![a-z])/gi,
+      /(?:(?:(?:and|while|by)\s+)?(?:(?:making|working|with)\s+)?(?:an?\s+)?(inc(?:reas(?:e|ing))?|dec(?:reas(?:e|ing))?|2\s*sc|two\s+sc|sc2tog)\s+(?:in\s+|into\s+|over\s+)?)every\s+(other|second|third|fourth|fifth|sixth|(\d)(?:nd|rd|th))(?:\s+and\s+(?:\d(?:nd|rd|th)|third|fourth|fifth|sixth))?\s+(?:st|stitch|sc)(?:\s+around)?(?![a-z])/gi,
     by: (_, change, which, digit) => everyNth(change ?? '', which ?? '', digit),
+  },
+  {
+    example: ['every 4th stitch is an increase', '(3 sc, inc) around'],
+    pattern: re(
+      String.raw`every\s+(other|second|third|fourth|fifth|sixth|(\d)(?:nd|rd|th))\s+(?:st|stitch|sc)\s+(?:is|gets|becomes)\s+(?:an?\s+)?(inc(?:rease)?|dec(?:rease)?)(?![a-z])`,
+    ),
+    by: (_, which, digit, change) => everyNth(change ?? '', which ?? '', digit),
+  },
+  {
+    example: ['6x(2 sc, dec) 18', '6x(2 sc, dec) [18]'],
+    pattern: /(?<=\d{1,2}\s*[x×*]\s*\([^()]*\))\s+(\d{1,4})\s*$/gi,
+    by: (_, total) => ` [${total}]`,
   },
   {
     example: ['dec after every 2 sc', '(2 sc, dec) around'],

@@ -15,6 +15,35 @@ export const stitchPhrasings: readonly Phrasing[] = [
     by: (_, count) => `${count} sc in next st`,
   },
   {
+    example: ['(sc, hdc, sc) all in the next st', '(sc, hdc, sc) in the next st'],
+    pattern: /(?<=[)\]]\s*)all\s+(?=in(?:to)?\s+(?:the\s+)?(?:next|same|one|1)\b)/gi,
+    by: () => '',
+  },
+  {
+    example: ['sc-hdc-sc all in one stitch', '(sc, hdc, sc) in next st'],
+    pattern: re(
+      String.raw`(?<![a-z-])((?:sc|hdc|dc|tr)(?:-(?:sc|hdc|dc|tr)){1,6})\s+(?:all\s+)?in(?:to)?\s+(?:the\s+)?(?:next|same|one|1)\s+(?:sts?|stitch)(?![a-z])`,
+    ),
+    by: (_, stitches = '') => `(${stitches.replace(/-/g, ', ')}) in next st`,
+  },
+  {
+    example: ['increase with hdc in next 3 sts', '2 hdc in each of next 3 sts'],
+    pattern: re(
+      String.raw`\binc(?:rease)?\s+(?:with|in|using)\s+(hdc|dc|tr)\s+in\s+(?:the\s+)?next\s+(\d{1,2})\s+(?:sts?|stitches)(?![a-z])`,
+    ),
+    by: (_, stitch, count) => `2 ${stitch} in each of next ${count} sts`,
+  },
+  {
+    example: ['hdc, inc with hdc', 'hdc, (2 hdc in next st)'],
+    pattern: /\binc(?:rease)?\s+(?:with|in|using)\s+(hdc|dc|tr)(?![a-z])/gi,
+    by: (_, stitch) => `(2 ${stitch} in next st)`,
+  },
+  {
+    example: ['crochet 2, decrease', '2 st, decrease'],
+    pattern: /\bcrochet\s+(\d{1,2})(?=\s*(?:[,;]|then\b|and\s+(?:then\s+)?(?:inc|dec)))/gi,
+    by: (_, count) => `${count} st`,
+  },
+  {
     example: ['hdcinc, dcdec', '(2 hdc in next st), dc2tog'],
     pattern: /\b(hdc|dc|tr)-?inc\b/gi,
     by: (_, stitch) => `(2 ${stitch} in next st)`,

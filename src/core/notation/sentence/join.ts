@@ -26,6 +26,8 @@ interface Joining extends Said, PlaceSaid {
   place: JoinPlace;
   /** one sentence may join several things to several others */
   joined: Joined[];
+  /** numbers it says and nothing was made of */
+  unused?: readonly string[];
   /** over an end, into one, through, by a thread; not said where it is laid on and sewn */
   way?: WaySaid;
 }
@@ -96,7 +98,7 @@ export function withPartNames<Join extends JoinSentence | PinSentence>(
 ): Join {
   const way = wayBetween(sentence.text, mentions);
   if (way) return byWay(sentence, way);
-  const { place, mentions: own } = readJoinPlace(sentence.text, mentions);
+  const { place, mentions: own, unread } = readJoinPlace(sentence.text, mentions);
   const joined = joinedIn(own);
   const { ofPart } = place;
   // `Under the head, between R8 and R13`: the rounds say where, and the head is what it is joined to.
@@ -110,7 +112,7 @@ export function withPartNames<Join extends JoinSentence | PinSentence>(
   if (sentence.sides !== undefined) delete place.atSides;
   const { relation, ...rest } = sentence;
   const isOwn = relation && !goesByPart(place, sentence.text);
-  const said = { ...(isOwn ? sentence : (rest as Join)), joined, place };
+  const said = { ...(isOwn ? sentence : (rest as Join)), joined, place, ...unusedOf(unread) };
   if (hasRounds !== undefined && roundsFromNeck.test(sentence.text)) said.countFrom = 'top';
   // Rounds that are named say more than a level.
   if (hasRounds !== undefined || said.relation) delete place.atEyes;
@@ -119,6 +121,8 @@ export function withPartNames<Join extends JoinSentence | PinSentence>(
   if (place.aside?.of === 'back') delete said.back;
   return said;
 }
+
+const unusedOf = (unread: readonly string[]) => (unread.length > 0 ? { unused: unread } : {});
 
 /** What goes over, into or through another is one piece and one other; the verb says which. */
 function byWay<Join extends JoinSentence | PinSentence>(

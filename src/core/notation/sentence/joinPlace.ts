@@ -36,6 +36,8 @@ const rounds = String.raw`(?:full )?(?:rounds?|rows?|rnds?)`;
 const stitches = String.raw`(?:sts?|stitch(?:es)?)`;
 const names = String.raw`(?:the |his |her |its |their |both |two |where the )*@(\d+)`;
 const above = 'above|over';
+/** That stitches are not covered. */
+const clear = '(?:free|clear|open|empty|plain|visible|showing|left|unworked|whole)';
 const below = 'below|under|beneath|underneath';
 
 /** One manner of saying a place. */
@@ -65,6 +67,12 @@ const manners: readonly Manner[] = [
       const part = partAt(index, mentions);
       return part && { ofPart: { part, direction: directionOf(way), rounds: valueOf(said) } };
     },
+  },
+  {
+    // lower than the arms: they are gone by, and how much lower is told to be unread
+    read: new RegExp(String.raw`\b(?:lower|higher|closer|further|nearer|wider|shorter|longer) than ${names}`),
+    goesBy: 1,
+    place: () => ({}),
   },
   {
     // straight above the legs; in line with the legs
@@ -132,9 +140,18 @@ const manners: readonly Manner[] = [
     }),
   },
   {
-    // with 8 stitches between them; 6 stitches apart
-    read: new RegExp(String.raw`\b${number} ${stitches} (?:apart|between(?: them| the two| each)?)(?!\w)`),
+    // with 8 stitches between them; 6 stitches apart; 3 free stitches in between; 3 stitches showing
+    read: new RegExp(
+      String.raw`\b${number} (?:${clear} )*${stitches},? (?:${clear},? )*(?:apart|(?:in )?between(?: (?:them|the two|each(?: other)?|both|@\d+|the @\d+))?|showing|visible)(?!\w)`,
+    ),
     place: ([, said = '']) => ({ between: valueOf(said) }),
+  },
+  {
+    // with a gap of 3 stitches; a 3-stitch gap
+    read: new RegExp(
+      String.raw`\b(?:(?:gap|space|spacing|distance) of ${number} (?:${clear} )*${stitches}|${number}[ -]${stitches} (?:gap|space))(?!\w)`,
+    ),
+    place: ([, of, before]) => ({ between: valueOf(of ?? before ?? '') }),
   },
   {
     read: /\b(?:to|on|onto|at|along) (?:the |both |its |each |either )?sides?\b/,
@@ -168,7 +185,15 @@ const manners: readonly Manner[] = [
 export interface PlacedMentions {
   place: JoinPlace;
   mentions: Mention[];
+  /** numbers of stitches or mm that no manner read, in the words of the sentence */
+  unread: string[];
 }
+
+/** `3 stitches lower on the left`, `4 cm apart`: a number that would be lost. Ordinals and `stitch 8` are read as stitches. */
+const measured = new RegExp(
+  String.raw`(?<![\w·-])${number} (?:${clear} )*(?:${stitches}|(?:mm|cm)(?= (?:apart|between|from|above|below)))(?!\w)(?: (?!and\b)[a-z]+[,.;]?){0,3}`,
+  'g',
+);
 
 /**
  * Reads where something is joined, once the names of all parts are known.
@@ -195,7 +220,8 @@ export function readJoinPlace(sentence: string, mentions: readonly Mention[]): P
     if (ofPart) place.inLineWith = ofPart.part;
     else delete place.inLineWith;
   }
-  return { place, mentions: mentions.filter((_, i) => !goneBy.has(i)) };
+  const unread = [...rest.matchAll(measured)].map(([words]) => words.replace(/[,.;]$/, ''));
+  return { place, mentions: mentions.filter((_, i) => !goneBy.has(i)), unread };
 }
 
 /** The same in words that are read back to it. */

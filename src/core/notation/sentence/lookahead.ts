@@ -134,7 +134,8 @@ export abstract class SentenceLookahead extends EmbeddedActionsParser {
       is(this.LA(i), S.Join, S.Dash) || (is(this.LA(i), S.Other) && this.LA(i).image === ',');
     if (is(this.LA(1), S.Ordinal)) {
       if (is(this.LA(2), S.St)) return 2;
-      return joined(2) && is(this.LA(3), S.Ordinal) && is(this.LA(4), S.St) ? 4 : 0;
+      const other = /^the$/i.test(this.LA(3).image ?? '') ? 4 : 3;
+      return joined(2) && is(this.LA(other), S.Ordinal) && is(this.LA(other + 1), S.St) ? other + 1 : 0;
     }
     if (
       !is(this.LA(1), S.St, S.Split) ||

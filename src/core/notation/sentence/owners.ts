@@ -2,6 +2,7 @@ import type { PartSource } from '../pattern';
 import type { FeatureSentence } from './feature';
 import { isJoin, withPartNames, type JoinSentence } from './join';
 import { PartNames, type Mention, type NamedPart } from './names';
+import { shifted } from './continued';
 import { readSentences } from './readSentences';
 import type { FeatureKind } from './said';
 import type { Sentence } from './sentence';
@@ -71,15 +72,37 @@ const placeVerb =
 const placedBy =
   /^(\s*)((?:(?:the|both|two|all)\s+)*)([a-z][a-z -]*?)\s+(?:(?:are|is|get|gets|should\s+be)\s+)?(?:(?:sewn|stitched|attached|joined|placed|positioned)(?:\s+on(?=\s+(?:at|to|between)\b))?|go|goes)(?=\s+(?:on|onto|at|to|between|in|over)\b)/i;
 
-/** The same with a verb that joins, as long as it was: every place in the line stays what it was. */
-function asSewn(text: string): string | null {
+/** `Arms: R7, one on each side`, `Tail – centre back, R13` */
+const labelledPlace =
+  /^(\s*)((?:(?:the|both|two|all)\s+)*)([a-z][a-z -]*?)\s*(?::|→|=|\s[-–—](?=\s)|\s\()\s*(?=\S)/i;
+/** `Arms at R7, one on each side` */
+const placedBare =
+  /^(\s*)((?:(?:the|both|two|all)\s+)*)([a-z][a-z -]*?)\s+(?=(?:at|on|onto|between|over|to)\s+(?:the\s+)?(?:rounds?|rnds?|rows?|r(?=\s*\d)|sides?|body|head|back|front|top|bottom|cent(?:re|er))(?![a-z]))/i;
+/** What says where: a round, a side, something it lies by. */
+const saysPlace =
+  /\b(?:r|rnds?|rounds?|rows?)\.?\s*\d|\d+(?:st|nd|rd|th)\s+(?:round|rnd|row)|\b(?:sides?|between|either|back|front|top|bottom|base|crown|middle|cent(?:re|er)(?:ed)?|above|below|under|apart)\b/i;
+
+/** A line with a verb that joins, and how many signs now stand before its own. */
+interface Sewn {
+  text: string;
+  lead: number;
+}
+
+/** The same with a verb that joins; null where it is no line of that kind. */
+function asSewn(text: string): Sewn | null {
   if (placeVerb.test(text))
-    return text.replace(placeVerb, (whole, before: string) => `${before}Sew`.padEnd(whole.length));
-  const found = placedBy.exec(text);
-  if (!found) return null;
-  const [whole, space = '', , name = ''] = found;
-  const sewn = `${space}Sew ${name}`;
-  return sewn.length <= whole.length ? sewn.padEnd(whole.length) + text.slice(whole.length) : null;
+    return {
+      text: text.replace(placeVerb, (whole, before: string) => `${before}Sew`.padEnd(whole.length)),
+      lead: 0,
+    };
+  for (const manner of [placedBy, labelledPlace, placedBare]) {
+    const found = manner.exec(text);
+    if (!found) continue;
+    const [whole, space = '', many = '', name = ''] = found;
+    const own = `${space}${many}${name}`.padEnd(whole.length);
+    return { text: `Sew ${own}${text.slice(whole.length)}`, lead: 'Sew '.length };
+  }
+  return null;
 }
 
 const passingVerb =
@@ -111,15 +134,45 @@ function partPassed({ text, line, span, whole }: FeatureSentence, names: PartNam
 export function placedParts(text: string, line: number, names: PartNames): JoinSentence[] {
   const byWay = passed(text, line, names);
   if (byWay.length > 0) return byWay;
+  const several = text.split(/(?<=[.;])\s+(?=\S)/);
+  if (several.length > 1) return eachPlaced(text, line, { several, names });
   const sewn = asSewn(text);
   if (sewn === null) return [];
-  const mentions = names.in(sewn);
+  const mentions = names.in(sewn.text);
   const [first] = mentions;
-  const saysWhere = mentions.some(({ isGoal }) => isGoal) || !placeVerb.test(text);
-  if (!first || first.isGoal || !saysWhere) return [];
-  return readSentences(sewn, line).flatMap((sentence) =>
-    sentence.kind === 'sew' ? [{ ...sentence, whole: text }] : [],
-  );
+  if (!first || first.isGoal) return [];
+  const isOpened = followsVerb(sewn.text, first.at) && saysPlace.test(text);
+  if (!isOpened && !mentions.some(({ isGoal }) => isGoal)) return [];
+  return readSentences(sewn.text, line).flatMap((sentence) => {
+    const join = sentence.kind === 'feature' ? sentence.asJoin : sentence;
+    return join?.kind === 'sew' ? [{ ...shifted(join, -sewn.lead), whole: text }] : [];
+  });
+}
+
+/** `Left arm: R7, stitch 8. Right arm: R7, stitch 23`: all of a line, or nothing of it. */
+function eachPlaced(
+  text: string,
+  line: number,
+  { several, names }: { several: readonly string[]; names: PartNames },
+): JoinSentence[] {
+  let from = 0;
+  const found: JoinSentence[] = [];
+  for (const piece of several) {
+    from = text.indexOf(piece, from);
+    const joins = placedParts(piece, line, names);
+    if (joins.length === 0) return [];
+    found.push(...joins.map((join) => ({ ...shifted(join, from), whole: text })));
+    from += piece.length;
+  }
+  return found;
+}
+
+/** `Arms: R7, one on each side`, `Ears: brown`: something about a part that is made, and no part of its own. */
+export function isAboutPart(text: string, parts: readonly PartSource[]): boolean {
+  const found = labelledPlace.exec(text);
+  if (!found) return false;
+  const made = parts.filter(({ rounds }) => rounds.length > 0);
+  return new PartNames(made).in(found[3] ?? '').length > 0;
 }
 
 /** Whether a name is the first thing after the verb: `sew the two ears`, not `sew a button between the ears`. */

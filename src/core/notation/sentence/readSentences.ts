@@ -11,7 +11,7 @@ import type { Sentence, SentenceKind } from './sentence';
 import { splitSentences } from './split';
 import { readStuff, stuffVerbs } from './stuff';
 import { stitched, styles } from './styleWords';
-import { featureOf, is, S, tokensOf } from './tokens';
+import { featureOf, is, number, S, tokensOf, valueOf } from './tokens';
 
 let parser: SentenceParser | undefined;
 
@@ -106,15 +106,33 @@ function featureOfPhrases(
   const names = (type: TokenType) => tokens.some((token) => is(token, type));
   if (names(S.Above) && names(S.Below)) sentence.aboveAndBelow = true;
   if (names(S.RoundWord)) sentence.roundsNamed = true;
+  const further = feature === 'eyes' ? skippedToOther(tokens) : null;
+  if (further !== null) sentence.further ??= further;
   readFeature(sentence, feature, phrases, said.whole);
   // `Sew the muzzle between the eyes`: what is sewn may be a part, once the names of parts are known.
   const mayJoin = phrases.verbs.some((verb) => (sewVerbs as readonly TokenType[]).includes(verb));
   return mayJoin ? { ...sentence, asJoin: readJoin('sew', said, phrases, tokens) } : sentence;
 }
 
+/** `Skip 6 stitches and insert the second`: so many stitches on from the first; null where nothing is skipped. */
+function skippedToOther(tokens: readonly IToken[]): number | null {
+  const at = tokens.findIndex(({ image }) => /^(?:skip|miss|count)$/i.test(image));
+  const [verb, stitches, unit] = tokens.slice(at);
+  const isSaid = at >= 0 && verb && stitches && is(stitches, ...number) && is(unit, S.St);
+  const other = tokens.slice(at + 3).some(({ image }) => /^(?:second|other|another)$/i.test(image));
+  if (!isSaid || !other) return null;
+  return valueOf(stitches) + (/^count$/i.test(verb.image) ? 0 : 1);
+}
+
 /** A beak that is stitched is what the nose of another animal is; one that is made and sewn on is a part. */
 const withNose = (text: string): string =>
   /\b(?:embroider(?:ed)?|stitch|satin)\b/i.test(text) ? text.replace(/\bbeak\b/gi, 'nose') : text;
+
+/** `Eye 1 at stitch 12, eye 2 at stitch 19`: the figure counts eyes and nothing else. As long as it was. */
+const uncounted = (text: string): string =>
+  text.replace(/\beye\s*#?\s*[12](?=\s*(?::|(?:is|at|in|into|on|goes)\b))/gi, (said) =>
+    'eye'.padEnd(said.length),
+  );
 
 /** A sentence that has a word to go by, with what it is about; null where that is nothing known. */
 interface Carried {
@@ -126,7 +144,7 @@ interface Carried {
 
 function carried(text: string): Carried[] {
   const own = (parser ??= new SentenceParser());
-  return splitSentences(tokensOf(withNose(text))).flatMap((tokens): Carried[] => {
+  return splitSentences(tokensOf(uncounted(withNose(text)))).flatMap((tokens): Carried[] => {
     const [first] = tokens;
     const last = tokens.at(-1);
     if (!first || !last || !tokens.some((token) => is(token, ...carriers))) return [];

@@ -28,13 +28,15 @@ const isSpacing = (fragment: readonly IToken[]) =>
   fragment.some((token) => is(token, S.Showing, S.Apart, S.InBetween, S.Between)) &&
   !fragment.some((token) => is(token, S.RoundWord));
 
-/** The one eye a fragment is about: `Left eye: …`. */
-function eyeOf(fragment: readonly IToken[]): 'left' | 'right' | null {
+/** Which of two eyes a fragment is about, as its word says: `Left eye: …`, `Second eye: …`. */
+function eyeOf(fragment: readonly IToken[]): string | null {
   const at = fragment.findIndex((token) => is(token, S.Eyes) && /^eye$/i.test(token.image));
-  const side = fragment[at - 1];
-  if (!side) return null;
-  return is(side, S.LeftSide) ? 'left' : is(side, S.RightSide) ? 'right' : null;
+  const which = /^(?:left|right|first|second|one|other)$/i.exec(fragment[at - 1]?.image ?? '');
+  return which ? which[0].toLowerCase() : null;
 }
+
+/** `First eye: …. Second eye: …` are about one pair. */
+const isPair = (one: string | null, other: string | null) => one !== null && other !== null && one !== other;
 
 /** `Nose between rounds 10 and 11 and mouth between rounds 12 and 13`: a second feature with a place of its own. */
 function beginsAnother(tokens: readonly IToken[], at: number, fragment: readonly IToken[]): boolean {
@@ -59,13 +61,13 @@ export function splitSentences(tokens: readonly IToken[]): IToken[][] {
   let stop: IToken | null = null;
   const end = () => {
     const before = sentences.at(-1);
-    const [one, other] = [before && eyeOf(before), eyeOf(fragment)];
+    const [one, other] = [before ? eyeOf(before) : null, eyeOf(fragment)];
     if (fragment.length === 0) return;
     if (
       before &&
       ((stop?.image === ';' && goesOn(fragment)) ||
         (isSpacing(fragment) && before.some((token) => is(token, S.Eyes))) ||
-        (one && other && one !== other))
+        isPair(one, other))
     )
       before.push(...fragment);
     else sentences.push(fragment);

@@ -1,3 +1,4 @@
+import { emptyWords } from './emptyWords';
 import { createToken, Lexer, type IToken, type TokenType } from 'chevrotain';
 import { is } from '../tokenGroups';
 import { bounded } from '../limits';
@@ -20,22 +21,16 @@ const kw = (name: string, source: string) =>
     categories: [Any],
   });
 
-// `Don't stuff the last 4 rounds`, `do not stuff too firmly`: the part is stuffed all the same.
-const partly = String.raw`(?!\s+(?:it\s+|them\s+)?(?:too|so|very|yet|until|before|firmly|hard|(?:the\s+)?(?:last|first|top|upper|lower|bottom|end|tip|opening|edge)\b))`;
-
 /** The words assembly sentences are read by. */
 export const S = {
-  NotStuff: kw(
-    'NotStuff',
-    `(?:(?:do|does|is|are|need|must|should)\\s+not|(?:do|does|is|are)n['’]?t|dont|not|never|no|no\\s+need\\s+(?:to|for|of)|not\\s+to|skip(?:\\s+the)?|avoid|without)\\s+(?:be\\s+)?(?:stuff\\w*|fill\\w*)${partly}|unstuffed|stuffing\\s+(?:is\\s+not|isn['’]?t|not)\\s+(?:needed|necessary|required)|(?:stays?|left|remains?)\\s+(?:empty|unstuffed|hollow)|(?:are|is)\\s+left\\s+flat`,
-  ),
+  NotStuff: kw('NotStuff', emptyWords.join('|')),
   Stuff: kw('Stuff', 'stuff(?:ing)?|fibre\\s*fill|fiber\\s*fill|fill(?:ing)?|top\\s+up'),
   Lightly: kw('Lightly', 'lightly|light|loosely|softly'),
   Firmly: kw('Firmly', 'firmly|firm|hard|tightly|well'),
   Medium: kw('Medium', 'medium|moderately'),
   StaysOpen: kw(
     'StaysOpen',
-    "(?:do\\s+not|don['’]?t|never)\\s+(?:close|gather|cinch|sew\\s+(?:the\\s+)?(?:hole|opening))(?![^.;]*\\b(?:yet|until|before|completely|all\\s+the\\s+way)\\b)(?:\\s+(?:up|off|shut|closed|(?:the|this)\\s+(?:hole|opening|piece|gap|end|bottom|top)|it))*|leave\\s+(?:(?:the|this|its)\\s+)?(?:[a-z]+\\s+)?(?:open|unclosed)(?!\\s*[A-Za-z])",
+    "(?:do\\s+not|don['’]?t|never)\\s+(?:close|gather|cinch|sew\\s+(?:the\\s+)?(?:hole|opening))(?![^.;]*\\b(?:yet|until|before|completely|all\\s+the\\s+way)\\b)(?:\\s+(?:up|off|shut|closed|(?:the|this)\\s+(?:hole|opening|piece|gap|end|bottom|top)|it))*|leave\\s+(?:(?:the|this|its)\\s+)?(?:[a-z]+\\s+)?(?:open|unclosed)(?!\\s*(?!(?:for|to)\\s+(?:be\\s+)?(?:sew|sewn|attach|join|assembl))[A-Za-z])",
   ),
   Close: kw(
     'Close',
@@ -96,7 +91,10 @@ export const S = {
     'CountsShowing',
     '(?:counting\\s+)?(?:only\\s+)?(?:the\\s+)?st(?:itche)?s\\s+(?:that\\s+)?you\\s+(?:can\\s+)?see|not\\s+counting\\s+(?:the\\s+)?(?:eyes?|holes?|posts?)(?:\\s+(?:holes?|posts?))?',
   ),
-  Further: kw('Further', 'further(?!\\s+(?:out|to\\s+(?:the|each)))(?:\\s+(?:on|along|round|around|over))?'),
+  Further: kw(
+    'Further',
+    'further(?!\\s+(?:out|to\\s+(?:the|each)))(?:\\s+(?:on|along|round|around|over))?|later|along(?!\\s*[A-Za-z\\d])|(?:on|after)\\s+(?:from\\s+)?(?:that|it|the\\s+first)(?![a-z])',
+  ),
   Apart: kw('Apart', 'apart|from\\s+each\\s+other|(?:from\\s+)?post\\s+to\\s+post'),
   Showing: kw(
     'Showing',
@@ -162,7 +160,10 @@ export const S = {
   ),
   Neck: kw('Neck', 'neck'),
   ColourChange: kw('ColourChange', 'colou?r\\s+change|change\\s+of\\s+colou?r'),
-  LiveEdge: kw('LiveEdge', 'live\\s+edge|open\\s+edge|(?:last|final)\\s+(?:round|row)(?:\\s+worked)?'),
+  LiveEdge: kw(
+    'LiveEdge',
+    'live\\s+edge|open(?:\\s+(?:edge|end)|ing)|(?:last|final)\\s+(?:round|row)(?:\\s+worked)?',
+  ),
   Base: kw('Base', 'base|bottom'),
   Back: kw(
     'Back',
@@ -193,13 +194,16 @@ export const S = {
     'Vague',
     'mid-?way|half\\s*way|slant(?:ed|ing|s)?|sloping|diagonally|alternat\\w+|staggered|all\\s+over|scatter(?:ed)?|random(?:ly)?|here\\s+and\\s+there',
   ),
-  FromEnd: kw('FromEnd', 'from\\s+(?:the\\s+)?(?:base|bottom|chin|end|edge|last\\s+round)'),
+  FromEnd: kw(
+    'FromEnd',
+    'from\\s+(?:the\\s+)?(?:base|bottom|chin|(?:open\\s+)?(?:end|edge)|opening|last\\s+round)',
+  ),
   FromTop: kw('FromTop', 'from\\s+(?:the\\s+)?(?:top|crown)'),
   Top: kw('Top', 'top(?!\\s+up)'),
   After: kw('After', 'after|when|once|at\\s+the\\s+end\\s+of|before\\s+starting'),
   RoundWord: kw('RoundWord', 'rounds?|rnds?|rows?|r|rd'),
   // Hoppla's own sheet numbers the holes: `holes 15 and 22`.
-  St: kw('St', 'stitch(?:es)?|sts?|sc|dc|holes?(?=\\s*#?\\d)'),
+  St: kw('St', 'stitch(?:es)?|sts?|sc|dc|holes?(?=\\s*#?\\d)|holes?(?<=\\d(?:st|nd|rd|th)\\s+holes?)'),
   Mm: kw('Mm', 'mm|millimet(?:re|er)s?'),
   Cm: kw('Cm', 'cm|centimet(?:re|er)s?'),
   Join: kw('Join', 'and|to|through'),
@@ -207,7 +211,7 @@ export const S = {
   Num: createToken({ name: 'Num', pattern: /\d+(?:\s+and\s+a\s+half|\s*½|[.,]\d+)?/, categories: [Any] }),
   NumberWord: kw(
     'NumberWord',
-    'an?(?:\\s+couple\\s+of)?(?=\\s+(?:rounds?|rnds?|rows?|stitch(?:es)?|sts?)(?![A-Za-z]))|(?:(?:four|six|seven|eight|nine)teen|thirteen|fifteen|twenty|(?<!(?:left|right|other|first|second|each|every|this|that|red|blue|big|small)\\s)one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)(?:\\s+and\\s+a\\s+half)?',
+    'an?(?:\\s+couple\\s+of)?(?=\\s+(?:rounds?|rnds?|rows?|stitch(?:es)?|sts?)(?![A-Za-z]))|(?:(?:four|six|seven|eight|nine)teen|thirteen|fifteen|twenty|(?<!(?:left|right|other|first|second|each|every|this|that|red|blue|big|small)\\s)one(?!\\s+(?:at|in|into|on|through|goes|to)\\b)|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)(?:\\s+and\\s+a\\s+half)?',
   ),
   Dash: createToken({ name: 'Dash', pattern: /[-‐‑‒–—−&/+]+/, categories: [Any] }),
   Stop: createToken({ name: 'Stop', pattern: /[.;!](?!\d)/, categories: [Any] }),
