@@ -183,8 +183,9 @@ function headFor({ part }: JoinPart, parts: readonly JoinPart[]): JoinPart | und
   return parts.find(({ part: other, fabric }) => /\bhead\b/i.test(other.name) && fabric.rounds > 0);
 }
 
-/** Rounds a sentence names and nothing goes by: it may mean another part by them. */
-function roundsUnused({ roundNumbers = [], gap, otherGap, range, round }: AnyJoin): number[] {
+/** Rounds a sentence names and nothing goes by: it may mean another part by them. `R12 and R4 respectively` is no range. */
+function roundsUnused({ roundNumbers = [], gap, otherGap, range, round, text }: AnyJoin): number[] {
+  if (range && range[0] !== range[1] && /\brespectively\b/i.test(text)) return [...range];
   const used = new Set([...(gap ?? []), ...(otherGap ?? []), ...(range ?? []), round]);
   return roundNumbers.flat().flatMap((one) => (used.has(one.round) ? [] : [one.round]));
 }
@@ -323,6 +324,8 @@ export function isEdgeToEdge({ sentence, piece, wall, units }: Placing): boolean
   const bothOpen = endOf(piece).open && endOf(wall).open && wall.fabric.row[0] !== 1;
   // A tail on a body is not meant to be sewn to its whole edge.
   const [a, b] = [endOf(piece).count, endOf(wall).count];
+  // `On top of the body`, whose open end is as wide: that end is its top, whichever way up it was taken to be.
+  if (around === 'top' && bothOpen && a === b && a > 0) return true;
   if (!atEnd && Math.max(a, b) > mostUnequal * Math.min(a, b)) return false;
   const { around: _around, ...elsewhere } = sentence.place;
   const saysSide =

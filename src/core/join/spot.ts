@@ -60,12 +60,18 @@ const downward = ({ orientation }: JoinPart): 1 | -1 => (orientation.start === '
 const widestRing = 9;
 
 const startsClosed = ({ fabric }: JoinPart): boolean => roundCount(fabric, 1) <= widestRing;
+/** It is taken to begin at the top and ends wide: the head may well sit on that end. */
+const mayStandOnHead = (wall: JoinPart): boolean =>
+  wall.orientation.start === 'top' &&
+  startsClosed(wall) &&
+  roundCount(wall.fabric, wall.fabric.rounds) > widestRing;
 
 /** So many rounds from the neck: a narrow place of the piece itself, else the end that the head sits on. */
 function byNeck(wall: JoinPart, rounds: number, way: 'above' | 'below' | 'from'): number | NoRow {
   const [line, ...others] = landmarkLines(wall.fabric, 'neck');
-  if (line === undefined)
-    return way === 'above' ? missing('a round above the neck') : fromEnd(wall, 'top', rounds);
+  if (line === undefined && way === 'above') return missing('a round above the neck');
+  if (line === undefined && mayStandOnHead(wall)) return missing('an open neck at its top');
+  if (line === undefined) return fromEnd(wall, 'top', rounds);
   if (others.length > 0) return missing('one neck of several');
   return line + 0.5 + (way === 'above' ? -1 : 1) * downward(wall) * rounds;
 }
@@ -199,6 +205,17 @@ const pairAt = (wall: JoinPart, front: number, off: number): number[] => [
   front + rightward(wall) * off,
 ];
 
+/** A pair with so many stitches between its edges, about the front, or about the back where it is said to be there. */
+function betweenPair(
+  wall: JoinPart,
+  { place, back }: AnyJoin,
+  { row, front, width }: Pick<Asked, 'row' | 'front' | 'width'>,
+): number[] {
+  const off = aside(wall, row, 0, ((place.between ?? 0) + width) / 2);
+  const [left = 0, right = 0] = pairAt(wall, back ? front + Math.PI : front, off);
+  return back ? [right, left] : [left, right];
+}
+
 function asidePair(wall: JoinPart, sentence: AnyJoin, row: number, front: number): number[] {
   const { stitches, of } = sentence.place.aside ?? { stitches: 0, of: 'front' };
   if (of === 'eyes') {
@@ -265,8 +282,7 @@ function bySide(
     return count === 1 && oneSide ? certain([pair[oneSide === 'left' ? 0 : 1] ?? 0]) : 'unclear';
   };
   const alone = (azimuth: number): Around | 'unclear' => (count === 1 ? certain([azimuth]) : 'unclear');
-  if (place.between !== undefined)
-    return ofPair(pairAt(wall, front, aside(wall, row, 0, (place.between + width) / 2)));
+  if (place.between !== undefined) return ofPair(betweenPair(wall, sentence, { row, front, width }));
   if (place.aside) return ofPair(asidePair(wall, sentence, row, front));
   if (back) return alone(front + Math.PI);
   if (place.front || sides === 'middle') return alone(front);

@@ -238,10 +238,11 @@ class PatternReader {
     for (const note of [...this.notes]) {
       const after = parts.findLast(({ line }) => line <= note.line);
       const line = this.lines[note.line - 1] ?? '';
-      const isWhole = line.trim() === note.text;
-      const steps = after && isWhole ? placedParts(line, note.line, names) : [];
+      const from = line.indexOf(note.text);
+      const steps = after && from >= 0 ? placedParts(note.text, note.line, names) : [];
       if (!after || steps.length === 0) continue;
-      this.loose.push(...steps.map((step) => ({ step, after })));
+      const placed = steps.map((step) => ({ ...shifted(step, from), whole: line }));
+      this.loose.push(...placed.map((step) => ({ step, after })));
       this.notes.splice(this.notes.indexOf(note), 1);
       this.lineKinds[note.line - 1] = 'step';
     }

@@ -450,3 +450,62 @@ test('a number of stitches of which nothing is made is told', () => {
   // What is only gone by is not joined.
   expect(placed('Sew the arms to round 8 of the body, 3 stitches lower than the tail.')).toEqual(atSides);
 });
+
+/** Head and body end open with 18 stitches each. */
+const open = (sentence: string) => {
+  const dome = (name: string) =>
+    `${name}\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R9: sc around\nFasten off.`;
+  return analyseToy(
+    ['Lean: 0', dome('Head'), dome('Body'), limb('Arm (make 2)', 8), `Assembly\n${sentence}`].join('\n\n'),
+  );
+};
+
+test('a head that sits on top of a body as wide is sewn edge to edge, and which way up is asked', () => {
+  const toy = open('The head sits on top of the body. Sew stitch to stitch.');
+  expect(toy.joined.joins.map(({ unit, kind }) => [unit.name, kind])).toEqual([['head', 'edge-to-edge']]);
+  expect(toy.problems.map(({ code }) => code)).toContain('edges-same-end');
+});
+
+test('below the neck of a body that may stand on its head is asked', () => {
+  const toy = open('Sew the arms to both sides of the body, 2 rounds below the neck.');
+  expect(toy.joined.joins.map(({ round }) => round)).toEqual([null, null]);
+  expect(toy.problems.map(({ code }) => code)).toContain('join-row-missing');
+});
+
+test('what of a line is not understood stays a note where the rest of it is read', () => {
+  const { pattern } = open('Sew the head to the body. Admire your work from every side. Stuff the arms.');
+  expect(pattern.notes.map(({ text }) => text)).toEqual(['Admire your work from every side']);
+});
+
+test.each<[string, (string | number)[][]]>([
+  [
+    'Left ear: head, R6, stitch 9. Right ear: head, R6, stitch 28.',
+    [
+      ['left ear', 'head', 6, 9],
+      ['right ear', 'head', 6, 28],
+    ],
+  ],
+  // Arms 4 wide with 14 between them at the back: 9 to each side of the middle of the back at ½ of 36.
+  [
+    'Sew the arms to round 8 of the body, 14 stitches between them at the back.',
+    [
+      ['left arm', 'body', 8, 9.5],
+      ['right arm', 'body', 8, 27.5],
+    ],
+  ],
+  [
+    'Sew the arms to round 8 of the body, 10 stitches between them at the back.',
+    [
+      ['left arm', 'body', 8, 7.5],
+      ['right arm', 'body', 8, 29.5],
+    ],
+  ],
+])('%s', (sentence, places) => {
+  expect(placed(sentence)).toEqual(places);
+});
+
+test('two parts and two rounds, respectively: asked, never the round between', () => {
+  const toy = bear('Sew the arms and ears to the sides of the body on R14 and R6 respectively.');
+  expect(toy.joined.joins).toEqual([]);
+  expect(toy.problems.map(({ code }) => code)).toContain('join-two-rounds');
+});

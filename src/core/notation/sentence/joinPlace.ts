@@ -191,7 +191,7 @@ export interface PlacedMentions {
 
 /** `3 stitches lower on the left`, `4 cm apart`: a number that would be lost. Ordinals and `stitch 8` are read as stitches. */
 const measured = new RegExp(
-  String.raw`(?<![\w·-])${number} (?:${clear} )*(?:${stitches}|(?:mm|cm)(?= (?:apart|between|from|above|below)))(?!\w)(?: (?!and\b)[a-z]+[,.;]?){0,3}`,
+  String.raw`(?<![\w·-])${number} (?:${clear} )*(?:${stitches}|(?:mm|cm)(?= (?:apart|between|from|above|below)))(?! each|-)(?!\w)(?: (?!and\b)[a-z]+[,.;]?){0,3}|\b\d{1,2} and \d{1,2} o.?clock`,
   'g',
 );
 

@@ -136,13 +136,15 @@ export class PartNames {
       }
       const many = words[until - 1]?.text !== one.words.at(-1);
       const before = beforeName(words, at);
+      // `Left ear: head, R5`: what goes there, and straight behind the colon what it goes on.
+      const isBehindColon = found.at(-1)?.until === at && words[at - 1]?.sign === ':';
       found.push({
         id: one.id,
         name: one.name,
         isBeside: before.isBeside,
         count: before.count ?? (many ? null : before.side || before.article ? 1 : null),
         side: before.side,
-        isGoal: before.isGoal,
+        isGoal: before.isGoal || isBehindColon,
         opens: before.opens && /[:,]/.test(words[until - 1]?.sign ?? ''),
         at,
         until,

@@ -70,7 +70,7 @@ const placeVerb =
   /^(\s*(?:(?:then|now|next|finally|lastly)[,\s]+)?)(place|position|put|set|arrange|fix|add|secure|fasten|tack|mount|apply|assemble(?:\s+(?:the\s+)?[a-z]+)?\s*:)(?=\s)/i;
 /** `The ears are sewn on round 5`, `Arms sewn on at R6`, `The ears go on R5` */
 const placedBy =
-  /^(\s*)((?:(?:the|both|two|all)\s+)*)([a-z][a-z -]*?)\s+(?:(?:are|is|get|gets|should\s+be)\s+)?(?:(?:sewn|stitched|attached|joined|placed|positioned)(?:\s+on(?=\s+(?:at|to|between)\b))?|go|goes)(?=\s+(?:on|onto|at|to|between|in|over)\b)/i;
+  /^(\s*)((?:(?:the|both|two|all)\s+)*)([a-z][a-z -]*?)\s+(?:(?:are|is|get|gets|should\s+be)\s+)?(?:(?:sewn|stitched|attached|joined|placed|positioned)(?:\s+on(?=\s+(?:at|to|between)\b))?|go|goes|sits?|belongs?|rests?)(?=\s+(?:on|onto|at|to|between|in|over|right|directly)\b)/i;
 
 /** `Arms: R7, one on each side`, `Tail – centre back, R13` */
 const labelledPlace =
@@ -99,7 +99,7 @@ function asSewn(text: string): Sewn | null {
     const found = manner.exec(text);
     if (!found) continue;
     const [whole, space = '', many = '', name = ''] = found;
-    const own = `${space}${many}${name}`.padEnd(whole.length);
+    const own = `${space}${many}${name}${manner === labelledPlace ? ':' : ''}`.padEnd(whole.length);
     return { text: `Sew ${own}${text.slice(whole.length)}`, lead: 'Sew '.length };
   }
   return null;

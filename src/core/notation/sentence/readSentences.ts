@@ -155,12 +155,20 @@ function carried(text: string): Carried[] {
   });
 }
 
-/** Sentences of a line that put something somewhere and are not understood: `Embroider a tongue between R10 and R11.` */
+/** Fewer words say nothing that could be lost: `Then:`, `See photo.` */
+const fewestWords = 3;
+const wordsIn = (text: string): number => text.match(/\p{L}{2,}/gu)?.length ?? 0;
+
+/** Sentences of a line that are not understood, where others of it are: `The head sits on top of the body. Sew stitch to stitch.` */
 export function unreadSentences(text: string): string[] {
-  const puts = [S.Insert, S.Embroider];
-  return carried(text)
-    .filter(({ kind, tokens }) => kind === null && tokens.some((token) => is(token, ...puts)))
-    .map(({ span }) => text.slice(span.from, span.to).trim());
+  const read = new Set(carried(text).flatMap(({ kind, span }) => (kind ? [span.from] : [])));
+  return splitSentences(tokensOf(text)).flatMap((tokens): string[] => {
+    const [first] = tokens;
+    const last = tokens.at(-1);
+    if (!first || !last || read.has(first.startOffset)) return [];
+    const said = text.slice(first.startOffset, last.startOffset + last.image.length).trim();
+    return wordsIn(said) >= fewestWords ? [said] : [];
+  });
 }
 
 /**
