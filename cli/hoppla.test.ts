@@ -155,10 +155,22 @@ test('shape: the relaxed form in mm and ml, by the gauge and the firmness asked 
   expect(hoppla('shape', 'head.txt', head, '--text').stdout).toMatch(/^Head: \d+ mm wide, \d+ high/);
 });
 
+test('stops: for small or large hands', () => {
+  const tube =
+    'Gauge: 5 mm x 5 mm\nLeg\nR1: 6 sc in ring\nR2: inc x 6\nR3-R12: sc around\nR13: dec x 6\nStuff.';
+  const first = (...options: string[]) =>
+    JSON.parse(hoppla('stops', 'leg.txt', tube, ...options).stdout).stops[0].openingMm;
+  expect(first('--hands', 'usual')).toBe(first());
+  expect(JSON.parse(hoppla('stops', 'leg.txt', tube, '--hands', 'small').stdout)).not.toEqual(
+    JSON.parse(hoppla('stops', 'leg.txt', tube).stdout),
+  );
+});
+
 test.each([
   ['--gauge', 'thick'],
   ['--gauge', '5'],
   ['--firmness', 'hard'],
+  ['--hands', 'huge'],
 ])('shape refuses %s %s in one line, exit 2', (option, value) => {
   const { status, stderr } = hoppla('shape', 'head.txt', head, option, value);
   expect(status).toBe(2);

@@ -1,4 +1,6 @@
 import { parseArgs } from 'node:util';
+import { handsBySize, type HandSize } from '../src/core/plan/hands';
+import { plannedForHands } from '../src/core/toy/planToy';
 import { safetyOf } from '../src/core/toy/safetyOf';
 import type { Firmness } from '../src/core/shape/stuffed';
 import { unfolded } from '../src/core/notation/unfold';
@@ -23,6 +25,7 @@ function withGauge(text: string, gauge: string | undefined): string {
 }
 
 const firmnesses: readonly Firmness[] = ['light', 'medium', 'firm', 'none'];
+const handSizes: readonly HandSize[] = ['small', 'usual', 'large'];
 const formats = ['md', 'html', 'txt'] as const;
 
 /** One of the words an option may have. */
@@ -33,7 +36,7 @@ function oneOf<W extends string>(option: string, said: string, words: readonly W
   return found;
 }
 
-const usage = `Use: npm run -s hoppla -- <${Object.keys(verbs).join('|')}> FILE… [--text] [--format md|html|txt] [--gauge W,H] [--firmness light|medium|firm|none]`;
+const usage = `Use: npm run -s hoppla -- <${Object.keys(verbs).join('|')}> FILE… [--text] [--format md|html|txt] [--gauge W,H] [--firmness light|medium|firm|none] [--hands small|usual|large]`;
 
 function readArguments() {
   try {
@@ -44,6 +47,7 @@ function readArguments() {
         format: { type: 'string', default: 'md' },
         gauge: { type: 'string' },
         firmness: { type: 'string' },
+        hands: { type: 'string' },
       },
     });
   } catch (reason) {
@@ -64,7 +68,7 @@ function answer(
 ): { output: string; wrong: boolean } {
   // A page that lost its line ends is read as if each round had a line of its own; places are told in the file as it is.
   const { text, from } = unfolded(readText(file));
-  const toy = analyseToy(withGauge(text, gauge));
+  const toy = plannedForHands(analyseToy(withGauge(text, gauge)), options.hands);
   const inFile = (key: string, value: unknown): unknown =>
     key === 'line' && typeof value === 'number' ? (from[value - 1] ?? value) : value;
   const isStopped = verb === 'safety' && safetyOf(toy).findings.some(({ severity }) => severity === 'error');
@@ -95,6 +99,7 @@ function run(): number {
     text: values.text,
     format: oneOf('format', values.format, formats),
     firmness: values.firmness === undefined ? undefined : oneOf('firmness', values.firmness, firmnesses),
+    hands: handsBySize[oneOf('hands', values.hands ?? 'usual', handSizes)],
   };
   let code = 0;
   for (const file of files) {

@@ -1,3 +1,4 @@
+import type { Hands } from '../src/core/plan/hands';
 import type { Firmness } from '../src/core/shape/stuffed';
 import type { Fabric } from '../src/core/fabric/fabric';
 import { freeEdges } from '../src/core/fabric/freeEdges';
@@ -36,6 +37,8 @@ export interface Options {
   text: boolean;
   format: string;
   firmness: Firmness | undefined;
+  /** whose hands the stops are for */
+  hands: Hands;
 }
 
 /** What each verb prints. */

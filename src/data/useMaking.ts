@@ -1,6 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo } from 'react';
 import { analyseToy } from '../core/toy/analyse';
+import { usualHands, type Hands } from '../core/plan/hands';
+import { plannedForHands } from '../core/toy/planToy';
 import { tasksOf } from '../core/toy/tasksOf';
 import type { Run } from '../core/make/run';
 import { createMakingRun, type MakingRun } from './makingRun';
@@ -10,8 +12,9 @@ import { newId } from './shelf';
 const runsKey = (toy: string) => ['runs', toy] as const;
 const runKey = (id: string) => ['run', id] as const;
 
-/** The tasks of a text. What mends its slips is of no use while it is made. */
-export const tasksOfText = (text: string) => tasksOf(analyseToy(text, { searches: false }));
+/** The tasks of a text for somebody's hands. What mends its slips is of no use while it is made. */
+export const tasksOfText = (text: string, hands: Hands = usualHands) =>
+  tasksOf(plannedForHands(analyseToy(text, { searches: false }), hands));
 
 /** The runs of a toy, and how one is begun or taken away. */
 export function useRuns(toy: string) {
@@ -23,8 +26,8 @@ export function useRuns(toy: string) {
   });
   const changed = () => client.invalidateQueries({ queryKey: runsKey(toy) });
   const begin = useMutation({
-    mutationFn: async ({ name, text, copies }: Pick<Run, 'name' | 'text' | 'copies'>) => {
-      const run: Run = { id: newId(), toy, name, text, copies, started: new Date().toISOString() };
+    mutationFn: async (begun: Pick<Run, 'name' | 'text' | 'copies' | 'hands'>) => {
+      const run: Run = { id: newId(), toy, ...begun, started: new Date().toISOString() };
       await runs.begin(run);
       return run;
     },
@@ -59,7 +62,7 @@ export function useMakingRun(id: string | null): {
     structuralSharing: false,
   });
   const making = useMemo(
-    () => (data === undefined ? undefined : data === null ? null : createMakingRun(data, tasksOfText)),
+    () => (data ? createMakingRun(data, (text) => tasksOfText(text, data.run.hands)) : data),
     [data],
   );
   useEffect(() => {

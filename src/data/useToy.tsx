@@ -3,7 +3,9 @@ import { createContext, useContext, useEffect, useMemo, type ReactNode } from 'r
 import { useStore } from 'zustand';
 import type { PartAnalysis, ToyAnalysis } from '../core/toy/analyse';
 import { lastingId } from '../core/keep/partIds';
+import { plannedForHands } from '../core/toy/planToy';
 import { abandonedDrafts, holdOpening } from './drafts';
+import { useHands } from './hands';
 import { onChangeElsewhere } from './otherTabs';
 import { shelf } from './shelf';
 import { createToyEditor, type SaveState, type ToyEditor } from './toyEditor';
@@ -93,7 +95,9 @@ export function ToyProvider({ id, children, missing, opening, failed }: ToyProvi
 /** Analyses the open toy once for all that look at it. */
 function Analysed({ editor, children }: { editor: ToyEditor; children: ReactNode }) {
   const text = useStore(editor.store, (state) => state.text);
-  const analysis = useAnalysis(text);
+  const read = useAnalysis(text);
+  const { hands } = useHands();
+  const analysis = useMemo(() => plannedForHands(read, hands), [read, hands]);
   const analysed = useMemo(() => {
     const known = editor.knowParts(analysis.pattern.parts);
     return { analysis, idOf: ({ source }: PartAnalysis) => lastingId(known, source) };

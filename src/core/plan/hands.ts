@@ -27,3 +27,58 @@ export const usualHands: Hands = {
   handReach: 200,
   toolReach: 250,
 };
+
+export type HandSize = 'small' | 'usual' | 'large';
+
+/**
+ * Hands by their size, and the tools most makers have: a stick as thick as a pencil. Our own figures, a sixth to a fifth less and more
+ * than usual; what one's own get through is found with a tube of plain rounds.
+ */
+export const handsBySize: Readonly<Record<HandSize, Hands>> = {
+  small: {
+    ...usualHands,
+    washersTight: 14,
+    washersEasy: 21,
+    stuffFingers: 18,
+    wholeHand: 55,
+    fingerReach: 70,
+    handReach: 170,
+  },
+  usual: usualHands,
+  large: {
+    ...usualHands,
+    washersTight: 19,
+    washersEasy: 30,
+    stuffFingers: 26,
+    wholeHand: 76,
+    fingerReach: 90,
+    handReach: 225,
+  },
+};
+
+/** Least and most of each figure, in mm: what any hand or tool may be. */
+export const handLimits: Readonly<Record<keyof Hands, readonly [least: number, most: number]>> = {
+  washersTight: [6, 60],
+  washersEasy: [8, 80],
+  stuffFingers: [8, 60],
+  stuffTool: [4, 30],
+  wholeHand: [35, 120],
+  fingerReach: [30, 150],
+  handReach: [80, 400],
+  toolReach: [50, 600],
+};
+
+const keys = Object.keys(usualHands) as (keyof Hands)[];
+
+/** Which size a pair of hands is, where every figure is as it is shipped; null where one was changed. */
+export const sizeOfHands = (hands: Hands): HandSize | null =>
+  (Object.keys(handsBySize) as HandSize[]).find((size) =>
+    keys.every((key) => handsBySize[size][key] === hands[key]),
+  ) ?? null;
+
+/** The same hands with what must be in order put in order: what is easy is never narrower than what is tight. */
+export const inOrder = (hands: Hands): Hands => ({
+  ...hands,
+  washersEasy: Math.max(hands.washersTight, hands.washersEasy),
+  handReach: Math.max(hands.fingerReach, hands.handReach),
+});

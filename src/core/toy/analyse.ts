@@ -33,6 +33,7 @@ import { forgetParts, interned } from './intern';
 import { memoise, type Plain } from './memoise';
 import { placeAll } from './placeAll';
 import { planPart } from './planPart';
+import { stopProblems } from './stopProblems';
 import { cycleProblems, planToy, withPlans } from './planToy';
 
 export type { PartAnalysis, ToyAnalysis } from './analysis';
@@ -89,7 +90,7 @@ const worked = memoise((part: PartSource, amid: Circumstances, searches: boolean
     ...features.flatMap((feature) => feature.problems),
     ...own(placed.problems),
     ...own(closingProblems(part, stops)),
-    ...own(stopProblems(part, stops)),
+    ...stopProblems(part, stops),
   ];
   const analysis: PartAnalysis = {
     source: part,
@@ -201,20 +202,6 @@ function closingProblems(part: PartSource, { closing }: StopPlan): Problem[] {
         : [],
     },
   ];
-}
-
-function stopProblems(part: PartSource, { impossible }: StopPlan): Problem[] {
-  // A small horn is left empty without a word; only what the text asks for must find its way in.
-  const asksToStuff = part.steps.some(({ kind }) => kind === 'stuff');
-  const asked = impossible.filter(({ act }) => act !== 'stuff' || asksToStuff);
-  return asked.map(({ act, message }) => ({
-    code: act === 'seat-eyes' || act === 'seat-nose' ? 'eyes-no-opening' : 'stuffing-no-opening',
-    severity: 'warning' as const,
-    part: part.name,
-    message,
-    suggestions: [],
-    line: part.steps.find(isAboutEyes)?.line ?? part.line,
-  }));
 }
 
 /** A part whose rounds are not worked, with what is said about it. */

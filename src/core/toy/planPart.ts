@@ -3,6 +3,7 @@ import { lastEdgeOf, saysOpen } from '../fabric/lastEdge';
 import type { PartSource } from '../notation/pattern';
 import type { Portion, StuffSentence } from '../notation/sentence/stuff';
 import type { FeaturePlacement } from '../place/resolve/placement';
+import { usualHands, type Hands } from '../plan/hands';
 import { planStops, type StopPlan } from '../plan/stops';
 import type { Filling, Inside, WorkIn } from '../plan/windows';
 import { finishOf } from '../shape/form/finish';
@@ -76,15 +77,20 @@ function fillingOf(part: PlannedPart): Filling | null {
   };
 }
 
-/**
- * When a part is paused, and for what.
- *
- * @param workIns the rounds of it into which other parts are worked
- * @param isSewnOn a sentence beside those of the part sews it on by its edge
- */
+/** What is known of a part beside its own lines. */
+interface Knowing {
+  /** the rounds of it into which other parts are worked */
+  workIns?: readonly WorkIn[];
+  /** a sentence beside those of the part sews it on by its edge */
+  isSewnOn?: boolean;
+  /** what the maker's hands and tools get through */
+  hands?: Hands;
+}
+
+/** When a part is paused, and for what. */
 export function planPart(
   part: PlannedPart,
-  { workIns = [], isSewnOn = false }: { workIns?: readonly WorkIn[]; isSewnOn?: boolean } = {},
+  { workIns = [], isSewnOn = false, hands = usualHands }: Knowing = {},
 ): StopPlan {
   const { source, fabric, profile, gauge } = part;
   const said = (kind: string) => source.steps.some((step) => step.kind === kind);
@@ -101,5 +107,6 @@ export function planPart(
     workIns,
     stays: edge === 'shut flat' ? 'flat' : stays,
     carries: source.carries ?? null,
+    hands,
   });
 }

@@ -3,10 +3,12 @@ import { lastEdgeOf } from '../fabric/lastEdge';
 import type { Join, UnitRef } from '../join/joined';
 import type { Problem } from '../notation/problem';
 import { orderOf, unitKey, type Need, type Order, type OrderUnit, type Sewing } from '../plan/order';
+import { sizeOfHands, usualHands, type Hands } from '../plan/hands';
 import type { WorkIn } from '../plan/windows';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
 import { memoise, type Plain } from './memoise';
 import { planPart } from './planPart';
+import { handCodes, stopProblems } from './stopProblems';
 
 type PlainWorkIn = Readonly<{ round: number; names: readonly string[]; isThrough: boolean }> & {
   [key: string]: Plain;
@@ -15,12 +17,21 @@ type PlainWorkIn = Readonly<{ round: number; names: readonly string[]; isThrough
 /** Index of the round with a number, from 1; of several the last. */
 const roundAt = ({ fabric }: PartAnalysis, label: number): number => [...fabric.label].lastIndexOf(label) + 1;
 
-/** A part planned anew, knowing what is worked into it and whether it is sewn on by its edge. */
+type PlainHands = Readonly<Hands> & { [key: string]: Plain };
+
+/** A part planned anew, knowing what is worked into it, whether it is sewn on by its edge, and for whose hands. */
 const replanned = memoise(
-  (part: PartAnalysis, workIns: readonly PlainWorkIn[], isSewnOn: boolean): PartAnalysis => {
+  (
+    part: PartAnalysis,
+    workIns: readonly PlainWorkIn[],
+    isSewnOn: boolean,
+    hands: PlainHands,
+  ): PartAnalysis => {
     const { source, fabric, profile, form, map, features } = part;
     const planned = { source, fabric, profile, gauge: form.gauge, front: map.front, features };
-    return { ...part, stops: planPart(planned, { workIns, isSewnOn }) };
+    const stops = planPart(planned, { workIns, isSewnOn, hands });
+    const others = part.problems.filter(({ code }) => !handCodes.has(code));
+    return { ...part, stops, problems: [...others, ...stopProblems(source, stops)] };
   },
 );
 
@@ -39,8 +50,8 @@ const endsThere = (kind: Join['kind'], ring: Join['ring']): boolean =>
   kind === 'edge-to-edge' || ring?.end === 'end';
 
 /** Whether a part that would be drawn together is sewn on by its edge, as a sentence elsewhere says. */
-function isSewnByEdge({ source, fabric, stops }: PartAnalysis, joins: readonly Join[]): boolean {
-  if (stops.closing?.how === 'open' || lastEdgeOf(source, fabric) !== 'open') return false;
+function isSewnByEdge({ source, fabric }: PartAnalysis, joins: readonly Join[]): boolean {
+  if (lastEdgeOf(source, fabric) !== 'open') return false;
   return joins.some(
     ({ kind, unit, on, ring }) =>
       byEdge.has(kind) && (unit.part === source.id || (endsThere(kind, ring) && on.part === source.id)),
@@ -65,12 +76,35 @@ function workInsOf(part: PartAnalysis, joins: readonly Join[]): WorkIn[] {
 }
 
 /** The parts with their stops, now that it is known what is worked into them. */
-export function withPlans(parts: readonly PartAnalysis[], joins: readonly Join[]): PartAnalysis[] {
+export function withPlans(
+  parts: readonly PartAnalysis[],
+  joins: readonly Join[],
+  hands: Hands = usualHands,
+): PartAnalysis[] {
   return parts.map((part) => {
     const workIns = workInsOf(part, joins).map((one) => ({ ...one }));
-    const isSewnOn = isSewnByEdge(part, joins);
-    return workIns.length === 0 && !isSewnOn ? part : replanned(part, workIns, isSewnOn);
+    const isOpenAnyway = hands === usualHands && part.stops.closing?.how === 'open';
+    const isSewnOn = !isOpenAnyway && isSewnByEdge(part, joins);
+    const isAsPlanned = workIns.length === 0 && !isSewnOn && hands === usualHands;
+    return isAsPlanned ? part : replanned(part, workIns, isSewnOn, { ...hands });
   });
+}
+
+const plannedFor = memoise((toy: ToyAnalysis, hands: PlainHands): ToyAnalysis => {
+  const parts = withPlans(toy.parts, toy.joined.joins, hands);
+  const others = toy.problems.filter(({ code }) => !handCodes.has(code));
+  const ofHands = parts.flatMap(({ problems }) => problems.filter(({ code }) => handCodes.has(code)));
+  const problems = [...others, ...ofHands].sort((a, b) => (a.line ?? 0) - (b.line ?? 0));
+  return { ...toy, parts, order: planToy(parts, toy.joined), problems };
+});
+
+/**
+ * A toy planned for the hands and tools of one maker: when washers can be pressed, how it is stuffed, and what no opening admits.
+ *
+ * @param toy as analysed for usual hands
+ */
+export function plannedForHands(toy: ToyAnalysis, hands: Hands): ToyAnalysis {
+  return sizeOfHands(hands) === 'usual' ? toy : plannedFor(toy, { ...hands });
 }
 
 const keyOf = ({ part, unit }: UnitRef) => unitKey(part, unit);

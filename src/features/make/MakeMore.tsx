@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from '@tamagui/core';
 import type { Progress, TapFor } from '../../core/make/run';
 import type { Task } from '../../core/make/tasks';
+import type { Hands } from '../../core/plan/hands';
 import { whereWasI } from '../../core/make/whereWasI';
 import { analyseToy } from '../../core/toy/analyse';
 import { useMakeHabits } from '../../data/makeHabits';
@@ -21,6 +22,8 @@ interface MakeMoreProps {
   tasks: readonly Task[];
   happen: (what: Happening) => void;
   onClose: () => void;
+  /** the hands the run was begun with */
+  hands: Hands | undefined;
 }
 
 const taps: readonly (readonly [TapFor, string])[] = [
@@ -127,7 +130,7 @@ function Habits() {
 }
 
 /** The stitches there really are, and rounds worked more often than the pattern says. */
-function Otherwise({ task, progress, happen, onClose }: MakeMoreProps & { task: RoundTask }) {
+function Otherwise({ task, progress, happen, onClose, hands }: MakeMoreProps & { task: RoundTask }) {
   const { stitches } = task.moves;
   const [counted, setCounted] = useState(stitches);
   const off = Math.abs(counted - stitches);
@@ -157,7 +160,14 @@ function Otherwise({ task, progress, happen, onClose }: MakeMoreProps & { task: 
           at the back.
         </Body>
       )}
-      <MoreRounds task={task} place={progress.place} text={progress.text} happen={happen} onDone={onClose} />
+      <MoreRounds
+        task={task}
+        place={progress.place}
+        text={progress.text}
+        hands={hands}
+        happen={happen}
+        onDone={onClose}
+      />
     </Card>
   );
 }

@@ -6,6 +6,7 @@ import { minutesOfAll } from '../../core/plan/time';
 import { orderByUnit } from '../../core/toy/orderWords';
 import { nameOfToy } from '../../core/keep/toyCard';
 import { generalCaution } from '../../core/safety/cautions';
+import { useHands } from '../../data/hands';
 import { useMakingRun, useRuns } from '../../data/useMaking';
 import { useToy } from '../../data/useToy';
 import { Card, Fill } from '../../ui/layout';
@@ -97,9 +98,10 @@ function BeginNew({ isFirst, onBegin }: { isFirst: boolean; onBegin: (copies: nu
 function Begin({ onOpen }: { onOpen: (run: string) => void }) {
   const { analysis, editor, text } = useToy();
   const { runs, error, retry, begin, remove } = useRuns(editor.id);
+  const { hands } = useHands();
   const hasRounds = analysis.parts.some(({ checks }) => checks.length > 0);
   const start = (copies: number) =>
-    begin.mutate({ name: nameOfToy(analysis), text, copies }, { onSuccess: (run) => onOpen(run.id) });
+    begin.mutate({ name: nameOfToy(analysis), text, copies, hands }, { onSuccess: (run) => onOpen(run.id) });
   return (
     <>
       {error || begin.error ? (

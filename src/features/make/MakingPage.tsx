@@ -190,7 +190,13 @@ export function MakingPage({ making, reopen, onLeave }: MakingPageProps) {
   if (shows === 'more')
     return (
       <Page key="beside" title="Beside the work" back={{ name: 'Back to the work', go: toWork }}>
-        <MakeMore progress={progress} tasks={tasks} happen={happen} onClose={toWork} />
+        <MakeMore
+          progress={progress}
+          tasks={tasks}
+          happen={happen}
+          hands={making.run.hands}
+          onClose={toWork}
+        />
       </Page>
     );
   return (

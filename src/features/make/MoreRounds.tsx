@@ -5,6 +5,7 @@ import { compareToys } from '../../core/edit/compareToys';
 import { withMoreRounds } from '../../core/edit/moreRounds';
 import { placeAfterChange, type Place } from '../../core/make/run';
 import type { Task } from '../../core/make/tasks';
+import type { Hands } from '../../core/plan/hands';
 import type { Happening } from '../../data/makingRun';
 import { tasksOfText } from '../../data/useMaking';
 import { useToy } from '../../data/useToy';
@@ -18,19 +19,20 @@ interface MoreRoundsProps {
   task: RoundTask;
   place: Place;
   text: string;
+  hands: Hands | undefined;
   happen: (what: Happening) => void;
   onDone: () => void;
 }
 
 /** More rounds were worked than the pattern has: what that changes, before it is agreed to. */
-export function MoreRounds({ task, place, text, happen, onDone }: MoreRoundsProps) {
+export function MoreRounds({ task, place, text, hands, happen, onDone }: MoreRoundsProps) {
   const [more, setMore] = useState(1);
   const { editor, text: pattern } = useToy();
   const { unit, label, words } = task;
   const longer = withMoreRounds(text, { part: unit.part, label, words }, more);
   const changes = compareToys(analyseToy(text, { searches: false }), analyseToy(longer, { searches: false }));
   const agree = () => {
-    const moved = placeAfterChange(place, tasksOfText(text), tasksOfText(longer));
+    const moved = placeAfterChange(place, tasksOfText(text, hands), tasksOfText(longer, hands));
     happen({
       kind: 'text',
       text: longer,

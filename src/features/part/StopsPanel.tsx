@@ -1,10 +1,31 @@
+import { usePathname, useRouter } from 'expo-router';
 import { View } from '@tamagui/core';
+import { sizeOfHands } from '../../core/plan/hands';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { actTitle, bulksOf } from '../../core/toy/sheet/stopWords';
 import { eyeCaution } from '../../core/safety/cautions';
+import { useHands } from '../../data/hands';
 import { Notice } from '../../ui/Notice';
 import { Empty } from '../../ui/Page';
+import { Press } from '../../ui/Press';
 import { Answer, Body, Quiet } from '../../ui/text';
+
+const sizeWords = { small: 'small hands', usual: 'usual hands', large: 'large hands' };
+
+/** For whose hands these moments are, and the way to change that. */
+function ForWhoseHands() {
+  const router = useRouter();
+  const path = usePathname();
+  const { hands } = useHands();
+  const open = () => router.push({ pathname: '/hands', params: { back: `${path}?view=stops` } });
+  const size = sizeOfHands(hands);
+  return (
+    <View flexDirection="row" alignItems="center" justifyContent="space-between" gap="$3">
+      <Quiet flex={1}>These moments are for {size ? sizeWords[size] : 'your hands as you gave them'}.</Quiet>
+      <Press tight label="My hands" name="My hands and tools" onPress={open} />
+    </View>
+  );
+}
 
 /** When to pause, what to do there, and until when it can still be done. */
 export function StopsPanel({ part }: { part: PartAnalysis }) {
@@ -54,6 +75,7 @@ export function StopsPanel({ part }: { part: PartAnalysis }) {
           </View>
         );
       })}
+      <ForWhoseHands />
       {closing ? (
         <View gap="$1">
           <Body fontWeight="700">{isDrawnTogether ? 'The tail' : 'The edge'}</Body>

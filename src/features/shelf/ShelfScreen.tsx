@@ -98,7 +98,12 @@ export function ShelfScreen() {
     <Page
       title="Hoppla"
       aside="Your shelf"
-      actions={<Press tight label="Yarns" name="Yarn shelf" onPress={() => router.push('/yarns')} />}
+      actions={
+        <View flexDirection="row" gap="$2">
+          <Press tight label="Hands" name="My hands and tools" onPress={() => router.push('/hands')} />
+          <Press tight label="Yarns" name="Yarn shelf" onPress={() => router.push('/yarns')} />
+        </View>
+      }
       foot={(toys && !empty) || error ? ways : undefined}
       broad
     >

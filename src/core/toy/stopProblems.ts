@@ -1,0 +1,25 @@
+import type { PartSource } from '../notation/pattern';
+import type { Problem } from '../notation/problem';
+import type { StopPlan } from '../plan/stops';
+
+/** Codes of the problems that follow from what hands and tools get through. */
+export const handCodes: ReadonlySet<string> = new Set(['eyes-no-opening', 'stuffing-no-opening']);
+
+const isAboutEyes = (step: PartSource['steps'][number]): boolean =>
+  step.kind === 'feature' && step.feature === 'eyes';
+
+/** What the text asks for and no round allows, by hands as they are. */
+export function stopProblems(part: PartSource, { impossible }: StopPlan): Problem[] {
+  // A small horn is left empty without a word; only what the text asks for must find its way in.
+  const asksToStuff = part.steps.some(({ kind }) => kind === 'stuff');
+  const asked = impossible.filter(({ act }) => act !== 'stuff' || asksToStuff);
+  return asked.map(({ act, message }) => ({
+    code: act === 'seat-eyes' || act === 'seat-nose' ? 'eyes-no-opening' : 'stuffing-no-opening',
+    severity: 'warning' as const,
+    part: part.name,
+    partId: part.id,
+    message,
+    suggestions: [],
+    line: part.steps.find(isAboutEyes)?.line ?? part.line,
+  }));
+}

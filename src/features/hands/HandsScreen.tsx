@@ -1,0 +1,152 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { View } from '@tamagui/core';
+import { handLimits, handsBySize, sizeOfHands, type Hands, type HandSize } from '../../core/plan/hands';
+import { useHands } from '../../data/hands';
+import { OneOf } from '../../ui/Choice';
+import { Notice } from '../../ui/Notice';
+import { NumberStep } from '../../ui/NumberStep';
+import { Page } from '../../ui/Page';
+import { Body, Quiet, Title } from '../../ui/text';
+
+const sizes: readonly [HandSize, string][] = [
+  ['small', 'Small'],
+  ['usual', 'Usual'],
+  ['large', 'Large'],
+];
+
+interface Asked {
+  key: keyof Hands;
+  label: string;
+  step: number;
+  /** how it is found, and what it is for */
+  how: string;
+}
+
+const openings: readonly Asked[] = [
+  {
+    key: 'washersEasy',
+    label: 'Washers go on easily',
+    step: 1,
+    how: 'The opening at which both thumbs press without hurry. Stops are put while it is at least this wide.',
+  },
+  {
+    key: 'washersTight',
+    label: 'Washers just go on',
+    step: 1,
+    how: 'The narrowest you still manage. After it Hoppla says it is too late.',
+  },
+  {
+    key: 'stuffFingers',
+    label: 'Two fingers stuff',
+    step: 1,
+    how: 'Wide enough for two fingers with fibre between.',
+  },
+  {
+    key: 'wholeHand',
+    label: 'The whole hand goes in',
+    step: 1,
+    how: 'Across your knuckles, thumb tucked in.',
+  },
+];
+const reaches: readonly Asked[] = [
+  {
+    key: 'fingerReach',
+    label: 'Fingers reach',
+    step: 5,
+    how: 'From the edge down along the wall, the hand outside.',
+  },
+  {
+    key: 'handReach',
+    label: 'The hand reaches',
+    step: 5,
+    how: 'The same with the hand inside, up to the wrist.',
+  },
+];
+const tools: readonly Asked[] = [
+  {
+    key: 'stuffTool',
+    label: 'Stuffing stick, opening it wants',
+    step: 1,
+    how: 'Its thickness and the fibre beside it.',
+  },
+  { key: 'toolReach', label: 'Stuffing stick, how long', step: 10, how: 'From your grip to its tip.' },
+];
+
+/** A stitch of double knitting yarn, to say an opening in stitches. */
+const usualStitchMm = 5;
+const stitchesRound = (mm: number): number => Math.round((Math.PI * mm) / usualStitchMm);
+
+interface FiguresProps {
+  title: string;
+  asked: readonly Asked[];
+  /** they are openings, which can be said in stitches too */
+  across?: boolean;
+  hands: Hands;
+  change: (hands: Hands) => void;
+}
+
+function Figures({ title, asked, across = false, hands, change }: FiguresProps) {
+  return (
+    <View gap="$3">
+      <Title render="h2" margin={0} marginTop={12}>
+        {title}
+      </Title>
+      {asked.map(({ key, label, step, how }) => (
+        <View key={key} gap="$1">
+          <NumberStep
+            label={label}
+            unit="mm"
+            value={hands[key]}
+            step={step}
+            least={handLimits[key][0]}
+            most={handLimits[key][1]}
+            onChange={(value) => change({ ...hands, [key]: value })}
+          />
+          <Quiet>
+            {how}
+            {across
+              ? ` ${hands[key]} mm across is ${stitchesRound(hands[key])} stitches of ${usualStitchMm} mm.`
+              : ''}
+          </Quiet>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** What a maker's hands and tools get through: every stop of every toy goes by it. */
+export function HandsScreen() {
+  const router = useRouter();
+  const { hands, failed, change } = useHands();
+  const { back } = useLocalSearchParams<{ back?: string }>();
+  const isFromToy = back?.startsWith('/toy/') === true;
+  const goBack = () => router.replace((isFromToy ? back : '/') as '/');
+  return (
+    <Page
+      title="My hands and tools"
+      aside="Every stop of every toy goes by them"
+      back={{ name: isFromToy ? 'Back to the stops' : 'Back to the toys', go: goBack }}
+    >
+      {failed ? (
+        <Notice tone="wrong" live>
+          This could not be kept: the browser’s storage is full or shut. It holds until the page is closed.
+        </Notice>
+      ) : null}
+      <Body>
+        How late can eyes still be pressed, and when does stuffing get hard? Take a size, or find out on any
+        round opening: how many stitches did it have when it was still easy?
+      </Body>
+      <OneOf
+        label="My hands are"
+        options={sizes}
+        chosen={sizeOfHands(hands)}
+        onChoose={(size) => change(handsBySize[size])}
+      />
+      {sizeOfHands(hands) === null ? <Quiet>These are figures of your own.</Quiet> : null}
+      <Figures title="Openings, across" across asked={openings} hands={hands} change={change} />
+      <Figures title="How deep" asked={reaches} hands={hands} change={change} />
+      <Figures title="Tools" asked={tools} hands={hands} change={change} />
+      <Quiet>Figures to begin with are our own. What is being made keeps those it was begun with.</Quiet>
+    </Page>
+  );
+}
