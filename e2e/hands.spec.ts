@@ -6,6 +6,9 @@ test('hands of one’s own move the stops of every toy, and stay after a reload'
   await page.getByRole('tab', { name: 'Stops' }).click();
   // 28, 21 and 14 stitches are left after rounds 14, 15 and 16: 45, 33 and 22 mm.
   await expect(page.getByText('After round 15', { exact: true })).toBeVisible();
+  await expect(
+    page.getByRole('img', { name: /The rounds with their stops\. Seat the eyes: after round 15/ }),
+  ).toBeVisible();
   await expect(page.getByText('These moments are for usual hands.')).toBeVisible();
   await page.getByRole('button', { name: 'My hands and tools' }).click();
   await expectAccessible(page);

@@ -39,6 +39,8 @@ export interface Act {
   why: string;
   /** of stuffing: first and last round of what is filled, by their numbers, and about how much goes in */
   fills: { from: number; to: number; grams: number } | null;
+  /** the rounds it can be done after, by their index from 1: the first, the last that is easy, the last of all */
+  window: { earliest: number; easy: number; latest: number };
 }
 
 /** When an act can be done. Rounds by their index, from 1: it is done after that round. */

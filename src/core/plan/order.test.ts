@@ -9,7 +9,16 @@ const stopAfter = (after: number): Stop => ({
   latest: after,
   openingMm: 20,
   latestOpeningMm: 20,
-  acts: [{ act: 'stuff', feature: null, part: null, fills: null, why: '' }],
+  acts: [
+    {
+      act: 'stuff',
+      feature: null,
+      part: null,
+      fills: null,
+      why: '',
+      window: { earliest: after, easy: after, latest: after },
+    },
+  ],
 });
 
 const unit = (part: string, rounds: number, needs: Need[] = [], stops: number[] = []): OrderUnit => ({

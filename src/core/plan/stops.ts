@@ -74,12 +74,13 @@ export function planStops(input: StopInput): StopPlan {
       latest: label(latest),
       openingMm: openingAfter(passage, after),
       latestOpeningMm: openingAfter(passage, latest),
-      acts: acts.map(({ act, feature, part: worked, fills, why }) => ({
+      acts: acts.map(({ act, feature, part: worked, fills, why, earliest, easy, latest: last }) => ({
         act,
         feature,
         part: worked,
         fills,
         why: why(after),
+        window: { earliest, easy: Math.max(easy, after), latest: last },
       })),
     };
   });

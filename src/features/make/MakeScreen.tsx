@@ -18,6 +18,7 @@ import { Body, Quiet, Title } from '../../ui/text';
 import { SaveLine, SaveTrouble } from '../toy/SaveLine';
 import { ToyTabs } from '../toy/ToyTabs';
 import { MakingPage } from './MakingPage';
+import { ToyTimeline } from './ToyTimeline';
 
 /** Minutes as a maker says them: `2 hours 40`. */
 export function timeWords(minutes: number): string {
@@ -118,6 +119,7 @@ function Begin({ onOpen }: { onOpen: (run: string) => void }) {
           <Title render="h2" margin={0}>
             Order of work
           </Title>
+          <ToyTimeline />
           <OrderOfWork />
           <Quiet>{generalCaution}</Quiet>
         </>

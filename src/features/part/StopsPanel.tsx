@@ -9,6 +9,7 @@ import { Notice } from '../../ui/Notice';
 import { Empty } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { Answer, Body, Quiet } from '../../ui/text';
+import { StopsTimeline } from './StopsTimeline';
 
 const sizeWords = { small: 'small hands', usual: 'usual hands', large: 'large hands' };
 
@@ -27,13 +28,26 @@ function ForWhoseHands() {
   );
 }
 
+/** How the last round ends, and how much yarn that takes. */
+function TheEnd({ plan: { closing } }: { plan: PartAnalysis['stops'] }) {
+  if (!closing) return null;
+  const isDrawnTogether = closing.how !== 'open' && closing.how !== 'flat';
+  return (
+    <View gap="$1">
+      <Body fontWeight="700">{isDrawnTogether ? 'The tail' : 'The edge'}</Body>
+      <Body>
+        {isDrawnTogether ? '' : `${closing.words} `}Leave {Math.ceil(closing.tailMm / 10) * 10} mm of yarn.
+      </Body>
+    </View>
+  );
+}
+
 /** When to pause, what to do there, and until when it can still be done. */
 export function StopsPanel({ part }: { part: PartAnalysis }) {
-  const { stops, closing, impossible } = part.stops;
+  const { stops, impossible } = part.stops;
   if (stops.length === 0 && impossible.length === 0)
     return <Empty>No stops yet: write some rounds first.</Empty>;
   const bulks = bulksOf(part.stops);
-  const isDrawnTogether = closing?.how !== 'open' && closing?.how !== 'flat';
   return (
     <View gap="$3">
       {impossible.map(({ message }) => (
@@ -41,6 +55,7 @@ export function StopsPanel({ part }: { part: PartAnalysis }) {
           {message}
         </Notice>
       ))}
+      <StopsTimeline part={part} />
       {stops.map((stop) => {
         const closes = stop.acts.some(({ act }) => act === 'close' || act === 'cut');
         return (
@@ -76,15 +91,7 @@ export function StopsPanel({ part }: { part: PartAnalysis }) {
         );
       })}
       <ForWhoseHands />
-      {closing ? (
-        <View gap="$1">
-          <Body fontWeight="700">{isDrawnTogether ? 'The tail' : 'The edge'}</Body>
-          <Body>
-            {isDrawnTogether ? '' : `${closing.words} `}Leave {Math.ceil(closing.tailMm / 10) * 10} mm of
-            yarn.
-          </Body>
-        </View>
-      ) : null}
+      <TheEnd plan={part.stops} />
     </View>
   );
 }
