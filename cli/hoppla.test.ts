@@ -155,6 +155,19 @@ test('shape: the relaxed form in mm and ml, by the gauge and the firmness asked 
   expect(hoppla('shape', 'head.txt', head, '--text').stdout).toMatch(/^Head: \d+ mm wide, \d+ high/);
 });
 
+test('pattern: written out for another maker, and read back to the same', () => {
+  const uk = hoppla('pattern', 'head.txt', head, '--terms', 'uk', '--format', 'txt');
+  expect(uk.stdout).toContain('Terms: UK');
+  expect(uk.stdout).toContain('// STOP after round');
+  const counts = (text: string) =>
+    JSON.parse(hoppla('check', 'again.txt', text).stdout).parts.map(
+      (part: { rounds: { worked: number }[] }) => part.rounds.map(({ worked }) => worked),
+    );
+  expect(counts(uk.stdout)).toEqual(counts(head));
+  expect(hoppla('pattern', 'head.txt', head).stdout).toMatch(/^# /);
+  expect(hoppla('pattern', 'head.txt', head, '--format', 'html').stdout).toMatch(/^<!doctype html>/);
+});
+
 test('stops: for small or large hands', () => {
   const tube =
     'Gauge: 5 mm x 5 mm\nLeg\nR1: 6 sc in ring\nR2: inc x 6\nR3-R12: sc around\nR13: dec x 6\nStuff.';
@@ -171,6 +184,8 @@ test.each([
   ['--gauge', '5'],
   ['--firmness', 'hard'],
   ['--hands', 'huge'],
+  ['--terms', 'french'],
+  ['--hand', 'both'],
 ])('shape refuses %s %s in one line, exit 2', (option, value) => {
   const { status, stderr } = hoppla('shape', 'head.txt', head, option, value);
   expect(status).toBe(2);

@@ -36,7 +36,7 @@ function oneOf<W extends string>(option: string, said: string, words: readonly W
   return found;
 }
 
-const usage = `Use: npm run -s hoppla -- <${Object.keys(verbs).join('|')}> FILE… [--text] [--format md|html|txt] [--gauge W,H] [--firmness light|medium|firm|none] [--hands small|usual|large]`;
+const usage = `Use: npm run -s hoppla -- <${Object.keys(verbs).join('|')}> FILE… [--text] [--format md|html|txt] [--gauge W,H] [--firmness light|medium|firm|none] [--hands small|usual|large] [--terms us|uk] [--hand right|left]`;
 
 function readArguments() {
   try {
@@ -48,6 +48,8 @@ function readArguments() {
         gauge: { type: 'string' },
         firmness: { type: 'string' },
         hands: { type: 'string' },
+        terms: { type: 'string' },
+        hand: { type: 'string' },
       },
     });
   } catch (reason) {
@@ -100,6 +102,8 @@ function run(): number {
     format: oneOf('format', values.format, formats),
     firmness: values.firmness === undefined ? undefined : oneOf('firmness', values.firmness, firmnesses),
     hands: handsBySize[oneOf('hands', values.hands ?? 'usual', handSizes)],
+    terms: values.terms === undefined ? undefined : oneOf('terms', values.terms, ['us', 'uk'] as const),
+    hand: values.hand === undefined ? undefined : oneOf('hand', values.hand, ['right', 'left'] as const),
   };
   let code = 0;
   for (const file of files) {

@@ -22,6 +22,9 @@ import { minutesOf } from '../src/core/plan/time';
 import { orderWords } from '../src/core/toy/orderWords';
 import { actTitle, bulksOf } from '../src/core/toy/sheet/stopWords';
 import { buildSheet } from '../src/core/toy/sheet/buildSheet';
+import type { Terms } from '../src/core/notation/terms';
+import { patternForOthers } from '../src/core/toy/sheet/forOthers';
+import { patternHtml, patternMarkdown } from '../src/core/toy/sheet/forOthersMarkup';
 import { sheetHtml } from '../src/core/toy/sheet/sheetHtml';
 import { sheetMarkdown } from '../src/core/toy/sheet/sheetMarkdown';
 import { sheetText } from '../src/core/toy/sheet/sheetText';
@@ -39,7 +42,16 @@ export interface Options {
   firmness: Firmness | undefined;
   /** whose hands the stops are for */
   hands: Hands;
+  /** for whom a pattern is written out; as the toy has it where nothing is said */
+  terms: Terms | undefined;
+  hand: 'right' | 'left' | undefined;
 }
+
+const forReader = (toy: ToyAnalysis, { terms, hand }: Options) =>
+  patternForOthers(toy, {
+    terms: terms ?? toy.pattern.terms.value,
+    hand: hand ?? toy.pattern.header.hand,
+  });
 
 /** What each verb prints. */
 export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unknown> = {
@@ -182,6 +194,14 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
     };
   },
 
+  pattern: (toy, options) => {
+    const pattern = forReader(toy, options);
+    return options.format === 'html'
+      ? patternHtml(pattern)
+      : options.format === 'txt'
+        ? pattern.text
+        : patternMarkdown(pattern);
+  },
   sheet: (toy, { format }) => {
     const sheet = buildSheet(toy);
     return format === 'html' ? sheetHtml(sheet) : format === 'txt' ? sheetText(sheet) : sheetMarkdown(sheet);
@@ -331,6 +351,7 @@ export const plainVerbs: Record<string, (toy: ToyAnalysis, options: Options) => 
       generalCaution,
     ].join('\n');
   },
+  pattern: (toy, options) => forReader(toy, options).text,
   sheet: (toy) => sheetText(buildSheet(toy)),
 };
 

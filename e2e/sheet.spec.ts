@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { bearHead, bringPattern } from './helpers';
+import { readFileSync } from 'node:fs';
+import { bearHead, bringPattern, expectAccessible } from './helpers';
 
 test('the sheet prints on white', async ({ page }) => {
   await bringPattern(page, bearHead);
@@ -13,4 +14,26 @@ test('the sheet prints on white', async ({ page }) => {
     .evaluate((element) => element.getBoundingClientRect().height);
   const shown = await page.evaluate(() => document.documentElement.scrollHeight);
   expect(shown).toBeGreaterThanOrEqual(Math.floor(height));
+});
+
+test('a pattern for others: in UK terms, saved as text, and brought back the same', async ({ page }) => {
+  await bringPattern(page, `Gauge: 5 x 4.8\n${bearHead}\nEyes: 8 mm, between R9 and R10, 6 showing.`);
+  await page.goto(page.url().replace(/\/p1.*$/, '/sheet'));
+  await page.getByRole('button', { name: 'The pattern for others' }).click();
+  const article = page.getByRole('article');
+  await expect(article.getByText(/^Rnd 1|^R1:/)).toContainText('7 sc');
+  await page.getByRole('radio', { name: 'UK terms' }).click();
+  await expect(article.getByText(/^R1:/)).toContainText('7 dc in ring [7]');
+  await expect(article.getByText(/^STOP after round 15/)).toBeVisible();
+  await expectAccessible(page);
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as text that Hoppla reads' }).click();
+  const saved = readFileSync(await (await download).path(), 'utf8');
+  expect(saved).toContain('Terms: UK');
+
+  await bringPattern(page, saved);
+  await page.getByRole('tab', { name: 'Rounds' }).click();
+  await expect(page.getByText('35', { exact: true }).first()).toBeVisible();
+  await page.getByRole('tab', { name: 'Stops' }).click();
+  await expect(page.getByText('After round 15', { exact: true })).toBeVisible();
 });

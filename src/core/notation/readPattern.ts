@@ -19,6 +19,7 @@ import {
 } from './partLines';
 import type { LineKind, PartSource, Pattern } from './pattern';
 import type { Problem } from './problem';
+import { withoutRemarks } from './remarks';
 import { isBaseAlone, isEnding, isFoundation, isWork, linesRead, readLine, type LineRead } from './readLine';
 import { findRounds } from './rowsWorked';
 import { readSentences } from './sentence/readSentences';
@@ -136,7 +137,7 @@ class PatternReader {
   private readonly around: Surroundings;
 
   constructor(text: string) {
-    this.lines = text.split(/\r\n|\n|\r/);
+    this.lines = withoutRemarks(text.split(/\r\n|\n|\r/));
     this.reads = this.lines.slice(0, linesRead(this.lines)).map((line) => readLine(line));
     this.around = new Surroundings(this.lines, this.reads);
   }

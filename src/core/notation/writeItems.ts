@@ -4,7 +4,7 @@ import { stitchKind, stitchWord, type Terms } from './terms';
 const ordinal = (n: number) =>
   `${n}${n % 10 === 1 && n !== 11 ? 'st' : n % 10 === 2 && n !== 12 ? 'nd' : n % 10 === 3 && n !== 13 ? 'rd' : 'th'}`;
 
-/** How often, behind a word that stands for one stitch: `inc 6`, `inc around`. */
+/** How often, behind a word that stands for one stitch: `sc 6`, `inc x 6`, `inc around`. */
 function often(word: string, extent: Extent, bare: boolean, sign = '', openEnded = true): string {
   if (extent.kind === 'around') return openEnded ? `${word} around` : `${word} in each st around`;
   if (extent.kind === 'leave') return `${word} until ${extent.n} stitches remain`;
@@ -39,12 +39,11 @@ function writeWork(item: WorkItem, from: Terms, to: Terms): string {
   if (item.target === 'first') return `${loops}${make > 1 ? `${make} ` : ''}${word} in first st${colour}`;
   if (together > 1) {
     const glued = plain ? (together === 2 ? 'dec' : `dec${together}`) : `${word}${together}tog`;
-    const sign = glued === 'dec' ? '' : 'x ';
     return (
       loops +
       (plain && together > 3
         ? often(`${word}${together}tog`, extent, bare, 'x ')
-        : often(glued, extent, bare, sign, item.openEnded === true)) +
+        : often(glued, extent, bare, 'x ', item.openEnded === true)) +
       colour
     );
   }
@@ -53,8 +52,8 @@ function writeWork(item: WorkItem, from: Terms, to: Terms): string {
       return (
         loops +
         (plain
-          ? often('inc', extent, bare, '', item.openEnded === true)
-          : often(`${word} inc`, extent, bare, '', item.openEnded === true)) +
+          ? often('inc', extent, bare, 'x ', item.openEnded === true)
+          : often(`${word} inc`, extent, bare, 'x ', item.openEnded === true)) +
         colour
       );
     if (make === 3 && plain)

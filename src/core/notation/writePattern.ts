@@ -65,8 +65,10 @@ function inTerms(image: string, kind: StitchKind, to: Terms): string {
     : written;
 }
 
+const isAbbreviation = /^(?:sc|hdc|dc|tr|dtr|htr|ttr)\d?$|crochet/;
+
 /**
- * Says the same pattern in the other terms: only stitch words of rounds change, and the line that declares the terms.
+ * Says the same pattern in the other terms: only words for stitches change, and the line that declares the terms.
  *
  * @param to the terms wanted; a text that is in them already comes back as it is
  */
@@ -81,12 +83,13 @@ export function convertTerms(text: string, to: Terms): string {
       declared = true;
       return line.replace(/\b(US|UK|American|British)\b/i, to === 'us' ? 'US' : 'UK');
     }
-    if (kind !== 'round' && kind !== 'foundation') return line;
+    // In sentences and explanations only what is certainly a stitch: `dc 6 through both layers`, `bobble: 5 tr together`.
+    const isWork = kind === 'round' || kind === 'foundation';
     let out = '';
     let at = 0;
     for (const token of tokenise(line)) {
       const word = wordTokens.find(([type]) => tokenMatcher(token, type))?.[1];
-      if (!word) continue;
+      if (!word || !(isWork || isAbbreviation.test(token.image))) continue;
       out += line.slice(at, token.startOffset) + inTerms(token.image, stitchKind(word, terms.value), to);
       at = token.startOffset + token.image.length;
     }

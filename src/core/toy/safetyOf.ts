@@ -1,3 +1,4 @@
+import { withoutRemarks } from '../notation/remarks';
 import type { StitchKind } from '../notation/terms';
 import type { FeaturePlacement } from '../place/resolve/placement';
 import { writeRule } from '../place/rule/writeRule';
@@ -152,7 +153,7 @@ const hazards: readonly [Hazard['code'], RegExp][] = [
 const forbidden = /\b(?:no|not|never|without|instead of|don['’]?t|avoid)\b[^.;,]*$/i;
 
 function hazardsIn({ text, pattern, parts }: ToyAnalysis): Hazard[] {
-  const lines = text.split(/\r\n|\n|\r/);
+  const lines = withoutRemarks(text.split(/\r\n|\n|\r/));
   // A part that is called Bell is no bell: its name says nothing of what is in it.
   const names = parts.flatMap(({ source }) => source.name.toLowerCase().split(/\s+/));
   const isName = (word: string) => names.some((name) => name === word || `${name}s` === word);

@@ -104,7 +104,7 @@ export function ToyTimeline() {
         borderWidth={1}
         borderColor="$line"
         padding="$2"
-        maxWidth={720}
+        maxWidth={480}
       >
         <Svg width="100%" viewBox={`0 0 ${width} ${bottom + scaleHigh}`} aria-hidden>
           {marks.map((at) => (

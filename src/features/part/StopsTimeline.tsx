@@ -213,7 +213,7 @@ export function StopsTimeline({ part }: { part: PartAnalysis }) {
         borderWidth={1}
         borderColor="$line"
         padding="$2"
-        maxWidth={560}
+        maxWidth={480}
       >
         <Svg width="100%" viewBox={`0 0 ${width} ${bottom + scaleHigh}`} aria-hidden>
           <Path d={openingPath(timeline)} fill={theme.line.val} />

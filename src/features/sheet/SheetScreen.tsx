@@ -14,9 +14,7 @@ import { Press } from '../../ui/Press';
 import { Scroll } from '../../ui/Scroll';
 import { SaveLine } from '../toy/SaveLine';
 import { ToyTabs } from '../toy/ToyTabs';
-
-// On paper only the sheet stands: everything around it goes, and what scrolls on screen runs on.
-const printCss = `@media print{header,[role=tablist],.sheet-foot{display:none!important}body,#root,#root *{overflow:visible!important;height:auto!important;max-height:none!important;position:static!important}body,#root div{background:#fff!important}}`;
+import { printCss } from './paper';
 
 /** The maker's sheet, as it will be printed. */
 export function SheetScreen() {
@@ -51,10 +49,16 @@ export function SheetScreen() {
             <Press grow tone="primary" label="Print" icon={null} onPress={() => window.print()} />
             <Press
               grow
-              label="Download"
+              label="Save"
               name="Download as Markdown"
               icon={<Icon name="download" />}
               onPress={() => saveFile(`${fileName(sheet.title)}.md`, sheetMarkdown(sheet), 'text/markdown')}
+            />
+            <Press
+              grow
+              label="For others"
+              name="The pattern for others"
+              onPress={() => router.push(`/toy/${editor.id}/pattern`)}
             />
           </View>,
         )}

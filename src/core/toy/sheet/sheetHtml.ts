@@ -1,11 +1,7 @@
 import type { FabricMap } from '../../shape/map';
 import type { Sheet, SheetMap, SheetPart } from './buildSheet';
+import { escapedHtml } from './escaped';
 
-const escape = (text: string) =>
-  text.replace(
-    /[&<>"]/g,
-    (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign] ?? sign,
-  );
 const n = (value: number) => Math.round(value * 100) / 100;
 
 function strokes({ points }: FabricMap): string {
@@ -37,7 +33,7 @@ function mapSvg({ map, lying, labels, circles: drawn, strokes: stitched }: Sheet
     )
     .join('');
   return (
-    `<svg class="sheet-map" role="img" aria-label="${escape(name)}: the fabric unrolled, with the eyes" viewBox="${n(-width / 2)} -6 ${n(width)} ${n(map.height + (lying ? 20 : 12))}" xmlns="http://www.w3.org/2000/svg">` +
+    `<svg class="sheet-map" role="img" aria-label="${escapedHtml(name)}: the fabric unrolled, with the eyes" viewBox="${n(-width / 2)} -6 ${n(width)} ${n(map.height + (lying ? 20 : 12))}" xmlns="http://www.w3.org/2000/svg">` +
     `<path d="M${n(map.middle)} -4V${n(map.height + 4)}" class="front"/><path class="stitches" d="${strokes(map)}"/><path class="needle" d="${stitched.map(({ x1, y1, x2, y2 }) => `M${n(x1)} ${n(y1)}L${n(x2)} ${n(y2)}`).join('')}"/><g class="eyes">${circles}</g><g class="numbers">${numbers.join('')}</g></svg>`
   );
 }
@@ -45,27 +41,27 @@ function mapSvg({ map, lying, labels, circles: drawn, strokes: stitched }: Sheet
 function partHtml(part: SheetPart): string {
   const lines = part.lines.map((line) =>
     line.kind === 'marks'
-      ? `<tr class="marks"><td colspan="3">${escape(line.text)}</td></tr>`
+      ? `<tr class="marks"><td colspan="3">${escapedHtml(line.text)}</td></tr>`
       : line.kind === 'round'
-        ? `<tr${line.wrong ? ' class="wrong"' : ''}><th scope="row">${line.label}</th><td>${escape(line.text)}${line.wrong ? ' <em>does not add up</em>' : ''}</td><td class="count">${line.count}</td></tr>`
-        : `<tr class="stop"><td colspan="3"><strong>${line.title}.</strong> ${line.lastCall}${line.acts.map((act) => `<p><strong>${act.name}.</strong> ${escape(act.why)}</p>`).join('')}</td></tr>`,
+        ? `<tr${line.wrong ? ' class="wrong"' : ''}><th scope="row">${line.label}</th><td>${escapedHtml(line.text)}${line.wrong ? ' <em>does not add up</em>' : ''}</td><td class="count">${line.count}</td></tr>`
+        : `<tr class="stop"><td colspan="3"><strong>${line.title}.</strong> ${line.lastCall}${line.acts.map((act) => `<p><strong>${act.name}.</strong> ${escapedHtml(act.why)}</p>`).join('')}</td></tr>`,
   );
   return (
-    `<section><h2>${escape(part.name)}${part.make > 1 ? ` <small>make ${part.make}</small>` : ''}</h2><p>${part.facts.map(escape).join(' · ')}.</p>` +
+    `<section><h2>${escapedHtml(part.name)}${part.make > 1 ? ` <small>make ${part.make}</small>` : ''}</h2><p>${part.facts.map(escapedHtml).join(' · ')}.</p>` +
     part.placed
       .map(
         ({ heading, sentences }) =>
-          `<div class="answer"><p><strong>${escape(heading)}</strong></p><ul>${sentences.map((sentence) => `<li>${escape(sentence)}</li>`).join('')}</ul></div>`,
+          `<div class="answer"><p><strong>${escapedHtml(heading)}</strong></p><ul>${sentences.map((sentence) => `<li>${escapedHtml(sentence)}</li>`).join('')}</ul></div>`,
       )
       .join('') +
     (part.map ? mapSvg(part.map, part.name) : '') +
     `<table><thead><tr><th scope="col">Round</th><th scope="col">Work</th><th scope="col">Stitches</th></tr></thead><tbody>${lines.join('')}</tbody></table>` +
-    (part.closing ? `<p><strong>Closing.</strong> ${escape(part.closing)}</p>` : '') +
+    (part.closing ? `<p><strong>Closing.</strong> ${escapedHtml(part.closing)}</p>` : '') +
     (part.assembly.length > 0
-      ? `<h3>As written</h3><ul>${part.assembly.map((line) => `<li>${escape(line)}</li>`).join('')}</ul>`
+      ? `<h3>As written</h3><ul>${part.assembly.map((line) => `<li>${escapedHtml(line)}</li>`).join('')}</ul>`
       : '') +
     (part.open.length > 0
-      ? `<h3>Still to settle</h3><ul>${part.open.map((line) => `<li>${escape(line)}</li>`).join('')}</ul>`
+      ? `<h3>Still to settle</h3><ul>${part.open.map((line) => `<li>${escapedHtml(line)}</li>`).join('')}</ul>`
       : '') +
     '</section>'
   );
@@ -83,38 +79,42 @@ export const sheetCss = `
 .sheet-map{display:block;width:100%;max-height:70mm;margin:.6em 0}.sheet-map .stitches{fill:none;stroke:#444;stroke-width:.7;stroke-linecap:round;stroke-linejoin:round}
 .sheet-map .needle{fill:none;stroke:#000;stroke-width:1.6;stroke-linecap:round}.sheet-map .front{stroke:#000;stroke-width:.5;stroke-dasharray:2 2}.sheet-map .eyes circle{fill:#000;stroke:#fff;stroke-width:1}.sheet-map .eyes .open{fill:none;stroke:#000;stroke-dasharray:2 1}.sheet-map text{font:7px sans-serif;fill:#000}
 @page{margin:14mm}@media print{.sheet{color:#000;font-size:11pt;max-width:none}.sheet .stop,.sheet tr,.sheet .answer,.sheet-map{break-inside:avoid}.sheet h2{break-after:avoid}}
+.sheet .written{margin:.15em 0}.sheet .remarks{border-left:4px solid #CBD6D1;padding:.1em 0 .1em .8em;margin:.5em 0;font-size:.92em}.sheet .remarks p{margin:.15em 0;white-space:pre-wrap}.sheet .halt{border:2px solid #10302E;padding:.4em .7em;font-size:1em}.sheet .halt p:first-child{font-weight:700}
+@media print{.sheet .remarks{break-inside:avoid}}
 `;
 
 function joinsHtml({ joins }: Sheet): string {
   if (joins.length === 0) return '';
   const answers = joins.map(
     ({ heading, sentences }) =>
-      `<div class="answer"><p><strong>${escape(heading)}</strong></p><ul>${sentences.map((sentence) => `<li>${escape(sentence)}</li>`).join('')}</ul></div>`,
+      `<div class="answer"><p><strong>${escapedHtml(heading)}</strong></p><ul>${sentences.map((sentence) => `<li>${escapedHtml(sentence)}</li>`).join('')}</ul></div>`,
   );
   return `<section><h2>Putting it together</h2>${answers.join('')}</section>`;
 }
 
 function listHtml(heading: string, kind: 'ul' | 'ol', lines: readonly string[]): string {
   if (lines.length === 0) return '';
-  return `<section><h2>${heading}</h2><${kind}>${lines.map((line) => `<li>${escape(line)}</li>`).join('')}</${kind}></section>`;
+  return `<section><h2>${heading}</h2><${kind}>${lines.map((line) => `<li>${escapedHtml(line)}</li>`).join('')}</${kind}></section>`;
 }
 
 /** The sheet's contents as HTML, to stand in a page that has its styles. */
 export function sheetBody(sheet: Sheet): string {
   return (
-    `<article class="sheet"><h1>${escape(sheet.title)}</h1><ul>${sheet.facts.map((fact) => `<li>${escape(fact)}</li>`).join('')}</ul>` +
+    `<article class="sheet"><h1>${escapedHtml(sheet.title)}</h1><ul>${sheet.facts.map((fact) => `<li>${escapedHtml(fact)}</li>`).join('')}</ul>` +
     listHtml('You need', 'ul', sheet.needs) +
     listHtml('Order of work', 'ol', sheet.order) +
     sheet.parts.map(partHtml).join('') +
     joinsHtml(sheet) +
     (sheet.notes.length > 0
-      ? `<section><h2>Notes</h2><ul>${sheet.notes.map((note) => `<li>${escape(note)}</li>`).join('')}</ul></section>`
+      ? `<section><h2>Notes</h2><ul>${sheet.notes.map((note) => `<li>${escapedHtml(note)}</li>`).join('')}</ul></section>`
       : '') +
-    `<section><h2>Take care</h2><ul>${sheet.cautions.map((caution) => `<li>${escape(caution)}</li>`).join('')}</ul></section></article>`
+    `<section><h2>Take care</h2><ul>${sheet.cautions.map((caution) => `<li>${escapedHtml(caution)}</li>`).join('')}</ul></section></article>`
   );
 }
 
+/** What stands on paper, as a page of its own with its styles. */
+export const pageHtml = (title: string, body: string): string =>
+  `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escapedHtml(title)}</title><style>body{margin:16px}${sheetCss}</style></head><body>${body}</body></html>\n`;
+
 /** The sheet as a page of its own. */
-export function sheetHtml(sheet: Sheet): string {
-  return `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escape(sheet.title)}</title><style>body{margin:16px}${sheetCss}</style></head><body>${sheetBody(sheet)}</body></html>\n`;
-}
+export const sheetHtml = (sheet: Sheet): string => pageHtml(sheet.title, sheetBody(sheet));

@@ -1,11 +1,9 @@
 import type { Sheet, SheetPart } from './buildSheet';
-
-/** A maker's own signs must not turn into markup. */
-const escape = (text: string) => text.replace(/[\\*_`#<>[\]|]/g, (sign) => `\\${sign}`);
+import { escapedMarkdown } from './escaped';
 
 function partMarkdown(part: SheetPart): string[] {
   const out = [
-    `## ${escape(part.name)}${part.make > 1 ? ` (make ${part.make})` : ''}`,
+    `## ${escapedMarkdown(part.name)}${part.make > 1 ? ` (make ${part.make})` : ''}`,
     '',
     `${part.facts.join(' · ')}.`,
     '',
@@ -13,7 +11,7 @@ function partMarkdown(part: SheetPart): string[] {
   for (const line of part.lines) {
     if (line.kind === 'round')
       out.push(
-        `- **${line.label}** ${escape(line.text)} **[${line.count}]**${line.wrong ? ' (does not add up)' : ''}`,
+        `- **${line.label}** ${escapedMarkdown(line.text)} **[${line.count}]**${line.wrong ? ' (does not add up)' : ''}`,
       );
     else if (line.kind === 'marks') out.push(`- ${line.text}`);
     else {
@@ -23,27 +21,43 @@ function partMarkdown(part: SheetPart): string[] {
     }
   }
   for (const { heading, sentences } of part.placed)
-    out.push('', `### ${escape(heading)}`, '', ...sentences.map((sentence) => `- ${sentence}`));
+    out.push('', `### ${escapedMarkdown(heading)}`, '', ...sentences.map((sentence) => `- ${sentence}`));
   if (part.closing) out.push('', '### Closing', '', part.closing);
   if (part.assembly.length > 0)
-    out.push('', '### As written', '', ...part.assembly.map((line) => `- ${escape(line)}`));
+    out.push('', '### As written', '', ...part.assembly.map((line) => `- ${escapedMarkdown(line)}`));
   if (part.open.length > 0)
-    out.push('', '### Still to settle', '', ...part.open.map((line) => `- ${escape(line)}`));
+    out.push('', '### Still to settle', '', ...part.open.map((line) => `- ${escapedMarkdown(line)}`));
   return [...out, ''];
 }
 
 /** The sheet as Markdown. */
 export function sheetMarkdown(sheet: Sheet): string {
-  const out = [`# ${escape(sheet.title)}`, '', ...sheet.facts.map((fact) => `- ${escape(fact)}`), ''];
+  const out = [
+    `# ${escapedMarkdown(sheet.title)}`,
+    '',
+    ...sheet.facts.map((fact) => `- ${escapedMarkdown(fact)}`),
+    '',
+  ];
   if (sheet.needs.length > 0)
-    out.push('## You need', '', ...sheet.needs.map((need) => `- ${escape(need)}`), '');
+    out.push('## You need', '', ...sheet.needs.map((need) => `- ${escapedMarkdown(need)}`), '');
   if (sheet.order.length > 0)
-    out.push('## Order of work', '', ...sheet.order.map((step, i) => `${i + 1}. ${escape(step)}`), '');
+    out.push(
+      '## Order of work',
+      '',
+      ...sheet.order.map((step, i) => `${i + 1}. ${escapedMarkdown(step)}`),
+      '',
+    );
   for (const part of sheet.parts) out.push(...partMarkdown(part));
   if (sheet.joins.length > 0) out.push('## Putting it together', '');
   for (const { heading, sentences } of sheet.joins)
-    out.push(`### ${escape(heading)}`, '', ...sentences.map((sentence) => `- ${escape(sentence)}`), '');
-  if (sheet.notes.length > 0) out.push('## Notes', '', ...sheet.notes.map((note) => `- ${escape(note)}`), '');
-  out.push('## Take care', '', ...sheet.cautions.map((caution) => `- ${escape(caution)}`), '');
+    out.push(
+      `### ${escapedMarkdown(heading)}`,
+      '',
+      ...sentences.map((sentence) => `- ${escapedMarkdown(sentence)}`),
+      '',
+    );
+  if (sheet.notes.length > 0)
+    out.push('## Notes', '', ...sheet.notes.map((note) => `- ${escapedMarkdown(note)}`), '');
+  out.push('## Take care', '', ...sheet.cautions.map((caution) => `- ${escapedMarkdown(caution)}`), '');
   return out.join('\n').replace(/\n{3,}/g, '\n\n');
 }

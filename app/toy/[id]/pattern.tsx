@@ -1,0 +1,2 @@
+export { ForOthersScreen as default } from '../../../src/features/sheet/ForOthersScreen';
+export { BrokenToyPage as ErrorBoundary } from '../../../src/features/toy/BrokenToyPage';

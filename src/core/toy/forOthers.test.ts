@@ -1,0 +1,152 @@
+import * as fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { arbitraryPart, textOf } from '../__tests__/arbitraryPart';
+import { analyseToy, type ToyAnalysis } from './analyse';
+import { patternForOthers, sameToy, type Reader } from './sheet/forOthers';
+import { patternBody, patternMarkdown } from './sheet/forOthersMarkup';
+
+const demo = (name: string) => analyseToy(readFileSync(resolve(__dirname, '../../../demo', name), 'utf8'));
+const demos = ['otter.txt', 'hedgehog.txt', 'owl.txt', 'frog.txt', 'toadstool.txt'];
+const readers: readonly Reader[] = [
+  { terms: 'us', hand: 'right' },
+  { terms: 'uk', hand: 'right' },
+  { terms: 'us', hand: 'left' },
+  { terms: 'uk', hand: 'left' },
+];
+const countsOf = ({ parts }: ToyAnalysis) => parts.map(({ checks }) => checks.map(({ worked }) => worked));
+const joinsOf = ({ joined }: ToyAnalysis) =>
+  joined.joins.map(({ unit, round, stitch }) => [unit.name, round, stitch]);
+const errors = ({ problems }: ToyAnalysis) => problems.filter(({ severity }) => severity === 'error').length;
+
+describe.each(demos)('%s', (name) => {
+  const toy = demo(name);
+
+  test.each(readers)('written out for $terms terms and the $hand hand is read back', (reader) => {
+    const { text, kept } = patternForOthers(toy, reader);
+    const again = analyseToy(text);
+    expect(countsOf(again)).toEqual(countsOf(toy));
+    expect(errors(again)).toBeLessThanOrEqual(errors(toy));
+    if (kept === null) {
+      expect(again.pattern.terms.value).toBe(reader.terms);
+      expect(again.pattern.header.hand).toBe(reader.hand);
+    }
+    if (reader.hand === toy.pattern.header.hand) {
+      expect(sameToy(again)).toBe(sameToy(toy));
+      expect(joinsOf(again)).toEqual(joinsOf(toy));
+    }
+  });
+
+  test('written out twice it is the same as once', () => {
+    const once = patternForOthers(toy, readers[0]!).text;
+    const twice = patternForOthers(analyseToy(once), readers[0]!);
+    expect(sameToy(analyseToy(twice.text))).toBe(sameToy(toy));
+  });
+
+  test('every stop stands behind its round', () => {
+    const { lines } = patternForOthers(toy, readers[0]!);
+    for (const { stops } of toy.parts)
+      for (const { after } of stops.stops) {
+        const at = lines.findIndex(({ text }) => text.startsWith(`STOP after round ${after}:`));
+        expect(at).toBeGreaterThan(0);
+      }
+  });
+});
+
+const bear = `Toy: Little bear
+Terms: US
+
+Head
+R1: 6 sc in ring
+R2: inc x 6
+R3: (sc, inc) x 6
+R4: sc around
+R5: sc around
+R6: sc around
+R7: sc around
+R8: (sc, dec) x 6
+R9: dec x 6
+Insert 6 mm safety eyes between R4 and R5, 4 showing.
+Stuff. Flatten and sc 3 through both layers to close.`;
+
+test('alike rounds on one line, divided at a stop; every round with its count', () => {
+  const { text } = patternForOthers(analyseToy(bear), { terms: 'us', hand: 'right' });
+  const rounds = text.split('\n').filter((line) => /^R\d/.test(line));
+  expect(rounds).toEqual([
+    'R1: 6 sc in ring [6]',
+    'R2: inc x 6 [12]',
+    'R3: (sc, inc) x 6 [18]',
+    'R4-R7: sc around [18]',
+    'R8: (sc, dec) x 6 [12]',
+    'R9: dec x 6 [6]',
+  ]);
+});
+
+test('in UK terms no US word is left, in rounds and in sentences', () => {
+  const { text } = patternForOthers(analyseToy(bear), { terms: 'uk', hand: 'right' });
+  const own = text
+    .split('\n')
+    .filter((line) => !line.startsWith('//'))
+    .join('\n');
+  expect(own).toContain('Terms: UK');
+  expect(own).not.toMatch(/\bsc\b/);
+  expect(own).toContain('dc 3 through both layers');
+  expect(text).toMatch(/\/\/ Words: .*dc double crochet/);
+});
+
+test('places by stitch numbers and sides fit one hand: for the other it says so, and changes nothing', () => {
+  const toy = analyseToy(
+    `${bear.replace('Stuff. Flatten and sc 3 through both layers to close.', 'Stuff.')}\n\nArm (make 2)\nR1: 6 sc in ring\nR2-R5: sc around\n\nAssembly\nSew the left arm to the head at round 6, stitch 5. Sew the right arm to the head at round 6, stitch 14.`,
+  );
+  expect(toy.problems.map(({ code }) => code)).not.toContain('join-side');
+  const { kept, text } = patternForOthers(toy, { terms: 'us', hand: 'left' });
+  expect(kept).toMatch(/one hand/);
+  expect(sameToy(analyseToy(text))).toBe(sameToy(toy));
+});
+
+test('a text full of slips is written out as it stands', () => {
+  const broken = `${bear}\nR12: (sc 2, wobble) x 3 [40]\nSomething about a hat, ${'['.repeat(5)}`;
+  const toy = analyseToy(broken);
+  const { text } = patternForOthers(toy, { terms: 'us', hand: 'right' });
+  expect(sameToy(analyseToy(text))).toBe(sameToy(toy));
+  expect(text).toContain('wobble');
+});
+
+test('remarks are read by people only', () => {
+  const remarked = bear.replace(
+    'Head',
+    '// Use glue, wire and a magnet.\nHead\n// R1: 40 sc in ring\n  //Sew it on.',
+  );
+  expect(countsOf(analyseToy(remarked))).toEqual(countsOf(analyseToy(bear)));
+  expect(analyseToy(remarked).pattern.notes).toEqual(analyseToy(bear).pattern.notes);
+});
+
+test('200 generated toys, in both terms: rounds, places, joins and stops are the same when read back', () => {
+  fc.assert(
+    fc.property(
+      arbitraryPart,
+      arbitraryPart,
+      fc.constantFrom<Reader['terms']>('us', 'uk'),
+      fc.constantFrom<Reader['hand']>('right', 'left'),
+      (head, arm, terms, hand) => {
+        const toy = analyseToy(
+          `Terms: US\nHand: ${hand}\n\nHead\n${textOf(head)}\nStuff.\n\nArm (make 2)\n${textOf(arm)}\n\nAssembly\nSew the arms to the head on round 2, one on each side.`,
+        );
+        const { text } = patternForOthers(toy, { terms, hand });
+        const again = analyseToy(text);
+        expect(countsOf(again)).toEqual(countsOf(toy));
+        expect(sameToy(again)).toBe(sameToy(toy));
+        expect(again.pattern.terms.value).toBe(terms);
+      },
+    ),
+    { numRuns: 200 },
+  );
+});
+
+test('as Markdown and as HTML a maker’s own signs are no markup', () => {
+  const toy = analyseToy(bear.replace('Little bear', 'Bear *x* & <i'));
+  const pattern = patternForOthers(toy, { terms: 'us', hand: 'right' });
+  expect(patternMarkdown(pattern)).toMatch(/^# Bear \\\*x\\\* & \\<i/);
+  expect(patternBody(pattern)).toContain('Bear *x* &amp; &lt;i');
+  expect(patternBody(pattern)).toContain('<h2>Head</h2>');
+});

@@ -1,0 +1,313 @@
+import { setToyHeader } from '../../notation/editText';
+import { readWorkLine } from '../../notation/grammar';
+import { stitchWord, type StitchKind, type Terms } from '../../notation/terms';
+import { writeItems } from '../../notation/writeItems';
+import { convertTerms } from '../../notation/writePattern';
+import { generalCaution } from '../../safety/cautions';
+import { audienceWords, readAudience } from '../../safety/audience';
+import { sizeOfToy } from '../../join/pose';
+import { analyseToy, type PartAnalysis, type ToyAnalysis } from '../analyse';
+import { assembled } from '../assembled';
+import { fingerprint } from '../fingerprint';
+import { suppliesOf, supplyLines } from '../suppliesOf';
+import { buildSheet, type Sheet, type SheetLine } from './buildSheet';
+
+/** For whom a pattern is written out. */
+export interface Reader {
+  terms: Terms;
+  hand: 'right' | 'left';
+}
+
+/** A line of the pattern: the maker's, which is read back, or a remark, which is not. */
+export interface PatternLine {
+  kind: 'heading' | 'text' | 'remark' | 'blank';
+  text: string;
+}
+
+export interface WrittenPattern {
+  title: string;
+  lines: PatternLine[];
+  /** as text that is read back to the same toy */
+  text: string;
+  /** what could not be said for this reader, in words; it then stands as the maker wrote it */
+  kept: string | null;
+}
+
+/** What two texts must have in common to be patterns of one toy: rounds, places, joins and stops, whatever line they stand on. */
+export function sameToy(toy: ToyAnalysis): string {
+  return fingerprint([
+    toy.parts.map(({ source, fabric, features, stops }) => [
+      source.name,
+      source.make,
+      source.start,
+      [...fabric.label],
+      [...fabric.offset],
+      [...fabric.kind],
+      features.map(({ kind, gap, units }) => [
+        kind,
+        gap,
+        units.map(({ side, from, to, of }) => [side, from, to, of]),
+      ]),
+      stops.stops.map(({ after, earliest, latest, acts }) => [
+        after,
+        earliest,
+        latest,
+        acts.map(({ act, feature }) => [act, feature]),
+      ]),
+    ]),
+    toy.joined.joins.map(({ kind, unit, on, round, stitch, path, ledger }) => [
+      kind,
+      unit.part,
+      unit.unit,
+      on.part,
+      round,
+      stitch,
+      path,
+      ledger,
+    ]),
+  ]);
+}
+
+const text = (line: string): PatternLine => ({ kind: line.trim() === '' ? 'blank' : 'text', text: line });
+const remark = (line: string): PatternLine => ({ kind: 'remark', text: line });
+const blank: PatternLine = { kind: 'blank', text: '' };
+
+/** A round as it is written out. */
+interface WrittenRound {
+  number: number;
+  row: boolean;
+  body: string;
+  total: number | null;
+}
+
+const labelOf = ({ row, number: first }: WrittenRound, last: number): string => {
+  const word = row ? 'Row ' : 'R';
+  return first === last ? `${word}${first}` : `${word}${first}-${word}${last}`;
+};
+
+/** Rounds that are alike stand on one line, divided where a stop falls among them. */
+function condensed(
+  rounds: readonly WrittenRound[],
+  stops: ReadonlySet<number>,
+): { last: number; line: string }[] {
+  const lines: { last: number; line: string }[] = [];
+  for (let i = 0; i < rounds.length;) {
+    const first = rounds[i];
+    if (!first) break;
+    let j = i;
+    const goesOn = ({ number, body, total, row }: WrittenRound, before: number) =>
+      number === before + 1 && body === first.body && total === first.total && row === first.row;
+    for (let next = rounds[j + 1]; next && !stops.has(rounds[j]?.number ?? 0); next = rounds[j + 1]) {
+      if (!goesOn(next, rounds[j]?.number ?? 0)) break;
+      j += 1;
+    }
+    const last = rounds[j]?.number ?? first.number;
+    const total = first.total === null ? '' : ` [${first.total}]`;
+    lines.push({ last, line: `${labelOf(first, last)}: ${first.body}${total}` });
+    i = j + 1;
+  }
+  return lines;
+}
+
+/** A line of rounds written anew; null where it says more than rounds, or what is not wholly understood. */
+function roundsOf(line: string, index: number, part: PartAnalysis, terms: Terms): WrittenRound[] | null {
+  const { source, checks } = part;
+  const work = readWorkLine(line);
+  const { label, items, brackets } = work;
+  const said = source.steps.some((step) => step.line === index + 1);
+  const isPlain = items.every(({ type }) => type !== 'unknown');
+  if (!label || brackets.length > 0 || said || !isPlain || items.length === 0) return null;
+  const body = writeItems(items, terms);
+  const own = source.rounds.flatMap((round, at) => (round.line === index + 1 ? [{ round, at }] : []));
+  if (own.length === 0 || own.some(({ round }) => round.lines > 1)) return null;
+  return own.map(({ round, at }) => ({
+    number: round.number,
+    row: round.row && /^\s*row/i.test(line),
+    body,
+    total: checks[at]?.worked ?? null,
+  }));
+}
+
+const stopWords = (line: Extract<SheetLine, { kind: 'stop' }>): string[] => [
+  `${line.title.replace(/^Stop/, 'STOP')}: ${line.acts.map(({ name }) => name.toLowerCase()).join(', ')}. ${line.lastCall}`.trim(),
+  ...line.acts.map(({ name, why }) => `${name}: ${why}`),
+];
+
+/** Stops of a part by the number of their round, in words. */
+function stopsOf(part: Sheet['parts'][number]): Map<number, string[]> {
+  const stops = new Map<number, string[]>();
+  for (const line of part.lines) {
+    if (line.kind !== 'stop') continue;
+    const after = Number(/\d+/.exec(line.title)?.[0] ?? 0);
+    stops.set(after, [...(stops.get(after) ?? []), ...stopWords(line)]);
+  }
+  return stops;
+}
+
+const names: readonly (readonly [StitchKind, Record<Terms, string>])[] = [
+  ['ch', { us: 'chain', uk: 'chain' }],
+  ['sl', { us: 'slip stitch', uk: 'slip stitch' }],
+  ['sc', { us: 'single crochet', uk: 'double crochet' }],
+  ['hdc', { us: 'half double crochet', uk: 'half treble crochet' }],
+  ['dc', { us: 'double crochet', uk: 'treble crochet' }],
+  ['tr', { us: 'treble crochet', uk: 'double treble crochet' }],
+];
+
+/** Words a reader needs, of those that the rounds use. */
+function abbreviations(toy: ToyAnalysis, terms: Terms): string {
+  const rounds = toy.parts.flatMap(({ source }) => source.rounds.map((round) => round.text)).join('\n');
+  const used = names.flatMap(([kind, long]) => {
+    const word = stitchWord(kind, terms);
+    return new RegExp(`(?<![a-z])${word.replace(' ', '\\s*')}(?![a-z])`, 'i').test(rounds)
+      ? [`${word} ${long[terms]}`]
+      : [];
+  });
+  const others: [RegExp, string][] = [
+    [/\binc/i, 'inc two stitches in one'],
+    [/\bdec/i, 'dec two stitches worked together, through their front loops'],
+    [/\bFLO\b|front loops?/i, 'FLO through the front loop only'],
+    [/\bBLO\b|back loops?/i, 'BLO through the back loop only'],
+  ];
+  return [...used, ...others.flatMap(([word, long]) => (word.test(rounds) ? [long] : []))].join('; ');
+}
+
+/** What stands over the pattern: size, for whom, what it takes, words, the order. */
+function before(toy: ToyAnalysis, sheet: Sheet, terms: Terms): PatternLine[] {
+  const posed = assembled(toy).filter(({ loose }) => !loose);
+  const size = posed.length > 0 ? sizeOfToy(posed) : null;
+  const mm = (value: number) => `${Math.round(value)} mm`;
+  const audience = readAudience(toy.pattern.header.audience);
+  const needs = supplyLines(suppliesOf(toy));
+  return [
+    ...(size ? [remark(`Finished size: about ${mm(size.heightMm)} high and ${mm(size.widthMm)} wide.`)] : []),
+    remark(audience ? `Made for: ${audienceWords[audience]}.` : 'For whom it is safe has not been said.'),
+    ...(needs.length > 0 ? [remark('You need:'), ...needs.map((need) => remark(`- ${need}`))] : []),
+    remark(`Words: ${abbreviations(toy, terms)}.`),
+    remark('What begins with STOP has to be done before you go on.'),
+    remark('In which order:'),
+    ...sheet.order.map((step, i) => remark(`${i + 1}. ${step}`)),
+    blank,
+  ];
+}
+
+/** What stands under it: every join with its pins and its way around, and the cautions. */
+const after = (sheet: Sheet): PatternLine[] => [
+  blank,
+  ...(sheet.joins.length > 0 ? [remark('Putting it together, stitch by stitch:')] : []),
+  ...sheet.joins.flatMap(({ heading, sentences }) => [
+    remark(heading),
+    ...sentences.map((sentence) => remark(`  ${sentence}`)),
+  ]),
+  ...[...new Set([...sheet.cautions, generalCaution])].map(remark),
+];
+
+/** The lines of one part, each round in its form, with the stops behind theirs and the places at its end. */
+function partLines(
+  own: readonly string[],
+  from: number,
+  part: PartAnalysis,
+  { sheet, terms, anew }: { sheet: Sheet['parts'][number]; terms: Terms; anew: boolean },
+): PatternLine[] {
+  const stops = stopsOf(sheet);
+  const told = new Set(stops.keys());
+  const out: PatternLine[] = [];
+  let waiting: WrittenRound[] = [];
+  const stopAfter = (number: number) => {
+    for (const words of stops.get(number) ?? []) out.push(remark(words));
+    stops.delete(number);
+  };
+  const flush = () => {
+    for (const { last, line } of condensed(waiting, told)) {
+      out.push(text(line));
+      stopAfter(last);
+    }
+    waiting = [];
+  };
+  own.forEach((line, i) => {
+    const index = from + i;
+    const rounds = anew ? roundsOf(line, index, part, terms) : null;
+    if (rounds) {
+      waiting.push(...rounds);
+      return;
+    }
+    flush();
+    out.push(index + 1 === part.source.line ? { kind: 'heading', text: line } : text(line));
+    for (const round of part.source.rounds)
+      if (round.line + round.lines - 1 === index + 1) stopAfter(round.number);
+  });
+  flush();
+  while (out.at(-1)?.kind === 'blank') out.pop();
+  for (const { heading, sentences } of sheet.placed)
+    out.push(remark(heading), ...sentences.map((one) => remark(`  ${one}`)));
+  if (sheet.closing) out.push(remark(sheet.closing));
+  return [...out, blank];
+}
+
+function written(toy: ToyAnalysis, terms: Terms, anew: boolean): PatternLine[] {
+  const lines = toy.text.split(/\r\n|\n|\r/);
+  const sheet = buildSheet(toy);
+  const inText = toy.parts
+    .map((part, i) => ({ part, sheet: sheet.parts[i] }))
+    .filter(({ part }) => part.source.firstLine >= 1)
+    .sort((a, b) => a.part.source.firstLine - b.part.source.firstLine);
+  const begin = (inText[0]?.part.source.firstLine ?? lines.length + 1) - 1;
+  const out: PatternLine[] = [...lines.slice(0, begin).map(text), ...before(toy, sheet, terms)];
+  inText.forEach(({ part, sheet: own }, i) => {
+    const from = part.source.firstLine - 1;
+    const to = (inText[i + 1]?.part.source.firstLine ?? lines.length + 1) - 1;
+    if (own) out.push(...partLines(lines.slice(from, to), from, part, { sheet: own, terms, anew }));
+  });
+  return [...out, ...after(sheet)];
+}
+
+const textOf = (lines: readonly PatternLine[]): string =>
+  `${lines
+    .map(({ kind, text: line }) => (kind === 'remark' ? `// ${line}` : line))
+    .join('\n')
+    .replace(/\n{3,}/g, '\n\n')
+    .trimEnd()}\n`;
+
+const worrying = ({ problems }: ToyAnalysis): Set<string> =>
+  new Set(problems.flatMap(({ code, severity }) => (severity === 'info' ? [] : [code])));
+
+/** The toy as its text says it in other terms or for the other hand; null where that would make another toy of it. */
+function sayFor(toy: ToyAnalysis, { terms, hand }: Reader): ToyAnalysis | null {
+  const isDeclared = toy.pattern.terms.value === terms && toy.pattern.terms.source !== 'assumed';
+  const inTerms = isDeclared
+    ? toy.text
+    : convertTerms(setToyHeader(toy.text, 'Terms', toy.pattern.terms.value.toUpperCase()), terms);
+  const converted = analyseToy(inTerms);
+  if (sameToy(converted) !== sameToy(toy)) return null;
+  if (hand === toy.pattern.header.hand) return converted;
+  const turned = analyseToy(setToyHeader(inTerms, 'Hand', hand));
+  // What goes by stitch numbers and sides fits one hand only.
+  const known = worrying(toy);
+  return [...worrying(turned)].every((code) => known.has(code)) ? turned : null;
+}
+
+/**
+ * Writes a toy out as a pattern for somebody else: the maker's own words with every round in one form, counted and condensed; the stops,
+ * places and joins as they come out for that reader, in remarks. It is read again before it is handed on: what would make another toy of
+ * it is left as the maker wrote it.
+ */
+export function patternForOthers(toy: ToyAnalysis, reader: Reader): WrittenPattern {
+  const own = sayFor(toy, reader);
+  const said = own ?? toy;
+  const { terms } = own ? reader : { terms: toy.pattern.terms.value };
+  const title = said.pattern.header.name ?? said.parts[0]?.source.name ?? 'Toy';
+  for (const anew of [true, false]) {
+    const lines = written(said, terms, anew);
+    const again = textOf(lines);
+    if (sameToy(analyseToy(again)) !== sameToy(said)) continue;
+    const kept = own
+      ? null
+      : 'These places go by stitch numbers or sides that fit one hand or one kind of terms only. The pattern stands as you wrote it.';
+    return { title, lines, text: again, kept };
+  }
+  return {
+    title,
+    lines: said.text.split(/\r\n|\n|\r/).map(text),
+    text: said.text,
+    kept: 'This text can’t be written out without changing what it makes. It stands as you wrote it.',
+  };
+}

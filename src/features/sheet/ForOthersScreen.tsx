@@ -1,0 +1,103 @@
+import { useRouter } from 'expo-router';
+import { createElement, useMemo, useState } from 'react';
+import { View } from '@tamagui/core';
+import type { Terms } from '../../core/notation/terms';
+import { patternForOthers, type Reader, type WrittenPattern } from '../../core/toy/sheet/forOthers';
+import { patternBody, patternMarkdown } from '../../core/toy/sheet/forOthersMarkup';
+import { sheetCss } from '../../core/toy/sheet/sheetHtml';
+import { fileName } from '../../core/words/fileName';
+import { useToy } from '../../data/useToy';
+import { OneOf } from '../../ui/Choice';
+import { saveFile } from '../../ui/files';
+import { Fill } from '../../ui/layout';
+import { Notice } from '../../ui/Notice';
+import { Page } from '../../ui/Page';
+import { Press } from '../../ui/Press';
+import { Scroll } from '../../ui/Scroll';
+import { SaveLine } from '../toy/SaveLine';
+import { printCss } from './paper';
+
+const termWords: readonly [Terms, string][] = [
+  ['us', 'US terms'],
+  ['uk', 'UK terms'],
+];
+const handWords: readonly [Reader['hand'], string][] = [
+  ['right', 'Right-handed'],
+  ['left', 'Left-handed'],
+];
+
+/** On paper, or in a file. */
+function Keep({ pattern }: { pattern: WrittenPattern }) {
+  const name = fileName(pattern.title);
+  return (
+    <View
+      flexDirection="row"
+      gap="$2"
+      padding="$2"
+      backgroundColor="$sheet"
+      borderTopWidth={1}
+      borderColor="$line"
+    >
+      <Press grow tone="primary" label="Print" onPress={() => window.print()} />
+      <Press
+        grow
+        label="Text"
+        name="Save as text that Hoppla reads"
+        onPress={() => saveFile(`${name}-pattern.txt`, pattern.text, 'text/plain')}
+      />
+      <Press
+        grow
+        label="Markdown"
+        name="Save as Markdown"
+        onPress={() => saveFile(`${name}-pattern.md`, patternMarkdown(pattern), 'text/markdown')}
+      />
+    </View>
+  );
+}
+
+/** The toy written out as a pattern for somebody else, in her terms and for her hand. */
+export function ForOthersScreen() {
+  const router = useRouter();
+  const { analysis, editor } = useToy();
+  const { header, terms: own } = analysis.pattern;
+  const [terms, setTerms] = useState<Terms>(own.value);
+  const [hand, setHand] = useState<Reader['hand']>(header.hand);
+  const pattern = useMemo(() => patternForOthers(analysis, { terms, hand }), [analysis, terms, hand]);
+  // Written by our own core, which escapes all that comes from the maker's text.
+  const body = useMemo(() => ({ __html: patternBody(pattern) }), [pattern]);
+  return (
+    <Fill>
+      <Page
+        title="For others"
+        aside={<SaveLine name={pattern.title} />}
+        back={{ name: 'Back to the sheet', go: () => router.replace(`/toy/${editor.id}/sheet`) }}
+        scrolls={false}
+      >
+        {createElement('style', null, sheetCss + printCss)}
+        {createElement(
+          'div',
+          { className: 'sheet-foot' },
+          <View padding="$3" paddingTop={0} gap="$2" maxWidth={800}>
+            <View gap="$2" $wide={{ flexDirection: 'row', gap: '$4' }}>
+              <View flexGrow={1}>
+                <OneOf label="Terms" unlabelled options={termWords} chosen={terms} onChoose={setTerms} />
+              </View>
+              <View flexGrow={1}>
+                <OneOf label="Hand" unlabelled options={handWords} chosen={hand} onChoose={setHand} />
+              </View>
+            </View>
+            {pattern.kept ? (
+              <Notice tone="look" live>
+                {pattern.kept}
+              </Notice>
+            ) : null}
+          </View>,
+        )}
+        <Scroll label="The pattern for others" paper>
+          {createElement('div', { dangerouslySetInnerHTML: body })}
+        </Scroll>
+        {createElement('div', { className: 'sheet-foot' }, <Keep pattern={pattern} />)}
+      </Page>
+    </Fill>
+  );
+}
