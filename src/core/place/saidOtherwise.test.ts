@@ -99,3 +99,31 @@ test.each([
 ])('%s, of 14 rounds', (said) => {
   expect(placed(said)).toEqual([9, 15, 22]);
 });
+
+// Of 36 with the front at 18½: what shows between lies about it, whatever the width of the two.
+test.each<[wide: number, between: number, holes: number[]]>([
+  [1, 4, [15, 16, 21, 22]],
+  [1, 6, [14, 15, 22, 23]],
+  [2, 4, [14, 16, 21, 23]],
+  [3, 4, [13, 16, 21, 24]],
+  [3, 6, [12, 15, 22, 25]],
+  [5, 6, [10, 15, 22, 27]],
+])('closed eyes %i wide with %i stitches between', (wide, between, holes) => {
+  const said = `Embroider closed eyes between R9 and R10: each ${wide} stitches wide, ${between} stitches in between.`;
+  expect(placed(said)).toEqual([9, ...holes]);
+  // From middle to middle it is a width and a stitch more.
+  const apart = `Embroider closed eyes between R9 and R10, ${wide} stitches wide, ${between + 1 + wide} stitches apart.`;
+  expect(placed(apart)).toEqual([9, ...holes]);
+});
+
+test.each([
+  'Attach safety eyes. They should be placed between rounds 9 and 10, 6 stitches between.',
+  'Attach the safety eyes. These go between rounds 9 and 10. There are 6 stitches between them.',
+  'Insert the eyes. Both sit between R9 and R10 with 6 stitches between.',
+])('%s', (said) => {
+  expect(placed(said)).toEqual([9, 15, 22]);
+});
+
+test('a nose, and where it goes in the next sentence', () => {
+  expect(placed('Embroider a nose. It goes between R11 and R12, 3 stitches wide.')).toEqual([11, 17, 20]);
+});

@@ -28,6 +28,19 @@ const isSpacing = (fragment: readonly IToken[]) =>
   fragment.some((token) => is(token, S.Showing, S.Apart, S.InBetween, S.Between)) &&
   !fragment.some((token) => is(token, S.RoundWord));
 
+const others = [S.Stuff, S.NotStuff, S.StaysOpen, S.Close, S.NoSew, S.Sew, S.Pin, S.Fold];
+const places = [S.Between, S.InBetween, S.RoundWord, S.Showing, S.Apart];
+
+/** `They should be placed between rounds 9 and 10.`: where what was named in the sentence before goes. */
+function saysWhereThey(fragment: readonly IToken[]): boolean {
+  const isMeant = /^(?:they|these|those|it|both)$/i.test(fragment[0]?.image ?? '');
+  const namesNone = !fragment.some((token) => is(token, ...others, ...featureOf.map(([type]) => type)));
+  return isMeant && namesNone && fragment.some((token) => is(token, ...places));
+}
+
+const namesFeature = (fragment: readonly IToken[]) =>
+  fragment.some((token) => is(token, ...featureOf.map(([type]) => type)));
+
 /** Which of two eyes a fragment is about, as its word says: `Left eye: …`, `Second eye: …`. */
 function eyeOf(fragment: readonly IToken[]): string | null {
   const at = fragment.findIndex((token) => is(token, S.Eyes) && /^eye$/i.test(token.image));
@@ -67,6 +80,7 @@ export function splitSentences(tokens: readonly IToken[]): IToken[][] {
       before &&
       ((stop?.image === ';' && goesOn(fragment)) ||
         (isSpacing(fragment) && before.some((token) => is(token, S.Eyes))) ||
+        (saysWhereThey(fragment) && namesFeature(before)) ||
         isPair(one, other))
     )
       before.push(...fragment);

@@ -178,7 +178,7 @@ export const S = {
     'row\\s+of\\s+(?:short\\s+)?(?:stitches|back\\s*stitch(?:es)?)|back\\s*stitch(?:es)?',
   ),
   Lips: kw('Lips', 'lips?'),
-  Sleeping: kw('Sleeping', 'sleep(?:ing|y)|closed\\s+eyes'),
+  Sleeping: kw('Sleeping', 'sleep(?:ing|y)|closed(?=\\s+eyes)'),
   Oval: kw('Oval', 'oval'),
   Ring: kw(
     'Ring',

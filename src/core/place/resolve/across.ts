@@ -55,8 +55,13 @@ export function apartFor(
   asked: ApartAsked,
 ): { apart: number; said: boolean } {
   const half = Math.floor(asked.span / 2);
-  if (sideways.by === 'apart') return { apart: sideways.apart, said: true };
-  if (sideways.by === 'back' && sideways.apart !== undefined) return { apart: sideways.apart, said: true };
+  // Middles of an odd width lie half a hole further out on both sides.
+  const said = (apart: number) => ({
+    apart: apart > 1 ? apart - (asked.span % 2) : apart,
+    said: true,
+  });
+  if (sideways.by === 'apart') return said(sideways.apart);
+  if (sideways.by === 'back' && sideways.apart !== undefined) return said(sideways.apart);
   if (sideways.by === 'outward' && sideways.from === 'front')
     return { apart: Math.max(1, Math.round(2 * (sideways.stitches + half))), said: true };
   const wanted = distanceBy(sideways, row, asked);

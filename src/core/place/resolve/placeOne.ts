@@ -117,12 +117,19 @@ function placePair(placing: Placing): FeaturePlacement {
   const second = unitOf(placing, high, [inner[1], outer[1]], span);
   const both = row.toRight === 1 ? [first, second] : [second, first];
   const [one, other] = [middleOf(first), middleOf(second)];
-  const surfaceMm = frame.surfaceMm(row, [one.line, other.line], pair.apart);
+  const apart = pair.apart + (span % 2);
+  const surfaceMm = frame.surfaceMm(row, [one.line, other.line], apart);
   const showing = frame.lies ? inner[1].line - inner[0].line : showingOf(pair.apart, seat) - 2 * lowHalf;
   return placement(
     { ...placing, rule: settled(placing, pair) },
     rule.sides === 'both' ? both : both.filter(({ side }) => side === rule.sides),
-    { seat, pair, surfaceMm, straightMm: frame.straight(one, other).mm, showing: Math.max(0, showing) },
+    {
+      seat,
+      pair: { ...pair, apart },
+      surfaceMm,
+      straightMm: frame.straight(one, other).mm,
+      showing: Math.max(0, showing),
+    },
   );
 }
 
