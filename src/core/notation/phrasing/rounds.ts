@@ -31,11 +31,11 @@ export const roundPhrasings: readonly Phrasing[] = [
     by: () => '',
   },
   {
-    example: ['ch 1, sc in same st and in each st around', 'ch 1, sc in each st around'],
+    example: ['ch 1, hdc in same st and in each st around', 'ch 1, hdc in each st around'],
     pattern: re(
-      String.raw`sc\s+in\s+(?:the\s+)?same\s+(?:st|stitch)(?:\s+as\s+[^,;.]{1,30}?)?\s*(?:,|and|,\s*then)\s*(?:sc\s+)?in\s+each\s+(?:(?:remaining|following|next)\s+)?(?:st|stitch|sc)(?:\s+around)?`,
+      String.raw`(sc|hdc|dc)\s+in\s+(?:the\s+)?same\s+(?:st|stitch)(?:\s+as\s+[^,;.]{1,30}?)?\s*(?:,|and|,\s*then)\s*(?:\1\s+)?(?:in\s+)?each\s+(?:(?:remaining|following|next)\s+)?(?:st|stitch|sc)(?:\s+around)?`,
     ),
-    by: () => 'sc in each st around',
+    by: (_, stitch) => `${stitch} in each st around`,
   },
   {
     example: ['6 dec, sl st, ch 1 and break off the yarn.', '6 dec, fasten off.'],
@@ -133,6 +133,47 @@ export const roundPhrasings: readonly Phrasing[] = [
     pattern:
       /(?=\s+\d{1,4}\s*$)(?<=(?:\bx\s*\d{1,3}|×\s*\d{1,3}|\btimes|(?<![a-z])(?:sc|dc|inc|dec)\s+a?round|\beach\s+(?:st|stitch)(?:\s+around)?|(?<![a-z])(?:sc|dc)\s+in(?:to)?\s+(?:an?\s+|the\s+)?(?:magic\s+|adjustable\s+)?(?:mr|mc|ring|circle|loop)))\s+(\d{1,4})\s*$/gi,
     by: (_, total) => ` [${total}]`,
+  },
+  {
+    example: ['(3 sc, inc) x 6 » 30', '(3 sc, inc) x 6 [30]'],
+    pattern: /(?<=[a-z\d)\]]\s*)(?:[»›≫]\s*(\d{1,4})|([|/~*])\s*(\d{1,4})\s*\2)\s*$/gi,
+    by: (_, after, _sign, between) => ` [${after ?? between}]`,
+  },
+  {
+    example: ['(3 sc, inc) x 6 (should be 30)', '(3 sc, inc) x 6 [30]'],
+    pattern:
+      /(?<=[a-z\d)\]]\s*)[,;.–-]?\s*[([]?\s*\b(?:(?:it\s+)?(?:should|must)\s+(?:be|make|come\s+to|give)|makes|gives|giving|making)\s+(?:you\s+)?(?:with\s+)?(\d{1,4})(?:\s*(?:sts?|stitches|sc|dc))?(?:\s+in\s+(?:total|all))?\s*[)\]]?\s*\.?\s*$/gi,
+    by: (_, total) => ` [${total}]`,
+  },
+  {
+    example: ['sc each st around; 24', 'sc each st around [24]'],
+    pattern: /(?<=[a-z)\]]\s*)(?:;\s*(\d{1,4})|\.\s+(\d{1,4})\s*(?:sc|dc))\s*\.?\s*$/gi,
+    by: (_, bare, counted) => ` [${bare ?? counted}]`,
+  },
+  {
+    example: ['R5 - 30 sts: (3 sc, inc) x 6', 'R5: [30] (3 sc, inc) x 6'],
+    pattern: re(
+      String.raw`(?<=^\s*(?:rounds?|rnds?|rows?|rds?|r)\.?\s*\d{1,4})\s*[-–,]\s*(\d{1,4})\s*(?:sts?|stitches)\s*[:–-]`,
+    ),
+    by: (_, total) => `: [${total}]`,
+  },
+  {
+    example: ['*inc, sc 3*, repeat between * 6 times', '*inc, sc 3*, repeat 6 times'],
+    pattern:
+      /\b(repeat|rep)\s+between\s+(?:the\s+)?(?:\*+(?:\s*(?:and|to|-|–)\s*\*+)?|asterisks?|stars?)\s*,?\s*(?=\d|(?:two|three|four|five|six|seven|eight)\b)/gi,
+    by: (_, word) => `${word} `,
+  },
+  {
+    example: ['sc 10, 4 times inc, sc 10', 'sc 10, inc x 4, sc 10'],
+    pattern: re(
+      String.raw`(?<![)\]*]\s*(?:[x×]\s*)?)(?<![a-z\d])${n}\s*(?:x|×|times)\s+(inc|dec|inv\s+dec|(?:sc|dc|hdc)2tog)(?![a-z\d])(?!\s*(?:in|into|over|x|×)\b)`,
+    ),
+    by: (_, times, change) => `${change} x ${numberOf(times ?? '1')}`,
+  },
+  {
+    example: ['sc 12, PM, sc 12', 'sc 12, sc 12'],
+    pattern: /,\s*(?:pm|place\s+(?:a\s+|the\s+)?(?:stitch\s+)?marker)(?=\s*(?:,|;|$))/gi,
+    by: () => '',
   },
   {
     example: ['R6-R8: same as round 5 (24)', 'R6-R8: repeat R5 (24)'],

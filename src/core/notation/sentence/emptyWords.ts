@@ -16,7 +16,8 @@ const between = String.raw`(?:\s+(?:(?:need|needed|necessary|required|have|has|w
 const filling = String.raw`(?:stuff\w*|fill\w*|fibre\s*fill|fiber\s*fill)`;
 
 /** A base that stays flat is filled all the same. */
-const notItsEnd = String.raw`(?<!\b(?:bottom|base|underside|sole|end|back|top|side|edge|opening|foot|feet|belly)\s+(?:is\s+|are\s+|should\s+)?)`;
+const flat = String.raw`(?:stays?|left|remains?)\s+flat`;
+const end = 'bottom|base|underside|sole|end|back|top|side|edge|opening|foot|feet|belly';
 
 /**
  * The ways of saying that a part is left empty, each the source of an expression. Part names stay outside of them, so that
@@ -29,6 +30,6 @@ export const emptyWords: readonly string[] = [
   String.raw`${filling}\s*(?::|=)\s*(?:none|no|nothing|-|–)`,
   String.raw`${filling}\s+(?:is\s+|are\s+)?(?:not|isn['’]?t)\s+(?:needed|necessary|required|used)`,
   String.raw`(?:stays?|left|remains?|kept)\s+(?:empty|hollow)`,
-  String.raw`${notItsEnd}(?:stays?|left|remains?)\s+flat`,
-  String.raw`(?<=\b(?:leave|leaving|keep|keeping)\s(?!the\s+rest\b|rest\b)[^.;]{0,40})(?:empty|hollow)`,
+  String.raw`${flat}(?<!\b(?:${end})\s+(?:is\s+|are\s+|should\s+)?${flat})`,
+  String.raw`(?:empty|hollow)(?<=\b(?:leave|leaving|keep|keeping)\s(?!the\s+rest\b|rest\b)[^.;]{0,40}(?:empty|hollow))`,
 ];
