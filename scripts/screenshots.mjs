@@ -76,6 +76,10 @@ await phone.getByRole('radio', { name: 'Bulky, chunky' }).click();
 await shot(phone, 'yarn');
 await phone.getByRole('tab', { name: 'Sheet' }).click();
 await shot(phone, 'sheet');
+await phone.getByRole('button', { name: 'The pattern for others' }).click();
+await phone.getByText(/^STOP after round 23/).first().scrollIntoViewIfNeeded();
+await shot(phone, 'others');
+await phone.getByRole('button', { name: 'Back to the sheet' }).click();
 await phone.getByRole('tab', { name: 'Make' }).click();
 await phone.getByRole('button', { name: 'Begin making' }).click();
 for (const label of ['Round 1 done', 'Round 2 done', 'Repeat done', 'Repeat done', 'Repeat done'])
@@ -119,11 +123,6 @@ await wide.locator('canvas[data-ready=yes]').waitFor();
 await wide.waitForTimeout(3000);
 await shot(wide, 'wide');
 
-const dark = await open(390, 844, 'dark');
-await dark.getByRole('link', { name: 'Open Pondside hedgehog' }).click();
-await dark.getByRole('link', { name: 'Open Body' }).click();
-await dark.getByRole('tab', { name: 'Map' }).click();
-await shot(dark, 'map-dark');
 
 await browser.close();
 server.kill();
