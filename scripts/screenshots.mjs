@@ -77,7 +77,10 @@ await shot(phone, 'yarn');
 await phone.getByRole('tab', { name: 'Sheet' }).click();
 await shot(phone, 'sheet');
 await phone.getByRole('button', { name: 'The pattern for others' }).click();
-await phone.getByText(/^STOP after round 23/).first().scrollIntoViewIfNeeded();
+await phone
+  .getByText(/^STOP after round 23/)
+  .first()
+  .scrollIntoViewIfNeeded();
 await shot(phone, 'others');
 await phone.getByRole('button', { name: 'Back to the sheet' }).click();
 await phone.getByRole('tab', { name: 'Make' }).click();
@@ -122,7 +125,6 @@ await wide.getByRole('link', { name: 'Open Head' }).click();
 await wide.locator('canvas[data-ready=yes]').waitFor();
 await wide.waitForTimeout(3000);
 await shot(wide, 'wide');
-
 
 await browser.close();
 server.kill();
