@@ -1,16 +1,6 @@
-import Joi from 'joi';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { handLimits, inOrder, usualHands, type Hands } from '../core/plan/hands';
+import { handsSchema, inOrder, usualHands, type Hands } from '../core/plan/hands';
 import { storage } from './storage';
-
-const schema = Joi.object<Hands>(
-  Object.fromEntries(
-    Object.entries(handLimits).map(([key, [least, most]]) => [
-      key,
-      Joi.number().min(least).max(most).required(),
-    ]),
-  ),
-).prefs({ convert: false });
 
 const key = 'hoppla/habit/hands';
 const queryKey = ['habit', 'hands'] as const;
@@ -19,7 +9,7 @@ async function read(): Promise<Hands> {
   const kept = await storage.getItem(key);
   if (kept === null) return usualHands;
   try {
-    const { error, value } = schema.validate(JSON.parse(kept));
+    const { error, value } = handsSchema.validate(JSON.parse(kept), { convert: false });
     return error ? usualHands : (value as Hands);
   } catch {
     return usualHands;

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { handLimits, type Hands } from '../plan/hands';
+import { handsSchema, type Hands } from '../plan/hands';
 import { afterRepeat } from './moves';
 import { movesOfTask, taskName, type Task } from './tasks';
 
@@ -88,14 +88,7 @@ const runSchema = Joi.object<Run>({
   text: Joi.string().allow('').max(200_000).required(),
   copies: Joi.number().integer().min(1).max(999).required(),
   started: Joi.string().isoDate().required(),
-  hands: Joi.object(
-    Object.fromEntries(
-      Object.entries(handLimits).map(([key, [least, most]]) => [
-        key,
-        Joi.number().min(least).max(most).required(),
-      ]),
-    ),
-  ),
+  hands: handsSchema,
 });
 
 /** Whether a value is a run. */

@@ -487,8 +487,8 @@ class PatternReader {
       ? !says || this.around.workFollows(index)
       : !says && this.around.workFollows(index);
     if (!isHeading) return null;
-    const isRemark = heading.make === 1 && !this.around.workFollows(index) && isAboutPart(text, this.parts);
-    if (isRemark) return this.note(number, text);
+    const hasWork = this.around.workFollows(index) || this.around.roundIsNext(index);
+    if (heading.make === 1 && !hasWork && isAboutPart(text, this.parts)) return this.note(number, text);
     if (this.parts.length >= limits.parts) {
       this.fill(number, `it has more than ${limits.parts} parts`);
       return this.note(number, text);

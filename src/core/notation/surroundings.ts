@@ -42,6 +42,13 @@ export class Surroundings {
     return !begins && !growsTogether(next.work);
   }
 
+  /** Is the next line that says something a round, whatever its number, or work without one? */
+  roundIsNext(index: number): boolean {
+    const at = this.lines.findIndex((text, i) => i > index && text.trim() !== '');
+    const next = this.reads[at];
+    return next !== undefined && (next.isRound || next.isBareWork || next.header?.scope === 'part');
+  }
+
   /** Does work follow within the next lines that say something, before another sure heading? */
   workFollows(index: number): boolean {
     let seen = 0;

@@ -1,3 +1,5 @@
+import Joi from 'joi';
+
 /** What a maker's hands and tools get through and how far they reach, in mm. */
 export interface Hands {
   /** opening through which a washer can still be pressed, and can be pressed in comfort */
@@ -67,6 +69,16 @@ export const handLimits: Readonly<Record<keyof Hands, readonly [least: number, m
   handReach: [80, 400],
   toolReach: [50, 600],
 };
+
+/** What is kept as hands: every figure, within its limits. */
+export const handsSchema = Joi.object<Hands>(
+  Object.fromEntries(
+    Object.entries(handLimits).map(([key, [least, most]]) => [
+      key,
+      Joi.number().min(least).max(most).required(),
+    ]),
+  ),
+);
 
 const keys = Object.keys(usualHands) as (keyof Hands)[];
 

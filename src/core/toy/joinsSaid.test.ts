@@ -434,7 +434,8 @@ test('what is said of a part that is made, and is no place, stays a note and ope
     const { pattern } = bear(said);
     expect([said, pattern.parts.length, pattern.notes.map(({ text }) => text)]).toEqual([said, 6, [said]]);
   }
-  // A second heading over work is a part all the same.
+  // A second heading over work is a part all the same, also where its rounds are numbered on.
+  expect(bear('Tail: continued\nR6: sc around').pattern.parts).toHaveLength(7);
   expect(bear('Ears: brown\nR1: 6 sc in ring').pattern.parts).toHaveLength(7);
 });
 
