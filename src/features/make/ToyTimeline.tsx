@@ -140,7 +140,8 @@ export function ToyTimeline() {
         </Svg>
       </View>
       <Quiet>
-        Dark is crochet, orange a stop, violet the needle. A thread shows where a piece is needed.
+        Low bars are crochet, the higher ones a stop (orange) or the needle (violet). A thread shows where a
+        piece is needed.
       </Quiet>
     </View>
   );
