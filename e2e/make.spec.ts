@@ -114,6 +114,7 @@ test('kept by the tap: closed without a word, it goes on at the same stitch; two
   await next(page, 'Show where it is');
   await expect(page.getByRole('img', { name: 'Repeat 3 of 6' })).toBeVisible();
   await next(page, 'Repeat done');
+  await expect(page.getByRole('img', { name: 'Repeat 4 of 6' })).toBeVisible();
   await page.close();
   await other.reload();
   await expect(other.getByRole('img', { name: 'Repeat 4 of 6' })).toBeVisible();

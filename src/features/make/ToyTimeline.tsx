@@ -140,8 +140,7 @@ export function ToyTimeline() {
         </Svg>
       </View>
       <Quiet>
-        Low bars are crochet, the higher ones a stop (orange) or the needle (violet). A thread shows where a
-        piece is needed.
+        Low bars are crochet, high ones stops (orange) or sewing (violet). A thread: where a piece goes.
       </Quiet>
     </View>
   );
