@@ -1,28 +1,24 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { handsSchema, inOrder, usualHands, type Hands } from '../core/plan/hands';
+import { inOrder, readHands, usualHands, type Hands } from '../core/plan/hands';
+import { handsKey } from './shelf';
 import { storage } from './storage';
+import { shelfKey } from './useShelf';
 
-const key = 'hoppla/habit/hands';
 const queryKey = ['habit', 'hands'] as const;
-
-async function read(): Promise<Hands> {
-  const kept = await storage.getItem(key);
-  if (kept === null) return usualHands;
-  try {
-    const { error, value } = handsSchema.validate(JSON.parse(kept), { convert: false });
-    return error ? usualHands : (value as Hands);
-  } catch {
-    return usualHands;
-  }
-}
 
 /** What this maker's hands and tools get through; usual ones until she says. */
 export function useHands() {
   const client = useQueryClient();
-  const { data } = useQuery({ queryKey, queryFn: read, staleTime: Infinity });
+  const { data } = useQuery({
+    queryKey,
+    queryFn: async () => readHands(await storage.getItem(handsKey)),
+    staleTime: Infinity,
+  });
   const keep = useMutation({
-    mutationFn: (hands: Hands) => storage.setItem(key, JSON.stringify(hands)),
+    mutationFn: (hands: Hands) => storage.setItem(handsKey, JSON.stringify(hands)),
     onMutate: (hands) => client.setQueryData(queryKey, hands),
+    // Every card says when the next stop is.
+    onSuccess: () => client.invalidateQueries({ queryKey: shelfKey }),
   });
   return {
     hands: data ?? usualHands,

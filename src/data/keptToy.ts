@@ -9,7 +9,9 @@ import {
 import { toyCard, type ToyCard } from '../core/keep/toyCard';
 import { limits } from '../core/notation/limits';
 import { mostEntries, readRecord, type TrialEntry } from '../core/safety/record';
+import { readHands } from '../core/plan/hands';
 import { analyseToy } from '../core/toy/analyse';
+import { plannedForHands } from '../core/toy/planToy';
 import { isRecord, parsed } from './json';
 import { DamagedError, FullRecordError, RecordError, TooLongError, type StoredToy } from './storedToy';
 
@@ -65,10 +67,14 @@ export function recordIn(kept: string | null): TrialEntry[] {
   return record;
 }
 
-/** What the shelf will show of a text. A text that can't be worked out still has a card, and can be opened. */
-export function cardOf(text: string): ToyCard {
+/**
+ * What the shelf will show of a text. A text that can't be worked out still has a card, and can be opened.
+ *
+ * @param hands the maker's hands as they are kept: the next stop follows from them
+ */
+export function cardOf(text: string, hands: string | null): ToyCard {
   try {
-    return toyCard(analyseToy(text, { searches: false }));
+    return toyCard(plannedForHands(analyseToy(text, { searches: false }), readHands(hands)));
   } catch {
     return {
       name: text.trim().split('\n')[0]?.slice(0, 60) || 'Toy without a name',
@@ -97,7 +103,7 @@ export function readyToy(text: string): ReadyToy {
     parts: firstParts(text),
   };
   refuseTooLong(document);
-  return { document, card: cardOf(text) };
+  return { document, card: cardOf(text, null) };
 }
 
 /** A record with one entry more. */

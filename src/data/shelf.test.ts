@@ -3,7 +3,8 @@ import 'fake-indexeddb/auto';
 import { limits } from '../core/notation/limits';
 import { readDocument, type ToyDocument } from '../core/keep/document';
 import { readyToy } from './keptToy';
-import { shelf } from './shelf';
+import { usualHands } from '../core/plan/hands';
+import { handsKey, shelf } from './shelf';
 import { ConflictError, DamagedError, GoneError, RecordError, TooLongError } from './storedToy';
 import { storage } from './storage';
 
@@ -215,4 +216,22 @@ describe('the record of what was tried', () => {
     await storage.setItem(`hoppla/record/${made.id}`, full);
     await expect(shelf.addTrial(made.id, entry)).rejects.toThrow(/full/);
   });
+});
+
+test('a card says the next stop for the hands as they are now', async () => {
+  // 24, 18, 12 and 6 stitches of 5 mm: 38, 29, 19 and 10 mm.
+  const head =
+    'Terms: US\nGauge: 5 mm x 5 mm\nFor: 3 and over\nHead\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5-R8: sc around\nR9: (2 sc, dec) x 6\nR10: (sc, dec) x 6\nR11: dec x 6\nStuff.';
+  await shelf.create(head);
+  const next = async () => (await shelf.list()).map((toy) => (toy.kind === 'kept' ? toy.card.next : ''));
+  expect(await next()).toEqual(['Head, after round 9: stuff the bulk']);
+  await storage.setItem(handsKey, JSON.stringify({ ...usualHands, stuffFingers: 35 }));
+  expect(await next()).toEqual(['Head, after round 8: stuff the bulk']);
+  // What is brought now is for these hands from the first.
+  await shelf.addFile(
+    (await shelf.exportText((await shelf.all())[0]!)).replace(/"id":\s*"[^"]*"/, '"id": "other"'),
+  );
+  expect(await next()).toEqual(Array.from({ length: 2 }, () => 'Head, after round 8: stuff the bulk'));
+  await storage.removeItem(handsKey);
+  expect(await next()).toEqual(Array.from({ length: 2 }, () => 'Head, after round 9: stuff the bulk'));
 });

@@ -42,6 +42,8 @@ export interface RemovedToy {
 
 const toyPrefix = 'hoppla/toy/';
 const seededKey = 'hoppla/seeded';
+/** What the maker's hands and tools get through, as JSON. */
+export const handsKey = 'hoppla/habit/hands';
 const toyKey = (id: string) => toyPrefix + id;
 const cardKey = (id: string) => `hoppla/card/${id}`;
 const historyKey = (id: string) => `hoppla/history/${id}`;
@@ -54,19 +56,27 @@ export function newId(): string {
 
 const cardVersion = 3;
 
-/** The card kept of a toy, where it is of that very revision. */
-function parseCard(kept: string | null | undefined, revision: number): ToyCard | null {
+/** The card kept of a toy, where it is of that very revision and for those very hands. */
+function parseCard(kept: string | null | undefined, revision: number, hands: string | null): ToyCard | null {
   const card = parsed(kept ?? '');
   const isCurrent =
-    isRecord(card) && card.version === cardVersion && card.revision === revision && isRecord(card.card);
+    isRecord(card) &&
+    card.version === cardVersion &&
+    card.revision === revision &&
+    (card.hands ?? null) === hands &&
+    isRecord(card.card);
   return isCurrent ? (card.card as unknown as ToyCard) : null;
 }
 
 const toyEntry = ({ id, revision, document, savedBy }: StoredToy): Record<string, string> => ({
   [toyKey(id)]: JSON.stringify({ revision, savedBy, document }),
 });
-const cardEntry = ({ id, revision }: StoredToy, card: ToyCard): Record<string, string> => ({
-  [cardKey(id)]: JSON.stringify({ version: cardVersion, revision, card }),
+const cardEntry = (
+  { id, revision }: StoredToy,
+  card: ToyCard,
+  hands: string | null = null,
+): Record<string, string> => ({
+  [cardKey(id)]: JSON.stringify({ version: cardVersion, revision, hands, card }),
 });
 
 function parseHistory(kept: string | undefined): TextHistory {
@@ -101,9 +111,10 @@ function entriesOf(toys: readonly ReadyToy[]): Changes {
 /** Puts toys on the shelf, all of them or none. One that is there already, under the id it brings, stays, and this is a copy of it. */
 async function put(documents: readonly ToyDocument[]): Promise<StoredToy[]> {
   const { cardOf, refuseTooLong } = await keptToys();
+  const hands = await storage.getItem(handsKey);
   const ready = documents.map(({ record = [], ...document }) => {
     refuseTooLong(document);
-    return { document, record, card: cardOf(document.text) };
+    return { document, record, card: cardOf(document.text, hands) };
   });
   const keys = documents.map(({ id }) => toyKey(id));
   return transact(keys, (kept) => {
@@ -113,7 +124,7 @@ async function put(documents: readonly ToyDocument[]): Promise<StoredToy[]> {
       const id = isTaken ? newId() : document.id;
       const stored: StoredToy = { id, revision: 1, document: { ...document, id }, savedBy: null };
       const tried = record.length > 0 ? { [recordKey(id)]: JSON.stringify(record) } : {};
-      changes = { ...changes, ...toyEntry(stored), ...cardEntry(stored, card), ...tried };
+      changes = { ...changes, ...toyEntry(stored), ...cardEntry(stored, card, hands), ...tried };
       return stored;
     });
     return { changes, result };
@@ -127,11 +138,15 @@ async function putOne(document: ToyDocument): Promise<StoredToy> {
 }
 
 /** What the shelf shows of a toy whose kept card is of this very revision, without reading its document closer than that. */
-function shownAsKept(id: string, text: string, kept: string | null | undefined): ShelfToy | null {
+function shownAsKept(
+  id: string,
+  text: string,
+  { card: kept, hands }: { card: string | null | undefined; hands: string | null },
+): ShelfToy | null {
   const stored = parsed(text);
   if (!isRecord(stored) || !isRecord(stored.document) || typeof stored.revision !== 'number') return null;
   const { made, text: pattern } = stored.document;
-  const card = parseCard(kept, stored.revision);
+  const card = parseCard(kept, stored.revision, hands);
   const isWhole = typeof made === 'string' && typeof pattern === 'string';
   return card && isWhole ? { id, kind: 'kept', made, card } : null;
 }
@@ -162,13 +177,14 @@ export const shelf = {
     const ids = (await storage.getAllKeys())
       .filter((key) => key.startsWith(toyPrefix))
       .map((key) => key.slice(toyPrefix.length));
-    const kept = await storage.getMany(ids.flatMap((id) => [toyKey(id), cardKey(id)]));
+    const kept = await storage.getMany([handsKey, ...ids.flatMap((id) => [toyKey(id), cardKey(id)])]);
+    const hands = kept[handsKey] ?? null;
     const toys: ShelfToy[] = [];
     for (const id of ids) {
       const text = kept[toyKey(id)];
       // Taken off by another tab meanwhile.
       if (typeof text !== 'string') continue;
-      toys.push(shownAsKept(id, text, kept[cardKey(id)]) ?? (await shownAnew(id, text)));
+      toys.push(shownAsKept(id, text, { card: kept[cardKey(id)], hands }) ?? (await shownAnew(id, text)));
     }
     return toys.sort((a, b) => (a.made < b.made ? 1 : a.made > b.made ? -1 : 0));
   },
@@ -176,9 +192,10 @@ export const shelf = {
   /** Makes the card of a toy anew and keeps it while the toy is there; that it can't be kept does no harm. */
   async renewCard(stored: StoredToy): Promise<ToyCard> {
     const { cardOf } = await keptToys();
-    const card = cardOf(stored.document.text);
+    const hands = await storage.getItem(handsKey);
+    const card = cardOf(stored.document.text, hands);
     await transact([toyKey(stored.id)], (kept) => ({
-      changes: kept.has(toyKey(stored.id)) ? cardEntry(stored, card) : {},
+      changes: kept.has(toyKey(stored.id)) ? cardEntry(stored, card, hands) : {},
       result: undefined,
     })).catch(() => undefined);
     return card;

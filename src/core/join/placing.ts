@@ -310,6 +310,12 @@ function saysWhere({ gap, range, round, relation, level, stitches, place }: AnyJ
   return said.some((one) => one !== undefined);
 }
 
+/** `On top of the body`, and nothing else that says where. */
+function isOnlyOnTop({ place, ...sentence }: AnyJoin): boolean {
+  const { around, ...elsewhere } = place;
+  return around === 'top' && !saysWhere({ ...sentence, place: elsewhere } as AnyJoin);
+}
+
 /** Two parts that end open come together by their edges, where nothing says otherwise. */
 export function isEdgeToEdge({ sentence, piece, wall, units }: Placing): boolean {
   if (
@@ -324,8 +330,9 @@ export function isEdgeToEdge({ sentence, piece, wall, units }: Placing): boolean
   const bothOpen = endOf(piece).open && endOf(wall).open && wall.fabric.row[0] !== 1;
   // A tail on a body is not meant to be sewn to its whole edge.
   const [a, b] = [endOf(piece).count, endOf(wall).count];
-  // `On top of the body`, whose open end is as wide: that end is its top, whichever way up it was taken to be.
-  if (around === 'top' && bothOpen && a === b && a > 0) return true;
+  // A head on top of what ends as wide as it does: that end is the top, whichever way up it was taken to be.
+  const isHead = /\bhead\b/i.test(piece.part.name);
+  if (isHead && bothOpen && a === b && isOnlyOnTop(sentence)) return true;
   if (!atEnd && Math.max(a, b) > mostUnequal * Math.min(a, b)) return false;
   const { around: _around, ...elsewhere } = sentence.place;
   const saysSide =

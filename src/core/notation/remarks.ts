@@ -1,5 +1,5 @@
-/** `// Measure before you go on.`: a line for whoever reads it, of which nothing is read. */
-export const isRemark = (line: string): boolean => /^\s*\/\//.test(line);
+/** `// Measure before you go on.`: a line for whoever reads it, of which nothing is read. `// HEAD //` is a heading with ornaments. */
+export const isRemark = (line: string): boolean => /^\s*\/\/(?!.*\/\s*$)/.test(line);
 
 /** The lines of a text with nothing in place of remarks, so that every line keeps its number. */
 export const withoutRemarks = (lines: readonly string[]): string[] =>

@@ -127,3 +127,9 @@ test.each([
 test('a nose, and where it goes in the next sentence', () => {
   expect(placed('Embroider a nose. It goes between R11 and R12, 3 stitches wide.')).toEqual([11, 17, 20]);
 });
+
+test('a measure after the eyes is no place of theirs', () => {
+  expect(
+    placed('Insert the eyes between R9 and R10, 6 showing. It should measure between 5 and 6 cm.'),
+  ).toEqual([9, 15, 22]);
+});

@@ -80,6 +80,17 @@ export const handsSchema = Joi.object<Hands>(
   ),
 );
 
+/** Hands as they are kept; usual ones where none are, or where what is kept is no hands. */
+export function readHands(kept: string | null): Hands {
+  if (kept === null) return usualHands;
+  try {
+    const { error, value } = handsSchema.validate(JSON.parse(kept), { convert: false });
+    return error ? usualHands : (value as Hands);
+  } catch {
+    return usualHands;
+  }
+}
+
 const keys = Object.keys(usualHands) as (keyof Hands)[];
 
 /** Which size a pair of hands is, where every figure is as it is shipped; null where one was changed. */

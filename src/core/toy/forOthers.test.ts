@@ -121,6 +121,22 @@ test('remarks are read by people only', () => {
   expect(analyseToy(remarked).pattern.notes).toEqual(analyseToy(bear).pattern.notes);
 });
 
+test('slashes around a heading are ornaments, not a remark', () => {
+  expect(analyseToy(bear.replace('Head', '// HEAD //')).parts.map(({ source }) => source.name)).toHaveLength(
+    1,
+  );
+  expect(analyseToy(bear.replace('Head', '// HEAD //')).pattern.parts[0]?.name).not.toBe('Part 1');
+});
+
+test('what is done at a stop stands with it, what comes after does not', () => {
+  const body = patternBody(
+    patternForOthers(analyseToy(bear.replace(/\nStuff\.[^]*$/, '')), { terms: 'us', hand: 'right' }),
+  );
+  const boxes = [...body.matchAll(/<div class="remarks halt">(.*?)<\/div>/g)].map(([, box]) => box);
+  expect(boxes.length).toBeGreaterThan(1);
+  for (const box of boxes) expect(box).not.toMatch(/holes 7 and 12/);
+});
+
 test('200 generated toys, in both terms: rounds, places, joins and stops are the same when read back', () => {
   fc.assert(
     fc.property(

@@ -510,3 +510,15 @@ test('two parts and two rounds, respectively: asked, never the round between', (
   expect(toy.joined.joins).toEqual([]);
   expect(toy.problems.map(({ code }) => code)).toContain('join-two-rounds');
 });
+
+test('only a head is sewn to an open end as wide: a hat on top of a head goes onto its crown', () => {
+  const dome = (name: string) =>
+    `${name}\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R9: sc around\nFasten off.`;
+  const kinds = (sentence: string) =>
+    analyseToy(
+      ['Lean: 0', dome('Head'), dome('Hat'), dome('Body'), `Assembly\n${sentence}`].join('\n\n'),
+    ).joined.joins.map(({ unit, kind }) => [unit.name, kind]);
+  expect(kinds('Sew the hat to the top of the head.')).toEqual([['hat', 'open-on-wall']]);
+  expect(kinds('Sew the head to the top of the body.')).toEqual([['head', 'edge-to-edge']]);
+  expect(kinds('Sew the head to the top of the body on round 3.')).toEqual([['head', 'open-on-wall']]);
+});

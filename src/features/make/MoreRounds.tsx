@@ -5,7 +5,8 @@ import { compareToys } from '../../core/edit/compareToys';
 import { withMoreRounds } from '../../core/edit/moreRounds';
 import { placeAfterChange, type Place } from '../../core/make/run';
 import type { Task } from '../../core/make/tasks';
-import type { Hands } from '../../core/plan/hands';
+import { usualHands, type Hands } from '../../core/plan/hands';
+import { plannedForHands } from '../../core/toy/planToy';
 import type { Happening } from '../../data/makingRun';
 import { tasksOfText } from '../../data/useMaking';
 import { useToy } from '../../data/useToy';
@@ -24,13 +25,16 @@ interface MoreRoundsProps {
   onDone: () => void;
 }
 
+const planned = (text: string, hands: Hands = usualHands) =>
+  plannedForHands(analyseToy(text, { searches: false }), hands);
+
 /** More rounds were worked than the pattern has: what that changes, before it is agreed to. */
 export function MoreRounds({ task, place, text, hands, happen, onDone }: MoreRoundsProps) {
   const [more, setMore] = useState(1);
   const { editor, text: pattern } = useToy();
   const { unit, label, words } = task;
   const longer = withMoreRounds(text, { part: unit.part, label, words }, more);
-  const changes = compareToys(analyseToy(text, { searches: false }), analyseToy(longer, { searches: false }));
+  const changes = compareToys(planned(text, hands), planned(longer, hands));
   const agree = () => {
     const moved = placeAfterChange(place, tasksOfText(text, hands), tasksOfText(longer, hands));
     happen({

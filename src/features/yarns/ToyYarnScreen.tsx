@@ -5,6 +5,8 @@ import { Fill } from '../../ui/layout';
 import { gaugeFromTable, yarnsByThickness, type YarnWeightKey } from '../../core/shape/yarnWeights';
 import { leanOfSpiral } from '../../core/shape/gauge';
 import { analyseToy } from '../../core/toy/analyse';
+import { plannedForHands } from '../../core/toy/planToy';
+import { useHands } from '../../data/hands';
 import { compareToys } from '../../core/edit/compareToys';
 import { setToyHeader } from '../../core/notation/editText';
 import { scaleEyes } from '../../core/edit/inYarn';
@@ -29,6 +31,7 @@ type Chosen = { kind: 'yarn'; id: string } | { kind: 'weight'; key: YarnWeightKe
 export function ToyYarnScreen() {
   const router = useRouter();
   const { analysis, editor, text } = useToy();
+  const { hands } = useHands();
   const { data: yarns } = useYarns();
   const [choice, setChoice] = useState<Chosen | null>(null);
   const { gauge, pattern } = analysis;
@@ -55,8 +58,8 @@ export function ToyYarnScreen() {
     return scaleEyes(changed, ratio);
   }, [choice, yarns, text, gauge.widthMm]);
   const changes = useMemo(
-    () => (next === null ? [] : compareToys(analysis, analyseToy(next))),
-    [next, analysis],
+    () => (next === null ? [] : compareToys(analysis, plannedForHands(analyseToy(next), hands))),
+    [next, analysis, hands],
   );
 
   return (

@@ -4,6 +4,8 @@ import { View } from '@tamagui/core';
 import { gaugeFromTable, yarnsByThickness } from '../../core/shape/yarnWeights';
 import { yarnLimits, type Yarn } from '../../core/supplies/yarn';
 import { analyseToy } from '../../core/toy/analyse';
+import { plannedForHands } from '../../core/toy/planToy';
+import { useHands } from '../../data/hands';
 import { compareToys } from '../../core/edit/compareToys';
 import { putYarn } from '../../core/edit/yarnInText';
 import { nameOfToy } from '../../core/keep/toyCard';
@@ -48,16 +50,17 @@ function YarnForm({ kept, back }: { kept: Yarn | null; back: { name: string; go:
   const [trouble, setTrouble] = useState<string | null>(null);
   const { save, remove } = useYarnActions();
   const { data: toys } = useToysIn(kept?.name ?? '');
+  const { hands } = useHands();
   const change = (next: Partial<Yarn>) => setYarn((now) => ({ ...now, ...next }));
   const table = gaugeFromTable(yarn.weight, yarn.hookMm);
   const { swatch, wandered } = yarn;
   const effects = useMemo(
     () =>
-      (toys ?? []).map((toy) => ({
-        name: nameOfToy(analyseToy(toy.document.text)),
-        changes: compareToys(analyseToy(toy.document.text), analyseToy(putYarn(toy.document.text, yarn))),
-      })),
-    [toys, yarn],
+      (toys ?? []).map(({ document: { text } }) => {
+        const [now, next] = [text, putYarn(text, yarn)].map((one) => plannedForHands(analyseToy(one), hands));
+        return { name: now ? nameOfToy(now) : '', changes: now && next ? compareToys(now, next) : [] };
+      }),
+    [toys, yarn, hands],
   );
   const keep = async () => {
     setTrouble(null);

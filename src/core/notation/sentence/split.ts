@@ -35,7 +35,8 @@ const places = [S.Between, S.InBetween, S.RoundWord, S.Showing, S.Apart];
 function saysWhereThey(fragment: readonly IToken[]): boolean {
   const isMeant = /^(?:they|these|those|it|both)$/i.test(fragment[0]?.image ?? '');
   const namesNone = !fragment.some((token) => is(token, ...others, ...featureOf.map(([type]) => type)));
-  return isMeant && namesNone && fragment.some((token) => is(token, ...places));
+  const isMeasure = fragment.some((token) => is(token, S.Mm, S.Cm));
+  return isMeant && namesNone && !isMeasure && fragment.some((token) => is(token, ...places));
 }
 
 const namesFeature = (fragment: readonly IToken[]) =>

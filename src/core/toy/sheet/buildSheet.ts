@@ -23,7 +23,7 @@ import { actTitle, bulksOf } from './stopWords';
 export type SheetLine =
   | { kind: 'round'; label: string; text: string; count: string; wrong: boolean }
   | { kind: 'marks'; text: string }
-  | { kind: 'stop'; title: string; lastCall: string; acts: { name: string; why: string }[] };
+  | { kind: 'stop'; after: number; title: string; lastCall: string; acts: { name: string; why: string }[] };
 
 /** The drawing of a part with its eyes, in mm. */
 export interface SheetMap {
@@ -76,6 +76,7 @@ function stopLine(stop: Stop, bulks: number): SheetLine {
       : '';
   return {
     kind: 'stop',
+    after: stop.after,
     title: `Stop after round ${stop.after}`,
     lastCall: stop.acts.some(({ act }) => act === 'close' || act === 'cut') ? '' : late,
     acts: stop.acts.map((act) => ({ name: actTitle(act, bulks), why: act.why })),

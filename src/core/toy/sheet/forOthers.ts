@@ -1,4 +1,5 @@
 import { setToyHeader } from '../../notation/editText';
+import type { LineKind } from '../../notation/pattern';
 import { readWorkLine } from '../../notation/grammar';
 import { stitchWord, type StitchKind, type Terms } from '../../notation/terms';
 import { writeItems } from '../../notation/writeItems';
@@ -18,9 +19,12 @@ export interface Reader {
   hand: 'right' | 'left';
 }
 
-/** A line of the pattern: the maker's, which is read back, or a remark, which is not. */
+/**
+ * A line of the pattern. The maker's own is read back: a heading, a setting that tells Hoppla something and a reader nothing, any other
+ * text. What Hoppla adds is not: a stop, what is done at it, a remark.
+ */
 export interface PatternLine {
-  kind: 'heading' | 'text' | 'remark' | 'blank';
+  kind: 'heading' | 'setting' | 'text' | 'blank' | 'stop' | 'act' | 'remark';
   text: string;
 }
 
@@ -70,6 +74,9 @@ export function sameToy(toy: ToyAnalysis): string {
 
 const text = (line: string): PatternLine => ({ kind: line.trim() === '' ? 'blank' : 'text', text: line });
 const remark = (line: string): PatternLine => ({ kind: 'remark', text: line });
+const setting = (line: string): PatternLine => ({ kind: 'setting', text: line });
+const isSetting = (line: string, kind: LineKind | undefined): boolean =>
+  kind === 'header' && /^\s*(?:toy|lean|apart)\s*:/i.test(line);
 const blank: PatternLine = { kind: 'blank', text: '' };
 
 /** A round as it is written out. */
@@ -128,18 +135,20 @@ function roundsOf(line: string, index: number, part: PartAnalysis, terms: Terms)
   }));
 }
 
-const stopWords = (line: Extract<SheetLine, { kind: 'stop' }>): string[] => [
-  `${line.title.replace(/^Stop/, 'STOP')}: ${line.acts.map(({ name }) => name.toLowerCase()).join(', ')}. ${line.lastCall}`.trim(),
-  ...line.acts.map(({ name, why }) => `${name}: ${why}`),
+const stopLines = ({ after, acts, lastCall }: Extract<SheetLine, { kind: 'stop' }>): PatternLine[] => [
+  {
+    kind: 'stop',
+    text: `STOP after round ${after}: ${acts.map(({ name }) => name.toLowerCase()).join(', ')}. ${lastCall}`.trim(),
+  },
+  ...acts.map(({ name, why }): PatternLine => ({ kind: 'act', text: `${name}: ${why}` })),
 ];
 
 /** Stops of a part by the number of their round, in words. */
-function stopsOf(part: Sheet['parts'][number]): Map<number, string[]> {
-  const stops = new Map<number, string[]>();
+function stopsOf(part: Sheet['parts'][number]): Map<number, PatternLine[]> {
+  const stops = new Map<number, PatternLine[]>();
   for (const line of part.lines) {
     if (line.kind !== 'stop') continue;
-    const after = Number(/\d+/.exec(line.title)?.[0] ?? 0);
-    stops.set(after, [...(stops.get(after) ?? []), ...stopWords(line)]);
+    stops.set(line.after, [...(stops.get(line.after) ?? []), ...stopLines(line)]);
   }
   return stops;
 }
@@ -213,7 +222,7 @@ function partLines(
   const out: PatternLine[] = [];
   let waiting: WrittenRound[] = [];
   const stopAfter = (number: number) => {
-    for (const words of stops.get(number) ?? []) out.push(remark(words));
+    out.push(...(stops.get(number) ?? []));
     stops.delete(number);
   };
   const flush = () => {
@@ -251,7 +260,12 @@ function written(toy: ToyAnalysis, terms: Terms, anew: boolean): PatternLine[] {
     .filter(({ part }) => part.source.firstLine >= 1)
     .sort((a, b) => a.part.source.firstLine - b.part.source.firstLine);
   const begin = (inText[0]?.part.source.firstLine ?? lines.length + 1) - 1;
-  const out: PatternLine[] = [...lines.slice(0, begin).map(text), ...before(toy, sheet, terms)];
+  const out: PatternLine[] = [
+    ...lines
+      .slice(0, begin)
+      .map((line, i) => (isSetting(line, toy.pattern.lineKinds[i]) ? setting(line) : text(line))),
+    ...before(toy, sheet, terms),
+  ];
   inText.forEach(({ part, sheet: own }, i) => {
     const from = part.source.firstLine - 1;
     const to = (inText[i + 1]?.part.source.firstLine ?? lines.length + 1) - 1;
@@ -260,9 +274,11 @@ function written(toy: ToyAnalysis, terms: Terms, anew: boolean): PatternLine[] {
   return [...out, ...after(sheet)];
 }
 
+const ours: ReadonlySet<PatternLine['kind']> = new Set(['stop', 'act', 'remark']);
+
 const textOf = (lines: readonly PatternLine[]): string =>
   `${lines
-    .map(({ kind, text: line }) => (kind === 'remark' ? `// ${line}` : line))
+    .map(({ kind, text: line }) => (ours.has(kind) ? `// ${line}` : line))
     .join('\n')
     .replace(/\n{3,}/g, '\n\n')
     .trimEnd()}\n`;
