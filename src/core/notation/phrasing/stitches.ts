@@ -22,7 +22,7 @@ export const stitchPhrasings: readonly Phrasing[] = [
   {
     example: ['sc-hdc-sc all in one stitch', '(sc, hdc, sc) in next st'],
     pattern: re(
-      String.raw`(?<![a-z-])((?:sc|hdc|dc|tr)(?:-(?:sc|hdc|dc|tr)){1,6})\s+(?:all\s+)?in(?:to)?\s+(?:the\s+)?(?:next|same|one|1)\s+(?:sts?|stitch)(?![a-z])`,
+      String.raw`(?<![a-z-])((?:sc|hdc|htr|dc|tr)(?:-(?:sc|hdc|htr|dc|tr)){1,6})\s+(?:all\s+)?in(?:to)?\s+(?:the\s+)?(?:next|same|one|1)\s+(?:sts?|stitch)(?![a-z])`,
     ),
     by: (_, stitches = '') => `(${stitches.replace(/-/g, ', ')}) in next st`,
   },
