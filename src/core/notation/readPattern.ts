@@ -19,6 +19,7 @@ import {
 } from './partLines';
 import type { LineKind, PartSource, Pattern } from './pattern';
 import type { Problem } from './problem';
+import { headerUnclear, numberedTooHigh, tooLong, tooMuch, unreadLine } from './readProblems';
 import { withoutRemarks } from './remarks';
 import { isBaseAlone, isEnding, isFoundation, isWork, linesRead, readLine, type LineRead } from './readLine';
 import { findRounds } from './rowsWorked';
@@ -32,27 +33,6 @@ import { isIntoRing, Surroundings } from './surroundings';
 import { linesOfRound } from './wrapped';
 import { startSaidBy, startSaidIn, Starts } from './startWords';
 import { findTerms, type Terms, type WordPlaces } from './terms';
-
-function unreadProblem({ from, report }: NonNullable<LineRead['unread']>, line: number): Problem {
-  if (report !== null)
-    return {
-      code: 'line-failed',
-      severity: 'error',
-      line,
-      column: 1,
-      facts: { report },
-      message: `Line ${line} could not be read, though it should have been. It is kept as a note; everything else still counts. Write it another way. (${report})`,
-      suggestions: [],
-    };
-  return {
-    code: 'line-too-long',
-    severity: 'error',
-    line,
-    column: from + 1,
-    message: `Line ${line} is too long to be one line of work: from sign ${from + 1} on it is not read. Divide it.`,
-    suggestions: [],
-  };
-}
 
 /** A bare “8 apart” of a maker who counts what shows. */
 function showingMeant(step: Sentence): Sentence {
@@ -69,20 +49,8 @@ function showingMeant(step: Sentence): Sentence {
  * @param text the pattern as the maker wrote it
  */
 export function readPattern(text: string): Pattern {
-  if (text.length > limits.textSigns) return tooLong(text);
+  if (text.length > limits.textSigns) return emptyPattern([tooLong(text)]);
   return new PatternReader(text).read();
-}
-
-function tooLong(text: string): Pattern {
-  const thousands = Math.ceil(text.length / 1000);
-  return emptyPattern([
-    {
-      code: 'too-long',
-      severity: 'error',
-      message: `This text has ${thousands} thousand signs: too long for one toy. Paste one toy at a time, up to ${limits.textSigns / 1000} thousand signs.`,
-      suggestions: [],
-    },
-  ]);
 }
 
 /** One line on its way into the pattern. */
@@ -186,7 +154,7 @@ class PatternReader {
     if (!read) this.fill(number, `more than ${limits.readSigns / 1000} thousand signs`);
     if (!read || this.full) return this.note(number, text);
     this.leftHanded ||= read.leftHanded && !read.isRound;
-    if (read.unread) this.problems.push(unreadProblem(read.unread, number));
+    if (read.unread) this.problems.push(unreadLine(read.unread, number));
     if (this.holdsSeveral(number, text, count)) return this.note(number, text);
     const line: Line = { read, index, number, text, count };
     for (const taking of this.takings) {
@@ -257,14 +225,7 @@ class PatternReader {
   private numberedTooHigh({ read: { work, isRound }, number, text }: Line): LineKind | null {
     const { label } = work;
     if (!label || label.last <= limits.roundNumber || !isRound) return null;
-    this.problems.push({
-      code: 'round-number',
-      severity: 'error',
-      line: number,
-      column: label.span.from + 1,
-      message: `Line ${number} numbers a round above ${limits.roundNumber}. Check the number; until then the line is kept as a note.`,
-      suggestions: [],
-    });
+    this.problems.push(numberedTooHigh(number, label.span.from + 1));
     return this.note(number, text);
   }
 
@@ -335,14 +296,7 @@ class PatternReader {
     const { header: head } = read;
     if (!head || line.read.isRound) return null;
     if (head.scope === 'bad') {
-      this.problems.push({
-        code: 'header-unclear',
-        severity: 'warning',
-        line: number,
-        column: 1,
-        message: head.message,
-        suggestions: [],
-      });
+      this.problems.push(headerUnclear(number, head.message));
     } else if (head.scope === 'toy') {
       this.saysHand ||= head.key === 'hand';
       applyToyHeader(this.header, head, number, (terms) => {
@@ -555,14 +509,7 @@ class PatternReader {
   private fill(line: number, what: string): void {
     if (this.full) return;
     this.full = true;
-    this.problems.push({
-      code: 'too-much',
-      severity: 'error',
-      line,
-      column: 1,
-      message: `From line ${line} on this text holds too much for one toy: ${what}. The lines from there are kept and not counted. Give them to a toy of their own.`,
-      suggestions: [],
-    });
+    this.problems.push(tooMuch(line, what));
   }
 
   /** Room for one more round; false once there is none. */

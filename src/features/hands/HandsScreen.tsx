@@ -3,6 +3,7 @@ import { View } from '@tamagui/core';
 import { handLimits, handsBySize, sizeOfHands, type Hands, type HandSize } from '../../core/plan/hands';
 import { useHands } from '../../data/hands';
 import { OneOf } from '../../ui/Choice';
+import { cardGrid } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { NumberStep } from '../../ui/NumberStep';
 import { Page } from '../../ui/Page';
@@ -125,6 +126,7 @@ export function HandsScreen() {
     <Page
       title="My hands and tools"
       aside="Every stop of every toy goes by them"
+      broad
       back={{ name: isFromToy ? 'Back to the stops' : 'Back to the toys', go: goBack }}
     >
       {failed ? (
@@ -143,9 +145,11 @@ export function HandsScreen() {
         onChoose={(size) => change(handsBySize[size])}
       />
       {sizeOfHands(hands) === null ? <Quiet>These are figures of your own.</Quiet> : null}
-      <Figures title="Openings, across" across asked={openings} hands={hands} change={change} />
-      <Figures title="How deep" asked={reaches} hands={hands} change={change} />
-      <Figures title="Tools" asked={tools} hands={hands} change={change} />
+      <View gap="$4" style={cardGrid}>
+        <Figures title="Openings, across" across asked={openings} hands={hands} change={change} />
+        <Figures title="How deep" asked={reaches} hands={hands} change={change} />
+        <Figures title="Tools" asked={tools} hands={hands} change={change} />
+      </View>
       <Quiet>Figures to begin with are our own. What is being made keeps those it was begun with.</Quiet>
     </Page>
   );

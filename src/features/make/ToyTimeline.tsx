@@ -1,8 +1,8 @@
-import Svg, { Circle, Line, Rect, Text } from 'react-native-svg';
-import { useTheme, View } from '@tamagui/core';
+import { Circle, Line, Rect, Text } from 'react-native-svg';
+import { useTheme } from '@tamagui/core';
 import { toyTimeline, type Lane, type LaneBar, type Thread } from '../../core/toy/timeline';
 import { useToy } from '../../data/useToy';
-import { Quiet } from '../../ui/text';
+import { Drawing } from '../../ui/Drawing';
 
 const width = 340;
 const edge = 8;
@@ -95,53 +95,34 @@ export function ToyTimeline() {
   const every = everyMinutes(minutes);
   const marks = Array.from({ length: Math.floor(minutes / every) }, (_, i) => (i + 1) * every);
   return (
-    <View gap="$1">
-      <View
-        role="img"
-        aria-label={`The pieces in the order they are made: ${lanes.map(({ name }) => name).join(', ')}. The list below says each step.`}
-        backgroundColor="$sheet"
-        borderRadius="$3"
-        borderWidth={1}
-        borderColor="$line"
-        padding="$2"
-        maxWidth={480}
-      >
-        <Svg width="100%" viewBox={`0 0 ${width} ${bottom + scaleHigh}`} aria-hidden>
-          {marks.map((at) => (
-            <Line
-              key={at}
-              x1={xOf(at)}
-              x2={xOf(at)}
-              y1={0}
-              y2={bottom}
-              stroke={theme.line.val}
-              strokeWidth={1}
-            />
-          ))}
-          {threads.map((thread) => (
-            <ThreadDrawn key={`${thread.lane} ${thread.onto} ${thread.to}`} thread={thread} xOf={xOf} />
-          ))}
-          {lanes.map((lane, row) => (
-            <LaneDrawn key={lane.name} lane={lane} row={row} xOf={xOf} />
-          ))}
-          {marks.map((at) => (
-            <Text
-              key={at}
-              x={xOf(at)}
-              y={bottom + 15}
-              textAnchor="middle"
-              fontSize={11}
-              fontFamily="AtkinsonHyperlegibleNext_400Regular"
-              fill={theme.quiet.val}
-            >
-              {clock(at)}
-            </Text>
-          ))}
-        </Svg>
-      </View>
-      <Quiet>
-        Low bars are crochet, high ones stops (orange) or sewing (violet). A thread: where a piece goes.
-      </Quiet>
-    </View>
+    <Drawing
+      label={`The pieces in the order they are made: ${lanes.map(({ name }) => name).join(', ')}. The list below says each step.`}
+      words="Low bars are crochet, high ones stops (orange) or sewing (violet). A thread leads to where a piece is needed."
+      width={width}
+      height={bottom + scaleHigh}
+    >
+      {marks.map((at) => (
+        <Line key={at} x1={xOf(at)} x2={xOf(at)} y1={0} y2={bottom} stroke={theme.line.val} strokeWidth={1} />
+      ))}
+      {threads.map((thread) => (
+        <ThreadDrawn key={`${thread.lane} ${thread.onto} ${thread.to}`} thread={thread} xOf={xOf} />
+      ))}
+      {lanes.map((lane, row) => (
+        <LaneDrawn key={lane.name} lane={lane} row={row} xOf={xOf} />
+      ))}
+      {marks.map((at) => (
+        <Text
+          key={at}
+          x={xOf(at)}
+          y={bottom + 15}
+          textAnchor="middle"
+          fontSize={11}
+          fontFamily="AtkinsonHyperlegibleNext_400Regular"
+          fill={theme.quiet.val}
+        >
+          {clock(at)}
+        </Text>
+      ))}
+    </Drawing>
   );
 }

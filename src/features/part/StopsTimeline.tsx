@@ -1,8 +1,8 @@
-import Svg, { Circle, Line, Path, Rect, Text } from 'react-native-svg';
-import { useTheme, View } from '@tamagui/core';
+import { Circle, Line, Path, Rect, Text } from 'react-native-svg';
+import { useTheme } from '@tamagui/core';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { partTimeline, type ActBar, type PartTimeline } from '../../core/toy/timeline';
-import { Quiet } from '../../ui/text';
+import { Drawing } from '../../ui/Drawing';
 
 const width = 340;
 const edge = 14;
@@ -204,30 +204,18 @@ export function StopsTimeline({ part }: { part: PartAnalysis }) {
   if (rounds < 2 || bars.length === 0) return null;
   const bottom = barsAt + bars.length * barEvery;
   return (
-    <View gap="$1">
-      <View
-        role="img"
-        aria-label={`The rounds with their stops. ${said(timeline)}`}
-        backgroundColor="$sheet"
-        borderRadius="$3"
-        borderWidth={1}
-        borderColor="$line"
-        padding="$2"
-        maxWidth={480}
-      >
-        <Svg width="100%" viewBox={`0 0 ${width} ${bottom + scaleHigh}`} aria-hidden>
-          <Path d={openingPath(timeline)} fill={theme.line.val} />
-          <StopLines timeline={timeline} bottom={bottom} />
-          {bars.map((bar, row) => (
-            <Bar key={`${bar.title} ${row}`} bar={bar} row={row} rounds={rounds} />
-          ))}
-          <Scale labels={labels} bottom={bottom} />
-        </Svg>
-      </View>
-      <Quiet>
-        Grey is the opening. A bar is solid while it is easy, dashed while it can still be done; the dot is
-        the stop.
-      </Quiet>
-    </View>
+    <Drawing
+      label={`The rounds with their stops. ${said(timeline)}`}
+      words="Grey is the opening. A bar is solid while it is easy, dashed while it can still be done; the dot is the stop."
+      width={width}
+      height={bottom + scaleHigh}
+    >
+      <Path d={openingPath(timeline)} fill={theme.line.val} />
+      <StopLines timeline={timeline} bottom={bottom} />
+      {bars.map((bar, row) => (
+        <Bar key={`${bar.title} ${row}`} bar={bar} row={row} rounds={rounds} />
+      ))}
+      <Scale labels={labels} bottom={bottom} />
+    </Drawing>
   );
 }

@@ -1,10 +1,9 @@
 import { useRouter } from 'expo-router';
-import { createElement, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
 import type { Terms } from '../../core/notation/terms';
 import { patternForOthers, type Reader, type WrittenPattern } from '../../core/toy/sheet/forOthers';
 import { patternBody, patternMarkdown } from '../../core/toy/sheet/forOthersMarkup';
-import { sheetCss } from '../../core/toy/sheet/sheetHtml';
 import { fileName } from '../../core/words/fileName';
 import { useToy } from '../../data/useToy';
 import { OneOf } from '../../ui/Choice';
@@ -13,9 +12,8 @@ import { Fill } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
-import { Scroll } from '../../ui/Scroll';
 import { SaveLine } from '../toy/SaveLine';
-import { printCss } from './paper';
+import { OffPaper, Paper, PaperFoot } from './Paper';
 
 const termWords: readonly [Terms, string][] = [
   ['us', 'US terms'],
@@ -30,14 +28,7 @@ const handWords: readonly [Reader['hand'], string][] = [
 function Keep({ pattern }: { pattern: WrittenPattern }) {
   const name = fileName(pattern.title);
   return (
-    <View
-      flexDirection="row"
-      gap="$2"
-      padding="$2"
-      backgroundColor="$sheet"
-      borderTopWidth={1}
-      borderColor="$line"
-    >
+    <PaperFoot>
       <Press grow tone="primary" label="Print" onPress={() => window.print()} />
       <Press
         grow
@@ -51,7 +42,7 @@ function Keep({ pattern }: { pattern: WrittenPattern }) {
         name="Save as Markdown"
         onPress={() => saveFile(`${name}-pattern.md`, patternMarkdown(pattern), 'text/markdown')}
       />
-    </View>
+    </PaperFoot>
   );
 }
 
@@ -63,8 +54,7 @@ export function ForOthersScreen() {
   const [terms, setTerms] = useState<Terms>(own.value);
   const [hand, setHand] = useState<Reader['hand']>(header.hand);
   const pattern = useMemo(() => patternForOthers(analysis, { terms, hand }), [analysis, terms, hand]);
-  // Written by our own core, which escapes all that comes from the maker's text.
-  const body = useMemo(() => ({ __html: patternBody(pattern) }), [pattern]);
+  const html = useMemo(() => patternBody(pattern), [pattern]);
   return (
     <Fill>
       <Page
@@ -73,10 +63,7 @@ export function ForOthersScreen() {
         back={{ name: 'Back to the sheet', go: () => router.replace(`/toy/${editor.id}/sheet`) }}
         scrolls={false}
       >
-        {createElement('style', null, sheetCss + printCss)}
-        {createElement(
-          'div',
-          { className: 'sheet-foot' },
+        <OffPaper>
           <View padding="$3" paddingTop={0} gap="$2" maxWidth={800}>
             <View gap="$2" $wide={{ flexDirection: 'row', gap: '$4' }}>
               <View flexGrow={1}>
@@ -91,12 +78,10 @@ export function ForOthersScreen() {
                 {pattern.kept}
               </Notice>
             ) : null}
-          </View>,
-        )}
-        <Scroll label="The pattern for others" paper>
-          {createElement('div', { dangerouslySetInnerHTML: body })}
-        </Scroll>
-        {createElement('div', { className: 'sheet-foot' }, <Keep pattern={pattern} />)}
+          </View>
+        </OffPaper>
+        <Paper label="The pattern for others" html={html} />
+        <Keep pattern={pattern} />
       </Page>
     </Fill>
   );

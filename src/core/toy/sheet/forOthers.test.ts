@@ -1,12 +1,12 @@
 import * as fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
-import { arbitraryPart, textOf } from '../__tests__/arbitraryPart';
-import { analyseToy, type ToyAnalysis } from './analyse';
-import { patternForOthers, sameToy, type Reader } from './sheet/forOthers';
-import { patternBody, patternMarkdown } from './sheet/forOthersMarkup';
+import { arbitraryPart, textOf } from '../../__tests__/arbitraryPart';
+import { analyseToy, type ToyAnalysis } from '../analyse';
+import { patternForOthers, sameToy, type Reader } from './forOthers';
+import { patternBody, patternMarkdown } from './forOthersMarkup';
 
-const demo = (name: string) => analyseToy(readFileSync(resolve(__dirname, '../../../demo', name), 'utf8'));
+const demo = (name: string) => analyseToy(readFileSync(resolve(__dirname, '../../../../demo', name), 'utf8'));
 const demos = ['otter.txt', 'hedgehog.txt', 'owl.txt', 'frog.txt', 'toadstool.txt'];
 const readers: readonly Reader[] = [
   { terms: 'us', hand: 'right' },
