@@ -179,15 +179,16 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
     const { audience, findings } = safetyOf(toy);
     return {
       audience,
-      findings: findings.map(({ code, severity, part, feature, message, why, remedy, source }) => ({
+      findings: findings.map(({ code, severity, part, feature, message, why, remedies, source }) => ({
         code,
         severity,
         part,
         feature,
         message,
         why,
-        remedy: remedy.words,
-        edits: remedy.edits,
+        remedy: remedies[0].words,
+        edits: remedies[0].edits,
+        others: remedies.slice(1).map(({ words, edits }) => ({ remedy: words, edits })),
         source,
       })),
       note: generalCaution,
@@ -343,9 +344,9 @@ export const plainVerbs: Record<string, (toy: ToyAnalysis, options: Options) => 
     const { audience, findings } = safetyOf(toy);
     return [
       audience ? `For: ${audienceWords[audience]}` : 'For: not said',
-      ...findings.flatMap(({ severity, message, remedy, source }) => [
+      ...findings.flatMap(({ severity, message, remedies, source }) => [
         `${severity === 'error' ? 'Stops it' : severity === 'warning' ? 'Look' : 'Note'}: ${message}`,
-        `    ${remedy.words} (${source})`,
+        `    ${remedies.map(({ words }) => words).join(' ')} (${source})`,
       ]),
       ...(findings.length === 0 ? ['Nothing found by the rules Hoppla knows.'] : []),
       generalCaution,

@@ -2,6 +2,7 @@ import { applyEdits } from './applyEdits';
 import { readHeader } from './headers';
 import type { PartSource } from './pattern';
 import type { LineEdit } from './problem';
+import type { Said } from './sentence/said';
 
 const lineEnds = /\r\n|\n|\r/;
 
@@ -47,6 +48,16 @@ export function setPartHeader(
     { line: headed ? part.firstLine : part.firstLine - 1, text: `${key}: ${value}`, insertAfter: true },
   ]);
 }
+
+/** The edit that puts words in the place of a sentence, or takes it out of its line where there are none. */
+export function overSentence({ whole, span, line }: Said, words: string): LineEdit {
+  const after = whole.slice(span.to).replace(/^\s*[.;]/, '');
+  const text = whole.slice(0, span.from) + words + after;
+  return { line, text: words === '' ? text.trim() : text };
+}
+
+/** The edit that takes a sentence out of its line. */
+export const cutSentence = (said: Said): LineEdit => overSentence(said, '');
 
 function removeLine(text: string, line: number): string {
   const lineEnd = text.includes('\r\n') ? '\r\n' : '\n';

@@ -66,6 +66,8 @@ export interface PartSource {
   /** the name of the part that grows out of its last round */
   carries?: string;
   rounds: RoundSource[];
+  /** of a part that is nothing but chains: how many, where they stand, and whether they are joined to a ring */
+  chain?: { stitches: number; line: number; isRing: boolean };
   steps: Sentence[];
   /** first and last line that belong to the part */
   firstLine: number;

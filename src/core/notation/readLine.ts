@@ -277,6 +277,12 @@ export const isFoundation = (items: readonly Item[]) => {
     )
   );
 };
+/** Chains an item makes in the air: none where it is another stitch. */
+export function chainsIn(item: Item): number {
+  const isChain = item.type === 'work' && item.word === 'ch' && item.target === 'next';
+  return isChain ? item.make * (item.extent.kind === 'count' ? item.extent.n : 1) : 0;
+}
+
 /** `Join yarn in the front loops of R3 of the body`: what a round on the next line is worked into. */
 export const isBaseAlone = (items: readonly Item[]) =>
   items.some(({ type }) => type === 'base') &&

@@ -21,7 +21,16 @@ import type { LineKind, PartSource, Pattern } from './pattern';
 import type { Problem } from './problem';
 import { headerUnclear, numberedTooHigh, tooLong, tooMuch, unreadLine } from './readProblems';
 import { withoutRemarks } from './remarks';
-import { isBaseAlone, isEnding, isFoundation, isWork, linesRead, readLine, type LineRead } from './readLine';
+import {
+  chainsIn,
+  isBaseAlone,
+  isEnding,
+  isFoundation,
+  isWork,
+  linesRead,
+  readLine,
+  type LineRead,
+} from './readLine';
 import { findRounds } from './rowsWorked';
 import { readSentences } from './sentence/readSentences';
 import { readContinued, shifted } from './sentence/continued';
@@ -477,13 +486,23 @@ class PatternReader {
   private foundationLine({ read: { isBareWork, work }, number }: Line): LineKind | null {
     const isStart = (isBareWork && isFoundation(work.items)) || (!work.label && isBaseAlone(work.items));
     if (!isStart || this.foundation.length >= limits.lineWords) return null;
-    this.openPart(number);
+    this.chained(this.openPart(number), work.items, number);
     this.foundation = [...this.foundation, ...work.items];
     return 'foundation';
   }
 
+  /** Chains before any round: the part is these alone until a round follows. */
+  private chained(owner: PartSource | null, items: readonly Item[], line: number): void {
+    const stitches = items.reduce((sum, item) => sum + chainsIn(item), 0);
+    if (!owner || owner.rounds.length > 0 || stitches === 0) return;
+    const { chain } = owner;
+    const isRing = (chain?.isRing ?? false) || items.some(({ type }) => type === 'join');
+    owner.chain = { stitches: stitches + (chain?.stitches ?? 0), line: chain?.line ?? line, isRing };
+  }
+
   private ending({ read: { work, steps }, number, text }: Line): LineKind | null {
     if (work.items.length === 0 || !isEnding(work.items) || work.total) return null;
+    this.chained(this.part, work.items, number);
     this.keep(steps, number, text);
     return 'step';
   }
@@ -569,6 +588,7 @@ class PatternReader {
     for (let r = first; r <= last && this.room(number); r += 1) {
       const foundation = r === first ? this.foundation : [];
       owner.rounds.push({ number: r, row, line: number, text, lines: count, work, foundation });
+      delete owner.chain;
     }
     this.foundation = [];
     this.aside = false;

@@ -12,6 +12,8 @@ export interface Inside {
   feature: string;
   /** index of the round below its line of holes, 0 for the start; of what lies over several the last */
   line: number;
+  /** across the disc of felt that lies behind its washer, in mm; null without one */
+  discMm: number | null;
 }
 
 /** How a part is filled. */
@@ -70,7 +72,7 @@ const labelOf = ({ fabric }: Passage, round: number) => fabric.label[round - 1] 
 const plainWindow = { feature: null, part: null, fills: null } as const;
 
 /** What is pressed on is said with its size; what is stitched may also be done later. */
-function insideWindow(input: WindowInput, { act, feature, line }: Inside): Window | Impossible {
+function insideWindow(input: WindowInput, { act, feature, line, discMm }: Inside): Window | Impossible {
   const { hands, fabric } = input;
   const there = Math.min(fabric.rounds, line + 1);
   const isPressed = act === 'seat-eyes' || act === 'seat-nose';
@@ -104,6 +106,10 @@ function insideWindow(input: WindowInput, { act, feature, line }: Inside): Windo
       act,
       message: `After round ${labelOf(input, earliest)} the opening is only ${opening(earliest)} mm: washers can't be pressed there. They need ${whole(hands.washersTight)} mm. Move the ${isPair ? 'eyes' : 'nose'}, or embroider ${isPair ? 'them' : 'it'}.`,
     };
+  const backed =
+    discMm === null
+      ? ''
+      : ` Each post goes between two stitches, never through a split strand; over it a disc of felt of ${discMm} mm, then the washer.`;
   return {
     ...plainWindow,
     act,
@@ -112,7 +118,7 @@ function insideWindow(input: WindowInput, { act, feature, line }: Inside): Windo
     easy,
     latest,
     why: (after) =>
-      `The opening is ${opening(after)} mm now. Seat ${isPair ? 'both eyes' : 'the nose'} loosely, look from the front and both sides, then press ${isPair ? 'the washers to the last click: they do not come off whole' : 'its washer to the last click: it does not come off whole'}.`,
+      `The opening is ${opening(after)} mm now. Seat ${isPair ? 'both eyes' : 'the nose'} loosely, look from the front and both sides, then press ${isPair ? 'the washers to the last click: they do not come off whole' : 'its washer to the last click: it does not come off whole'}.${backed}`,
   };
 }
 

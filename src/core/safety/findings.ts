@@ -1,27 +1,21 @@
-import type { LineEdit } from '../notation/problem';
 import type { Closing } from '../plan/closing';
 import type { Audience } from './audience';
+import { byHand, mended, type Mends, type Remedy } from './remedies';
 import type { RuleBook, RuleCode, Weight } from './ruleBook';
-
-/** What can be done about a finding. */
-export interface Remedy {
-  words: string;
-  /** what it changes in the text; null where it is done by hand */
-  edits: LineEdit[] | null;
-}
 
 /** Something screening found. It certifies nothing. */
 export interface Finding {
   code: RuleCode | 'audience-unknown';
   severity: 'error' | 'warning' | 'info';
   part: string | null;
-  /** part by its id, and which making of it */
+  /** part by its id */
   partId: string | null;
   feature: string | null;
   /** what was found, with its figures */
   message: string;
   why: string;
-  remedy: Remedy;
+  /** what can be done, the best first; at least one */
+  remedies: readonly [Remedy, ...Remedy[]];
   source: string;
 }
 
@@ -33,8 +27,17 @@ export interface SafetyFeature {
   id: string;
   kind: 'pressed' | 'button' | 'sewn-on' | 'key-ring' | 'strands';
   sizeMm: number;
-  /** writes it as an embroidered one of the same size and place; null where it can't be */
-  embroidered: LineEdit[] | null;
+  /** the round it is on, by its number, and how wide stuffing stretches a stitch there, where that is more than the yarn covers */
+  stretched: { round: number; stitchMm: number } | null;
+  /** what the text says is done so that it holds */
+  held: string | null;
+  mends: Mends;
+}
+
+/** A chain or strand that hangs free, in mm, by the number of its round. */
+export interface SafetyCord {
+  lengthMm: number;
+  round: number;
 }
 
 /** A part as far as it can hurt. */
@@ -45,20 +48,32 @@ export interface SafetyPart {
   isStuffed: boolean;
   /** it hangs on something: sewn, worked in, or something grows out of it */
   isJoined: boolean;
+  /** the text says its seam is gone round twice */
+  isSewnTwice: boolean;
+  /** the text says its chains are sewn down all along */
+  isSewnDown: boolean;
   /** stitches of its end, and how that is closed */
   end: { stitches: number; how: Closing['how'] };
   features: readonly SafetyFeature[];
-  /** chains that hang free, in mm, each with where it is */
-  cords: readonly { lengthMm: number; round: number }[];
+  /** chains that hang free */
+  cords: readonly SafetyCord[];
+  /** chains that leave the fabric and come back to it, by their way all round */
+  loops: readonly { aroundMm: number; round: number }[];
   /** number of the round that gapes most, where stuffing will show */
   gapes: number | null;
+  mends: Mends;
 }
 
 /** A join as far as it can come apart. */
 export interface SafetyJoin {
-  part: string;
+  partId: string;
+  /** of the unit: `left ear` */
   name: string;
   stitches: number;
+  /** with needle and thread; what is worked in has no seam */
+  isSewn: boolean;
+  isSewnTwice: boolean;
+  mends: Mends;
 }
 
 /** Words of the text that name something that can hurt, with their line. */
@@ -72,9 +87,11 @@ export interface Hazard {
     | 'button'
     | 'loop-size'
     | 'cord-length'
-    | 'loose-filling';
+    | 'loose-filling'
+    | 'knots-outside';
   word: string;
   part: string | null;
+  mends: Mends;
 }
 
 export interface SafetyInput {
@@ -93,19 +110,27 @@ const severityOf: Record<Exclude<Weight, 'none'>, Finding['severity']> = {
   note: 'info',
 };
 
+/** What is reinforced weighs less by one; what stops a toy it does not let pass. */
+const reinforcedWeight: Record<Weight, Weight> = { stop: 'stop', look: 'note', note: 'none', none: 'none' };
+
 /** Where nobody says for whom, a toy is screened as for children from three on, and it is asked. */
 const usualAudience: Audience = '3-and-over';
 
 const mm = (value: number) => `${Math.round(value)} mm`;
+const tenth = (value: number) => `${Math.round(value * 10) / 10} mm`;
 
 /** Whether a piece goes into the small-parts cylinder, which is cut slantwise: from 25.4 to 57.1 mm deep. */
 export function fitsCylinder([longest, middle]: Extent, { figures }: RuleBook): boolean {
   return middle <= figures.cylinderWidthMm && longest <= figures.cylinderDepthMm;
 }
 
-type Found = Pick<Finding, 'part' | 'partId' | 'feature' | 'message' | 'remedy'>;
+interface Found extends Pick<Finding, 'part' | 'partId' | 'feature' | 'message' | 'remedies'> {
+  /** what the text says is done so that it holds: `sewn twice round` */
+  held?: string | null;
+}
 
-const byHand = (words: string): Remedy => ({ words, edits: null });
+const twiceWords =
+  'Sew twice round, the second time the other way, three times through the first and last stitch and at each pin.';
 
 class Screening {
   readonly findings: Finding[] = [];
@@ -115,48 +140,128 @@ class Screening {
     this.audience = input.audience ?? usualAudience;
   }
 
-  put(code: RuleCode, found: Found): void {
+  put(code: RuleCode, { held = null, ...found }: Found): void {
     const rule = this.input.book.rules[code];
-    const weight = rule.weights[this.audience];
+    const plain = rule.weights[this.audience];
+    const weight = held === null ? plain : reinforcedWeight[plain];
     if (weight === 'none') return;
-    this.findings.push({ code, severity: severityOf[weight], why: rule.why, source: rule.source, ...found });
+    const message = held === null ? found.message : `${found.message} The text has it ${held}.`;
+    const { name: _name, weights: _weights, ...reasons } = rule;
+    const remedies = this.openRemedies(found.remedies, weight, held !== null);
+    this.findings.push({ code, severity: severityOf[weight], ...reasons, ...found, message, remedies });
   }
 
-  feature(part: SafetyPart, { id, kind, sizeMm, embroidered }: SafetyFeature): void {
-    const at = { part: part.name, partId: part.id, feature: id };
+  /** Those that answer it: none that reinforces what stops a toy, or what is reinforced already. */
+  private openRemedies(all: Found['remedies'], weight: Weight, isHeld: boolean): Found['remedies'] {
+    const [first, ...more] = all.filter(({ reinforces }) => !reinforces || (weight !== 'stop' && !isHeld));
+    return first ? [first, ...more] : [{ ...all[0], tap: null, edits: null }];
+  }
+
+  feature(part: SafetyPart, feature: SafetyFeature): void {
+    const { id, kind, sizeMm, mends, held } = feature;
+    const at = { part: part.name, partId: part.id, feature: id, held };
+    const name = part.name.toLowerCase();
     const size = sizeMm > 0 ? `${mm(sizeMm)} ` : '';
     if (kind === 'pressed')
       this.put('pressed-part', {
         ...at,
-        message: `The ${id} of the ${part.name.toLowerCase()}: ${size}with a post and a washer.`,
-        remedy: { words: 'Embroider instead, as large and in the same place.', edits: embroidered },
+        message: `The ${id} of the ${name}: ${size}with a post and a washer.`,
+        remedies: [
+          mended('embroider', mends, 'Embroider instead, as large and in the same place.'),
+          mended('back', mends, 'Or lay a disc of felt behind each washer, wider than the washer all round.'),
+        ],
       });
     if (kind === 'button')
       this.put('button', {
         ...at,
-        message: `The ${id} of the ${part.name.toLowerCase()}: ${size}across.`,
-        remedy: byHand('Stitch a spot of the same size instead.'),
+        message: `The ${id} of the ${name}: ${size}across.`,
+        remedies: [mended('stitch-spot', mends, 'Stitch a spot of the same size instead.')],
       });
     if (kind === 'sewn-on')
       this.put('sewn-on', {
         ...at,
-        message: `The ${id} of the ${part.name.toLowerCase()}: ${size}sewn on.`,
-        remedy: byHand(
-          'Sew all round the edge with small stitches, twice, the knots inside; or embroider it.',
-        ),
+        message: `The ${id} of the ${name}: ${size}sewn on.`,
+        remedies: [
+          mended(
+            'twice',
+            mends,
+            'Sew all round the edge with small stitches, twice, the knots inside; or embroider it.',
+          ),
+        ],
       });
     if (kind === 'key-ring')
       this.put('key-ring', {
         ...at,
-        message: `The ring of the ${part.name.toLowerCase()}.`,
-        remedy: byHand('Leave it off, or say that this is a keepsake and no toy.'),
+        message: `The ring of the ${name}.`,
+        remedies: [mended('leave-out', mends, 'Leave it off, or say that this is a keepsake and no toy.')],
       });
-    if (kind === 'strands')
-      this.put('strands', {
+    if (kind === 'strands') this.strands(part, feature);
+    if (feature.stretched && (kind === 'pressed' || kind === 'button')) this.stretched(part, feature);
+  }
+
+  private strands({ name, id: partId }: SafetyPart, { id, sizeMm, held, mends }: SafetyFeature): void {
+    const at = { part: name, partId, feature: id, held };
+    const { cordMm } = this.input.book.figures;
+    this.put('strands', {
+      ...at,
+      message: `The ${id} of the ${name.toLowerCase()}: strands knotted in.`,
+      remedies: [
+        mended(
+          'leave-out',
+          mends,
+          'Work the hair in surface stitches or in loops sewn down, without free ends; or leave it off.',
+        ),
+      ],
+    });
+    if (sizeMm > cordMm)
+      this.put('cord-length', {
         ...at,
-        message: `The ${id} of the ${part.name.toLowerCase()}: strands knotted in.`,
-        remedy: byHand('Work the hair in surface stitches or in loops sewn down, without free ends.'),
+        message: `The ${id} of the ${name.toLowerCase()}: strands of ${mm(sizeMm)}; at most ${mm(cordMm)}.`,
+        remedies: [byHand('Cut them shorter.')],
       });
+  }
+
+  private stretched({ name, id: partId }: SafetyPart, { id, stretched, held, mends }: SafetyFeature): void {
+    if (!stretched) return;
+    this.put('stretched-place', {
+      part: name,
+      partId,
+      feature: id,
+      held,
+      message: `The ${id} of the ${name.toLowerCase()}: at round ${stretched.round} a stitch is stretched to ${tenth(stretched.stitchMm)}, wider than the yarn covers.`,
+      remedies: [
+        mended('back', mends, 'Lay a disc of felt behind each washer, wider than the washer all round.'),
+        mended('finer-hook', mends, 'Or work more tightly, or stuff less hard.'),
+      ],
+    });
+  }
+
+  private cords(part: SafetyPart): void {
+    const { cordMm, loopMm } = this.input.book.figures;
+    const at = { part: part.name, partId: part.id, feature: null };
+    const name = part.name.toLowerCase();
+    for (const { lengthMm, round } of part.cords)
+      if (lengthMm > cordMm)
+        this.put('cord-length', {
+          ...at,
+          held: part.isSewnDown ? 'sewn down all along' : null,
+          message: `A free chain of the ${name}${round > 0 ? `, round ${round}` : ''}: ${mm(lengthMm)} long; at most ${mm(cordMm)}.`,
+          remedies: [
+            mended('shorten', part.mends, `Make it shorter than ${mm(cordMm)}.`),
+            mended('sew-down', part.mends, 'Or sew it down along its length.'),
+          ],
+        });
+    for (const { aroundMm, round } of part.loops)
+      if (aroundMm > loopMm)
+        this.put('loop-size', {
+          ...at,
+          held: part.isSewnDown ? 'sewn down all along' : null,
+          message: `A loop of chains of the ${name}${round > 0 ? `, round ${round}` : ''}: ${mm(aroundMm)} round; at most ${mm(loopMm)}.`,
+          remedies: [
+            byHand('Make it of fewer chains.'),
+            mended('sew-down', part.mends, 'Or sew it down along its length.'),
+          ],
+        });
   }
 
   part(part: SafetyPart): void {
@@ -164,83 +269,126 @@ class Screening {
     const at = { part: part.name, partId: part.id, feature: null };
     const name = part.name.toLowerCase();
     for (const feature of part.features) this.feature(part, feature);
-    for (const { lengthMm, round } of part.cords)
-      if (lengthMm > figures.cordMm)
-        this.put('cord-length', {
-          ...at,
-          message: `A free chain of the ${name}, round ${round}: ${mm(lengthMm)} long; at most ${mm(figures.cordMm)}.`,
-          remedy: byHand('Make it shorter, or sew it down along its length.'),
-        });
+    this.cords(part);
     const isOpen = part.end.how === 'open' && part.isStuffed && !part.isJoined;
     if (isOpen)
       this.put('opening-left', {
         ...at,
         message: `The ${name} is stuffed and ends with ${part.end.stitches} stitches open, sewn to nothing.`,
-        remedy: byHand(
-          'Work rounds of decreases down to eight stitches or fewer and gather them, or say what it is sewn to.',
-        ),
+        remedies: [
+          mended(
+            'decrease',
+            part.mends,
+            'Work rounds of decreases down to eight stitches or fewer and gather them, or say what it is sewn to.',
+          ),
+        ],
       });
     if (part.end.how === 'one-more-round' && part.isStuffed)
       this.put('gather-hole', {
         ...at,
         message: `The ${name} is gathered with ${part.end.stitches} stitches.`,
-        remedy: byHand(
-          'Work one more round of decreases, or run the thread through twice and feel for a hole.',
-        ),
+        remedies: [
+          mended(
+            'decrease',
+            part.mends,
+            'Work one more round of decreases, or run the thread through twice and feel for a hole.',
+          ),
+        ],
       });
     if (part.gapes !== null)
       this.put('stuffing-shows', {
         ...at,
         message: `Round ${part.gapes} of the ${name} is stretched wider than the yarn covers.`,
-        remedy: byHand('Take a hook half a millimetre smaller, stuff less hard, or line it with fabric.'),
+        remedies: [
+          mended(
+            'finer-hook',
+            part.mends,
+            'Take a hook half a millimetre smaller, stuff less hard, or line it with fabric.',
+          ),
+        ],
       });
-    const isSmall = part.isJoined && fitsCylinder(part.extent, this.input.book);
-    if (isSmall)
+    if (this.isSmall(part))
       this.put('small-part', {
         ...at,
+        held: part.isSewnTwice ? 'sewn twice round' : null,
         message: `The ${name}, ${part.extent.map(mm).join(' × ')}, fits the cylinder of ${figures.cylinderWidthMm} mm.`,
-        remedy: byHand(
-          'Work it in or sew it twice round in opposite directions, and pull it hard; or make it larger.',
-        ),
+        remedies: [
+          mended('twice', part.mends, `${twiceWords} Then pull it hard.`),
+          byHand('Or work it in, or make it larger.'),
+        ],
       });
   }
 
-  join({ part, name, stitches }: SafetyJoin): void {
-    const { figures } = this.input.book;
-    if (stitches <= 0 || stitches >= figures.fewStitches) return;
-    this.put('thin-join', {
-      part: name,
-      partId: part,
-      feature: null,
-      message: `The ${name} hangs on ${stitches} stitches.`,
-      remedy: byHand(
-        'Sew round twice, the second time the other way, and go three times through the first and last stitch.',
-      ),
-    });
+  private isSmall({ isJoined, extent }: SafetyPart): boolean {
+    return isJoined && fitsCylinder(extent, this.input.book);
   }
 
-  hazard({ code, word, part }: Hazard): void {
-    const what: Record<Hazard['code'], string> = {
-      glue: 'Sew it on instead.',
-      wire: 'A tight roll of felt or fabric holds a neck or a limb as well.',
-      magnet: 'Leave it out.',
-      rattle: 'Leave it out, or take one that is sold sealed for babies and wrap it in stuffing.',
-      'loose-filling':
-        'Fill with fibre only; or sew the weight into a bag of its own, twice round, and the bag into the toy.',
-      'cord-length': `Keep each free end under ${mm(this.input.book.figures.cordMm)} and sew it down all along, or crochet it on.`,
-      'long-pile': 'Take a smooth yarn for what goes into a mouth.',
-      button: 'Stitch a spot of the same size instead.',
-      'loop-size': `Keep a hanging loop under ${mm(this.input.book.figures.loopMm)} round, or leave it off.`,
-    };
+  join({ partId, name, stitches, isSewn, isSewnTwice, mends }: SafetyJoin): void {
+    const part = this.input.parts.find(({ id }) => id === partId);
+    const at = { part: part?.name ?? name, partId, feature: null };
+    const isThin = stitches > 0 && stitches < this.input.book.figures.fewStitches;
+    const remedies: Found['remedies'] = [mended('twice', mends, twiceWords)];
+    if (isThin)
+      this.put('thin-join', {
+        ...at,
+        held: isSewnTwice ? 'sewn twice round' : null,
+        message: `The ${name} hangs on ${stitches} stitches.`,
+        remedies,
+      });
+    // A small part is told already, and its remedy is the same.
+    const isTold = isThin || (part !== undefined && this.isSmall(part));
+    if (isSewn && !isSewnTwice && !isTold)
+      this.put('single-pass', {
+        ...at,
+        message: `The ${name}: its seam is gone round once, as far as the text says.`,
+        remedies,
+      });
+  }
+
+  hazard({ code, word, part, mends }: Hazard): void {
     this.put(code, {
       part,
       partId: null,
       feature: null,
       message: `The text speaks of ${word}.`,
-      remedy: byHand(what[code]),
+      remedies: [this.aboutHazard(code, mends)],
     });
   }
+
+  private aboutHazard(code: Hazard['code'], mends: Mends): Remedy {
+    const { cordMm, loopMm } = this.input.book.figures;
+    switch (code) {
+      case 'glue':
+        return mended('sew-instead', mends, 'Sew it on instead.');
+      case 'wire':
+        return mended(
+          'roll-instead',
+          mends,
+          'A tight roll of felt or fabric holds a neck or a limb as well.',
+        );
+      case 'magnet':
+        return byHand('Leave it out.');
+      case 'rattle':
+        return byHand('Leave it out, or take one that is sold sealed for babies and wrap it in stuffing.');
+      case 'loose-filling':
+        return byHand(
+          'Fill with fibre only; or sew the weight into a bag of its own, twice round, and the bag into the toy.',
+        );
+      case 'cord-length':
+        return byHand(`Keep each free end under ${mm(cordMm)} and sew it down all along, or crochet it on.`);
+      case 'long-pile':
+        return byHand('Take a smooth yarn for what goes into a mouth.');
+      case 'button':
+        return byHand('Stitch a spot of the same size instead.');
+      case 'loop-size':
+        return byHand(`Keep a hanging loop under ${mm(loopMm)} round, or leave it off.`);
+      case 'knots-outside':
+        return byHand('Draw each knot to the inside and bury its ends three ways.');
+    }
+  }
 }
+
+const order: readonly Finding['severity'][] = ['error', 'warning', 'info'];
 
 /**
  * Screens a toy. It shows what careful makers look at; it certifies nothing, and local rules and qualified testing decide.
@@ -259,7 +407,7 @@ export function screenToy(input: SafetyInput): Finding[] {
       feature: null,
       message: 'Nobody has said for whom this toy is. It is looked at as for children from three on.',
       why: 'What is fine for a grown-up’s shelf can choke a baby.',
-      remedy: { words: 'Say for whom it is.', edits: null },
+      remedies: [byHand('Say for whom it is.')],
       source: 'The age decides which rules hold',
     });
   if (whole && fitsCylinder(whole, book))
@@ -268,11 +416,52 @@ export function screenToy(input: SafetyInput): Finding[] {
       partId: null,
       feature: null,
       message: `The toy, ${whole.map(mm).join(' × ')}, fits the cylinder of ${book.figures.cylinderWidthMm} mm.`,
-      remedy: byHand('Make it in a thicker yarn.'),
+      remedies: [byHand('Make it in a thicker yarn.')],
     });
   for (const part of parts) screening.part(part);
   for (const join of joins) screening.join(join);
   for (const hazard of hazards) screening.hazard(hazard);
-  const order = ['error', 'warning', 'info'];
   return screening.findings.sort((a, b) => order.indexOf(a.severity) - order.indexOf(b.severity));
+}
+
+/** Findings of one kind and one weight that are mended in the same way, told together. */
+export interface ToldTogether {
+  first: Finding;
+  messages: string[];
+  remedies: readonly Remedy[];
+}
+
+const isPutIn = ({ edits }: Remedy): boolean =>
+  edits === null || edits.every(({ insertAfter }) => insertAfter);
+const isSameEdit = (a: NonNullable<Remedy['edits']>[number], b: typeof a): boolean =>
+  a.line === b.line && a.text === b.text;
+
+/** The same remedy for both, its edits together, each once. */
+function joinedRemedy(a: Remedy, b: Remedy | undefined): Remedy {
+  if (!a.edits || !b?.edits) return a;
+  const more = b.edits.filter((edit) => !a.edits?.some((own) => isSameEdit(own, edit)));
+  return { ...a, edits: [...a.edits, ...more] };
+}
+
+/** Tells together what is found for one reason and mended in one way. Edits that rewrite a line stay apart. */
+export function toldTogether(findings: readonly Finding[]): ToldTogether[] {
+  const told: ToldTogether[] = [];
+  for (const finding of findings) {
+    const { code, severity, message, remedies } = finding;
+    const same = told.find(
+      ({ first }) =>
+        first.code === code &&
+        first.severity === severity &&
+        first.remedies.map(({ words }) => words).join() === remedies.map(({ words }) => words).join() &&
+        first.remedies.every(({ edits }, i) => (edits === null) === (remedies[i]?.edits === null)) &&
+        [...first.remedies, ...remedies].every(isPutIn),
+    );
+    if (!same) {
+      told.push({ first: finding, messages: [message], remedies });
+      continue;
+    }
+    same.messages.push(message);
+    same.remedies = same.remedies.map((remedy, i) => joinedRemedy(remedy, remedies[i]));
+  }
+  return told;
 }

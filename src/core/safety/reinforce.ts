@@ -1,27 +1,148 @@
 import type { Audience } from './audience';
+import { kilograms } from './trials';
 import type { RuleBook } from './ruleBook';
 
-/** How a join is made to hold, and how a maker tries it. */
-export interface Reinforcement {
+/** One way to make something hold. Ways are compared by what can be counted, not by invented forces. */
+export interface HoldingWay {
+  key: 'once' | 'twice' | 'worked-in' | 'washer' | 'disc' | 'stitched';
+  /** a few words for a choice */
+  name: string;
+  /** passes, stitches, thread: what to do */
   how: string;
+  /** what carries the pull, counted */
+  carries: string;
+}
+
+/** What holds a join or a feature: the ways there are, the one the text takes, the one to prefer, and how to try it. */
+export interface Reinforcement {
+  ways: readonly HoldingWay[];
+  taken: HoldingWay;
+  /** the way for those it is made for; the one taken where that does */
+  advised: HoldingWay;
   test: string;
 }
 
-/** What makes a seam hold, for whom. Choices are compared by how many threads cross each stitch, not by invented forces. */
-export function reinforceJoin(
-  { stitches, noSew }: { stitches: number; noSew: boolean },
+/** What the comparison rests on. */
+export const basisOfHolding =
+  'Compared by counting the threads and the width that carry a pull. Nobody measured it on your toy: try it.';
+
+const fastened =
+  'three times through the first and last stitch and at each pin. Bury the tail in three directions.';
+
+const once: HoldingWay = {
+  key: 'once',
+  name: 'Once round',
+  how: `Sew once round, close, with the long tail in ladder or whip stitch through both loops; ${fastened}`,
+  carries: 'One thread crosses each stitch of the seam.',
+};
+
+const twice: HoldingWay = {
+  key: 'twice',
+  name: 'Twice round',
+  how: `Sew twice round in opposite directions, the second time with strong sewing thread or the rest of the tail; ${fastened}`,
+  carries: 'Two threads cross each stitch: one may break and the seam still holds.',
+};
+
+const workedIn: HoldingWay = {
+  key: 'worked-in',
+  name: 'Worked in',
+  how: 'Worked in: every stitch goes through both layers. Draw the tail back through three of them and bury it.',
+  carries: 'Each stitch itself goes through both pieces: there is no seam to break.',
+};
+
+/** Sewn or worked in at home, the pull is the maker's own hands or a luggage scale. */
+const tried = ({ figures }: RuleBook, newton: number, fault: string): string =>
+  `Pull it straight out for ${figures.pullSeconds} seconds with about ${kilograms(newton)} kg on a luggage scale, then from each side. ${fault} This is a try at home, no test by a laboratory.`;
+
+const isCareful = (audience: Audience | null): boolean => audience === 'under-3' || audience === 'pet';
+
+/**
+ * What holds a join.
+ *
+ * @param stitches of its seam; 0 where that is not known
+ */
+export function holdingOfJoin(
+  { stitches, noSew, isTwice }: { stitches: number; noSew: boolean; isTwice: boolean },
   audience: Audience | null,
-  { figures }: RuleBook,
+  book: RuleBook,
 ): Reinforcement {
-  const isCareful = audience === 'under-3' || audience === 'pet';
-  const isThin = stitches > 0 && stitches < figures.fewStitches;
-  const how = noSew
-    ? 'Worked in: every stitch goes through both layers. Draw the tail back through three of them and bury it.'
-    : isCareful || isThin
-      ? 'Sew twice round in opposite directions: two threads cross each stitch instead of one. Three times through the first and last stitch and at each pin.'
-      : 'Sew once round, close; three times through the first and last stitch. Bury the tail in three directions.';
-  return {
-    how,
-    test: `Pull it straight out for ${figures.pullSeconds} seconds with about ${Math.round(figures.pullN / 10)} kg on a luggage scale, then from each side. No stitch may open. This is a try at home, no test by a laboratory.`,
+  const test = tried(book, book.figures.seamN, 'No stitch may open.');
+  if (noSew) return { ways: [workedIn], taken: workedIn, advised: workedIn, test };
+  const isThin = stitches > 0 && stitches < book.figures.fewStitches;
+  const taken = isTwice ? twice : once;
+  return { ways: [once, twice], taken, advised: isCareful(audience) || isThin ? twice : taken, test };
+}
+
+const throughStitch = 'Push the post between two stitches or through a hole, never through a split strand';
+
+/**
+ * What holds an eye or a nose with a post.
+ *
+ * @param washer across, in mm
+ * @param disc across, in mm
+ */
+export function holdingOfPost(
+  { washer, disc, isBacked }: { washer: number; disc: number; isBacked: boolean },
+  audience: Audience | null,
+  book: RuleBook,
+): Reinforcement {
+  const plain: HoldingWay = {
+    key: 'washer',
+    name: 'Washer alone',
+    how: `${throughStitch}; press the washer to the last click.`,
+    carries: `The pull rests on the stitches under ${washer} mm of washer.`,
   };
+  const backed: HoldingWay = {
+    key: 'disc',
+    name: 'With a disc',
+    how: `${throughStitch}. Lay a disc of felt or woven cloth of ${disc} mm over it, then press the washer to the last click.`,
+    carries: `The pull is spread over ${disc} mm, ${Math.round((disc / washer) ** 2 * 10) / 10} times the area of the washer, and cloth does not open like stitches.`,
+  };
+  const taken = isBacked ? backed : plain;
+  return {
+    ways: [plain, backed],
+    taken,
+    advised: audience === 'keepsake' ? taken : backed,
+    test: tried(book, book.figures.pullN, 'It may not tilt, and no stitch around it may open.'),
+  };
+}
+
+/** What holds something flat that is sewn on by its edge. */
+export function holdingOfPatch(
+  { isTwice }: { isTwice: boolean },
+  audience: Audience | null,
+  book: RuleBook,
+): Reinforcement {
+  const edge = 'small stitches all round its edge, the knots on the inside';
+  const single: HoldingWay = {
+    key: 'once',
+    name: 'Once round',
+    how: `Sew it with ${edge}.`,
+    carries: 'One thread holds each part of the edge.',
+  };
+  const double: HoldingWay = {
+    key: 'twice',
+    name: 'Twice round',
+    how: `Sew it twice round with ${edge}, the second time between the first stitches.`,
+    carries: 'Two threads hold each part of the edge: it can’t be lifted with a nail.',
+  };
+  const taken = isTwice ? double : single;
+  return {
+    ways: [single, double],
+    taken,
+    advised: isCareful(audience) ? double : taken,
+    test: tried(book, book.figures.pullN, 'No edge may lift.'),
+  };
+}
+
+/** What is stitched with thread alone. */
+export function holdingOfStitching(strands: string, book: RuleBook): Reinforcement {
+  const stitched: HoldingWay = {
+    key: 'stitched',
+    name: 'Stitched',
+    how: `${strands}. Knot both ends inside and run each through the stuffing in three directions.`,
+    carries: 'There is no hard piece: a thread may be pulled, nothing comes off.',
+  };
+  const test = `Pull at each thread with the point of a needle: no loop may stand up. ${book.figures.pullSeconds} seconds each. This is a try at home, no test by a laboratory.`;
+  return { ways: [stitched], taken: stitched, advised: stitched, test };
 }

@@ -18,6 +18,9 @@ export type RuleCode =
   | 'opening-left'
   | 'gather-hole'
   | 'thin-join'
+  | 'single-pass'
+  | 'stretched-place'
+  | 'knots-outside'
   | 'stuffing-shows'
   | 'glue'
   | 'wire'
@@ -160,6 +163,24 @@ export const shippedRules: RuleBook = {
       source: `${craft}; pull and seams: ${en71}`,
       weights: weights('look', 'look', 'note', 'look'),
     },
+    'single-pass': {
+      name: 'A seam gone round once',
+      why: 'Where one thread breaks, the whole seam runs open.',
+      source: craft,
+      weights: weights('look', 'none', 'none', 'look'),
+    },
+    'stretched-place': {
+      name: 'Something pressed on where the fabric is stretched',
+      why: 'The hole around a post widens, and the washer can be pulled through it.',
+      source: craft,
+      weights: weights('look', 'look', 'note', 'look'),
+    },
+    'knots-outside': {
+      name: 'Knots and ends outside',
+      why: 'An end that shows is pulled, and the knot opens.',
+      source: craft,
+      weights: weights('look', 'note', 'none', 'look'),
+    },
     'stuffing-shows': {
       name: 'Stuffing between the stitches',
       why: 'What shows can be picked out.',
@@ -237,7 +258,12 @@ const schema = Joi.object<RuleBook>({
 }).prefs({ convert: false });
 
 /** Rules that came after the first book was shipped. */
-const rulesSinceFirst = ['loose-filling'] as const satisfies readonly RuleCode[];
+const rulesSinceFirst = [
+  'loose-filling',
+  'single-pass',
+  'stretched-place',
+  'knots-outside',
+] as const satisfies readonly RuleCode[];
 
 export type ReadRules = { ok: true; book: RuleBook } | { ok: false; message: string };
 

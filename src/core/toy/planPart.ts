@@ -1,8 +1,10 @@
 import type { Fabric } from '../fabric/fabric';
 import { lastEdgeOf, saysOpen } from '../fabric/lastEdge';
 import type { PartSource } from '../notation/pattern';
+import type { FeatureKind } from '../notation/sentence/said';
 import type { Portion, StuffSentence } from '../notation/sentence/stuff';
 import type { FeaturePlacement } from '../place/resolve/placement';
+import { discMm } from '../place/rule/hardware';
 import { usualHands, type Hands } from '../plan/hands';
 import { planStops, type StopPlan } from '../plan/stops';
 import type { Filling, Inside, WorkIn } from '../plan/windows';
@@ -26,15 +28,27 @@ export interface PlannedPart {
 const onFinished = new Set(['sculpting', 'hair']);
 
 /** What is put on a part while the inside is within reach. */
-function insideOf({ fabric, features }: PlannedPart): Inside[] {
+function insideOf({ fabric, features, source }: PlannedPart): Inside[] {
   if (fabric.row[0] === 1) return [];
   return features.flatMap(({ id, kind, rule, units, needle, line }): Inside[] => {
     const pressed = (kind === 'eyes' || kind === 'nose') && !rule.embroidered;
     const last = units.length > 0 ? Math.max(...units.flatMap((unit) => [unit.fromLine, unit.toLine])) : line;
-    if (pressed) return [{ act: kind === 'eyes' ? 'seat-eyes' : 'seat-nose', feature: id, line: last }];
-    if (kind === 'key ring') return [{ act: 'key-ring', feature: id, line: Math.max(1, last) }];
-    return needle && !onFinished.has(kind) ? [{ act: 'embroider', feature: id, line: last }] : [];
+    const plain = { feature: id, line: last, discMm: null };
+    if (pressed) {
+      const disc = discBehind(source, kind, rule.sizeMm ?? 0);
+      return [{ ...plain, act: kind === 'eyes' ? 'seat-eyes' : 'seat-nose', discMm: disc }];
+    }
+    if (kind === 'key ring') return [{ ...plain, act: 'key-ring', line: Math.max(1, last) }];
+    return needle && !onFinished.has(kind) ? [{ ...plain, act: 'embroider' }] : [];
   });
+}
+
+/** Across the disc the text lays behind the washers of a feature, in mm; null where it lays none. */
+export function discBehind({ steps }: PartSource, feature: FeatureKind, sizeMm: number): number | null {
+  const said = steps.findLast(
+    (step) => step.kind === 'reinforce' && step.how === 'backing' && step.feature === feature,
+  );
+  return said?.kind === 'reinforce' ? (said.discMm ?? discMm(sizeMm)) : null;
 }
 
 const isAboutStuffing = (step: PartSource['steps'][number]): step is StuffSentence => step.kind === 'stuff';

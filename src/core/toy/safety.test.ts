@@ -2,8 +2,9 @@ import * as fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { applyEdits } from '../notation/applyEdits';
+import type { Finding } from '../safety/findings';
 import { audiences, audienceWords, readAudience, type Audience } from '../safety/audience';
-import { reinforceJoin } from '../safety/reinforce';
+import { holdingOfJoin, holdingOfPatch, holdingOfPost, holdingOfStitching } from '../safety/reinforce';
 import { changedRules, readRuleBook, shippedRules, writeRuleBook } from '../safety/ruleBook';
 import { analyseToy } from './analyse';
 import { safetyOf } from './safetyOf';
@@ -32,8 +33,18 @@ const forWhom = (who: string, text: string) => `For: ${who}\n${text}`;
 const ear =
   '\n\nEar (make 2)\nR1: 6 sc in ring\nR2: inc x 6\nR3-R4: sc around\nDo not stuff.\nSew the ears to the head on round 5, one on each side.';
 
+// As a tube of 24 stitches lying flat it is 60 mm wide: it goes into no cylinder.
+const wing =
+  '\n\nWing (make 2)\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5-R10: sc around\nDo not stuff.\nSew the wings to the head on round 9, one on each side.';
+const cheeks = [
+  'Eyes: 8 mm, embroidered, between R9 and R10, 6 showing.',
+  'Cheeks: felt, 10 mm, 2 rounds below the eyes.',
+];
+const tail =
+  '\n\nTail\nR1: 4 sc in ring\nR2-R6: sc around\nDo not stuff.\nSew the tail to the head on round 12 at the back.';
+
 // What screening finds, by hand: e stops it, w to look at, i told.
-test.each<[string, string, string[]]>([
+const toys: [string, string, string[]][] = [
   ['a plain ball for a child of three', forWhom('3 and over', head(ball)), []],
   ['the same for a baby', forWhom('babies', head(ball)), []],
   ['a ball nobody has said for whom', head(ball), ['i audience-unknown']],
@@ -172,8 +183,156 @@ test.each<[string, string, string[]]>([
     forWhom('3 and over', head(ball).replace('5 mm x 4', '7 mm x 6')),
     [],
   ],
-])('%s', (_, text, expected) => {
+  [
+    'discs behind the washers, from three on',
+    forWhom('3+', head(ball, eyes, 'Reinforce the eyes: a 24 mm disc of felt behind each washer.')),
+    ['i pressed-part'],
+  ],
+  [
+    'the same, on a keepsake',
+    forWhom('keepsake', head(ball, eyes, 'Put felt behind each washer of the eyes.')),
+    [],
+  ],
+  [
+    'discs do not let pressed eyes pass under three',
+    forWhom('under 3', head(ball, eyes, 'Put a disc of felt behind the washers.')),
+    ['e pressed-part'],
+  ],
+  ['wings sewn once, for a baby', forWhom('under 3', head(ball) + wing), ['w single-pass', 'w single-pass']],
+  ['wings sewn once, from three on', forWhom('3+', head(ball) + wing), []],
+  [
+    'wings sewn twice, as their sentence says',
+    forWhom('under 3', head(ball) + wing.replace('one on each side', 'one on each side, twice round')),
+    [],
+  ],
+  [
+    'wings sewn twice, as another sentence says',
+    forWhom('under 3', `${head(ball)}${wing}\nSew around the wings twice.`),
+    [],
+  ],
+  [
+    'small ears sewn twice, for a baby',
+    forWhom('under 3', `${head(ball)}${ear}\nReinforce the ears: sew twice round, in opposite directions.`),
+    ['i small-part'],
+  ],
+  [
+    'a thin tail sewn twice',
+    forWhom('3+', `${head(ball)}${tail}\nReinforce the tail: sew twice round.`),
+    ['i thin-join'],
+  ],
+  [
+    'felt cheeks sewn twice round',
+    forWhom('under 3', head(ball, ...cheeks, 'Reinforce the cheeks: sew twice round the edge.')),
+    ['i sewn-on'],
+  ],
+  // 60 chains of 5 mm are 300 mm, 44 are 220.
+  [
+    'a part that is a chain of sixty',
+    forWhom('under 3', 'Gauge: 5 mm x 4 mm\nTassel\nCh 60. Fasten off.'),
+    ['e cord-length'],
+  ],
+  [
+    'a part that is a chain of forty-four',
+    forWhom('under 3', 'Gauge: 5 mm x 4 mm\nTassel\nCh 44. Fasten off.'),
+    [],
+  ],
+  [
+    'a chain of sixty, sewn down, from three on',
+    forWhom(
+      '3+',
+      'Gauge: 5 mm x 4 mm\nTassel\nCh 60. Fasten off.\nReinforce the chains: sew them down all along.',
+    ),
+    ['i cord-length'],
+  ],
+  // 80 chains are 400 mm round.
+  [
+    'a ring of eighty chains',
+    forWhom('under 3', 'Gauge: 5 mm x 4 mm\nCollar\nCh 80, join with sl st to form a ring. Fasten off.'),
+    ['e loop-size'],
+  ],
+  [
+    'the same with a round on it',
+    forWhom(
+      '3+',
+      'Gauge: 5 mm x 4 mm\nCollar\nCh 80, join with sl st to form a ring\nR1: sc in each ch [80]\nFasten off.\nDo not stuff.',
+    ),
+    ['w loop-size'],
+  ],
+  [
+    'a ring of seventy: 350 mm',
+    forWhom('under 3', 'Gauge: 5 mm x 4 mm\nCollar\nCh 70, join with sl st to form a ring. Fasten off.'),
+    [],
+  ],
+  [
+    'a loop in the last round',
+    forWhom(
+      'under 3',
+      'Gauge: 5 mm x 4 mm\nLeaf\nR1: 6 sc in ring\nR2: sc 3, ch 80, sc 3\nFasten off.\nDo not stuff.',
+    ),
+    ['e loop-size'],
+  ],
+  [
+    'eyes where stuffing stretches',
+    forWhom('3+', `Yarn A: medium, grey\n${head(ball, eyes).replace('5 mm x 4', '7 mm x 6')}`),
+    ['w pressed-part', 'w stretched-place', 'w stuffing-shows'],
+  ],
+  ['a fine yarn of which no gauge is given', `For: 3+\nYarn A: super fine, grey\n${ball.join('\n')}`, []],
+  [
+    'ends tied outside',
+    forWhom('under 3', head(ball, 'Tie the tails together in a knot on the outside.')),
+    ['w knots-outside'],
+  ],
+  ['a knot that is hidden', forWhom('under 3', head(ball, 'Hide the knot inside.')), []],
+  ['whiskers', forWhom('3+', head(ball, 'Whiskers: beside the eyes.')), ['w strands']],
+  [
+    'an assumed gauge of a large hook',
+    forWhom(
+      '3+',
+      `Yarn A: medium, grey\nHook: 8 mm\n${head(ball).replace('5 mm x 4 mm', '7.25 mm x 6 mm, assumed')}`,
+    ),
+    ['w stuffing-shows'],
+  ],
+];
+test.each(toys)('%s', (_, text, expected) => {
   expect(found(text).sort()).toEqual([...expected].sort());
+});
+
+/** Those that can be taken by a tap, each with what it is to clear. */
+const byTap = toys.flatMap(([name, text]) =>
+  safetyOf(analyseToy(text)).findings.flatMap(({ code, severity, part, feature, remedies }) =>
+    remedies.flatMap(({ tap, edits }) =>
+      tap && edits ? [{ name, tap, text, edits, code, severity, about: `${part} ${feature}` }] : [],
+    ),
+  ),
+);
+
+test.each(byTap)(
+  '$name: $tap clears $code, and raises nothing as serious',
+  ({ text, edits, code, severity, about }) => {
+    const [before, after] = [text, applyEdits(text, edits)].map((of) => safetyOf(analyseToy(of)).findings);
+    const named = (one: Finding) => `${one.code} ${one.part} ${one.feature}`;
+    const same = after!.filter((one) => one.severity === severity);
+    expect(same.map(named)).not.toContain(`${code} ${about}`);
+    // What weighed more before and now weighs as much was eased, not raised.
+    const known = new Set(before!.map(named));
+    expect(same.filter((one) => !known.has(named(one)))).toEqual([]);
+  },
+);
+
+test('there are remedies by tap of every kind', () => {
+  expect([...new Set(byTap.map(({ tap }) => tap))].sort()).toEqual([
+    'Embroider instead',
+    'Leave it off',
+    'Make it shorter',
+    'Put discs behind the washers',
+    'Sew instead',
+    'Sew it down all along',
+    'Sew twice round',
+    'Stitch a spot instead',
+    'Take a roll of felt',
+    'Take the finer hook',
+    'Write the rounds that close it',
+  ]);
 });
 
 test.each<[string, Audience | null]>([
@@ -210,7 +369,7 @@ test('the owl for babies passes; with safety eyes it is stopped, and the embroid
   const { findings } = safetyOf(analyseToy(pressed));
   const [stop] = findings.filter(({ severity }) => severity === 'error');
   expect(stop).toMatchObject({ code: 'pressed-part', feature: 'eyes' });
-  const mended = applyEdits(pressed, stop!.remedy.edits!);
+  const mended = applyEdits(pressed, stop!.remedies[0].edits!);
   expect(isStopped(mended)).toBe(false);
   const holes = (text: string) =>
     analyseToy(text)
@@ -241,7 +400,7 @@ test('an embroidered eye in place of a pressed one clears the finding and raises
           safetyOf(analyseToy(of)).findings.filter(({ severity }) => severity === 'error');
         const [stop] = stops(text);
         expect(stop?.code).toBe('pressed-part');
-        const mended = applyEdits(text, stop!.remedy.edits!);
+        const mended = applyEdits(text, stop!.remedies[0].edits!);
         expect(stops(mended)).toEqual([]);
         const gap = (of: string) =>
           analyseToy(of).parts[0]!.features.find(({ kind }) => kind === 'eyes')?.gap;
@@ -299,12 +458,24 @@ test('a stricter rule book finds what the shipped one lets pass', () => {
   expect(safetyOf(analyseToy(cord), stricter).findings.map(({ code }) => code)).toEqual(['cord-length']);
 });
 
-test('reinforcement: twice round for the smallest and for thin joins, no promise in its words', () => {
-  const few = reinforceJoin({ stitches: 4, noSew: false }, '3-and-over', shippedRules);
-  const usual = reinforceJoin({ stitches: 12, noSew: false }, '3-and-over', shippedRules);
-  const small = reinforceJoin({ stitches: 12, noSew: false }, 'under-3', shippedRules);
-  expect([few.how, small.how].every((how) => how.includes('twice round'))).toBe(true);
-  expect(usual.how).toContain('once round');
-  for (const { how, test: trial } of [few, usual, small])
-    expect(`${how} ${trial}`).not.toMatch(/\b(safe|certif\w*|guarantee\w*|approved|meets)\b/i);
+test('holding: two ways of a seam are compared by their threads; twice is advised for the smallest and for thin joins', () => {
+  const seam = { stitches: 12, noSew: false, isTwice: false };
+  const few = holdingOfJoin({ ...seam, stitches: 4 }, '3-and-over', shippedRules);
+  const usual = holdingOfJoin(seam, '3-and-over', shippedRules);
+  const small = holdingOfJoin(seam, 'under-3', shippedRules);
+  const done = holdingOfJoin({ ...seam, isTwice: true }, 'under-3', shippedRules);
+  expect([few, usual, small, done].map(({ taken, advised }) => [taken.key, advised.key])).toEqual([
+    ['once', 'twice'],
+    ['once', 'once'],
+    ['once', 'twice'],
+    ['twice', 'twice'],
+  ]);
+  // A disc of 24 mm behind a washer of 14: (24 / 14)² is 2.9.
+  const post = holdingOfPost({ washer: 14, disc: 24, isBacked: false }, '3-and-over', shippedRules);
+  expect(post.advised.carries).toContain('2.9 times');
+  const patch = holdingOfPatch({ isTwice: false }, 'under-3', shippedRules);
+  const thread = holdingOfStitching('half its strands', shippedRules);
+  for (const { ways, test: trial } of [few, usual, small, done, post, patch, thread])
+    for (const { how, carries } of ways)
+      expect(`${how} ${carries} ${trial}`).not.toMatch(/\b(safe|certif\w*|guarantee\w*|approved|meets)\b/i);
 });

@@ -5,6 +5,7 @@ import { weightInWords, yarnWeight, type YarnWeight } from '../shape/yarnWeights
 import { stitchYarnMm } from '../supplies/stitchYarn';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
 import { unitName } from './orderWords';
+import { discBehind } from './planPart';
 
 /** Yarn of one colour. */
 export interface YarnNeed {
@@ -162,6 +163,8 @@ function hardwareOf({ parts }: ToyAnalysis): HardwareNeed[] {
       if (isPressed) {
         put(kind === 'eyes' ? 'safety eye' : 'safety nose', sizeMm, count);
         put('washer', washerMm(sizeMm), count);
+        const disc = discBehind(source, kind, sizeMm);
+        if (disc !== null) put('disc of felt', disc, count);
       } else if (kind === 'button') put('button', sizeMm, count);
       else if (kind === 'key ring') put('key ring', sizeMm, count);
       else if (!needle && kind !== 'sculpting' && kind !== 'hair')

@@ -7,6 +7,7 @@ import type { Task, TaskUnit } from '../make/tasks';
 import type { Step } from '../plan/order';
 import { frameOfPart } from './analyse';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
+import { seamWords } from './holding';
 import { joinPart } from './joinAll';
 import { memoise, type Plain } from './memoise';
 import { unitName } from './orderWords';
@@ -174,6 +175,7 @@ function finishTask(toy: ToyAnalysis, unit: TaskUnit, step: Step): Task {
     };
   const join = toy.joined.joins.find((one) => one.unit.part === unit.part && one.unit.unit === unit.unit);
   if (step.do !== 'sew' || !join) return { kind: 'finish', unit, title, steps: [] };
+  const seam = seamWords(join, toy);
   const { address, pins, path } = joinDirections(
     join,
     toy.joined,
@@ -187,6 +189,7 @@ function finishTask(toy: ToyAnalysis, unit: TaskUnit, step: Step): Task {
       address,
       ...(pins.length > 0 ? [`Pins first. ${pins.join('; ')}`] : []),
       ...path.map((line) => `Edge stitch ${line}`),
+      ...(seam === null ? [] : [seam]),
       'Look from the front before you fasten the thread. Then knot, go through the seam once more, bury the end.',
     ],
   };

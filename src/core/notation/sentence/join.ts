@@ -3,6 +3,7 @@ import type { IToken } from 'chevrotain';
 import { readJoinPlace, writeJoinPlace, type JoinPlace } from './joinPlace';
 import type { Mention, NamedPart, NamedUnits } from './names';
 import type { Phrases } from './phrases';
+import { saysTwice } from './reinforce';
 import type { RoundsSaid, Said, SidesSaid } from './said';
 import { S } from './tokens';
 import { wayBetween, wayWords, type WayBetween, type WaySaid } from './ways';
@@ -28,6 +29,8 @@ interface Joining extends Said, PlaceSaid {
   joined: Joined[];
   /** numbers it says and nothing was made of */
   unused?: readonly string[];
+  /** its seam is gone round twice */
+  twice?: true;
   /** over an end, into one, through, by a thread; not said where it is laid on and sewn */
   way?: WaySaid;
 }
@@ -75,7 +78,8 @@ export function readJoin<Kind extends 'sew' | 'nosew' | 'pin'>(
 ): Joining & { kind: Kind } {
   const place: PlaceSaid = { edge: edgeIn(tokens) };
   for (const key of placeKeys) if (step[key] !== undefined) Object.assign(place, { [key]: step[key] });
-  return { ...said, ...place, kind, joined: [], place: {} };
+  const passes = kind !== 'nosew' && saysTwice(said.text) ? { twice: true as const } : {};
+  return { ...said, ...place, ...passes, kind, joined: [], place: {} };
 }
 
 function edgeIn(tokens: readonly IToken[]): PlaceSaid['edge'] {
@@ -254,6 +258,7 @@ export function writeJoin(join: JoinSentence | PinSentence): string {
     ...placeWords(join),
     ...writeJoinPlace(join.place),
     ...edge,
+    ...(join.twice ? ['twice round'] : []),
   ];
   return `${words.join(', ')}.`;
 }
@@ -283,6 +288,10 @@ export const joinExamples: readonly (readonly [string, Partial<JoinSentence | Pi
   [
     'Sew the head and the two legs onto the body.',
     { joined: [{ parts: [part('Head', 1), part('Legs', 2)], wall: wall('Body') }] },
+  ],
+  [
+    'Sew the ears to the head between R4 and R5, twice round.',
+    { kind: 'sew', joined: [{ parts: [part('Ears')], wall: wall('Head') }], gap: [4, 5], twice: true },
   ],
   [
     'Sew the ears to the head and the head to the body.',

@@ -5,6 +5,7 @@ import { foldExamples, writeFold, type FoldSentence } from './fold';
 import { isJoin, joinExamples, writeJoin, type JoinSentence, type PinSentence } from './join';
 import { PartNames } from './names';
 import { handOver } from './owners';
+import { reinforceExamples, writeReinforce, type ReinforceSentence } from './reinforce';
 import type { Sentence } from './sentence';
 import { readSentences } from './readSentences';
 import { stuffExamples, writeStuff, type Portion, type StuffSentence } from './stuff';
@@ -42,6 +43,8 @@ const written = (sentence: Sentence): string => {
       return writeFold(sentence);
     case 'cut':
       return writeCut(sentence);
+    case 'reinforce':
+      return writeReinforce(sentence);
     case 'feature':
       throw new Error('features are written by their rules');
     default:
@@ -62,17 +65,31 @@ function saying({
   return said;
 }
 
-test.each([...stuffExamples, ...closeExamples, ...foldExamples, ...cutExamples, ...joinExamples])(
-  '%s',
-  (text, expected) => {
-    const [sentence, ...more] = inPattern(text);
-    expect(more).toEqual([]);
-    expect(sentence).toMatchObject(expected);
-    // Written back it says the same.
-    const [again] = inPattern(written(sentence!));
-    expect(saying(again!)).toEqual(saying(sentence!));
-  },
-);
+test.each([
+  ...stuffExamples,
+  ...closeExamples,
+  ...foldExamples,
+  ...cutExamples,
+  ...joinExamples,
+  ...reinforceExamples,
+])('%s', (text, expected) => {
+  const [sentence, ...more] = inPattern(text);
+  expect(more).toEqual([]);
+  expect(sentence).toMatchObject(expected);
+  // Written back it says the same.
+  const [again] = inPattern(written(sentence!));
+  expect(saying(again!)).toEqual(saying(sentence!));
+});
+
+test.each([
+  ['Stitch the mouth twice on round 12.', 'feature'],
+  ['Run the tail through the front loops twice and pull tight.', 'close'],
+  ['Insert 9 mm safety eyes between R8 and R9 with felt behind the washers.', 'feature'],
+  ['Sew the ears to the head on round 5, going around twice.', 'sew'],
+  ['Reinforce the neck with more stuffing.', 'stuff'],
+])('%s is about something else first', (text, kind) => {
+  expect(inPattern(text).map((sentence) => sentence.kind)).toEqual([kind]);
+});
 
 const named = fc.constantFrom(null, { id: 'body', name: 'Body' }, { id: 'tail', name: 'Tail' });
 const after = fc.option(fc.integer({ min: 1, max: 60 }), { nil: undefined });
@@ -110,6 +127,33 @@ const folds = fc
 const cuts = fc
   .record({ tailMm: fc.option(fc.integer({ min: 5, max: 60 }).map((cm) => cm * 10)), part: named })
   .map((said) => ({ kind: 'cut', ...said }) as CutSentence);
+const reinforcing = fc.oneof(
+  fc.record({
+    how: fc.constant('twice'),
+    feature: fc.constant(null),
+    discMm: fc.constant(null),
+    part: named,
+  }),
+  fc.record({
+    how: fc.constant('twice'),
+    feature: fc.constantFrom('cheeks', 'bow', 'patch'),
+    discMm: fc.constant(null),
+    part: named,
+  }),
+  fc.record({
+    how: fc.constant('backing'),
+    feature: fc.constantFrom('eyes', 'nose'),
+    discMm: fc.option(fc.integer({ min: 8, max: 60 })),
+    part: named,
+  }),
+  fc.record({
+    how: fc.constant('sewn-down'),
+    feature: fc.constant(null),
+    discMm: fc.constant(null),
+    part: named,
+  }),
+);
+const reinforces = reinforcing.map((said) => ({ kind: 'reinforce', ...said }) as ReinforceSentence);
 const joins = fc
   .record({
     kind: fc.constantFrom('sew', 'nosew', 'pin'),
@@ -149,7 +193,7 @@ const joins = fc
 
 test('whatever is written is read back to the same', () => {
   fc.assert(
-    fc.property(fc.oneof(stuffs, closes, folds, cuts, joins), (sentence: Sentence) => {
+    fc.property(fc.oneof(stuffs, closes, folds, cuts, joins, reinforces), (sentence: Sentence) => {
       const text = written(sentence);
       const [again, ...more] = inPattern(text);
       expect([text, more.length]).toEqual([text, 0]);

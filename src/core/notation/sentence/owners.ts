@@ -262,8 +262,10 @@ export function handOver(parts: readonly PartSource[], loose: readonly LooseSent
       before = owner;
       continue;
     }
+    const ofFace = step.kind === 'reinforce' && step.feature !== null && facial.has(step.feature);
     // Sewing and stuffing that names no part stays with the part before, as it would without a heading.
-    if (step.kind === 'stuff' || step.kind === 'close') give(own ?? after, step);
+    if (step.kind === 'stuff' || step.kind === 'close' || step.kind === 'reinforce')
+      give(own ?? (ofFace ? faceOf(parts) : undefined) ?? after, step);
     else after.steps.push(step);
   }
   for (const part of parts) part.steps.sort((a, b) => a.line - b.line || a.span.from - b.span.from);

@@ -5,6 +5,7 @@ import { readFeature, type FeatureSentence } from './feature';
 import { foldVerbs, readFold, shutsFlat } from './fold';
 import { noSewVerbs, pinVerbs, readJoin, sewVerbs } from './join';
 import { SentenceParser } from './parser';
+import { readReinforce, reinforcingIn } from './reinforce';
 import type { Phrases } from './phrases';
 import type { FeatureKind, Said } from './said';
 import type { Sentence, SentenceKind } from './sentence';
@@ -63,6 +64,10 @@ function kindOf(phrases: Phrases): SentenceKind | null {
 const workedIn =
   /\b(?:attach|join)\w*\b[^.;]*\b(?:while|as|when)\s+(?:(?:you|we|i)\s+)?(?:are\s+)?(?:work|crochet|mak|do)(?:ing|e)?\s+(?:in\s+|on\s+)?(?:(?:the\s+)?(?:rounds?|rnds?|rows?|r)\.?\s*\d|this\s+(?:round|rnd|row)\b)/i;
 
+/** How a sentence reinforces; what says where something goes is about that. */
+const reinforcedBy = (text: string, phrases: Phrases) =>
+  reinforcingIn(text, phrases.features.length > 0 || isMeasured(phrases));
+
 /** A sentence as its kind reads it. */
 function sentenceOf(kind: SentenceKind, said: Said, phrases: Phrases, tokens: IToken[]): Sentence | null {
   switch (kind) {
@@ -76,6 +81,8 @@ function sentenceOf(kind: SentenceKind, said: Said, phrases: Phrases, tokens: IT
       return { ...readFold(said, tokens), ...sewnBesides(said, phrases, tokens) };
     case 'cut':
       return readCut(said, phrases);
+    case 'reinforce':
+      return readReinforce(reinforcedBy(said.text, phrases) ?? 'twice', said, phrases);
     case 'pin':
       return readJoin('pin', said, phrases, tokens);
     case 'sew':
@@ -150,7 +157,8 @@ function carried(text: string): Carried[] {
     if (!first || !last || !tokens.some((token) => is(token, ...carriers))) return [];
     const span = { from: first.startOffset, to: last.startOffset + last.image.length };
     const phrases = own.read(tokens);
-    const kind = shutsFlat(text.slice(span.from, span.to)) ? 'fold' : kindOf(phrases);
+    const said = text.slice(span.from, span.to);
+    const kind = shutsFlat(said) ? 'fold' : reinforcedBy(said, phrases) ? 'reinforce' : kindOf(phrases);
     return [{ span, tokens, phrases, kind }];
   });
 }

@@ -3,10 +3,18 @@ import type { CutSentence } from './cut';
 import type { FeatureSentence } from './feature';
 import type { FoldSentence } from './fold';
 import type { JoinSentence, PinSentence } from './join';
+import type { ReinforceSentence } from './reinforce';
 import type { StuffSentence } from './stuff';
 
 /** An assembly sentence, read: one value a kind, each with what that kind says. */
 export type Sentence =
-  FeatureSentence | StuffSentence | CloseSentence | JoinSentence | PinSentence | FoldSentence | CutSentence;
+  | FeatureSentence
+  | StuffSentence
+  | CloseSentence
+  | JoinSentence
+  | PinSentence
+  | FoldSentence
+  | CutSentence
+  | ReinforceSentence;
 
 export type SentenceKind = Sentence['kind'];

@@ -6,6 +6,14 @@ export function washerMm(eyeMm: number): number {
   return Math.max(9, Math.round(eyeMm * 1.5));
 }
 
+/** A disc behind a washer reaches so far beyond its rim all round: our own figure. */
+const beyondRimMm = 5;
+
+/** Across a disc of felt or cloth behind the washer of an eye or a nose, in mm. */
+export function discMm(sizeMm: number): number {
+  return washerMm(sizeMm) + 2 * beyondRimMm;
+}
+
 /** Across a ring or disc behind an eye, where nothing is said: half as wide again as the eye. */
 export function ringMm(eyeMm: number): number {
   return Math.round(eyeMm * 1.5);

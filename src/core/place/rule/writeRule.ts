@@ -1,4 +1,5 @@
 import type { PartSource } from '../../notation/pattern';
+import { cutSentence, overSentence } from '../../notation/editText';
 import type { LineEdit } from '../../notation/problem';
 import { showingOf } from '../frame/pair';
 import { featureLibrary } from './library';
@@ -134,15 +135,6 @@ export function ruleSentence(rule: FeatureRule): string {
   return `${featureLibrary[rule.kind].name}: ${words.join(', ')}.`;
 }
 
-/** The edit that puts words in the place of the sentence about a feature, or takes it out where there are none. */
-function overSentence(part: PartSource, id: string, words: string): LineEdit | null {
-  const step = featureStep(part, id);
-  if (!step) return null;
-  const after = step.whole.slice(step.span.to).replace(/^\s*[.;]/, '');
-  const text = step.whole.slice(0, step.span.from) + words + after;
-  return { line: step.line, text: words === '' ? text.trim() : text };
-}
-
 /**
  * Puts a rule into the text.
  *
@@ -151,11 +143,11 @@ function overSentence(part: PartSource, id: string, words: string): LineEdit | n
 export function writeRule(part: PartSource, id: string | null, ...rules: FeatureRule[]): LineEdit {
   const step = id === null ? undefined : featureStep(part, id);
   const sentence = rules.map((rule) => onPart(ruleSentence(rule), step)).join(' ');
-  const over = id === null ? null : overSentence(part, id, sentence);
-  return over ?? { line: part.lastLine, text: sentence, insertAfter: true };
+  return step ? overSentence(step, sentence) : { line: part.lastLine, text: sentence, insertAfter: true };
 }
 
 /** Takes a feature out of the text. */
 export function removeRule(part: PartSource, id: string): LineEdit | null {
-  return overSentence(part, id, '');
+  const step = featureStep(part, id);
+  return step ? cutSentence(step) : null;
 }

@@ -15,6 +15,7 @@ import { eyeCaution, generalCaution } from '../../safety/cautions';
 import { fabricMap, mapPoint, type FabricMap } from '../../shape/map';
 import { frameOfPart, type PartAnalysis, type ToyAnalysis } from '../analyse';
 import { joinPart } from '../joinAll';
+import { seamWords } from '../holding';
 import { orderByUnit } from '../orderWords';
 import { safetyOf } from '../safetyOf';
 import { suppliesOf, supplyLines } from '../suppliesOf';
@@ -222,14 +223,19 @@ function sheetPart(part: PartAnalysis): SheetPart {
 }
 
 /** What the sheet says of each join. */
-function sheetJoins({ joined, parts }: ToyAnalysis): Sheet['joins'] {
+function sheetJoins(toy: ToyAnalysis): Sheet['joins'] {
+  const { joined, parts } = toy;
   const pieces = parts.map((part) => joinPart(part));
   return joined.joins.map((join) => {
     const { title, address, lines, pins, path } = joinDirections(join, joined, pieces);
     const pinned = pins.length > 0 ? [`Pin first: ${pins.join('; ')}.`] : [];
     const sewn = path.length > 0 ? [`Edge stitch to wall: ${path.join('; ')}.`] : [];
+    const seam = seamWords(join, toy);
     const open = join.problems.filter(({ severity }) => severity !== 'info').map(({ message }) => message);
-    return { heading: `${title}: ${address}`, sentences: [...lines, ...pinned, ...sewn, ...open] };
+    return {
+      heading: `${title}: ${address}`,
+      sentences: [...lines, ...pinned, ...sewn, ...(seam === null ? [] : [seam]), ...open],
+    };
   });
 }
 
@@ -239,7 +245,10 @@ function safetyLines(toy: ToyAnalysis): string[] {
   const words = { error: 'Stop', warning: 'Look', info: 'Note' } as const;
   return [
     ...(audience ? [`Made for: ${audienceWords[audience]}.`] : []),
-    ...findings.map(({ severity, message, remedy }) => `${words[severity]}: ${message} ${remedy.words}`),
+    ...findings.map(
+      ({ severity, message, remedies }) =>
+        `${words[severity]}: ${message} ${remedies.map((one) => one.words).join(' ')}`,
+    ),
   ];
 }
 
