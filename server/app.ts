@@ -1,6 +1,7 @@
 import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express } from 'express';
 import helmet from 'helmet';
+import { createBench } from './bench/bench';
 
 /**
  * Serves the built app.
@@ -26,6 +27,8 @@ export function createApp(dist: string, demo: boolean): Express {
       strictTransportSecurity: false,
     }),
   );
+  // Before compression, which would hold readings back.
+  app.use('/bench', createBench());
   app.use(compression());
   app.get('/boot.json', (_request, response) => {
     response.set('Cache-Control', 'no-store').json({ demo });

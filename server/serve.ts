@@ -4,9 +4,13 @@ import { resolve } from 'node:path';
 import { createApp } from './app';
 import { portWanted } from './port';
 
+/** Only this machine, unless another address is asked for. */
+const thisMachine = '127.0.0.1';
+
 /** Listens on the wanted port, or the next free one. */
 async function listen(port: number, demo: boolean): Promise<Server> {
-  const server = createApp(resolve(import.meta.dirname, '../dist'), demo).listen(port, '127.0.0.1');
+  const host = process.env.HOST?.trim() || thisMachine;
+  const server = createApp(resolve(import.meta.dirname, '../dist'), demo).listen(port, host);
   try {
     await once(server, 'listening');
     return server;

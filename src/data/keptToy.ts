@@ -8,7 +8,7 @@ import {
 } from '../core/keep/document';
 import { toyCard, type ToyCard } from '../core/keep/toyCard';
 import { limits } from '../core/notation/limits';
-import { mostEntries, readRecord, type TrialEntry } from '../core/safety/record';
+import { mostEntries, readRecord, type RecordEntry } from '../core/safety/record';
 import { readHands } from '../core/plan/hands';
 import { analyseToy } from '../core/toy/analyse';
 import { plannedForHands } from '../core/toy/planToy';
@@ -57,7 +57,7 @@ export function refuseTooLong(document: ReadyToy['document']): void {
 }
 
 /** The entries of a record as kept. */
-export function recordIn(kept: string | null): TrialEntry[] {
+export function recordIn(kept: string | null): RecordEntry[] {
   if (kept === null) return [];
   const record = readRecord(kept);
   if (!record)
@@ -107,12 +107,12 @@ export function readyToy(text: string): ReadyToy {
 }
 
 /** A record with one entry more. */
-export function withEntry(kept: string | null, entry: TrialEntry): TrialEntry[] {
+export function withEntry(kept: string | null, entry: RecordEntry): RecordEntry[] {
   const record = [...recordIn(kept), entry];
   if (record.length > mostEntries) throw new FullRecordError(mostEntries);
   return record;
 }
 
 /** A toy as a file, with the record of what was tried on it. */
-export const exported = (document: ToyDocument, record: readonly TrialEntry[]): string =>
+export const exported = (document: ToyDocument, record: readonly RecordEntry[]): string =>
   writeDocument(record.length > 0 ? { ...document, record } : document);

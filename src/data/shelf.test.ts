@@ -180,9 +180,9 @@ describe('the record of what was tried', () => {
 
   test('is written entry by entry, outlives every save of the text, and goes with the file', async () => {
     const made = await shelf.create(text);
-    await shelf.addTrial(made.id, entry);
+    await shelf.addEntry(made.id, entry);
     await shelf.save(made, `${text} [6]`);
-    expect(await shelf.addTrial(made.id, { ...entry, result: 'held' })).toHaveLength(2);
+    expect(await shelf.addEntry(made.id, { ...entry, result: 'held' })).toHaveLength(2);
     const file = await shelf.exportText((await shelf.read(made.id))!);
     const read = readDocument(file);
     expect(read.ok && read.document.record).toEqual([entry, { ...entry, result: 'held' }]);
@@ -194,10 +194,10 @@ describe('the record of what was tried', () => {
 
   test('goes and comes back with its toy; of a toy that is gone nothing is written', async () => {
     const made = await shelf.create(text);
-    await shelf.addTrial(made.id, entry);
+    await shelf.addEntry(made.id, entry);
     const removed = await shelf.remove(made.id);
     expect(await storage.getAllKeys()).toEqual([]);
-    await expect(shelf.addTrial(made.id, entry)).rejects.toThrow(GoneError);
+    await expect(shelf.addEntry(made.id, entry)).rejects.toThrow(GoneError);
     await shelf.restore(removed);
     expect(await shelf.record(made.id)).toEqual([entry]);
   });
@@ -206,7 +206,7 @@ describe('the record of what was tried', () => {
     const made = await shelf.create(text);
     await storage.setItem(`hoppla/record/${made.id}`, '[{"half');
     await expect(shelf.record(made.id)).rejects.toThrow(RecordError);
-    await expect(shelf.addTrial(made.id, entry)).rejects.toThrow(RecordError);
+    await expect(shelf.addEntry(made.id, entry)).rejects.toThrow(RecordError);
     expect(await storage.getItem(`hoppla/record/${made.id}`)).toBe('[{"half');
   });
 
@@ -214,7 +214,7 @@ describe('the record of what was tried', () => {
     const made = await shelf.create(text);
     const full = JSON.stringify(Array.from({ length: 500 }, () => entry));
     await storage.setItem(`hoppla/record/${made.id}`, full);
-    await expect(shelf.addTrial(made.id, entry)).rejects.toThrow(/full/);
+    await expect(shelf.addEntry(made.id, entry)).rejects.toThrow(/full/);
   });
 });
 

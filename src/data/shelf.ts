@@ -1,7 +1,7 @@
 import type { KnownPart } from '../core/keep/partIds';
 import type { ToyDocument } from '../core/keep/document';
 import type { ToyCard } from '../core/keep/toyCard';
-import type { TrialEntry } from '../core/safety/record';
+import type { RecordEntry } from '../core/safety/record';
 import { forgetDrafts } from './drafts';
 import { isRecord, parsed } from './json';
 import type { ReadyToy } from './keptToy';
@@ -324,13 +324,13 @@ export const shelf = {
   },
 
   /** What was tried on a toy. A record that can't be read is no empty one: it stays as it is, and that is said. */
-  async record(id: string): Promise<TrialEntry[]> {
+  async record(id: string): Promise<RecordEntry[]> {
     const { recordIn } = await keptToys();
     return recordIn(await storage.getItem(recordKey(id)));
   },
 
-  /** Writes one more trial down. */
-  async addTrial(id: string, entry: TrialEntry): Promise<TrialEntry[]> {
+  /** Writes one more thing down. */
+  async addEntry(id: string, entry: RecordEntry): Promise<RecordEntry[]> {
     const { withEntry } = await keptToys();
     return transact([toyKey(id), recordKey(id)], (kept) => {
       if (!kept.has(toyKey(id))) throw new GoneError();

@@ -16,7 +16,7 @@ beforeEach(async () => {
 /** A shelf of two toys of one name, one of them tried and half made, and a yarn. */
 async function filled() {
   const [bee, other] = [await shelf.create(text('Bee')), await shelf.create(text('Bee'))];
-  await shelf.addTrial(bee.id, {
+  await shelf.addEntry(bee.id, {
     trial: 'pull',
     of: 'left eye',
     toy: 1,
@@ -52,7 +52,7 @@ test('a shelf packed and brought to an empty one is the same: toys, records, wha
   expect(await restoreShelf(file, false)).toBe(2);
   const after = [await shelf.read(bee.id), await shelf.read(other.id)];
   expect(after.map((toy) => toy?.document)).toEqual(before.map((toy) => toy?.document));
-  expect((await shelf.record(bee.id)).map(({ note }) => note)).toEqual(['the washer slipped']);
+  expect(await shelf.record(bee.id)).toMatchObject([{ note: 'the washer slipped' }]);
   expect(await runs.read(run.id)).toEqual({
     run,
     events: [

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import type { TrialEntry } from '../core/safety/record';
+import type { RecordEntry } from '../core/safety/record';
 import { shelf } from './shelf';
 
 const recordKey = (toy: string) => ['record', toy] as const;
@@ -13,7 +13,7 @@ export function useRecord(toy: string) {
     retry: false,
   });
   const add = useMutation({
-    mutationFn: (entry: TrialEntry) => shelf.addTrial(toy, entry),
+    mutationFn: (entry: RecordEntry) => shelf.addEntry(toy, entry),
     onSuccess: (entries) => client.setQueryData(recordKey(toy), entries),
   });
   return { entries: data ?? null, error, retry: () => void refetch(), add };

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { limits } from '../notation/limits';
-import { recordSchema, type TrialEntry } from '../safety/record';
+import { recordSchema, type RecordEntry } from '../safety/record';
 import { fingerprint } from '../toy/fingerprint';
 import { partsRemembered, type KnownPart } from './partIds';
 
@@ -14,7 +14,7 @@ export interface ToyDocument {
   /** what its parts are known by, however the text comes to call them */
   parts: readonly KnownPart[];
   /** what it was tried by and what that came to, where it was: in a file only, on the shelf it is kept beside the toy */
-  record?: readonly TrialEntry[];
+  record?: readonly RecordEntry[];
   /** ISO dates */
   made: string;
   changed: string;

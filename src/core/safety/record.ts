@@ -13,28 +13,57 @@ export interface TrialEntry {
   result: 'held' | 'failed';
   /** as it was measured; null where it was not */
   forceN: number | null;
+  /** what it weighed; not there where nothing was weighed */
+  grams?: number;
   /** what was used, what opened, what was done about it */
   note: string;
 }
 
+/** Who made a toy of the batch and of what: the lots of its yarn, its stuffing, its eyes. */
+export interface MadeEntry {
+  /** which toy of a batch, from 1 */
+  toy: number;
+  /** ISO date */
+  at: string;
+  maker: string;
+  lots: string;
+}
+
+/** What is written down about a toy, in the order it was. Nothing of it is ever changed. */
+export type RecordEntry = TrialEntry | MadeEntry;
+
+export const isTrialEntry = (entry: RecordEntry): entry is TrialEntry => 'trial' in entry;
+
+/** What was last said of the making of a toy; null where nothing was. */
+export const madeOf = (toy: number, entries: readonly RecordEntry[]): MadeEntry | null =>
+  entries.findLast((entry): entry is MadeEntry => !isTrialEntry(entry) && entry.toy === toy) ?? null;
+
 /** A toy has no more entries than this. */
 export const mostEntries = 500;
 
-const entry = Joi.object<TrialEntry>({
+const trialEntry = Joi.object<TrialEntry>({
   trial: Joi.string().max(200).required(),
   of: Joi.string().max(200).required(),
   toy: Joi.number().integer().min(1).max(999).required(),
   at: Joi.string().isoDate().required(),
   result: Joi.valid('held', 'failed').required(),
   forceN: Joi.number().min(0).max(10_000).allow(null).required(),
+  grams: Joi.number().min(0).max(100_000),
   note: Joi.string().allow('').max(300).required(),
 });
 
+const madeEntry = Joi.object<MadeEntry>({
+  toy: Joi.number().integer().min(1).max(999).required(),
+  at: Joi.string().isoDate().required(),
+  maker: Joi.string().allow('').max(100).required(),
+  lots: Joi.string().allow('').max(500).required(),
+});
+
 /** What may be kept as the record of a toy. */
-export const recordSchema = Joi.array<TrialEntry[]>().items(entry).max(mostEntries);
+export const recordSchema = Joi.array<RecordEntry[]>().items(trialEntry, madeEntry).max(mostEntries);
 
 /** Reads a record that is kept; null where it can't be read. */
-export function readRecord(kept: string): TrialEntry[] | null {
+export function readRecord(kept: string): RecordEntry[] | null {
   try {
     const { error, value } = recordSchema.validate(JSON.parse(kept), { convert: false });
     return error ? null : value;
@@ -50,9 +79,9 @@ export type Standing = 'open' | 'held' | 'failed' | 'mended';
 export function standingOf(
   { id, forceN }: Pick<Trial, 'id' | 'forceN'>,
   toy: number,
-  entries: readonly TrialEntry[],
+  entries: readonly RecordEntry[],
 ): Standing {
-  const own = entries.filter((one) => one.trial === id && one.toy === toy);
+  const own = entries.filter(isTrialEntry).filter((one) => one.trial === id && one.toy === toy);
   const last = own.at(-1);
   if (!last) return 'open';
   if (last.result === 'failed') return 'failed';
@@ -69,46 +98,6 @@ const standings: Readonly<Record<Standing, string>> = {
 };
 export const standingWords = (standing: Standing): string => standings[standing];
 
-const dayOf = (at: string): string => at.slice(0, 10);
-
-function entryLine({ at, of, trial, result, forceN, note }: TrialEntry): string {
-  const force = forceN === null ? '' : ` at ${forceN} N`;
-  const said = note.trim() ? `: ${note.trim()}` : '';
-  const kind = trial.split(' ')[0] ?? '';
-  return `${dayOf(at)}  ${kind}, ${of}: ${result}${force}${said}`;
-}
-
 /** What a record says and what it does not. */
 export const recordCaution =
   'Tried at home by the maker. This is no certificate: local rules and tests by a qualified laboratory decide, and toys for sale need more. Watch a child with any toy.';
-
-/**
- * The record of one toy as lines to print or save: how each trial stands, then every entry, failed ones too.
- *
- * @param name what the toy is called
- * @param toy which of a batch, from 1
- */
-export function recordLines(
-  name: string,
-  toy: number,
-  trials: readonly Trial[],
-  entries: readonly TrialEntry[],
-): string[] {
-  const own = entries.filter((one) => one.toy === toy);
-  const known = new Set(trials.map(({ id }) => id));
-  const told = trials.map(
-    (trial) => `${trial.kind}, ${trial.of}: ${standingWords(standingOf(trial, toy, own))}`,
-  );
-  const gone = own.filter(({ trial }) => !known.has(trial));
-  return [
-    `${name}, toy ${toy}`,
-    '',
-    ...told,
-    '',
-    'Written down:',
-    ...(own.length > 0 ? own.map(entryLine) : ['nothing yet']),
-    ...(gone.length > 0 ? ['', 'Some of this is about parts that the pattern no longer has.'] : []),
-    '',
-    recordCaution,
-  ];
-}

@@ -1,7 +1,21 @@
 import type { RuleBook } from './ruleBook';
 
 /** How something is tried at home. */
-export type TrialKind = 'pull' | 'twist' | 'seam' | 'drop' | 'wash' | 'light';
+export type TrialKind = 'pull' | 'twist' | 'seam' | 'cylinder' | 'drop' | 'weigh' | 'wash' | 'light';
+
+const trialNames: Readonly<Record<TrialKind, string>> = {
+  pull: 'Pull',
+  twist: 'Twist',
+  seam: 'Pull the seam',
+  cylinder: 'Small-parts cylinder',
+  drop: 'Drop',
+  weigh: 'Weigh',
+  wash: 'Wash',
+  light: 'Hold against light',
+};
+/** What a trial is called. */
+export const trialName = (kind: TrialKind): string => trialNames[kind];
+export const isTrialKind = (word: string): word is TrialKind => Object.hasOwn(trialNames, word);
 
 /** What is tried: a try at home, never a test by a laboratory. */
 export interface Trial {
@@ -35,6 +49,8 @@ const tension =
   'After the tension test of EN 71-1:2014+A1:2018 (90 N, 50 N up to 6 mm, 10 s); check the current text and the law where you live';
 const seams =
   'After the seam test for soft-filled toys of EN 71-1:2014+A1:2018 (70 N, 10 s); check the current text and the law where you live';
+const small =
+  'After the small-parts cylinder of EN 71-1:2014+A1:2018 and 16 CFR 1501.4; check the current text and the law where you live';
 const practice = 'Makers’ practice; no standard gives a figure';
 
 /** Newton as a luggage scale shows it. */
@@ -43,13 +59,46 @@ export const kilograms = (newton: number): number => Math.round(newton / 0.981) 
 const pulled = (newton: number, seconds: number) =>
   `Hook a luggage scale behind it, pull straight out to ${newton} N (${kilograms(newton)} kg) in five seconds and hold for ${seconds}.`;
 
+/** Something done with the whole toy, without a force that is measured. */
+const withWhole = (kind: TrialKind, how: string): Trial => ({
+  id: kind,
+  kind,
+  of: 'the whole toy',
+  how,
+  forceN: null,
+  seconds: null,
+  source: practice,
+});
+
+const cylinderTrial = (widthMm: number, depthMm: number): Trial => ({
+  ...withWhole(
+    'cylinder',
+    `Hold a tube ${widthMm} mm wide and ${depthMm} mm deep over every part, and over whatever came off: nothing may go in whole without being pressed.`,
+  ),
+  of: 'every small part',
+  source: small,
+});
+
+const wholeTrials = (isStuffed: boolean): Trial[] => [
+  withWhole(
+    'drop',
+    'Let it fall from table height five times, on its head, its back, each side. Then feel every part.',
+  ),
+  withWhole(
+    'weigh',
+    'Weigh it, before the wash and when it is dry again. What is lighter has lost something.',
+  ),
+  withWhole('wash', 'Wash it as the label will say and let it dry. Then feel for loose parts and ends.'),
+  ...(isStuffed ? [withWhole('light', 'Stretch it against a lamp. No stuffing may show or come out.')] : []),
+];
+
 /**
  * What is tried on a toy, by the figures of the rule book: everything that is pressed or sewn on, every join, then the whole toy.
  *
  * @param book forces in newton, times in seconds
  */
 export function trialsOf({ features, joins, isStuffed }: TriedToy, { figures }: RuleBook): Trial[] {
-  const { pullN, pullSmallN, smallMm, pullSeconds, seamN } = figures;
+  const { pullN, pullSmallN, smallMm, pullSeconds, seamN, cylinderWidthMm, cylinderDepthMm } = figures;
   const onFeatures = features.flatMap(({ name, sizeMm }): Trial[] => {
     const forceN = sizeMm > 0 && sizeMm <= smallMm ? pullSmallN : pullN;
     return [
@@ -82,23 +131,10 @@ export function trialsOf({ features, joins, isStuffed }: TriedToy, { figures }: 
     seconds: pullSeconds,
     source: seams,
   }));
-  const whole = (kind: TrialKind, how: string): Trial => ({
-    id: kind,
-    kind,
-    of: 'the whole toy',
-    how,
-    forceN: null,
-    seconds: null,
-    source: practice,
-  });
   return [
     ...onFeatures,
     ...onJoins,
-    whole(
-      'drop',
-      'Let it fall from table height five times, on its head, its back, each side. Then feel every part.',
-    ),
-    whole('wash', 'Wash it as the label will say and let it dry. Then feel for loose parts and ends.'),
-    ...(isStuffed ? [whole('light', 'Stretch it against a lamp. No stuffing may show or come out.')] : []),
+    cylinderTrial(cylinderWidthMm, cylinderDepthMm),
+    ...wholeTrials(isStuffed),
   ];
 }

@@ -1,9 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { readRecord, recordLines, standingOf, type TrialEntry } from '../safety/record';
+import { careWords } from '../safety/careLabel';
+import { readRecord, standingOf, type RecordEntry, type TrialEntry } from '../safety/record';
 import { shippedRules } from '../safety/ruleBook';
 import { kilograms } from '../safety/trials';
 import { analyseToy } from './analyse';
+import { recordHtml, recordMarkdown, recordSheet, recordText } from './sheet/recordSheet';
 import { trialsOfToy } from './trialsOfToy';
 
 const demo = (name: string) => analyseToy(readFileSync(join(__dirname, `../../../demo/${name}.txt`), 'utf8'));
@@ -23,7 +25,9 @@ test('the otter: both eyes pulled and turned, every part pulled, then the whole 
     'seam left leg',
     'seam right leg',
     'seam tail',
+    'cylinder',
     'drop',
+    'weigh',
     'wash',
     'light',
   ]);
@@ -31,7 +35,15 @@ test('the otter: both eyes pulled and turned, every part pulled, then the whole 
 });
 
 test('the owl for babies has nothing pressed on: only its wings and the whole are tried', () => {
-  expect(trialsOfToy(demo('owl')).map(({ kind }) => kind)).toEqual(['seam', 'seam', 'drop', 'wash', 'light']);
+  expect(trialsOfToy(demo('owl')).map(({ kind }) => kind)).toEqual([
+    'seam',
+    'seam',
+    'cylinder',
+    'drop',
+    'weigh',
+    'wash',
+    'light',
+  ]);
 });
 
 test('small things are pulled less hard, by the figures of the maker’s own book', () => {
@@ -67,20 +79,51 @@ test.each<[string, TrialEntry[], string]>([
 });
 
 test('the record tells how each trial stands, keeps what failed, and promises nothing', () => {
-  const toy = demo('otter');
-  const entries = [wrote('failed', 50, 1, 'washer sat askew'), wrote('held', 92, 1, 'new washer')];
-  const lines = recordLines('Pondside otter', 1, trialsOfToy(toy), entries);
+  const entries: RecordEntry[] = [
+    { toy: 1, at: '2026-05-01T10:00:00.000Z', maker: 'Pondside, Rowan', lots: 'brown 4711' },
+    wrote('failed', 50, 1, 'washer sat askew'),
+    wrote('held', 92, 1, 'new <washer>'),
+    wrote('held', 92, 2),
+  ];
+  const sheet = recordSheet(demo('otter'), 1, entries);
+  const text = recordText(sheet);
+  const lines = text.split('\n');
   expect(lines[0]).toBe('Pondside otter, toy 1');
-  expect(lines).toContain('pull, left eye of the head: held, after it had failed and was mended');
-  expect(lines).toContain('pull, right eye of the head: not tried');
-  expect(lines).toContain('2026-05-02  pull, left eye of the head: failed at 50 N: washer sat askew');
-  expect(lines.at(-1)).toMatch(/no certificate/);
-  expect(lines.join(' ')).not.toMatch(/\bsafe\b|\bguarantee|\bcertified/i);
+  expect(lines).toContain('Made by: Pondside, Rowan');
+  expect(lines).toContain('Made on: 2026-05-01');
+  expect(lines).toContain('Lots: brown 4711');
+  expect(lines).toContain(
+    '- Pull, left eye of the head: held, after it had failed and was mended (2026-05-02 at 92 N)',
+  );
+  expect(lines).toContain('- Pull, right eye of the head: not tried');
+  expect(lines).toContain('- 2026-05-02  Pull, left eye of the head: FAILED at 50 N: washer sat askew');
+  expect(sheet.written).toHaveLength(3);
+  expect(text).toMatch(/no certificate/);
+  for (const written of [text, recordMarkdown(sheet), recordHtml(sheet)])
+    expect(written).not.toMatch(/\bsafe\b|\bguarantee|\bcertified/i);
+  expect(recordHtml(sheet)).toContain('new &lt;washer&gt;');
+});
+
+test('what nobody has said stands there as not said; what is gone from the pattern is told', () => {
+  const gone = { ...wrote('held', 90), trial: 'pull third eye of head' };
+  const sheet = recordSheet(demo('owl'), 2, [{ ...gone, toy: 2 }]);
+  expect(sheet.facts.slice(1, 4).map(({ value }) => value)).toEqual(['not said', 'not said', 'not said']);
+  expect(sheet.written.at(-1)).toMatch(/no longer has/);
+});
+
+test.each<[string[], string]>([
+  [['worsted merino, brown'], 'cool water'],
+  [['cotton, white', 'acrylic, red'], '30 °C in a bag'],
+  [['acrylic'], 'melts'],
+  [['medium, grey'], 'nobody has said'],
+])('washing of %j: %s', (yarns, words) => {
+  expect(careWords(yarns).join(' ')).toContain(words);
 });
 
 test('what is kept is read back; what is broken is not taken for an empty record', () => {
-  const kept = JSON.stringify([wrote('held', 90)]);
-  expect(readRecord(kept)).toEqual([wrote('held', 90)]);
+  const made = { toy: 1, at: '2026-05-01T10:00:00.000Z', maker: '', lots: '' };
+  const kept = JSON.stringify([wrote('held', 90), { ...wrote('held', null), grams: 84 }, made]);
+  expect(readRecord(kept)).toEqual([wrote('held', 90), { ...wrote('held', null), grams: 84 }, made]);
   for (const broken of ['', '{', '[{"trial":1}]', '{"a":1}', kept.replace('"held"', '"passed"')])
     expect(readRecord(broken)).toBeNull();
 });

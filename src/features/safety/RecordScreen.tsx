@@ -2,22 +2,20 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { nameOfToy } from '../../core/keep/toyCard';
-import { recordCaution, recordLines, standingOf, type Standing } from '../../core/safety/record';
+import { madeOf, recordCaution, standingOf, type RecordEntry, type Standing } from '../../core/safety/record';
 import type { Trial } from '../../core/safety/trials';
 import { trialsOfToy } from '../../core/toy/trialsOfToy';
 import { useRules } from '../../data/rules';
 import { useRecord } from '../../data/useRecord';
 import { useToy } from '../../data/useToy';
-import { fileName } from '../../core/words/fileName';
-import { saveFile } from '../../ui/files';
 import { mostToys } from '../../ui/HowMany';
-import { Icon } from '../../ui/Icon';
-import { Fill } from '../../ui/layout';
+import { Field } from '../../ui/Field';
+import { Card, Fill } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { NumberStep } from '../../ui/NumberStep';
 import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
-import { Answer, Body, Quiet } from '../../ui/text';
+import { Answer, Body, Quiet, Title } from '../../ui/text';
 import { SaveLine } from '../toy/SaveLine';
 import { TrialCard, type Outcome } from './TrialCard';
 
@@ -71,6 +69,46 @@ function Trials({ trials, toy, record: { entries, add } }: TrialsProps) {
   );
 }
 
+/** Fields are no longer than what is kept of them. */
+const longestMaker = 100;
+const longestLots = 500;
+
+interface MadeProps {
+  toy: number;
+  entries: readonly RecordEntry[] | null;
+  add: ReturnType<typeof useRecord>['add'];
+}
+
+/** Who made this toy, and of which lots: asked once, written down anew where it changes. */
+function Made({ toy, entries, add }: MadeProps) {
+  const known = madeOf(toy, entries ?? []);
+  const before = known ?? { maker: '', lots: '' };
+  const [maker, setMaker] = useState<string | null>(null);
+  const [lots, setLots] = useState<string | null>(null);
+  const shown = { maker: maker ?? before.maker, lots: lots ?? before.lots };
+  const said = { maker: shown.maker.trim(), lots: shown.lots.trim() };
+  const isNew = said.maker !== before.maker || said.lots !== before.lots;
+  return (
+    <Card gap="$2">
+      <Title render="h2" margin={0} fontSize="$4" lineHeight="$4">
+        Who made it, and of what
+      </Title>
+      <Field label="Made by" value={shown.maker} onChange={(text) => setMaker(text.slice(0, longestMaker))} />
+      <Field
+        label="Lots of yarn, stuffing and eyes"
+        value={shown.lots}
+        placeholder="as their bands and bags say"
+        onChange={(text) => setLots(text.slice(0, longestLots))}
+      />
+      <Press
+        label={isNew || !known ? 'Write it down' : 'Written down'}
+        disabled={!isNew || add.isPending || entries === null}
+        onPress={() => add.mutate({ toy, at: new Date().toISOString(), ...said })}
+      />
+    </Card>
+  );
+}
+
 /** How many were tried, and whether something failed. */
 function summary(standings: readonly Standing[]): string {
   const failed = standings.filter((standing) => standing === 'failed').length;
@@ -89,12 +127,6 @@ export function RecordScreen() {
   const trials = trialsOfToy(analysis, book);
   const entries = record.entries ?? [];
   const name = nameOfToy(analysis);
-  const save = () =>
-    saveFile(
-      `${fileName(name)}-tried-${toy}.txt`,
-      `${recordLines(name, toy, trials, entries).join('\n')}\n`,
-      'text/plain',
-    );
   return (
     <Fill>
       <Page
@@ -120,11 +152,11 @@ export function RecordScreen() {
           onChange={(value) => setToy(Math.round(value))}
         />
         <Trials trials={trials} toy={toy} record={record} />
+        <Made key={toy} toy={toy} entries={record.entries} add={record.add} />
         <Press
-          label="Save the record"
-          icon={<Icon name="download" />}
-          disabled={record.entries === null}
-          onPress={save}
+          role="link"
+          label="The record on paper"
+          onPress={() => router.push(`/toy/${editor.id}/record-paper?toy=${toy}`)}
         />
         <Quiet>{recordCaution}</Quiet>
       </Page>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from '@tamagui/core';
+import type { Audience } from '../../core/safety/audience';
 import {
   changedRules,
   readRuleBook,
@@ -15,6 +16,7 @@ import { Notice } from '../../ui/Notice';
 import { NumberStep } from '../../ui/NumberStep';
 import { Press } from '../../ui/Press';
 import { Quiet, Title } from '../../ui/text';
+import { RuleWeights } from './RuleWeights';
 
 const figures: readonly (readonly [
   key: keyof Figures,
@@ -24,10 +26,14 @@ const figures: readonly (readonly [
   most: number,
 ])[] = [
   ['cylinderWidthMm', 'Small parts: width of the cylinder', 'mm', 0.1, 200],
-  ['cylinderDepthMm', 'Small parts: its depth', 'mm', 0.1, 400],
+  ['cylinderDepthMm', 'Small parts: its depth where it is most', 'mm', 0.1, 400],
+  ['cylinderLeastDepthMm', 'Its depth where it is least', 'mm', 0.1, 200],
   ['cordMm', 'Longest free cord', 'mm', 10, 5000],
   ['loopMm', 'Widest loop, all round', 'mm', 10, 5000],
   ['pullN', 'Pull for a try', 'N', 5, 1000],
+  ['pullSmallN', 'Pull for what is small', 'N', 5, 1000],
+  ['smallMm', 'Small is up to', 'mm', 1, 100],
+  ['seamN', 'Pull for a seam', 'N', 5, 1000],
   ['pullSeconds', 'For how long', 'seconds', 1, 600],
   ['fewStitches', 'A join is thin under', 'stitches', 1, 100],
 ];
@@ -42,7 +48,7 @@ function RuleFiles() {
       const file = await openText();
       if (!file) return;
       const read = readRuleBook(file.text);
-      setSaid(read.ok ? 'these rules hold from now on.' : read.message);
+      setSaid(read.ok ? 'These rules hold from now on.' : read.message);
       if (read.ok) keep(read.book);
     } catch (reason) {
       setSaid(reason instanceof Error ? reason.message : 'This file can’t be opened.');
@@ -69,7 +75,7 @@ function RuleFiles() {
 }
 
 /** The figures that screening goes by: hers to change, to hand on, and to set back. */
-export function RuleFigures() {
+export function RuleFigures({ audience }: { audience: Audience | null }) {
   const { book, keep, failed } = useRules();
   const changed = changedRules(book);
   return (
@@ -106,6 +112,7 @@ export function RuleFigures() {
           ) : null}
         </View>
       ))}
+      <RuleWeights audience={audience} />
       <RuleFiles />
     </Card>
   );

@@ -77,7 +77,7 @@ export function SafetyScreen() {
           label="Try it, and write it down"
           onPress={() => router.push(`/toy/${editor.id}/record`)}
         />
-        <RuleFigures />
+        <RuleFigures audience={audience} />
         <Quiet>{generalCaution} Watch a child with any toy.</Quiet>
       </Page>
     </Fill>

@@ -1,21 +1,14 @@
 import { useEffect, useState } from 'react';
 import { View } from '@tamagui/core';
 import { standingWords, type Standing, type TrialEntry } from '../../core/safety/record';
-import { kilograms, type Trial } from '../../core/safety/trials';
+import { kilograms, trialName, type Trial } from '../../core/safety/trials';
 import { Field } from '../../ui/Field';
+import { Notice } from '../../ui/Notice';
 import { Card, Row } from '../../ui/layout';
 import { NumberStep } from '../../ui/NumberStep';
 import { Press } from '../../ui/Press';
 import { Answer, Body, Quiet, Title } from '../../ui/text';
-
-const kinds: Record<Trial['kind'], string> = {
-  pull: 'Pull',
-  twist: 'Twist',
-  seam: 'Pull the seam',
-  drop: 'Drop',
-  wash: 'Wash',
-  light: 'Hold against light',
-};
+import { Meter, type Taken } from './Meter';
 
 const marks: Record<Standing, string> = { open: '○', held: '✓', failed: '✕', mended: '✓' };
 
@@ -53,7 +46,14 @@ function Countdown({ seconds }: { seconds: number }) {
 }
 
 /** What came of a trial, to be written down. */
-export type Outcome = Pick<TrialEntry, 'result' | 'forceN' | 'note'>;
+export type Outcome = Pick<TrialEntry, 'result' | 'forceN' | 'grams' | 'note'>;
+
+/** What the two ends of a trial are called, where held and failed say too little. */
+const endings: Partial<Record<Trial['kind'], Record<Outcome['result'], string>>> = {
+  cylinder: { held: 'Nothing goes in', failed: 'Something goes in' },
+  weigh: { held: 'As heavy as it was', failed: 'It has lost weight' },
+};
+const usualEndings: Record<Outcome['result'], string> = { held: 'It held', failed: 'It failed' };
 
 interface TryingProps {
   trial: Trial;
@@ -61,27 +61,100 @@ interface TryingProps {
   onWrite: (outcome: Outcome) => void;
 }
 
+/** Longest note, heaviest toy, hardest pull. */
+const longestNote = 300;
+const heaviestG = 20_000;
+const hardestN = 1000;
+
+/** What is measured while a thing is tried: its pull or its weight, typed or taken from an instrument. */
+interface Measure {
+  value: number;
+  /** null where it was typed */
+  taken: Taken | null;
+}
+
+interface MeasuringProps {
+  trial: Trial;
+  measure: Measure;
+  onMeasure: (measure: Measure) => void;
+}
+
+/** How hard or how heavy, by hand or by an instrument. */
+function Measuring({ trial: { kind, forceN, seconds }, measure: { value }, onMeasure }: MeasuringProps) {
+  const isWeighed = kind === 'weigh';
+  const onTake = (taken: Taken) => onMeasure({ value: taken.value, taken });
+  const onChange = (typed: number) => onMeasure({ value: typed, taken: null });
+  return (
+    <>
+      <Meter
+        kind={isWeighed ? 'mass' : 'force'}
+        wanted={forceN ?? 0}
+        seconds={seconds ?? 0}
+        onTake={onTake}
+      />
+      {isWeighed ? (
+        <NumberStep
+          label="How heavy"
+          unit="g"
+          value={value}
+          step={1}
+          least={0}
+          most={heaviestG}
+          onChange={onChange}
+        />
+      ) : (
+        <NumberStep
+          label={`How hard, ${kilograms(value)} kg on the scale`}
+          unit="N"
+          value={value}
+          step={5}
+          least={0}
+          most={hardestN}
+          onChange={onChange}
+        />
+      )}
+    </>
+  );
+}
+
+/** What is written down of a try. */
+function outcomeOf(
+  { kind, forceN, seconds }: Trial,
+  { value, taken }: Measure,
+  note: string,
+  result: Outcome['result'],
+): Outcome {
+  const held = seconds === null || kind === 'weigh' ? '' : `, held ${Math.floor(taken?.heldSeconds ?? 0)} s`;
+  const by = taken ? `${taken.device}${held}` : '';
+  return {
+    result,
+    forceN: forceN === null ? null : value,
+    ...(kind === 'weigh' && value > 0 ? { grams: value } : {}),
+    note: [note.trim(), by].filter(Boolean).join('; ').slice(0, longestNote),
+  };
+}
+
 /** While a thing is tried: how, how long, how hard, and what came of it. */
-function Trying({ trial: { how, seconds, forceN, source }, busy, onWrite }: TryingProps) {
-  const [force, setForce] = useState(forceN ?? 0);
+function Trying({ trial, busy, onWrite }: TryingProps) {
+  const { kind, how, seconds, forceN, source } = trial;
+  const [measure, setMeasure] = useState<Measure>({ value: forceN ?? 0, taken: null });
   const [note, setNote] = useState('');
-  const write = (result: Outcome['result']) =>
-    onWrite({ result, forceN: forceN === null ? null : force, note: note.trim().slice(0, 300) });
+  const { taken } = measure;
+  const isShort = taken !== null && seconds !== null && taken.heldSeconds < seconds;
+  const words = endings[kind] ?? usualEndings;
+  const write = (result: Outcome['result']) => onWrite(outcomeOf(trial, measure, note, result));
   return (
     <>
       <Body>{how}</Body>
       {seconds === null ? null : <Countdown seconds={seconds} />}
-      {forceN === null ? null : (
-        <NumberStep
-          label={`How hard, ${kilograms(force)} kg on the scale`}
-          unit="N"
-          value={force}
-          step={5}
-          least={0}
-          most={1000}
-          onChange={setForce}
-        />
-      )}
+      {forceN !== null || kind === 'weigh' ? (
+        <Measuring trial={trial} measure={measure} onMeasure={setMeasure} />
+      ) : null}
+      {isShort ? (
+        <Notice tone="plain" live>
+          {`Held for ${Math.floor(taken.heldSeconds)} of ${seconds} seconds. Pull again, or write down that it failed.`}
+        </Notice>
+      ) : null}
       <Field
         label="A note, if you like"
         value={note}
@@ -89,8 +162,14 @@ function Trying({ trial: { how, seconds, forceN, source }, busy, onWrite }: Tryi
         onChange={setNote}
       />
       <Row>
-        <Press grow tone="primary" label="It held" disabled={busy} onPress={() => write('held')} />
-        <Press grow tone="danger" label="It failed" disabled={busy} onPress={() => write('failed')} />
+        <Press
+          grow
+          tone="primary"
+          label={words.held}
+          disabled={busy || isShort}
+          onPress={() => write('held')}
+        />
+        <Press grow tone="danger" label={words.failed} disabled={busy} onPress={() => write('failed')} />
       </Row>
       <Quiet>{source}</Quiet>
     </>
@@ -119,7 +198,7 @@ export function TrialCard({ standing, open, onOpen, ...trying }: TrialCardProps)
         <Row justifyContent="space-between">
           <View flexShrink={1}>
             <Title render="h2" margin={0} fontSize="$4" lineHeight="$4">
-              {kinds[kind]}: {of}
+              {trialName(kind)}: {of}
             </Title>
             <Body color={standing === 'failed' ? '$danger' : '$color'}>
               {marks[standing]} {standingWords(standing).toLowerCase()}
@@ -128,7 +207,7 @@ export function TrialCard({ standing, open, onOpen, ...trying }: TrialCardProps)
           {open ? null : (
             <Press
               label={standing === 'open' ? 'Try it' : 'Again'}
-              name={`Try: ${kinds[kind]}, ${of}`}
+              name={`Try: ${trialName(kind)}, ${of}`}
               onPress={onOpen}
             />
           )}

@@ -4,6 +4,7 @@ import { Fill } from '../../ui/layout';
 import { buildSheet } from '../../core/toy/sheet/buildSheet';
 import { sheetBody } from '../../core/toy/sheet/sheetHtml';
 import { sheetMarkdown } from '../../core/toy/sheet/sheetMarkdown';
+import { useRules } from '../../data/rules';
 import { useToy } from '../../data/useToy';
 import { fileName } from '../../core/words/fileName';
 import { saveFile } from '../../ui/files';
@@ -18,7 +19,8 @@ import { Paper, PaperFoot } from './Paper';
 export function SheetScreen() {
   const router = useRouter();
   const { analysis, editor } = useToy();
-  const sheet = useMemo(() => buildSheet(analysis), [analysis]);
+  const { book } = useRules();
+  const sheet = useMemo(() => buildSheet(analysis, book), [analysis, book]);
   const html = useMemo(() => sheetBody(sheet), [sheet]);
   return (
     <Fill>

@@ -12,6 +12,7 @@ import type { FeaturePlacement } from '../../place/resolve/placement';
 import type { NeedlePath } from '../../place/resolve/needlePath';
 import type { Stop } from '../../plan/acts';
 import { eyeCaution, generalCaution } from '../../safety/cautions';
+import { shippedRules, type RuleBook } from '../../safety/ruleBook';
 import { fabricMap, mapPoint, type FabricMap } from '../../shape/map';
 import { frameOfPart, type PartAnalysis, type ToyAnalysis } from '../analyse';
 import { joinPart } from '../joinAll';
@@ -240,8 +241,8 @@ function sheetJoins(toy: ToyAnalysis): Sheet['joins'] {
 }
 
 /** For whom the toy is, and what screening found. */
-function safetyLines(toy: ToyAnalysis): string[] {
-  const { audience, findings } = safetyOf(toy);
+function safetyLines(toy: ToyAnalysis, book: RuleBook): string[] {
+  const { audience, findings } = safetyOf(toy, book);
   const words = { error: 'Stop', warning: 'Look', info: 'Note' } as const;
   return [
     ...(audience ? [`Made for: ${audienceWords[audience]}.`] : []),
@@ -252,8 +253,12 @@ function safetyLines(toy: ToyAnalysis): string[] {
   ];
 }
 
-/** Gathers the maker's sheet of a toy from its analysis. */
-export function buildSheet(toy: ToyAnalysis): Sheet {
+/**
+ * Gathers the maker's sheet of a toy from its analysis.
+ *
+ * @param book the rules it is screened by
+ */
+export function buildSheet(toy: ToyAnalysis, book: RuleBook = shippedRules): Sheet {
   const { header, terms, notes } = toy.pattern;
   const facts = [
     `Gauge ${toy.gauge.widthMm} × ${toy.gauge.heightMm} mm a stitch${toy.gauge.assumed ? ' (assumed: measure yours over 10 stitches and 10 rounds)' : ''}`,
@@ -272,7 +277,7 @@ export function buildSheet(toy: ToyAnalysis): Sheet {
     notes: notes.map((note) => note.text),
     cautions: [
       ...new Set([
-        ...safetyLines(toy),
+        ...safetyLines(toy, book),
         ...(toy.parts.some((part) => part.eyes) ? [eyeCaution] : []),
         ...toy.parts.flatMap((part) =>
           part.features.flatMap((feature) => (feature === part.eyes ? [] : hurtsOf(feature.rule))),

@@ -1,0 +1,2 @@
+export { RecordPaper as default } from '../../../src/features/safety/RecordPaper';
+export { BrokenToyPage as ErrorBoundary } from '../../../src/features/toy/BrokenToyPage';

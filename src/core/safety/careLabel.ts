@@ -1,0 +1,47 @@
+import type { Audience } from './audience';
+
+/** What a yarn is made of, as far as washing goes. */
+type Fibre = 'wool' | 'cotton' | 'acrylic' | 'other';
+
+const fibres: readonly [Fibre, RegExp][] = [
+  ['wool', /\b(?:wool|merino|alpaca|mohair|cashmere|angora)\b/i],
+  ['cotton', /\b(?:cotton|linen|bamboo|viscose)\b/i],
+  ['acrylic', /\b(?:acrylic|polyester|chenille|velvet|plush|nylon|polyamide)\b/i],
+];
+
+/** The fibre that is washed most gently of those the yarns name; `other` where none does. */
+export function fibreIn(yarns: readonly string[]): Fibre {
+  const found = fibres.find(([, words]) => yarns.some((yarn) => words.test(yarn)));
+  return found?.[0] ?? 'other';
+}
+
+const washing: Readonly<Record<Fibre, string>> = {
+  wool: 'Wash by hand in cool water without rubbing. Do not wring.',
+  cotton: 'Wash by hand, or at 30 °C in a bag.',
+  acrylic: 'Wash by hand, or at 30 °C in a bag. Do not iron: it melts.',
+  other: 'Wash by hand in lukewarm water: nobody has said what the yarn is made of. Its band says more.',
+};
+
+/** Wording for a label: washing by the yarns that are named. A maker’s usual advice; the band of the yarn decides. */
+export const careWords = (yarns: readonly string[]): string[] => [
+  washing[fibreIn(yarns)],
+  'Press the water out in a towel, pull it into shape, dry it lying flat. No tumble dryer, no bleach.',
+  'Look at every seam, eye and end after each wash. What is loose is mended before it goes back to a child.',
+];
+
+const ofAge: Readonly<Record<Audience, string>> = {
+  'under-3':
+    'Made with children under 3 in mind, stitched and without hard pieces as far as the list of checks says. That is the maker’s own look and no test.',
+  '3-and-over': 'Not for children under 3: small parts may come off and can be swallowed.',
+  keepsake: 'A keepsake for grown-ups. No toy: keep it from children.',
+  pet: 'For a pet, while somebody watches. Take it away when a seam opens.',
+};
+
+/** Warnings in plain words. What a label must say where toys are sold is for the law of the place. */
+export const labelWarnings = (audience: Audience | null): string[] => [
+  audience
+    ? ofAge[audience]
+    : 'Nobody has said for whom this is: not for children under 3 until somebody has.',
+  'Watch a child with any toy. Take it away as soon as a seam opens or something is loose.',
+  'What a label must say where toys are sold or given away is for the law of the place.',
+];
