@@ -12,6 +12,7 @@ const course = (more: Partial<Course> = {}): Course => ({
   seed: 7,
   load: 92,
   holdSeconds: 12,
+  repeats: false,
   fault: 'none',
   ...more,
 });
@@ -77,6 +78,13 @@ test('a pull: nothing, five seconds up, held, let go', () => {
   expect(values[35]).toBeCloseTo(46, 0);
   for (const value of values.slice(60, 180)) expect(Math.abs((value ?? 0) - 92)).toBeLessThanOrEqual(0.3);
   expect(values[190]).toBeLessThan(0.5);
+});
+
+test('a pull that repeats comes on again', () => {
+  // Nineteen seconds are one pull with its rests: 26 s are as 7 s.
+  const values = valuesOf(course({ repeats: true }), 300);
+  expect(values[185]).toBeLessThan(0.5);
+  expect(values[260]).toBeCloseTo(92, 0);
 });
 
 test('the same seed gives the same readings, another others', () => {

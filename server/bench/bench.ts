@@ -16,14 +16,15 @@ const longestSeconds = 120;
 const largestBody = '2kb';
 
 const usualCourse: Readonly<Record<Instrument['id'], Course>> = {
-  gauge: { seed: 1, load: 92, holdSeconds: 12, fault: 'none' },
-  scale: { seed: 1, load: 84, holdSeconds: 30, fault: 'none' },
+  gauge: { seed: 1, load: 92, holdSeconds: 12, repeats: true, fault: 'none' },
+  scale: { seed: 1, load: 84, holdSeconds: 30, repeats: true, fault: 'none' },
 };
 
 const courseSchema = Joi.object<Course>({
   seed: Joi.number().integer().min(0).max(0xffffffff).default(1),
   load: Joi.number().min(0).max(10_000).required(),
   holdSeconds: Joi.number().min(0).max(longestSeconds).default(12),
+  repeats: Joi.boolean().default(false),
   fault: Joi.valid(...faults).default('none'),
 }).prefs({ convert: false });
 

@@ -48,6 +48,8 @@ export interface Course {
   load: number;
   /** for how long it stays on, in seconds */
   holdSeconds: number;
+  /** it is let go and comes on again, over and over */
+  repeats: boolean;
   fault: Fault;
 }
 
@@ -74,7 +76,8 @@ export const droppedAfter = 25;
 const shaking = 0.25;
 
 /** What is on the instrument at a time of the course, without its wavering. */
-function loadAt({ load, holdSeconds }: Course, seconds: number): number {
+function loadAt({ load, holdSeconds, repeats }: Course, since: number): number {
+  const seconds = repeats ? since % (2 * restSeconds + rampSeconds + holdSeconds) : since;
   if (seconds < restSeconds) return 0;
   if (seconds < restSeconds + rampSeconds) return (load * (seconds - restSeconds)) / rampSeconds;
   return seconds < restSeconds + rampSeconds + holdSeconds ? load : 0;

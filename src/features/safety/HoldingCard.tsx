@@ -11,51 +11,52 @@ import { Body, Quiet, Title } from '../../ui/text';
 
 type Way = HoldingWay['key'];
 
-/** Things that hold in the same way, with the same ways open to them. */
+/** Things that hold in the same way: what is done is said once, and each has its own choice. */
 interface HeldAlike {
   first: Holding;
-  titles: string[];
+  all: Holding[];
 }
 
-/** Seams that can be changed one at a time stay apart; what has one way only is told together. */
 function alike(holdings: readonly Holding[]): HeldAlike[] {
   const groups: HeldAlike[] = [];
   for (const holding of holdings) {
     const same = groups.find(
       ({ first }) =>
-        first.edits.size === 0 && holding.edits.size === 0 && first.taken.how === holding.taken.how,
+        first.taken.how === holding.taken.how &&
+        first.advised.key === holding.advised.key &&
+        first.test === holding.test,
     );
-    if (same) same.titles.push(holding.title);
-    else groups.push({ first: holding, titles: [holding.title] });
+    if (same) same.all.push(holding);
+    else groups.push({ first: holding, all: [holding] });
   }
   return groups;
 }
 
-interface HeldProps {
-  held: HeldAlike;
-  onTake: (edits: LineEdit[]) => void;
-}
-
-/** One thing: the ways it may be made to hold, compared, and how it is tried. */
-function Held({ held: { first, titles }, onTake }: HeldProps) {
-  const { ways, taken, advised, test, edits } = first;
-  const title = titles.join(', ');
+/** The ways of one thing, the one it takes chosen. */
+function Ways({ holding, onTake }: { holding: Holding; onTake: (edits: LineEdit[]) => void }) {
+  const { title, ways, taken, edits } = holding;
   const take = (key: Way) => {
     const changes = edits.get(key);
     if (changes) onTake(changes);
   };
+  if (edits.size === 0) return <Body>{title}</Body>;
   return (
-    <View gap="$1">
-      <Body fontWeight="700">{title}</Body>
-      {edits.size > 0 ? (
-        <OneOf
-          wraps
-          label={`How it is held: ${title}`}
-          options={ways.map(({ key, name }) => [key, name] as const)}
-          chosen={taken.key}
-          onChoose={take}
-        />
-      ) : null}
+    <OneOf
+      wraps
+      label={title}
+      options={ways.map(({ key, name }) => [key, name] as const)}
+      chosen={taken.key}
+      onChoose={take}
+    />
+  );
+}
+
+/** What is done, how it compares, how it is tried; then what it is done to. */
+function Held({ held: { first, all }, onTake }: { held: HeldAlike; onTake: (edits: LineEdit[]) => void }) {
+  const { taken, advised, test } = first;
+  return (
+    <View gap="$2">
+      <Body fontWeight="700">{taken.name}</Body>
       <Body>
         {taken.how} {taken.carries}
       </Body>
@@ -64,6 +65,9 @@ function Held({ held: { first, titles }, onTake }: HeldProps) {
           Better here: {advised.name.toLowerCase()}. {advised.carries}
         </Body>
       )}
+      {all.map((holding) => (
+        <Ways key={holding.id} holding={holding} onTake={onTake} />
+      ))}
       <Quiet>{test}</Quiet>
     </View>
   );

@@ -23,6 +23,9 @@ interface MeterProps {
   onTake: (taken: Taken) => void;
 }
 
+/** Under so much, in newton or gram, nothing is on it. */
+const leastTaken = 1;
+
 const tenth = (value: number) => Math.round(value * 10) / 10;
 
 /** What it measures, in words for while both hands pull. */
@@ -56,7 +59,7 @@ function Reading({ device, kind, wanted, seconds, onTake }: MeterProps & { devic
   const { readings, isThere } = useReadings(device);
   const shows = measured(kind, readings, wanted);
   const value = tenth(kind === 'force' ? shows.peak : (shows.now ?? 0));
-  const canTake = shows.fault === null && value > 0;
+  const canTake = shows.fault === null && value >= leastTaken;
   return (
     <View gap="$2" role="group" aria-label={device.name}>
       <Shown kind={kind} wanted={wanted} seconds={seconds} shows={shows} />

@@ -74,7 +74,7 @@ export const sheetCss = `
 .sheet h1,.sheet h2,.sheet h3{font-family:"Bricolage Grotesque",BricolageGrotesque_700Bold,sans-serif}.sheet h2 small{font-size:.7em;font-weight:400}
 .sheet ul{margin:.3em 0;padding-left:1.2em}.sheet p{margin:.3em 0}
 .sheet table{border-collapse:collapse;width:100%;margin:.6em 0}.sheet th,.sheet td{text-align:left;vertical-align:top;padding:.28em .5em .28em 0;border-bottom:1px solid #CBD6D1}
-.sheet thead th{font-size:.82em;font-weight:400;color:#4A6461}.sheet .count{text-align:right;font-weight:700;padding-right:.2em}.sheet tbody th{white-space:nowrap}
+.sheet thead th{font-size:.82em;font-weight:400;color:#4A6461}.sheet .count{text-align:right;font-weight:700;padding-right:.2em}.sheet tbody th{white-space:nowrap}.record tbody th{white-space:normal}.record td{min-width:6em}
 .sheet .marks td{font-style:italic}.sheet .stop td{border:2px solid #10302E;padding:.5em .7em;background:#fff}.sheet .answer{border-left:4px solid #10302E;padding:.1em 0 .1em .8em;margin:.6em 0}
 .sheet-map{display:block;width:100%;max-height:70mm;margin:.6em 0}.sheet-map .stitches{fill:none;stroke:#444;stroke-width:.7;stroke-linecap:round;stroke-linejoin:round}
 .sheet-map .needle{fill:none;stroke:#000;stroke-width:1.6;stroke-linecap:round}.sheet-map .front{stroke:#000;stroke-width:.5;stroke-dasharray:2 2}.sheet-map .eyes circle{fill:#000;stroke:#fff;stroke-width:1}.sheet-map .eyes .open{fill:none;stroke:#000;stroke-dasharray:2 1}.sheet-map text{font:7px sans-serif;fill:#000}
