@@ -31,17 +31,27 @@ export const careWords = (yarns: readonly string[]): string[] => [
 
 const ofAge: Readonly<Record<Audience, string>> = {
   'under-3':
-    'Made with children under 3 in mind, stitched and without hard pieces as far as the list of checks says. That is the maker’s own look and no test.',
+    'For children under 3, says its maker. It was looked at and tried at home, and tested by nobody else.',
   '3-and-over': 'Not for children under 3: small parts may come off and can be swallowed.',
   keepsake: 'A keepsake for grown-ups. No toy: keep it from children.',
   pet: 'For a pet, while somebody watches. Take it away when a seam opens.',
 };
 
-/** Warnings in plain words. What a label must say where toys are sold is for the law of the place. */
-export const labelWarnings = (audience: Audience | null): string[] => [
-  audience
-    ? ofAge[audience]
-    : 'Nobody has said for whom this is: not for children under 3 until somebody has.',
+function firstWarning(audience: Audience | null, stops: number): string {
+  if (audience === null)
+    return 'Nobody has said for whom this is: not for children under 3 until somebody has.';
+  if (stops > 0)
+    return `Not to be given away as it is: ${stops === 1 ? 'one thing stops it' : `${stops} things stop it`}, see what screening found.`;
+  return ofAge[audience];
+}
+
+/**
+ * Warnings in plain words. What a label must say where toys are sold is for the law of the place.
+ *
+ * @param stops how many findings stop the toy
+ */
+export const labelWarnings = (audience: Audience | null, stops: number): string[] => [
+  firstWarning(audience, stops),
   'Watch a child with any toy. Take it away as soon as a seam opens or something is loose.',
   'What a label must say where toys are sold or given away is for the law of the place.',
 ];

@@ -25,6 +25,8 @@ export interface Holding extends Reinforcement {
   title: string;
   /** edits that take a way; a way that the text's own words forbid is not among them */
   edits: ReadonlyMap<HoldingWay['key'], LineEdit[]>;
+  /** the part that is sewn on and might be worked in instead; null of anything else */
+  sewnPart: string | null;
 }
 
 const reinforcing = ({ source }: PartAnalysis, how: ReinforceSentence['how'], feature: string | null) =>
@@ -72,6 +74,7 @@ function holdingOfPart(
       ...holdingOfJoin({ stitches, noSew, isTwice }, audience, book),
       id: `seam ${part.source.id}`,
       title: joins.map(({ unit }) => unitName(toy, unit.part, unit.unit)).join(', '),
+      sewnPart: noSew ? null : part.source.id,
       edits: noSew || saysIt ? new Map() : switching('once', 'twice', said, mendsOfSeam(part)),
     },
   ];
@@ -86,7 +89,7 @@ function holdingOfFeature(
   const { id, kind, rule, units, needle } = feature;
   const title = `${id.charAt(0).toUpperCase()}${id.slice(1)} of the ${part.source.name.toLowerCase()}`;
   const mends = mendsOfFeature(part, feature);
-  const named = { id: `${id} ${part.source.id}`, title };
+  const named = { id: `${id} ${part.source.id}`, title, sewnPart: null };
   const isPressed = (kind === 'eyes' || kind === 'nose') && !rule.embroidered;
   if (isPressed) {
     const sizeMm = rule.sizeMm ?? 2 * Math.max(0, ...units.map(({ halfMm }) => halfMm));

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { careWords } from '../safety/careLabel';
+import type { Audience } from '../safety/audience';
+import { careWords, labelWarnings } from '../safety/careLabel';
 import { readRecord, standingOf, type RecordEntry, type TrialEntry } from '../safety/record';
 import { shippedRules } from '../safety/ruleBook';
 import { kilograms } from '../safety/trials';
@@ -109,6 +110,19 @@ test('what nobody has said stands there as not said; what is gone from the patte
   const sheet = recordSheet(demo('owl'), 2, [{ ...gone, toy: 2 }]);
   expect(sheet.facts.slice(1, 4).map(({ value }) => value)).toEqual(['not said', 'not said', 'not said']);
   expect(sheet.written.at(-1)).toMatch(/no longer has/);
+});
+
+test.each<[Audience | null, number, RegExp]>([
+  [null, 0, /not for children under 3 until/],
+  ['under-3', 0, /tested by nobody else/],
+  ['under-3', 2, /Not to be given away as it is: 2 things stop it/],
+  ['3-and-over', 1, /one thing stops it/],
+  ['3-and-over', 0, /Not for children under 3/],
+  ['keepsake', 0, /No toy/],
+])('a label for %s with %i stops', (audience, stops, words) => {
+  const [first, ...more] = labelWarnings(audience, stops);
+  expect(first).toMatch(words);
+  expect(more.join(' ')).toMatch(/Watch a child with any toy.*law of the place/);
 });
 
 test.each<[string[], string]>([

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
 import { applyEdits } from '../../core/notation/applyEdits';
+import { readAudience } from '../../core/safety/audience';
 import { analyseToy } from '../../core/toy/analyse';
 import { limits } from '../../core/notation/limits';
 import { bringing } from '../../data/bring';
@@ -16,6 +17,7 @@ import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { Body, Title } from '../../ui/text';
 import { Problems } from '../part/Problems';
+import { ForWhom } from '../safety/ForWhom';
 
 /** A pattern pasted or opened: what was found in it, what was not understood, what needs an answer; then onto the shelf. */
 export function NewToyScreen() {
@@ -120,6 +122,16 @@ export function NewToyScreen() {
                 {part.eyes ? ', eyes' : ''}
               </Body>
             ))}
+            {worked.length > 0 ? (
+              <ForWhom
+                text={text}
+                audience={readAudience(toy.pattern.header.audience)}
+                onChoose={(next) => {
+                  setBefore([...before, text]);
+                  setText(next);
+                }}
+              />
+            ) : null}
             <Problems
               problems={toy.problems}
               showLine

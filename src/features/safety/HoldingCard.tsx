@@ -1,12 +1,16 @@
+import { useState } from 'react';
 import { View } from '@tamagui/core';
 import type { LineEdit } from '../../core/notation/problem';
 import type { Audience } from '../../core/safety/audience';
 import { basisOfHolding, type HoldingWay } from '../../core/safety/reinforce';
 import { holdingsOf, type Holding } from '../../core/toy/holding';
+import { workInInstead } from '../../core/toy/workInInstead';
 import { useRules } from '../../data/rules';
 import { useToy } from '../../data/useToy';
 import { OneOf } from '../../ui/Choice';
 import { Card } from '../../ui/layout';
+import { Notice } from '../../ui/Notice';
+import { Press } from '../../ui/Press';
 import { Body, Quiet, Title } from '../../ui/text';
 
 type Way = HoldingWay['key'];
@@ -32,22 +36,59 @@ function alike(holdings: readonly Holding[]): HeldAlike[] {
   return groups;
 }
 
+interface WaysProps {
+  holding: Holding;
+  onTake: (edits: LineEdit[]) => void;
+}
+
+/** Has a part worked in instead of sewn on, where that comes out; else says why it does not. */
+function WorkIn({ part, title, onTake }: { part: string; title: string; onTake: WaysProps['onTake'] }) {
+  const { analysis } = useToy();
+  const [why, setWhy] = useState<string | null>(null);
+  const attempt = () => {
+    const tried = workInInstead(analysis, part);
+    if (tried.ok) onTake(tried.edits);
+    setWhy(tried.ok ? null : tried.why);
+  };
+  return (
+    <>
+      <Press
+        tone="quiet"
+        label="Work in, no sewing"
+        name={`Work in, no sewing: ${title}`}
+        onPress={attempt}
+      />
+      {why ? (
+        <Notice tone="plain" live>
+          It can’t be worked in: {why}
+        </Notice>
+      ) : null}
+    </>
+  );
+}
+
 /** The ways of one thing, the one it takes chosen. */
-function Ways({ holding, onTake }: { holding: Holding; onTake: (edits: LineEdit[]) => void }) {
-  const { title, ways, taken, edits } = holding;
+function Ways({ holding, onTake }: WaysProps) {
+  const { title, ways, taken, edits, sewnPart } = holding;
   const take = (key: Way) => {
     const changes = edits.get(key);
     if (changes) onTake(changes);
   };
-  if (edits.size === 0) return <Body>{title}</Body>;
   return (
-    <OneOf
-      wraps
-      label={title}
-      options={ways.map(({ key, name }) => [key, name] as const)}
-      chosen={taken.key}
-      onChoose={take}
-    />
+    <View gap="$1">
+      {edits.size === 0 ? (
+        <Body>{title}</Body>
+      ) : (
+        <OneOf
+          wraps
+          label={title}
+          options={ways.map(({ key, name }) => [key, name] as const)}
+          chosen={taken.key}
+          onChoose={take}
+        />
+      )}
+      {sewnPart === null ? null : <WorkIn part={sewnPart} title={title} onTake={onTake} />}
+    </View>
   );
 }
 

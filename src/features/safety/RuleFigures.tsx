@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { View } from '@tamagui/core';
-import type { Audience } from '../../core/safety/audience';
+import { audienceWords, type Audience } from '../../core/safety/audience';
 import {
   changedRules,
   readRuleBook,
   shippedRules,
   writeRuleBook,
   type Figures,
+  type RuleCode,
 } from '../../core/safety/ruleBook';
 import { useRules } from '../../data/rules';
 import { openText, saveFile } from '../../ui/files';
@@ -74,6 +75,17 @@ function RuleFiles() {
   );
 }
 
+/** What differs, in words: a figure by its label, a rule by its name and for whom. */
+function changedWords(changed: readonly string[]): string[] {
+  const words = changed.map((path) => {
+    const [kind, key = '', what, who] = path.split('.');
+    if (kind === 'figures') return figures.find(([figure]) => figure === key)?.[1] ?? key;
+    const name = Object.hasOwn(shippedRules.rules, key) ? shippedRules.rules[key as RuleCode].name : key;
+    return what === 'weights' ? `${name} (${audienceWords[who as Audience]})` : `${name}, its words`;
+  });
+  return [...new Set(words)];
+}
+
 /** The figures that screening goes by: hers to change, to hand on, and to set back. */
 export function RuleFigures({ audience }: { audience: Audience | null }) {
   const { book, keep, failed } = useRules();
@@ -113,6 +125,9 @@ export function RuleFigures({ audience }: { audience: Audience | null }) {
         </View>
       ))}
       <RuleWeights audience={audience} />
+      {changed.length > 0 ? (
+        <Quiet>Differs from how it came: {changedWords(changed).join('; ')}.</Quiet>
+      ) : null}
       <RuleFiles />
     </Card>
   );

@@ -1,32 +1,23 @@
 import { useRouter } from 'expo-router';
 import { View } from '@tamagui/core';
 import { applyEdits } from '../../core/notation/applyEdits';
-import { audiences, audienceWords, type Audience } from '../../core/safety/audience';
 import { generalCaution } from '../../core/safety/cautions';
 import { toldTogether } from '../../core/safety/findings';
 import type { LineEdit } from '../../core/notation/problem';
-import { setToyHeader } from '../../core/notation/editText';
 import { safetyOf } from '../../core/toy/safetyOf';
 import { nameOfToy } from '../../core/keep/toyCard';
 import { useRules } from '../../data/rules';
 import { useToy } from '../../data/useToy';
-import { OneOf } from '../../ui/Choice';
 import { Fill } from '../../ui/layout';
 import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { Answer, Body, Quiet } from '../../ui/text';
 import { SaveLine, SaveTrouble } from '../toy/SaveLine';
 import { UndoButtons } from '../toy/UndoButtons';
+import { ForWhom } from './ForWhom';
 import { FindingCard } from './FindingCard';
 import { HoldingCard } from './HoldingCard';
 import { RuleFigures } from './RuleFigures';
-
-const names: Record<Audience, string> = {
-  'under-3': 'Under 3',
-  '3-and-over': '3 and over',
-  keepsake: 'Keepsake',
-  pet: 'A pet',
-};
 
 /** For whom the toy is, what screening found, what holds the parts, and the figures it all goes by. */
 export function SafetyScreen() {
@@ -46,13 +37,7 @@ export function SafetyScreen() {
         actions={<UndoButtons />}
       >
         <SaveTrouble />
-        <OneOf
-          wraps
-          label="For whom is it?"
-          options={audiences.map((who) => [who, names[who]] as const)}
-          chosen={audience}
-          onChoose={(who) => editor.step(setToyHeader(text, 'For', audienceWords[who]))}
-        />
+        <ForWhom text={text} audience={audience} onChoose={(next) => editor.step(next)} />
         <View role="status">
           <Answer>
             {stops > 0

@@ -113,7 +113,7 @@ export function recordSheet(
       ...(gone ? ['Some of this is about parts that the pattern no longer has.'] : []),
     ],
     care: careWords(yarns),
-    warnings: labelWarnings(audience),
+    warnings: labelWarnings(audience, findings.filter(({ severity }) => severity === 'error').length),
     caution: recordCaution,
   };
 }
