@@ -62,8 +62,8 @@ test('the tasks of the toy: rounds, the stops in their place, both ears, the sea
     'Check the whole toy',
   ]);
   const seam = tasks.find((task) => task.kind === 'finish');
-  // The address, the pins, twelve stitches of the edge, and the last look.
-  expect(seam?.kind === 'finish' && seam.steps).toHaveLength(15);
+  // The address, the pins, twelve stitches of the edge, how the seam is fastened, and the last look.
+  expect(seam?.kind === 'finish' && seam.steps).toHaveLength(16);
 });
 
 test('a stop: what is ticked, and what is gone on without, with the reason', () => {

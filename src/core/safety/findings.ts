@@ -88,7 +88,13 @@ export interface Hazard {
     | 'loop-size'
     | 'cord-length'
     | 'loose-filling'
-    | 'knots-outside';
+    | 'knots-outside'
+    | 'sewn-on'
+    | 'key-ring'
+    | 'strands'
+    | 'battery'
+    | 'stick'
+    | 'colouring';
   word: string;
   part: string | null;
   mends: Mends;
@@ -382,6 +388,18 @@ class Screening {
         return byHand('Stitch a spot of the same size instead.');
       case 'loop-size':
         return byHand(`Keep a hanging loop under ${mm(loopMm)} round, or leave it off.`);
+      case 'sewn-on':
+        return byHand('Crochet a small ball instead, and sew it on twice round.');
+      case 'key-ring':
+        return byHand('Leave it off, or say that this is a keepsake and no toy.');
+      case 'strands':
+        return byHand('Stitch them on flat with thread, both ends drawn inside.');
+      case 'battery':
+        return byHand('Leave it out.');
+      case 'stick':
+        return byHand('A tight roll of felt or fabric holds a neck or a limb as well.');
+      case 'colouring':
+        return byHand('Stitch it, or work it in yarn of that colour.');
       case 'knots-outside':
         return byHand('Draw each knot to the inside and bury its ends three ways.');
     }

@@ -140,7 +140,7 @@ export function holdingOfStitching(strands: string, book: RuleBook): Reinforceme
   const stitched: HoldingWay = {
     key: 'stitched',
     name: 'Stitched',
-    how: `${strands}. Knot both ends inside and run each through the stuffing in three directions.`,
+    how: `${strands.charAt(0).toUpperCase()}${strands.slice(1)}. Knot both ends inside and run each through the stuffing in three directions.`,
     carries: 'There is no hard piece: a thread may be pulled, nothing comes off.',
   };
   const test = `Pull at each thread with the point of a needle: no loop may stand up. ${book.figures.pullSeconds} seconds each. This is a try at home, no test by a laboratory.`;

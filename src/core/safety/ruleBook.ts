@@ -27,7 +27,10 @@ export type RuleCode =
   | 'magnet'
   | 'rattle'
   | 'loose-filling'
-  | 'long-pile';
+  | 'long-pile'
+  | 'battery'
+  | 'stick'
+  | 'colouring';
 
 export interface Rule {
   /** what it is about, and why it matters */
@@ -223,6 +226,24 @@ export const shippedRules: RuleBook = {
       source: `${craft}; burning: EN 71-2:2020; ${check}`,
       weights: weights('look', 'note', 'none', 'look'),
     },
+    battery: {
+      name: 'Batteries and lights',
+      why: 'A button cell that is swallowed burns from inside within hours.',
+      source: `16 CFR 1263 and EN IEC 62115:2020 on cells and electric toys; ${check}`,
+      weights: weights('stop', 'stop', 'look', 'stop'),
+    },
+    stick: {
+      name: 'Sticks and skewers inside',
+      why: 'A stick breaks, and its end comes through.',
+      source: `EN 71-1:2014+A1:2018 on edges and points; ${check}`,
+      weights: weights('stop', 'stop', 'note', 'stop'),
+    },
+    colouring: {
+      name: 'Colour put on afterwards',
+      why: 'What is rubbed or painted on comes off in a mouth.',
+      source: `EN 71-3:2019+A2:2024 on what migrates; ${check}`,
+      weights: weights('look', 'note', 'none', 'look'),
+    },
   },
 };
 
@@ -263,6 +284,9 @@ const rulesSinceFirst = [
   'single-pass',
   'stretched-place',
   'knots-outside',
+  'battery',
+  'stick',
+  'colouring',
 ] as const satisfies readonly RuleCode[];
 
 export type ReadRules = { ok: true; book: RuleBook } | { ok: false; message: string };

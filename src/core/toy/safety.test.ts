@@ -436,11 +436,25 @@ test.each<[string, string[]]>([
   ['Tie a ribbon around the neck.', ['e cord-length']],
   ['Put a music box inside.', ['w rattle']],
   ['Use googly eyes.', ['e button']],
+  ['Sew on two small pearls.', ['e button']],
+  ['Superglue the hat.', ['e glue']],
+  ['Put an LED with a coin cell into the lantern.', ['e battery']],
+  ['Push a wooden skewer into the neck to hold the head.', ['e stick']],
+  ['Sew a pom-pom to the back.', ['w sewn-on']],
+  ['Attach a lobster clasp.', ['e key-ring']],
+  ['Whiskers of fishing line.', ['e strands']],
+  ['Dab powder blush on it.', ['w colouring']],
+  ['Add a few marbles to the feet.', ['e loose-filling']],
   // What only sounds like it.
   ['Yarn B: lavender', []],
   ['Yarn B: rice white, sand', []],
   ['Yarn B: cotton ribbon yarn', []],
   ['Do not use pellets.', []],
+  ['Yarn C: macrame cord, white', []],
+  ['Work a bell-shaped skirt.', []],
+  ['Push the stuffing in with a chopstick.', []],
+  ['Sew with pearl cotton.', []],
+  ['Put a stitch marker in the first stitch.', []],
 ])('%s, for a baby', (said, codes) => {
   expect(found(forWhom('under 3', head(ball, said))).sort()).toEqual(codes);
 });

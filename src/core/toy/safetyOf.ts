@@ -203,18 +203,39 @@ function safetyPart(part: PartAnalysis, { toy, book, thicknessMm }: Knowing): Sa
 }
 
 const hazards: readonly [Hazard['code'], RegExp][] = [
-  ['glue', /\b(?:hot[- ]?)?glued?\b|\bgluing\b/i],
+  [
+    'glue',
+    /\b(?:(?:hot|super|fabric|textile|craft)[- ]?)?glue(?:d|s)?\b|\bgluing\b|\bepoxy\b|\badhesives?\b|\bfusible\b/i,
+  ],
   ['wire', /\b(?:wire|wires|wired|pipe ?cleaners?|chenille stems?|armature)\b/i],
   ['magnet', /\bmagnet(?:s|ic)?\b/i],
   [
     'rattle',
-    /\b(?:rattles?|squeakers?|jingle bells?|bells?|(?:music|sound) box(?:es)?|crinkle (?:paper|foil|film))\b/i,
+    /\b(?:rattles?|squeakers?|jingle bells?|bells?(?![- ](?:shape|sleeve|bottom|pepper|flower))|(?:music|sound|voice) (?:box(?:es)?|modules?|chips?)|crinkle (?:paper|foil|film))\b/i,
+  ],
+  ['battery', /\b(?:batter(?:y|ies)|button cells?|coin cells?|LEDs?|tea ?lights?|fairy lights?)\b/i],
+  [
+    'stick',
+    /\b(?:insert|put|push|place|slide|stick|add)\w*\b[^.;]*\b(?:tooth ?picks?|skewers?|(?:wooden|plastic) (?:sticks?|dowels?|rods?|spoons?)|dowels?|chop ?sticks?|drinking straws?)\b[^.;]*\b(?:in|into|inside|through|up)\b/i,
   ],
   ['long-pile', /\b(?:faux fur|fur yarn|eyelash yarn|long pile|mohair|brushed alpaca)\b/i],
-  ['button', /\b(?:beads?|sequins?|rhinestones?|(?:googly|wiggly?) eyes?)\b/i],
+  [
+    'button',
+    /\b(?:beads?|sequins?|rhinestones?|pearls?(?! cotton)|(?:googly|wiggly?) eyes?|press ?studs?|snaps|poppers)\b/i,
+  ],
+  ['sewn-on', /\bpom[- ]?poms?\b/i],
+  [
+    'key-ring',
+    /\b(?:(?:lobster|swivel|trigger) clasps?|carabiners?|phone (?:straps?|charms?)|(?:split|jump) rings?|brooch pins?|safety pins?(?= (?:to|on|at|for the back)))\b/i,
+  ],
+  ['strands', /\b(?:fishing line|monofilament|nylon (?:line|thread)|horse ?hair)\b/i],
+  [
+    'colouring',
+    /\b(?:(?:powder|cream) blush|blush(?:er)? powder|make-?up|rouge|(?:chalk|soft|oil) pastels?|fabric (?:paints?|markers?|pens?)|(?:acrylic|textile) paints?|paint (?:the|on|in)|water ?colou?rs?)\b/i,
+  ],
   [
     'loose-filling',
-    /\b(?:pellets?|(?:weight(?:ing)?|filling) beads?|(?:dried|dry) (?:beans?|peas?|lentils?|lavender|corn)|cherry stones?|(?:fill|stuff)(?:ed)?(?: (?:it|them|the \w+))? with (?:rice|sand|beans?|lavender|gravel|glass beads)|weight bags?)\b/i,
+    /\b(?:pellets?|(?:weight(?:ing)?|filling) beads?|(?:dried|dry) (?:beans?|peas?|lentils?|lavender|corn)|cherry stones?|(?:fill|stuff)(?:ed)?(?: (?:it|them|the \w+))? with (?:rice|sand|beans?|lavender|gravel|glass beads)|weight bags?|(?:put|add|insert|place|drop|weigh\w*)\b[^.;]*\b(?:marbles?|pebbles?|stones|coins?(?! cell)|steel balls?|glass (?:gems?|pebbles?)|metal (?:nuts?|weights?|discs?)))\b/i,
   ],
   [
     'cord-length',
@@ -226,6 +247,9 @@ const hazards: readonly [Hazard['code'], RegExp][] = [
   ],
   ['loop-size', /\b(?:hanging loop|loop (?:for|to) hang(?:ing)?)\b/i],
 ];
+
+/** A line that names a yarn says what it is made of, not what is put on the toy. */
+const yarnLine = /^\s*(?:yarn|colou?r)\b/i;
 
 /** What forbids or leaves something out is no use of it: `no wire`, `do not glue`. */
 const forbidden = /\b(?:no|not|never|without|instead of|don['’]?t|avoid)\b[^.;,]*$/i;
@@ -239,7 +263,8 @@ function hazardsIn({ text, pattern, parts }: ToyAnalysis): Hazard[] {
     for (const [i, line] of lines.entries()) {
       const found = expression.exec(line);
       const isRound = pattern.lineKinds[i] === 'round' || pattern.lineKinds[i] === 'heading';
-      if (!found || isRound || forbidden.test(line.slice(0, found.index))) continue;
+      const isYarn = code !== 'long-pile' && yarnLine.test(line);
+      if (!found || isRound || isYarn || forbidden.test(line.slice(0, found.index))) continue;
       if (isName(found[0].toLowerCase())) continue;
       const part = parts.find(({ source }) => i + 1 >= source.firstLine && i + 1 <= source.lastLine);
       return [

@@ -8,7 +8,7 @@ import { workInInstead } from '../../core/toy/workInInstead';
 import { useRules } from '../../data/rules';
 import { useToy } from '../../data/useToy';
 import { OneOf } from '../../ui/Choice';
-import { Card } from '../../ui/layout';
+import { Card, cardGrid } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { Press } from '../../ui/Press';
 import { Body, Quiet, Title } from '../../ui/text';
@@ -52,12 +52,7 @@ function WorkIn({ part, title, onTake }: { part: string; title: string; onTake: 
   };
   return (
     <>
-      <Press
-        tone="quiet"
-        label="Work in, no sewing"
-        name={`Work in, no sewing: ${title}`}
-        onPress={attempt}
-      />
+      <Press label="Work it in" name={`Work it in, no sewing: ${title}`} onPress={attempt} />
       {why ? (
         <Notice tone="plain" live>
           It can’t be worked in: {why}
@@ -75,7 +70,7 @@ function Ways({ holding, onTake }: WaysProps) {
     if (changes) onTake(changes);
   };
   return (
-    <View gap="$1">
+    <View flexDirection="row" flexWrap="wrap" alignItems="flex-end" gap="$2">
       {edits.size === 0 ? (
         <Body>{title}</Body>
       ) : (
@@ -131,9 +126,11 @@ export function HoldingCard({
       <Title render="h2" margin={0}>
         What holds it
       </Title>
-      {held.map((one) => (
-        <Held key={one.first.id} held={one} onTake={onTake} />
-      ))}
+      <View gap="$4" style={cardGrid}>
+        {held.map((one) => (
+          <Held key={one.first.id} held={one} onTake={onTake} />
+        ))}
+      </View>
       <Quiet>{basisOfHolding}</Quiet>
     </Card>
   );

@@ -10,7 +10,7 @@ import { useRecord } from '../../data/useRecord';
 import { useToy } from '../../data/useToy';
 import { mostToys } from '../../ui/HowMany';
 import { Field } from '../../ui/Field';
-import { Card, Fill } from '../../ui/layout';
+import { Card, cardGrid, Fill } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { NumberStep } from '../../ui/NumberStep';
 import { Page } from '../../ui/Page';
@@ -53,7 +53,15 @@ function Trials({ trials, toy, record: { entries, add } }: TrialsProps) {
       { onSuccess: () => setOpen(null) },
     );
   return (
-    <View render="ul" margin={0} padding={0} gap="$3" aria-label="What to try">
+    <View
+      render="ul"
+      margin={0}
+      padding={0}
+      gap="$3"
+      style={cardGrid}
+      alignItems="flex-start"
+      aria-label="What to try"
+    >
       {trials.map((trial) => (
         <TrialCard
           key={`${trial.id} ${toy}`}
@@ -131,6 +139,7 @@ export function RecordScreen() {
     <Fill>
       <Page
         title="Tried"
+        broad
         aside={<SaveLine name={name} />}
         back={{ name: 'Back to child-safe', go: () => router.replace(`/toy/${editor.id}/safety`) }}
       >

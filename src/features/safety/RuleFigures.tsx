@@ -12,7 +12,7 @@ import {
 import { useRules } from '../../data/rules';
 import { openText, saveFile } from '../../ui/files';
 import { Icon } from '../../ui/Icon';
-import { Card } from '../../ui/layout';
+import { Card, cardGrid } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { NumberStep } from '../../ui/NumberStep';
 import { Press } from '../../ui/Press';
@@ -101,29 +101,31 @@ export function RuleFigures({ audience }: { audience: Audience | null }) {
       {failed ? (
         <Notice tone="wrong">the change is not kept: this browser’s storage is full or shut.</Notice>
       ) : null}
-      {figures.map(([key, label, unit, step, most]) => (
-        <View key={key} gap="$1">
-          <NumberStep
-            label={label}
-            unit={unit}
-            value={book.figures[key]}
-            step={step}
-            least={1}
-            most={most}
-            onChange={(value) =>
-              keep({
-                ...book,
-                figures: { ...book.figures, [key]: key === 'fewStitches' ? Math.round(value) : value },
-              })
-            }
-          />
-          {changed.includes(`figures.${key}`) ? (
-            <Quiet>
-              Changed; it came as {shippedRules.figures[key]} {unit}.
-            </Quiet>
-          ) : null}
-        </View>
-      ))}
+      <View gap="$4" style={cardGrid}>
+        {figures.map(([key, label, unit, step, most]) => (
+          <View key={key} gap="$1">
+            <NumberStep
+              label={label}
+              unit={unit}
+              value={book.figures[key]}
+              step={step}
+              least={1}
+              most={most}
+              onChange={(value) =>
+                keep({
+                  ...book,
+                  figures: { ...book.figures, [key]: key === 'fewStitches' ? Math.round(value) : value },
+                })
+              }
+            />
+            {changed.includes(`figures.${key}`) ? (
+              <Quiet>
+                Changed; it came as {shippedRules.figures[key]} {unit}.
+              </Quiet>
+            ) : null}
+          </View>
+        ))}
+      </View>
       <RuleWeights audience={audience} />
       {changed.length > 0 ? (
         <Quiet>Differs from how it came: {changedWords(changed).join('; ')}.</Quiet>

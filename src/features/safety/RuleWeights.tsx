@@ -4,6 +4,7 @@ import { audienceWords, type Audience } from '../../core/safety/audience';
 import { changedRules, shippedRules, type RuleCode, type Weight } from '../../core/safety/ruleBook';
 import { useRules } from '../../data/rules';
 import { OneOf } from '../../ui/Choice';
+import { cardGrid } from '../../ui/layout';
 import { Press } from '../../ui/Press';
 import { Body, Quiet } from '../../ui/text';
 
@@ -46,9 +47,11 @@ export function RuleWeights({ audience }: { audience: Audience | null }) {
   return (
     <View gap="$4">
       <Body>For {audienceWords[who]}. “Stop” stops the toy, “Look” is to be looked at, “Note” is told.</Body>
-      {(Object.keys(book.rules) as RuleCode[]).map((code) => (
-        <RuleRow key={code} code={code} audience={who} />
-      ))}
+      <View gap="$4" style={cardGrid}>
+        {(Object.keys(book.rules) as RuleCode[]).map((code) => (
+          <RuleRow key={code} code={code} audience={who} />
+        ))}
+      </View>
       <Press label="Close the rules" onPress={() => setOpen(false)} />
     </View>
   );

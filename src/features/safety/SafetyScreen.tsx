@@ -8,7 +8,7 @@ import { safetyOf } from '../../core/toy/safetyOf';
 import { nameOfToy } from '../../core/keep/toyCard';
 import { useRules } from '../../data/rules';
 import { useToy } from '../../data/useToy';
-import { Fill } from '../../ui/layout';
+import { cardGrid, Fill } from '../../ui/layout';
 import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { Answer, Body, Quiet } from '../../ui/text';
@@ -32,6 +32,7 @@ export function SafetyScreen() {
     <Fill>
       <Page
         title="Child-safe"
+        broad
         aside={<SaveLine name={nameOfToy(analysis)} />}
         back={{ name: 'Back to the parts', go: () => router.replace(`/toy/${editor.id}`) }}
         actions={<UndoButtons />}
@@ -51,7 +52,15 @@ export function SafetyScreen() {
             yarn, your knots or your seams.
           </Body>
         </View>
-        <View render="ul" margin={0} padding={0} gap="$3" aria-label="What was found">
+        <View
+          render="ul"
+          margin={0}
+          padding={0}
+          gap="$3"
+          style={cardGrid}
+          alignItems="flex-start"
+          aria-label="What was found"
+        >
           {toldTogether(findings).map((told) => (
             <FindingCard key={`${told.first.code} ${told.messages.join()}`} told={told} onApply={apply} />
           ))}
