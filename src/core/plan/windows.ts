@@ -254,7 +254,7 @@ function coreWindow(input: WindowInput, chamber: Chamber, next: Chamber): Window
       easy: Math.max(earliest, Math.min(latest, next.to)),
       latest,
       why: () =>
-        `The neck is only ${whole(opening(neck))} mm across: without a core the head nods. A tight roll of felt or fabric as long as the neck and half of each side is safe for children; more stuffing packed into the neck does for a short one. No wire in a toy for a child.`,
+        `The neck is only ${whole(opening(neck))} mm across: without a core the head nods. A tight roll of felt or fabric as long as the neck and half of each side is what makers take for children; more stuffing packed into the neck does for a short one. No wire in a toy for a child.`,
     },
   ];
 }

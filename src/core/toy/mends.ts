@@ -16,6 +16,8 @@ import type { PartAnalysis, ToyAnalysis } from './analysis';
 
 /** So many stitches at most are drawn together. */
 const mostGathered = 8;
+/** What ends wider than this was never meant to be closed by rounds of decreases alone. */
+const widestClosed = 72;
 /** Hooks are sold in steps of half a millimetre, and none is finer than this. */
 const hookStepMm = 0.5;
 const finestHookMm = 1;
@@ -79,7 +81,8 @@ function decreasedEdits(
 ): LineEdit[] | null {
   const last = source.rounds.at(-1);
   const stitches = checks.at(-1)?.worked ?? 0;
-  if (!last || stitches <= mostGathered || saysOpen(source) || fabric.row[0] === 1) return null;
+  const isWide = stitches > widestClosed;
+  if (!last || stitches <= mostGathered || isWide || saysOpen(source) || fabric.row[0] === 1) return null;
   const word = stitchWord('sc', pattern.terms.value);
   const counts = closingCounts(stitches);
   const rounds = counts.map((count, i) => {

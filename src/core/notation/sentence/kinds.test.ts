@@ -87,8 +87,17 @@ test.each([
   ['Insert 9 mm safety eyes between R8 and R9 with felt behind the washers.', 'feature'],
   ['Sew the ears to the head on round 5, going around twice.', 'sew'],
   ['Reinforce the neck with more stuffing.', 'stuff'],
-])('%s is about something else first', (text, kind) => {
-  expect(inPattern(text).map((sentence) => sentence.kind)).toEqual([kind]);
+  ['Sew the hole shut, going over it twice.', 'close'],
+  ['Stuff the ears and sew around them twice.', 'stuff reinforce'],
+  ['Put felt behind the washers and stuff firmly.', 'stuff reinforce'],
+  ['Fold it flat, sew it shut twice through both layers.', 'fold'],
+  ['Weave the tail in twice and cut the yarn.', 'close'],
+])('%s: %s', (text, kinds) => {
+  expect(
+    inPattern(text)
+      .map(({ kind }) => kind)
+      .join(' '),
+  ).toBe(kinds);
 });
 
 const named = fc.constantFrom(null, { id: 'body', name: 'Body' }, { id: 'tail', name: 'Tail' });

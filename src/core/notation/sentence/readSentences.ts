@@ -5,7 +5,7 @@ import { readFeature, type FeatureSentence } from './feature';
 import { foldVerbs, readFold, shutsFlat } from './fold';
 import { noSewVerbs, pinVerbs, readJoin, sewVerbs } from './join';
 import { SentenceParser } from './parser';
-import { readReinforce, reinforcingIn } from './reinforce';
+import { opensReinforcing, readReinforce, reinforcingIn, type Reinforcing } from './reinforce';
 import type { Phrases } from './phrases';
 import type { FeatureKind, Said } from './said';
 import type { Sentence, SentenceKind } from './sentence';
@@ -64,9 +64,14 @@ function kindOf(phrases: Phrases): SentenceKind | null {
 const workedIn =
   /\b(?:attach|join)\w*\b[^.;]*\b(?:while|as|when)\s+(?:(?:you|we|i)\s+)?(?:are\s+)?(?:work|crochet|mak|do)(?:ing|e)?\s+(?:in\s+|on\s+)?(?:(?:the\s+)?(?:rounds?|rnds?|rows?|r)\.?\s*\d|this\s+(?:round|rnd|row)\b)/i;
 
-/** How a sentence reinforces; what says where something goes is about that. */
-const reinforcedBy = (text: string, phrases: Phrases) =>
-  reinforcingIn(text, phrases.features.length > 0 || isMeasured(phrases));
+/** What a sentence is first about: it reinforces only where it does not close, cut, fold, pin or work in. */
+const firstOf: ReadonlySet<SentenceKind | null> = new Set(['close', 'cut', 'nosew', 'pin', 'fold']);
+
+/** How a sentence reinforces, by itself or beside stuffing; null where it is about something else. */
+function reinforcedBy(text: string, kind: SentenceKind | null, phrases: Phrases): Reinforcing | null {
+  const isAboutOther = firstOf.has(kind) && !opensReinforcing(text);
+  return isAboutOther ? null : reinforcingIn(text, phrases.features.length > 0 || isMeasured(phrases));
+}
 
 /** A sentence as its kind reads it. */
 function sentenceOf(kind: SentenceKind, said: Said, phrases: Phrases, tokens: IToken[]): Sentence | null {
@@ -82,7 +87,7 @@ function sentenceOf(kind: SentenceKind, said: Said, phrases: Phrases, tokens: IT
     case 'cut':
       return readCut(said, phrases);
     case 'reinforce':
-      return readReinforce(reinforcedBy(said.text, phrases) ?? 'twice', said, phrases);
+      return null;
     case 'pin':
       return readJoin('pin', said, phrases, tokens);
     case 'sew':
@@ -147,6 +152,8 @@ interface Carried {
   tokens: IToken[];
   phrases: Phrases;
   kind: SentenceKind | null;
+  /** how it reinforces, which it may do besides */
+  reinforces: Reinforcing | null;
 }
 
 function carried(text: string): Carried[] {
@@ -158,8 +165,10 @@ function carried(text: string): Carried[] {
     const span = { from: first.startOffset, to: last.startOffset + last.image.length };
     const phrases = own.read(tokens);
     const said = text.slice(span.from, span.to);
-    const kind = shutsFlat(said) ? 'fold' : reinforcedBy(said, phrases) ? 'reinforce' : kindOf(phrases);
-    return [{ span, tokens, phrases, kind }];
+    const kind = shutsFlat(said) ? 'fold' : kindOf(phrases);
+    const reinforces = reinforcedBy(said, kind, phrases);
+    const isOnlyThat = reinforces !== null && kind !== 'stuff';
+    return [{ span, tokens, phrases, kind: isOnlyThat ? 'reinforce' : kind, reinforces }];
   });
 }
 
@@ -188,7 +197,7 @@ export function unreadSentences(text: string): string[] {
  */
 export function readSentences(text: string, line: number): Sentence[] {
   const read: Sentence[] = [];
-  for (const { span, tokens, phrases, kind } of carried(text)) {
+  for (const { span, tokens, phrases, kind, reinforces } of carried(text)) {
     if (!kind) continue;
     const { roundNumbers } = phrases.step;
     const said: Said = {
@@ -200,6 +209,7 @@ export function readSentences(text: string, line: number): Sentence[] {
     };
     const sentence = sentenceOf(kind, said, phrases, tokens);
     if (sentence) read.push(sentence);
+    if (reinforces) read.push(readReinforce(reinforces, said, phrases));
   }
   return read;
 }

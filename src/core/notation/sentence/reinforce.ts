@@ -31,6 +31,8 @@ const sewnDown =
 const placed =
   /\b(?:onto|to\s+the|on\s+(?:the\s+)?(?:round|rnd|row|r\d|head|body|back|front|left|right)|between|rounds?\s+\d|r\d+|one\s+on\s+each)\b/i;
 
+export const opensReinforcing = (text: string): boolean => opens.test(text);
+
 /** Whether a seam is gone round twice, as a sentence says. */
 export const saysTwice = (text: string): boolean => sews.test(text) && twice.test(text);
 
@@ -42,7 +44,7 @@ function backs(text: string): boolean {
 
 /** Along its length: what is sewn down and says so is a chain, a cord. */
 const sewsDown = (text: string): boolean =>
-  sewnDown.test(text) && (opens.test(text) || /\b(?:chains?|cords?|strands?)\b/i.test(text));
+  sewnDown.test(text) && (opensReinforcing(text) || /\b(?:chains?|cords?|strands?)\b/i.test(text));
 
 /**
  * How a sentence reinforces; null where it is about something else.
@@ -52,7 +54,7 @@ const sewsDown = (text: string): boolean =>
 export function reinforcingIn(text: string, isPlacing: boolean): Reinforcing | null {
   if (backs(text)) return 'backing';
   if (sewsDown(text)) return 'sewn-down';
-  const isOwn = opens.test(text) || (!isPlacing && !placed.test(text));
+  const isOwn = opensReinforcing(text) || (!isPlacing && !placed.test(text));
   return saysTwice(text) && isOwn ? 'twice' : null;
 }
 

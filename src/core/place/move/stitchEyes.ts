@@ -1,7 +1,7 @@
 import { featureLibrary } from '../rule/library';
 import type { FeatureRule } from '../rule/rule';
 
-/** The rule of stitched eyes in the place of pressed ones, as far apart and as high: what is safer for a small child. */
+/** The rule of stitched eyes in the place of pressed ones, as far apart and as high: nothing hard that could come off. */
 export function stitchedRule(rule: FeatureRule, style: 'satin' | 'sleeping'): FeatureRule {
   const { wide, high } = featureLibrary.eyes;
   const { ring: _ring, ...bare } = rule;

@@ -189,7 +189,7 @@ function before(toy: ToyAnalysis, sheet: Sheet, terms: Terms): PatternLine[] {
   const needs = supplyLines(suppliesOf(toy));
   return [
     ...(size ? [remark(`Finished size: about ${mm(size.heightMm)} high and ${mm(size.widthMm)} wide.`)] : []),
-    remark(audience ? `Made for: ${audienceWords[audience]}.` : 'For whom it is safe has not been said.'),
+    remark(audience ? `Made for: ${audienceWords[audience]}.` : 'For whom it is has not been said.'),
     ...(needs.length > 0 ? [remark('You need:'), ...needs.map((need) => remark(`- ${need}`))] : []),
     remark(`Words: ${abbreviations(toy, terms)}.`),
     remark('What begins with STOP has to be done before you go on.'),
