@@ -87,7 +87,7 @@ const Treble = keyword('Treble', 'trs?|treble(?:\\s+crochets?)?', [Stitch]);
 /** Several loops drawn together into what is one stitch of the round. */
 const Cluster = keyword(
   'Cluster',
-  '(?:bobble|popcorn|puff|cluster|crab|loop)(?:[\\s-]+st(?:itch)?(?:es)?|s)?(?<!loop|loops)|reverse\\s+sc|fp(?:sc|hdc|dc)|bp(?:sc|hdc|dc)',
+  '(?:bobble|popcorn|puff|cluster|crab|loop)(?:[\\s-]+st(?:itch)?(?:es)?|s)?(?<!loop|loops)|spike[\\s-]+(?:st(?:itch)?(?:es)?|sc)|reverse\\s+sc|fp(?:sc|hdc|dc)|bp(?:sc|hdc|dc)',
   [Stitch],
 );
 const Increase = keyword('Increase', 'incs?|increases?|increasing');

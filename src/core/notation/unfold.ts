@@ -21,6 +21,12 @@ function lastRoundOf(piece: string): number {
   return Number(last ?? first ?? 0);
 }
 
+/** `Ear:`, `Ear (make 2):`: the heading of a part, with its rounds behind it. */
+function isHeadingAlone(piece: string): boolean {
+  const { heading, work } = readLine(piece);
+  return heading?.sure === true && !work.label && !work.items.some(isWork);
+}
+
 /** `Ch 6.`, `Make a magic ring.`: what stands before the first round on its line and belongs to it. */
 function isBeginning(piece: string): boolean {
   const { work } = readLine(piece);
@@ -52,14 +58,19 @@ export function roundsOnLine(line: string): string[] {
     if (!before || !readLine(behind).work.label) continue;
     const last = lastRoundOf(before);
     const isNext =
-      last > 0 ? number === last + 1 : number === 1 && pieces.length === 0 && isBeginning(before);
+      last > 0
+        ? number === last + 1
+        : number === 1 && pieces.length === 0 && (isBeginning(before) || isHeadingAlone(before));
     if (!isNext) continue;
     // The stop belongs to the piece it ends, a dash or a comma to none.
     const stop = /^\s*([.;])/.exec(found[0])?.[1] === '.' ? '.' : '';
     pieces.push(before + stop);
     begun = at;
   }
-  return [...pieces, line.slice(begun)];
+  const all = [...pieces, line.slice(begun)];
+  // A heading with one round behind it is read as it is.
+  const [head = '', , ...more] = all;
+  return more.length === 0 && all.length > 1 && isHeadingAlone(head) ? [line] : all;
 }
 
 /** A text with one round a line. */

@@ -321,6 +321,17 @@ const pieces: readonly [text: string, counts: number[]][] = [
     'Terms: US\nLeg\nR1: 6 sc in MR\nR2: 6 inc (12)\nR3: 3 sc, 6 inc, 3 sc (18)\nR4-R5: 18 sc\nR6: 3 sc, 6 dec, 3 sc (12)\nR7: 3 sc, 3 dec, 3 sc (9)\nR8-R12: 9 sc\nChange to blue.\nR13-R15: 9 sc',
     [6, 12, 18, 18, 18, 12, 9, 9, 9, 9, 9, 9, 9, 9, 9],
   ],
+  [
+    'Terms: US\nFoot\nR1: ch 6, sc in 2nd ch from hook, sc in next 3 ch, 3 sc in last ch, rotate, sc in next 3 ch, 2 sc in last ch (12)\nR2: 2 sc in next st, sc in next 3 sts, 2 sc in each of next 3 sts, sc in next 3 sts, 2 sc in each of last 2 sts (18)',
+    [12, 18],
+  ],
+  [
+    'Terms: US\nHat\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc 2, ch 3, sl st in first ch) x 6 (12)',
+    [6, 12, 12],
+  ],
+  ['Terms: US\nHead\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc 3, spike st) x 3 (12)', [6, 12, 12]],
+  ['Terms: US\nHead\nWith white: R1: 6 sc in ring\nIn brown yarn, R2: inc x 6 (12)', [6, 12]],
+  ['Terms: US\nEar (make 2): R1: 6 sc in ring; R2: inc x 6; R3: sc around', [6, 12, 12]],
 ];
 
 test.each(pieces)('%j', (text, counts) => {
@@ -336,4 +347,20 @@ test('pulling the ring tight closes nothing', () => {
     'Terms: US\nHead\nR1: 6 sc in a magic ring. Pull tight. (6)\nR2: inc x 6 (12)\nR3: sc around',
   );
   expect(problems.map(({ code }) => code)).not.toContain('not-closed');
+});
+
+test('a colour before the number of a round is the colour of its work', () => {
+  const [part] = analyseToy('Head\nWith white, R1: 6 sc in ring\nIn brown yarn: R2: inc x 6').parts;
+  expect([...(part?.fabric.colour ?? [])].map((colour) => part?.fabric.palette[colour])).toEqual([
+    ...Array.from({ length: 6 }, () => 'white'),
+    ...Array.from({ length: 12 }, () => 'brown'),
+  ]);
+});
+
+test('a part with all its rounds on one line is a part, once each round has a line of its own', () => {
+  const { text } = unfolded('Ear (make 2): R1: 6 sc in ring; R2: inc x 6');
+  expect(text.split('\n')).toHaveLength(3);
+  expect(analyseToy(text).parts.map(({ source }) => [source.name, source.make])).toEqual([['Ear', 2]]);
+  // With one round behind it the line is read as it is.
+  expect(unfolded('Ear: R1: 6 sc in ring').text).toBe('Ear: R1: 6 sc in ring');
 });

@@ -22,6 +22,13 @@ export const labelPhrasings: readonly Phrasing[] = [
     by: (_, space, word, number) => `${space}${word} ${number}:`,
   },
   {
+    example: ['With white, R1: 6 sc in ring', 'R1: with white, 6 sc in ring'],
+    pattern: re(
+      String.raw`^(\s*)((?:in|with|using)\s+(?:the\s+)?(?:[a-z]+\s+){0,2}[a-z]+)\s*[:,]\s*((?:rounds?|rnds?|rows?|r)\.?\s*\d{1,3}(?:\s*[-–]\s*r?\s*\d{1,3})?)\s*[:.)]\s*`,
+    ),
+    by: (_, space, colour, label) => `${space}${label}: ${colour}, `,
+  },
+  {
     example: ['Round #5: sc around', 'Round 5: sc around'],
     pattern: /^(\s*(?:rounds?|rnds?|rows?|r))(?:\s*(?:#|no\.?|number)\s*|\.)(?=\d)/gi,
     by: (_, word) => `${word} `,

@@ -172,6 +172,12 @@ export const rowPhrasings: readonly Phrasing[] = [
     by: (_, which) => `${which} ch from hook`,
   },
   {
+    example: ['3 sc in last ch, rotate, sc in next 3 ch', '3 sc in last ch, on other side: sc in next 3 ch'],
+    pattern:
+      /(?<=in\s+(?:the\s+)?last\s+ch(?:ain)?\s*[,;])\s*(?:rotate|turn)(?:\s+(?:the\s+)?(?:work|piece))?\s*[,;](?=\s*(?:\d+\s*)?(?:sc|dc|hdc)\s+in\s)/gi,
+    by: () => ' on other side:',
+  },
+  {
     example: ['rotate to work along the opposite side of the foundation chain, sc 4', 'on other side: sc 4'],
     pattern: re(
       String.raw`(?:(?:do\s+not\s+turn\s*[;,]?\s*)?(?:(?:turn|rotate|flip)(?:\s+(?:the\s+)?(?:work|piece))?\s*(?:and|to|,|;)?\s*)?(?:now\s+)?(?:(?:continue|work|working|go|going|crochet)(?:ing)?(?:\s+on)?\s*)+)(?:along|into|on|down|in|across|back\s+along)\s+(?:the\s+)?(?:(?:other|opposite|bottom|back|free|unused|remaining|under)[\s-]*)+(?:side|loops?|edge)?(?:\s*of\s+(?:the\s+)?(?:foundation\s+|starting\s+|beginning\s+)?${ch})?\s*[,:;.]?`,

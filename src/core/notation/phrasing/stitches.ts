@@ -67,6 +67,14 @@ export const stitchPhrasings: readonly Phrasing[] = [
     by: () => '',
   },
   {
+    example: ['sc 2, ch 3, sl st in first ch, sc 4', 'sc 2, ch 3, sl st in 3rd ch from hook, sc 4'],
+    pattern: re(
+      String.raw`(?<=[,(]\s*)ch(?:ain)?\s*([2-6])\s*,\s*(?:and\s+)?${sl}\s+(?:in|into|to)\s+(?:the\s+)?(?:first|1st)\s+ch(?:ain)?(?!\s*(?:sp|to\b))(?![a-z])`,
+    ),
+    by: (_, count) =>
+      `ch ${count}, sl st in ${count}${count === '2' ? 'nd' : count === '3' ? 'rd' : 'th'} ch from hook`,
+  },
+  {
     example: ['sc 6, ch 3, sl st in same st, sc 18', 'sc 6, ch 3, sl st in 3rd ch from hook, sc 18'],
     pattern: re(
       String.raw`ch(?:ain)?\s*([2-6])\s*,\s*(?:and\s+)?${sl}\s+(?:in|into|to)\s+(?:the\s+)?same\s+(?:st|stitch|place)`,

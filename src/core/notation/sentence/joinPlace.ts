@@ -167,7 +167,8 @@ const manners: readonly Manner[] = [
     }),
   },
   {
-    read: /\b(?:evenly|equally|spaced out|all (?:the way )?(?:a)?round)\b/,
+    // Evenly over the front alone is not all the way round.
+    read: /\b(?:evenly|equally|spaced out|all (?:the way )?(?:a)?round)\b(?! (?:on|along|across|over|at|in) (?:the )?(?:front|back)\b)/,
     place: () => ({ evenly: true }),
   },
   {

@@ -70,7 +70,7 @@ const placeVerb =
   /^(\s*(?:(?:then|now|next|finally|lastly)[,\s]+)?)(place|position|put|set|arrange|fix|add|secure|fasten|tack|mount|apply|assemble(?:\s+(?:the\s+)?[a-z]+)?\s*:)(?=\s)/i;
 /** `The ears are sewn on round 5`, `Arms sewn on at R6`, `The ears go on R5` */
 const placedBy =
-  /^(\s*)((?:(?:the|both|two|all)\s+)*)([a-z][a-z -]*?)\s+(?:(?:are|is|get|gets|should\s+be)\s+)?(?:(?:sewn|stitched|attached|joined|placed|positioned)(?:\s+on(?=\s+(?:at|to|between)\b))?|go|goes|sits?|belongs?|rests?)(?=\s+(?:on|onto|at|to|between|in|over|right|directly)\b)/i;
+  /^(\s*)((?:(?:the|both|two|all)\s+)*)([a-z][a-z -]*?)\s+(?:(?:are|is|get|gets|should\s+be)\s+)?(?:(?:sewn|stitched|attached|joined|placed|positioned)(?:\s+on(?=\s+(?:at|to|between)\b))?|go|goes|sits?|belongs?|rests?)(?=\s+(?:(?:on|onto|at|to|between|in|over|right|directly)\b|\d+\s+(?:sts?|stitches)\s+apart\b))/i;
 
 /** `Arms: R7, one on each side`, `Tail – centre back, R13` */
 const labelledPlace =

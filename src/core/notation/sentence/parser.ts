@@ -336,8 +336,16 @@ export class SentenceParser extends SentenceLookahead {
           S.High,
           S.Further,
         ),
-      ) && !is(this.LA(1), S.Tail)
+      ) &&
+      !is(this.LA(1), S.Tail) &&
+      !this.isDistanceInMm(tokens)
     );
+  }
+
+  /** `4 cm apart`: what follows the unit says that it is no size. */
+  private isDistanceInMm(tokens: readonly IToken[]): boolean {
+    const unit = tokens.at(-1);
+    return unit !== undefined && is(unit, S.Mm, S.Cm) && is(this.LA(1), S.Apart, S.InBetween);
   }
 
   /** Takes a number with what it measures; false where it counts stitches or rounds that say nothing. */
@@ -356,8 +364,10 @@ export class SentenceParser extends SentenceLookahead {
     else if (has(S.St)) step.across ??= 'stitches';
   }
 
-  private inMm(value: number, has: Has): true {
+  /** A size; false of a distance, which is not counted in mm. */
+  private inMm(value: number, has: Has): boolean {
     const { step } = this.found;
+    if (has(S.Apart, S.InBetween)) return false;
     const mm = value * (has(S.Cm) ? 10 : 1);
     if (has(S.Tail)) step.tailMm = mm;
     else if (step.sizeMm === undefined) step.sizeMm = mm;

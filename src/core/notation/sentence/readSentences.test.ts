@@ -50,3 +50,19 @@ test.each(['Happy making', 'this head is lovely between friends', 'The fair is o
     expect(readSentences(text, 1)).toEqual([]);
   },
 );
+
+test('a distance in mm is no size of the eye: it is quoted back', () => {
+  const [eyes] = readSentences('Insert eyes between R9 and R10, about 4 cm apart', 1);
+  expect(eyes).toMatchObject({ gap: [9, 10], unused: ['about 4 cm apart'] });
+  expect(eyes).not.toHaveProperty('sizeMm');
+  const [sized] = readSentences('Insert 9 mm eyes between R9 and R10, 30 mm apart', 1);
+  expect(sized).toMatchObject({ sizeMm: 9, unused: ['30 mm apart'] });
+});
+
+test('apart, counted in what is visible, is what shows', () => {
+  const [eyes] = readSentences(
+    'Insert eyes between R9-R10, eight stitches apart, counted in the visible stitches',
+    1,
+  );
+  expect(eyes).toMatchObject({ showing: 8 });
+});

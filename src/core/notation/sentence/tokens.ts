@@ -89,7 +89,7 @@ export const S = {
   // `6 apart, counting the stitches you see`: what shows is meant.
   CountsShowing: kw(
     'CountsShowing',
-    '(?:counting\\s+)?(?:only\\s+)?(?:the\\s+)?st(?:itche)?s\\s+(?:that\\s+)?you\\s+(?:can\\s+)?see|not\\s+counting\\s+(?:the\\s+)?(?:eyes?|holes?|posts?)(?:\\s+(?:holes?|posts?))?',
+    'count(?:ed|ing)\\s+(?:(?:in|by|as|only)\\s+)*(?:the\\s+)?(?:visible|free|empty|open)\\s+st(?:itche)?s|(?:counting\\s+)?(?:only\\s+)?(?:the\\s+)?st(?:itche)?s\\s+(?:that\\s+)?you\\s+(?:can\\s+)?see|not\\s+counting\\s+(?:the\\s+)?(?:eyes?|holes?|posts?)(?:\\s+(?:holes?|posts?))?',
   ),
   Further: kw(
     'Further',
