@@ -1,3 +1,7 @@
+import { shippedRules } from '../safety/ruleBook';
+import { holdingsOf } from '../toy/holding';
+import { safetyOf } from '../toy/safetyOf';
+import { recordHtml, recordMarkdown, recordSheet, recordText } from '../toy/sheet/recordSheet';
 import { buildSheet } from '../toy/sheet/buildSheet';
 import { sheetHtml } from '../toy/sheet/sheetHtml';
 import { sheetMarkdown } from '../toy/sheet/sheetMarkdown';
@@ -47,8 +51,14 @@ export function unsound(given: string): string | null {
     const parts = answers.parts.map(({ source: _source, form: _form, ...rest }) => rest);
     const sheet = buildSheet(toy);
     const printed = [sheetMarkdown(sheet), sheetText(sheet), sheetHtml(sheet)];
+    const record = recordSheet(toy, 1, []);
+    printed.push(recordText(record), recordMarkdown(record), recordHtml(record));
+    const safety = [
+      safetyOf(toy),
+      holdingsOf(toy, null, shippedRules).map(({ edits, ...held }) => [held, ...edits]),
+    ];
     const drawn = toy.parts.filter((part) => part.fabric.rounds > 0).map((part) => fabricMap(part.map));
-    return firstBad({ parts, problems: toy.problems, sheet, printed, drawn }, 'toy', new Set());
+    return firstBad({ parts, problems: toy.problems, sheet, printed, drawn, safety }, 'toy', new Set());
   } catch (failure) {
     return failure instanceof Error ? `threw ${failure.stack?.split('\n').slice(0, 4).join(' ')}` : 'threw';
   }
