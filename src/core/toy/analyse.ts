@@ -33,7 +33,7 @@ import { forgetParts, interned } from './intern';
 import { memoise, type Plain } from './memoise';
 import { placeAll } from './placeAll';
 import { planPart } from './planPart';
-import { stopProblems } from './stopProblems';
+import { amountProblems, stopProblems } from './stopProblems';
 import { cycleProblems, planToy, withPlans } from './planToy';
 
 export type { PartAnalysis, ToyAnalysis } from './analysis';
@@ -91,6 +91,7 @@ const worked = memoise((part: PartSource, amid: Circumstances, searches: boolean
     ...own(placed.problems),
     ...own(closingProblems(part, stops)),
     ...stopProblems(part, stops),
+    ...amountProblems(part),
   ];
   const analysis: PartAnalysis = {
     source: part,

@@ -23,3 +23,23 @@ export function stopProblems(part: PartSource, { impossible }: StopPlan): Proble
     line: part.steps.find(isAboutEyes)?.line ?? part.line,
   }));
 }
+
+/** How far a part is filled, where the text says so and not from which end: it is planned full, and that is told. */
+export function amountProblems({ steps, name, id }: PartSource): Problem[] {
+  return steps.flatMap((step): Problem[] => {
+    if (step.kind !== 'stuff' || step.amount === undefined) return [];
+    return [
+      {
+        code: 'words-unused',
+        severity: 'warning',
+        part: name,
+        partId: id,
+        line: step.line,
+        column: step.span.from + 1,
+        facts: { words: step.amount },
+        message: `“${step.amount}” does not say which part of the ${name.toLowerCase()} is filled: it is planned full. Write “Stuff the lower half only”, “Don’t stuff the last 4 rounds”, or “Stuff lightly”.`,
+        suggestions: [],
+      },
+    ];
+  });
+}

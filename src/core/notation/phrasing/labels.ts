@@ -22,7 +22,7 @@ export const labelPhrasings: readonly Phrasing[] = [
     by: (_, space, word, number) => `${space}${word} ${number}:`,
   },
   {
-    example: ['With white, R1: 6 sc in ring', 'R1: with white, 6 sc in ring'],
+    example: ['With white, R1: 6 sc in ring', 'R1: With white, 6 sc in ring'],
     pattern: re(
       String.raw`^(\s*)((?:in|with|using)\s+(?:the\s+)?(?:[a-z]+\s+){0,2}[a-z]+)\s*[:,]\s*((?:rounds?|rnds?|rows?|r)\.?\s*\d{1,3}(?:\s*[-–]\s*r?\s*\d{1,3})?)\s*[:.)]\s*`,
     ),

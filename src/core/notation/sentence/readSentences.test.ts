@@ -66,3 +66,24 @@ test('apart, counted in what is visible, is what shows', () => {
   );
   expect(eyes).toMatchObject({ showing: 8 });
 });
+
+test.each([
+  'Put in the eyes between the 9th and 10th round. They are separated by 6 stitches.',
+  'Eyes between R9 and R10, separated by 6 stitches',
+])('%s: six show', (text) => {
+  const [eyes, ...more] = readSentences(text, 1);
+  expect(more).toEqual([]);
+  expect(eyes).toMatchObject({ gap: [9, 10], showing: 6 });
+});
+
+test.each([
+  ['Stuff only halfway.', 'only halfway'],
+  ['Stuff the head to 3/4.', 'to 3/4'],
+  ['Stuff it partially', 'partially'],
+  ['Stuff the lower half only.', undefined],
+  ['Stuff firmly.', undefined],
+  ['Halfway through, stuff firmly.', undefined],
+])('%s says how far: %s', (text, amount) => {
+  const [stuffing] = readSentences(text, 1);
+  expect(stuffing?.kind === 'stuff' && stuffing.amount).toBe(amount);
+});

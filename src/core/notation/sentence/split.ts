@@ -25,11 +25,11 @@ const isSpacing = (fragment: readonly IToken[]) =>
   goesOn(fragment) &&
   fragment.length <= 8 &&
   fragment.some((token) => is(token, S.Num)) &&
-  fragment.some((token) => is(token, S.Showing, S.Apart, S.InBetween, S.Between)) &&
+  fragment.some((token) => is(token, S.Showing, S.Apart, S.InBetween, S.Between, S.SpacingOf)) &&
   !fragment.some((token) => is(token, S.RoundWord));
 
 const others = [S.Stuff, S.NotStuff, S.StaysOpen, S.Close, S.NoSew, S.Sew, S.Pin, S.Fold];
-const places = [S.Between, S.InBetween, S.RoundWord, S.Showing, S.Apart];
+const places = [S.Between, S.InBetween, S.RoundWord, S.Showing, S.Apart, S.SpacingOf];
 
 /** `They should be placed between rounds 9 and 10.`: where what was named in the sentence before goes. */
 function saysWhereThey(fragment: readonly IToken[]): boolean {

@@ -18,6 +18,8 @@ export interface StuffSentence extends Said, MomentSaid {
   portion: Portion | null;
   /** what stays empty, where only that is said */
   empty: Portion | null;
+  /** words that say how far it is filled, and not from which end */
+  amount?: string;
   /** the part that is named; null for the one it stands with */
   part: NamedPart | null;
   /** what it says of sewing besides: `Stuff the muzzle and sew it to the head` */
@@ -29,6 +31,10 @@ export const stuffVerbs = [S.Stuff, S.NotStuff] as const;
 const upper = /^(?:upper|top|head)$/i;
 const lower = /^(?:lower|bottom|foot|feet|base)$/i;
 const halves = /^(?:half|part|end|third|portion|tip|foot|feet)$/i;
+
+/** `Stuff only halfway`, `to three quarters`: so far, and nobody says from where. */
+const partWay =
+  /\b(?:only |just |about |to )*(?:half ?way(?! (?:through|between|around|up the))|half full|(?:1\/2|3\/4|2\/3|1\/3|½|¾|⅔|⅓)(?: full)?|three[- ]quarters|two[- ]thirds|one[- ]third|a (?:third|quarter)|part(?:ly|ially|[- ]way)(?! (?:through|between)))\b/i;
 
 /** The share a sentence names: `the lower half`, `the last 4 rounds`. */
 function portionIn(tokens: readonly IToken[]): Portion | null {
@@ -55,6 +61,7 @@ export function readStuff(said: Said, { step }: Phrases, tokens: readonly IToken
     /^(?:don['’]?t|not|without|leave|leaving|empty|unstuffed)$/i.test(token.image),
   );
   const emptyOnly = portion !== null && (leaves || firmness === 'none');
+  const amount = portion === null && firmness !== 'none' ? partWay.exec(said.text)?.[0].trim() : undefined;
   return {
     ...said,
     kind: 'stuff',
@@ -63,6 +70,7 @@ export function readStuff(said: Said, { step }: Phrases, tokens: readonly IToken
     empty: emptyOnly ? portion : null,
     part: null,
     ...(after === undefined ? {} : { after }),
+    ...(amount === undefined ? {} : { amount }),
   };
 }
 

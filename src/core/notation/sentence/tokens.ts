@@ -100,7 +100,7 @@ export const S = {
     'Showing',
     'show(?:ing|s)?|visible|seen|free|(?:gap|interspace|space)(?!\\s+(?:of|between|\\d))',
   ),
-  SpacingOf: kw('SpacingOf', '(?:interspace|gap|space|spacing|distance)\\s+of'),
+  SpacingOf: kw('SpacingOf', '(?:interspace|gap|space|spacing|distance)\\s+of|separated\\s+by'),
   Wide: kw('Wide', 'wide|across|long'),
   Holes: kw('Holes', '(?:in|through)\\s+the\\s+holes?(?!\\s*#?\\d)|hole\\s+seats?'),
   EyeToEye: kw(
