@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { ViewStyle } from 'react-native';
 import { styled, View } from '@tamagui/core';
 
@@ -34,3 +35,18 @@ export const cardGrid: ViewStyle = {
   display: 'grid',
   gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 340px), 1fr))',
 } as unknown as ViewStyle;
+
+/** Cards of a list, each as high as what it says, beside each other where there is room. */
+export const CardList = ({ label, children }: { label: string; children: ReactNode }) => (
+  <View
+    render="ul"
+    margin={0}
+    padding={0}
+    gap="$3"
+    style={cardGrid}
+    alignItems="flex-start"
+    aria-label={label}
+  >
+    {children}
+  </View>
+);

@@ -1,6 +1,7 @@
 import { cutSentence } from '../notation/editText';
 import type { LineEdit } from '../notation/problem';
 import type { ReinforceSentence } from '../notation/sentence/reinforce';
+import { reinforcedIn } from '../notation/sentence/reinforced';
 import type { FeaturePlacement } from '../place/resolve/placement';
 import { discMm, washerMm } from '../place/rule/hardware';
 import type { Audience } from '../safety/audience';
@@ -29,11 +30,6 @@ export interface Holding extends Reinforcement {
   sewnPart: string | null;
 }
 
-const reinforcing = ({ source }: PartAnalysis, how: ReinforceSentence['how'], feature: string | null) =>
-  source.steps.flatMap((step) =>
-    step.kind === 'reinforce' && step.how === how && step.feature === feature ? [step] : [],
-  );
-
 /** Between the plain way and the reinforced one: a sentence put in, or those that say so taken out. */
 function switching(
   plain: HoldingWay['key'],
@@ -50,7 +46,15 @@ function switching(
 /** Whether the seam of a unit is gone round twice: its own sentence says so, or one that reinforces its part. */
 export function isJoinedTwice({ unit, sentence }: Join, { parts }: Pick<ToyAnalysis, 'parts'>): boolean {
   const part = parts.find(({ source }) => source.id === unit.part);
-  return sentence.twice === true || (part !== undefined && reinforcing(part, 'twice', null).length > 0);
+  const isReinforced = part !== undefined && reinforcedIn(part.source.steps, 'twice', null).length > 0;
+  return sentence.twice === true || isReinforced;
+}
+
+/** The same of a part: of all its seams, or where nothing joins it yet. */
+export function isPartSewnTwice({ source }: PartAnalysis, { joined, parts }: ToyAnalysis): boolean {
+  const seams = joined.joins.filter(({ unit }) => unit.part === source.id);
+  const isReinforced = reinforcedIn(source.steps, 'twice', null).length > 0;
+  return isReinforced || (seams.length > 0 && seams.every((join) => isJoinedTwice(join, { parts })));
 }
 
 function holdingOfPart(
@@ -68,7 +72,7 @@ function holdingOfPart(
   const isTwice = joins.every((join) => isJoinedTwice(join, toy));
   const stitches = Math.min(...joins.map(({ path }) => path?.length ?? 0));
   const saysIt = joins.some(({ sentence }) => sentence.twice === true);
-  const said = reinforcing(part, 'twice', null);
+  const said = reinforcedIn(part.source.steps, 'twice', null);
   return [
     {
       ...holdingOfJoin({ stitches, noSew, isTwice }, audience, book),
@@ -93,7 +97,7 @@ function holdingOfFeature(
   const isPressed = (kind === 'eyes' || kind === 'nose') && !rule.embroidered;
   if (isPressed) {
     const sizeMm = rule.sizeMm ?? 2 * Math.max(0, ...units.map(({ halfMm }) => halfMm));
-    const said = reinforcing(part, 'backing', kind);
+    const said = reinforcedIn(part.source.steps, 'backing', kind);
     const disc = said.at(-1)?.discMm ?? discMm(sizeMm);
     return [
       {
@@ -105,7 +109,7 @@ function holdingOfFeature(
   }
   if (needle) return [{ ...named, ...holdingOfStitching(needle.strands, book), edits: new Map() }];
   if (!mends.twice) return [];
-  const said = reinforcing(part, 'twice', kind);
+  const said = reinforcedIn(part.source.steps, 'twice', kind);
   return [
     {
       ...named,

@@ -2,6 +2,7 @@ import type { Fabric } from '../fabric/fabric';
 import { lastEdgeOf, saysOpen } from '../fabric/lastEdge';
 import type { PartSource } from '../notation/pattern';
 import type { FeatureKind } from '../notation/sentence/said';
+import { reinforcedIn } from '../notation/sentence/reinforced';
 import type { Portion, StuffSentence } from '../notation/sentence/stuff';
 import type { FeaturePlacement } from '../place/resolve/placement';
 import { discMm } from '../place/rule/hardware';
@@ -45,10 +46,8 @@ function insideOf({ fabric, features, source }: PlannedPart): Inside[] {
 
 /** Across the disc the text lays behind the washers of a feature, in mm; null where it lays none. */
 export function discBehind({ steps }: PartSource, feature: FeatureKind, sizeMm: number): number | null {
-  const said = steps.findLast(
-    (step) => step.kind === 'reinforce' && step.how === 'backing' && step.feature === feature,
-  );
-  return said?.kind === 'reinforce' ? (said.discMm ?? discMm(sizeMm)) : null;
+  const said = reinforcedIn(steps, 'backing', feature).at(-1);
+  return said ? (said.discMm ?? discMm(sizeMm)) : null;
 }
 
 const isAboutStuffing = (step: PartSource['steps'][number]): step is StuffSentence => step.kind === 'stuff';

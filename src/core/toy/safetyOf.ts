@@ -2,6 +2,7 @@ import { withoutRemarks } from '../notation/remarks';
 import type { Join } from '../join/joined';
 import { isJoin } from '../notation/sentence/join';
 import type { Reinforcing } from '../notation/sentence/reinforce';
+import { reinforcedIn } from '../notation/sentence/reinforced';
 import type { FeatureKind } from '../notation/sentence/said';
 import { stitchKinds, type StitchKind } from '../notation/terms';
 import type { FeaturePlacement } from '../place/resolve/placement';
@@ -21,6 +22,7 @@ import { coverOfStrand } from '../shape/form/showThrough';
 import { sizeOfToy } from '../join/pose';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
 import { assembled } from './assembled';
+import { isJoinedTwice, isPartSewnTwice } from './holding';
 import { mendsOfFeature, mendsOfHazard, mendsOfPart } from './mends';
 import { stuffedPart, sizeOfPart } from './stuffedPart';
 import { yarnOf } from './yarnOf';
@@ -33,22 +35,6 @@ export interface ToySafety {
 /** Sewn on, as small as it may be. */
 const sewnOn = new Set<FeaturePlacement['kind']>(['patch', 'bow', 'spots', 'cheeks']);
 
-/** What the text says is done so that a part and what is on it hold. */
-interface Held {
-  seamTwice: boolean;
-  chainsDown: boolean;
-  /** features whose edge is gone round twice, and those with a disc behind each washer */
-  twice: ReadonlySet<FeatureKind | null>;
-  backed: ReadonlySet<FeatureKind | null>;
-}
-
-function heldBy({ source }: PartAnalysis): Held {
-  const said = source.steps.flatMap((step) => (step.kind === 'reinforce' ? [step] : []));
-  const of = (how: Reinforcing) => new Set(said.flatMap((step) => (step.how === how ? [step.feature] : [])));
-  const twice = of('twice');
-  return { seamTwice: twice.has(null), chainsDown: of('sewn-down').size > 0, twice, backed: of('backing') };
-}
-
 const behindWasher = 'backed with a disc behind each washer';
 const aroundEdge = 'sewn twice round its edge';
 
@@ -56,7 +42,8 @@ const aroundEdge = 'sewn twice round its edge';
 type Stretched = (round: number) => number | null;
 
 function featuresOf(part: PartAnalysis, stretched: Stretched): SafetyFeature[] {
-  const held = heldBy(part);
+  const isReinforced = (how: Reinforcing, kind: FeatureKind) =>
+    reinforcedIn(part.source.steps, how, kind).length > 0;
   return part.features.flatMap((feature): SafetyFeature[] => {
     const { id, kind, rule, needle, units } = feature;
     const sizeMm = rule.sizeMm ?? 2 * Math.max(0, ...units.map(({ halfMm }) => halfMm));
@@ -71,12 +58,13 @@ function featuresOf(part: PartAnalysis, stretched: Stretched): SafetyFeature[] {
       held: null,
       mends: mendsOfFeature(part, feature),
     };
-    if (isPressed) return [{ ...plain, kind: 'pressed', held: held.backed.has(kind) ? behindWasher : null }];
+    if (isPressed)
+      return [{ ...plain, kind: 'pressed', held: isReinforced('backing', kind) ? behindWasher : null }];
     if (kind === 'button') return [{ ...plain, kind: 'button' }];
     if (kind === 'key ring') return [{ ...plain, kind: 'key-ring' }];
     if (kind === 'hair' || kind === 'whiskers') return [{ ...plain, kind: 'strands' }];
     if (!sewnOn.has(kind) || needle) return [];
-    return [{ ...plain, kind: 'sewn-on', held: held.twice.has(kind) ? aroundEdge : null }];
+    return [{ ...plain, kind: 'sewn-on', held: isReinforced('twice', kind) ? aroundEdge : null }];
   });
 }
 
@@ -173,7 +161,6 @@ function safetyPart(part: PartAnalysis, { toy, book, thicknessMm }: Knowing): Sa
   const touches = joined.joins.some(
     ({ unit, on, kind }) => unit.part === source.id || (on.part === source.id && kind === 'edge-to-edge'),
   );
-  const saysTwice = joined.joins.some(({ unit, sentence }) => unit.part === source.id && sentence.twice);
   // The text joins it, though it is still asked where: its end will be sewn shut.
   const isToBeJoined = source.steps.some(isJoin);
   const isWorkedOn = source.onto !== undefined || source.carries !== undefined || source.grown !== undefined;
@@ -184,15 +171,14 @@ function safetyPart(part: PartAnalysis, { toy, book, thicknessMm }: Knowing): Sa
   };
   const { radius } = stuffedPart(part);
   const widest = radius.reduce((best, value, round) => (value > (radius[best] ?? 0) ? round : best), 0);
-  const held = heldBy(part);
   return {
     id: source.id,
     name: source.name,
     extent: extentOf(part, isStuffed),
     isStuffed,
     isJoined: touches || isToBeJoined || isBegun || isWorkedOn,
-    isSewnTwice: held.seamTwice || saysTwice,
-    isSewnDown: held.chainsDown,
+    isSewnTwice: isPartSewnTwice(part, toy),
+    isSewnDown: reinforcedIn(source.steps, 'sewn-down', null).length > 0,
     end: { stitches: stops.closing?.stitches ?? 0, how: stops.closing?.how ?? 'gather' },
     features: featuresOf(part, stretched),
     cords: cordsOf(part),
@@ -303,7 +289,7 @@ export function safetyOf(toy: ToyAnalysis, book: RuleBook = shippedRules): ToySa
       : null;
   const joins = toy.joined.joins
     .filter(({ kind }) => kind !== 'worked-on')
-    .map((join) => safetyJoin(join, parts));
+    .map((join) => safetyJoin(join, toy, parts));
   return {
     audience,
     findings: screenToy({ audience, parts, joins, hazards: hazardsIn(toy), whole, book }),
@@ -311,7 +297,8 @@ export function safetyOf(toy: ToyAnalysis, book: RuleBook = shippedRules): ToySa
 }
 
 /** A join as far as it can come apart: the stitches of its seam, or those it is worked in by. */
-function safetyJoin({ unit, path, ledger, sentence }: Join, parts: readonly SafetyPart[]): SafetyJoin {
+function safetyJoin(join: Join, toy: ToyAnalysis, parts: readonly SafetyPart[]): SafetyJoin {
+  const { unit, path, ledger } = join;
   const workedIn = (ledger ?? []).flatMap((line) =>
     'part' in line && line.part === unit.part && line.unit === unit.unit ? [line.stitches] : [],
   );
@@ -321,7 +308,7 @@ function safetyJoin({ unit, path, ledger, sentence }: Join, parts: readonly Safe
     name: unit.name,
     stitches: path?.length ?? workedIn.reduce((sum, one) => sum + one, 0),
     isSewn: path !== null && ledger === null,
-    isSewnTwice: sentence.twice === true || (part?.isSewnTwice ?? false),
+    isSewnTwice: isJoinedTwice(join, toy),
     mends: part?.mends ?? {},
   };
 }

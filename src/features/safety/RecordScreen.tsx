@@ -10,7 +10,7 @@ import { useRecord } from '../../data/useRecord';
 import { useToy } from '../../data/useToy';
 import { mostToys } from '../../ui/HowMany';
 import { Field } from '../../ui/Field';
-import { Card, cardGrid, Fill } from '../../ui/layout';
+import { Card, CardList, Fill } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { NumberStep } from '../../ui/NumberStep';
 import { Page } from '../../ui/Page';
@@ -53,15 +53,7 @@ function Trials({ trials, toy, record: { entries, add } }: TrialsProps) {
       { onSuccess: () => setOpen(null) },
     );
   return (
-    <View
-      render="ul"
-      margin={0}
-      padding={0}
-      gap="$3"
-      style={cardGrid}
-      alignItems="flex-start"
-      aria-label="What to try"
-    >
+    <CardList label="What to try">
       {trials.map((trial) => (
         <TrialCard
           key={`${trial.id} ${toy}`}
@@ -73,7 +65,7 @@ function Trials({ trials, toy, record: { entries, add } }: TrialsProps) {
           onWrite={(outcome) => write(trial, outcome)}
         />
       ))}
-    </View>
+    </CardList>
   );
 }
 

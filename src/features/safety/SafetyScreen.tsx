@@ -8,7 +8,7 @@ import { safetyOf } from '../../core/toy/safetyOf';
 import { nameOfToy } from '../../core/keep/toyCard';
 import { useRules } from '../../data/rules';
 import { useToy } from '../../data/useToy';
-import { cardGrid, Fill } from '../../ui/layout';
+import { CardList, Fill } from '../../ui/layout';
 import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { Answer, Body, Quiet } from '../../ui/text';
@@ -52,19 +52,11 @@ export function SafetyScreen() {
             yarn, your knots or your seams.
           </Body>
         </View>
-        <View
-          render="ul"
-          margin={0}
-          padding={0}
-          gap="$3"
-          style={cardGrid}
-          alignItems="flex-start"
-          aria-label="What was found"
-        >
+        <CardList label="What was found">
           {toldTogether(findings).map((told) => (
             <FindingCard key={`${told.first.code} ${told.messages.join()}`} told={told} onApply={apply} />
           ))}
-        </View>
+        </CardList>
         <HoldingCard audience={audience} onTake={apply} />
         <Press
           role="link"
