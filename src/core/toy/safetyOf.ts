@@ -22,7 +22,7 @@ import { coverOfStrand } from '../shape/form/showThrough';
 import { sizeOfToy } from '../join/pose';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
 import { assembled } from './assembled';
-import { isJoinedTwice, isPartSewnTwice } from './holding';
+import { isJoinedTwice, isPartSewnTwice } from './seams';
 import { mendsOfFeature, mendsOfHazard, mendsOfPart } from './mends';
 import { stuffedPart, sizeOfPart } from './stuffedPart';
 import { yarnOf } from './yarnOf';

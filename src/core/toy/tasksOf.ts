@@ -7,7 +7,7 @@ import type { Task, TaskUnit } from '../make/tasks';
 import type { Step } from '../plan/order';
 import { frameOfPart } from './analyse';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
-import { seamWords } from './holding';
+import { seamWords } from './seams';
 import { joinPart } from './joinAll';
 import { memoise, type Plain } from './memoise';
 import { unitName } from './orderWords';

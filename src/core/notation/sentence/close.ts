@@ -52,13 +52,3 @@ export function writeClose({ how, stitches, part, after }: CloseSentence): strin
   const words = `${begin}${verb}${of}${left}.`;
   return words.charAt(0).toUpperCase() + words.slice(1);
 }
-
-/** What sentences about closing come to. */
-export const closeExamples: readonly (readonly [string, Partial<CloseSentence>])[] = [
-  ['Close the hole.', { how: 'gathered', stitches: null }],
-  ['Weave the tail through the last 6 stitches and pull tight.', { how: 'gathered', stitches: 6 }],
-  ['Sew the opening shut.', { how: 'sewn' }],
-  ['Do not close the hole.', { how: 'open' }],
-  ['Leave the bottom open.', { how: 'open' }],
-  ['After round 18, close the hole.', { how: 'gathered', after: 18 }],
-];

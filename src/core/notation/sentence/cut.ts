@@ -25,10 +25,3 @@ export function writeCut({ tailMm, part }: CutSentence): string {
   const tail = tailMm === null ? 'a long tail' : `a ${tailMm / 10} cm tail`;
   return `Cut the yarn${of}, leaving ${tail}.`;
 }
-
-/** What sentences about cutting come to. */
-export const cutExamples: readonly (readonly [string, Partial<CutSentence>])[] = [
-  ['Cut the yarn, leaving a 20 cm tail.', { tailMm: 200 }],
-  ['Fasten off, leave a long tail for sewing.', { tailMm: null }],
-  ['Leave a tail of 300 mm.', { tailMm: 300 }],
-];

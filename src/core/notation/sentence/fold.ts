@@ -48,15 +48,3 @@ const verbs: Record<FoldSentence['how'], string> = { folded: 'Fold', flattened: 
 export function writeFold({ how, shut, part }: FoldSentence): string {
   return `${verbs[how]} ${part ? `the ${part.name.toLowerCase()}` : 'it'}${how === 'folded' ? ' in half' : ''}${shut ? ' and sew it closed through both layers' : ''}.`;
 }
-
-const named = (name: string): NamedPart => ({ id: name.toLowerCase(), name });
-
-/** What sentences about folding come to. */
-export const foldExamples: readonly (readonly [string, Partial<FoldSentence>])[] = [
-  ['Fold the ear in half.', { how: 'folded', part: named('Ears') }],
-  ['Flatten the arm.', { how: 'flattened', part: named('Arm') }],
-  ['Fold it flat and sc 5 through both layers to close.', { how: 'folded', shut: true }],
-  ['Press flat and sc 5 through both sides to close.', { how: 'flattened', shut: true }],
-  ['Pinch the bottom and sew it closed.', { how: 'pinched', shut: true }],
-  ['Pinch the base of the ear.', { how: 'pinched', part: named('Ears') }],
-];

@@ -1,14 +1,22 @@
 import * as fc from 'fast-check';
-import { closeExamples, writeClose, type CloseSentence } from './close';
-import { cutExamples, writeCut, type CutSentence } from './cut';
-import { foldExamples, writeFold, type FoldSentence } from './fold';
-import { isJoin, joinExamples, writeJoin, type JoinSentence, type PinSentence } from './join';
+import { writeClose, type CloseSentence } from './close';
+import { writeCut, type CutSentence } from './cut';
+import { writeFold, type FoldSentence } from './fold';
+import { isJoin, writeJoin, type JoinSentence, type PinSentence } from './join';
+import {
+  closeExamples,
+  cutExamples,
+  foldExamples,
+  joinExamples,
+  reinforceExamples,
+  stuffExamples,
+} from './examples';
 import { PartNames } from './names';
 import { handOver } from './owners';
-import { reinforceExamples, writeReinforce, type ReinforceSentence } from './reinforce';
+import { writeReinforce, type ReinforceSentence } from './reinforce';
 import type { Sentence } from './sentence';
 import { readSentences } from './readSentences';
-import { stuffExamples, writeStuff, type Portion, type StuffSentence } from './stuff';
+import { writeStuff, type Portion, type StuffSentence } from './stuff';
 import type { PartSource } from '../pattern';
 
 const names = ['Head', 'Body', 'Ears', 'Arm', 'Legs', 'Tail'];

@@ -87,19 +87,3 @@ export function writeReinforce({
   if (feature) return `Reinforce the ${feature}${ofPart}: sew twice round the edge.`;
   return `Reinforce the ${part ? part.name.toLowerCase() : 'seam'}: sew twice round, in opposite directions.`;
 }
-
-const named = (name: string): NamedPart => ({ id: name.toLowerCase(), name });
-
-/** What sentences that reinforce come to. */
-export const reinforceExamples: readonly (readonly [string, Partial<ReinforceSentence>])[] = [
-  [
-    'Reinforce the ears: sew twice round, in opposite directions.',
-    { how: 'twice', part: named('Ears'), feature: null },
-  ],
-  ['Sew around the ears twice.', { how: 'twice', part: named('Ears') }],
-  ['Sew round the seam twice.', { how: 'twice', part: null }],
-  ['Reinforce the cheeks: sew twice round the edge.', { how: 'twice', feature: 'cheeks' }],
-  ['Reinforce the eyes: a 20 mm disc of felt behind each washer.', { how: 'backing', discMm: 20 }],
-  ['Put a piece of felt behind the washers.', { how: 'backing', feature: 'eyes', discMm: null }],
-  ['Reinforce the chains: sew them down all along.', { how: 'sewn-down', feature: null }],
-];

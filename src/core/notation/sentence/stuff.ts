@@ -92,21 +92,3 @@ export function writeStuff({ firmness, portion, empty, part, after }: StuffSente
   const where = portion ? ` ${portionWords(portion)}${part ? ` of${what}` : ''}` : what;
   return `${begin('Stuff')}${where}${firmness ? firmWords[firmness] : ''}.`;
 }
-
-const named = (name: string): NamedPart => ({ id: name.toLowerCase(), name });
-
-/** What sentences about stuffing come to. */
-export const stuffExamples: readonly (readonly [string, Partial<StuffSentence>])[] = [
-  ['Stuff firmly.', { firmness: 'firm', portion: null }],
-  ['Stuff the body lightly.', { firmness: 'light', part: named('Body') }],
-  ['Do not stuff.', { firmness: 'none' }],
-  ['No need to stuff the ears.', { firmness: 'none', part: named('Ears') }],
-  ['Stuff the lower half only.', { firmness: null, portion: { by: 'end', end: 'lower' } }],
-  ['Don’t stuff the last 4 rounds.', { firmness: null, empty: { by: 'rounds', rounds: 4, at: 'last' } }],
-  [
-    'Leave the last two rounds unstuffed.',
-    { firmness: null, empty: { by: 'rounds', rounds: 2, at: 'last' } },
-  ],
-  ['Do not stuff the top half.', { firmness: null, empty: { by: 'end', end: 'upper' } }],
-  ['After round 9, stuff firmly.', { firmness: 'firm', after: 9 }],
-];

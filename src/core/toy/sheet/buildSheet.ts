@@ -16,7 +16,7 @@ import { shippedRules, type RuleBook } from '../../safety/ruleBook';
 import { fabricMap, mapPoint, type FabricMap } from '../../shape/map';
 import { frameOfPart, type PartAnalysis, type ToyAnalysis } from '../analyse';
 import { joinPart } from '../joinAll';
-import { seamWords } from '../holding';
+import { seamWords } from '../seams';
 import { orderByUnit } from '../orderWords';
 import { safetyOf } from '../safetyOf';
 import { suppliesOf, supplyLines } from '../suppliesOf';

@@ -1,0 +1,134 @@
+// What sentences of each kind come to. Each is a test; the app reads none of them.
+import type { CloseSentence } from './close';
+import type { CutSentence } from './cut';
+import type { FoldSentence } from './fold';
+import type { JoinSentence, PinSentence } from './join';
+import type { ReinforceSentence } from './reinforce';
+import type { StuffSentence } from './stuff';
+import type { NamedPart, NamedUnits } from './names';
+
+const named = (name: string): NamedPart => ({ id: name.toLowerCase(), name });
+const part = (
+  name: string,
+  count: NamedUnits['count'] = null,
+  side: NamedUnits['side'] = null,
+): NamedUnits => ({ ...named(name), count, side });
+const wall = named;
+
+/** What sentences about stuffing come to. */
+export const stuffExamples: readonly (readonly [string, Partial<StuffSentence>])[] = [
+  ['Stuff firmly.', { firmness: 'firm', portion: null }],
+  ['Stuff the body lightly.', { firmness: 'light', part: named('Body') }],
+  ['Do not stuff.', { firmness: 'none' }],
+  ['No need to stuff the ears.', { firmness: 'none', part: named('Ears') }],
+  ['Stuff the lower half only.', { firmness: null, portion: { by: 'end', end: 'lower' } }],
+  ['Don’t stuff the last 4 rounds.', { firmness: null, empty: { by: 'rounds', rounds: 4, at: 'last' } }],
+  [
+    'Leave the last two rounds unstuffed.',
+    { firmness: null, empty: { by: 'rounds', rounds: 2, at: 'last' } },
+  ],
+  ['Do not stuff the top half.', { firmness: null, empty: { by: 'end', end: 'upper' } }],
+  ['After round 9, stuff firmly.', { firmness: 'firm', after: 9 }],
+];
+
+/** What sentences about closing come to. */
+export const closeExamples: readonly (readonly [string, Partial<CloseSentence>])[] = [
+  ['Close the hole.', { how: 'gathered', stitches: null }],
+  ['Weave the tail through the last 6 stitches and pull tight.', { how: 'gathered', stitches: 6 }],
+  ['Sew the opening shut.', { how: 'sewn' }],
+  ['Do not close the hole.', { how: 'open' }],
+  ['Leave the bottom open.', { how: 'open' }],
+  ['After round 18, close the hole.', { how: 'gathered', after: 18 }],
+];
+
+/** What sentences about folding come to. */
+export const foldExamples: readonly (readonly [string, Partial<FoldSentence>])[] = [
+  ['Fold the ear in half.', { how: 'folded', part: named('Ears') }],
+  ['Flatten the arm.', { how: 'flattened', part: named('Arm') }],
+  ['Fold it flat and sc 5 through both layers to close.', { how: 'folded', shut: true }],
+  ['Press flat and sc 5 through both sides to close.', { how: 'flattened', shut: true }],
+  ['Pinch the bottom and sew it closed.', { how: 'pinched', shut: true }],
+  ['Pinch the base of the ear.', { how: 'pinched', part: named('Ears') }],
+];
+
+/** What sentences about cutting come to. */
+export const cutExamples: readonly (readonly [string, Partial<CutSentence>])[] = [
+  ['Cut the yarn, leaving a 20 cm tail.', { tailMm: 200 }],
+  ['Fasten off, leave a long tail for sewing.', { tailMm: null }],
+  ['Leave a tail of 300 mm.', { tailMm: 300 }],
+];
+
+/** What sentences that join come to. */
+export const joinExamples: readonly (readonly [string, Partial<JoinSentence | PinSentence>])[] = [
+  [
+    'Sew the ears to the head between R4 and R5.',
+    { kind: 'sew', joined: [{ parts: [part('Ears')], wall: wall('Head') }], gap: [4, 5] },
+  ],
+  [
+    'Sew the left arm to the body at round 20.',
+    { kind: 'sew', joined: [{ parts: [part('Arm', 1, 'left')], wall: wall('Body') }], round: 20 },
+  ],
+  [
+    'Sew the head and the two legs onto the body.',
+    { joined: [{ parts: [part('Head', 1), part('Legs', 2)], wall: wall('Body') }] },
+  ],
+  [
+    'Sew the ears to the head between R4 and R5, twice round.',
+    { kind: 'sew', joined: [{ parts: [part('Ears')], wall: wall('Head') }], gap: [4, 5], twice: true },
+  ],
+  [
+    'Sew the ears to the head and the head to the body.',
+    {
+      joined: [
+        { parts: [part('Ears')], wall: wall('Head') },
+        { parts: [part('Head', 1)], wall: wall('Body') },
+      ],
+    },
+  ],
+  [
+    'Pin the tail to the body, at the back.',
+    { kind: 'pin', joined: [{ parts: [part('Tail', 1)], wall: wall('Body') }], back: true },
+  ],
+  [
+    'Sew the arms to the body 8 rounds above the legs, straight above them.',
+    {
+      joined: [{ parts: [part('Arm', null)], wall: wall('Body') }],
+      place: { ofPart: { part: wall('Legs'), direction: 'above', rounds: 8 }, inLineWith: wall('Legs') },
+    },
+  ],
+  [
+    'Sew the arms to the body directly under the head.',
+    { place: { ofPart: { part: wall('Head'), direction: 'below', rounds: null } } },
+  ],
+  [
+    'Sew the ears to the head, two rounds out from the start.',
+    { place: { outFrom: { rounds: 2, end: 'start' } } },
+  ],
+  [
+    'Sew the legs to the body at round 5, 4 stitches from the front.',
+    { round: 5, place: { aside: { stitches: 4, of: 'front' } } },
+  ],
+  ['Sew the legs evenly around round 6 of the body.', { round: 6, place: { evenly: true } }],
+  [
+    'Sew the tail to the top of the body.',
+    { joined: [{ parts: [part('Tail', 1)], wall: wall('Body') }], place: { around: 'top' } },
+  ],
+  [
+    'Flatten the ears and sew them to the head.',
+    { kind: 'sew', edge: 'flattened', joined: [{ parts: [part('Ears')], wall: wall('Head') }] },
+  ],
+];
+
+/** What sentences that reinforce come to. */
+export const reinforceExamples: readonly (readonly [string, Partial<ReinforceSentence>])[] = [
+  [
+    'Reinforce the ears: sew twice round, in opposite directions.',
+    { how: 'twice', part: named('Ears'), feature: null },
+  ],
+  ['Sew around the ears twice.', { how: 'twice', part: named('Ears') }],
+  ['Sew round the seam twice.', { how: 'twice', part: null }],
+  ['Reinforce the cheeks: sew twice round the edge.', { how: 'twice', feature: 'cheeks' }],
+  ['Reinforce the eyes: a 20 mm disc of felt behind each washer.', { how: 'backing', discMm: 20 }],
+  ['Put a piece of felt behind the washers.', { how: 'backing', feature: 'eyes', discMm: null }],
+  ['Reinforce the chains: sew them down all along.', { how: 'sewn-down', feature: null }],
+];
