@@ -1,3 +1,4 @@
+import { hasPost } from '../place/rule/rule';
 import { cutSentence } from '../notation/editText';
 import type { LineEdit } from '../notation/problem';
 import type { ReinforceSentence } from '../notation/sentence/reinforce';
@@ -80,7 +81,7 @@ function holdingOfFeature(
   const title = `${id.charAt(0).toUpperCase()}${id.slice(1)} of the ${part.source.name.toLowerCase()}`;
   const mends = mendsOfFeature(part, feature);
   const named = { id: `${id} ${part.source.id}`, title, sewnPart: null };
-  const isPressed = (kind === 'eyes' || kind === 'nose') && !rule.embroidered;
+  const isPressed = hasPost(rule);
   if (isPressed) {
     const sizeMm = rule.sizeMm ?? 2 * Math.max(0, ...units.map(({ halfMm }) => halfMm));
     const said = reinforcedIn(part.source.steps, 'backing', kind);

@@ -1,3 +1,4 @@
+import { hasPost } from '../place/rule/rule';
 import { evenRound } from '../fabric/evenRound';
 import { saysOpen } from '../fabric/lastEdge';
 import type { LineEdit } from '../notation/problem';
@@ -48,7 +49,7 @@ function spotEdits({ source }: PartAnalysis, { id, rule }: FeaturePlacement): Li
 /** What the plan can do about a feature that was found. */
 export function mendsOfFeature(part: PartAnalysis, feature: FeaturePlacement): Mends {
   const { id, kind, rule } = feature;
-  const isPressed = (kind === 'eyes' || kind === 'nose') && !rule.embroidered;
+  const isPressed = hasPost(rule);
   if (isPressed)
     return {
       embroider: embroideredEdits(part, feature),

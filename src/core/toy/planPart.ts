@@ -1,3 +1,4 @@
+import { hasPost } from '../place/rule/rule';
 import type { Fabric } from '../fabric/fabric';
 import { lastEdgeOf, saysOpen } from '../fabric/lastEdge';
 import type { PartSource } from '../notation/pattern';
@@ -32,7 +33,7 @@ const onFinished = new Set(['sculpting', 'hair']);
 function insideOf({ fabric, features, source }: PlannedPart): Inside[] {
   if (fabric.row[0] === 1) return [];
   return features.flatMap(({ id, kind, rule, units, needle, line }): Inside[] => {
-    const pressed = (kind === 'eyes' || kind === 'nose') && !rule.embroidered;
+    const pressed = hasPost(rule);
     const last = units.length > 0 ? Math.max(...units.flatMap((unit) => [unit.fromLine, unit.toLine])) : line;
     const plain = { feature: id, line: last, discMm: null };
     if (pressed) {

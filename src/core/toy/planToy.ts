@@ -1,3 +1,4 @@
+import { hasPost } from '../place/rule/rule';
 import { roundCount } from '../fabric/fabric';
 import { lastEdgeOf } from '../fabric/lastEdge';
 import type { Join, UnitRef } from '../join/joined';
@@ -149,7 +150,7 @@ function finishingOf({ features }: PartAnalysis): OrderUnit['finishing'] {
   return features.flatMap(({ id, kind, rule, needle }): OrderUnit['finishing'][number][] => {
     if (kind === 'sculpting' || kind === 'hair')
       return [{ do: kind === 'hair' ? 'attach' : 'sculpt', about: id, stitches: 0 }];
-    const isPressed = (kind === 'eyes' || kind === 'nose') && !rule.embroidered;
+    const isPressed = hasPost(rule);
     return needle || isPressed || kind === 'key ring' ? [] : [{ do: 'attach', about: id, stitches: 0 }];
   });
 }

@@ -560,3 +560,12 @@ test('what is reinforced is on the sheet, at the stop, in making and among what 
     sheet.joins.every(({ sentences }) => sentences.some((one) => one.startsWith('Once round, then'))),
   ).toBe(true);
 });
+
+test('a nose of felt is sewn on: no post, no washer, nothing to press, and nothing that waits for the stuffing', () => {
+  const toy = analyseToy(head(ball, 'Sew a felt nose, 12 mm, between R11 and R12.'));
+  expect(toy.parts[0]!.features.map(({ washerMm }) => washerMm)).toEqual([null]);
+  expect(suppliesOf(toy).hardware).toEqual([{ kind: 'felt for nose', sizeMm: 12, count: 1 }]);
+  const acts = toy.parts[0]!.stops.stops.flatMap(({ acts: done }) => done.map(({ act }) => act));
+  expect(acts).not.toContain('seat-nose');
+  expect(toy.order.steps.map((step) => step.do)).toContain('attach');
+});

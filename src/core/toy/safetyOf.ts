@@ -1,3 +1,4 @@
+import { hasPost } from '../place/rule/rule';
 import { withoutRemarks } from '../notation/remarks';
 import type { Join } from '../join/joined';
 import { isJoin } from '../notation/sentence/join';
@@ -33,7 +34,7 @@ export interface ToySafety {
 }
 
 /** Sewn on, as small as it may be. */
-const sewnOn = new Set<FeaturePlacement['kind']>(['patch', 'bow', 'spots', 'cheeks']);
+const sewnOn = new Set<FeaturePlacement['kind']>(['patch', 'bow', 'spots', 'cheeks', 'nose']);
 
 const behindWasher = 'backed with a disc behind each washer';
 const aroundEdge = 'sewn twice round its edge';
@@ -47,7 +48,7 @@ function featuresOf(part: PartAnalysis, stretched: Stretched): SafetyFeature[] {
   return part.features.flatMap((feature): SafetyFeature[] => {
     const { id, kind, rule, needle, units } = feature;
     const sizeMm = rule.sizeMm ?? 2 * Math.max(0, ...units.map(({ halfMm }) => halfMm));
-    const isPressed = (kind === 'eyes' || kind === 'nose') && !rule.embroidered;
+    const isPressed = hasPost(rule);
     const round = Math.round(Math.max(1, ...units.map(({ fromLine }) => fromLine)));
     const stitchMm = stretched(round);
     const label = part.fabric.label[round - 1] ?? round;

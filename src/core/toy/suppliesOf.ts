@@ -1,3 +1,4 @@
+import { hasPost } from '../place/rule/rule';
 import type { Fabric } from '../fabric/fabric';
 import { stitchKinds, type StitchKind } from '../notation/terms';
 import { washerMm } from '../place/rule/hardware';
@@ -159,7 +160,7 @@ function hardwareOf({ parts }: ToyAnalysis): HardwareNeed[] {
     for (const { kind, rule, units, needle } of features) {
       const count = units.length * source.make;
       const sizeMm = rule.sizeMm ?? Math.round(2 * Math.max(0, ...units.map(({ halfMm }) => halfMm)));
-      const isPressed = (kind === 'eyes' || kind === 'nose') && !rule.embroidered;
+      const isPressed = hasPost(rule);
       if (isPressed) {
         put(kind === 'eyes' ? 'safety eye' : 'safety nose', sizeMm, count);
         put('washer', washerMm(sizeMm), count);

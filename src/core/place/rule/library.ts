@@ -1,5 +1,6 @@
 import type { FeatureKind, FeatureStyle } from '../../notation/sentence/said';
 import { soldButtonsMm, soldEyesMm, soldNosesMm } from './hardware';
+import { hasPost, type FeatureRule } from './rule';
 
 /** What is known of a kind of feature before a maker says anything. */
 export interface FeatureEntry {
@@ -265,12 +266,11 @@ export const featureLibrary: Readonly<Record<FeatureKind, FeatureEntry>> = {
 export function careOf({
   kind,
   embroidered,
-}: {
-  kind: FeatureKind;
-  embroidered: boolean;
-}): Pick<FeatureEntry, 'inside' | 'from'> {
+  style,
+}: Pick<FeatureRule, 'kind' | 'embroidered' | 'style'>): Pick<FeatureEntry, 'inside' | 'from'> {
   const { inside, from } = featureLibrary[kind];
-  if (kind === 'nose' && !embroidered) return { inside: 'a post and a washer', from: 'inside' };
+  if (kind === 'nose' && hasPost({ kind, embroidered, style }))
+    return { inside: 'a post and a washer', from: 'inside' };
   if (kind === 'eyes' && embroidered) return { inside: 'a knot', from: 'outside' };
   return { inside, from };
 }

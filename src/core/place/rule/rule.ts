@@ -84,9 +84,13 @@ export const isStitchedStyle = (style: FeatureStyle | null): boolean =>
 export const isPressedEyes = ({ kind, embroidered }: Pick<FeatureRule, 'kind' | 'embroidered'>): boolean =>
   kind === 'eyes' && !embroidered;
 
-/** What goes through the fabric with a post and is held by a washer. */
-export const hasPost = ({ kind, embroidered }: Pick<FeatureRule, 'kind' | 'embroidered'>): boolean =>
-  !embroidered && (kind === 'eyes' || kind === 'nose');
+/** What goes through the fabric with a post and is held by a washer; a nose of felt or crochet is sewn on. */
+export const hasPost = ({
+  kind,
+  embroidered,
+  style,
+}: Pick<FeatureRule, 'kind' | 'embroidered' | 'style'>): boolean =>
+  !embroidered && (kind === 'eyes' || (kind === 'nose' && style !== 'felt' && style !== 'crochet'));
 
 /** What is pressed in, sewn or tied on goes by its one middle hole, as the points of sculpting do; what is stitched spans several. */
 export const isPoint = ({ kind, embroidered, sizeMm }: FeatureRule): boolean =>
