@@ -357,6 +357,13 @@ test('a colour before the number of a round is the colour of its work', () => {
   ]);
 });
 
+test('what is said before the number of a round and is no colour makes none', () => {
+  const [part] = analyseToy(
+    'Head\nWith right side facing, R1: 6 sc in ring\nWith a 3 mm hook, R2: inc x 6',
+  ).parts;
+  expect([part?.fabric.palette, part?.checks.map(({ worked }) => worked)]).toEqual([[''], [6, 12]]);
+});
+
 test('a part with all its rounds on one line is a part, once each round has a line of its own', () => {
   const { text } = unfolded('Ear (make 2): R1: 6 sc in ring; R2: inc x 6');
   expect(text.split('\n')).toHaveLength(3);

@@ -48,6 +48,8 @@ export interface SafetyPart {
   isStuffed: boolean;
   /** it hangs on something: sewn, worked in, or something grows out of it */
   isJoined: boolean;
+  /** it has a seam, or will have one; what is worked in has none */
+  isSewn: boolean;
   /** the text says its seam is gone round twice */
   isSewnTwice: boolean;
   /** the text says its chains are sewn down all along */
@@ -316,12 +318,14 @@ class Screening {
     if (this.isSmall(part))
       this.put('small-part', {
         ...at,
-        held: part.isSewnTwice ? 'sewn twice round' : null,
+        held: part.isSewn && part.isSewnTwice ? 'sewn twice round' : null,
         message: `The ${name}, ${part.extent.map(mm).join(' × ')}, fits the cylinder of ${figures.cylinderWidthMm} mm.`,
-        remedies: [
-          mended('twice', part.mends, `${twiceWords} Then pull it hard.`),
-          byHand('Or work it in, or make it larger.'),
-        ],
+        remedies: part.isSewn
+          ? [
+              mended('twice', part.mends, `${twiceWords} Then pull it hard.`),
+              byHand('Or work it in, or make it larger.'),
+            ]
+          : [byHand('It is worked in: pull it hard, each way; or make it larger.')],
       });
   }
 
@@ -333,7 +337,9 @@ class Screening {
     const part = this.input.parts.find(({ id }) => id === partId);
     const at = { part: part?.name ?? name, partId, feature: null };
     const isThin = stitches > 0 && stitches < this.input.book.figures.fewStitches;
-    const remedies: Found['remedies'] = [mended('twice', mends, twiceWords)];
+    const remedies: Found['remedies'] = isSewn
+      ? [mended('twice', mends, twiceWords)]
+      : [byHand('Work it in by more stitches, or pull it hard, each way.')];
     if (isThin)
       this.put('thin-join', {
         ...at,

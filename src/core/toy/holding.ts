@@ -1,10 +1,11 @@
-import { hasPost } from '../place/rule/rule';
 import { cutSentence } from '../notation/editText';
 import type { LineEdit } from '../notation/problem';
 import type { ReinforceSentence } from '../notation/sentence/reinforce';
 import { reinforcedIn } from '../notation/sentence/reinforced';
+import type { Said } from '../notation/sentence/said';
 import type { FeaturePlacement } from '../place/resolve/placement';
 import { discMm, washerMm } from '../place/rule/hardware';
+import { hasPost } from '../place/rule/rule';
 import type { Audience } from '../safety/audience';
 import {
   holdingOfJoin,
@@ -18,7 +19,7 @@ import type { RuleBook } from '../safety/ruleBook';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
 import { mendsOfFeature, mendsOfSeam } from './mends';
 import { unitName } from './orderWords';
-import { isJoinedTwice } from './seams';
+import { hasSeam, isJoinedTwice } from './seams';
 
 /** A join or a feature, how it holds, and what takes another way. */
 export interface Holding extends Reinforcement {
@@ -31,16 +32,23 @@ export interface Holding extends Reinforcement {
   sewnPart: string | null;
 }
 
+const isSamePlace = (a: Said, b: Said): boolean => a.line === b.line && a.span.from === b.span.from;
+
 /** Between the plain way and the reinforced one: a sentence put in, or those that say so taken out. */
 function switching(
   plain: HoldingWay['key'],
   stronger: HoldingWay['key'],
-  said: readonly ReinforceSentence[],
-  put: LineEdit[] | null,
+  {
+    said,
+    put,
+    steps,
+  }: { said: readonly ReinforceSentence[]; put: LineEdit[] | null; steps: readonly Said[] },
 ): Holding['edits'] {
   const edits = new Map<HoldingWay['key'], LineEdit[]>();
-  if (said.length > 0) edits.set(plain, said.map(cutSentence));
-  else if (put) edits.set(stronger, put);
+  // What stuffs besides is not taken out for that.
+  const isAlone = said.every((one) => steps.every((step) => step === one || !isSamePlace(step, one)));
+  if (said.length > 0 && isAlone) edits.set(plain, said.map(cutSentence));
+  else if (said.length === 0 && put) edits.set(stronger, put);
   return edits;
 }
 
@@ -51,7 +59,7 @@ function holdingOfPart(
   book: RuleBook,
 ): Holding[] {
   const joins = toy.joined.joins.filter(
-    ({ unit, kind }) => unit.part === part.source.id && kind !== 'worked-on',
+    (join) => join.unit.part === part.source.id && (join.kind === 'no-sew' || hasSeam(join)),
   );
   const [first] = joins;
   if (!first) return [];
@@ -59,14 +67,16 @@ function holdingOfPart(
   const isTwice = joins.every((join) => isJoinedTwice(join, toy));
   const stitches = Math.min(...joins.map(({ path }) => path?.length ?? 0));
   const saysIt = joins.some(({ sentence }) => sentence.twice === true);
-  const said = reinforcedIn(part.source.steps, 'twice', null);
+  const { steps } = part.source;
+  const said = reinforcedIn(steps, 'twice', null);
   return [
     {
       ...holdingOfJoin({ stitches, noSew, isTwice }, audience, book),
       id: `seam ${part.source.id}`,
       title: joins.map(({ unit }) => unitName(toy, unit.part, unit.unit)).join(', '),
       sewnPart: noSew ? null : part.source.id,
-      edits: noSew || saysIt ? new Map() : switching('once', 'twice', said, mendsOfSeam(part)),
+      edits:
+        noSew || saysIt ? new Map() : switching('once', 'twice', { said, put: mendsOfSeam(part), steps }),
     },
   ];
 }
@@ -90,7 +100,7 @@ function holdingOfFeature(
       {
         ...named,
         ...holdingOfPost({ washer: washerMm(sizeMm), disc, isBacked: said.length > 0 }, audience, book),
-        edits: switching('washer', 'disc', said, mends.back ?? null),
+        edits: switching('washer', 'disc', { said, put: mends.back ?? null, steps: part.source.steps }),
       },
     ];
   }
@@ -101,7 +111,7 @@ function holdingOfFeature(
     {
       ...named,
       ...holdingOfPatch({ isTwice: said.length > 0 }, audience, book),
-      edits: switching('once', 'twice', said, mends.twice),
+      edits: switching('once', 'twice', { said, put: mends.twice, steps: part.source.steps }),
     },
   ];
 }

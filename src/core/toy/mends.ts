@@ -1,4 +1,3 @@
-import { hasPost } from '../place/rule/rule';
 import { evenRound } from '../fabric/evenRound';
 import { saysOpen } from '../fabric/lastEdge';
 import type { LineEdit } from '../notation/problem';
@@ -7,7 +6,7 @@ import { stitchWord } from '../notation/terms';
 import type { FeaturePlacement } from '../place/resolve/placement';
 import { discMm } from '../place/rule/hardware';
 import { removeRule, writeRule } from '../place/rule/writeRule';
-import type { Hazard } from '../safety/findings';
+import { hasPost } from '../place/rule/rule';
 import type { Mends } from '../safety/remedies';
 import type { RuleBook } from '../safety/ruleBook';
 import { coverOfStrand } from '../shape/form/showThrough';
@@ -23,15 +22,18 @@ const widestClosed = 72;
 const hookStepMm = 0.5;
 const finestHookMm = 1;
 
-/** The edit that writes down how something is reinforced, below the part's own lines. */
+/**
+ * The edit that writes down how something is reinforced: straight behind the rounds, where it is about this part and no other, also where
+ * two parts have one name or the part runs on into the assembly.
+ */
 function reinforcedEdits(
   { source }: Pick<PartAnalysis, 'source'>,
   said: Pick<ReinforceSentence, 'how'> & Partial<Pick<ReinforceSentence, 'feature' | 'discMm'>>,
 ): LineEdit[] {
   const { how, feature = null, discMm: disc = null } = said;
-  const names = how === 'twice' && feature === null ? { id: source.id, name: source.name } : null;
-  const text = writeReinforce({ how, feature, discMm: disc, part: names });
-  return [{ line: source.lastLine, text, insertAfter: true }];
+  const last = source.rounds.at(-1);
+  const line = last ? last.line + last.lines - 1 : (source.chain?.line ?? source.firstLine);
+  return [{ line, text: writeReinforce({ how, feature, discMm: disc, part: null }), insertAfter: true }];
 }
 
 /** The same feature in thread: as large, in the same place. */
@@ -142,29 +144,4 @@ export function mendsOfPart(part: PartAnalysis, toy: ToyAnalysis, book: RuleBook
     decrease: decreasedEdits(part, toy),
     'finer-hook': finerHookEdits(toy, stretch),
   };
-}
-
-const verbOfGlue = /\b(?:hot[- ]?)?glue(?=\s+(?:the|both|each|on|it|them|a|two)\b)/i;
-const glued = /\b(?:hot[- ]?)?glued\b/i;
-const withGlue = /\bwith (?:a (?:drop|dab|little|bit) of )?(?:hot |fabric |textile |craft )?glue\b/i;
-const wireWords = /\b(?:a |an |some )?(?:floral |craft )?(?:wires?|pipe ?cleaners?|chenille stems?)\b/i;
-
-const asFirst = (found: string, words: string): string =>
-  /^[A-Z]/.test(found) ? words.charAt(0).toUpperCase() + words.slice(1) : words;
-
-/** What the plan can do about a word of the text: the same line with what is no harm. */
-export function mendsOfHazard(code: Hazard['code'], text: string, line: number): Mends {
-  const over = (written: string): LineEdit[] | null => (written === text ? null : [{ line, text: written }]);
-  if (code === 'glue') {
-    const sewn = text
-      .replace(withGlue, (found) => asFirst(found, 'with needle and thread'))
-      .replace(verbOfGlue, (found) => asFirst(found, 'sew'))
-      .replace(glued, (found) => asFirst(found, 'sewn'));
-    return { 'sew-instead': over(sewn) };
-  }
-  if (code === 'wire')
-    return {
-      'roll-instead': over(text.replace(wireWords, (found) => asFirst(found, 'a tight roll of felt'))),
-    };
-  return {};
 }

@@ -1,4 +1,3 @@
-import { hasPost } from '../place/rule/rule';
 import type { Fabric } from '../fabric/fabric';
 import { lastEdgeOf, saysOpen } from '../fabric/lastEdge';
 import type { PartSource } from '../notation/pattern';
@@ -7,6 +6,7 @@ import { reinforcedIn } from '../notation/sentence/reinforced';
 import type { Portion, StuffSentence } from '../notation/sentence/stuff';
 import type { FeaturePlacement } from '../place/resolve/placement';
 import { discMm } from '../place/rule/hardware';
+import { hasPost } from '../place/rule/rule';
 import { usualHands, type Hands } from '../plan/hands';
 import { planStops, type StopPlan } from '../plan/stops';
 import type { Filling, Inside, WorkIn } from '../plan/windows';

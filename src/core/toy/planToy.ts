@@ -1,4 +1,3 @@
-import { hasPost } from '../place/rule/rule';
 import { roundCount } from '../fabric/fabric';
 import { lastEdgeOf } from '../fabric/lastEdge';
 import type { Join, UnitRef } from '../join/joined';
@@ -6,6 +5,7 @@ import type { Problem } from '../notation/problem';
 import { orderOf, unitKey, type Need, type Order, type OrderUnit, type Sewing } from '../plan/order';
 import { sizeOfHands, usualHands, type Hands } from '../plan/hands';
 import type { WorkIn } from '../plan/windows';
+import { hasPost } from '../place/rule/rule';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
 import { memoise, type Plain } from './memoise';
 import { planPart } from './planPart';

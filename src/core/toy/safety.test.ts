@@ -1,52 +1,16 @@
 import * as fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
+import { ball, cheeks, ear, eyes, forWhom, head, tail, wing } from '../__tests__/screenedToys';
 import { applyEdits } from '../notation/applyEdits';
 import type { Finding } from '../safety/findings';
-import { audiences, audienceWords, readAudience, type Audience } from '../safety/audience';
-import { holdingOfJoin, holdingOfPatch, holdingOfPost, holdingOfStitching } from '../safety/reinforce';
-import { changedRules, readRuleBook, shippedRules, writeRuleBook } from '../safety/ruleBook';
+import { shippedRules } from '../safety/ruleBook';
 import { analyseToy } from './analyse';
-import { holdingsOf } from './holding';
-import { buildSheet } from './sheet/buildSheet';
-import { suppliesOf } from './suppliesOf';
-import { tasksOf } from './tasksOf';
-import { workInInstead } from './workInInstead';
 import { safetyOf } from './safetyOf';
+import { suppliesOf } from './suppliesOf';
 
-const head = (rounds: string[], ...more: string[]) =>
-  ['Gauge: 5 mm x 4 mm', 'Head', ...rounds, ...more].join('\n');
-const ball = [
-  'R1: 6 sc in ring',
-  'R2: inc x 6',
-  'R3: (sc, inc) x 6',
-  'R4: (2 sc, inc) x 6',
-  'R5: (3 sc, inc) x 6',
-  'R6: (4 sc, inc) x 6',
-  'R7-R13: sc around',
-  'R14: (4 sc, dec) x 6',
-  'R15: (3 sc, dec) x 6',
-  'R16: (2 sc, dec) x 6',
-  'R17: (sc, dec) x 6',
-  'R18: dec x 6',
-];
-const eyes = 'Insert 9 mm safety eyes between R9 and R10, 6 showing.';
 const found = (text: string) =>
   safetyOf(analyseToy(text)).findings.map(({ code, severity }) => `${severity[0]} ${code}`);
-const forWhom = (who: string, text: string) => `For: ${who}\n${text}`;
-// A flat ear of 12 stitches is 19 mm wide and some 16 high: it goes into the cylinder of 31.7 by 57.1 mm.
-const ear =
-  '\n\nEar (make 2)\nR1: 6 sc in ring\nR2: inc x 6\nR3-R4: sc around\nDo not stuff.\nSew the ears to the head on round 5, one on each side.';
-
-// As a tube of 24 stitches lying flat it is 60 mm wide: it goes into no cylinder.
-const wing =
-  '\n\nWing (make 2)\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5-R10: sc around\nDo not stuff.\nSew the wings to the head on round 9, one on each side.';
-const cheeks = [
-  'Eyes: 8 mm, embroidered, between R9 and R10, 6 showing.',
-  'Cheeks: felt, 10 mm, 2 rounds below the eyes.',
-];
-const tail =
-  '\n\nTail\nR1: 4 sc in ring\nR2-R6: sc around\nDo not stuff.\nSew the tail to the head on round 12 at the back.';
 
 // What screening finds, by hand: e stops it, w to look at, i told.
 const toys: [string, string, string[]][] = [
@@ -340,31 +304,6 @@ test('there are remedies by tap of every kind', () => {
   ]);
 });
 
-test.each<[string, Audience | null]>([
-  ['under 3', 'under-3'],
-  ['under three', 'under-3'],
-  ['a newborn', 'under-3'],
-  ['6-18 months', 'under-3'],
-  ['ages 1-2', 'under-3'],
-  ['3+', '3-and-over'],
-  ['3 and over', '3-and-over'],
-  ['ages 3 and up', '3-and-over'],
-  ['5 years', '3-and-over'],
-  ['2 years and older', 'under-3'],
-  ['keepsake', 'keepsake'],
-  ['my cat', 'pet'],
-  ['adults', 'keepsake'],
-  ['my niece', '3-and-over'],
-  ['', null],
-  ['the fair', null],
-])('For: %s means %s', (line, audience) => {
-  expect(readAudience(line)).toBe(audience);
-});
-
-test('each audience is read from the words it is written in', () => {
-  for (const audience of audiences) expect(readAudience(audienceWords[audience])).toBe(audience);
-});
-
 test('the owl for babies passes; with safety eyes it is stopped, and the embroidered ones go to the same holes', () => {
   const owl = readFileSync(resolve(__dirname, '../../../demo/owl.txt'), 'utf8');
   const isStopped = (text: string) =>
@@ -416,19 +355,6 @@ test('an embroidered eye in place of a pressed one clears the finding and raises
   );
 });
 
-test('a rule book: written, read, what differs is told; a broken one is refused with its place', () => {
-  const stricter = structuredClone(shippedRules);
-  stricter.figures.cordMm = 150;
-  stricter.rules.button.weights['3-and-over'] = 'stop';
-  const read = readRuleBook(writeRuleBook(stricter));
-  expect(read).toEqual({ ok: true, book: stricter });
-  expect(changedRules(stricter)).toEqual(['figures.cordMm', 'rules.button.weights.3-and-over']);
-  expect(changedRules(shippedRules)).toEqual([]);
-  const broken = readRuleBook(writeRuleBook(stricter).replace('"cordMm": 150', '"cordMm": -1'));
-  expect(broken).toMatchObject({ ok: false, message: expect.stringContaining('cordMm') });
-  expect(readRuleBook('{')).toMatchObject({ ok: false });
-});
-
 test.each<[string, string[]]>([
   ['Fill the base with plastic pellets.', ['e loose-filling']],
   ['Add weight beads in the bottom.', ['e button', 'e loose-filling']],
@@ -459,15 +385,6 @@ test.each<[string, string[]]>([
   expect(found(forWhom('under 3', head(ball, said))).sort()).toEqual(codes);
 });
 
-test('a rule book kept before a rule was there is read, with that rule as it is shipped', () => {
-  const older = JSON.parse(writeRuleBook(shippedRules)) as { rules: Record<string, unknown> };
-  delete older.rules['loose-filling'];
-  const read = readRuleBook(JSON.stringify(older));
-  expect(read.ok && read.book).toEqual(shippedRules);
-  delete older.rules.glue;
-  expect(readRuleBook(JSON.stringify(older)).ok).toBe(false);
-});
-
 test('a stricter rule book finds what the shipped one lets pass', () => {
   const cord = forWhom(
     'under 3',
@@ -477,90 +394,6 @@ test('a stricter rule book finds what the shipped one lets pass', () => {
   expect(safetyOf(analyseToy(cord), stricter).findings.map(({ code }) => code)).toEqual(['cord-length']);
 });
 
-test('holding: two ways of a seam are compared by their threads; twice is advised for the smallest and for thin joins', () => {
-  const seam = { stitches: 12, noSew: false, isTwice: false };
-  const few = holdingOfJoin({ ...seam, stitches: 4 }, '3-and-over', shippedRules);
-  const usual = holdingOfJoin(seam, '3-and-over', shippedRules);
-  const small = holdingOfJoin(seam, 'under-3', shippedRules);
-  const done = holdingOfJoin({ ...seam, isTwice: true }, 'under-3', shippedRules);
-  expect([few, usual, small, done].map(({ taken, advised }) => [taken.key, advised.key])).toEqual([
-    ['once', 'twice'],
-    ['once', 'once'],
-    ['once', 'twice'],
-    ['twice', 'twice'],
-  ]);
-  // A disc of 24 mm behind a washer of 14: (24 / 14)² is 2.9.
-  const post = holdingOfPost({ washer: 14, disc: 24, isBacked: false }, '3-and-over', shippedRules);
-  expect(post.advised.carries).toContain('2.9 times');
-  const patch = holdingOfPatch({ isTwice: false }, 'under-3', shippedRules);
-  const thread = holdingOfStitching('half its strands', shippedRules);
-  for (const { ways, test: trial } of [few, usual, small, done, post, patch, thread])
-    for (const { how, carries } of ways)
-      expect(`${how} ${carries} ${trial}`).not.toMatch(/\b(safe|certif\w*|guarantee\w*|approved|meets)\b/i);
-});
-
-test('worked in instead of sewn: only what comes out is offered, and the seam is gone', () => {
-  const text = forWhom('under 3', head(ball) + ear);
-  const toy = analyseToy(text);
-  const tried = workInInstead(toy, 'ear');
-  expect(tried.ok).toBe(true);
-  const after = analyseToy(applyEdits(text, tried.ok ? tried.edits : []));
-  expect(after.joined.joins.map(({ kind, round }) => [kind, round])).toEqual([
-    ['no-sew', 5],
-    ['no-sew', 5],
-  ]);
-  expect(after.problems.filter(({ severity }) => severity === 'error')).toEqual([]);
-  // Between two rounds nothing can be worked in; what is not sewn on neither; a shared sentence is told.
-  const between = analyseToy(text.replace('on round 5', 'between R4 and R9'));
-  expect(workInInstead(between, 'ear').ok).toBe(false);
-  expect(workInInstead(toy, 'head')).toMatchObject({ ok: false, why: 'It is not sewn on.' });
-  const both = analyseToy(
-    `${text}\n\nTail\nR1: 6 sc in ring\nR2-R6: sc around\nSew the ears and the tail to the head on round 9.`,
-  );
-  expect(workInInstead(both, 'tail')).toMatchObject({ ok: false });
-});
-
-test('holding: each seam and feature with its ways, and a way taken and taken back is the text as it was', () => {
-  const text = forWhom('under 3', head(ball, eyes) + wing);
-  const ways = (of: string) =>
-    holdingsOf(analyseToy(of), 'under-3', shippedRules).map(({ id, taken, advised }) => [
-      id,
-      taken.key,
-      advised.key,
-    ]);
-  expect(ways(text)).toEqual([
-    ['seam wing', 'once', 'twice'],
-    ['eyes head', 'washer', 'disc'],
-  ]);
-  const taken = ['seam wing', 'eyes head'].reduce((of, id) => {
-    const holding = holdingsOf(analyseToy(of), 'under-3', shippedRules).find((one) => one.id === id);
-    return applyEdits(of, [...holding!.edits.values()][0]!);
-  }, text);
-  expect(ways(taken).map(([, key]) => key)).toEqual(['twice', 'disc']);
-  const back = ['seam wing', 'eyes head'].reduce((of, id) => {
-    const holding = holdingsOf(analyseToy(of), 'under-3', shippedRules).find((one) => one.id === id);
-    return applyEdits(of, [...holding!.edits.values()][0]!);
-  }, taken);
-  expect(back.split('\n').filter(Boolean)).toEqual(text.split('\n').filter(Boolean));
-});
-
-test('what is reinforced is on the sheet, at the stop, in making and among what is bought', () => {
-  const text = forWhom(
-    '3+',
-    `${head(ball, eyes, 'Reinforce the eyes: a 24 mm disc of felt behind each washer.')}${wing}\nReinforce the wings: sew twice round.`,
-  );
-  const toy = analyseToy(text);
-  const stops = toy.parts[0]!.stops.stops.flatMap(({ acts }) => acts);
-  expect(stops.find(({ act }) => act === 'seat-eyes')?.why).toContain('a disc of felt of 24 mm');
-  expect(suppliesOf(toy).hardware).toContainEqual({ kind: 'disc of felt', sizeMm: 24, count: 2 });
-  const seams = tasksOf(toy).flatMap((task) => (task.kind === 'finish' ? task.steps : []));
-  expect(seams.filter((step) => step.startsWith('Once round, then once more the other way'))).toHaveLength(2);
-  const sheet = buildSheet(toy);
-  expect(
-    sheet.joins.every(({ sentences }) => sentences.some((one) => one.startsWith('Once round, then'))),
-  ).toBe(true);
-});
-
 test('a nose of felt is sewn on: no post, no washer, nothing to press, and nothing that waits for the stuffing', () => {
   const toy = analyseToy(head(ball, 'Sew a felt nose, 12 mm, between R11 and R12.'));
   expect(toy.parts[0]!.features.map(({ washerMm }) => washerMm)).toEqual([null]);
@@ -568,4 +401,34 @@ test('a nose of felt is sewn on: no post, no washer, nothing to press, and nothi
   const acts = toy.parts[0]!.stops.stops.flatMap(({ acts: done }) => done.map(({ act }) => act));
   expect(acts).not.toContain('seat-nose');
   expect(toy.order.steps.map((step) => step.do)).toContain('attach');
+});
+
+test('a word is told once, and its tap mends every line that speaks of it', () => {
+  const text = forWhom(
+    'under 3',
+    head(ball, 'Glue the cheeks on.', 'Do not glue the ears; glue the hat on.', 'The bow is glued on.'),
+  );
+  const [glue, ...more] = safetyOf(analyseToy(text)).findings;
+  expect(more).toEqual([]);
+  const mended = applyEdits(text, glue!.remedies[0].edits!);
+  expect(mended).toContain('Sew the cheeks on.\nDo not glue the ears; sew the hat on.\nThe bow is sewn on.');
+  expect(found(mended)).not.toContain('e glue');
+});
+
+test('a small part that is worked in has no seam to go round twice', () => {
+  const text = forWhom('under 3', head(ball) + ear.replace('Sew the ears to', 'No-sew: join the ears to'));
+  const [small] = safetyOf(analyseToy(text)).findings;
+  expect(small).toMatchObject({ code: 'small-part', remedies: [{ tap: null }] });
+});
+
+test('of two parts of one name the one that was found is mended', () => {
+  const second = ear.replace('(make 2)', '').replace('one on each side', 'on the right side');
+  const first = second.replace('on the right side', 'on the left side');
+  const text = forWhom('under 3', head(ball) + first + second);
+  const small = safetyOf(analyseToy(text)).findings.filter(({ code }) => code === 'small-part');
+  expect(small).toHaveLength(2);
+  const after = analyseToy(applyEdits(text, small[1]!.remedies[0].edits!));
+  expect(
+    after.parts.map(({ source }) => source.steps.filter(({ kind }) => kind === 'reinforce').length),
+  ).toEqual([0, 0, 1]);
 });

@@ -1,5 +1,3 @@
-import { hasPost } from '../place/rule/rule';
-import { withoutRemarks } from '../notation/remarks';
 import type { Join } from '../join/joined';
 import { isJoin } from '../notation/sentence/join';
 import type { Reinforcing } from '../notation/sentence/reinforce';
@@ -7,12 +5,12 @@ import { reinforcedIn } from '../notation/sentence/reinforced';
 import type { FeatureKind } from '../notation/sentence/said';
 import { stitchKinds, type StitchKind } from '../notation/terms';
 import type { FeaturePlacement } from '../place/resolve/placement';
+import { hasPost } from '../place/rule/rule';
 import { readAudience, type Audience } from '../safety/audience';
 import {
   screenToy,
   type Extent,
   type Finding,
-  type Hazard,
   type SafetyFeature,
   type SafetyJoin,
   type SafetyPart,
@@ -23,8 +21,9 @@ import { coverOfStrand } from '../shape/form/showThrough';
 import { sizeOfToy } from '../join/pose';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
 import { assembled } from './assembled';
-import { isJoinedTwice, isPartSewnTwice } from './seams';
-import { mendsOfFeature, mendsOfHazard, mendsOfPart } from './mends';
+import { hasSeam, isJoinedTwice, isPartSewnTwice } from './seams';
+import { hazardsIn } from './hazards';
+import { mendsOfFeature, mendsOfPart } from './mends';
 import { stuffedPart, sizeOfPart } from './stuffedPart';
 import { yarnOf } from './yarnOf';
 
@@ -162,6 +161,7 @@ function safetyPart(part: PartAnalysis, { toy, book, thicknessMm }: Knowing): Sa
   const touches = joined.joins.some(
     ({ unit, on, kind }) => unit.part === source.id || (on.part === source.id && kind === 'edge-to-edge'),
   );
+  const own = joined.joins.filter(({ unit }) => unit.part === source.id);
   // The text joins it, though it is still asked where: its end will be sewn shut.
   const isToBeJoined = source.steps.some(isJoin);
   const isWorkedOn = source.onto !== undefined || source.carries !== undefined || source.grown !== undefined;
@@ -178,6 +178,7 @@ function safetyPart(part: PartAnalysis, { toy, book, thicknessMm }: Knowing): Sa
     extent: extentOf(part, isStuffed),
     isStuffed,
     isJoined: touches || isToBeJoined || isBegun || isWorkedOn,
+    isSewn: own.length === 0 || own.some(hasSeam),
     isSewnTwice: isPartSewnTwice(part, toy),
     isSewnDown: reinforcedIn(source.steps, 'sewn-down', null).length > 0,
     end: { stitches: stops.closing?.stitches ?? 0, how: stops.closing?.how ?? 'gather' },
@@ -187,84 +188,6 @@ function safetyPart(part: PartAnalysis, { toy, book, thicknessMm }: Knowing): Sa
     gapes: stretched(widest + 1) === null ? null : (fabric.label[widest] ?? widest + 1),
     mends: mendsOfPart(part, toy, book, Math.max(1, ...stretch)),
   };
-}
-
-const hazards: readonly [Hazard['code'], RegExp][] = [
-  [
-    'glue',
-    /\b(?:(?:hot|super|fabric|textile|craft)[- ]?)?glue(?:d|s)?\b|\bgluing\b|\bepoxy\b|\badhesives?\b|\bfusible\b/i,
-  ],
-  ['wire', /\b(?:wire|wires|wired|pipe ?cleaners?|chenille stems?|armature)\b/i],
-  ['magnet', /\bmagnet(?:s|ic)?\b/i],
-  [
-    'rattle',
-    /\b(?:rattles?|squeakers?|jingle bells?|bells?(?![- ](?:shape|sleeve|bottom|pepper|flower))|(?:music|sound|voice) (?:box(?:es)?|modules?|chips?)|crinkle (?:paper|foil|film))\b/i,
-  ],
-  ['battery', /\b(?:batter(?:y|ies)|button cells?|coin cells?|LEDs?|tea ?lights?|fairy lights?)\b/i],
-  [
-    'stick',
-    /\b(?:insert|put|push|place|slide|stick|add)\w*\b[^.;]*\b(?:tooth ?picks?|skewers?|(?:wooden|plastic) (?:sticks?|dowels?|rods?|spoons?)|dowels?|chop ?sticks?|drinking straws?)\b[^.;]*\b(?:in|into|inside|through|up)\b/i,
-  ],
-  ['long-pile', /\b(?:faux fur|fur yarn|eyelash yarn|long pile|mohair|brushed alpaca)\b/i],
-  [
-    'button',
-    /\b(?:beads?|sequins?|rhinestones?|pearls?(?! cotton)|(?:googly|wiggly?) eyes?|press ?studs?|snaps|poppers)\b/i,
-  ],
-  ['sewn-on', /\bpom[- ]?poms?\b/i],
-  [
-    'key-ring',
-    /\b(?:(?:lobster|swivel|trigger) clasps?|carabiners?|phone (?:straps?|charms?)|(?:split|jump) rings?|brooch pins?|safety pins?(?= (?:to|on|at|for the back)))\b/i,
-  ],
-  ['strands', /\b(?:fishing line|monofilament|nylon (?:line|thread)|horse ?hair)\b/i],
-  [
-    'colouring',
-    /\b(?:(?:powder|cream) blush|blush(?:er)? powder|make-?up|rouge|(?:chalk|soft|oil) pastels?|fabric (?:paints?|markers?|pens?)|(?:acrylic|textile) paints?|paint (?:the|on|in)|water ?colou?rs?)\b/i,
-  ],
-  [
-    'loose-filling',
-    /\b(?:pellets?|(?:weight(?:ing)?|filling) beads?|(?:dried|dry) (?:beans?|peas?|lentils?|lavender|corn)|cherry stones?|(?:fill|stuff)(?:ed)?(?: (?:it|them|the \w+))? with (?:rice|sand|beans?|lavender|gravel|glass beads)|weight bags?|(?:put|add|insert|place|drop|weigh\w*)\b[^.;]*\b(?:marbles?|pebbles?|stones|coins?(?! cell)|steel balls?|glass (?:gems?|pebbles?)|metal (?:nuts?|weights?|discs?)))\b/i,
-  ],
-  [
-    'cord-length',
-    /\b(?:ribbons?(?! yarn)|strings? (?:around|round|about)|elastic cord|shoelaces?|(?<!-)cords?|drawstrings?)\b/i,
-  ],
-  [
-    'knots-outside',
-    /\bknots?\b[^.;]*\b(?:outside|shows?|visible)\b|\btie\b[^.;]*\b(?:ends?|tails?)\b[^.;]*\b(?:outside|in a (?:knot|bow))\b/i,
-  ],
-  ['loop-size', /\b(?:hanging loop|loop (?:for|to) hang(?:ing)?)\b/i],
-];
-
-/** A line that names a yarn says what it is made of, not what is put on the toy. */
-const yarnLine = /^\s*(?:yarn|colou?r)\b/i;
-
-/** What forbids or leaves something out is no use of it: `no wire`, `do not glue`. */
-const forbidden = /\b(?:no|not|never|without|instead of|don['’]?t|avoid)\b[^.;,]*$/i;
-
-function hazardsIn({ text, pattern, parts }: ToyAnalysis): Hazard[] {
-  const lines = withoutRemarks(text.split(/\r\n|\n|\r/));
-  // A part that is called Bell is no bell: its name says nothing of what is in it.
-  const names = parts.flatMap(({ source }) => source.name.toLowerCase().split(/\s+/));
-  const isName = (word: string) => names.some((name) => name === word || `${name}s` === word);
-  return hazards.flatMap(([code, expression]) => {
-    for (const [i, line] of lines.entries()) {
-      const found = expression.exec(line);
-      const isRound = pattern.lineKinds[i] === 'round' || pattern.lineKinds[i] === 'heading';
-      const isYarn = code !== 'long-pile' && yarnLine.test(line);
-      if (!found || isRound || isYarn || forbidden.test(line.slice(0, found.index))) continue;
-      if (isName(found[0].toLowerCase())) continue;
-      const part = parts.find(({ source }) => i + 1 >= source.firstLine && i + 1 <= source.lastLine);
-      return [
-        {
-          code,
-          word: found[0].toLowerCase(),
-          part: part?.source.name ?? null,
-          mends: mendsOfHazard(code, line, i + 1),
-        },
-      ];
-    }
-    return [];
-  });
 }
 
 /**
@@ -308,7 +231,7 @@ function safetyJoin(join: Join, toy: ToyAnalysis, parts: readonly SafetyPart[]):
     partId: unit.part,
     name: unit.name,
     stitches: path?.length ?? workedIn.reduce((sum, one) => sum + one, 0),
-    isSewn: path !== null && ledger === null,
+    isSewn: path !== null && hasSeam(join),
     isSewnTwice: isJoinedTwice(join, toy),
     mends: part?.mends ?? {},
   };

@@ -2,6 +2,10 @@ import type { Join } from '../join/joined';
 import { reinforcedIn } from '../notation/sentence/reinforced';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
 
+/** Joins that are made with a seam around an edge: not what is worked in or on, pulled through, hung, or fastened by one end. */
+const seamless: ReadonlySet<Join['kind']> = new Set(['no-sew', 'worked-on', 'through', 'hung', 'by-end']);
+export const hasSeam = ({ kind }: Pick<Join, 'kind'>): boolean => !seamless.has(kind);
+
 /** Whether the seam of a unit is gone round twice: its own sentence says so, or one that reinforces its part. */
 export function isJoinedTwice({ unit, sentence }: Join, { parts }: Pick<ToyAnalysis, 'parts'>): boolean {
   const part = parts.find(({ source }) => source.id === unit.part);

@@ -1,7 +1,7 @@
-import { hasPost } from '../place/rule/rule';
 import type { Fabric } from '../fabric/fabric';
 import { stitchKinds, type StitchKind } from '../notation/terms';
 import { washerMm } from '../place/rule/hardware';
+import { hasPost } from '../place/rule/rule';
 import { weightInWords, yarnWeight, type YarnWeight } from '../shape/yarnWeights';
 import { stitchYarnMm } from '../supplies/stitchYarn';
 import type { PartAnalysis, ToyAnalysis } from './analysis';

@@ -24,7 +24,7 @@ export const labelPhrasings: readonly Phrasing[] = [
   {
     example: ['With white, R1: 6 sc in ring', 'R1: With white, 6 sc in ring'],
     pattern: re(
-      String.raw`^(\s*)((?:in|with|using)\s+(?:the\s+)?(?:[a-z]+\s+){0,2}[a-z]+)\s*[:,]\s*((?:rounds?|rnds?|rows?|r)\.?\s*\d{1,3}(?:\s*[-–]\s*r?\s*\d{1,3})?)\s*[:.)]\s*`,
+      String.raw`^(\s*)((?:in|with|using)\s+(?:the\s+)?(?![^:,]*\b(?:fac(?:ing|es)|sides?|rounds?|rows?|hooks?|needles?|pieces?|stitch(?:es)?|loops?|hand|work|next|this)\b)(?:[a-z]+\s+){0,2}[a-z]+)\s*[:,]\s*((?:rounds?|rnds?|rows?|r)\.?\s*\d{1,3}(?:\s*[-–]\s*r?\s*\d{1,3})?)\s*[:.)]\s*`,
     ),
     by: (_, space, colour, label) => `${space}${label}: ${colour}, `,
   },

@@ -137,13 +137,12 @@ function readSideways(
   else if (by.outward) step.outward = { stitches: 1, from: by.outward };
 }
 
+const cloths: ReadonlySet<FeatureStyle> = new Set(['felt', 'crochet']);
+
 /** What says a place without a number is taken as one round; what is not read at all is kept, clause by clause. */
-function unread(
-  step: FeatureSentence,
-  { vague, unused, outwardAt, heightAt, mentions }: Phrases,
-  text: string,
-): void {
+function unread(step: FeatureSentence, phrases: Phrases, text: string): void {
   const { span } = step;
+  const { vague, unused, outwardAt, heightAt, mentions } = phrases;
   const placed =
     step.gap ??
     step.range ??
@@ -167,7 +166,9 @@ function unread(
     ...(outwardAt !== null && !step.outward ? [outwardAt] : []),
     ...(heightAt !== null && placed === undefined && !vague ? [heightAt] : []),
   ];
-  const clauses = [...left, ...severalNumbers(text, span)].map((at) => clauseAt(text, at, span));
+  const clauses = [...left, ...severalNumbers(text, span), ...madeOfCloth(step, phrases, text)].map((at) =>
+    clauseAt(text, at, span),
+  );
   if (vague && step.feature !== 'sculpting') {
     if (placed === undefined) {
       step.relation = { rounds: 1, direction: vague.direction, to: vague.to };
@@ -180,6 +181,14 @@ function unread(
       clauses.push(clauseAt(text, vague.from, span));
   }
   if (clauses.length > 0 && step.feature !== 'sculpting') step.unused = [...new Set(clauses)];
+}
+
+/** `Felt eyes`: eyes are planned as pressed in or stitched, so what else they are made of is told. A ring, or a backing, of felt is none. */
+function madeOfCloth({ feature, span }: FeatureSentence, { ring, styles }: Phrases, text: string): number[] {
+  const isOfCloth = feature === 'eyes' && ring === null && styles.some((style) => cloths.has(style));
+  const said = text.slice(span.from, span.to);
+  if (!isOfCloth || /\b(?:behind|under|beneath|backing|backed|washers?)\b/i.test(said)) return [];
+  return [span.from + Math.max(0, said.search(/\b(?:felt|crochet)/i))];
 }
 
 /** `5-7 stitches apart`: which of them is not for us to say. */

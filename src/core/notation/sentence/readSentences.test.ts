@@ -87,3 +87,12 @@ test.each([
   const [stuffing] = readSentences(text, 1);
   expect(stuffing?.kind === 'stuff' && stuffing.amount).toBe(amount);
 });
+
+test.each([
+  ['Felt eyes, 10 mm, between R9 and R10, 6 showing.', ['Felt eyes']],
+  ['Insert 9 mm eyes with felt behind them between R9 and R10, 6 showing', undefined],
+  ['Eyes: 8 mm; R15-16; 7 showing; with felt rings of 14 mm.', undefined],
+])('%s: what the eyes are made of', (text, unused) => {
+  const [eyes] = readSentences(text, 1);
+  expect(eyes?.kind === 'feature' && eyes.unused).toEqual(unused);
+});
