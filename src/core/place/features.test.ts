@@ -1,35 +1,16 @@
-import type { FeatureUnit } from './resolve/unit';
-import * as fc from 'fast-check';
 import { featureCorpus, featureHead } from '../__tests__/featureCorpus';
 import { applyEdits } from '../notation/applyEdits';
 import { readSentences } from '../notation/sentence/readSentences';
 import type { FeatureKind } from '../notation/sentence/said';
-import { analyseFaces as analyseToy, type FacePart as PartAnalysis } from '../__tests__/faces';
+import { analyseFaces as analyseToy, headWith, type FacePart as PartAnalysis } from '../__tests__/faces';
 import { frameOfPart } from '../toy/analyse';
-import { wrapAngle } from '../shape/azimuth';
 import { ruleEdits } from './move/front';
-import { holeAzimuth } from './frame/holes';
 import { withApart, raised, widened } from './move/step';
-import { seatHoles } from './frame/partForm';
-import { isStitchedStyle, type FeatureRule, type Sideways, type Vertical } from './rule/rule';
-import { removeRule, ruleSentence, writeRule } from './rule/writeRule';
+import { ruleSentence } from './rule/writeRule';
 import { featureWords } from './words/directions';
 import { landmarkLines } from './frame/landmarks';
 import { featureLibrary } from './rule/library';
-import { proposedRule } from './rule/proposeRule';
-import { readRule } from './rule/readRule';
 
-/** Lines about the toy stand above the heading, lines about the part below it. */
-const head = (sentences: string, header = '') => {
-  const [ofPart, ofToy] = [true, false].map((wanted) =>
-    header
-      .split('\n')
-      .filter((line) => line && line.startsWith('Start') === wanted)
-      .map((line) => `${line}\n`)
-      .join(''),
-  );
-  return analyseToy(`${ofToy}${featureHead.replace('Head\n', `Head\n${ofPart}`)}${sentences}\n`).parts[0]!;
-};
 const asking = new Set([
   'as-usual',
   'how-far',
@@ -69,7 +50,7 @@ describe('sentences, worked out by hand', () => {
       '%s',
       (sentence, { top, bottom = top, asks, side }) => {
         const [line, holes] = start === 'top' ? top : bottom;
-        const placed = only(head(sentence, header));
+        const placed = only(headWith(sentence, header));
         expect(placed.line).toBe(line);
         if (holes) {
           const inOrder = leftFirst ? holes : [...holes].reverse();
@@ -88,13 +69,13 @@ describe('sentences, worked out by hand', () => {
   });
 
   test('below is towards the feet, whichever end the work began at', () => {
-    expect(only(head('Mouth 4 rounds below the eyes, 3 wide')).line).toBe(19);
-    expect(only(head('Mouth 4 rounds below the eyes, 3 wide', 'Start: bottom\n')).line).toBe(11);
-    expect(only(head('Mouth 3 rounds up from the base, 3 wide', 'Start: bottom\n')).line).toBe(3);
+    expect(only(headWith('Mouth 4 rounds below the eyes, 3 wide')).line).toBe(19);
+    expect(only(headWith('Mouth 4 rounds below the eyes, 3 wide', 'Start: bottom\n')).line).toBe(11);
+    expect(only(headWith('Mouth 3 rounds up from the base, 3 wide', 'Start: bottom\n')).line).toBe(3);
   });
 
   test('landmarks are found, or missed in words', () => {
-    const { fabric } = head('');
+    const { fabric } = headWith('');
     expect(
       (['ridge', 'colour change', 'edge', 'base'] as const).map((landmark) =>
         landmarkLines(fabric, landmark),
@@ -107,7 +88,7 @@ describe('sentences, worked out by hand', () => {
   });
 
   test('a circle is named, and everything is placed all the same', () => {
-    const part = head('Nose 1 round below the mouth, 3 wide.\nMouth 2 rounds below the nose, 3 wide.');
+    const part = headWith('Nose 1 round below the mouth, 3 wide.\nMouth 2 rounds below the nose, 3 wide.');
     expect(part.features).toHaveLength(2);
     expect(part.features.flatMap((feature) => feature.problems.map((problem) => problem.code))).toContain(
       'anchor-circle',
@@ -171,7 +152,7 @@ describe('what is said and not read', () => {
 
   test('eyes too, and on a part that lies on its side', () => {
     const codes = (sentences: string, header = '') =>
-      head(sentences, header).problems.map(({ code }) => code);
+      headWith(sentences, header).problems.map(({ code }) => code);
     expect(codes('Eyes: 8 mm, between R15 and R16, 7 apart, a little lower on the left.')).toContain(
       'words-unused',
     );
@@ -185,252 +166,9 @@ describe('what is said and not read', () => {
   });
 });
 
-const verticals: fc.Arbitrary<Vertical> = fc.oneof(
-  fc
-    .integer({ min: 1, max: 28 })
-    .map((round) => ({ by: 'gap' as const, gap: [round, round + 1] as [number, number] })),
-  fc.record({
-    by: fc.constant('relation' as const),
-    rounds: fc.integer({ min: 1, max: 5 }),
-    direction: fc.constantFrom('above' as const, 'below' as const),
-    to: fc.constantFrom(
-      'eyes' as const,
-      'ridge' as const,
-      'colour change' as const,
-      'base' as const,
-      'edge' as const,
-      'neck' as const,
-    ),
-  }),
-  fc.record({
-    by: fc.constant('relation' as const),
-    rounds: fc.constant(0),
-    direction: fc.constant('above' as const),
-    to: fc.constantFrom('ridge' as const, 'colour change' as const, 'neck' as const),
-  }),
-  fc.record({
-    by: fc.constant('relation' as const),
-    rounds: fc.integer({ min: 2, max: 9 }),
-    direction: fc.constant('from' as const),
-    to: fc.constantFrom('base' as const, 'edge' as const),
-  }),
-  fc.constant({ by: 'level' as const, to: 'eyes' as const }),
-  fc.constant({ by: 'start' as const }),
-);
-const besides: fc.Arbitrary<Sideways> = fc.oneof(
-  fc.constant({ by: 'holes' as const, holes: [12, 25] }),
-  fc.integer({ min: 2, max: 12 }).map((apart) => ({ by: 'apart' as const, apart })),
-  fc.record({
-    by: fc.constant('outward' as const),
-    stitches: fc.integer({ min: 1, max: 4 }),
-    from: fc.constantFrom('eyes' as const, 'front' as const),
-  }),
-  fc
-    .constantFrom('inner' as const, 'outer' as const, 'middle' as const)
-    .map((edge) => ({ by: 'inLine' as const, edge, to: 'eyes' as const })),
-);
-const backs: fc.Arbitrary<Sideways> = fc
-  .integer({ min: 2, max: 12 })
-  .map((apart) => ({ by: 'back' as const, apart }));
-const middles: fc.Arbitrary<Sideways> = fc.constantFrom(
-  { by: 'holes' as const, holes: [16] },
-  { by: 'front' as const },
-  { by: 'back' as const },
-  { by: 'inLine' as const, edge: 'inner' as const, to: 'eyes' as const },
-);
-
-const ruleArbitrary: fc.Arbitrary<FeatureRule> = fc
-  .constantFrom(...kinds.filter((kind) => kind !== 'eyes' && kind !== 'sculpting'))
-  .chain((kind) => {
-    const entry = featureLibrary[kind];
-    return fc
-      .constantFrom('middle' as const, 'both' as const, 'left' as const, 'right' as const)
-      .chain((sides) =>
-        fc
-          .record({
-            kind: fc.constant(kind),
-            style: entry.styles.length > 0 ? fc.constantFrom(...entry.styles) : fc.constant(null),
-            wide: fc.integer({ min: 1, max: 9 }),
-            high: fc.integer({ min: 1, max: 4 }),
-            vertical: verticals,
-            sides: fc.constant(sides),
-            sideways: sides === 'middle' ? middles : sides === 'both' ? fc.oneof(besides, backs) : besides,
-            seat: fc.constantFrom(null, 'foot' as const, 'split' as const),
-          })
-          .map((rule): FeatureRule => {
-            const embroidered = rule.style === null ? entry.stitched : isStitchedStyle(rule.style);
-            // What has a size in mm has no width in stitches of its own.
-            return embroidered || entry.usualMm === null
-              ? { ...rule, embroidered, sizeMm: null }
-              : { ...rule, embroidered, sizeMm: 8, wide: entry.wide, high: entry.high };
-          }),
-      );
-  });
-
-describe('properties', () => {
-  const upright = analyseToy(featureHead).parts[0]!.form;
-  test('a rule written as a sentence is read back as the same rule', () => {
-    fc.assert(
-      fc.property(ruleArbitrary, (rule) => {
-        const [step] = readSentences(ruleSentence(rule), 1);
-        expect(step).toMatchObject({ kind: 'feature', feature: rule.kind });
-        expect(readRule(step as never, upright)).toEqual(rule);
-      }),
-      { numRuns: 600 },
-    );
-  });
-
-  test('placing is idempotent: the rule of what was placed, written into the text, places the same', () => {
-    fc.assert(
-      fc.property(ruleArbitrary, (rule) => {
-        const text = `${featureHead}${ruleSentence(rule)}\n`;
-        const first = analyseToy(text).parts[0]!;
-        const placed = only(first);
-        const again = only(
-          analyseToy(applyEdits(text, [writeRule(first.source, placed.id, placed.rule)])).parts[0]!,
-        );
-        expect({ ...again, problems: again.problems.map(({ code }) => code) }).toEqual({
-          ...placed,
-          problems: placed.problems.map(({ code }) => code),
-        });
-      }),
-      { numRuns: 60 },
-    );
-  });
-
-  test('everything on a face shares one middle, however far apart in rounds and however the rounds lean', () => {
-    fc.assert(
-      fc.property(
-        fc.integer({ min: 6, max: 23 }),
-        fc.integer({ min: 2, max: 8 }),
-        fc.double({ min: 0, max: 0.6, noNaN: true }),
-        fc.constantFrom('', 'Hand: left\n', 'Start: bottom\n'),
-        (line, wide, lean, header) => {
-          const part = head(
-            `Mouth: between R${line} and R${line + 1}, ${wide} wide`,
-            `Lean: ${lean.toFixed(2)}\n${header}`,
-          );
-          const [left, right] = part.eyes!.units as [FeatureUnit, FeatureUnit];
-          const step = (2 * Math.PI) / 36;
-          const off =
-            Math.abs(
-              wrapAngle(
-                only(part).units[0]!.azimuth - left.azimuth - wrapAngle(right.azimuth - left.azimuth) / 2,
-              ),
-            ) / step;
-          // Half a stitch for each of the two is all that whole stitches can cost.
-          expect(off).toBeLessThanOrEqual(1 + 1e-9);
-          expect(part.map.front).toBe(part.eyes!.front);
-        },
-      ),
-      { numRuns: 80 },
-    );
-  });
-
-  test('mirror pairs are as mirror-true as the holes allow: no other pair of that distance lies nearer to the middle', () => {
-    fc.assert(
-      fc.property(
-        fc.integer({ min: 5, max: 24 }),
-        fc.integer({ min: 2, max: 14 }),
-        fc.double({ min: 0, max: 0.6, noNaN: true }),
-        (line, apart, lean) => {
-          const part = head(
-            `Cheeks: felt, 5 mm, between R${line} and R${line + 1}, ${apart} apart`,
-            `Lean: ${lean.toFixed(2)}\n`,
-          );
-          const placed = only(part);
-          const holes = seatHoles(part.form, placed.line, 'foot');
-          const step = (2 * Math.PI) / holes.count;
-          const { front } = part.map;
-          const misses = Array.from({ length: holes.count }, (_, i) =>
-            Math.abs(
-              wrapAngle((holeAzimuth(holes, i + 1) + holeAzimuth(holes, i + 1 + placed.apart!)) / 2 - front),
-            ),
-          );
-          const best = Math.min(...misses);
-          expect(Math.abs(placed.missStitches)).toBeLessThanOrEqual(0.5 + 1e-9);
-          expect(best / step).toBeCloseTo(Math.abs(placed.missStitches), 6);
-        },
-      ),
-      { numRuns: 60 },
-    );
-  });
-
-  test('what hangs on the eyes moves with them', () => {
-    const text = (gap: number, apart: number) =>
-      `${featureHead.replace(/Eyes:.*\n/, `Eyes: 8 mm, between R${gap} and R${gap + 1}, ${apart} apart.\n`)}Cheeks: felt, 6 mm, 2 rounds below the eyes, 1 stitch outside the eyes.\nMouth: 4 rounds below the eyes, 3 wide.\nNose: 1 round above the mouth, 3 wide.\n`;
-    const at = (gap: number, apart: number) => analyseToy(text(gap, apart)).parts[0]!.features;
-    for (const gap of [10, 12, 14])
-      expect(at(gap, 7).map((feature) => feature.line)).toEqual([gap + 2, gap + 4, gap + 3]);
-    expect(at(14, 9)[0]!.apart! - at(14, 7)[0]!.apart!).toBe(2);
-  });
-
-  test('rounds put in above the eyes carry everything along', () => {
-    const sentences = 'Mouth: 4 rounds below the eyes, 3 wide.';
-    const more = featureHead
-      .replace('R7-R12:', 'R7-R!!:')
-      .replace(/\bR(1[3-9]|2\d)\b/g, (_, n: string) => `R${Number(n) + 2}`)
-      .replace('R!!', 'R14');
-    expect(only(analyseToy(`${more}${sentences}`).parts[0]!).line).toBe(21);
-  });
-
-  test('changing the hand twice changes nothing', () => {
-    const once = head('Brows 3 rounds above the eyes, 7 apart, 2 wide.');
-    const left = head('Brows 3 rounds above the eyes, 7 apart, 2 wide.', 'Hand: left\n');
-    const back = head('Brows 3 rounds above the eyes, 7 apart, 2 wide.', 'Hand: right\n');
-    expect(back.features.map(({ units }) => units)).toEqual(once.features.map(({ units }) => units));
-    expect(left.features[0]!.units[0]!.from).toBe(once.features[0]!.units[1]!.from);
-  });
-});
-
-describe('by thumb', () => {
-  const text = (sentence: string) => `${featureHead}${sentence}\n`;
-
-  test.each(kinds.filter((kind) => kind !== 'eyes'))(
-    '%s: put on, moved round the compass, and taken off again',
-    (kind) => {
-      let current = text('').trimEnd() + '\n';
-      const part = () => analyseToy(current).parts[0]!;
-      const put = (rule: FeatureRule | null, id: string | null = kind) => {
-        current = applyEdits(current, [writeRule(part().source, id, rule!)]);
-      };
-      put(proposedRule(kind, part().form, part().eyes!.line, part().map.front), null);
-      const found = () => part().features.find((feature) => feature.kind === kind)!;
-      const { line, apart, units, rule } = found();
-      expect(part().problems.filter((problem) => problem.severity === 'error')).toEqual([]);
-      put(raised(frameOfPart(part()), found(), -1));
-      expect(found().line).toBe(line + 1);
-      put(raised(frameOfPart(part()), found(), 1));
-      expect(found().line).toBe(line);
-      put(widened(frameOfPart(part()), found(), 1));
-      if (apart === null && rule.sizeMm !== null)
-        expect(found().rule.sizeMm).toBe(featureLibrary[kind].sizesMm.find((size) => size > rule.sizeMm!));
-      else if (apart === null) expect(found().rule.wide).toBe(Math.abs(units[0]!.to - units[0]!.from) + 1);
-      else expect(found().apart).toBeGreaterThan(apart);
-      put(widened(frameOfPart(part()), found(), -1));
-      expect(found().apart).toBe(apart);
-      current = applyEdits(current, [removeRule(part().source, kind)!]);
-      expect(part().features).toEqual([]);
-    },
-  );
-
-  test('a remedy mends what it is offered for', () => {
-    const toy = analyseToy(text('Mouth: 4 rounds below the eyes, 4 wide.'));
-    const problem = toy.parts[0]!.features[0]!.problems.find((one) => one.code === 'not-centred')!;
-    expect(problem.suggestions.length).toBeGreaterThan(1);
-    const misses = problem.suggestions.map((suggestion) =>
-      Math.abs(analyseToy(applyEdits(toy.text, suggestion.edits)).parts[0]!.features[0]!.missStitches),
-    );
-    // Best first; every one better than before.
-    expect(misses[0]).toBeLessThan(0.2);
-    expect(misses).toEqual([...misses].sort((a, b) => a - b));
-    for (const miss of misses) expect(miss).toBeLessThan(0.5);
-  });
-});
-
 describe('needle', () => {
   test('a smile is one long stitch held at its middle a round lower', () => {
-    const { needle } = only(head('Embroider a smile 4 rounds below the eyes, 3 stitches wide.'));
+    const { needle } = only(headWith('Embroider a smile 4 rounds below the eyes, 3 stitches wide.'));
     expect(needle!.points.map(({ act, line }) => [act, line])).toEqual([
       ['out', 19],
       ['in', 19],
@@ -450,7 +188,7 @@ describe('needle', () => {
   });
 
   test('a row of short stitches goes back over each', () => {
-    const { needle } = only(head('Mouth: a row of short stitches, between R18 and R19, 3 wide.'));
+    const { needle } = only(headWith('Mouth: a row of short stitches, between R18 and R19, 3 wide.'));
     expect(needle!.points.map(({ act, hole }) => `${act} ${hole}`)).toEqual([
       'out 19',
       'in 18',
@@ -462,24 +200,27 @@ describe('needle', () => {
   });
 
   test('a triangle narrows to one hole', () => {
-    const { needle } = only(head('Satin stitch a triangle nose between R10 and R11, 3 wide, 2 rounds high.'));
+    const { needle } = only(
+      headWith('Satin stitch a triangle nose between R10 and R11, 3 wide, 2 rounds high.'),
+    );
     const down = needle!.points.filter(({ act, line }) => act === 'in' && line === 12);
     expect(down.length).toBe(4);
     expect(new Set(down.map(({ hole }) => hole)).size).toBe(1);
   });
 
   test('sculpting goes top, bottom, bottom, top, twice, and comes back to where it began', () => {
-    const { needle } = only(head('Sculpt the eyes.'));
+    const { needle } = only(headWith('Sculpt the eyes.'));
     expect(needle!.points.map(({ line }) => line)).toEqual([14, 16, 16, 14, 14, 16, 16, 14]);
     expect(needle!.knot).toContain('first hole');
   });
 
   test('what is sewn on has no needle path, what is stitched always comes out before it goes in', () => {
     expect(
-      only(head('Felt cheeks, 8 mm, 2 rounds below the eyes, 1 stitch outside the eyes')).needle,
+      only(headWith('Felt cheeks, 8 mm, 2 rounds below the eyes, 1 stitch outside the eyes')).needle,
     ).toBeNull();
     for (const kind of kinds) {
-      for (const placed of head(`${featureLibrary[kind].name}: satin stitch, between R11 and R12`).features) {
+      for (const placed of headWith(`${featureLibrary[kind].name}: satin stitch, between R11 and R12`)
+        .features) {
         placed.needle?.points.forEach((point, i) => expect(point.act).toBe(i % 2 === 0 ? 'out' : 'in'));
         for (const point of placed.needle?.points ?? []) {
           expect(point.hole).toBeGreaterThanOrEqual(1);
@@ -490,7 +231,7 @@ describe('needle', () => {
   });
 
   test('three wordings of the same place', () => {
-    const part = head('Brows 3 rounds above the eyes, 7 apart, 2 wide.');
+    const part = headWith('Brows 3 rounds above the eyes, 7 apart, 2 wide.');
     const words = featureWords(only(part), frameOfPart(part), part.eyes);
     expect(words.address).toBe(
       'Brows between round 12 and 13, left holes 13 to 15, right holes 20 to 22 of 36',
@@ -510,21 +251,22 @@ describe('above and below what covers several rounds', () => {
 
   test('counts from its edge, at both start ends', () => {
     const lines = (sentence: string, header = '') =>
-      head(nose + sentence, header).features.map((feature) => feature.line);
+      headWith(nose + sentence, header).features.map((feature) => feature.line);
     expect(lines('Mouth 1 round below the nose, 3 wide.')).toEqual([16, 19]);
     expect(lines('Mouth 1 round below the nose, 3 wide.', 'Start: bottom\n')).toEqual([16, 13]);
     expect(lines('Felt spots, 4 mm, 2 rounds above the nose, 6 apart.')).toEqual([16, 14]);
     expect(lines('Cheeks level with the nose, 9 apart.')).toEqual([16, 16]);
     expect(
-      head(`${nose}Mouth 1 round below the nose, 3 wide.`).problems.map(({ code }) => code),
+      headWith(`${nose}Mouth 1 round below the nose, 3 wide.`).problems.map(({ code }) => code),
     ).not.toContain('features-overlap');
-    expect(head(`${nose}Mouth between R17 and R18, 3 wide.`).problems.map(({ code }) => code)).toContain(
+    expect(headWith(`${nose}Mouth between R17 and R18, 3 wide.`).problems.map(({ code }) => code)).toContain(
       'features-overlap',
     );
   });
 
   test('from one round to another it covers those rounds, worked from its upper end', () => {
-    const across = (header: string) => head('Nose: triangle, from R16 to R19, 3 wide.', header).features[0]!;
+    const across = (header: string) =>
+      headWith('Nose: triangle, from R16 to R19, 3 wide.', header).features[0]!;
     expect([across('').line, across('').needle!.points.map(({ line }) => line)]).toEqual([
       16,
       expect.arrayContaining([16, 19]),
@@ -535,13 +277,13 @@ describe('above and below what covers several rounds', () => {
   });
 
   test.each(['', 'Start: bottom\n'])('moving by thumb goes line by line past its edges: %j', (header) => {
-    let [mouth] = head(`Mouth: row, 3 rounds above the nose, 3 wide.\n${nose}`, header).features;
+    let [mouth] = headWith(`Mouth: row, 3 rounds above the nose, 3 wide.\n${nose}`, header).features;
     const lines = [mouth!.line];
     for (let i = 0; i < 8; i += 1) {
-      const part = head(`${nose}${ruleSentence(mouth!.rule)}.`, header);
+      const part = headWith(`${nose}${ruleSentence(mouth!.rule)}.`, header);
       const now = part.features[1]!;
       const rule = raised(frameOfPart(part), now, -1)!;
-      mouth = head(`${nose}${ruleSentence(rule)}.`, header).features[1];
+      mouth = headWith(`${nose}${ruleSentence(rule)}.`, header).features[1];
       lines.push(mouth!.line);
     }
     const down = header === '' ? 1 : -1;
@@ -623,14 +365,14 @@ describe('stitches by their numbers', () => {
       ).parts[0]!.problems.map(({ code }) => code),
     ).toContain('eyes-spacing');
     expect(
-      head('Mouth between R12 and R13, at stitch 15, 3 rounds wide.', 'Start: left\n').problems.map(
+      headWith('Mouth between R12 and R13, at stitch 15, 3 rounds wide.', 'Start: left\n').problems.map(
         ({ code }) => code,
       ),
     ).toContain('words-unused');
   });
 
   test('moved up by thumb they keep their distance, not their numbers', () => {
-    const part = head(
+    const part = headWith(
       'Sew 6 mm buttons between R19 and R20 at stitches 16 and 23. Sew a 10 mm button at stitch 4, between R20 and R21. Mouth between R18 and R19, at stitches 18 and 21.',
     );
     const up = part.features.map((feature) => raised(frameOfPart(part), feature, 1)!.sideways);
@@ -646,8 +388,8 @@ describe('stitches by their numbers', () => {
 test('what belongs to each eye goes with the eyes as they are seated', () => {
   // 8 apart on the line of the eyes is half a stitch off the middle: 14 and 22. Their inner edges lie 0.8 of a stitch inside, which is a hole.
   const eyes = 'Eyes: 8 mm, between R15 and R16, 8 apart (7 showing), in the holes.\n';
-  const beside = (sentence: string) => head(`${eyes}${sentence}`).features[0]!;
-  const posts = head(eyes)
+  const beside = (sentence: string) => headWith(`${eyes}${sentence}`).features[0]!;
+  const posts = headWith(eyes)
     .eyes!.units.map(({ from }) => from)
     .sort((a, b) => a - b);
   expect(posts[1]! - posts[0]!).toBe(8);
