@@ -2,11 +2,20 @@ import { applyEdits } from './applyEdits';
 import { readHeader } from './headers';
 import type { PartSource } from './pattern';
 import type { LineEdit } from './problem';
+import { readPattern } from './readPattern';
 import type { Said } from './sentence/said';
 
 const lineEnds = /\r\n|\n|\r/;
 
 type ToyKey = 'Toy' | 'Hand' | 'Gauge' | 'Lean' | 'Terms' | 'For' | 'Hook' | 'Apart';
+
+/** The line of a name that stands alone over everything, and is the toy's only there; 0 where there is none. */
+function bareNameLine(text: string, lines: readonly string[]): number {
+  const first = lines.findIndex((line) => line.trim() !== '');
+  const { header } = readPattern(text);
+  const isName = first >= 0 && header.name !== null && (lines[first] ?? '').includes(header.name);
+  return isName ? first + 1 : 0;
+}
 
 /** The edit that sets a header line of the toy (`Hand: left`), in place where there is one, else at the top. */
 export function toyHeaderEdits(text: string, key: ToyKey, value: string): LineEdit[] {
@@ -16,7 +25,8 @@ export function toyHeaderEdits(text: string, key: ToyKey, value: string): LineEd
     (header) => header !== null && 'key' in header && header.key === key.toLowerCase(),
   );
   if (at >= 0) return [{ line: at + 1, text: `${key}: ${value}` }];
-  const after = key === 'Toy' ? 0 : headers.findIndex((header) => header?.key === 'toy') + 1;
+  const named = headers.findIndex((header) => header?.key === 'toy') + 1 || bareNameLine(text, lines);
+  const after = key === 'Toy' ? 0 : named;
   return [{ line: after, text: `${key}: ${value}`, insertAfter: true }];
 }
 

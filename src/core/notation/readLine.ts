@@ -160,10 +160,10 @@ function termsSaidIn(line: string): Terms | null {
   return /us|american/i.test(terms[1] ?? '') ? 'us' : 'uk';
 }
 
-/** `Mouse, left-handed`, `I am left-handed`; advice to those who may be, *if you are …*, says nothing of the maker. */
+/** `Mouse, left-handed`, `Left-handed, worked from the bottom up`; advice to those who may be, *if you are …*, says nothing of the maker. */
 const isLeftHanded = (line: string): boolean =>
   /\bleft[\s-]?hand(?:ed|ers?)\b/i.test(line) &&
-  !/\b(?:if|when|or|and|also|instead|both|right[\s-]?hand\w*)\b|\?|\bleft[\s-]?hand\w*\s*[:,]\s*\w/i.test(
+  !/\b(?:if|when|or|and|also|instead|both|right[\s-]?hand\w*)\b|\?|\bleft[\s-]?hand\w*\s*[:,]\s*(?!(?:worked|made|crocheted|bottom|top|joined|spiral|us|uk)\b)\w/i.test(
     line,
   );
 

@@ -173,6 +173,8 @@ test.each([
   ['Left-handed? Work the other way round.', 'right'],
   ['Left-handers: mirror it.', 'right'],
   ['For right- and left-handed makers', 'right'],
+  ['Left-handed, worked from the bottom up', 'left'],
+  ['Left-handed: worked in joined rounds', 'left'],
 ])('%s: worked with the %s hand', (line, hand) => {
   expect(readPattern(`${line}\nHead\nR1: 6 sc in ring [6]`).header.hand).toBe(hand);
 });

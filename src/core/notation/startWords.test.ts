@@ -17,6 +17,8 @@ test.each([
   ['Body\nStart: top\nWorked from the bottom up.', 'top'],
   ['Body, top down', 'top'],
   ['Body\nWorked from the neck down.', 'top'],
+  ['Left-handed, worked from the bottom up\nBody', 'bottom'],
+  ['Right-handed; start at the feet and work up.\nBody', 'bottom'],
   ['Body', 'top'],
 ])('%s: round 1 is at the %s', (heading, start) => {
   expect(starts(`${heading}\n${rounds}`)).toEqual([start]);

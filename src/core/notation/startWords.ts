@@ -24,9 +24,13 @@ export function startSaidIn(text: string): StartEnd | null {
   return downward.test(text) ? 'top' : null;
 }
 
-/** The same of a whole line that says nothing else. */
+/** Which hand is said before it. */
+const hand = /^\W*(?:(?:left|right)[\s-]?hand(?:ed)?)\s*[,.;:]\s*/i;
+
+/** The same of a whole line that says nothing else, but for the hand. */
 export function startSaidBy(line: string): StartEnd | null {
-  return line.length <= 90 && aboutMaking.test(line) ? startSaidIn(line) : null;
+  const own = line.replace(hand, '');
+  return line.length <= 90 && aboutMaking.test(own) ? startSaidIn(own) : null;
 }
 
 /** Words that say from which end something is worked. */

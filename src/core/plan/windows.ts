@@ -106,10 +106,7 @@ function insideWindow(input: WindowInput, { act, feature, line, discMm }: Inside
       act,
       message: `After round ${labelOf(input, earliest)} the opening is only ${opening(earliest)} mm: washers can't be pressed there. They need ${whole(hands.washersTight)} mm. Move the ${isPair ? 'eyes' : 'nose'}, or embroider ${isPair ? 'them' : 'it'}.`,
     };
-  const backed =
-    discMm === null
-      ? ''
-      : ` Each post goes between two stitches, never through a split strand; over it a disc of felt of ${discMm} mm, then the washer.`;
+  const seated = discMm === null ? '' : backedByDisc(isPair, discMm);
   return {
     ...plainWindow,
     act,
@@ -118,8 +115,15 @@ function insideWindow(input: WindowInput, { act, feature, line, discMm }: Inside
     easy,
     latest,
     why: (after) =>
-      `The opening is ${opening(after)} mm now. Seat ${isPair ? 'both eyes' : 'the nose'} loosely, look from the front and both sides, then press ${isPair ? 'the washers to the last click: they do not come off whole' : 'its washer to the last click: it does not come off whole'}.${backed}`,
+      `The opening is ${opening(after)} mm now. Seat ${isPair ? 'both eyes' : 'the nose'} loosely, look from the front and both sides,${seated} then press ${isPair ? 'the washers to the last click: they do not come off whole' : 'its washer to the last click: it does not come off whole'}.`,
   };
+}
+
+/** What comes between the look from all sides and the washer: once that is pressed, no disc gets under it. */
+function backedByDisc(isPair: boolean, discMm: number): string {
+  const post = isPair ? 'each post goes between two stitches' : 'the post goes between two stitches';
+  const over = isPair ? `a disc of felt of ${discMm} mm over each` : `a disc of felt of ${discMm} mm over it`;
+  return ` see that ${post}, never through a split strand, put ${over},`;
 }
 
 /** How much goes in, in grams and handfuls. */

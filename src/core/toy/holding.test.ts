@@ -60,7 +60,9 @@ test('what is reinforced is on the sheet, at the stop, in making and among what 
   );
   const toy = analyseToy(text);
   const stops = toy.parts[0]!.stops.stops.flatMap(({ acts }) => acts);
-  expect(stops.find(({ act }) => act === 'seat-eyes')?.why).toContain('a disc of felt of 24 mm');
+  expect(stops.find(({ act }) => act === 'seat-eyes')?.why).toContain(
+    'put a disc of felt of 24 mm over each, then press the washers',
+  );
   expect(suppliesOf(toy).hardware).toContainEqual({ kind: 'disc of felt', sizeMm: 24, count: 2 });
   const seams = tasksOf(toy).flatMap((task) => (task.kind === 'finish' ? task.steps : []));
   expect(seams.filter((step) => step.startsWith('Once round, then once more the other way'))).toHaveLength(2);
