@@ -25,6 +25,7 @@ module.exports = {
       displayName: 'app',
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/{data,ui,features}/**/*.test.{ts,tsx}'],
+      setupFilesAfterEnv: ['<rootDir>/src/data/__tests__/readToys.ts'],
       transformIgnorePatterns: [
         '/node_modules/(?!((jest-)?react-native.*|@react-native.*|@react-native/.*|expo.*|@expo.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|@?chevrotain|lodash-es|@tamagui/.*|lucide-react-native|three)/)',
       ],

@@ -8,6 +8,8 @@ import { useEffect } from 'react';
 import { useColorScheme } from 'react-native';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { TamaguiProvider, View } from '@tamagui/core';
+import { readToysWith } from '../src/data/reading';
+import { workbench } from '../src/features/pages';
 import { Guard } from '../src/ui/Guard';
 import { keepOffline } from '../src/ui/offline';
 import { Press } from '../src/ui/Press';
@@ -20,7 +22,7 @@ const client = new QueryClient({
   },
 });
 
-export { Opening as SuspenseFallback } from '../src/ui/Opening';
+readToysWith(workbench);
 
 export default function RootLayout() {
   const scheme = useColorScheme() === 'dark' ? 'dark' : 'light';

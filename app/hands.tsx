@@ -1,2 +1,2 @@
-export { HandsScreen as default } from '../src/features/hands/HandsScreen';
+export { HandsPage as default } from '../src/features/pages';
 export { BrokenPage as ErrorBoundary } from '../src/features/BrokenPage';

@@ -1,2 +1,2 @@
-export { NewToyScreen as default } from '../src/features/newToy/NewToyScreen';
+export { NewToyPage as default } from '../src/features/pages';
 export { BrokenPage as ErrorBoundary } from '../src/features/BrokenPage';

@@ -1,2 +1,2 @@
-export { NotationScreen as default } from '../src/features/notation/NotationScreen';
+export { NotationPage as default } from '../src/features/pages';
 export { BrokenPage as ErrorBoundary } from '../src/features/BrokenPage';

@@ -1,2 +1,2 @@
-export { NewShapeScreen as default } from '../src/features/shape/NewShapeScreen';
+export { NewShapePage as default } from '../src/features/pages';
 export { BrokenPage as ErrorBoundary } from '../src/features/BrokenPage';

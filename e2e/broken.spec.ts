@@ -67,6 +67,8 @@ const panels = [
 ] as const;
 
 test('a panel that breaks leaves everything beside it, and the text is a tap away', async ({ page }) => {
+  // The app is loaded anew for each panel, with its scripts changed on the way.
+  test.slow();
   await bringPattern(page, withEyes);
   await saved(page);
   for (const { view, at, what } of panels) {
@@ -352,4 +354,15 @@ test('a drawing context that is lost is said, and the form stays as strokes', as
   await expect(page.getByText(/stopped drawing in three dimensions/)).toBeVisible();
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.locator('canvas')).toBeVisible();
+});
+
+test('a page whose script did not come is asked for again', async ({ page }) => {
+  await page.goto('/');
+  await page.route('**/workbench-*.js', (route) => route.abort());
+  await page.goto('/notation');
+  await expect(page.getByRole('alert')).toContainText('could not be shown');
+  await page.unroute('**/workbench-*.js');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('heading').first()).toBeVisible();
+  await expect(page.getByRole('alert')).toHaveCount(0);
 });

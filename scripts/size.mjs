@@ -4,7 +4,7 @@ import { gzipSync } from 'node:zlib';
 import { root } from './setup.mjs';
 
 // What a first visit loads before it shows anything, as it goes over the wire. More than this is felt on a phone.
-const mostKb = 720;
+const mostKb = 480;
 
 const dist = join(root, 'dist');
 const page = readFileSync(join(dist, 'index.html'), 'utf8');

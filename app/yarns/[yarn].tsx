@@ -1,2 +1,2 @@
-export { YarnScreen as default } from '../../src/features/yarns/YarnScreen';
+export { YarnPage as default } from '../../src/features/pages';
 export { BrokenPage as ErrorBoundary } from '../../src/features/BrokenPage';

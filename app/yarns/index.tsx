@@ -1,2 +1,2 @@
-export { YarnsScreen as default } from '../../src/features/yarns/YarnsScreen';
+export { YarnsPage as default } from '../../src/features/pages';
 export { BrokenPage as ErrorBoundary } from '../../src/features/BrokenPage';

@@ -5,14 +5,12 @@ import type { RecordEntry } from '../core/safety/record';
 import { forgetDrafts } from './drafts';
 import { isRecord, parsed } from './json';
 import type { ReadyToy } from './keptToy';
+import { reading } from './reading';
 import { ConflictError, GoneError, type StoredToy } from './storedToy';
 import { storage, transact, type Changes } from './storage';
 
-/** What reads toys is large and is waited for where it is needed: the shelf itself shows what is kept. */
-const keptToys = () => import('./keptToy');
-
 /** Loads what reads toys before one is opened, so that opening one waits for nothing. */
-export const loadReading = (): void => void keptToys();
+export const loadReading = (): void => void reading();
 
 /** The texts of a toy before and after the one it has, so that yesterday's slip can still be undone. */
 export interface TextHistory {
@@ -110,7 +108,7 @@ function entriesOf(toys: readonly ReadyToy[]): Changes {
 
 /** Puts toys on the shelf, all of them or none. One that is there already, under the id it brings, stays, and this is a copy of it. */
 async function put(documents: readonly ToyDocument[]): Promise<StoredToy[]> {
-  const { cardOf, refuseTooLong } = await keptToys();
+  const { cardOf, refuseTooLong } = await reading();
   const hands = await storage.getItem(handsKey);
   const ready = documents.map(({ record = [], ...document }) => {
     refuseTooLong(document);
@@ -153,7 +151,7 @@ function shownAsKept(
 
 /** What the shelf shows of a toy that has no card of its revision, or can't be read. */
 async function shownAnew(id: string, text: string): Promise<ShelfToy> {
-  const { parseStored } = await keptToys();
+  const { parseStored } = await reading();
   const stored = parseStored(id, text);
   if (typeof stored === 'string') return { id, kind: 'damaged', why: stored, ...rememberedOf(text) };
   return { id, kind: 'kept', made: stored.document.made, card: await shelf.renewCard(stored) };
@@ -191,7 +189,7 @@ export const shelf = {
 
   /** Makes the card of a toy anew and keeps it while the toy is there; that it can't be kept does no harm. */
   async renewCard(stored: StoredToy): Promise<ToyCard> {
-    const { cardOf } = await keptToys();
+    const { cardOf } = await reading();
     const hands = await storage.getItem(handsKey);
     const card = cardOf(stored.document.text, hands);
     await transact([toyKey(stored.id)], (kept) => ({
@@ -205,7 +203,7 @@ export const shelf = {
   async all(): Promise<StoredToy[]> {
     const keys = (await storage.getAllKeys()).filter((key) => key.startsWith(toyPrefix));
     const kept = await storage.getMany(keys);
-    const { parseStored } = await keptToys();
+    const { parseStored } = await reading();
     return keys.flatMap((key) => {
       const stored = parseStored(key.slice(toyPrefix.length), kept[key] ?? '');
       return typeof stored === 'string' ? [] : [stored];
@@ -215,7 +213,7 @@ export const shelf = {
   async read(id: string): Promise<StoredToy | null> {
     const kept = await storage.getItem(toyKey(id));
     if (kept === null) return null;
-    const { storedToy } = await keptToys();
+    const { storedToy } = await reading();
     return storedToy(id, kept);
   },
 
@@ -227,7 +225,7 @@ export const shelf = {
   kept: (id: string): Promise<string | null> => storage.getItem(toyKey(id)),
 
   async create(text: string): Promise<StoredToy> {
-    const { readyToy } = await keptToys();
+    const { readyToy } = await reading();
     const ready = readyToy(text);
     const stored = newToy(ready);
     await transact([], () => ({
@@ -244,7 +242,7 @@ export const shelf = {
 
   /** Puts the toy of a file on the shelf; throws a sentence for the maker where it can't be read. */
   async addFile(text: string): Promise<StoredToy> {
-    const { readDocument } = await import('../core/keep/document');
+    const { readDocument } = await reading();
     const read = readDocument(text);
     if (!read.ok) throw new Error(read.message);
     return putOne(read.document);
@@ -262,7 +260,7 @@ export const shelf = {
       document: { ...base.document, text, parts, changed: now() },
       savedBy,
     };
-    const { refuseTooLong, storedToy } = await keptToys();
+    const { refuseTooLong, storedToy } = await reading();
     refuseTooLong(next.document);
     return transact([toyKey(base.id)], (kept) => {
       const current = kept.get(toyKey(base.id));
@@ -308,7 +306,7 @@ export const shelf = {
       revision: base.revision + 1,
       document: { ...base.document, text, changed: now() },
     };
-    const { refuseTooLong, storedToy } = await keptToys();
+    const { refuseTooLong, storedToy } = await reading();
     refuseTooLong(next.document);
     return transact([toyKey(base.id)], (kept) => {
       const current = kept.get(toyKey(base.id));
@@ -319,19 +317,19 @@ export const shelf = {
 
   /** A toy as a file, with the record of what was tried on it. */
   async exportText({ id, document }: StoredToy): Promise<string> {
-    const { exported } = await keptToys();
+    const { exported } = await reading();
     return exported(document, await shelf.record(id));
   },
 
   /** What was tried on a toy. A record that can't be read is no empty one: it stays as it is, and that is said. */
   async record(id: string): Promise<RecordEntry[]> {
-    const { recordIn } = await keptToys();
+    const { recordIn } = await reading();
     return recordIn(await storage.getItem(recordKey(id)));
   },
 
   /** Writes one more thing down. */
   async addEntry(id: string, entry: RecordEntry): Promise<RecordEntry[]> {
-    const { withEntry } = await keptToys();
+    const { withEntry } = await reading();
     return transact([toyKey(id), recordKey(id)], (kept) => {
       if (!kept.has(toyKey(id))) throw new GoneError();
       const record = withEntry(kept.get(recordKey(id)) ?? null, entry);

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { announceChange } from './otherTabs';
 import type { ReadyToy } from './keptToy';
+import { reading } from './reading';
 import { shelf, type RemovedToy } from './shelf';
 import { GoneError, type StoredToy } from './storedToy';
 
@@ -14,7 +15,7 @@ export function useShelf() {
 
 /** The text with another name in its `Toy:` line. What edits texts is waited for: the shelf shows itself without it. */
 async function named(text: string, name: string): Promise<string> {
-  const { setToyHeader } = await import('../core/notation/editText');
+  const { setToyHeader } = await reading();
   return setToyHeader(text, 'Toy', name);
 }
 

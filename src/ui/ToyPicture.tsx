@@ -1,3 +1,4 @@
+import { useDeferredValue } from 'react';
 import Svg, { Circle, G, Path, Rect } from 'react-native-svg';
 import { palette } from './palette';
 import { pictureSize, type Picture, type PictureShape } from '../core/shape/picture';
@@ -10,16 +11,26 @@ const corner = pictureSize * 0.12;
 export function ToyPicture({ picture, name, size }: { picture: Picture | null; name: string; size: number }) {
   const box = `0 0 ${pictureSize} ${pictureSize}`;
   const ground = <Rect width={pictureSize} height={pictureSize} rx={corner} fill={mat} />;
+  // Pictures are many paths: what can be tapped is there first, and they follow in the browser's own time.
+  const isDrawn = useDeferredValue(true, false);
   if (!picture)
     return (
       <Svg width={size} height={size} viewBox={box} role="img" aria-label={`${name}: no rounds yet`}>
         {ground}
       </Svg>
     );
-  const { ground: under, fabric, stroke, on } = picture;
   return (
     <Svg width={size} height={size} viewBox={box} role="img" aria-label={`${name}, seen from the front`}>
       {ground}
+      {isDrawn ? <Drawn picture={picture} /> : null}
+    </Svg>
+  );
+}
+
+function Drawn({ picture }: { picture: Picture }) {
+  const { ground: under, fabric, stroke, on } = picture;
+  return (
+    <>
       <G strokeLinecap="round" fill="none">
         {fabric.map(({ d, colour }) =>
           needsOutline(colour) ? (
@@ -50,7 +61,7 @@ export function ToyPicture({ picture, name, size }: { picture: Picture | null; n
         ))}
       </G>
       <Shapes shapes={on} />
-    </Svg>
+    </>
   );
 }
 

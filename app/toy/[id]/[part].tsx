@@ -1,8 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { PartScreen } from '../../../src/features/part/PartScreen';
+import { PartPage } from '../../../src/features/pages';
 
 export default function PartRoute() {
   const { part, view } = useLocalSearchParams<{ part: string; view?: string }>();
-  return <PartScreen key={part} id={part} first={view} />;
+  return <PartPage key={part} id={part} first={view} />;
 }
-export { BrokenToyPage as ErrorBoundary } from '../../../src/features/toy/BrokenToyPage';
+export { BrokenToyPage as ErrorBoundary } from '../../../src/features/pages';

@@ -1,2 +1,1 @@
-export { ToyScreen as default } from '../../../src/features/toy/ToyScreen';
-export { BrokenToyPage as ErrorBoundary } from '../../../src/features/toy/BrokenToyPage';
+export { ToyPage as default, BrokenToyPage as ErrorBoundary } from '../../../src/features/pages';

@@ -1,2 +1,1 @@
-export { MakeScreen as default } from '../../../src/features/make/MakeScreen';
-export { BrokenToyPage as ErrorBoundary } from '../../../src/features/toy/BrokenToyPage';
+export { MakePage as default, BrokenToyPage as ErrorBoundary } from '../../../src/features/pages';

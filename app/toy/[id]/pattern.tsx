@@ -1,2 +1,1 @@
-export { ForOthersScreen as default } from '../../../src/features/sheet/ForOthersScreen';
-export { BrokenToyPage as ErrorBoundary } from '../../../src/features/toy/BrokenToyPage';
+export { ForOthersPage as default, BrokenToyPage as ErrorBoundary } from '../../../src/features/pages';

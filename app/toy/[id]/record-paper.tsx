@@ -1,2 +1,1 @@
-export { RecordPaper as default } from '../../../src/features/safety/RecordPaper';
-export { BrokenToyPage as ErrorBoundary } from '../../../src/features/toy/BrokenToyPage';
+export { RecordPaperPage as default, BrokenToyPage as ErrorBoundary } from '../../../src/features/pages';

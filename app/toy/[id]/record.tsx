@@ -1,2 +1,1 @@
-export { RecordScreen as default } from '../../../src/features/safety/RecordScreen';
-export { BrokenToyPage as ErrorBoundary } from '../../../src/features/toy/BrokenToyPage';
+export { RecordPage as default, BrokenToyPage as ErrorBoundary } from '../../../src/features/pages';

@@ -1,2 +1,1 @@
-export { SafetyScreen as default } from '../../../src/features/safety/SafetyScreen';
-export { BrokenToyPage as ErrorBoundary } from '../../../src/features/toy/BrokenToyPage';
+export { SafetyPage as default, BrokenToyPage as ErrorBoundary } from '../../../src/features/pages';

@@ -1,2 +1,1 @@
-export { PartShapeScreen as default } from '../../../src/features/shape/PartShapeScreen';
-export { BrokenToyPage as ErrorBoundary } from '../../../src/features/toy/BrokenToyPage';
+export { PartShapePage as default, BrokenToyPage as ErrorBoundary } from '../../../src/features/pages';

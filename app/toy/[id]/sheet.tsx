@@ -1,2 +1,1 @@
-export { SheetScreen as default } from '../../../src/features/sheet/SheetScreen';
-export { BrokenToyPage as ErrorBoundary } from '../../../src/features/toy/BrokenToyPage';
+export { SheetPage as default, BrokenToyPage as ErrorBoundary } from '../../../src/features/pages';

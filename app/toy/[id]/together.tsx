@@ -1,2 +1,1 @@
-export { TogetherScreen as default } from '../../../src/features/together/TogetherScreen';
-export { BrokenToyPage as ErrorBoundary } from '../../../src/features/toy/BrokenToyPage';
+export { TogetherPage as default, BrokenToyPage as ErrorBoundary } from '../../../src/features/pages';

@@ -1,2 +1,1 @@
-export { ToyYarnScreen as default } from '../../../src/features/yarns/ToyYarnScreen';
-export { BrokenToyPage as ErrorBoundary } from '../../../src/features/toy/BrokenToyPage';
+export { ToyYarnPage as default, BrokenToyPage as ErrorBoundary } from '../../../src/features/pages';

@@ -5,9 +5,7 @@ import { saveBlob } from '../../ui/files';
 import { Notice } from '../../ui/Notice';
 import { Press } from '../../ui/Press';
 import { Quiet } from '../../ui/text';
-
-/** Packing and unpacking are loaded when they are asked for. */
-const shelfFile = () => import('../../data/shelfFile');
+import { workbench } from '../pages';
 
 const toys = (count: number): string => `${count} ${count === 1 ? 'toy' : 'toys'}`;
 
@@ -37,19 +35,19 @@ interface WholeShelf {
 export function useWholeShelf(readAgain: () => Promise<unknown>): WholeShelf {
   const [told, setTold] = useState<WholeShelf['told']>(null);
   const answer = async (file: UnpackedShelf, withDoubles: boolean) => {
-    const { restoreShelf } = await shelfFile();
+    const { restoreShelf } = await workbench();
     const count = await restoreShelf(file, withDoubles);
     await readAgain();
     setTold({ words: broughtWords(count, file) });
   };
   const bring = async (packed: Uint8Array) => {
-    const { unpackShelf } = await shelfFile();
+    const { unpackShelf } = await workbench();
     const file = await unpackShelf(packed);
     if (file.doubles.length > 0) setTold({ asked: file });
     else await answer(file, false);
   };
   const save = async () => {
-    const { packShelf } = await shelfFile();
+    const { packShelf } = await workbench();
     const { bytes } = await packShelf();
     saveBlob('hoppla-shelf.zip', new Blob([bytes], { type: 'application/zip' }));
   };

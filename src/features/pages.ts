@@ -1,0 +1,26 @@
+import { loadedPage } from '../ui/loadedPage';
+
+/** Loads what toys are read, shown and changed with, once. */
+export const workbench = () => import('./workbench');
+
+const page = loadedPage(workbench);
+
+export const BrokenToyPage = page(({ BrokenToyPage }) => BrokenToyPage);
+export const ForOthersPage = page(({ ForOthersScreen }) => ForOthersScreen);
+export const HandsPage = page(({ HandsScreen }) => HandsScreen);
+export const MakePage = page(({ MakeScreen }) => MakeScreen);
+export const NewShapePage = page(({ NewShapeScreen }) => NewShapeScreen);
+export const NewToyPage = page(({ NewToyScreen }) => NewToyScreen);
+export const NotationPage = page(({ NotationScreen }) => NotationScreen);
+export const OpenToy = page(({ OpenToy }) => OpenToy);
+export const PartPage = page(({ PartScreen }) => PartScreen);
+export const PartShapePage = page(({ PartShapeScreen }) => PartShapeScreen);
+export const RecordPage = page(({ RecordScreen }) => RecordScreen);
+export const RecordPaperPage = page(({ RecordPaper }) => RecordPaper);
+export const SafetyPage = page(({ SafetyScreen }) => SafetyScreen);
+export const SheetPage = page(({ SheetScreen }) => SheetScreen);
+export const TogetherPage = page(({ TogetherScreen }) => TogetherScreen);
+export const ToyPage = page(({ ToyScreen }) => ToyScreen);
+export const ToyYarnPage = page(({ ToyYarnScreen }) => ToyYarnScreen);
+export const YarnPage = page(({ YarnScreen }) => YarnScreen);
+export const YarnsPage = page(({ YarnsScreen }) => YarnsScreen);
