@@ -11,7 +11,7 @@ const limits = {
 
 export default [
   ...expo,
-  { ignores: ['dist/', '.expo/', 'node_modules/', 'test-results/', '*.tmp.*'] },
+  { ignores: ['dist/', '.expo/', 'node_modules/', 'test-results/', '.mutants/', '*.tmp.*'] },
   {
     rules: {
       'no-console': 'error',

@@ -34,6 +34,15 @@ const manners: readonly [string, number[]][] = [
   ['Work 4 more rounds even.', [24, 24, 24, 24]],
   ['Continue in sc for 3 more rounds.', [24, 24, 24]],
   ['R5: sc around\nRepeat last round 2 more times.', [24, 24, 24]],
+  ['R5: sc around\nRepeat round 5 until round 8.', [24, 24, 24, 24]],
+  ['R5: sc around\nRepeat the last round until you have 7 rounds in all.', [24, 24, 24]],
+  ['R5: sc around for a total of 3 rounds (R5-R7)', [24, 24, 24]],
+  ['Rounds five through seven: sc in each stitch (twenty-four each)', [24, 24, 24]],
+  ['Round five: three sc, one increase, six times (thirty)', [30]],
+  ['R5: sc around\nRnds 6 and 7: as rnd 5', [24, 24, 24]],
+  ['R5: 1sc/st', [24]],
+  ['R5: (1sc/st, 1sc/st, 2sc/st) around', [32]],
+  ['R5: [cream: 3 sc, inc; brown: 3 sc, inc] x 3', [30]],
   ['R5-24 sc (24)', [24]],
   ['R5 - 24 sc', [24]],
   ['R5 (increase round): (sc 3, inc) x 6', [30]],
@@ -159,6 +168,16 @@ test.each(['switch to C2, sc around', 'with C2, sc around', 'sc 24 in C2'])(
     expect(counts(`Yarn C1: white\nYarn C2: red\n${below}R5: ${work} [24]`).at(-1)).toBe(24);
   },
 );
+
+test.each([
+  ['R5: sc in each stitch (twenty-three)', 23],
+  ['R5: (3 sc, inc) x 6 (thirty one stitches)', 31],
+  ['R5: sc in each stitch: twenty sts', 20],
+])('a total in words holds: %s', (line, said) => {
+  expect(analyseToy(below + line).problems).toMatchObject([
+    { code: 'count-mismatch', message: expect.stringContaining(`says ${said}`) },
+  ]);
+});
 
 test('a word and a number between commas is a stitch that is asked about', () => {
   for (const work of ['foo 3, inc', 'sc 3, foo 3, sc 6']) {

@@ -6,10 +6,21 @@ import { numberWords } from './tokens';
  */
 export interface Canonical {
   line: string;
-  /** for how many rounds the line goes, where it says so; `again`: it only says that the last one comes again */
-  rounds: { times: number; again: boolean } | null;
+  rounds: SpannedRounds | null;
   /** so many increases or decreases are to be spread evenly over the round */
   evenly: boolean;
+}
+
+/** For how many rounds a line goes. */
+export interface SpannedRounds {
+  /** 0 where it says until which one instead */
+  times: number;
+  /** it only says that one before comes again */
+  again: boolean;
+  /** which one, where it is not the last */
+  round?: number;
+  /** the last that is worked so */
+  until?: number;
 }
 
 const roundWord = String.raw`(?:rounds?|rnds?|rows?|rds?|r)`;
@@ -21,6 +32,20 @@ const numberOf = (said: string): number => numberWords[said.toLowerCase()] ?? Nu
 /** Words in the place of others, made as long as those; null where there is no room. */
 function inPlace(line: string, from: number, to: number, words: string): string | null {
   return words.length > to - from ? null : line.slice(0, from) + words.padEnd(to - from) + line.slice(to);
+}
+
+const wordedLabel = new RegExp(
+  String.raw`^(\s*${roundWord}\.?\s+)(one|${number.slice(1, -1)})(?:\s*(?:to|through|thru|and|[-–])\s*${number})?(?=\s*[:.,–-])`,
+  'i',
+);
+
+/** `Rounds four through six: …`: its numbers in figures. */
+function figuredLabel(line: string): string {
+  const found = wordedLabel.exec(line);
+  if (!found) return line;
+  const [whole, word = '', first = '', last] = found;
+  const range = last ? `-${numberOf(last)}` : '';
+  return inPlace(line, 0, whole.length, `${word}${numberOf(first)}${range}`) ?? line;
 }
 
 const rangePattern = new RegExp(
@@ -166,11 +191,14 @@ const totalPatterns = [
 /** `… into a magic ring. 6`, `(sc, inc) x 6, 18` */
 const nakedTotal = /([.,])\s+(\d{1,4})$/;
 
+/** A first round along chains, which often has no label: `Chain 7. Starting in 2nd ch from hook: …` */
+const fromChains = /^\s*ch(?:ain)?s?\s*\d{1,3}\b(?=.*\bfrom\s+(?:the\s+)?hook\b)/i;
+
 /** A number after the work of a labelled line and after its stop, or after a comma that follows a repeat. */
 function totalAfterWork(line: string): string {
   const text = line.trimEnd();
   const found = nakedTotal.exec(text);
-  const label = labelled.exec(line);
+  const label = labelled.exec(line) ?? fromChains.exec(line);
   if (!found || !label) return line;
   const work = text.slice(label[0].length, found.index);
   const isSaid =
@@ -178,6 +206,26 @@ function totalAfterWork(line: string): string {
   // What has its total in brackets or after a sign has said it.
   if (!isSaid || /[[=]/.test(work)) return line;
   return inPlace(line, found.index, text.length, `[${found[2]}]`) ?? line;
+}
+
+const tens = '(twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)';
+const ones = '(one|two|three|four|five|six|seven|eight|nine)';
+const teens = '(ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen)';
+/** `(twenty-four)`, `(twelve sts)`, `(eighteen each)`, `: twelve stitches`, at the end of a line that has work before it. */
+const totalInWords = new RegExp(
+  String.raw`(?<=[a-z\d)\]]\s*)(?:[[(]\s*(?:${tens}(?:[-\s]?${ones})?|${teens}|${ones})\s*(?:sts?|stitches|sc|each|per\s+round|in\s+(?:all|total))?\s*[\])]|[:;,.–-]\s+(?:${tens}(?:[-\s]?${ones})?|${teens}|${ones})\s*(?:sts|stitches)(?:\s+in\s+(?:all|total))?)\s*\.?\s*$`,
+  'i',
+);
+
+/** A total that is said in words, in figures. */
+function totalWords(line: string): string {
+  const found = labelled.test(line) ? totalInWords.exec(line) : null;
+  if (!found) return line;
+  const count = found
+    .slice(1)
+    .filter(Boolean)
+    .reduce((sum, word) => sum + (numberWords[word.toLowerCase()] ?? 0), 0);
+  return inPlace(line, found.index, line.length, ` [${count}]`) ?? line;
 }
 
 function totalBrackets(line: string): string {
@@ -209,11 +257,15 @@ const andFollowing = new RegExp(
   'i',
 );
 const tailRounds = new RegExp(
-  String.raw`[,;]?\s*(?:(?:for|over|x|×)\s+)?(?:the\s+next\s+)?(?<!\b(?:last|previous|these|those|first|from|within|between|every|below|above)\s)${number}\s+(?:more\s+)?(?:rounds|rnds|rows)(?:\s+(?:more|even|straight|evenly|in\s+total))?(?=\s*(?:[[(]\s*\d{1,4}[^()[\]]*[)\]])?\s*\.?\s*$)`,
+  String.raw`[,;]?\s*(?:(?:for|over|x|×)\s+)?(?:the\s+next\s+)?(?<!\b(?:last|previous|these|those|first|from|within|between|every|below|above)\s)${number}\s+(?:more\s+)?(?:rounds|rnds|rows)(?:\s+(?:more|even|straight|evenly|in\s+total))?(?:\s*[([]\s*${roundWord}\.?\s*\d{1,4}\s*(?:[-–]|to|through)\s*(?:${roundWord}\.?\s*)?\d{1,4}\s*[)\]])?(?=\s*(?:[[(]\s*\d{1,4}[^()[\]]*[)\]])?\s*\.?\s*$)`,
   'i',
 );
 const lastAgain = new RegExp(
   String.raw`^\s*(?:repeat|rep)\s+(?:the\s+)?(?:last|previous)\s+(?:round|rnd|row)\s+(?:for\s+)?${number}\s*(?:more\s+)?(?:times|x|rounds|rnds|rows)?(?:\s+more)?\s*\.?\s*$`,
+  'i',
+);
+const untilRound = new RegExp(
+  String.raw`^\s*(?:repeat|rep)\s+(?:(?:the\s+)?${roundWord}\.?\s*(\d{1,3})|(?:this|the\s+last|the\s+previous|last)\s+${roundWord})\s*,?\s*(?:until|till|up\s+to|through|to)\s+(?:the\s+)?(?:(?:end\s+of\s+)?${roundWord}\.?\s*(\d{1,3})|(?:you\s+(?:have\s+)?|there\s+are\s+)(?:worked\s+|made\s+)?(\d{1,3})\s+(?:rounds|rnds|rows)(?:\s+(?:in\s+(?:total|all)|altogether))?)\s*\.?\s*$`,
   'i',
 );
 const thisRound = String.raw`(?:repeat|rep|do|work)\s+(?:(?:this|that|the\s+(?:last|previous|same))\s+(?:round|rnd|row)|(?:this|it)(?=[^.;]*\bin\s+total\b))`;
@@ -251,6 +303,12 @@ function spannedRounds(line: string): Omit<Canonical, 'evenly'> {
   const again = lastAgain.exec(line);
   if (again)
     return { line: ' '.repeat(line.length), rounds: { times: numberOf(again[1] ?? ''), again: true } };
+  const end = untilRound.exec(line);
+  if (end) {
+    const [, round, last, total] = end;
+    const rounds = { times: 0, again: true, until: Number(last ?? total) };
+    return { line: ' '.repeat(line.length), rounds: round ? { ...rounds, round: Number(round) } : rounds };
+  }
   const more = againAtEnd(line);
   if (more) return more;
   const next = nextRounds.exec(line);
@@ -351,7 +409,7 @@ function tidied(line: string): string {
 
 /** Brings a line to the manner the grammar reads. */
 export function canonical(given: string): Canonical {
-  const { line: spanned, rounds } = spannedRounds(given);
+  const { line: spanned, rounds } = spannedRounds(figuredLabel(given));
   const even = spreadEvenly(spanned);
   const line = even ?? spanned;
   const said = [
@@ -362,6 +420,7 @@ export function canonical(given: string): Canonical {
     plainRounds,
     abbreviated,
     tidied,
+    totalWords,
     totalAfterWork,
     totalBrackets,
   ].reduce((words, manner) => manner(words), line);

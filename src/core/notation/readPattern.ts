@@ -348,13 +348,11 @@ class PatternReader {
     if (!rounds || !part || (!before && !work.items.some(isWork))) return null;
     if (!before) return this.begins(line);
     if (rounds.again) {
-      const { number: first } = before;
+      const first = rounds.round ?? before.number;
+      const times = rounds.until === undefined ? rounds.times : rounds.until - before.number;
+      if (times < 1) return null;
       const span = { from: 0, to: text.length };
-      this.repeatRounds(
-        part,
-        { type: 'repeatRounds', first, last: first, times: rounds.times, span },
-        number,
-      );
+      this.repeatRounds(part, { type: 'repeatRounds', first, last: first, times, span }, number);
       return 'round';
     }
     if (!work.items.some(isWork)) return null;

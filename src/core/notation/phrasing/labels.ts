@@ -45,6 +45,12 @@ export const labelPhrasings: readonly Phrasing[] = [
     by: () => '',
   },
   {
+    example: ['1: MR 6 = 6', '1: MR 6 [6]'],
+    pattern:
+      /(?<=\b(?:mr|mc|(?:magic|adjustable)\s+(?:ring|circle|loop))(?:\s+\d{1,2})?)\s*=\s*(\d{1,2})\s*\.?\s*$/gi,
+    by: (_, total) => ` [${total}]`,
+  },
+  {
     example: ['(3-8) sc around', 'R3-8: sc around'],
     pattern: /^(\s*)[([](\d{1,3})(?:\s*[-–]\s*(\d{1,3}))?[)\]]\s+(?=\d|[a-z(*[])/gi,
     by: (...found) => {

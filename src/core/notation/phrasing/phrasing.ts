@@ -18,7 +18,7 @@ export const nthWord = `(${ordinalWords.join('|')})`;
 export const st = String.raw`(?:stitch(?:es)?|sts?|sc)(?![a-z])`;
 export const ch = String.raw`(?:chains?|chs?|loops?)(?![a-z])`;
 export const sl = String.raw`(?:sl(?:ip)?[\s.-]*st(?:itch)?|ss)(?![a-z])`;
-export const label = String.raw`(?<=^\s*(?:rounds?|rnds?|rows?|rds?|r)?\.?\s*\d{1,4}(?:\s*(?:[-–]|to|through)\s*(?:r|rnds?|rounds?|rows?)?\.?\s*\d{1,4}|(?:st|nd|rd|th)\s+(?:rounds?|rnds?|rows?))?\s*[:.)|–-]?\s*)`;
+export const label = String.raw`(?<=^\s*(?:rounds?|rnds?|rows?|rds?|r)?\.?\s*\d{1,4}(?:\s*(?:[-–&+]|to|through|and)\s*(?:r|rnds?|rounds?|rows?)?\.?\s*\d{1,4}|(?:st|nd|rd|th)\s+(?:rounds?|rnds?|rows?))?\s*[:.)|–-]?\s*)`;
 export const ending = String.raw`(?=\s*(?:[,.;]|[[(]\s*\d|=|$))`;
 
 export const re = (source: string): RegExp => new RegExp(source, 'gi');

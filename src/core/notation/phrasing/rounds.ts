@@ -92,6 +92,12 @@ export const roundPhrasings: readonly Phrasing[] = [
     by: () => '',
   },
   {
+    example: ['R3: sc around for 5 rounds (R3-R7)', 'R3: sc around for 5 rounds'],
+    pattern:
+      /(?<=[a-z\d)\]]\s*)[([]\s*(?:r|rnds?|rounds?|rows?)\.?\s*\d{1,3}\s*(?:[-–]|to|through)\s*(?:r|rnds?|rounds?|rows?)?\.?\s*\d{1,3}\s*[)\]](?=\s*(?:[[(]|\.?\s*$))/gi,
+    by: () => '',
+  },
+  {
     example: ['make a magic ring with 6 sc', '6 sc in magic ring'],
     pattern:
       /(?<=^\s*(?:[a-z]*\s*\d+\s*[:.)–-]\s*)?)make\s+an?\s+(magic|adjustable)\s+(ring|circle|loop)\s+(?:with|of)\s+(\d{1,2})\s*(sc|dc|hdc)(?![a-z])/gi,

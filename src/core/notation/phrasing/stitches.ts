@@ -1,4 +1,4 @@
-import { numberOf, sl, label, re, type Phrasing } from './phrasing';
+import { ending, numberOf, sl, label, re, type Phrasing } from './phrasing';
 
 /** Words for stitches, loops of other rounds, colours and remarks. In the order they are tried: longer manners before the words they are made of. */
 export const stitchPhrasings: readonly Phrasing[] = [
@@ -13,6 +13,16 @@ export const stitchPhrasings: readonly Phrasing[] = [
     pattern:
       /\b([2-5])\s*sc\s+in\s+(?:1|one)(?![a-z\d])(?!\s*(?:ch|loop|round|rnd|row))(?:\s+(?:sts?|stitch|sc)(?![a-z]))?/gi,
     by: (_, count) => `${count} sc in next st`,
+  },
+  {
+    example: ['R2: 2sc/st (12)', 'R2: 2 sc in each st (12)'],
+    pattern: re(String.raw`${label}([1-5])\s*(sc|hdc|dc)\s*\/\s*(?:sts?|stitch|sc)(?:\s+around)?${ending}`),
+    by: (_, count, stitch) => `${count} ${stitch} in each st`,
+  },
+  {
+    example: ['(2sc/st, 1sc/st) x 6', '(2 sc in next st, 1 sc in next st) x 6'],
+    pattern: /\b([1-5])\s*(sc|hdc|dc)\s*\/\s*(?:sts?|stitch|sc)(?![a-z])/gi,
+    by: (_, count, stitch) => `${count} ${stitch} in next st`,
   },
   {
     example: ['(sc, hdc, sc) all in the next st', '(sc, hdc, sc) in the next st'],
@@ -103,6 +113,12 @@ export const stitchPhrasings: readonly Phrasing[] = [
       [...(chart ?? '').matchAll(/(\d{1,3})\s?([A-Z])/gi)]
         .map(([, count, colour]) => `sc ${count} in ${colour}`)
         .join(', ') + ' ',
+  },
+  {
+    example: ['[cream: 1 sc, inc; brown: 1 sc, inc] x 3', '[in cream 1 sc, inc; in brown 1 sc, inc] x 3'],
+    pattern:
+      /(?<=[([][^()[\]]*?)(?<=[([;,]\s*)([a-z]{3,12}(?:\s[a-z]{3,12})?)\s*:\s*(?=(?:\d{1,3}\s*)?(?:sc|hdc|dc|inc|dec)\b[^()[\]]*[)\]])/gi,
+    by: (_, colour) => `in ${colour} `,
   },
   {
     example: ['sc 12 (front), sc 12 (back)', 'sc 12, sc 12'],
