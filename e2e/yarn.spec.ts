@@ -66,3 +66,34 @@ test('weighed stuffing is counted with from then on', async ({ page }) => {
   await expect(page.getByText('Stuffing by your own weighing.')).toBeVisible();
   await expect(page.getByText('12 g', { exact: true })).toBeVisible();
 });
+
+test('whether a ball is enough is told, piece by piece; a weighed piece counts from then on', async ({
+  page,
+}) => {
+  await bringPattern(page, bearHead);
+  await page.getByRole('button', { name: /^Back to/ }).click();
+  await page.getByRole('tab', { name: 'Yarn' }).click();
+  const there = page.getByRole('textbox', { name: /^What is there of .*, in g$/ });
+  await expect(page.getByText('Enough for one toy')).toBeVisible();
+  await there.fill('3');
+  await expect(page.getByText(/It ends at the bear.s head/)).toBeVisible();
+  await expect(page.getByText(/^Round \d+ can’t be finished\. At least \d+ g more are needed/)).toBeVisible();
+  await there.fill('200');
+  const taken = page.getByRole('list', { name: 'What it takes' });
+  const before = await taken.innerText();
+  await page.getByRole('button', { name: 'I weighed a piece' }).click();
+  const scale = page.getByRole('textbox', { name: 'The scale says, in g' });
+  const expected = Number(await scale.inputValue());
+  await scale.fill('900');
+  await expect(page.getByText(/No hands differ so much/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Count with this' })).toBeDisabled();
+  await scale.fill(String(Math.round(expected * 1.2)));
+  await expect(page.getByText(/Your hands take \d+ % more yarn than the formula says/)).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Count with this' }).click();
+  await page.reload();
+  await expect(page.getByText(/Your hands take \d+ % more yarn than the formula says/)).toBeVisible();
+  expect(await taken.innerText()).not.toBe(before);
+  await page.getByRole('button', { name: 'Back to the formula' }).click();
+  await expect(taken).toHaveText(before.replaceAll('\n', ''));
+});

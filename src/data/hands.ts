@@ -1,8 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { inOrder, readHands, usualHands, type Hands } from '../core/plan/hands';
+import { shareOfUsual } from '../core/supplies/stuffing';
 import { handsKey } from './shelf';
 import { storage } from './storage';
 import { shelfKey } from './useShelf';
+import { useStuffing } from './useYarns';
 
 const queryKey = ['habit', 'hands'] as const;
 
@@ -20,10 +23,16 @@ export function useHands() {
     // Every card says when the next stop is.
     onSuccess: () => client.invalidateQueries({ queryKey: shelfKey }),
   });
+  const { densities, weighed } = useStuffing();
+  const own = data ?? usualHands;
   return {
-    hands: data ?? usualHands,
+    hands: useMemo(
+      () => (weighed ? { ...own, stuffingShare: shareOfUsual(densities) } : own),
+      [own, weighed, densities],
+    ),
     /** they could not be kept: the browser's storage is full or shut */
     failed: keep.isError,
-    change: (hands: Hands) => keep.mutate(inOrder(hands)),
+    // What the stuffing weighs is kept with the stuffing.
+    change: ({ stuffingShare: _, ...hands }: Hands) => keep.mutate(inOrder(hands)),
   };
 }

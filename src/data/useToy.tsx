@@ -11,6 +11,7 @@ import { shelf } from './shelf';
 import { createToyEditor, type SaveState, type ToyEditor } from './toyEditor';
 import { useAnalysis } from './useAnalysis';
 import { shelfKey, toyQueryKey } from './useShelf';
+import { useYarnUse } from './yarnUse';
 
 interface OpenToy {
   editor: ToyEditor;
@@ -97,7 +98,11 @@ function Analysed({ editor, children }: { editor: ToyEditor; children: ReactNode
   const text = useStore(editor.store, (state) => state.text);
   const read = useAnalysis(text);
   const { hands } = useHands();
-  const analysis = useMemo(() => plannedForHands(read, hands), [read, hands]);
+  const { yarnUse } = useYarnUse();
+  const analysis = useMemo(() => {
+    const planned = plannedForHands(read, hands);
+    return yarnUse === 1 ? planned : { ...planned, yarnUse };
+  }, [read, hands, yarnUse]);
   const analysed = useMemo(() => {
     const known = editor.knowParts(analysis.pattern.parts);
     return { analysis, idOf: ({ source }: PartAnalysis) => lastingId(known, source) };

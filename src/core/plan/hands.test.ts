@@ -1,7 +1,17 @@
 import * as fc from 'fast-check';
 import { analyseToy, type ToyAnalysis } from '../toy/analyse';
 import { plannedForHands } from '../toy/planToy';
-import { handLimits, handsBySize, inOrder, sizeOfHands, usualHands, type Hands } from './hands';
+import { suppliesOf } from '../toy/suppliesOf';
+import {
+  handLimits,
+  handsBySize,
+  inOrder,
+  readHands,
+  sizeOfHands,
+  usualHands,
+  type HandFigure,
+  type Hands,
+} from './hands';
 
 /** 30 stitches at 5 mm, then 24, 18, 12 and 6 left: openings of 38.2, 28.6, 19.1 and 9.5 mm after rounds 14 to 17. */
 const head = `Gauge: 5 mm x 5 mm
@@ -68,7 +78,7 @@ const anyHands = fc
   .record(
     Object.fromEntries(
       Object.entries(handLimits).map(([key, [least, most]]) => [key, fc.integer({ min: least, max: most })]),
-    ) as Record<keyof Hands, fc.Arbitrary<number>>,
+    ) as Record<HandFigure, fc.Arbitrary<number>>,
   )
   .map(inOrder);
 
@@ -93,4 +103,13 @@ test('hands go by their size where no figure was changed', () => {
   for (const size of ['small', 'usual', 'large'] as const)
     expect(sizeOfHands({ ...handsBySize[size] })).toBe(size);
   expect(sizeOfHands({ ...usualHands, toolReach: 300 })).toBeNull();
+});
+
+test('stuffing that was weighed counts at the stops and among what is bought', () => {
+  const grams = (found: ToyAnalysis) => suppliesOf(found).stuffingG;
+  const light = plannedForHands(toy, { ...usualHands, stuffingShare: 0.5 });
+  expect(grams(toy)).toBeGreaterThan(1);
+  expect(grams(light)).toBeCloseTo(grams(toy) / 2, 9);
+  expect(momentsOf(light)).toEqual(momentsOf(toy));
+  expect(readHands(JSON.stringify({ ...usualHands, stuffingShare: 0 }))).toBe(usualHands);
 });

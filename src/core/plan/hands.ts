@@ -16,7 +16,12 @@ export interface Hands {
   handReach: number;
   /** how deep the stuffing stick reaches */
   toolReach: number;
+  /** what the maker's own stuffing weighs for a gram of the usual one; as much where none was weighed */
+  stuffingShare?: number;
 }
+
+/** What of them is a length. */
+export type HandFigure = Exclude<keyof Hands, 'stuffingShare'>;
 
 /** Makers' usual figures, our own: each is the maker's to change. */
 export const usualHands: Hands = {
@@ -59,7 +64,7 @@ export const handsBySize: Readonly<Record<HandSize, Hands>> = {
 };
 
 /** Least and most of each figure, in mm: what any hand or tool may be. */
-export const handLimits: Readonly<Record<keyof Hands, readonly [least: number, most: number]>> = {
+export const handLimits: Readonly<Record<HandFigure, readonly [least: number, most: number]>> = {
   washersTight: [6, 60],
   washersEasy: [8, 80],
   stuffFingers: [8, 60],
@@ -78,7 +83,7 @@ export const handsSchema = Joi.object<Hands>(
       Joi.number().min(least).max(most).required(),
     ]),
   ),
-);
+).keys({ stuffingShare: Joi.number().min(0.01).max(20) });
 
 /** Hands as they are kept; usual ones where none are, or where what is kept is no hands. */
 export function readHands(kept: string | null): Hands {
@@ -91,13 +96,17 @@ export function readHands(kept: string | null): Hands {
   }
 }
 
-const keys = Object.keys(usualHands) as (keyof Hands)[];
+const keys = Object.keys(handLimits) as HandFigure[];
 
 /** Which size a pair of hands is, where every figure is as it is shipped; null where one was changed. */
 export const sizeOfHands = (hands: Hands): HandSize | null =>
   (Object.keys(handsBySize) as HandSize[]).find((size) =>
     keys.every((key) => handsBySize[size][key] === hands[key]),
   ) ?? null;
+
+/** Whether nothing of it is this maker's own. */
+export const areUsual = (hands: Hands): boolean =>
+  sizeOfHands(hands) === 'usual' && (hands.stuffingShare ?? 1) === 1;
 
 /** The same hands with what must be in order put in order: what is easy is never narrower than what is tight. */
 export const inOrder = (hands: Hands): Hands => ({

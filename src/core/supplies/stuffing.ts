@@ -35,3 +35,6 @@ export function weighedDensities(
     firm: usualDensities.firm * share,
   };
 }
+
+/** What a stuffing weighs for a gram of the usual one: the same at each firmness. */
+export const shareOfUsual = ({ medium }: StuffingDensities): number => medium / usualDensities.medium;

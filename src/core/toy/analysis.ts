@@ -43,4 +43,6 @@ export interface ToyAnalysis {
   order: Order;
   /** everything that is wrong or worth knowing, in the order of the text */
   problems: Problem[];
+  /** yarn the maker's hands take for what the formula says, once weighed */
+  yarnUse?: number;
 }

@@ -65,7 +65,7 @@ function roundsOf(portion: Portion, { source, fabric, profile }: PlannedPart): [
   return isFirst ? [1, half] : [Math.min(last, half + 1), last];
 }
 
-function fillingOf(part: PlannedPart): Filling | null {
+function fillingOf(part: PlannedPart, { stuffingShare = 1 }: Hands): Filling | null {
   const { source, fabric, profile, front } = part;
   const said = source.steps.filter(isAboutStuffing);
   const staysEmpty = said.some(({ firmness, portion }) => firmness === 'none' && !portion);
@@ -86,7 +86,7 @@ function fillingOf(part: PlannedPart): Filling | null {
     from,
     to,
     after: after > 0 ? after : null,
-    gramsPerLitre: usualDensities[firmness],
+    gramsPerLitre: usualDensities[firmness] * stuffingShare,
     stuffed: stuffedProfile(fabric, profile, { ...finish, firmness }),
   };
 }
@@ -117,7 +117,7 @@ export function planPart(
     gauge,
     profile,
     inside: insideOf(part),
-    filling: fillingOf(part),
+    filling: fillingOf(part, hands),
     workIns,
     stays: edge === 'shut flat' ? 'flat' : stays,
     carries: source.carries ?? null,

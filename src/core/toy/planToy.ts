@@ -3,7 +3,7 @@ import { lastEdgeOf } from '../fabric/lastEdge';
 import type { Join, UnitRef } from '../join/joined';
 import type { Problem } from '../notation/problem';
 import { orderOf, unitKey, type Need, type Order, type OrderUnit, type Sewing } from '../plan/order';
-import { sizeOfHands, usualHands, type Hands } from '../plan/hands';
+import { areUsual, usualHands, type Hands } from '../plan/hands';
 import type { WorkIn } from '../plan/windows';
 import { hasPost } from '../place/rule/rule';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
@@ -100,12 +100,13 @@ const plannedFor = memoise((toy: ToyAnalysis, hands: PlainHands): ToyAnalysis =>
 });
 
 /**
- * A toy planned for the hands and tools of one maker: when washers can be pressed, how it is stuffed, and what no opening admits.
+ * A toy planned for the hands and tools of one maker: when washers can be pressed, how and
+ * with how much it is stuffed, and what no opening admits.
  *
  * @param toy as analysed for usual hands
  */
 export function plannedForHands(toy: ToyAnalysis, hands: Hands): ToyAnalysis {
-  return sizeOfHands(hands) === 'usual' ? toy : plannedFor(toy, { ...hands });
+  return areUsual(hands) ? toy : plannedFor(toy, { ...hands });
 }
 
 const keyOf = ({ part, unit }: UnitRef) => unitKey(part, unit);

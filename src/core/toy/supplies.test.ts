@@ -1,7 +1,10 @@
 import { stitchKinds } from '../notation/terms';
 import { stitchYarnMm } from '../supplies/stitchYarn';
 import { analyseToy } from './analyse';
-import { metresPerGramIn, suppliesOf, supplyLines } from './suppliesOf';
+import { readYarnUse, yarnUseOf } from '../supplies/yarnUse';
+import { ballLasts } from './ballLasts';
+import { suppliesOf, supplyLines } from './suppliesOf';
+import { gramsOfPart, metresPerGramIn } from './yarnOfPart';
 
 const gauge = { widthMm: 5, heightMm: 4 };
 const code = (kind: (typeof stitchKinds)[number]) => stitchKinds.indexOf(kind);
@@ -170,4 +173,70 @@ test('the list: with a tenth to spare, whole metres and grams', () => {
   );
   // 66 single crochets, six of them more for drawing two together, and 300 mm of tails: 2.08 m, and a tenth.
   expect(lines[0]).toBe('grey (medium, slate grey): 3 m, about 2 g');
+});
+
+const twoEars =
+  'Gauge: 5 mm x 4 mm\nHead\nR1: 6 sc in ring\nR2: inc x 6\n\nEar (make 2)\nR1: 6 sc in ring\nR2: inc x 6';
+// Each piece: 120 mm hang where it begins, 6 and 12 stitches, 210 mm to gather with.
+const [sixth, twelfth] = [6 * sc, 12 * sc];
+const piece = 120 + sixth + twelfth + 210;
+
+test.each<[string, number, [string, number][], { unit: string; round: number | null } | null]>([
+  [
+    'enough',
+    3 * piece + 40,
+    [
+      ['Head', 2 * piece + 40],
+      ['Ear 1', piece + 40],
+      ['Ear 2', 40],
+    ],
+    null,
+  ],
+  [
+    'not for the second ear',
+    2 * piece + 130,
+    [
+      ['Head', piece + 130],
+      ['Ear 1', 130],
+    ],
+    { unit: 'Ear 2', round: 1 },
+  ],
+  ['the last round of an ear', 2 * piece - 211, [['Head', piece - 211]], { unit: 'Ear 1', round: 2 }],
+  ['the rounds, and not the tail', piece - 10, [], { unit: 'Head', round: null }],
+])('a ball: %s', (_, mm, left, ends) => {
+  const lasts = ballLasts(analyseToy(twoEars), 'main yarn', mm / 1000);
+  expect(lasts.steps.map(({ unit, leftM }) => [unit, Math.round(leftM * 1000)])).toEqual(
+    left.map(([unit, rest]) => [unit, Math.round(rest)]),
+  );
+  expect(lasts.ends).toEqual(ends);
+});
+
+test('a ball of one colour goes through the rounds of that colour alone', () => {
+  const text =
+    'Gauge: 5 mm x 4 mm\nYarn A: medium, grey\nYarn B: medium, oat\nHead\nin A\nR1: 6 sc in ring\nchange to B\nR2: inc x 6\nchange to A\nR3: sc around';
+  const toyOfTwo = analyseToy(text);
+  for (const { name, metres: need } of suppliesOf(toyOfTwo).yarns) {
+    expect(ballLasts(toyOfTwo, name, need + 0.001).ends).toBeNull();
+    expect(ballLasts(toyOfTwo, name, need - 0.001).ends).not.toBeNull();
+  }
+  expect(ballLasts(toyOfTwo, 'A', (120 + sixth + 1) / 1000).ends).toEqual({ unit: 'Head', round: 3 });
+});
+
+test('pieces that wait for each other, and have no place in the plan, are in the reckoning too', () => {
+  const planned = analyseToy(twoEars);
+  const waiting = { ...planned, order: { steps: [], cycles: [['head', 'ear']] } };
+  expect(ballLasts(waiting, 'main yarn', (3 * piece) / 1000 + 1).leftM).toBeCloseTo(1, 5);
+});
+
+test('a piece that was weighed: its stitches count as they were worked, its tails as they hang', () => {
+  const worked = analyseToy(`Yarn: medium, 100 g, 200 m\n${twoEars}`);
+  const { stitchesG, tailsG } = gramsOfPart(worked.parts[0]!, worked);
+  expect([stitchesG, tailsG]).toEqual([expect.closeTo((18 * sc) / 2000, 5), expect.closeTo(330 / 2000, 9)]);
+  expect(yarnUseOf(stitchesG * 1.2 + tailsG, stitchesG, tailsG)).toBe(1.2);
+  expect(yarnUseOf(stitchesG * 2.1 + tailsG, stitchesG, tailsG)).toBeNull();
+  expect(yarnUseOf(1, 0, 0)).toBeNull();
+  const own = suppliesOf({ ...worked, yarnUse: 1.2 });
+  expect(own.yarns[0]!.metres * 1000).toBeCloseTo(3 * (1.2 * 18 * sc + 330), 1);
+  expect(gramsOfPart(worked.parts[0]!, { ...worked, yarnUse: 1.2 })).toEqual({ stitchesG, tailsG });
+  expect(['1.2', '0.1', '9', 'much', null].map(readYarnUse)).toEqual([1.2, 1, 1, 1, 1]);
 });

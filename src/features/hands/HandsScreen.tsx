@@ -1,6 +1,13 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { View } from '@tamagui/core';
-import { handLimits, handsBySize, sizeOfHands, type Hands, type HandSize } from '../../core/plan/hands';
+import {
+  handLimits,
+  handsBySize,
+  sizeOfHands,
+  type HandFigure,
+  type Hands,
+  type HandSize,
+} from '../../core/plan/hands';
 import { useHands } from '../../data/hands';
 import { OneOf } from '../../ui/Choice';
 import { cardGrid } from '../../ui/layout';
@@ -16,7 +23,7 @@ const sizes: readonly [HandSize, string][] = [
 ];
 
 interface Asked {
-  key: keyof Hands;
+  key: HandFigure;
   label: string;
   step: number;
   /** how it is found, and what it is for */

@@ -5,6 +5,7 @@ import { Fill } from '../../ui/layout';
 import { gaugeFromTable, yarnsByThickness, type YarnWeightKey } from '../../core/shape/yarnWeights';
 import { leanOfSpiral } from '../../core/shape/gauge';
 import { analyseToy } from '../../core/toy/analyse';
+import { suppliesOf } from '../../core/toy/suppliesOf';
 import { plannedForHands } from '../../core/toy/planToy';
 import { useHands } from '../../data/hands';
 import { compareToys } from '../../core/edit/compareToys';
@@ -23,7 +24,9 @@ import { ToyTabs } from '../toy/ToyTabs';
 import { UndoButtons } from '../toy/UndoButtons';
 import { Changes } from './Changes';
 import { yarnLine } from './YarnsScreen';
+import { BallLasts } from './BallLasts';
 import { WhatItTakes } from './WhatItTakes';
+import { YarnUse } from './YarnUse';
 
 type Chosen = { kind: 'yarn'; id: string } | { kind: 'weight'; key: YarnWeightKey };
 
@@ -57,6 +60,7 @@ export function ToyYarnScreen() {
     const ratio = analyseToy(changed).gauge.widthMm / gauge.widthMm;
     return scaleEyes(changed, ratio);
   }, [choice, yarns, text, gauge.widthMm]);
+  const supplies = useMemo(() => suppliesOf(analysis), [analysis]);
   const changes = useMemo(
     () => (next === null ? [] : compareToys(analysis, plannedForHands(analyseToy(next), hands))),
     [next, analysis, hands],
@@ -94,6 +98,8 @@ export function ToyYarnScreen() {
         </View>
 
         <WhatItTakes />
+        <BallLasts yarns={supplies.yarns} />
+        <YarnUse />
 
         <Title render="h2" margin={0}>
           From your yarn shelf

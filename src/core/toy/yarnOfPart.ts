@@ -1,0 +1,144 @@
+import type { Fabric } from '../fabric/fabric';
+import { stitchKinds, type StitchKind } from '../notation/terms';
+import { weightInWords, yarnWeight, type YarnWeight } from '../shape/yarnWeights';
+import { stitchYarnMm } from '../supplies/stitchYarn';
+import type { PartAnalysis, ToyAnalysis } from './analysis';
+
+const mainYarn = 'main yarn';
+/** Where a piece begins, so much hangs inside. */
+const startTailMm = 120;
+
+/** What stands of a ball in the text: `50 g, 85 m`; metres for a gram, or null. */
+export function metresPerGramIn(words: string): number | null {
+  const grams = /(\d+(?:\.\d+)?)\s*g\b/i.exec(words);
+  const metres = /(\d+(?:\.\d+)?)\s*(?:m|metres?|meters?)\b/i.exec(words);
+  const yards = /(\d+(?:\.\d+)?)\s*(?:yd|yds|yards?)\b/i.exec(words);
+  if (!grams || !(metres ?? yards)) return null;
+  const length = metres ? Number(metres[1]) : Number(yards?.[1]) * 0.9144;
+  const weight = Number(grams[1]);
+  return weight > 0 && length > 0 ? length / weight : null;
+}
+
+/** A yarn of the text, with what it is taken to be. */
+export interface KnownYarn {
+  name: string;
+  kind: string | null;
+  weight: YarnWeight;
+  metresPerGram: number;
+}
+
+/** The yarn a colour of a part is worked in. */
+function yarnOfColour(colour: string, { pattern }: ToyAnalysis): KnownYarn {
+  const { yarns } = pattern.header;
+  const same = (name: string) => name.toLowerCase() === colour.toLowerCase();
+  const said =
+    yarns.find(({ name }) => same(name)) ?? (colour === '' && yarns.length === 1 ? yarns[0] : undefined);
+  const known = [said?.value, ...yarns.map(({ value }) => value)].flatMap(
+    (value) => weightInWords(value ?? '') ?? [],
+  )[0];
+  const weight = known ?? yarnWeight('medium');
+  return {
+    name: said?.name ?? (colour || mainYarn),
+    kind: said?.value ?? null,
+    weight,
+    metresPerGram: metresPerGramIn(said?.value ?? '') ?? weight.metresPer100g / 100,
+  };
+}
+
+const chainCode = stitchKinds.indexOf('ch');
+const slipCode = stitchKinds.indexOf('sl');
+
+/** Chains of the foundation and of bridges between pieces. An oval counts its chain from both sides, but for the end it turns around. */
+function chainsAtStart({ start, places, ground }: Fabric): number {
+  const bridges = ground.reduce((sum, run) => sum + ('chains' in run ? run.chains : 0), 0);
+  if (start === 'ring' || start === 'edge') return bridges;
+  return bridges + (start === 'oval' ? (places + 1) / 2 : places);
+}
+
+/**
+ * What lifts the yarn to a new round or row and is no stitch of it: chains as many as its first stitch is high (one for a single crochet,
+ * two, three, four for taller ones, as is usual), and in a joined round the slip stitch that closes it.
+ */
+function risingOf(fabric: Fabric, round: number): { chains: number; slips: number } {
+  const isJoined = fabric.joined[round - 1] === 1;
+  const isRow = fabric.row[round - 1] === 1;
+  if (!isJoined && !isRow) return { chains: 0, slips: 0 };
+  const kind = stitchKinds[fabric.kind[fabric.offset[round - 1] ?? 0] ?? 0] ?? 'sc';
+  return { chains: risingChains[kind], slips: isJoined ? 1 : 0 };
+}
+
+const risingChains: Readonly<Record<StitchKind, number>> = {
+  sl: 0,
+  ch: 0,
+  sc: 1,
+  hdc: 2,
+  dc: 3,
+  tr: 4,
+  dtr: 5,
+};
+
+/** Yarn of one colour in one unit of a part. */
+export interface PartYarn extends KnownYarn {
+  /** mm by round, from 1; at 0 what stands before the first, behind the last what is left to close or sew with */
+  byRound: Float64Array;
+}
+
+/** The yarn of one unit of a part, by the colours of its palette, stitch by stitch. */
+export function yarnOfPart(part: PartAnalysis, toy: ToyAnalysis): PartYarn[] {
+  const { fabric, form, stops } = part;
+  const yarns = fabric.palette.map((colour): PartYarn => ({
+    ...yarnOfColour(colour, toy),
+    byRound: new Float64Array(fabric.rounds + 2),
+  }));
+  const use = toy.yarnUse ?? 1;
+  const add = (colour: number, round: number, mm: number) => {
+    const sums = yarns[colour]?.byRound;
+    if (sums) sums[round] = (sums[round] ?? 0) + mm;
+  };
+  const worked = (colour: number, code: number, together = 1) => {
+    const thickness = yarns[colour]?.weight.thicknessMm ?? yarnWeight('medium').thicknessMm;
+    return use * stitchYarnMm(code, together, form.gauge, thickness);
+  };
+  for (let round = 1; round <= fabric.rounds; round += 1) {
+    const [begun, end] = [fabric.offset[round - 1] ?? 0, fabric.offset[round] ?? fabric.kind.length];
+    for (let stitch = begun; stitch < end; stitch += 1) {
+      const colour = fabric.colour[stitch] ?? 0;
+      add(
+        colour,
+        round,
+        worked(colour, fabric.kind[stitch] ?? 0, Math.max(1, fabric.parentCount[stitch] ?? 1)),
+      );
+    }
+    for (const { after, kinds } of fabric.outgrowths) {
+      const standsOn = Math.max(0, after);
+      if (standsOn < begun || standsOn >= end) continue;
+      const colour = fabric.colour[standsOn] ?? 0;
+      for (const kind of kinds) add(colour, round, worked(colour, stitchKinds.indexOf(kind)));
+    }
+    const colour = fabric.colour[begun] ?? 0;
+    const { chains, slips } = risingOf(fabric, round);
+    add(colour, round, chains * worked(colour, chainCode) + slips * worked(colour, slipCode));
+  }
+  const first = fabric.colour[0] ?? 0;
+  add(first, 0, chainsAtStart(fabric) * worked(first, chainCode) + startTailMm);
+  add(fabric.colour[fabric.kind.length - 1] ?? 0, fabric.rounds + 1, stops.closing?.tailMm ?? 0);
+  return yarns;
+}
+
+/** Millimetres in all of it. */
+export const lengthMm = ({ byRound }: PartYarn): number => byRound.reduce((sum, mm) => sum + mm, 0);
+
+/**
+ * What one unit of a part weighs before it is stuffed: its stitches in anyone's hands, and the tails that hang from it.
+ *
+ * @returns both in grams; the stitches by the formula, whatever the maker's own use is
+ */
+export function gramsOfPart(part: PartAnalysis, toy: ToyAnalysis): { stitchesG: number; tailsG: number } {
+  const { fabric, stops } = part;
+  const yarns = yarnOfPart(part, { ...toy, yarnUse: 1 });
+  const grams = (mm: number, colour: number) => mm / 1000 / (yarns[colour]?.metresPerGram ?? 1);
+  const [first, last] = [fabric.colour[0] ?? 0, fabric.colour[fabric.kind.length - 1] ?? 0];
+  const tailsG = grams(startTailMm, first) + grams(stops.closing?.tailMm ?? 0, last);
+  const all = yarns.reduce((sum, yarn, colour) => sum + grams(lengthMm(yarn), colour), 0);
+  return { stitchesG: all - tailsG, tailsG };
+}

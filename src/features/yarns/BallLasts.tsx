@@ -1,0 +1,98 @@
+import { useState } from 'react';
+import { View } from '@tamagui/core';
+import { ballLasts } from '../../core/toy/ballLasts';
+import type { YarnNeed } from '../../core/toy/suppliesOf';
+import { useToy } from '../../data/useToy';
+import { OneOf } from '../../ui/Choice';
+import { Card } from '../../ui/layout';
+import { NumberStep } from '../../ui/NumberStep';
+import { Answer, Body, Quiet, Title } from '../../ui/text';
+
+/** An unopened ball of most yarns, where the text does not say what one weighs. */
+const usualBallG = 50;
+
+/** Grams of a ball by its band in the text: `50 g, 85 m`. */
+const ballG = (kind: string | null): number =>
+  Number(/(\d+(?:\.\d+)?)\s*g\b/i.exec(kind ?? '')?.[1] ?? usualBallG);
+
+/** Grams as a scale shows them, never more than there are. */
+const whole = (grams: number): string => `${Math.floor(grams)} g`;
+
+/** Whether what is there of each yarn goes round, what is left after each piece, and where it would end. */
+export function BallLasts({ yarns }: { yarns: readonly YarnNeed[] }) {
+  const [named, setNamed] = useState<string | null>(null);
+  const [grams, setGrams] = useState<Readonly<Record<string, number>>>({});
+  const yarn = yarns.find(({ name }) => name === named) ?? yarns[0];
+  if (!yarn || yarn.grams <= 0) return null;
+  const { name, kind } = yarn;
+  const there = grams[name] ?? ballG(kind);
+  return (
+    <Card gap="$3">
+      <Title render="h2" margin={0}>
+        Will it be enough?
+      </Title>
+      {yarns.length > 1 ? (
+        <OneOf
+          wraps
+          unlabelled
+          label="Which yarn"
+          options={yarns.map((one) => [one.name, one.kind ? `${one.name}, ${one.kind}` : one.name])}
+          chosen={name}
+          onChoose={setNamed}
+        />
+      ) : null}
+      <NumberStep
+        label={`What is there of ${name}`}
+        unit="g"
+        value={there}
+        step={5}
+        least={1}
+        most={5000}
+        onChange={(value) => setGrams({ ...grams, [name]: value })}
+      />
+      <HowFar yarn={yarn} there={there} />
+      <Quiet>
+        In the order of the plan, without anything to spare. Weigh the ball after the first piece: what it
+        says then counts.
+      </Quiet>
+    </Card>
+  );
+}
+
+function HowFar({ yarn, there }: { yarn: YarnNeed; there: number }) {
+  const { analysis } = useToy();
+  const metresPerGram = yarn.metres / yarn.grams;
+  const { steps, ends, leftM } = ballLasts(analysis, yarn.name, there * metresPerGram);
+  const missing = Math.max(1, Math.ceil(yarn.grams - there));
+  return (
+    <>
+      <View gap="$1" role="status">
+        {ends ? (
+          <>
+            <Answer>It ends at the {ends.unit.toLowerCase()}</Answer>
+            <Body>
+              {ends.round === null
+                ? 'Its rounds are done, and the tail falls short.'
+                : `Round ${ends.round} can’t be finished.`}{' '}
+              At least {missing} g more are needed, without anything to spare.
+            </Body>
+          </>
+        ) : (
+          <>
+            <Answer>Enough for one toy</Answer>
+            <Body>{whole(leftM / metresPerGram)} are left in the end.</Body>
+          </>
+        )}
+      </View>
+      {steps.length > 0 ? (
+        <View gap="$1" role="list" aria-label={`What is left of ${yarn.name}`}>
+          {steps.map(({ unit, leftM: left }) => (
+            <Body key={unit} role="listitem">
+              After the {unit.toLowerCase()}: {whole(left / metresPerGram)} left
+            </Body>
+          ))}
+        </View>
+      ) : null}
+    </>
+  );
+}
