@@ -10,6 +10,7 @@ module.exports = {
     {
       displayName: 'core',
       testEnvironment: 'node',
+      modulePathIgnorePatterns: ['<rootDir>/.mutants/'],
       testMatch: [
         '<rootDir>/src/core/**/*.test.ts',
         '<rootDir>/server/**/*.test.ts',
@@ -24,6 +25,7 @@ module.exports = {
     {
       displayName: 'app',
       preset: 'jest-expo/web',
+      modulePathIgnorePatterns: ['<rootDir>/.mutants/'],
       testMatch: ['<rootDir>/src/{data,ui,features}/**/*.test.{ts,tsx}'],
       setupFilesAfterEnv: ['<rootDir>/src/data/__tests__/readToys.ts'],
       transformIgnorePatterns: [

@@ -11,6 +11,7 @@ export default {
   timeoutMS: 20_000,
   reporters: ['clear-text', 'progress-append-only'],
   clearTextReporter: { allowColor: false, logTests: false, reportTests: false, reportMutants: false },
+  ignorePatterns: ['dist', '.expo', 'docs', 'public', 'e2e', 'test-results', 'playwright-report'],
   tempDirName: '.mutants',
   allowEmpty: false,
 };

@@ -6,6 +6,7 @@ export const workbench = () => import('./workbench');
 const page = loadedPage(workbench);
 
 export const BrokenToyPage = page(({ BrokenToyPage }) => BrokenToyPage);
+export const BuyPage = page(({ BuyScreen }) => BuyScreen);
 export const ForOthersPage = page(({ ForOthersScreen }) => ForOthersScreen);
 export const HandsPage = page(({ HandsScreen }) => HandsScreen);
 export const MakePage = page(({ MakeScreen }) => MakeScreen);

@@ -6,6 +6,7 @@ export { readDocument } from '../core/keep/document';
 export { setToyHeader } from '../core/notation/editText';
 export * from '../data/keptToy';
 export * from '../data/shelfFile';
+export { BuyScreen } from './buy/BuyScreen';
 export { HandsScreen } from './hands/HandsScreen';
 export { MakeScreen } from './make/MakeScreen';
 export { NewToyScreen } from './newToy/NewToyScreen';

@@ -102,6 +102,7 @@ export function ShelfScreen() {
         <View flexDirection="row" gap="$2">
           <Press tight label="Hands" name="My hands and tools" onPress={() => router.push('/hands')} />
           <Press tight label="Yarns" name="Yarn shelf" onPress={() => router.push('/yarns')} />
+          <Press tight label="To buy" onPress={() => router.push('/buy')} />
         </View>
       }
       foot={(toys && !empty) || error ? ways : undefined}

@@ -1,0 +1,53 @@
+import { readFileSync } from 'node:fs';
+import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible } from './helpers';
+
+const savedText = async (page: Page, name: string): Promise<string> => {
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name }).click();
+  return readFileSync(await (await download).path(), 'utf8');
+};
+
+test('a list for several toys: what is there is taken off, what it costs is summed, a toy that is gone is told', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
+  await page.getByRole('button', { name: 'To buy' }).click();
+  await page.getByRole('button', { name: 'Add Pondside otter' }).click();
+  await page.getByRole('button', { name: 'Add Pondside hedgehog' }).click();
+  await page.getByRole('textbox', { name: 'Pondside otter, in toy' }).fill('3');
+
+  const brown = page.getByRole('button', { name: /brown \(medium, chestnut brown\): what is there/ });
+  await expect(brown).toHaveAccessibleName(/^1\d\d g, brown/);
+  await brown.click();
+  const settings = page.getByRole('group', { name: 'brown (medium, chestnut brown)' });
+  await settings.getByRole('textbox', { name: 'There already, in g' }).fill('400');
+  await expect(brown).toHaveAccessibleName(/^All there, brown/);
+  await settings.getByRole('textbox', { name: /^Price, / }).fill('3');
+  await expectAccessible(page);
+  await page.getByRole('textbox', { name: 'Your work is to bring, in an hour' }).fill('10');
+  const otter = page.getByRole('group', { name: 'Cost of Pondside otter' });
+  await expect(otter.getByText(/Without a price, and not in it: cream/)).toBeVisible();
+  await expect(otter.getByText(/of it materials/)).toBeVisible();
+
+  const text = await savedText(page, 'Save the list');
+  expect(text).toContain('To make\n- 3 × Pondside otter\n- 1 × Pondside hedgehog\n');
+  expect(text).toContain('- 6 × safety eye, 9 mm\n');
+  expect(text).toContain('There already\n- brown (medium, chestnut brown)\n');
+  expect(await savedText(page, 'Save it for a spreadsheet')).toMatch(
+    /^"?brown \(medium, chestnut brown\)"?,g,\d+,400,0,3,50,0\r?$/m,
+  );
+
+  await page.reload();
+  await expect(brown).toHaveAccessibleName(/^All there, brown/);
+  await page.getByRole('button', { name: 'Back to the toys' }).click();
+  await page.getByRole('button', { name: 'More for Pondside hedgehog' }).click();
+  await page.getByRole('button', { name: 'Delete' }).click();
+  await page.getByRole('button', { name: 'To buy' }).click();
+  await expect(page.getByText(/One toy of the list can’t be read, or is on the shelf no more/)).toBeVisible();
+  await page.getByRole('button', { name: 'Take it off the list' }).click();
+  await expect(page.getByText(/on the shelf no more/)).toHaveCount(0);
+  await page.getByRole('textbox', { name: 'Pondside otter, in toys' }).fill('0');
+  await expect(page.getByRole('list', { name: 'What they take' })).toHaveCount(0);
+});

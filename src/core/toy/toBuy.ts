@@ -1,0 +1,176 @@
+import { unparse } from 'papaparse';
+import { minutesOfAll } from '../plan/time';
+import type { MakingList } from '../supplies/makingList';
+import type { ToyAnalysis } from './analysis';
+import { suppliesOf, type HardwareNeed, type YarnNeed } from './suppliesOf';
+
+/** A toy of the list, worked out. */
+export interface ToMake {
+  id: string;
+  name: string;
+  toy: ToyAnalysis;
+  count: number;
+}
+
+type Unit = 'g' | 'm' | 'pieces';
+
+/** Something the toys of a list take together. */
+export interface BuyNeed {
+  /** what is there of it and what it costs is kept under this */
+  key: string;
+  /** as it stands on the list */
+  words: string;
+  unit: Unit;
+  /** what one toy takes, with what it is bought to spare, by the toy's id */
+  each: ReadonlyMap<string, number>;
+  /** what all of them take */
+  amount: number;
+  there: number;
+  /** what is missing, in whole grams, tenths of a metre, pieces */
+  buy: number;
+}
+
+/** What a toy costs its maker. */
+export interface ToyCost {
+  id: string;
+  name: string;
+  /** of what has a price; null while nothing has */
+  materials: number | null;
+  /** what has none, and is not in the sum */
+  unpriced: string[];
+  minutes: number;
+  /** materials and her time; null while nothing has a price, or nobody says what an hour brings */
+  total: number | null;
+}
+
+/** A yarn of which the text says what it is, is the same in every toy that says so; any other may be another one in each. */
+function yarnLine({ name, kind }: YarnNeed, { id, name: toy }: ToMake): { key: string; words: string } {
+  if (kind === null) {
+    const called = name.charAt(0).toUpperCase() + name.slice(1);
+    return { key: `yarn ${name.toLowerCase()} of ${id}`, words: `${called} of ${toy}` };
+  }
+  return { key: `yarn ${name.toLowerCase()}, ${kind.toLowerCase()}`, words: `${name} (${kind})` };
+}
+
+function pieceLine({ kind, sizeMm }: HardwareNeed): { key: string; words: string } {
+  const size = sizeMm > 0 ? `, ${Math.round(sizeMm * 10) / 10} mm` : '';
+  return { key: `${kind}${size}`, words: `${kind}${size}` };
+}
+
+const inUnit: Readonly<Record<Unit, (amount: number) => number>> = {
+  g: Math.ceil,
+  m: (metres) => Math.ceil(metres * 10) / 10,
+  pieces: Math.ceil,
+};
+
+interface Line {
+  key: string;
+  words: string;
+  unit: Unit;
+  amount: number;
+}
+
+/** What one toy takes, a line for each thing. */
+function linesOf(toMake: ToMake, spare: number): Line[] {
+  const { yarns, stuffingG, hardware, threadM } = suppliesOf(toMake.toy);
+  const more = 1 + spare / 100;
+  const lines: Line[] = [
+    ...yarns.map((yarn): Line => ({ ...yarnLine(yarn, toMake), unit: 'g', amount: yarn.grams * more })),
+    { key: 'stuffing', words: 'Stuffing', unit: 'g', amount: stuffingG * more },
+    ...hardware.map((need): Line => ({ ...pieceLine(need), unit: 'pieces', amount: need.count })),
+    { key: 'thread', words: 'Thread for stitching', unit: 'm', amount: threadM * more },
+  ];
+  return lines.filter(({ amount }) => amount > 0);
+}
+
+/** Yarn first, then stuffing, what comes by the piece, thread. */
+const shopOrder = ({ key, unit }: Pick<Line, 'key' | 'unit'>): number =>
+  key.startsWith('yarn ') ? 0 : unit === 'g' ? 1 : unit === 'pieces' ? 2 : 3;
+
+/** What the toys of a list take together, what of it is there, and what is missing. */
+export function needsOf(toMake: readonly ToMake[], { there, spare }: MakingList): BuyNeed[] {
+  const needs = new Map<string, Omit<BuyNeed, 'there' | 'buy'> & { each: Map<string, number> }>();
+  for (const one of toMake)
+    for (const { key, words, unit, amount } of linesOf(one, spare)) {
+      const need = needs.get(key) ?? { key, words, unit, each: new Map<string, number>(), amount: 0 };
+      need.each.set(one.id, (need.each.get(one.id) ?? 0) + amount);
+      needs.set(key, { ...need, amount: need.amount + amount * one.count });
+    }
+  const inOrder = [...needs.values()].sort((a, b) => shopOrder(a) - shopOrder(b));
+  return inOrder.map((need) => {
+    const has = there[need.key] ?? 0;
+    // A hair over a whole one is the reckoning's, not a piece more.
+    const missing = Math.max(0, need.amount - has - 1e-9);
+    return { ...need, there: has, buy: inUnit[need.unit](missing) };
+  });
+}
+
+/** What each toy of a list costs: its materials by what they cost her, and her time by what an hour is to bring. */
+export function costsOf(
+  toMake: readonly ToMake[],
+  needs: readonly BuyNeed[],
+  { prices, rate }: MakingList,
+): ToyCost[] {
+  return toMake.map(({ id, name, toy }) => {
+    const own = needs.filter(({ each }) => each.has(id));
+    const unpriced = own.filter(({ key }) => !prices[key]).map(({ words }) => words);
+    const priced = own.flatMap(({ key, each }) => {
+      const known = prices[key];
+      return known ? [((each.get(id) ?? 0) * known.price) / known.per] : [];
+    });
+    const materials = priced.length > 0 ? priced.reduce((sum, cost) => sum + cost, 0) : null;
+    const minutes = minutesOfAll(toy.order.steps);
+    return {
+      id,
+      name,
+      materials,
+      unpriced,
+      minutes,
+      total: rate === null || materials === null ? null : materials + (minutes / 60) * rate,
+    };
+  });
+}
+
+/** How much of it: `70 g`, `4 ×`. */
+export const amountWords = (amount: number, unit: Unit): string =>
+  unit === 'pieces' ? `${amount} ×` : `${amount} ${unit}`;
+
+const buyWords = ({ words, unit, buy }: BuyNeed): string => `${amountWords(buy, unit)} ${words}`;
+
+/** The list for the shop, as plain text. */
+export function toBuyText(toMake: readonly ToMake[], needs: readonly BuyNeed[]): string {
+  const missing = needs.filter(({ buy }) => buy > 0);
+  const present = needs.filter(({ buy }) => buy === 0);
+  const block = (title: string, lines: readonly string[]) =>
+    lines.length > 0 ? [title, ...lines.map((line) => `- ${line}`), ''] : [];
+  return [
+    ...block(
+      'To make',
+      toMake.map(({ name, count }) => `${count} × ${name}`),
+    ),
+    ...block('To buy', missing.map(buyWords)),
+    ...block(
+      'There already',
+      present.map(({ words }) => words),
+    ),
+  ].join('\n');
+}
+
+/** The same as a table for a spreadsheet, with what it takes and costs. */
+export function toBuyCsv(needs: readonly BuyNeed[], { prices }: MakingList): string {
+  const rows = needs.map(({ key, words, unit, amount, there, buy }) => {
+    const known = prices[key];
+    return {
+      what: words,
+      unit,
+      takes: inUnit[unit](amount - 1e-9),
+      there,
+      'to buy': buy,
+      price: known?.price ?? '',
+      'for so much': known?.per ?? '',
+      cost: known ? Math.round((buy * known.price * 100) / known.per) / 100 : '',
+    };
+  });
+  // A spreadsheet takes what begins with a sign for a sum to work out: a yarn's name never is one.
+  return `${unparse(rows, { escapeFormulae: true })}\r\n`;
+}

@@ -1,0 +1,131 @@
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { View } from '@tamagui/core';
+import type { MakingList } from '../../core/supplies/makingList';
+import { costsOf, needsOf, toBuyCsv, toBuyText, type ToMake } from '../../core/toy/toBuy';
+import { useMakingList, useToMake } from '../../data/useMakingList';
+import { useShelf } from '../../data/useShelf';
+import { saveFile } from '../../ui/files';
+import { Icon } from '../../ui/Icon';
+import { Card, cardGrid } from '../../ui/layout';
+import { Notice } from '../../ui/Notice';
+import { NumberStep } from '../../ui/NumberStep';
+import { Page } from '../../ui/Page';
+import { Press } from '../../ui/Press';
+import { Body, Title } from '../../ui/text';
+import { NeedRow } from './NeedRow';
+import { ToysToMake } from './ToysToMake';
+import { WhatItCosts } from './WhatItCosts';
+
+/** What several toys take together, what of it is there, what to buy and what one costs. */
+export function BuyScreen() {
+  const router = useRouter();
+  const { list, error, retry, failed, keepAgain, change } = useMakingList();
+  return (
+    <Page
+      title="To buy"
+      aside="For all you mean to make"
+      back={{ name: 'Back to the toys', go: () => router.replace('/') }}
+      broad
+    >
+      {error ? (
+        <Notice tone="wrong" live actions={<Press label="Try again" onPress={retry} />}>
+          The list could not be read. Nothing was changed.
+        </Notice>
+      ) : null}
+      {failed ? (
+        <Notice tone="wrong" live actions={<Press label="Try again" onPress={keepAgain} />}>
+          The browser would not keep the list. It holds while this page stays open.
+        </Notice>
+      ) : null}
+      {list ? <List list={list} change={change} /> : <Body color="$quiet">Looking at the list …</Body>}
+    </Page>
+  );
+}
+
+interface ListProps {
+  list: MakingList;
+  change: (some: Partial<MakingList>) => void;
+}
+
+function List({ list, change }: ListProps) {
+  const { data: shelf } = useShelf();
+  const kept = useMemo(() => (shelf ?? []).filter((toy) => toy.kind === 'kept'), [shelf]);
+  const { toMake, isReading, lost } = useToMake(list.toys);
+  return (
+    <View gap="$3" style={cardGrid} alignItems="flex-start">
+      <ToysToMake shelf={kept} toys={list.toys} onChange={(toys) => change({ toys })} />
+      {lost > 0 ? (
+        <Notice
+          tone="look"
+          actions={
+            <Press
+              label="Take it off the list"
+              onPress={() =>
+                change({ toys: list.toys.filter(({ id }) => toMake.some((one) => one.id === id)) })
+              }
+            />
+          }
+        >
+          {lost === 1 ? 'One toy of the list' : `${lost} toys of the list`} can’t be read, or is on the shelf
+          no more: it is not in these numbers.
+        </Notice>
+      ) : null}
+      {isReading && list.toys.length > 0 ? <Body color="$quiet">Working it out …</Body> : null}
+      {toMake.length > 0 ? <Needs list={list} toMake={toMake} change={change} /> : null}
+    </View>
+  );
+}
+
+function Needs({ list, toMake, change }: ListProps & { toMake: readonly ToMake[] }) {
+  const needs = useMemo(() => needsOf(toMake, list), [toMake, list]);
+  const [open, setOpen] = useState<string | null>(null);
+  const costs = useMemo(() => costsOf(toMake, needs, list), [toMake, needs, list]);
+  return (
+    <>
+      <Card gap="$3">
+        <Title render="h2" margin={0}>
+          What they take
+        </Title>
+        <View render="ul" margin={0} padding={0} aria-label="What they take">
+          {needs.map((need) => (
+            <NeedRow
+              key={need.key}
+              need={need}
+              price={list.prices[need.key]}
+              isOpen={open === need.key}
+              onOpen={() => setOpen(open === need.key ? null : need.key)}
+              onThere={(amount) => change({ there: { ...list.there, [need.key]: amount } })}
+              onPrice={(price) => change({ prices: { ...list.prices, [need.key]: price } })}
+            />
+          ))}
+        </View>
+        <NumberStep
+          label="Yarn, stuffing and thread to spare"
+          unit="%"
+          value={list.spare}
+          step={5}
+          least={0}
+          most={100}
+          onChange={(spare) => change({ spare })}
+        />
+        <View flexDirection="row" flexWrap="wrap" gap="$2">
+          <Press
+            grow
+            tone="primary"
+            label="Save the list"
+            onPress={() => saveFile('to-buy.txt', toBuyText(toMake, needs), 'text/plain')}
+          />
+          <Press
+            grow
+            label="Spreadsheet"
+            name="Save it for a spreadsheet"
+            icon={<Icon name="download" />}
+            onPress={() => saveFile('to-buy.csv', toBuyCsv(needs, list), 'text/csv')}
+          />
+        </View>
+      </Card>
+      <WhatItCosts costs={costs} rate={list.rate} onRate={(rate) => change({ rate })} />
+    </>
+  );
+}

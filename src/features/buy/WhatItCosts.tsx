@@ -1,0 +1,59 @@
+import { View } from '@tamagui/core';
+import { listLimits } from '../../core/supplies/makingList';
+import type { ToyCost } from '../../core/toy/toBuy';
+import { Card } from '../../ui/layout';
+import { NumberStep } from '../../ui/NumberStep';
+import { Answer, Body, Quiet, Title } from '../../ui/text';
+
+const money = (amount: number): string =>
+  amount.toLocaleString(undefined, { minimumFractionDigits: 2, maximumFractionDigits: 2 });
+
+const timeWords = (minutes: number): string => {
+  const [hours, rest] = [Math.floor(minutes / 60), Math.round(minutes % 60)];
+  return hours === 0 ? `${rest} min` : `${hours} h ${rest} min`;
+};
+
+function costWords(materials: number | null, total: number | null): string {
+  if (total !== null) return money(total);
+  return materials === null ? 'No price is said yet' : `${money(materials)} of materials`;
+}
+
+interface WhatItCostsProps {
+  costs: readonly ToyCost[];
+  rate: number | null;
+  onRate: (rate: number | null) => void;
+}
+
+/** What each toy costs its maker: below that she gives something away. */
+export function WhatItCosts({ costs, rate, onRate }: WhatItCostsProps) {
+  return (
+    <Card gap="$3">
+      <Title render="h2" margin={0}>
+        What one costs you
+      </Title>
+      <NumberStep
+        label="Your work is to bring"
+        unit="an hour"
+        value={rate ?? 0}
+        step={1}
+        least={0}
+        most={listLimits.price}
+        onChange={(next) => onRate(next > 0 ? next : null)}
+      />
+      {costs.map(({ id, name, materials, unpriced, minutes, total }) => (
+        <View key={id} gap="$1" role="group" aria-label={`Cost of ${name}`}>
+          <Title render="h3" margin={0}>
+            {name}
+          </Title>
+          <Answer>{costWords(materials, total)}</Answer>
+          <Body>
+            {total !== null && materials !== null ? `${money(materials)} of it materials. ` : ''}
+            It takes {timeWords(minutes)}, by usual figures.
+          </Body>
+          {unpriced.length > 0 ? <Body>Without a price, and not in it: {unpriced.join(', ')}.</Body> : null}
+        </View>
+      ))}
+      <Quiet>Fees, stalls, tests and tax come on top: a price you can live with covers them too.</Quiet>
+    </Card>
+  );
+}
