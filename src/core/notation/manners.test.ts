@@ -43,6 +43,10 @@ const manners: readonly [string, number[]][] = [
   ['R5: 1sc/st', [24]],
   ['R5: (1sc/st, 1sc/st, 2sc/st) around', [32]],
   ['R5: [cream: 3 sc, inc; brown: 3 sc, inc] x 3', [30]],
+  ['R5-7: Work 3 rnds straight. [24 sts]', [24, 24, 24]],
+  ['R5-6: 2 rounds of sc', [24, 24]],
+  ['R5: increase by 6 evenly (30)', [30]],
+  ['R5: decrease evenly by 4 (20)', [20]],
   ['R5-24 sc (24)', [24]],
   ['R5 - 24 sc', [24]],
   ['R5 (increase round): (sc 3, inc) x 6', [30]],
@@ -197,4 +201,15 @@ test('rounds in the words of a sentence keep their place', () => {
   expect(eyes).toMatchObject({ kind: 'feature', feature: 'eyes', gap: [4, 5], showing: 5 });
   const spans = eyes?.roundNumbers?.flat().map(({ span }) => line.slice(span.from, span.to));
   expect(spans).toEqual(['fourth', 'fifth']);
+});
+
+test.each([
+  'R1: ch 3, sl st to form a ring, ch 1, 8 sc in ring (8)',
+  'R1: ch 3, slip stitch in first chain to form a circle, 8 sc in ring (8)',
+  'R1: ch 4, ss to make a loop, ch 1, 8 sc into loop (8)',
+  'R1: ch 3, join with sl st to form a ring, ch 1, 8 sc in ring (8)',
+])('what closes a ring of chains is no stitch of its round: %s', (line) => {
+  const toy = analyseToy(`Terms: US\nHat\n${line}\nR2: 2 sc in each st (16)`);
+  expect(toy.parts.map(({ checks }) => checks.map(({ worked }) => worked))).toEqual([[8, 16]]);
+  expect(toy.problems).toEqual([]);
 });

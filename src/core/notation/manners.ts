@@ -177,6 +177,20 @@ function plainRounds(line: string): string {
   return rest;
 }
 
+const roundsOfRange = new RegExp(
+  String.raw`^(\s*(?:${roundWord})?\.?\s*(\d{1,4})\s*[-–]\s*(?:${roundWord})?\.?\s*(\d{1,4})\s*[:.)]\s*)((?:(?:work|crochet|make|do)\s+)?${number}\s+(?:rounds|rnds|rows)\s+(?:(?:of|in)\s+(?:plain\s+)?sc|${plainly}))(?=\s*(?:[[(.,;=]|around|$))`,
+  'i',
+);
+
+/** `R5-9: work 5 rounds straight`: the range says how many; what is worked is plain. */
+function plainRange(line: string): string {
+  const found = roundsOfRange.exec(line);
+  if (!found) return line;
+  const [, label = '', first, last, words = '', count = ''] = found;
+  const isSame = Number(last) - Number(first) + 1 === numberOf(count);
+  return isSame ? (inPlace(line, label.length, label.length + words.length, 'sc around') ?? line) : line;
+}
+
 const totalPatterns = [
   // `=> 18`, `→ 19`, `>> 18`, `... 18`, `: 18`, at the end of the line
   /(?:=>|[-–—]+>|>>|→|⇒|➔|➜|\.{3}|…)\s*(\d{1,4})\s*(?:sts?|stitches|sc)?\s*\.?\s*$/i,
@@ -351,8 +365,8 @@ function roundsAtEnd(line: string, tail: RegExpExecArray): Omit<Canonical, 'even
 }
 
 const evenPatterns = [
-  /\b(inc|dec)(?:rease|s|reases)?\s+(?:in\s+)?(\d{1,3})\s*(?:times|sts?|stitches|x)?\s+evenly(?:\s+(?:spaced|around|across))*/i,
-  /\b(inc|dec)(?:rease|s|reases)?\s+evenly\s+(?:spaced\s+)?(\d{1,3})\s*(?:times|sts?|stitches|x)?(?:\s+(?:around|across))?/i,
+  /\b(inc|dec)(?:rease|s|reases)?\s+(?:(?:in|by)\s+)?(\d{1,3})\s*(?:times|sts?|stitches|x)?\s+evenly(?:\s+(?:spaced|around|across))*/i,
+  /\b(inc|dec)(?:rease|s|reases)?\s+evenly\s+(?:spaced\s+)?(?:by\s+)?(\d{1,3})\s*(?:times|sts?|stitches|x)?(?:\s+(?:around|across))?/i,
 ];
 
 /** `increase 6 times evenly`, `dec evenly 6 times`: so many, with plain stitches between. */
@@ -417,6 +431,7 @@ export function canonical(given: string): Canonical {
     undecorated,
     rangeLabel,
     nakedLabel,
+    plainRange,
     plainRounds,
     abbreviated,
     tidied,

@@ -89,6 +89,13 @@ export const rowPhrasings: readonly Phrasing[] = [
     by: (_, space) => space ?? '',
   },
   {
+    example: ['ch 3, sl st to form a ring, 8 sc in ring', 'ch 3, join with sl st, 8 sc in ring'],
+    pattern: re(
+      String.raw`(?<=\bch(?:ains?)?[\s-]*\d{1,3}\s*[,.;]?\s*(?:and\s+|then\s+)?)${sl}(?:\s+(?:in|into|to)\s+(?:the\s+)?(?:first|1st|beginning|starting|last)\s+(?:ch(?:ain)?|st(?:itch)?))?\s*,?\s*(?:to|and|so\s+as\s+to)\s+(?:form|make|create)\s+(?:a\s+|the\s+)?(?:ring|circle|loop)(?![a-z])`,
+    ),
+    by: () => 'join with sl st',
+  },
+  {
     example: ['ch 30, join with sl st to form a ring', 'ch 30, join with sl st'],
     pattern: re(
       String.raw`(?<=(?:\bjoin\w*|${sl})[^,.;:]{0,40}?)\s*,?\s*\b(?:(?:to|and|so\s+as\s+to)\s+)?(?:form|make|create|making|forming)\s+(?:a\s+|the\s+)?(?:ring|circle|loop|tube|round)(?![a-z])`,
