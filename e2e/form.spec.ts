@@ -132,3 +132,27 @@ test('the keyboard turns the form', async ({ page }) => {
   await page.keyboard.press('ArrowLeft');
   await expect.poll(picture).not.toBe(before);
 });
+
+test('a finished piece is measured: what explains the difference is said, and counted with', async ({
+  page,
+}) => {
+  await openForm(page);
+  await page.getByRole('button', { name: 'I measured the finished piece' }).click();
+  const piece = page.getByRole('group', { name: 'The finished piece' });
+  const wide = piece.getByRole('textbox', { name: 'Wide, where it is widest, in mm' });
+  const high = piece.getByRole('textbox', { name: 'High, in mm' });
+  await expect(piece.getByRole('status')).toHaveText('As worked out, as well as a tape tells.');
+  const [w, h] = [Number(await wide.inputValue()), Number(await high.inputValue())];
+  await wide.fill('900');
+  await expect(piece.getByRole('status')).toContainText('That is far from this piece');
+  await expect(piece.getByRole('button', { name: /^Count with/ })).toHaveCount(0);
+  await wide.fill(String(Math.round(w * 1.2)));
+  await high.fill(String(Math.round(h * 1.2)));
+  await expect(piece.getByRole('status')).toContainText('your whole stitch is larger than was taken');
+  await expectAccessible(page);
+  await piece.getByRole('button', { name: /^Count with/ }).click();
+  await expect(page.getByText(/^Counted with stitches of/)).toBeVisible();
+  await expect(page.getByText(`${Math.round(w * 1.2)} mm`, { exact: true }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(page.getByText(`${w} mm`, { exact: true }).first()).toBeVisible();
+});

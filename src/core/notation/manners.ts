@@ -365,8 +365,8 @@ function roundsAtEnd(line: string, tail: RegExpExecArray): Omit<Canonical, 'even
 }
 
 const evenPatterns = [
-  /\b(inc|dec)(?:rease|s|reases)?\s+(?:(?:in|by)\s+)?(\d{1,3})\s*(?:times|sts?|stitches|x)?\s+evenly(?:\s+(?:spaced|around|across))*/i,
-  /\b(inc|dec)(?:rease|s|reases)?\s+evenly\s+(?:spaced\s+)?(?:by\s+)?(\d{1,3})\s*(?:times|sts?|stitches|x)?(?:\s+(?:around|across))?/i,
+  /\b(inc|dec)(?:rease|s|reases|reasing)?\s+(?:(?:in|by)\s+)?(\d{1,3})\s*(?:times|sts?|stitches|x)?\s+evenly(?:\s+(?:spaced|around|across))*/i,
+  /\b(inc|dec)(?:rease|s|reases|reasing)?\s+evenly\s+(?:spaced\s+)?(?:by\s+)?(\d{1,3})\s*(?:times|sts?|stitches|x)?(?:\s+(?:around|across))?/i,
 ];
 
 /** `increase 6 times evenly`, `dec evenly 6 times`: so many, with plain stitches between. */

@@ -1,3 +1,4 @@
+import { explainMeasured } from '../shape/measuredPiece';
 import { analyseToy } from './analyse';
 import { formInputOf, formKey, measurePart, standOf } from './formOfPart';
 
@@ -37,4 +38,21 @@ test('how a part stands: the start at any of the four sides, the size with it', 
   expect(left!.size[1]).toBeCloseTo(top!.size[0]!, 3);
   expect(left!.size[2]).toBeCloseTo(top!.size[2]!, 3);
   expect(right!.size[0]).toBeCloseTo(bottom!.size[1]!, 3);
+});
+
+test.each([
+  [1.15, 1.15],
+  [0.85, 0.85],
+  [1.12, 1],
+  [1, 0.85],
+  [1.1, 0.9],
+])('hands whose stitch is %f as wide and %f as high are found from the finished piece', (wider, higher) => {
+  const sized = (widthMm: number, heightMm: number) =>
+    measurePart(analyseToy(text('', `Gauge: ${widthMm} mm x ${heightMm} mm\n`)).parts[0]!).measures;
+  const taken = { widthMm: 5, heightMm: 4.5 };
+  const real = sized(5 * wider, 4.5 * higher);
+  const { stitch } = explainMeasured(sized(taken.widthMm, taken.heightMm), real, taken);
+  const again = sized(stitch!.widthMm, stitch!.heightMm);
+  expect(Math.abs(again.widthMm / real.widthMm - 1)).toBeLessThan(0.05);
+  expect(Math.abs(again.heightMm / real.heightMm - 1)).toBeLessThan(0.05);
 });

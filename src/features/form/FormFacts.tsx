@@ -13,6 +13,7 @@ import { useToy } from '../../data/useToy';
 import { Figure } from '../../ui/Figure';
 import { Notice } from '../../ui/Notice';
 import { ChosenStitch } from './ChosenStitch';
+import { MeasuredPiece } from './MeasuredPiece';
 import { Weighing } from './Weighing';
 import { Quiet } from '../../ui/text';
 
@@ -35,6 +36,8 @@ export function FormFacts({
     );
   const { firmness } = finishOf(part.source, part.fabric, part.profile, part.map.front);
   const grams = stuffingGrams(measures.volumeMl, firmness, densities);
+  // Lying on its side, width and height are not those of stitch and round.
+  const stands = !part.source.lying;
   const weight = yarnOf(analysis);
   const shows =
     firmness === 'none' ? null : showThrough(part.fabric, form, part.form.gauge.widthMm, weight.thicknessMm);
@@ -75,6 +78,9 @@ export function FormFacts({
       ) : null}
       {firmness !== 'none' && measures.volumeMl > 0 ? (
         <Weighing volumeMl={measures.volumeMl} firmness={firmness} grams={grams} weighed={weighed} />
+      ) : null}
+      {stands && part.fabric.row[0] !== 1 ? (
+        <MeasuredPiece workedOut={measures} stitch={part.form.gauge} />
       ) : null}
       <Quiet>
         {part.form.gauge.assumed

@@ -75,6 +75,24 @@ export const roundPhrasings: readonly Phrasing[] = [
     by: (_, which, digit, change) => everyNth(change ?? '', which ?? '', digit),
   },
   {
+    example: ['sc in each st, skipping every 4th st', '(3 sc, skip 1) around'],
+    pattern: re(
+      String.raw`(?<![a-z])(sc|hdc|dc)\s+(?:around|(?:in(?:to)?\s+)?(?:each|every)\s+(?:st|stitch)(?:\s+around)?)\s*,?\s*(?:but\s+|and\s+)?(?:skip(?:ping)?|miss(?:ing)?|omit(?:ting)?|leav(?:e|ing)\s+out)\s+(?:every|each)\s+(other|second|third|fourth|fifth|sixth|(\d)(?:nd|rd|th))(?:\s+(?:st|stitch|one))?(?:\s+around)?(?![a-z])`,
+    ),
+    by: (_, stitch, which = '', digit) =>
+      `(${(digit ? Number(digit) : (nth[which.toLowerCase()] ?? 2)) - 1} ${stitch}, skip 1) around`,
+  },
+  {
+    example: ['1sc 1dec x 8', '(1 sc, 1 dec) x 8'],
+    pattern: re(
+      String.raw`${label}(\d{1,2})\s*(sc|hdc|dc)\s*,?\s+(\d{1,2})\s*(inc|dec)\s*[x×*]\s*(\d{1,2})(?=\s*(?:[[(=]\s*\d|\.?\s*$))`,
+    ),
+    by: (...found) => {
+      const [, plain, stitch, changes, change, times] = found;
+      return `(${plain} ${stitch}, ${changes} ${change}) x ${times}`;
+    },
+  },
+  {
     example: ['6x(2 sc, dec) 18', '6x(2 sc, dec) [18]'],
     pattern: /(?<=\d{1,2}\s*[x×*]\s*\([^()]*\))\s+(\d{1,4})\s*$/gi,
     by: (_, total) => ` [${total}]`,
