@@ -64,6 +64,23 @@ test('a shelf packed and brought to an empty one is the same: toys, records, wha
   expect((await yarnShelf.list()).map(({ name }) => name)).toEqual(['Pond green']);
 });
 
+test('what a maker set for herself comes with the shelf, and never over what is set here', async () => {
+  await shelf.create(text('Bee'));
+  await storage.setItem('hoppla/habit/yarn-use', '1.2');
+  await storage.setItem('hoppla/making-list', '{"toys":[]}');
+  const { bytes } = await packShelf();
+  await storage.clear();
+  await storage.setItem('hoppla/habit/yarn-use', '0.9');
+  await restoreShelf(await unpackShelf(bytes), false);
+  expect(await storage.getItem('hoppla/habit/yarn-use')).toBe('0.9');
+  expect(await storage.getItem('hoppla/making-list')).toBe('{"toys":[]}');
+  const foreign = zipSync({
+    'toys/a.json': strToU8('{}'),
+    'own.json': strToU8('{"hoppla/seeded":"yes","hoppla/toy/x":"{}","hoppla/rules":7}'),
+  });
+  expect((await unpackShelf(foreign)).own).toEqual({});
+});
+
 test('toys that are here just so stay; those with another text are asked about', async () => {
   const { bee, other } = await filled();
   const { bytes } = await packShelf();

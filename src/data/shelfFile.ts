@@ -5,16 +5,37 @@ import { isEvent, isRun } from '../core/make/run';
 import { readYarn, type Yarn } from '../core/supplies/yarn';
 import { analyseToy } from '../core/toy/analyse';
 import { fileName } from '../core/words/fileName';
-import { parsed } from './json';
+import { isRecord, parsed } from './json';
 import { runs, type KeptRun } from './runs';
 import { shelf } from './shelf';
+import { storage } from './storage';
 import { yarnShelf } from './yarns';
 
 /** A whole shelf may hold so many files, and so many bytes once they are unpacked: far above any, and no trap for a phone. */
 const mostFiles = 4_000;
 const mostBytes = 80_000_000;
 
-/** Everything of a shelf, as plain files: `toys/NAME.hoppla.json`, `as-kept/ID.json`, `yarns/NAME.json`, `making/ID.json`. */
+/** What a maker set for herself, by the keys it is kept under. Each is checked where it is read. */
+const ownKeys = [
+  'hoppla/habit/apart',
+  'hoppla/habit/hands',
+  'hoppla/habit/make',
+  'hoppla/habit/yarn-use',
+  'hoppla/making-list',
+  'hoppla/rules',
+  'hoppla/stuffing',
+] as const;
+
+/** What is kept under those keys, without those that are not set. */
+async function ownSettings(): Promise<Record<string, string>> {
+  const kept = await storage.getMany([...ownKeys]);
+  return Object.fromEntries(Object.entries(kept).filter(([, value]) => typeof value === 'string')) as Record<
+    string,
+    string
+  >;
+}
+
+/** Everything of a shelf, as plain files: `toys/NAME.hoppla.json`, `as-kept/ID.json`, `yarns/NAME.json`, `making/ID.json`, `own.json`. */
 export async function packShelf(): Promise<{ bytes: Uint8Array<ArrayBuffer>; toys: number }> {
   const files: Zippable = {};
   const put = (folder: string, name: string, ending: string, text: string) => {
@@ -35,6 +56,8 @@ export async function packShelf(): Promise<{ bytes: Uint8Array<ArrayBuffer>; toy
   }
   for (const yarn of await yarnShelf.list())
     put('yarns', fileName(yarn.name), '.json', `${JSON.stringify(yarn, null, 2)}\n`);
+  const own = await ownSettings();
+  if (Object.keys(own).length > 0) files['own.json'] = strToU8(`${JSON.stringify(own, null, 2)}\n`);
   const bytes = await new Promise<Uint8Array<ArrayBuffer>>((done, failed) => {
     zip(files, (reason, packed) => (reason ? failed(reason) : done(packed)));
   });
@@ -51,6 +74,8 @@ export interface UnpackedShelf {
   same: number;
   yarns: Yarn[];
   making: Pick<KeptRun, 'run' | 'events'>[];
+  /** what she set for herself, by the keys it is kept under */
+  own: Record<string, string>;
   /** files in it that could not be read, with why */
   unread: { file: string; why: string }[];
 }
@@ -78,6 +103,15 @@ function filesOf(bytes: Uint8Array): Promise<Unzipped> {
   });
 }
 
+/** Of what a file sets, what there is to set. */
+const ownAmong = (own: Record<string, unknown>): Record<string, string> =>
+  Object.fromEntries(
+    ownKeys.flatMap((key) => {
+      const value = own[key];
+      return typeof value === 'string' ? [[key, value]] : [];
+    }),
+  );
+
 /** A run with its events, as far as they can be read. */
 function readRun(text: string): Pick<KeptRun, 'run' | 'events'> | null {
   const { run, events } = (parsed(text) ?? {}) as { run?: unknown; events?: unknown };
@@ -92,7 +126,7 @@ function readRun(text: string): Pick<KeptRun, 'run' | 'events'> | null {
  */
 export async function unpackShelf(bytes: Uint8Array): Promise<UnpackedShelf> {
   const files = await filesOf(bytes);
-  const read: UnpackedShelf = { fresh: [], doubles: [], same: 0, yarns: [], making: [], unread: [] };
+  const read: UnpackedShelf = { fresh: [], doubles: [], same: 0, yarns: [], making: [], own: {}, unread: [] };
   let known = 0;
   for (const [path, content] of Object.entries(files)) {
     const [folder] = path.split('/');
@@ -110,6 +144,10 @@ export async function unpackShelf(bytes: Uint8Array): Promise<UnpackedShelf> {
       const run = readRun(text);
       if (run) read.making.push(run);
       else read.unread.push({ file: path, why: 'What was made can’t be read.' });
+    } else if (path === 'own.json') {
+      const own = parsed(text);
+      if (isRecord(own)) read.own = ownAmong(own);
+      else read.unread.push({ file: path, why: 'What was set can’t be read.' });
     } else if (folder === 'as-kept') {
       known += 1;
       read.unread.push({ file: path, why: 'It was damaged already when the shelf was saved.' });
@@ -134,7 +172,7 @@ async function sortToy(read: UnpackedShelf, path: string, text: string): Promise
 }
 
 /**
- * Puts what a shelf file holds on the shelf: all its toys or none.
+ * Puts what a shelf file holds on the shelf: all its toys or none. What is set here already stays as it is.
  *
  * @param withDoubles toys that are here with another text come as copies beside them; else they are left out
  * @returns how many toys came
@@ -146,5 +184,7 @@ export async function restoreShelf(file: UnpackedShelf, withDoubles: boolean): P
   for (const { run, events } of file.making) if (brought.has(run.toy)) await runs.restore(run, events);
   const names = new Set((await yarnShelf.list()).map(({ name }) => name.toLowerCase()));
   for (const yarn of file.yarns) if (!names.has(yarn.name.toLowerCase())) await yarnShelf.save(yarn);
+  const here = await ownSettings();
+  for (const [key, value] of Object.entries(file.own)) if (!(key in here)) await storage.setItem(key, value);
   return documents.length;
 }

@@ -1,3 +1,4 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import type { UnpackedShelf } from '../../data/shelfFile';
@@ -33,11 +34,14 @@ interface WholeShelf {
 
 /** The whole shelf as one file, there and back. */
 export function useWholeShelf(readAgain: () => Promise<unknown>): WholeShelf {
+  const client = useQueryClient();
   const [told, setTold] = useState<WholeShelf['told']>(null);
   const answer = async (file: UnpackedShelf, withDoubles: boolean) => {
     const { restoreShelf } = await workbench();
     const count = await restoreShelf(file, withDoubles);
     await readAgain();
+    // Hands, yarns and lists came too.
+    await client.invalidateQueries();
     setTold({ words: broughtWords(count, file) });
   };
   const bring = async (packed: Uint8Array) => {
@@ -94,8 +98,8 @@ export function KeepAll({ onSave }: { onSave: () => void }) {
     <View gap="$1" paddingTop="$3" alignItems="flex-start">
       <Press label="Save the whole shelf" onPress={onSave} />
       <Quiet>
-        One file with every toy, its record, what you are making, and your yarns. “A file” brings it back,
-        here or on another phone.
+        One file with every toy, its record, what you are making, your yarns and what you set. “A file” brings
+        it back, here or on another phone.
       </Quiet>
     </View>
   );
