@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible } from './helpers';
 
@@ -118,4 +119,37 @@ test('kept by the tap: closed without a word, it goes on at the same stitch; two
   await page.close();
   await other.reload();
   await expect(other.getByRole('img', { name: 'Repeat 4 of 6' })).toBeVisible();
+});
+
+test('twelve toys over days: what to make each day, whether it will do, and into a calendar', async ({
+  page,
+}) => {
+  await page.clock.setFixedTime(new Date('2026-12-01T09:00:00'));
+  await bring(page);
+  await page.getByRole('textbox', { name: /^How many toys/ }).fill('12');
+  await page.getByRole('button', { name: 'Plan it over days' }).click();
+  const over = page.getByRole('region', { name: 'Over days' });
+  await over.getByLabel('Done by').fill('2026-12-03');
+  await expect(over.getByRole('status')).toContainText(/too little/);
+  const enough = /(?:(\d+) hours? ?)?(\d+)?/.exec(
+    (await over.getByText(/a day would do/).innerText()).replace(' minutes', ''),
+  )!;
+  await over
+    .getByRole('textbox', { name: 'Time a day, in minutes' })
+    .fill(String(60 * Number(enough[1] ?? 0) + Number(enough[2] ?? 0)));
+  await expect(over.getByRole('status')).toContainText('Done on');
+  const days = over.getByRole('list', { name: 'What to make each day' });
+  await expect(days.getByRole('listitem')).toHaveCount(3);
+  await expect(days.getByRole('listitem').first()).toContainText('Head, toy 1');
+  await over.getByRole('radio', { name: 'The same piece of all in one go' }).click();
+  await expect(days.getByRole('listitem').first()).toContainText(/Head, toys 1 to \d/);
+  await over.getByRole('switch').first().click();
+  await expectAccessible(page);
+  const download = page.waitForEvent('download');
+  await over.getByRole('button', { name: 'Save it for a calendar' }).click();
+  const calendar = readFileSync(await (await download).path(), 'utf8');
+  expect(calendar).toContain('DTSTART;VALUE=DATE:20261201');
+  expect(calendar).toContain('12 × Pondside mouse');
+  await over.getByLabel('Done by').fill('2026-11-01');
+  await expect(over.getByRole('status')).toContainText('There is no day to work on until then');
 });

@@ -1,17 +1,13 @@
 import { View } from '@tamagui/core';
 import { listLimits } from '../../core/supplies/makingList';
 import type { ToyCost } from '../../core/toy/toBuy';
+import { timeWords } from '../../core/words/time';
 import { Card } from '../../ui/layout';
 import { NumberStep } from '../../ui/NumberStep';
 import { Answer, Body, Quiet, Title } from '../../ui/text';
 
 const money = (amount: number): string =>
   amount.toLocaleString(undefined, { minimumFractionDigits: 2, maximumFractionDigits: 2 });
-
-const timeWords = (minutes: number): string => {
-  const [hours, rest] = [Math.floor(minutes / 60), Math.round(minutes % 60)];
-  return hours === 0 ? `${rest} min` : `${hours} h ${rest} min`;
-};
 
 function costWords(materials: number | null, total: number | null): string {
   if (total !== null) return money(total);

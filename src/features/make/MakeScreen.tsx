@@ -3,6 +3,8 @@ import { useState } from 'react';
 import { View } from '@tamagui/core';
 import type { Run } from '../../core/make/run';
 import { minutesOfAll } from '../../core/plan/time';
+import { timeWords } from '../../core/words/time';
+import { BatchPlan } from './BatchPlan';
 import { orderByUnit } from '../../core/toy/orderWords';
 import { nameOfToy } from '../../core/keep/toyCard';
 import { generalCaution } from '../../core/safety/cautions';
@@ -19,14 +21,6 @@ import { SaveLine, SaveTrouble } from '../toy/SaveLine';
 import { ToyTabs } from '../toy/ToyTabs';
 import { MakingPage } from './MakingPage';
 import { ToyTimeline } from './ToyTimeline';
-
-/** Minutes as a maker says them: `2 hours 40`. */
-export function timeWords(minutes: number): string {
-  const whole = Math.max(1, Math.round(minutes / 5) * 5);
-  const [hours, rest] = [Math.floor(whole / 60), whole % 60];
-  if (hours === 0) return `${whole} minutes`;
-  return `${hours} ${hours === 1 ? 'hour' : 'hours'}${rest > 0 ? ` ${rest}` : ''}`;
-}
 
 /** The order of the whole toy, the steps of one unit together. */
 function OrderOfWork() {
@@ -77,6 +71,7 @@ function BeginNew({ isFirst, onBegin }: { isFirst: boolean; onBegin: (copies: nu
   const { analysis } = useToy();
   const [copies, setCopies] = useState(1);
   const wrong = analysis.problems.filter(({ severity }) => severity === 'error').length;
+  const [isPlanning, setPlanning] = useState(false);
   const minutes = minutesOfAll(analysis.order.steps);
   return (
     <Card gap="$3">
@@ -92,6 +87,11 @@ function BeginNew({ isFirst, onBegin }: { isFirst: boolean; onBegin: (copies: nu
         </Notice>
       ) : null}
       <Press tone={isFirst ? 'primary' : 'plain'} label="Begin making" onPress={() => onBegin(copies)} />
+      {isPlanning ? (
+        <BatchPlan copies={copies} />
+      ) : (
+        <Press label="Plan it over days" onPress={() => setPlanning(true)} />
+      )}
     </Card>
   );
 }
