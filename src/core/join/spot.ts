@@ -1,4 +1,5 @@
 import { roundCount } from '../fabric/fabric';
+import type { JoinPlace } from '../notation/sentence/joinPlace';
 import { countsBack, type FeatureKind } from '../notation/sentence/said';
 import { direction } from '../place/frame/direction';
 import { roundIndex } from '../place/frame/frontLine';
@@ -139,11 +140,19 @@ export function rowOf(
   const beyond = stitchBeyond(wall, sentence, said);
   if (beyond !== undefined) return missing(`stitch ${beyond}`);
   if (sentence.place.around) return said;
-  const { byEdge } = sentence.place;
-  const inward = byEdge === undefined ? 0 : (byEdge === 'upper' ? 1 : -1) * downward(wall) * reach;
-  const row = inward === 0 ? said : Math.round(said + inward);
+  const away = awayFrom(wall, sentence.place, reach);
+  const row = away === 0 ? said : Math.round(said + away);
   const isThere = row >= 1 && row <= wall.fabric.rounds;
   return isThere ? row : missing(`a round beyond its ${row < 1 ? 'start' : 'end'}`);
+}
+
+/** How many rounds the middle lies from the round that is said: by an edge, so many above or below, directly beside it. */
+function awayFrom(wall: JoinPart, { byEdge, off }: JoinPlace, reach: number): number {
+  if (off) {
+    const sign = (off.direction === 'below' ? 1 : -1) * downward(wall);
+    return sign * (off.rounds ?? reach + 0.5);
+  }
+  return byEdge === undefined ? 0 : (byEdge === 'upper' ? 1 : -1) * downward(wall) * reach;
 }
 
 function rowSaid(

@@ -211,6 +211,31 @@ test.each<[string, (string | number)[][]]>([
   expect(placed(sentence)).toEqual(expected);
 });
 
+// The muzzle reaches 3.6 rounds, so directly beside a round its middle lies 4.1 from it; the bodies begin on top.
+test.each<[string, number]>([
+  ['Sew the arms to the sides of the body 2 rounds below round 8.', 10],
+  ['Sew the arms to the sides of the body, three rows above row 8.', 5],
+  ['Sew the arms to the sides of the body, one round under R8.', 9],
+  ['Sew the muzzle to the front of the head just below round 6.', 10],
+  ['Sew the muzzle to the front of the head, directly above round 12.', 8],
+  ['Sew the muzzle to the front of the head so that its top sits on round 6.', 10],
+  ['Sew the tail over round 8, at the back of the body.', 8],
+])('so many rounds from a round, or directly beside it: %s', (sentence, row) => {
+  const { joins } = bear(sentence).joined;
+  expect(joins.map(({ round }) => round)).toEqual(joins.map(() => row));
+  expect(joins.length).toBeGreaterThan(0);
+});
+
+test.each(['slightly below round 8', 'a little above round 8', 'starting at round 8'])(
+  'a place that is not quite said is told, not passed over: %s',
+  (words) => {
+    const { problems } = bear(`Sew the arms to the sides of the body, ${words}.`);
+    const told = problems.filter(({ code }) => code !== 'part-unused');
+    expect(told.map(({ code }) => code)).toEqual(['words-unused']);
+    expect(told[0]!.message).toContain(words);
+  },
+);
+
 test.each([
   'Sew on arms (R6) and ears (R5).',
   'Sew the left arm to round 6 of the body and the right arm to round 7.',

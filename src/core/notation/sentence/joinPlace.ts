@@ -23,6 +23,8 @@ export interface JoinPlace {
   around?: 'top' | 'bottom' | 'start' | 'end';
   /** the round that is said is where its upper or lower edge lies, not its middle */
   byEdge?: 'upper' | 'lower';
+  /** so many rounds over or under the round that is said; with no number, directly beside it, edge to edge */
+  off?: { direction: 'above' | 'below'; rounds: number | null };
   /** on a level with the eyes */
   atEyes?: true;
   /** directly over or under something of the wall itself, edge to edge */
@@ -114,9 +116,20 @@ const manners: readonly Manner[] = [
     }),
   },
   {
-    // so that its top edge is on round 9
-    read: /\b(?:its|the|their) (top|upper|bottom|lower) edges? (?:is |are |sits? |lies? |runs? )?(?:on|at|along|level with|just (?:above|below))\b/,
-    place: ([, edge]) => ({ byEdge: edge === 'top' || edge === 'upper' ? 'upper' : 'lower' }),
+    // 2 rounds below round 6; just above row 9. What lies over a round covers it.
+    read: new RegExp(
+      String.raw`(?<!\b(?:slightly|little|bit|touch|somewhat) )\b(?:${number} ${rounds} |directly |just |right |immediately |close )?(above|${below}) (?:that (?:round|row)|(?:rounds?|rows?|rnds?|r)\.? ?#?\d+)\b`,
+    ),
+    place: ([, said, way = '']) => ({
+      off: { direction: directionOf(way), rounds: said === undefined ? null : valueOf(said) },
+    }),
+  },
+  {
+    // so that its top edge is on round 9; their tops on round 9
+    read: /\b(?:its|the|their) (?:(top|upper|bottom|lower) edges?|(top|bottom)s(?= (?:on|at|are|sit|lie|level|along)\b)|(top|bottom)(?= (?:is|sits|lies) )) ?(?:is |are |sits? |lies? |runs? )?(?:on|at|along|level with|just (?:above|below))\b/,
+    place: ([, edge, plural, single]) => ({
+      byEdge: /^(?:top|upper)$/.test(edge ?? plural ?? single ?? '') ? 'upper' : 'lower',
+    }),
   },
   {
     // in line with the eyes; between the eyes
@@ -192,7 +205,7 @@ export interface PlacedMentions {
 
 /** `3 stitches lower on the left`, `4 cm apart`: a number that would be lost. Ordinals and `stitch 8` are read as stitches. */
 const measured = new RegExp(
-  String.raw`(?<![\w·-])${number} (?:${clear} )*(?:${stitches}|(?:mm|cm)(?= (?:apart|between|from|above|below)))(?! each|-)(?!\w)(?: (?!and\b)[a-z]+[,.;]?){0,3}|\b\d{1,2} and \d{1,2} o.?clock`,
+  String.raw`(?<![\w·-])${number} (?:${clear} )*(?:${stitches}|(?:mm|cm)(?= (?:apart|between|from|above|below)))(?! each|-)(?!\w)(?: (?!and\b)[a-z]+[,.;]?){0,3}|\b\d{1,2} and \d{1,2} o.?clock|\b(?:slightly|a (?:little|bit|touch)|somewhat) (?:above|${below}|higher|lower)(?: [a-z]+){0,2}(?: \d+)?|\b(?:starting|beginning) (?:at|on|in|from|with) (?:the )?(?:rounds?|rows?|rnds?|r)\.? ?\d+`,
   'g',
 );
 
@@ -240,6 +253,7 @@ export function writeJoinPlace(said: JoinPlace): string[] {
     atEyes,
     beside,
     byEdge,
+    off,
   } = said;
   const name = (part: NamedPart) => `the ${part.name.toLowerCase()}`;
   return [
@@ -255,6 +269,7 @@ export function writeJoinPlace(said: JoinPlace): string[] {
     front ? 'in the front centre' : '',
     around ? `around the ${around}` : '',
     byEdge ? `its ${byEdge} edge on that round` : '',
+    off ? `${off.rounds === null ? 'directly' : `${off.rounds} rounds`} ${off.direction} that round` : '',
     atEyes ? 'in line with the eyes' : '',
     beside ? `directly ${beside.direction} the ${beside.of}` : '',
   ].filter((words) => words !== '');

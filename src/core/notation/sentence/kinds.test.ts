@@ -3,6 +3,7 @@ import { writeClose, type CloseSentence } from './close';
 import { writeCut, type CutSentence } from './cut';
 import { writeFold, type FoldSentence } from './fold';
 import { isJoin, writeJoin, type JoinSentence, type PinSentence } from './join';
+import { readJoinPlace, writeJoinPlace, type JoinPlace } from './joinPlace';
 import {
   closeExamples,
   cutExamples,
@@ -255,4 +256,14 @@ test.each([
 ])('%s is called %s, too', (name, said) => {
   const names = new PartNames([{ id: 'one', name }]);
   expect(names.in(`Sew ${said} to something, constructor and all`).map(({ id }) => id)).toEqual(['one']);
+});
+
+test.each<JoinPlace>([
+  { off: { direction: 'below', rounds: 2 } },
+  { off: { direction: 'above', rounds: null } },
+  { byEdge: 'upper' },
+  { byEdge: 'lower', front: true },
+])('a place beside a round is written and read back: %j', (place) => {
+  const said = `Sew the tail to the body on round 8, ${writeJoinPlace(place).join(', ')}.`;
+  expect(readJoinPlace(said, []).place).toEqual(place);
 });
