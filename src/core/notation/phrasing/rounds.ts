@@ -83,7 +83,7 @@ export const roundPhrasings: readonly Phrasing[] = [
       `(${(digit ? Number(digit) : (nth[which.toLowerCase()] ?? 2)) - 1} ${stitch}, skip 1) around`,
   },
   {
-    example: ['1sc 1dec x 8', '(1 sc, 1 dec) x 8'],
+    example: ['R5: 1sc 1dec x 8', 'R5: (1 sc, 1 dec) x 8'],
     pattern: re(
       String.raw`${label}(\d{1,2})\s*(sc|hdc|dc)\s*,?\s+(\d{1,2})\s*(inc|dec)\s*[x×*]\s*(\d{1,2})(?=\s*(?:[[(=]\s*\d|\.?\s*$))`,
     ),

@@ -167,7 +167,7 @@ const manners: readonly Manner[] = [
     place: ([, of, before]) => ({ between: valueOf(of ?? before ?? '') }),
   },
   {
-    read: /\b(?:to|on|onto|at|along) (?:the |both |its |each |either )?sides?\b/,
+    read: /\b(?:to|on|onto|at|along) (?:the |both |its |each |either |opposite )?sides?\b/,
     place: () => ({ atSides: true }),
   },
   {
@@ -195,11 +195,28 @@ const manners: readonly Manner[] = [
   },
 ];
 
+/** `close together`, `near the front`, `half way between …`: something of the place that is no number, and that no manner read. */
+const vague = new RegExp(
+  [
+    String.raw`\b(?:close|closer|near|far|further|wide|wider) (?:together|apart)\b`,
+    String.raw`\b(?:near|next to|close to|closer to|towards?|opposite|behind) (?:the |his |her |its )?(?!each\b|other\b)(?:centre |center )?[a-z@\d]+`,
+    String.raw`\bhalf ?way (?:between|up|down|along|round|around)(?: [a-z@\d]+){0,5}`,
+    String.raw`\b(?:a (?:little|bit|touch)|slightly|somewhat) (?:forward|backwards?|back|to(?:wards)? the (?:front|back|sides?))(?: of the [a-z]+)?`,
+    String.raw`\ba (?:quarter|third|fifth|sixth) (?:of the way )?(?:round|around)\b`,
+    String.raw`\b(?:both|all|two) (?:of them )?(?:on|to|at) the (?:left|right)(?: side)?\b`,
+    String.raw`\b(?:to the )?(?:left|right) of the (?:centre|center|middle|front|back|eyes?)(?: (?:back|front))?`,
+    String.raw`\b(?:at (?:a slant|an angle)|angled|slanting|slanted|tilted|diagonally|upside down)(?: (?:forwards?|backwards?|outwards?|inwards?|up|down))?`,
+    String.raw`\b(?:in line|level|lined up|aligned) with (?:the |his |her |its )?[a-z@\d]+`,
+    String.raw`\bover the (?:seam|join|colou?r change)\b|\bwhere the (?:rounds?|colou?rs?) (?:changes?|begins?|starts?|ends?|joins?)\b`,
+  ].join('|'),
+  'g',
+);
+
 /** What a sentence says of the place, and the mentions that are only gone by. */
 export interface PlacedMentions {
   place: JoinPlace;
   mentions: Mention[];
-  /** numbers of stitches or mm that no manner read, in the words of the sentence */
+  /** what says something of the place and was read by no manner, in the words of the sentence */
   unread: string[];
 }
 
@@ -208,6 +225,10 @@ const measured = new RegExp(
   String.raw`(?<![\w·-])${number} (?:${clear} )*(?:${stitches}|(?:mm|cm)(?= (?:apart|between|from|above|below)))(?! each|-)(?!\w)(?: (?!and\b)[a-z]+[,.;]?){0,3}|\b\d{1,2} and \d{1,2} o.?clock|\b(?:slightly|a (?:little|bit|touch)|somewhat) (?:above|${below}|higher|lower)(?: [a-z]+){0,2}(?: \d+)?|\b(?:starting|beginning) (?:at|on|in|from|with) (?:the )?(?:rounds?|rows?|rnds?|r)\.? ?\d+`,
   'g',
 );
+
+/** Words with the names of the parts they stand for. */
+const inWords = (words: string, mentions: readonly Mention[]): string =>
+  words.replace(/@(\d+)/g, (mark, index: string) => mentions[Number(index)]?.name.toLowerCase() ?? mark);
 
 /**
  * Reads where something is joined, once the names of all parts are known.
@@ -234,7 +255,9 @@ export function readJoinPlace(sentence: string, mentions: readonly Mention[]): P
     if (ofPart) place.inLineWith = ofPart.part;
     else delete place.inLineWith;
   }
-  const unread = [...rest.matchAll(measured)].map(([words]) => words.replace(/[,.;]$/, ''));
+  const unread = [...rest.matchAll(measured), ...rest.matchAll(vague)].map(([words]) =>
+    inWords(words.replace(/[,.;]$/, ''), mentions),
+  );
   return { place, mentions: mentions.filter((_, i) => !goneBy.has(i)), unread };
 }
 
