@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
-import { Fill } from '../../ui/layout';
+import { cardGrid, Fill } from '../../ui/layout';
 import { gaugeFromTable, yarnsByThickness, type YarnWeightKey } from '../../core/shape/yarnWeights';
 import { leanOfSpiral } from '../../core/shape/gauge';
 import { analyseToy } from '../../core/toy/analyse';
@@ -73,92 +73,100 @@ export function ToyYarnScreen() {
         aside={<SaveLine name="Yarn" />}
         back={{ name: 'Back to the shelf', go: () => router.replace('/') }}
         actions={<UndoButtons />}
+        broad
       >
-        <View
-          backgroundColor="$sheet"
-          borderRadius="$3"
-          borderWidth={1}
-          borderColor="$line"
-          padding="$4"
-          gap="$1"
-        >
-          <Answer>
-            {gauge.widthMm} × {gauge.heightMm} mm a stitch
-          </Answer>
-          <Body>
-            {said?.yarn ? `${said.yarn}, ` : ''}
-            {gauge.assumed ? 'assumed: measure your own' : 'measured'}
-            {pattern.header.hook ? `, hook ${pattern.header.hook}` : ''}
-          </Body>
-          <Quiet>
-            Leans {analysis.lean ?? leanOfSpiral} of a stitch a round
-            {analysis.lean === null ? ', assumed' : ''}. Every length, opening, stop and hole of this toy
-            follows from these.
-          </Quiet>
+        <View gap="$3" style={cardGrid} alignItems="flex-start">
+          <View gap="$3">
+            <View
+              backgroundColor="$sheet"
+              borderRadius="$3"
+              borderWidth={1}
+              borderColor="$line"
+              padding="$4"
+              gap="$1"
+            >
+              <Answer>
+                {gauge.widthMm} × {gauge.heightMm} mm a stitch
+              </Answer>
+              <Body>
+                {said?.yarn ? `${said.yarn}, ` : ''}
+                {gauge.assumed ? 'assumed: measure your own' : 'measured'}
+                {pattern.header.hook ? `, hook ${pattern.header.hook}` : ''}
+              </Body>
+              <Quiet>
+                Leans {analysis.lean ?? leanOfSpiral} of a stitch a round
+                {analysis.lean === null ? ', assumed' : ''}. Every length, opening, stop and hole of this toy
+                follows from these.
+              </Quiet>
+            </View>
+            <YarnUse />
+          </View>
+          <WhatItTakes />
+          <BallLasts yarns={supplies.yarns} />
         </View>
 
-        <WhatItTakes />
-        <BallLasts yarns={supplies.yarns} />
-        <YarnUse />
-
-        <Title render="h2" margin={0}>
-          From your yarn shelf
-        </Title>
-        <Choice column unlabelled label="Your yarns">
-          {(yarns ?? []).map((yarn) => (
-            <View key={yarn.id} gap="$1">
-              <Press
-                role="radio"
-                label={yarn.name}
-                chosen={choice?.kind === 'yarn' && choice.id === yarn.id}
-                onPress={() => setChoice({ kind: 'yarn', id: yarn.id })}
-              />
-              <Quiet>{yarnLine(yarn)}</Quiet>
-            </View>
-          ))}
-          {yarns?.length === 0 ? (
-            <Quiet>No yarn is kept yet. Ten stitches and a ruler make one.</Quiet>
-          ) : null}
-        </Choice>
-        <Press label="Add or measure a yarn" onPress={() => router.push(`/yarns/new?toy=${editor.id}`)} />
-
-        <Title render="h2" margin={0}>
-          This toy in another yarn
-        </Title>
-        <OneOf
-          wraps
-          unlabelled
-          label="Another thickness"
-          options={yarnsByThickness.map(({ key, name }) => [key, name])}
-          chosen={choice?.kind === 'weight' ? choice.key : null}
-          onChoose={(key) => setChoice({ kind: 'weight', key })}
-        />
-
-        {next !== null ? (
-          <View gap="$3" role="region" aria-label="What would change">
+        <View gap="$4" style={cardGrid} alignItems="flex-start">
+          <View gap="$3">
             <Title render="h2" margin={0}>
-              What would change
+              From your yarn shelf
             </Title>
-            <Changes changes={changes} />
-            {choice?.kind === 'weight' ? (
-              <Notice tone="plain">
-                Sizes by the table are assumptions. Measure your stitch before you buy eyes.
-              </Notice>
-            ) : null}
-            <View flexDirection="row" gap="$2">
-              <Press
-                grow
-                tone="primary"
-                label="Work it in this"
-                onPress={() => {
-                  editor.step(next);
-                  setChoice(null);
-                }}
-              />
-              <Press grow label="Leave it" onPress={() => setChoice(null)} />
-            </View>
+            <Choice column unlabelled label="Your yarns">
+              {(yarns ?? []).map((yarn) => (
+                <View key={yarn.id} gap="$1">
+                  <Press
+                    role="radio"
+                    label={yarn.name}
+                    chosen={choice?.kind === 'yarn' && choice.id === yarn.id}
+                    onPress={() => setChoice({ kind: 'yarn', id: yarn.id })}
+                  />
+                  <Quiet>{yarnLine(yarn)}</Quiet>
+                </View>
+              ))}
+              {yarns?.length === 0 ? (
+                <Quiet>No yarn is kept yet. Ten stitches and a ruler make one.</Quiet>
+              ) : null}
+            </Choice>
+            <Press label="Add or measure a yarn" onPress={() => router.push(`/yarns/new?toy=${editor.id}`)} />
           </View>
-        ) : null}
+          <View gap="$3">
+            <Title render="h2" margin={0}>
+              This toy in another yarn
+            </Title>
+            <OneOf
+              wraps
+              unlabelled
+              label="Another thickness"
+              options={yarnsByThickness.map(({ key, name }) => [key, name])}
+              chosen={choice?.kind === 'weight' ? choice.key : null}
+              onChoose={(key) => setChoice({ kind: 'weight', key })}
+            />
+          </View>
+          {next !== null ? (
+            <View gap="$3" role="region" aria-label="What would change">
+              <Title render="h2" margin={0}>
+                What would change
+              </Title>
+              <Changes changes={changes} />
+              {choice?.kind === 'weight' ? (
+                <Notice tone="plain">
+                  Sizes by the table are assumptions. Measure your stitch before you buy eyes.
+                </Notice>
+              ) : null}
+              <View flexDirection="row" gap="$2">
+                <Press
+                  grow
+                  tone="primary"
+                  label="Work it in this"
+                  onPress={() => {
+                    editor.step(next);
+                    setChoice(null);
+                  }}
+                />
+                <Press grow label="Leave it" onPress={() => setChoice(null)} />
+              </View>
+            </View>
+          ) : null}
+        </View>
       </Page>
       <ToyTabs chosen="yarn" />
     </Fill>
