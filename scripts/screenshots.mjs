@@ -73,6 +73,7 @@ await phone.getByRole('group', { name: 'Left arm' }).scrollIntoViewIfNeeded();
 await shot(phone, 'join');
 await phone.getByRole('tab', { name: 'Yarn' }).click();
 await phone.getByRole('radio', { name: 'Bulky, chunky' }).click();
+await phone.getByRole('button', { name: 'Work it in this' }).scrollIntoViewIfNeeded();
 await shot(phone, 'yarn');
 await phone.getByRole('tab', { name: 'Sheet' }).click();
 await shot(phone, 'sheet');
