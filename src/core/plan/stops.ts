@@ -26,6 +26,8 @@ export interface StopInput {
   stays: Stays;
   /** the name of the part that grows out of its last round */
   carries: string | null;
+  /** the tail the text asks for, in mm: where it is longer than what is needed it holds */
+  tailMm?: number;
   hands?: Hands;
 }
 
@@ -49,12 +51,13 @@ export function planStops(input: StopInput): StopPlan {
   if (last === 0) return { stops: [], closing: null, impossible: [] };
   const endCount = (fabric.offset[last] ?? 0) - (fabric.offset[last - 1] ?? 0);
   const flat = fabric.row[last - 1] === 1;
-  const closing = closingAt(endCount, {
+  const needed = closingAt(endCount, {
     flat,
     carries: input.carries,
     stays: input.stays,
     widthMm: gauge.widthMm,
   });
+  const closing = { ...needed, tailMm: Math.max(needed.tailMm, input.tailMm ?? 0) };
   const label = (round: number) => fabric.label[round - 1] ?? round;
   const passage = { fabric, gauge, profile };
   const { windows, impossible } = windowsOf({

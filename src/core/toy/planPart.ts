@@ -91,6 +91,10 @@ function fillingOf(part: PlannedPart, { stuffingShare = 1 }: Hands): Filling | n
   };
 }
 
+/** The longest tail the text asks for by its length; 0 where it names none. */
+const tailSaid = ({ steps }: PartSource): number =>
+  Math.max(0, ...steps.map((step) => (step.kind === 'cut' ? (step.tailMm ?? 0) : 0)));
+
 /** What is known of a part beside its own lines. */
 interface Knowing {
   /** the rounds of it into which other parts are worked */
@@ -121,6 +125,7 @@ export function planPart(
     workIns,
     stays: edge === 'shut flat' ? 'flat' : stays,
     carries: source.carries ?? null,
+    tailMm: tailSaid(source),
     hands,
   });
 }

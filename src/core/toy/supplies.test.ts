@@ -3,6 +3,7 @@ import { stitchYarnMm } from '../supplies/stitchYarn';
 import { analyseToy } from './analyse';
 import { readYarnUse, yarnUseOf } from '../supplies/yarnUse';
 import { ballLasts } from './ballLasts';
+import { buildSheet } from './sheet/buildSheet';
 import { suppliesOf, supplyLines } from './suppliesOf';
 import { gramsOfPart, metresPerGramIn } from './yarnOfPart';
 
@@ -239,4 +240,18 @@ test('a piece that was weighed: its stitches count as they were worked, its tail
   expect(own.yarns[0]!.metres * 1000).toBeCloseTo(3 * (1.2 * 18 * sc + 330), 1);
   expect(gramsOfPart(worked.parts[0]!, { ...worked, yarnUse: 1.2 })).toEqual({ stitchesG, tailsG });
   expect(['1.2', '0.1', '9', 'much', null].map(readYarnUse)).toEqual([1.2, 1, 1, 1, 1]);
+});
+
+test.each<[string, number]>([
+  ['Fasten off, leaving a 40 cm tail.', 400],
+  ['Leave a 30 cm tail.', 300],
+  // Six stitches to gather with want 5 × 6 + 150 mm: less than that would not do.
+  ['Cut the yarn with a 10 cm tail.', 180],
+  ['Fasten off, leaving a long tail.', 180],
+])('%s: so long is the tail, in what it takes and on the sheet', (said, mm) => {
+  const one = analyseToy(`Gauge: 5 mm x 4 mm\nHead\nR1: 6 sc in ring\nR2: inc x 6\nR3: dec x 6\n${said}`);
+  expect(one.parts[0]!.stops.closing!.tailMm).toBe(mm);
+  const whole = Math.ceil(mm / 10) * 10;
+  expect(suppliesOf(one).tails.map(({ mm: tail }) => tail)).toEqual([whole]);
+  expect(JSON.stringify(buildSheet(one))).toContain(`Leave a tail of ${whole} mm.`);
 });
