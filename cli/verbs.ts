@@ -17,7 +17,7 @@ import { markWords, markerPlan } from '../src/core/place/words/markerPlan';
 import { generalCaution } from '../src/core/safety/cautions';
 import { audienceWords } from '../src/core/safety/audience';
 import { safetyOf } from '../src/core/toy/safetyOf';
-import { suppliesOf, supplyLines } from '../src/core/toy/suppliesOf';
+import { suppliesOf, supplyLines } from '../src/core/toy/supplies/suppliesOf';
 import { minutesOf } from '../src/core/plan/time';
 import { orderWords } from '../src/core/toy/orderWords';
 import { actTitle, bulksOf } from '../src/core/toy/sheet/stopWords';

@@ -150,6 +150,9 @@ test('twelve toys over days: what to make each day, whether it will do, and into
   const calendar = readFileSync(await (await download).path(), 'utf8');
   expect(calendar).toContain('DTSTART;VALUE=DATE:20261201');
   expect(calendar).toContain('12 × Pondside mouse');
+  await over.getByLabel('Done by').fill('2026-12-01');
+  await page.getByRole('textbox', { name: /^How many toys/ }).fill('60');
+  await expect(over.getByRole('status')).toContainText('No day is long enough');
   await over.getByLabel('Done by').fill('2026-11-01');
   await expect(over.getByRole('status')).toContainText('There is no day to work on until then');
 });

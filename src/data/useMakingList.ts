@@ -4,7 +4,7 @@ import { emptyList, readMakingList, type MakingList } from '../core/supplies/mak
 import { nameOfToy } from '../core/keep/toyCard';
 import { analyseToy } from '../core/toy/analyse';
 import { plannedForHands } from '../core/toy/planToy';
-import type { ToMake } from '../core/toy/toBuy';
+import type { ToMake } from '../core/toy/supplies/toBuy';
 import { useHands } from './hands';
 import { parsed } from './json';
 import { shelf } from './shelf';

@@ -47,7 +47,16 @@ export function stepJoin(
     countFrom: _from,
     ...rest
   } = sentence;
-  const { ofPart: _ofPart, inLineWith, outFrom: _outFrom, around: _around, ...place } = sentence.place;
+  // The round that is named now is where the middle lies: nothing is counted from it any more.
+  const {
+    ofPart: _ofPart,
+    inLineWith,
+    outFrom: _outFrom,
+    around: _around,
+    off: _off,
+    byEdge: _byEdge,
+    ...place
+  } = sentence.place;
   // A pair that goes by numbers keeps its distance from the front when it is moved up: it would lie elsewhere by itself.
   const goesByNumbers = sentence.place.aside ?? inLineWith ?? place.between;
   const isAside = paired && (out !== 0 || goesByNumbers !== undefined);

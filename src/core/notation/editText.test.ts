@@ -22,3 +22,8 @@ test('a header that is there is changed in its place, and goes where nothing is 
   expect(setToyHeader(text, 'For', 'pet')).toBe(`Puddle\nFor: pet\nHand: left\n${rounds}`);
   expect(readPattern(setToyHeader(text, 'Hand', '')).header.hand).toBe('right');
 });
+
+test('a toy whose name stands alone over it is renamed in that line', () => {
+  expect(setToyHeader(`Puddle the duck\n\n${rounds}`, 'Toy', 'Moe')).toBe(`Toy: Moe\n\n${rounds}`);
+  expect(setToyHeader(rounds, 'Toy', 'Moe')).toBe(`Toy: Moe\n${rounds}`);
+});

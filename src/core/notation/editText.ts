@@ -25,9 +25,11 @@ export function toyHeaderEdits(text: string, key: ToyKey, value: string): LineEd
     (header) => header !== null && 'key' in header && header.key === key.toLowerCase(),
   );
   if (at >= 0) return [{ line: at + 1, text: `${key}: ${value}` }];
-  const named = headers.findIndex((header) => header?.key === 'toy') + 1 || bareNameLine(text, lines);
-  const after = key === 'Toy' ? 0 : named;
-  return [{ line: after, text: `${key}: ${value}`, insertAfter: true }];
+  const named = headers.findIndex((header) => header?.key === 'toy') + 1;
+  const bare = named > 0 ? 0 : bareNameLine(text, lines);
+  // A toy that is called otherwise is no longer called by the line that stood for its name.
+  if (key === 'Toy' && bare > 0) return [{ line: bare, text: `${key}: ${value}` }];
+  return [{ line: named || bare, text: `${key}: ${value}`, insertAfter: true }];
 }
 
 /** Sets a header line of the toy. An empty value takes it out. */

@@ -177,6 +177,14 @@ test.each(['switch to C2, sc around', 'with C2, sc around', 'sc 24 in C2'])(
   },
 );
 
+test.each(['(count: 24 sc)', '(now: 24 sc)', '(front: 12 sc; back: 12 sc)'])(
+  'a word before a colon is no colour: %s',
+  (words) => {
+    const [part] = analyseToy(`${below}R5: sc around ${words}`).parts;
+    expect(part!.fabric.palette).toEqual(['']);
+  },
+);
+
 test.each([
   ['R5: sc in each stitch (twenty-three)', 23],
   ['R5: (3 sc, inc) x 6 (thirty one stitches)', 31],

@@ -1,7 +1,7 @@
 import * as fc from 'fast-check';
 import { analyseToy, type ToyAnalysis } from '../toy/analyse';
 import { plannedForHands } from '../toy/planToy';
-import { suppliesOf } from '../toy/suppliesOf';
+import { suppliesOf } from '../toy/supplies/suppliesOf';
 import {
   handLimits,
   handsBySize,

@@ -4,7 +4,7 @@ import { shippedRules } from '../safety/ruleBook';
 import { analyseToy } from './analyse';
 import { holdingsOf } from './holding';
 import { buildSheet } from './sheet/buildSheet';
-import { suppliesOf } from './suppliesOf';
+import { suppliesOf } from './supplies/suppliesOf';
 import { tasksOf } from './tasksOf';
 import { workInInstead } from './workInInstead';
 

@@ -380,6 +380,22 @@ describe('moved by thumb', () => {
       ],
     ],
     [
+      'Sew the arms to both sides of the body 2 rounds below round 10.',
+      'down',
+      [
+        [13, 6.5],
+        [13, 18.5],
+      ],
+    ],
+    [
+      'Sew the arms to both sides of the body so that their top edge is on round 10.',
+      'up',
+      [
+        [10, 6.5],
+        [10, 18.5],
+      ],
+    ],
+    [
       'Sew the arms to the body at stitches 8 and 17 of round 12.',
       'up',
       [

@@ -233,6 +233,7 @@ test.each([
   'half way between the front and the sides',
   'a bit forward',
   'behind the legs',
+  '2 rounds below the scarf',
   'in line with the whiskers',
   'at a slant',
   'both on the left side',

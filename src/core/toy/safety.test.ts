@@ -7,7 +7,7 @@ import type { Finding } from '../safety/findings';
 import { shippedRules } from '../safety/ruleBook';
 import { analyseToy } from './analyse';
 import { safetyOf } from './safetyOf';
-import { suppliesOf } from './suppliesOf';
+import { suppliesOf } from './supplies/suppliesOf';
 
 const found = (text: string) =>
   safetyOf(analyseToy(text)).findings.map(({ code, severity }) => `${severity[0]} ${code}`);

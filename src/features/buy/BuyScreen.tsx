@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
 import type { MakingList } from '../../core/supplies/makingList';
-import { costsOf, needsOf, toBuyCsv, toBuyText, type ToMake } from '../../core/toy/toBuy';
+import { costsOf, needsOf, toBuyCsv, toBuyText, type ToMake } from '../../core/toy/supplies/toBuy';
 import { useMakingList, useToMake } from '../../data/useMakingList';
 import { useShelf } from '../../data/useShelf';
 import { saveFile } from '../../ui/files';

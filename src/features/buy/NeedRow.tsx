@@ -1,7 +1,7 @@
 import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
 import { listLimits, type Price } from '../../core/supplies/makingList';
-import { amountWords, type BuyNeed } from '../../core/toy/toBuy';
+import { amountWords, type BuyNeed } from '../../core/toy/supplies/toBuy';
 import { Row } from '../../ui/layout';
 import { NumberStep } from '../../ui/NumberStep';
 import { Answer, Body, Quiet } from '../../ui/text';

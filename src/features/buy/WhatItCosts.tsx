@@ -1,6 +1,6 @@
 import { View } from '@tamagui/core';
 import { listLimits } from '../../core/supplies/makingList';
-import type { ToyCost } from '../../core/toy/toBuy';
+import type { ToyCost } from '../../core/toy/supplies/toBuy';
 import { timeWords } from '../../core/words/time';
 import { Card } from '../../ui/layout';
 import { NumberStep } from '../../ui/NumberStep';

@@ -11,6 +11,7 @@ import type { PartForm3d } from '../../data/useForm';
 import { useStuffing } from '../../data/useYarns';
 import { useToy } from '../../data/useToy';
 import { Figure } from '../../ui/Figure';
+import { Card } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { ChosenStitch } from './ChosenStitch';
 import { MeasuredPiece } from './MeasuredPiece';
@@ -47,17 +48,7 @@ export function FormFacts({
       {selected !== null && selected < form.nodes.stitches ? (
         <ChosenStitch part={part} form={form} stitch={selected} />
       ) : null}
-      <View
-        backgroundColor="$sheet"
-        borderRadius="$3"
-        borderWidth={1}
-        borderColor="$line"
-        padding="$4"
-        flexDirection="row"
-        flexWrap="wrap"
-        columnGap="$4"
-        rowGap="$2"
-      >
+      <Card padding="$4" flexDirection="row" flexWrap="wrap" columnGap="$4" rowGap="$2">
         <Figure value={mm(measures.widthMm)} words="wide" />
         <Figure value={mm(measures.heightMm)} words="high" />
         {measures.depthMm > 1 ? <Figure value={mm(measures.depthMm)} words="deep" /> : null}
@@ -70,7 +61,7 @@ export function FormFacts({
         {measures.volumeMl > 0 ? (
           <Figure value={`${Math.round(measures.volumeMl)} ml`} words="inside" />
         ) : null}
-      </View>
+      </Card>
       {shows && shows.rounds.length > 0 ? (
         <Notice tone="look">
           {`Stuffing will show ${shows.share > 0.8 ? 'all over' : `in round ${shows.rounds.slice(0, 8).join(', ')}${shows.rounds.length > 8 ? ' …' : ''}`}: the stitches are ${part.form.gauge.widthMm} mm wide, ${weight.name.toLowerCase()} yarn covers about ${(coverOfStrand * weight.thicknessMm).toFixed(1)}. Take a smaller hook, stuff less firmly, or line the part.`}

@@ -46,6 +46,8 @@ const weekdays = [1, 2, 3, 4, 5, 6, 0].map((weekday, i) => ({
 const everyDay: ReadonlySet<number> = new Set(weekdays.map(({ weekday }) => weekday));
 const usualMinutes = 60;
 const usualDays = 14;
+/** Nobody works longer on one day. */
+const mostMinutes = 16 * 60;
 
 /** What to make each day, so that so many toys are there by a certain one. */
 export function BatchPlan({ copies }: { copies: number }) {
@@ -79,7 +81,7 @@ export function BatchPlan({ copies }: { copies: number }) {
         value={minutes}
         step={15}
         least={15}
-        most={960}
+        most={mostMinutes}
         onChange={(next) => setMinutes(Math.round(next))}
       />
       <Weekdays on={on} onChange={setOn} />
@@ -136,7 +138,13 @@ function Outcome({ schedule: { days, lackingMinutes, enoughADay } }: { schedule:
           ? `${timeWords(lackingMinutes)} too little`
           : `Done on ${dayWords(last.date)}`}
       </Answer>
-      {lackingMinutes > 0 ? <Body>{timeWords(enoughADay)} a day would do.</Body> : null}
+      {lackingMinutes > 0 ? (
+        <Body>
+          {enoughADay > mostMinutes
+            ? 'No day is long enough for that: choose a later one, or fewer toys.'
+            : `${timeWords(enoughADay)} a day would do.`}
+        </Body>
+      ) : null}
     </View>
   );
 }

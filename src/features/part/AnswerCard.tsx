@@ -11,6 +11,7 @@ import { landmarkSentences } from '../../core/place/words/fromThere';
 import { useApartHabit } from '../../data/habits';
 import { useToy } from '../../data/useToy';
 import { Figure } from '../../ui/Figure';
+import { Card } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { Press } from '../../ui/Press';
 import { Answer, Body, Quiet } from '../../ui/text';
@@ -63,14 +64,7 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
   );
   return (
     <View gap="$3">
-      <View
-        backgroundColor="$sheet"
-        borderRadius="$3"
-        borderWidth={1}
-        borderColor="$line"
-        padding="$4"
-        gap="$3"
-      >
+      <Card padding="$4" gap="$3">
         {lying ? (
           <View role="status">
             {eyes.units.map((post) => (
@@ -107,7 +101,7 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
           />
         </View>
         <Body>{words.sides}</Body>
-      </View>
+      </Card>
       {seen ? <OnForm seen={seen} onFront={edits.front} /> : null}
       <Problems problems={[...reading, ...eyes.problems]} onApply={edits.apply} />
       {eyes.problems.every((problem) => problem.severity === 'info') ? (

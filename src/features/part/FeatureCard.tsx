@@ -12,6 +12,7 @@ import type { RelaxedForm } from '../../core/shape/form/relaxForm';
 import { standOf } from '../../core/toy/formOfPart';
 import { frameOfPart, type PartAnalysis } from '../../core/toy/analyse';
 import { OneOf } from '../../ui/Choice';
+import { Card } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { NumberStep } from '../../ui/NumberStep';
 import { Press } from '../../ui/Press';
@@ -109,14 +110,7 @@ export function FeatureCard({
     );
   return (
     <View gap="$3">
-      <View
-        backgroundColor="$sheet"
-        borderRadius="$3"
-        borderWidth={1}
-        borderColor="$line"
-        padding="$4"
-        gap="$2"
-      >
+      <Card padding="$4" gap="$2">
         {rule.vertical?.by === 'start' ? (
           <Answer role="status">{name}: through the start</Answer>
         ) : part.map.lying ? (
@@ -145,7 +139,7 @@ export function FeatureCard({
         {[words.count, words.there, words.markers, words.check].filter(Boolean).map((line) => (
           <Body key={line}>{line}</Body>
         ))}
-      </View>
+      </Card>
       {seen ? (
         <Quiet>{`On the stuffed form its middle lies ${Math.abs(seen.offMm) < 0.3 ? 'on the front' : `${Math.abs(seen.offMm).toFixed(1)} mm to the ${seen.offMm > 0 ? 'right' : 'left'}`}${seen.rightHigherMm === null ? '' : Math.abs(seen.rightHigherMm) < 0.3 ? ', and the two are level' : `, and the right one is ${Math.abs(seen.rightHigherMm).toFixed(1)} mm ${seen.rightHigherMm > 0 ? 'higher' : 'lower'}`}.`}</Quiet>
       ) : null}

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from '@tamagui/core';
-import { ballLasts } from '../../core/toy/ballLasts';
-import type { YarnNeed } from '../../core/toy/suppliesOf';
+import { ballLasts } from '../../core/toy/supplies/ballLasts';
+import type { YarnNeed } from '../../core/toy/supplies/suppliesOf';
 import { useToy } from '../../data/useToy';
 import { OneOf } from '../../ui/Choice';
 import { Card } from '../../ui/layout';

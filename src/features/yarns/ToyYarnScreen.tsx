@@ -1,11 +1,11 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
-import { cardGrid, Fill } from '../../ui/layout';
+import { Card, cardGrid, Fill } from '../../ui/layout';
 import { gaugeFromTable, yarnsByThickness, type YarnWeightKey } from '../../core/shape/yarnWeights';
 import { leanOfSpiral } from '../../core/shape/gauge';
 import { analyseToy } from '../../core/toy/analyse';
-import { suppliesOf } from '../../core/toy/suppliesOf';
+import { suppliesOf } from '../../core/toy/supplies/suppliesOf';
 import { plannedForHands } from '../../core/toy/planToy';
 import { useHands } from '../../data/hands';
 import { compareToys } from '../../core/edit/compareToys';
@@ -77,14 +77,7 @@ export function ToyYarnScreen() {
       >
         <View gap="$3" style={cardGrid} alignItems="flex-start">
           <View gap="$3">
-            <View
-              backgroundColor="$sheet"
-              borderRadius="$3"
-              borderWidth={1}
-              borderColor="$line"
-              padding="$4"
-              gap="$1"
-            >
+            <Card padding="$4" gap="$1">
               <Answer>
                 {gauge.widthMm} × {gauge.heightMm} mm a stitch
               </Answer>
@@ -98,7 +91,7 @@ export function ToyYarnScreen() {
                 {analysis.lean === null ? ', assumed' : ''}. Every length, opening, stop and hole of this toy
                 follows from these.
               </Quiet>
-            </View>
+            </Card>
             <YarnUse />
           </View>
           <WhatItTakes />

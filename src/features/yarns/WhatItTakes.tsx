@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from '@tamagui/core';
-import { suppliesOf, supplyLines, usualMargin } from '../../core/toy/suppliesOf';
+import { suppliesOf, supplyLines, usualMargin } from '../../core/toy/supplies/suppliesOf';
 import { nameOfToy } from '../../core/keep/toyCard';
 import { useToy } from '../../data/useToy';
 import { fileName } from '../../core/words/fileName';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { yarnUseOf } from '../../core/supplies/yarnUse';
 import type { PartAnalysis } from '../../core/toy/analysis';
-import { gramsOfPart } from '../../core/toy/yarnOfPart';
+import { gramsOfPart } from '../../core/toy/supplies/yarnOfPart';
 import { useToy } from '../../data/useToy';
 import { useYarnUse } from '../../data/yarnUse';
 import { OneOf } from '../../ui/Choice';

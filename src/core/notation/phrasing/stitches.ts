@@ -1,5 +1,9 @@
 import { ending, numberOf, sl, label, re, type Phrasing } from './phrasing';
 
+/** A colour before what is worked in it: `cream: `. */
+const named = String.raw`(?!(?:front|back|left|right|first|second|third|next|last|then|side|top|bottom|odd|even|round|row|total|now|rep|repeat|work|option|either|or)\b)([a-z]{3,12}(?:\s[a-z]{3,12})?)\s*:\s*(?=(?:\d{1,3}\s*)?(?:sc|hdc|dc|inc|dec)\b)`;
+const work = String.raw`[^()[\]:;]*?`;
+
 /** Words for stitches, loops of other rounds, colours and remarks. In the order they are tried: longer manners before the words they are made of. */
 export const stitchPhrasings: readonly Phrasing[] = [
   // Words for stitches
@@ -116,9 +120,9 @@ export const stitchPhrasings: readonly Phrasing[] = [
   },
   {
     example: ['[cream: 1 sc, inc; brown: 1 sc, inc] x 3', '[in cream 1 sc, inc; in brown 1 sc, inc] x 3'],
-    pattern:
-      /(?<=[([][^()[\]]*?)(?<=[([;,]\s*)([a-z]{3,12}(?:\s[a-z]{3,12})?)\s*:\s*(?=(?:\d{1,3}\s*)?(?:sc|hdc|dc|inc|dec)\b[^()[\]]*[)\]])/gi,
-    by: (_, colour) => `in ${colour} `,
+    // One name before a colon may be any word: two and more, of which none is a place or an order, are colours.
+    pattern: re(String.raw`[([]\s*${named}${work}(?:[;,]\s*${named}${work})+[)\]]`),
+    by: (whole = '') => whole.replace(new RegExp(named, 'gi'), 'in $1 '),
   },
   {
     example: ['sc 12 (front), sc 12 (back)', 'sc 12, sc 12'],

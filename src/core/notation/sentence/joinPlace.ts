@@ -200,6 +200,7 @@ const vague = new RegExp(
   [
     String.raw`\b(?:close|closer|near|far|further|wide|wider) (?:together|apart)\b`,
     String.raw`\b(?:near|next to|close to|closer to|towards?|opposite|behind) (?:the |his |her |its )?(?!each\b|other\b)(?:centre |center )?[a-z@\d]+`,
+    String.raw`\b${number} ${rounds} (?:up |down |higher |lower )?(?:above|${below}|from|over|than) (?:the |his |her |its )?(?!(?:neck|top|bottom|base|edge|start|end|middle|eyes?|nose|mouth|colou?r|change|last|first|that|opening|closing|crown|magic|ring|rounds?|rows?)\b)[a-z]+`,
     String.raw`\bhalf ?way (?:between|up|down|along|round|around)(?: [a-z@\d]+){0,5}`,
     String.raw`\b(?:a (?:little|bit|touch)|slightly|somewhat) (?:forward|backwards?|back|to(?:wards)? the (?:front|back|sides?))(?: of the [a-z]+)?`,
     String.raw`\ba (?:quarter|third|fifth|sixth) (?:of the way )?(?:round|around)\b`,

@@ -19,7 +19,7 @@ import { joinPart } from '../joinAll';
 import { seamWords } from '../seams';
 import { orderByUnit } from '../orderWords';
 import { safetyOf } from '../safetyOf';
-import { suppliesOf, supplyLines } from '../suppliesOf';
+import { suppliesOf, supplyLines } from '../supplies/suppliesOf';
 import { actTitle, bulksOf } from './stopWords';
 
 export type SheetLine =

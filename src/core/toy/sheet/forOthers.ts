@@ -10,7 +10,7 @@ import { sizeOfToy } from '../../join/pose';
 import { analyseToy, type PartAnalysis, type ToyAnalysis } from '../analyse';
 import { assembled } from '../assembled';
 import { fingerprint } from '../fingerprint';
-import { suppliesOf, supplyLines } from '../suppliesOf';
+import { suppliesOf, supplyLines } from '../supplies/suppliesOf';
 import { buildSheet, type Sheet, type SheetLine } from './buildSheet';
 
 /** For whom a pattern is written out. */

@@ -14,7 +14,7 @@ import { shippedRules, type RuleBook } from '../../safety/ruleBook';
 import { isTrialKind, trialName } from '../../safety/trials';
 import type { ToyAnalysis } from '../analysis';
 import { safetyOf } from '../safetyOf';
-import { suppliesOf, supplyLines } from '../suppliesOf';
+import { suppliesOf, supplyLines } from '../supplies/suppliesOf';
 import { trialsOfToy } from '../trialsOfToy';
 import { escapedHtml, escapedMarkdown } from './escaped';
 import { pageHtml } from './sheetHtml';

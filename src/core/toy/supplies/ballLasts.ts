@@ -1,6 +1,6 @@
-import type { Step } from '../plan/order';
-import type { PartAnalysis, ToyAnalysis } from './analysis';
-import { unitName } from './orderWords';
+import type { Step } from '../../plan/order';
+import type { PartAnalysis, ToyAnalysis } from '../analysis';
+import { unitName } from '../orderWords';
 import { yarnOfPart } from './yarnOfPart';
 
 /** What is left of a ball once a unit is made. */

@@ -1,8 +1,8 @@
-import type { Fabric } from '../fabric/fabric';
-import { stitchKinds, type StitchKind } from '../notation/terms';
-import { weightInWords, yarnWeight, type YarnWeight } from '../shape/yarnWeights';
-import { stitchYarnMm } from '../supplies/stitchYarn';
-import type { PartAnalysis, ToyAnalysis } from './analysis';
+import type { Fabric } from '../../fabric/fabric';
+import { stitchKinds, type StitchKind } from '../../notation/terms';
+import { weightInWords, yarnWeight, type YarnWeight } from '../../shape/yarnWeights';
+import { stitchYarnMm } from '../../supplies/stitchYarn';
+import type { PartAnalysis, ToyAnalysis } from '../analysis';
 
 const mainYarn = 'main yarn';
 /** Where a piece begins, so much hangs inside. */

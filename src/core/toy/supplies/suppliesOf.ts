@@ -1,8 +1,8 @@
-import { washerMm } from '../place/rule/hardware';
-import { hasPost } from '../place/rule/rule';
-import type { ToyAnalysis } from './analysis';
-import { unitName } from './orderWords';
-import { discBehind } from './planPart';
+import { washerMm } from '../../place/rule/hardware';
+import { hasPost } from '../../place/rule/rule';
+import type { ToyAnalysis } from '../analysis';
+import { unitName } from '../orderWords';
+import { discBehind } from '../planPart';
 import { lengthMm, yarnOfPart } from './yarnOfPart';
 
 /** Yarn of one colour. */

@@ -1,7 +1,7 @@
 import { unparse } from 'papaparse';
-import { minutesOfAll } from '../plan/time';
-import type { MakingList } from '../supplies/makingList';
-import type { ToyAnalysis } from './analysis';
+import { minutesOfAll } from '../../plan/time';
+import type { MakingList } from '../../supplies/makingList';
+import type { ToyAnalysis } from '../analysis';
 import { suppliesOf, type HardwareNeed, type YarnNeed } from './suppliesOf';
 
 /** A toy of the list, worked out. */

@@ -1,9 +1,9 @@
-import { stitchKinds } from '../notation/terms';
-import { stitchYarnMm } from '../supplies/stitchYarn';
-import { analyseToy } from './analyse';
-import { readYarnUse, yarnUseOf } from '../supplies/yarnUse';
+import { stitchKinds } from '../../notation/terms';
+import { stitchYarnMm } from '../../supplies/stitchYarn';
+import { analyseToy } from '../analyse';
+import { readYarnUse, yarnUseOf } from '../../supplies/yarnUse';
 import { ballLasts } from './ballLasts';
-import { buildSheet } from './sheet/buildSheet';
+import { buildSheet } from '../sheet/buildSheet';
 import { suppliesOf, supplyLines } from './suppliesOf';
 import { gramsOfPart, metresPerGramIn } from './yarnOfPart';
 

@@ -1,6 +1,6 @@
-import { emptyList, readMakingList, type MakingList } from '../supplies/makingList';
-import { minutesOfAll } from '../plan/time';
-import { analyseToy } from './analyse';
+import { emptyList, readMakingList, type MakingList } from '../../supplies/makingList';
+import { minutesOfAll } from '../../plan/time';
+import { analyseToy } from '../analyse';
 import { suppliesOf } from './suppliesOf';
 import { costsOf, needsOf, toBuyCsv, toBuyText, type ToMake } from './toBuy';
 
