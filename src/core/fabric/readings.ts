@@ -62,9 +62,32 @@ function repeatedWhole(items: readonly Item[]): Item[] | null {
   if (first === last) return null;
   const body: Item[] = [
     ...items.slice(first, last),
-    { ...end, extent: { kind: 'count', n: 1 }, openEnded: false },
+    { ...end, extent: { kind: 'count', n: end.said ?? 1 }, openEnded: false },
   ];
   return [...items.slice(0, first), groupOf(body, { kind: 'around' }), ...items.slice(last + 1)];
+}
+
+/** Ways to read a number of its own before *around*: `sc 20 around`, `dec 6 around`. */
+interface NumberedAround {
+  /** so many of them */
+  counted: Item[];
+  /** so many in each stitch, or so many changes spread over the round */
+  others: (Item[] | null)[];
+}
+
+/** The ways to read such a round; null where no item has a number before *around*. */
+function numberedAround(items: readonly Item[], below: number): NumberedAround | null {
+  const item = items.find((one): one is WorkItem => one.type === 'work' && (one.said ?? 1) > 1);
+  if (item?.extent.kind !== 'around' || item.said === undefined) return null;
+  const inItsPlace = (other: Partial<WorkItem>) =>
+    items.map((one) => (one === item ? { ...item, ...other } : one));
+  const extent = { kind: 'count' as const, n: item.said };
+  const isPlain = item.make === 1 && item.together === 1;
+  const inEach = isPlain ? inItsPlace({ make: item.said }) : null;
+  return {
+    counted: inItsPlace({ extent }),
+    others: [inEach, spread(inItsPlace({ extent, evenly: true }), below)],
+  };
 }
 
 /** `3 sc, dec x 6` as all of it so often; null where the line can't be read so. */
@@ -231,6 +254,12 @@ export function asMeant(items: Item[], { below, total, terms }: MeantBy): Item[]
   const stands = does(items);
   const whole = repeatedWhole(items);
   if (does(whole) && (total === null || !stands)) return whole;
+  const numbered = numberedAround(items, below);
+  // The number is what she wrote: where it leaves stitches over and no total says more, that is told.
+  if (numbered) {
+    const { counted, others } = numbered;
+    return total === null || does(counted) ? counted : (others.find(does) ?? counted);
+  }
   const apart = parted(items);
   if (apart && does(apart.items) && ((apart.usual && total === null) || !stands)) return apart.items;
   return stands ? items : otherwise(items, total, does);

@@ -29,6 +29,8 @@ export interface WorkItem {
   bare?: boolean;
   /** `around`, `to end` said after it: what stands before it may be meant to repeat too */
   openEnded?: boolean;
+  /** the number before such words: `sc 20 around` */
+  said?: number;
   /** a stitch and a decrease or increase without a comma between, `sc dec`: one stitch, or two */
   pair?: boolean;
   /** the number before such a pair, where another says how often: `2 sc inc x 6` */
@@ -84,6 +86,8 @@ export interface WorkLine {
   label: Label | null;
   items: Item[];
   total: { value: number; span: Span } | null;
+  /** what each round of a range comes to, where a total is said for each */
+  totals?: readonly number[];
   /** brackets opened and never closed, or closed and never opened */
   brackets: Span[];
 }

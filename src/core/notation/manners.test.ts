@@ -51,6 +51,29 @@ const manners: readonly [string, number[]][] = [
   ['R5-6: 2 rounds of sc', [24, 24]],
   ['R5: increase by 6 evenly (30)', [30]],
   ['R5: decrease evenly by 4 (20)', [20]],
+  ['R5: sc, inc, sc 2 around (30)', [30]],
+  ['R5: sc, inc, sc 2 around', [30]],
+  ['R5: sc 2, inc 2 around (36)', [36]],
+  ['R5: 2 sc around (48)', [48]],
+  ['R5: dec 6 around (18)', [18]],
+  ['R5: in BLO, sc 24 around', [24]],
+  ['R5: 3, inc around (30)', [30]],
+  ['R5: 4, inc, 5, inc, 5, inc, 5, inc, 1 (28)', [28]],
+  ['R5: (3 sc, inc) 6 [30]', [30]],
+  ['R5: 3 sc, then double the next, all around (30)', [30]],
+  ['R5: *3 in A, 3 in B* around', [24]],
+  ['R5: green 6, white 12, green 6 (24)', [24]],
+  ['R5: A 3, B 3 - repeat around (24)', [24]],
+  ['R5: sc 5, ch 3, sc in 2nd ch from hook and next ch, sl st into base, sc 17, inc, inc (26)', [26]],
+  ['R5: ch 3 (counts as first dc), dc in next 23 sts, join to top of ch-3 (24)', [24]],
+  ['R5: ch 1, sc around, sl st to beginning ch-1 (24)', [24]],
+  ['R5-7: increase 6 evenly each round (42)', [30, 36, 42]],
+  ['R5-7: increase 6 stitches in every round (30, 36, 42)', [30, 36, 42]],
+  ['R5-7: inc 6 sts evenly in each round [30] [36] [42]', [30, 36, 42]],
+  ['R5-7: sc 5, inc, sc to end (27)', [25, 26, 27]],
+  ['3 rounds of 24 sc', [24, 24, 24]],
+  ['Crochet 3 rounds without increases', [24, 24, 24]],
+  ['Work 3 more rounds in sc without increasing (24)', [24, 24, 24]],
   ['R5-24 sc (24)', [24]],
   ['R5 - 24 sc', [24]],
   ['R5 (increase round): (sc 3, inc) x 6', [30]],
@@ -224,4 +247,14 @@ test.each([
   const toy = analyseToy(`Terms: US\nHat\n${line}\nR2: 2 sc in each st (16)`);
   expect(toy.parts.map(({ checks }) => checks.map(({ worked }) => worked))).toEqual([[8, 16]]);
   expect(toy.problems).toEqual([]);
+});
+
+test('a number before *around* that leaves stitches over is told, not stretched', () => {
+  expect(counts(`${below}R5: sc 20 around`).at(-1)).toBe(20);
+  expect(errors(`${below}R5: sc 20 around`)).toEqual(['stitches-left']);
+});
+
+test('each total of a range is compared with its own round', () => {
+  const problems = analyseToy(`${below}R5-7: inc 6 evenly each round (30, 37, 42)`).problems;
+  expect(problems.filter(({ code }) => code === 'count-mismatch').map(({ round }) => round)).toEqual([6]);
 });

@@ -9,6 +9,8 @@ export interface Canonical {
   rounds: SpannedRounds | null;
   /** so many increases or decreases are to be spread evenly over the round */
   evenly: boolean;
+  /** what each round of a range comes to, where a total is said for each */
+  totals: readonly number[] | null;
 }
 
 /** For how many rounds a line goes. */
@@ -290,7 +292,7 @@ const roundAgain = new RegExp(
 const timesOnce: Readonly<Record<string, number>> = { once: 1, twice: 2 };
 
 /** `Repeat this round 3 times`, after the round or on a line of its own: so many more of it; null where it is not said. */
-function againAtEnd(line: string): Omit<Canonical, 'evenly'> | null {
+function againAtEnd(line: string): Pick<Canonical, 'line' | 'rounds'> | null {
   const found = roundAgain.exec(line);
   if (!found) return null;
   const [, word, count, total] = found;
@@ -307,13 +309,14 @@ const goingOn =
 const blank = (line: string, from: number, to: number) =>
   line.slice(0, from) + ' '.repeat(to - from) + line.slice(to);
 
+const unchangedWords = String.raw`(?:with(?:out|\s+no)\s+(?:any\s+)?(?:further\s+)?(?:inc\w*|dec\w*|chang\w+|shaping)(?:\s+or\s+(?:inc\w*|dec\w*))?)`;
 const plainRoundsOnly = new RegExp(
-  String.raw`^\s*(?:(?:work|crochet|make|do|then|now)\s+)*${number}\s+(?:more\s+)?(?:rounds|rnds)\s+(?:of\s+)?(?:plain\s+)?(?:sc|single\s+crochets?)(?:\s+(?:around|even|in\s+each\s+st(?:itch)?(?:\s+around)?))?(?=\s*(?:[[(.,]|$))`,
+  String.raw`^\s*(?:(?:work|crochet|make|do|then|now)\s+)*${number}\s+(?:more\s+)?(?:plain\s+)?(?:rounds|rnds)\s+(?:(?:(?:of|in|with)\s+)?(?:plain\s+)?(?:\d{1,3}\s*)?(?:sc|single\s+crochets?)(?:\s+(?:around|even|each|in\s+each\s+st(?:itch)?(?:\s+around)?))?(?:\s*,?\s*${unchangedWords})?|${unchangedWords})(?=\s*(?:[[(.,]|$))`,
   'i',
 );
 
 /** Rounds a line goes for: `Next 3 rounds: …`, `R3: sc around, 3 rounds`, `Work 4 more rounds even`, `Repeat last round 2 more times`. */
-function spannedRounds(line: string): Omit<Canonical, 'evenly'> {
+function spannedRounds(line: string): Pick<Canonical, 'line' | 'rounds'> {
   const again = lastAgain.exec(line);
   if (again)
     return { line: ' '.repeat(line.length), rounds: { times: numberOf(again[1] ?? ''), again: true } };
@@ -347,7 +350,7 @@ function spannedRounds(line: string): Omit<Canonical, 'evenly'> {
 }
 
 /** `R3: sc around, 3 rounds`, `Work 4 more rounds even`, `R5: sc around (24). Repeat for 2 more rounds.` */
-function roundsAtEnd(line: string, tail: RegExpExecArray): Omit<Canonical, 'evenly'> {
+function roundsAtEnd(line: string, tail: RegExpExecArray): Pick<Canonical, 'line' | 'rounds'> {
   const again = /[.,;]?\s*\b(?:repeat|rep)(?:\s+(?:this|it|the\s+(?:last\s+)?(?:round|rnd|row)))?\s*$/i.exec(
     line.slice(0, tail.index),
   );
@@ -364,7 +367,9 @@ function roundsAtEnd(line: string, tail: RegExpExecArray): Omit<Canonical, 'even
   return { line: named ? kept : (inPlace(line, 0, to, 'sc around') ?? kept), rounds };
 }
 
+const perRound = String.raw`(?:\s+(?:sts?|stitches))?(?:\s+evenly)?\s*,?\s*(?:(?:in|on)\s+)?(?:each|every|per)\s+(?:rounds?|rnds?)`;
 const evenPatterns = [
+  new RegExp(String.raw`\b(inc|dec)(?:rease|s|reases|reasing)?\s+(?:by\s+)?(\d{1,3})${perRound}`, 'i'),
   /\b(inc|dec)(?:rease|s|reases|reasing)?\s+(?:(?:in|by)\s+)?(\d{1,3})\s*(?:times|sts?|stitches|x)?\s+evenly(?:\s+(?:spaced|around|across))*/i,
   /\b(inc|dec)(?:rease|s|reases|reasing)?\s+evenly\s+(?:spaced\s+)?(?:by\s+)?(\d{1,3})\s*(?:times|sts?|stitches|x)?(?:\s+(?:around|across))?/i,
 ];
@@ -382,6 +387,22 @@ function spreadEvenly(line: string): string | null {
       );
   }
   return null;
+}
+
+const rangeOfLine = /^\s*[a-z]*\.?\s*(\d{1,4})\s*-\s*[a-z]*\.?\s*(\d{1,4})\s*[:.)]/i;
+const listedTotals =
+  /(?:[[(]\s*(\d{1,4}(?:\s*(?:sts?|stitches|sc))?(?:\s*(?:[,/;–>→-]|->|and)\s*\d{1,4}(?:\s*(?:sts?|stitches|sc))?)+)\s*[)\]]|((?:[[(]\s*\d{1,4}\s*(?:sts?|stitches|sc)?\s*[)\]][\s,]*){2,}))\s*\.?\s*$/i;
+
+/** `R5-R7: … [30, 36, 42]`, `… [30] [36] [42]`: a total for each round of the range, the last of them left in its place. */
+function totalsOfRange(line: string): Pick<Canonical, 'line' | 'totals'> {
+  const range = rangeOfLine.exec(line);
+  const found = range && listedTotals.exec(line);
+  if (!found) return { line, totals: null };
+  const totals = (found[0].match(/\d+/g) ?? []).map(Number);
+  const rounds = Number(range[2]) - Number(range[1]) + 1;
+  if (totals.length !== rounds) return { line, totals: null };
+  const left = inPlace(line, found.index, line.length, `[${totals.at(-1)}]`);
+  return left ? { line: left, totals } : { line, totals: null };
 }
 
 /** `R3)`: its bracket closes a label, and no work that could be done `6 times` */
@@ -439,5 +460,5 @@ export function canonical(given: string): Canonical {
     totalAfterWork,
     totalBrackets,
   ].reduce((words, manner) => manner(words), line);
-  return { line: said, rounds, evenly: even !== null };
+  return { ...totalsOfRange(said), rounds, evenly: even !== null };
 }

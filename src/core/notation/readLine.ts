@@ -113,10 +113,11 @@ function plainWhereCounted(read: WorkLine): WorkLine {
 }
 
 /** The work of a line that is written in the usual manner. */
-function workOf({ line, evenly }: Canonical): WorkLine {
+function workOf({ line, evenly, totals }: Canonical): WorkLine {
   const rewriting = new Rewriting(line);
   rephrase(rewriting);
-  const read = plainWhereCounted(rewriting.backIn(readWorkLine(rewriting.text)));
+  const counted = plainWhereCounted(rewriting.backIn(readWorkLine(rewriting.text)));
+  const read = totals ? { ...counted, totals } : counted;
   if (!evenly) return read;
   const items = read.items.map((item) =>
     item.type === 'work' && (item.make > 1 || item.together > 1) ? { ...item, evenly: true } : item,

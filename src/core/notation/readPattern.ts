@@ -583,9 +583,11 @@ class PatternReader {
     { read: { work, saysMiss, stitches }, number, text, count }: Line,
     { first, last, row }: Numbers,
   ): void {
+    const works = worksOfRange(work, last - first + 1);
     for (let r = first; r <= last && this.room(number); r += 1) {
       const foundation = r === first ? this.foundation : [];
-      owner.rounds.push({ number: r, row, line: number, text, lines: count, work, foundation });
+      const own = works[r - first] ?? work;
+      owner.rounds.push({ number: r, row, line: number, text, lines: count, work: own, foundation });
       delete owner.chain;
     }
     this.foundation = [];
@@ -633,6 +635,24 @@ class PatternReader {
     }
     return true;
   }
+}
+
+const changesCount = (item: Item): boolean =>
+  item.type === 'group'
+    ? item.items.some(changesCount)
+    : item.type === 'work' && (item.make > 1 || item.together > 1);
+
+/**
+ * The work of each round of a range. A range whose rounds grow or shrink says what its last comes to, `R5-R7: inc 6 evenly (42)`; one of
+ * plain rounds says what each does.
+ */
+function worksOfRange(work: WorkLine, rounds: number): readonly WorkLine[] {
+  const { total, totals } = work;
+  if (!total || rounds < 2) return [];
+  if (totals?.length === rounds) return totals.map((value) => ({ ...work, total: { ...total, value } }));
+  if (!work.items.some(changesCount)) return [];
+  const unsaid: WorkLine = { ...work, total: null };
+  return [...Array.from({ length: rounds - 1 }, () => unsaid), work];
 }
 
 type RepeatRounds = Extract<Item, { type: 'repeatRounds' }>;

@@ -134,6 +134,12 @@ class StitchMeaning {
     const isChange = shape !== undefined || is(core, ...changes) || severalInOne;
     const goesAround = (this.clause ?? this.place)?.extent?.kind === 'around' && !this.each;
     if (isChange && goesAround && !this.has(T.Remain, T.Hook, T.Chain)) item.openEnded = true;
+    const n = this.number();
+    const goesOn = !this.place && this.clause?.extent.kind === 'around';
+    const change = shape ?? (is(core, ...changes) ? core : undefined);
+    const isSize = change !== undefined && this.sizeOf(change) !== null && !this.lead;
+    if (n !== undefined && goesOn && !tog && !isSize && this.word !== 'ch')
+      Object.assign(item, { openEnded: true, said: n });
     const apart = shape && core && is(core, T.Stitch) && endOf(core) < shape.startOffset;
     if (apart && !trail && !tog) item.pair = true;
     if (item.pair && this.lead && this.clause) item.before = numberOf(this.lead);
@@ -163,19 +169,24 @@ class StitchMeaning {
     return { together: size, extent: this.extentOf(trail && this.lead ? valueOf(this.lead) : times) };
   }
 
+  /** How many an increase makes or a decrease takes, where it carries its size glued on, `inc3`, `dc2inc`; null of `inc 3`, which is done three times. */
+  private sizeOf(shape: IToken): number | null {
+    const { trail } = this.read;
+    const before = isGlued(trail, shape);
+    const sized = isGlued(shape, trail) || before ? (valueOf(trail) ?? 0) : 0;
+    return sized === 3 || (sized === 2 && before) ? sized : null;
+  }
+
   /** `inc`, `dec3`, `dc2inc` */
   private shaped(shape: IToken): Partial<WorkItem> {
     const { trail } = this.read;
-    // `inc3` and `dc2inc` carry their size glued on; `inc 3` is done three times.
-    const before = isGlued(trail, shape);
-    const sized = isGlued(shape, trail) || before ? (valueOf(trail) ?? 0) : 0;
-    const carries = sized === 3 || (sized === 2 && before);
-    const size = carries ? sized : 2;
+    const carried = this.sizeOf(shape);
+    const size = carried ?? 2;
     const decrease = is(shape, T.Decrease, T.InvisibleDecrease);
     const over = valueOf(this.placeNumber);
     const fits = over !== undefined && decrease && over % size === 0 && !this.each;
     const times = fits ? over / size : over;
-    const n = valueOf(this.lead) ?? (carries ? undefined : valueOf(trail)) ?? times;
+    const n = valueOf(this.lead) ?? (carried === null ? valueOf(trail) : undefined) ?? times;
     return { ...(decrease ? { together: size } : { make: size }), extent: this.extentOf(n) };
   }
 

@@ -34,6 +34,8 @@ const verticals: fc.Arbitrary<Vertical> = fc.oneof(
       'base' as const,
       'edge' as const,
       'neck' as const,
+      'last increase' as const,
+      'first decrease' as const,
     ),
   }),
   fc.record({
@@ -46,7 +48,12 @@ const verticals: fc.Arbitrary<Vertical> = fc.oneof(
     by: fc.constant('relation' as const),
     rounds: fc.integer({ min: 2, max: 9 }),
     direction: fc.constant('from' as const),
-    to: fc.constantFrom('base' as const, 'edge' as const),
+    to: fc.constantFrom(
+      'base' as const,
+      'edge' as const,
+      'last increase' as const,
+      'first decrease' as const,
+    ),
   }),
   fc.constant({ by: 'level' as const, to: 'eyes' as const }),
   fc.constant({ by: 'start' as const }),

@@ -71,7 +71,7 @@ test.each([
 });
 
 test('rounds from the start of something else are asked about, not taken from the start of the piece', () => {
-  const said = 'Insert 8 mm eyes 6 rounds up from the start of the decreases, 7 apart';
+  const said = 'Insert 8 mm eyes 6 rounds up from the start of the snout, 7 apart';
   const codes = analyseToy(head + said).problems.map(({ code }) => code);
   expect(codes).toContain('eyes-where');
 });
@@ -133,3 +133,36 @@ test('a measure after the eyes is no place of theirs', () => {
     placed('Insert the eyes between R9 and R10, 6 showing. It should measure between 5 and 6 cm.'),
   ).toEqual([9, 15, 22]);
 });
+
+// Round 6 is the last to widen, round 14 the first to narrow: the line 6|7 lies under the one, 13|14 over the other.
+test.each([
+  ['4 rounds below the last increase', 10],
+  ['4 rounds after the last increase round', 10],
+  ['4 rounds down from the last round of increases', 10],
+  ['3 rounds after you stop increasing', 9],
+  ['2 rounds above the first decrease', 11],
+  ['2 rounds before the first decrease round', 11],
+  ['3 rounds before you start decreasing', 10],
+  ['2 rounds before the decreases begin', 11],
+  ['4 rounds up from the start of the decreases', 9],
+])('eyes %s are in the line under round %i', (where, line) => {
+  expect(placed(`Insert 9 mm eyes ${where}, 6 stitches showing.`)).toEqual([line, 15, 22]);
+});
+
+test('from the first decrease could be either way: asked', () => {
+  const text = `${head}Insert 9 mm eyes 2 rounds from the first decrease, 6 stitches showing.`;
+  expect(analyseToy(text).problems.map(({ code }) => code)).toContain('eyes-where');
+});
+
+test('a piece that widens twice has two last increases, and asks which', () => {
+  const body = `${head}R15: sc around\nR16: (4 sc, inc) x 6\nR17-R20: sc around\n`;
+  const problems = analyseToy(
+    `${body}Insert 9 mm eyes 2 rounds after the last increase, 6 showing.`,
+  ).problems;
+  expect(problems.map(({ code }) => code)).toContain('landmark-ambiguous');
+});
+
+test.each([
+  'Insert 9 mm eyes at 9-10, 6 between.',
+  '9 mm eyes between R9 and R10, 7 stitches from one to the other.',
+])('%s', (said) => expect(placed(said)).toEqual([9, 15, 22]));

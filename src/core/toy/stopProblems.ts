@@ -1,4 +1,5 @@
 import type { PartSource } from '../notation/pattern';
+import type { Unplanned } from '../notation/sentence/stuff';
 import type { Problem } from '../notation/problem';
 import type { StopPlan } from '../plan/stops';
 
@@ -24,10 +25,23 @@ export function stopProblems(part: PartSource, { impossible }: StopPlan): Proble
   }));
 }
 
-/** How far a part is filled, where the text says so and not from which end: it is planned full, and that is told. */
+/** What is planned instead of words about stuffing, and how to say what is meant. */
+const instead: Readonly<Record<Unplanned, (piece: string) => string>> = {
+  extent: (piece) =>
+    `does not say which part of the ${piece} is filled: it is planned full. Write “Stuff the lower half only”, “Don’t stuff the last 4 rounds”, or “Stuff lightly”.`,
+  weight: (piece) =>
+    `is not taken over: the stuffing of the ${piece} is worked out from its size. Say how firm, “Stuff lightly”, “Stuff firmly”, or weigh what went into a finished one, on its form’s page.`,
+  firmnesses: (piece) =>
+    `names two firmnesses, and the ${piece} is planned with one. Write the one most of it has.`,
+  optional: (piece) =>
+    `leaves it to you: the ${piece} is planned stuffed. Write “Do not stuff.” if you leave it empty.`,
+};
+
+/** Words about stuffing that no plan follows: what is planned instead is told. */
 export function amountProblems({ steps, name, id }: PartSource): Problem[] {
   return steps.flatMap((step): Problem[] => {
-    if (step.kind !== 'stuff' || step.amount === undefined) return [];
+    if (step.kind !== 'stuff' || step.unplanned === undefined) return [];
+    const { why, words } = step.unplanned;
     return [
       {
         code: 'words-unused',
@@ -36,8 +50,8 @@ export function amountProblems({ steps, name, id }: PartSource): Problem[] {
         partId: id,
         line: step.line,
         column: step.span.from + 1,
-        facts: { words: step.amount },
-        message: `“${step.amount}” does not say which part of the ${name.toLowerCase()} is filled: it is planned full. Write “Stuff the lower half only”, “Don’t stuff the last 4 rounds”, or “Stuff lightly”.`,
+        facts: { words },
+        message: `“${words}” ${instead[why](name.toLowerCase())}`,
         suggestions: [],
       },
     ];

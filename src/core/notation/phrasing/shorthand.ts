@@ -1,5 +1,10 @@
 import { n, ch, sl, re, severalInOne, type Phrasing } from './phrasing';
 
+/** The chain a joined round begins with, by its name: `beginning ch-3`, or only `ch 3`. */
+const chainName = String.raw`(?:beginning|starting|turning|initial|beg\.?|start)\s*`;
+const startingChain = String.raw`(?:${chainName}|first\s+)?${ch}(?:[\s-]*\d)?`;
+const namedChain = String.raw`(?:${chainName})${ch}(?:[\s-]*\d)?`;
+
 /** What is glued together, or has a word left out. In the order they are tried: longer manners before the words they are made of. */
 export const shorthandPhrasings: readonly Phrasing[] = [
   // Glued, or with a word left out
@@ -49,7 +54,7 @@ export const shorthandPhrasings: readonly Phrasing[] = [
   {
     example: ['(inc, 3) x 6', '(inc, 3 st) x 6'],
     pattern:
-      /(?<=[([{]\s*)(\d{1,2})(?=\s*,)|(?<=\b(?:\d*\s*inc|\d*\s*dec|\d*\s*sc)\b[^:]{0,60},\s*)(\d{1,2})(?=\s*(?:[,)\]}]|[([]\s*\d))/gi,
+      /(?<=[([{]\s*)(\d{1,2})(?=\s*,)|(?<=^\s*(?:rounds?|rnds?|rows?|r)?\.?\s*\d{1,4}\s*[:.)]\s*)(\d{1,2})(?=\s*,\s*(?:inc|dec)(?![a-z]))|(?<=\b(?:\d*\s*inc|\d*\s*dec|\d*\s*sc)\b[^:]{0,60},\s*)(\d{1,2})(?=\s*(?:[,)\]}]|[([]\s*\d))/gi,
     // No word of US terms: what is read must not decide which are meant.
     by: (number) => `${number} st`,
   },
@@ -100,10 +105,46 @@ export const shorthandPhrasings: readonly Phrasing[] = [
     by: () => 'in each ch ',
   },
   {
+    example: ['R3: (sc, inc) 7 [21]', 'R3: (sc, inc) x 7 [21]'],
+    pattern: /(?<=[:.]\s*[([][^()[\]]*,[^()[\]]*[)\]]\s+)(\d{1,2})(?=\s*[[(=]\s*\d)/gi,
+    by: (times) => `x ${times}`,
+  },
+  {
+    example: ['1 sc, then double the next, all around', '1 sc, inc, all around'],
+    pattern:
+      /(?<=[,;]\s*(?:and\s+|then\s+)*)double\s+(?:the\s+)?next(?:\s+(?:one|st|stitch))?(?=\s*(?:[,.;)\]]|[[(]|repeat|around|$))/gi,
+    by: () => 'inc',
+  },
+  {
+    example: [
+      'R1: ch 11, sc in 2nd chain and across',
+      'R1: ch 11, sc in 2nd ch from hook and in each ch across',
+    ],
+    pattern:
+      /(?<=\bch(?:ain)?\s*\d{1,3}\s*[,.;]\s*(?:(?:turn|then|and)\s*,?\s*)*(?:sc|hdc|dc)\s+in\s+(?:the\s+)?)(2nd|3rd|second|third)\s+ch(?:ain)?\s+and\s+(?:then\s+)?(?:(?:all\s+)?(?:across|along|to\s+(?:the\s+)?end)|(?:in\s+)?each\s+(?:ch|chain|one|st)(?:\s+across)?)(?![a-z])/gi,
+    by: (_, which) => `${which} ch from hook and in each ch across`,
+  },
+  {
+    example: ['ch 7; sc 5 (from 2nd ch)', 'ch 7; sc in 2nd ch from hook, sc 4'],
+    pattern:
+      /\b((?:sc|hdc|dc)\s*\d{1,3}|\d{1,3}\s*(?:sc|hdc|dc))\s*\(\s*(?:starting\s+)?(?:from|in)\s+(?:the\s+)?(2nd|3rd|second|third)\s+ch(?:ain)?(?:\s+from\s+(?:the\s+)?hook)?\s*\)/gi,
+    by: (_, stitches, which) => `starting in ${which} ch from hook, ${stitches}`,
+  },
+  {
     example: ['sc around, sl st to top of ch 2', 'sc around, sl st to first st'],
     pattern: re(
-      String.raw`${sl}\s+(?:to|in|into)\s+(?:the\s+)?top(?:\s+(?:ch|chain|loop))?(?:\s+of\s+(?:the\s+)?(?:beginning\s+|starting\s+|turning\s+|first\s+|beg\s+)?${ch}(?:[\s-]*\d)?)?`,
+      String.raw`(?:join\s+(?:with\s+(?:a\s+)?)?)?(?:${sl}|(?<=join\s+))\s*(?:to|in|into|at)\s+(?:the\s+)?(?:top(?:\s+(?:ch|chain|loop))?(?:\s+of\s+(?:the\s+)?${startingChain})?|(?:1st|2nd|3rd|4th|first|second|third|fourth)\s+ch(?:ain)?\s+of\s+(?:the\s+)?${startingChain}|${namedChain})`,
     ),
     by: () => 'sl st to first st',
+  },
+  {
+    example: [
+      'ch 3, sc in 2nd ch from hook, sc, sl st into base, sc 17',
+      'ch 3, sc in 2nd ch from hook, sc, sc 17',
+    ],
+    pattern: re(
+      String.raw`(?<=\bch(?:ain)?\s*\d{1,2}[^()[\]]*\bfrom\s+(?:the\s+)?hook\b[^()[\]]*?)[,;]\s*(?:and\s+)?${sl}\s+(?:in|into|to|at)\s+(?:the\s+)?(?:base(?:\s+(?:st|stitch))?(?:\s+of\s+(?:the\s+)?ch(?:ain)?)?|same\s+(?:st|stitch|place)(?:\s+as\s+(?:the\s+)?(?:ch|chain))?)(?=\s*[,;.)])`,
+    ),
+    by: () => '',
   },
 ];

@@ -2,6 +2,8 @@ import { ending, numberOf, sl, label, re, type Phrasing } from './phrasing';
 
 /** A colour before what is worked in it: `cream: `. */
 const named = String.raw`(?!(?:front|back|left|right|first|second|third|next|last|then|side|top|bottom|odd|even|round|row|total|now|rep|repeat|work|option|either|or)\b)([a-z]{3,12}(?:\s[a-z]{3,12})?)\s*:\s*(?=(?:\d{1,3}\s*)?(?:sc|hdc|dc|inc|dec)\b)`;
+/** A colour of yarn: its letter or its name. */
+const colourWord = String.raw`(?:[A-H]|(?:dark|light|pale)?(?:white|cream|black|brown|grey|gray|red|orange|yellow|green|blue|purple|pink|beige|tan|teal|navy|gold|mint|peach|coral|rust|olive|lilac|violet|ivory|turquoise|mustard))(?![a-z])`;
 const work = String.raw`[^()[\]:;]*?`;
 
 /** Words for stitches, loops of other rounds, colours and remarks. In the order they are tried: longer manners before the words they are made of. */
@@ -117,6 +119,18 @@ export const stitchPhrasings: readonly Phrasing[] = [
       [...(chart ?? '').matchAll(/(\d{1,3})\s?([A-Z])/gi)]
         .map(([, count, colour]) => `sc ${count} in ${colour}`)
         .join(', ') + ' ',
+  },
+  {
+    example: ['*3 in A, 3 in B* around', '*3 st in A, 3 st in B* around'],
+    pattern: /(?<=[,;*([:]\s*)(\d{1,2})\s+(?=in\s+[A-H]\b)/g,
+    by: (_, count) => `${count} st `,
+  },
+  {
+    example: ['R5: A 3, B 6, A 3 (12)', 'R5: 3 st in A, 6 st in B, 3 st in A (12)'],
+    pattern: re(
+      String.raw`${label}((?:${colourWord}\s+\d{1,2}\s*[,;+]\s*)+${colourWord}\s+\d{1,2})(?=\s*(?:[[(=]\s*\d|\.?\s*$|[,;–-]?\s*(?:repeat|around|x\s*\d)))`,
+    ),
+    by: (_, stripes = '') => stripes.replace(/([a-z]+)(\s+)(\d{1,2})/gi, '$3 st in $1'),
   },
   {
     example: ['[cream: 1 sc, inc; brown: 1 sc, inc] x 3', '[in cream 1 sc, inc; in brown 1 sc, inc] x 3'],

@@ -17,6 +17,8 @@ const filling = String.raw`(?:stuff\w*|fill\w*|fibre\s*fill|fiber\s*fill)`;
 
 /** A base that stays flat is filled all the same. */
 const flat = String.raw`(?:stays?|left|remains?)\s+flat`;
+/** `Leave 5 empty stitches between them` says nothing of stuffing. */
+const loops = '(?:st|sts|stitch|stitches|sc|loops?|chains?|holes?|spaces?)';
 const end = 'bottom|base|underside|sole|end|back|top|side|edge|opening|foot|feet|belly';
 
 /**
@@ -31,5 +33,5 @@ export const emptyWords: readonly string[] = [
   String.raw`${filling}\s+(?:is\s+|are\s+)?(?:not|isn['’]?t)\s+(?:needed|necessary|required|used)`,
   String.raw`(?:stays?|left|remains?|kept)\s+(?:empty|hollow)`,
   String.raw`${flat}(?<!\b(?:${end})\s+(?:is\s+|are\s+|should\s+)?${flat})`,
-  String.raw`(?:empty|hollow)(?<=\b(?:leave|leaving|keep|keeping)\s(?!the\s+rest\b|rest\b)[^.;]{0,40}(?:empty|hollow))`,
+  String.raw`(?:empty|hollow)(?<=\b(?:leave|leaving|keep|keeping)\s(?!the\s+rest\b|rest\b)[^.;]{0,40}(?:empty|hollow))(?<!\b${loops}\s+(?:empty|hollow))(?!\s+${loops}\b)`,
 ];

@@ -6,6 +6,8 @@ const landmarks: [TokenType, LandmarkKind][] = [
   [S.Ridge, 'ridge'],
   [S.ColourChange, 'colour change'],
   [S.Neck, 'neck'],
+  [S.LastIncrease, 'last increase'],
+  [S.FirstDecrease, 'first decrease'],
   [S.LiveEdge, 'edge'],
   [S.Base, 'base'],
   [S.Top, 'top'],
@@ -46,7 +48,15 @@ export abstract class SentenceLookahead extends EmbeddedActionsParser {
       rounds = true;
       i += 1;
     }
-    return rounds || led ? i - start : 0;
+    return rounds || led || this.isAtNeighbours(start) ? i - start : 0;
+  }
+
+  /** `Eyes at 9-10`: two numbers with a dash after *at*, one after the other, are rounds. */
+  private isAtNeighbours(first: number): boolean {
+    const [before, low, dash, high, after] = [-1, 0, 1, 2, 3].map((i) => this.LA(first + i));
+    if (first !== 1 || !/^at$/i.test(before?.image ?? '') || !is(dash, S.Dash)) return false;
+    const isMeasured = is(after, S.St, S.Mm, S.Cm, S.Apart, S.Showing);
+    return !isMeasured && Number(high?.image) === Number(low?.image) + 1;
   }
 
   protected roundAhead(): boolean {
@@ -76,6 +86,8 @@ export abstract class SentenceLookahead extends EmbeddedActionsParser {
     )
       return i;
     const next = is(this.LA(1), S.RoundWord);
+    const shaped = next ? 0 : this.fromShapingLength(i);
+    if (shaped > 0) return shaped;
     const from = !next && is(this.LA(i), Word) && /^from$/i.test(this.LA(i).image);
     if (!from && !is(this.LA(i), S.Above, S.Below)) return 0;
     const alone = i;
@@ -88,6 +100,16 @@ export abstract class SentenceLookahead extends EmbeddedActionsParser {
     // `2 sts outside, 1 round below`: than what was named.
     const ends = is(this.LA(alone + 1), S.Stop, EOF) || /^[,;)]$/.test(this.LA(alone + 1).image ?? '');
     return next || (ends && is(this.LA(1), ...number)) ? alone : 0;
+  }
+
+  /** How many tokens make `4 rounds after the last increase`, `2 rounds before the first decrease`, counted as she works, with `i` the word between; or 0. */
+  private fromShapingLength(i: number): number {
+    const way = /^(after|past|beyond|from|before)$/i.exec(this.LA(i).image ?? '')?.[1]?.toLowerCase();
+    if (!way) return 0;
+    const at = /^the$/i.test(this.LA(i + 1).image ?? '') ? i + 2 : i + 1;
+    // `2 rounds from the first decrease` may be either way.
+    const towards = way === 'before' ? S.FirstDecrease : S.LastIncrease;
+    return is(this.LA(at), towards) ? at : 0;
   }
 
   /** `The edge` alone is the live edge; `the edge of the muzzle` is not. */

@@ -434,7 +434,7 @@ export class SentenceParser extends SentenceLookahead {
     [[S.Smile, S.Lips], () => this.isMouth()],
     [[S.Outward], (token) => (this.found.outwardAt ??= token.startOffset)],
     [
-      [S.Top, S.Base, S.Ridge, S.ColourChange, S.Neck, S.LiveEdge, S.Above],
+      [S.Top, S.Base, S.Ridge, S.ColourChange, S.Neck, S.LiveEdge, S.LastIncrease, S.FirstDecrease, S.Above],
       (token) => (this.found.heightAt ??= token.startOffset),
     ],
     [[S.Top, S.Base], (token) => this.levelWithEnd(token)],

@@ -77,16 +77,36 @@ test.each([
 });
 
 test.each([
-  ['Stuff only halfway.', 'only halfway'],
-  ['Stuff the head to 3/4.', 'to 3/4'],
-  ['Stuff it partially', 'partially'],
+  ['Stuff only halfway.', { why: 'extent', words: 'only halfway' }],
+  ['Stuff the head to 3/4.', { why: 'extent', words: 'to 3/4' }],
+  ['Stuff it partially', { why: 'extent', words: 'partially' }],
+  ['Leave the top round empty.', { why: 'extent', words: 'top round' }],
+  ['Stuff with 10 g.', { why: 'weight', words: 'with 10 g' }],
+  [
+    'Stuff softly at the top, firmly at the bottom.',
+    { why: 'firmnesses', words: 'softly at the top, firmly' },
+  ],
+  ['Stuffing is optional.', { why: 'optional', words: 'optional' }],
   ['Stuff the lower half only.', undefined],
   ['Stuff firmly.', undefined],
+  ['Do not stuff.', undefined],
   ['Halfway through, stuff firmly.', undefined],
-])('%s says how far: %s', (text, amount) => {
+])('%s is not planned as it says: %j', (text, unplanned) => {
   const [stuffing] = readSentences(text, 1);
-  expect(stuffing?.kind === 'stuff' && stuffing.amount).toBe(amount);
+  expect(stuffing?.kind === 'stuff' && stuffing.unplanned).toEqual(unplanned);
 });
+
+test.each([
+  ['Leave the last round empty.', { by: 'rounds', rounds: 1, at: 'last' }],
+  ['Leave the last two rounds empty.', { by: 'rounds', rounds: 2, at: 'last' }],
+])('%s stays empty there and nowhere else', (text, empty) => {
+  expect(readSentences(text, 1)).toMatchObject([{ kind: 'stuff', firmness: null, portion: null, empty }]);
+});
+
+test.each(['Leave 5 empty stitches between them.', 'Leave 3 stitches empty between the legs'])(
+  '%s says nothing of stuffing',
+  (text) => expect(readSentences(text, 1).filter(({ kind }) => kind === 'stuff')).toEqual([]),
+);
 
 test.each([
   ['Felt eyes, 10 mm, between R9 and R10, 6 showing.', ['Felt eyes']],

@@ -37,7 +37,8 @@ export type FeatureKind =
   | 'hair';
 
 /** Places of a part that rounds are counted from, beside its features. */
-export type LandmarkKind = 'ridge' | 'colour change' | 'neck' | 'edge' | 'base' | 'top' | 'start';
+export type LandmarkKind =
+  'ridge' | 'colour change' | 'neck' | 'edge' | 'base' | 'top' | 'start' | 'last increase' | 'first decrease';
 
 /** Ends that rounds are counted from. */
 export type CountedFrom = 'end' | 'base' | 'top';

@@ -9,6 +9,9 @@ import type { Firmness, MomentSaid, Said } from './said';
 export type Portion =
   { by: 'end'; end: 'upper' | 'lower' } | { by: 'rounds'; rounds: number; at: 'first' | 'last' };
 
+/** Why words of stuffing are not planned: how far and not from which end, so many grams, two firmnesses in one, or as she likes. */
+export type Unplanned = 'extent' | 'weight' | 'firmnesses' | 'optional';
+
 /** `Stuff firmly`, `Do not stuff`, `Stuff the lower half only` */
 export interface StuffSentence extends Said, MomentSaid {
   kind: 'stuff';
@@ -18,8 +21,8 @@ export interface StuffSentence extends Said, MomentSaid {
   portion: Portion | null;
   /** what stays empty, where only that is said */
   empty: Portion | null;
-  /** words that say how far it is filled, and not from which end */
-  amount?: string;
+  /** words that the plan does not follow */
+  unplanned?: { why: Unplanned; words: string };
   /** the part that is named; null for the one it stands with */
   part: NamedPart | null;
   /** what it says of sewing besides: `Stuff the muzzle and sew it to the head` */
@@ -35,6 +38,28 @@ const halves = /^(?:half|part|end|third|portion|tip|foot|feet)$/i;
 /** `Stuff only halfway`, `to three quarters`: so far, and nobody says from where. */
 const partWay =
   /\b(?:only |just |about |to )*(?:half ?way(?! (?:through|between|around|up the))|half full|(?:1\/2|3\/4|2\/3|1\/3|½|¾|⅔|⅓)(?: full)?|three[- ]quarters|two[- ]thirds|one[- ]third|a (?:third|quarter)|part(?:ly|ially|[- ]way)(?! (?:through|between)))\b/i;
+
+const unplannedWords: readonly (readonly [Unplanned, RegExp])[] = [
+  ['weight', /\b(?:about |approx\.? |roughly |with )*\d+(?:[.,]\d+)?\s*(?:g|gr|grams?|oz|ounces?)\b/i],
+  [
+    'firmnesses',
+    /\b(?:lightly|softly|loosely|medium|moderately)\b[^.;]*\b(?:firmly|firm|hard|tightly)\b|\b(?:firmly|hard|tightly)\b[^.;]*\b(?:lightly|softly|loosely|medium|moderately)\b/i,
+  ],
+  ['optional', /\boptional(?:ly)?\b|\bif (?:you )?(?:like|liked|wish|want|prefer|preferred|desired)\b/i],
+  ['extent', partWay],
+];
+/** `Leave the top round empty`: one round of an end that is not the work's own. */
+const endRound = /\b(?:top|bottom|upper|lower|uppermost|lowest)(?: \w+)? (?:rounds?|rnds?|rows?)\b/i;
+
+/** Words of stuffing that no plan follows, the first that are found. */
+function unplannedIn(text: string, portion: Portion | null, leftEmpty: boolean): StuffSentence['unplanned'] {
+  const patterns = unplannedWords.filter(([why]) => why === 'optional' || !leftEmpty);
+  for (const [why, pattern] of patterns) {
+    const words = why === 'extent' && portion ? undefined : pattern.exec(text)?.[0].trim();
+    if (words) return { why, words };
+  }
+  return undefined;
+}
 
 /** The share a sentence names: `the lower half`, `the last 4 rounds`. */
 function portionIn(tokens: readonly IToken[]): Portion | null {
@@ -52,30 +77,42 @@ function portionIn(tokens: readonly IToken[]): Portion | null {
   return null;
 }
 
+/** `Leave the last round empty`: one round, where that is what stays empty; `stuff before the last round` names no share. */
+function oneRoundIn(text: string): Portion | null {
+  const said = /\b(last|final|first) (?:round|rnd|row)\b/i.exec(text)?.[1]?.toLowerCase();
+  return said ? { by: 'rounds', rounds: 1, at: said === 'first' ? 'first' : 'last' } : null;
+}
+
 /** Reads a sentence about stuffing. */
 export function readStuff(said: Said, { step }: Phrases, tokens: readonly IToken[]): StuffSentence {
   const { firmness, after } = step;
-  const portion = portionIn(tokens);
   // `Don't stuff the last 4 rounds` leaves those empty; the rest is filled.
   const leaves = tokens.some((token) =>
     /^(?:don['’]?t|not|without|leave|leaving|empty|unstuffed)$/i.test(token.image),
   );
+  const portion = portionIn(tokens) ?? (leaves || firmness === 'none' ? oneRoundIn(said.text) : null);
   const emptyOnly = portion !== null && (leaves || firmness === 'none');
-  const amount = portion === null && firmness !== 'none' ? partWay.exec(said.text)?.[0].trim() : undefined;
+  const roundsOfEnd = portion === null && leaves ? endRound.exec(said.text)?.[0] : undefined;
+  const leftEmpty = firmness === 'none' && !roundsOfEnd;
+  const unplanned: StuffSentence['unplanned'] = roundsOfEnd
+    ? { why: 'extent', words: roundsOfEnd }
+    : unplannedIn(said.text, portion, leftEmpty);
   return {
     ...said,
     kind: 'stuff',
-    firmness: emptyOnly && firmness === 'none' ? null : (firmness ?? null),
+    firmness: firmness === 'none' && !(leftEmpty && !emptyOnly) ? null : (firmness ?? null),
     portion: emptyOnly ? null : portion,
     empty: emptyOnly ? portion : null,
     part: null,
     ...(after === undefined ? {} : { after }),
-    ...(amount === undefined ? {} : { amount }),
+    ...(unplanned ? { unplanned } : {}),
   };
 }
 
 const portionWords = (portion: Portion): string =>
-  portion.by === 'end' ? `the ${portion.end} half` : `the ${portion.at} ${portion.rounds} rounds`;
+  portion.by === 'end'
+    ? `the ${portion.end} half`
+    : `${portion.rounds === 1 ? `the ${portion.at} round` : `the ${portion.at} ${portion.rounds} rounds`}`;
 const firmWords: Record<Exclude<Firmness, 'none'>, string> = {
   light: ' lightly',
   medium: ' medium',

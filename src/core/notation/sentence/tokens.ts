@@ -95,10 +95,13 @@ export const S = {
     'Further',
     'further(?!\\s+(?:out|to\\s+(?:the|each)))(?:\\s+(?:on|along|round|around|over))?|later|along(?!\\s*[A-Za-z\\d])|(?:on|after)\\s+(?:from\\s+)?(?:that|it|the\\s+first)(?![a-z])',
   ),
-  Apart: kw('Apart', 'apart|from\\s+each\\s+other|(?:from\\s+)?post\\s+to\\s+post'),
+  Apart: kw(
+    'Apart',
+    'apart|from\\s+each\\s+other|from\\s+one\\s+to\\s+(?:the\\s+)?other|(?:from\\s+)?post\\s+to\\s+post',
+  ),
   Showing: kw(
     'Showing',
-    'show(?:ing|s)?|visible|seen|free|(?:gap|interspace|space)(?!\\s+(?:of|between|\\d))',
+    'show(?:ing|s)?|visible|seen|free|(?:empty|unused)(?=\\s+st)|(?:gap|interspace|space)(?!\\s+(?:of|between|\\d))',
   ),
   SpacingOf: kw('SpacingOf', '(?:interspace|gap|space|spacing|distance)\\s+of|separated\\s+by'),
   Wide: kw('Wide', 'wide|across|long'),
@@ -137,6 +140,14 @@ export const S = {
     '(?:on|to|at)\\s+(?:the\\s+)?right(?!\\s+eyes?)(?:\\s+side)?|right(?=\\s+(?:side|only|eye|cheek|half))',
   ),
   Middle: kw('Middle', '(?:in|on)\\s+the\\s+(?:middle|centre|center|front\\s+line|middle\\s+line)'),
+  LastIncrease: kw(
+    'LastIncrease',
+    '(?:last|final)\\s+inc(?:rease)?s?(?:\\s+(?:rounds?|rnds?|rows?))?|last\\s+(?:rounds?|rnds?|rows?)\\s+(?:of|with)\\s+(?:the\\s+)?inc(?:rease)?s?|(?:end\\s+of\\s+(?:the\\s+)?|you\\s+(?:stop|finish)(?:ed)?\\s+)increas(?:es?|ing)',
+  ),
+  FirstDecrease: kw(
+    'FirstDecrease',
+    'first\\s+dec(?:rease)?s?(?:\\s+(?:rounds?|rnds?|rows?))?|first\\s+(?:rounds?|rnds?|rows?)\\s+(?:of|with)\\s+(?:the\\s+)?dec(?:rease)?s?|(?:start|beginning)\\s+of\\s+(?:the\\s+)?decreases?|(?:you\\s+)?(?:start|begin)\\s+(?:to\\s+)?decreas(?:e|ing)|decreases?\\s+(?:start|begin)s?',
+  ),
   // Before the front: `front loop round`.
   Ridge: kw('Ridge', 'ridge|(?:BLO|FLO|(?:back|front)[\\s-]+loops?(?:\\s+only)?)\\s+(?:rounds?|rnds?|rows?)'),
   FrontLine: kw('FrontLine', '(?:front|middle|centre|center)(?:\\s+line)?'),

@@ -9,6 +9,8 @@ const landmarks: ReadonlySet<string> = new Set([
   'base',
   'top',
   'start',
+  'last increase',
+  'first decrease',
 ] satisfies LandmarkKind[]);
 
 /** Whether a name is a place of the part itself, not a feature on it. */
@@ -21,6 +23,7 @@ const known = new WeakMap<Fabric, Map<LandmarkKind, number[]>>();
 /**
  * The lines of holes a landmark lies on: 8 is the line between the rounds with index 8 and 9, from 1. Empty where the part has none.
  *
+ * A last increase lies before the line after it, a first decrease after the line before it: one of each time the piece widens or narrows.
  * A ridge lies under the first round worked into one loop only; a colour change under the first round that brings a
  * colour the round before it has not. A neck is the narrowest line between two places that are wider by a quarter at least.
  */
@@ -35,6 +38,8 @@ export function landmarkLines(fabric: Fabric, landmark: LandmarkKind): readonly 
 function findLines(fabric: Fabric, landmark: LandmarkKind): number[] {
   const { rounds, offset } = fabric;
   if (landmark === 'neck') return necks(fabric);
+  if (landmark === 'last increase') return lastIncreases(fabric);
+  if (landmark === 'first decrease') return firstDecreases(fabric);
   if (landmark === 'edge') return [rounds];
   if (landmark === 'base' || landmark === 'top' || landmark === 'start') return [0];
   const stitchesOf = (round: number) =>
@@ -65,12 +70,36 @@ function findLines(fabric: Fabric, landmark: LandmarkKind): number[] {
 /** Both sides of a neck are wider than it by so much; less is shaping. */
 const neckFrom = 1.25;
 
-/** The narrowest lines of a part that widens again: of several rounds alike the middle one. */
-function necks(fabric: Fabric): number[] {
-  // A frill or another round worked aside is not on the way.
-  const wall = Array.from({ length: fabric.rounds }, (_, i) => i + 1).filter(
+/** The rounds of the wall, from 1; a frill or another round worked aside is not on the way. */
+const wallRounds = (fabric: Fabric): number[] =>
+  Array.from({ length: fabric.rounds }, (_, i) => i + 1).filter(
     (round) => fabric.row[round - 1] !== 1 && (round === 1 || fabric.base[round - 1] === round - 1),
   );
+
+/** Where the count of a round differs from the one below, and which way: `1` wider, `-1` narrower. */
+function changesOf(fabric: Fabric): { round: number; way: number }[] {
+  return wallRounds(fabric).flatMap((round, index, wall) => {
+    const below = wall[index - 1];
+    const way = below === undefined ? 0 : Math.sign(roundCount(fabric, round) - roundCount(fabric, below));
+    return way === 0 ? [] : [{ round, way }];
+  });
+}
+
+/** The lines after the last round that widens, each time the piece does. */
+const lastIncreases = (fabric: Fabric): number[] =>
+  changesOf(fabric)
+    .filter(({ way }, index, all) => way > 0 && !((all[index + 1]?.way ?? -1) > 0))
+    .map(({ round }) => round);
+
+/** The lines before the first round that narrows, each time the piece does. */
+const firstDecreases = (fabric: Fabric): number[] =>
+  changesOf(fabric)
+    .filter(({ way }, index, all) => way < 0 && !((all[index - 1]?.way ?? 1) < 0))
+    .map(({ round }) => round - 1);
+
+/** The narrowest lines of a part that widens again: of several rounds alike the middle one. */
+function necks(fabric: Fabric): number[] {
+  const wall = wallRounds(fabric);
   const found: number[] = [];
   let widest = 0;
   let narrow: { from: number; to: number; count: number } | null = null;

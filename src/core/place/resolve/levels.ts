@@ -290,6 +290,12 @@ function landmarkLinesOf({ form }: FaceFrame, to: string): readonly number[] {
   return isLandmark(to as FeatureKind) ? landmarkLines(fabric, to as 'ridge') : [];
 }
 
+/** An increase or a decrease is a round with a line on either side: the step to the other one, where that is the way to go. */
+function acrossRound(to: string, step: number): number {
+  if (to === 'last increase') return Math.min(0, step);
+  return to === 'first decrease' ? Math.max(0, step) : 0;
+}
+
 function landmarkLine(
   frame: FaceFrame,
   lines: Lines,
@@ -308,9 +314,9 @@ function landmarkLine(
     });
     return usual;
   }
-  const inward = first === 0 ? 1 : -1;
+  const inward = first === 0 || to === 'last increase' ? 1 : -1;
   const step = direction === 'from' ? inward : upOf(frame.form) * signOf(direction);
-  const at = (line: number) => line + step * rounds;
+  const at = (line: number) => line + acrossRound(to, step) + step * rounds;
   if (more.length > 0) {
     report({
       code: 'landmark-ambiguous',

@@ -29,7 +29,7 @@ export function verticalWords(vertical: Vertical | null): string | null {
     case 'relation':
       return vertical.rounds === 0 && seen.has(vertical.to)
         ? `on the ${vertical.to}`
-        : `${plural(vertical.rounds, 'round')} ${vertical.direction} the ${landmarkWords[vertical.to] ?? vertical.to}`;
+        : `${plural(vertical.rounds, 'round')} ${vertical.direction === 'from' && vertical.to === 'first decrease' ? 'before' : vertical.direction} the ${landmarkWords[vertical.to] ?? vertical.to}`;
     case 'stitches':
       return `${plural(vertical.stitches, 'stitch')} ${vertical.direction} the ${vertical.to === 'front' ? 'front line' : vertical.to}`;
     case 'level':
