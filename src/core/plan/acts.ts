@@ -7,6 +7,7 @@ export type ActKind =
   | 'seat-nose'
   | 'embroider'
   | 'core'
+  | 'put-in'
   | 'stuff'
   | 'top-up'
   | 'close'
@@ -20,6 +21,7 @@ const actOrder: readonly ActKind[] = [
   'embroider',
   'pull-through',
   'core',
+  'put-in',
   'stuff',
   'top-up',
   'work-in',
@@ -32,7 +34,7 @@ export const earlierAct = (a: ActKind, b: ActKind): number => actOrder.indexOf(a
 
 export interface Act {
   act: ActKind;
-  /** the feature it is about, by its name in the part */
+  /** the feature it is about, by its name in the part; of what is put in what it is */
   feature: string | null;
   /** what is worked in, by the names of its units */
   part: string | null;

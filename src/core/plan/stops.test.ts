@@ -70,6 +70,24 @@ test.each<[string, string, (number | string)[][]]>([
     ],
   ],
   [
+    'a bell of no said size counts as 25 mm: 18 stitches let it in, and it goes into the stuffing',
+    head(24, 4, 'Put a bell inside before closing.'),
+    [
+      [9, 4, 9, 'put-in stuff'],
+      [10, 10, 10, 'top-up'],
+      [11, 11, 11, 'close'],
+    ],
+  ],
+  [
+    'one of 30 mm wants 24 stitches, a round before the bulk would go in',
+    head(24, 4, 'Insert a 30 mm rattle.'),
+    [
+      [8, 4, 8, 'put-in stuff'],
+      [10, 10, 10, 'top-up'],
+      [11, 11, 11, 'close'],
+    ],
+  ],
+  [
     'left open as it is said, also with six stitches: cut, not gathered',
     head(24, 4, 'Do not close the hole.'),
     [
@@ -337,4 +355,20 @@ test('what is left open to be sewn on is not drawn together', () => {
     );
   expect(acts('Leave open for sewing.')).not.toContain('close');
   expect(acts('Leave the end open to be sewn to the body.')).not.toContain('close');
+});
+
+test('what no round lets in is told with its width, and what may hang outside puts nothing inside', () => {
+  const problems = (said: string) => analyseToy(head(24, 4, said)).problems.map(({ code }) => code);
+  expect(problems('Put a 45 mm music box inside.')).toContain('enclosed-no-opening');
+  expect(problems('Put a 30 mm music box inside.')).not.toContain('enclosed-no-opening');
+  for (const said of [
+    'Sew a bell on the collar.',
+    'Do not put magnets inside.',
+    'Put a bell around the neck.',
+  ])
+    expect(
+      told(head(24, 4, said))
+        .flat()
+        .join(' '),
+    ).not.toContain('put-in');
 });

@@ -5,7 +5,7 @@ import { earlierAct, type Stop, type Window } from './acts';
 import { closingAt, type Closing, type Stays } from './closing';
 import { usualHands, type Hands } from './hands';
 import { openingAfter } from './reach';
-import { windowsOf, type Filling, type Impossible, type Inside, type WorkIn } from './windows';
+import { windowsOf, type Enclosed, type Filling, type Impossible, type Inside, type WorkIn } from './windows';
 
 export interface StopPlan {
   stops: Stop[];
@@ -22,6 +22,7 @@ export interface StopInput {
   inside: readonly Inside[];
   filling: Filling | null;
   workIns?: readonly WorkIn[];
+  enclosed?: readonly Enclosed[];
   /** what the text says of an end that is not closed */
   stays: Stays;
   /** the name of the part that grows out of its last round */
@@ -65,6 +66,7 @@ export function planStops(input: StopInput): StopPlan {
     inside: input.inside,
     filling: input.filling,
     workIns: input.workIns ?? [],
+    enclosed: input.enclosed ?? [],
     closing,
     hands,
   });

@@ -20,6 +20,7 @@ export const usualPace: Pace = {
     'seat-nose': 4,
     embroider: 8,
     core: 8,
+    'put-in': 2,
     stuff: 5,
     'top-up': 3,
     close: 4,

@@ -16,6 +16,16 @@ export interface Inside {
   discMm: number | null;
 }
 
+/** Something that lies inside a part, in its stuffing. */
+export interface Enclosed {
+  /** what it is, as the maker calls it */
+  thing: string;
+  /** across it, in mm; null where the text does not say */
+  sizeMm: number | null;
+  /** index of the round after which the text puts it in; null where it does not say */
+  after: number | null;
+}
+
 /** How a part is filled. */
 export interface Filling {
   /** first and last round that is filled, by index from 1 */
@@ -44,6 +54,7 @@ export interface WindowInput extends Passage {
   /** null for a part that stays empty */
   filling: Filling | null;
   workIns: readonly WorkIn[];
+  enclosed: readonly Enclosed[];
   closing: Closing;
   hands: Hands;
 }
@@ -263,6 +274,42 @@ function coreWindow(input: WindowInput, chamber: Chamber, next: Chamber): Window
   ];
 }
 
+/** A thing of no said size is taken to be so wide: our own figure. */
+const usualThingMm = 25;
+
+/** What lies inside goes in with the stuffing, while the opening is wider than it is. */
+function enclosedWindow(
+  input: WindowInput,
+  { thing, sizeMm, after }: Enclosed,
+  ready: readonly Window[],
+): Window | Impossible {
+  const { fabric } = input;
+  const mm = sizeMm ?? usualThingMm;
+  const opening = (round: number) => openingAfter(input, round);
+  const rounds = Array.from({ length: fabric.rounds }, (_, i) => i + 1);
+  const admits = rounds.filter((round) => opening(round) >= mm);
+  const latest = admits.at(-1);
+  if (latest === undefined)
+    return {
+      act: 'put-in',
+      message: `The opening never lets the ${thing} in: it is ${whole(Math.max(...rounds.map(opening)))} mm at the widest, and the ${thing} ${sizeMm === null ? 'is taken to be' : 'is'} ${mm} mm. ${sizeMm === null ? 'Write how wide it is: “a 15 mm …”.' : 'Take a smaller one.'}`,
+    };
+  const bulk = ready.findLast(({ act, earliest }) => act === 'stuff' && earliest <= latest);
+  const wanted = after !== null && admits.includes(after) ? after : Math.min(latest, bulk?.easy ?? latest);
+  const easy = admits.findLast((round) => round <= wanted) ?? latest;
+  const taken = sizeMm === null ? `It is taken to be ${mm} mm across: write its size if it is another.` : '';
+  return {
+    ...plainWindow,
+    act: 'put-in',
+    feature: thing,
+    earliest: Math.min(easy, bulk?.earliest ?? admits[0] ?? easy),
+    easy,
+    latest,
+    why: (round) =>
+      `${bulk ? 'Half of the stuffing first, then this in the middle of it, with stuffing on all sides.' : 'It goes in now.'} The opening is ${whole(opening(round))} mm. ${taken}`.trim(),
+  };
+}
+
 function workInWindow({ round, names }: WorkIn): Window[] {
   const after = Math.max(1, round - 1);
   return names.map((part) => ({
@@ -319,6 +366,11 @@ export function windowsOf(input: WindowInput): Windows {
       windows.push(...filled.windows);
       impossible.push(...filled.impossible);
     });
+  }
+  for (const one of input.enclosed) {
+    const found = enclosedWindow(input, one, windows);
+    if ('message' in found) impossible.push(found);
+    else windows.push(found);
   }
   // Where stitches have their knots inside, that comes before the stuffing of their chamber.
   for (const [i, window] of windows.entries()) {

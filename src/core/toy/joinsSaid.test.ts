@@ -50,6 +50,31 @@ test.each<[string, (string | number)[][]]>([
     'Stuff the muzzle lightly and sew it to the head, from round 9 to round 12.',
     [['muzzle', 'head', 10.5, 18.5]],
   ],
+  [
+    'Sew one ear to stitches 7-12 of round 8 of the head and the other to stitches 25-30.',
+    [
+      ['left ear', 'head', 8, 9.5],
+      ['right ear', 'head', 8, 27.5],
+    ],
+  ],
+  [
+    'Sew the arms to the body on round 8, between stitches 7 and 12 and between stitches 25 and 30.',
+    [
+      ['left arm', 'body', 8, 9.5],
+      ['right arm', 'body', 8, 27.5],
+    ],
+  ],
+  ['Sew the tail to round 14 of the body, stitches 17 to 20.', [['tail', 'body', 14, 18.5]]],
+  [
+    'The tail should be attached 14 rounds from the start of the body, at the back.',
+    [['tail', 'body', 14, 0.5]],
+  ],
+  [
+    'Center the muzzle on the front of the head between R9 and R12 and sew.',
+    [['muzzle', 'head', 10.5, 18.5]],
+  ],
+  ['The muzzle has to be placed on the front of the head, from R9 to R12.', [['muzzle', 'head', 10.5, 18.5]]],
+  ['Sew the tail to the back of the body, 11 rounds before the last round.', [['tail', 'body', 14, 0.5]]],
   ['Close the hole and sew the tail to the back of the body on round 14.', [['tail', 'body', 14, 0.5]]],
   [
     'Using the leftover tails, attach the arms to the sides of the body on round 8.',
@@ -563,4 +588,20 @@ test('only a head is sewn to an open end as wide: a hat on top of a head goes on
   expect(kinds('Sew the hat to the top of the head.')).toEqual([['hat', 'open-on-wall']]);
   expect(kinds('Sew the head to the top of the body.')).toEqual([['head', 'edge-to-edge']]);
   expect(kinds('Sew the head to the top of the body on round 3.')).toEqual([['head', 'open-on-wall']]);
+});
+
+test.each([
+  'Sew the tail to the back of the body, 6 rounds up from the bottom.',
+  'Sew the arms to the sides of the body, level with round 8.',
+])('%s: what is read is not told as unread', (said) => {
+  expect(bear(said).problems.map(({ code }) => code)).not.toContain('words-unused');
+});
+
+test.each([
+  ['Sew the arms to the sides of the body on round 8 so they point forward.', 'so they point forward'],
+  ['Sew the ears to the head on round 6 at a 45 degree angle, on both sides.', 'at a 45 degree angle'],
+  ['Sew the ears to the head on round 6 in a curve, on both sides.', 'in a curve'],
+])('%s: what is not followed is told', (said, words) => {
+  const unused = bear(said).problems.filter(({ code }) => code === 'words-unused');
+  expect(unused.map(({ facts }) => facts?.words)).toEqual([words]);
 });

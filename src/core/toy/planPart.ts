@@ -9,7 +9,7 @@ import { discMm } from '../place/rule/hardware';
 import { hasPost } from '../place/rule/rule';
 import { usualHands, type Hands } from '../plan/hands';
 import { planStops, type StopPlan } from '../plan/stops';
-import type { Filling, Inside, WorkIn } from '../plan/windows';
+import type { Enclosed, Filling, Inside, WorkIn } from '../plan/windows';
 import { finishOf } from '../shape/form/finish';
 import type { Gauge } from '../shape/gauge';
 import { middleLine, type Profile } from '../shape/profile';
@@ -65,6 +65,20 @@ function roundsOf(portion: Portion, { source, fabric, profile }: PlannedPart): [
   return isFirst ? [1, half] : [Math.min(last, half + 1), last];
 }
 
+/** Index of the round with a number, from 1; null where there is none. */
+function roundNumbered({ label }: Fabric, number: number | undefined): number | null {
+  const index = number === undefined ? 0 : [...label].lastIndexOf(number) + 1;
+  return index > 0 ? index : null;
+}
+
+/** What the text puts inside. */
+const enclosedOf = ({ source, fabric }: PlannedPart): Enclosed[] =>
+  source.steps.flatMap((step) =>
+    step.kind === 'enclose'
+      ? [{ thing: step.thing, sizeMm: step.sizeMm, after: roundNumbered(fabric, step.after) }]
+      : [],
+  );
+
 function fillingOf(part: PlannedPart, { stuffingShare = 1 }: Hands): Filling | null {
   const { source, fabric, profile, front } = part;
   const said = source.steps.filter(isAboutStuffing);
@@ -81,11 +95,10 @@ function fillingOf(part: PlannedPart, { stuffingShare = 1 }: Hands): Filling | n
     else to = Math.max(from, first - 1);
   }
   const moment = said.findLast((step) => step.after !== undefined)?.after;
-  const after = moment === undefined ? -1 : [...fabric.label].lastIndexOf(moment) + 1;
   return {
     from,
     to,
-    after: after > 0 ? after : null,
+    after: roundNumbered(fabric, moment),
     gramsPerLitre: usualDensities[firmness] * stuffingShare,
     stuffed: stuffedProfile(fabric, profile, { ...finish, firmness }),
   };
@@ -123,6 +136,7 @@ export function planPart(
     inside: insideOf(part),
     filling: fillingOf(part, hands),
     workIns,
+    enclosed: enclosedOf(part),
     stays: edge === 'shut flat' ? 'flat' : stays,
     carries: source.carries ?? null,
     tailMm: tailSaid(source),

@@ -1,13 +1,25 @@
 import type { PartSource } from '../notation/pattern';
 import type { Unplanned } from '../notation/sentence/stuff';
 import type { Problem } from '../notation/problem';
+import type { ActKind } from '../plan/acts';
 import type { StopPlan } from '../plan/stops';
 
 /** Codes of the problems that follow from what hands and tools get through. */
-export const handCodes: ReadonlySet<string> = new Set(['eyes-no-opening', 'stuffing-no-opening']);
+export const handCodes: ReadonlySet<string> = new Set([
+  'eyes-no-opening',
+  'stuffing-no-opening',
+  'enclosed-no-opening',
+]);
 
 const isAboutEyes = (step: PartSource['steps'][number]): boolean =>
   step.kind === 'feature' && step.feature === 'eyes';
+
+const isEnclosing = (step: PartSource['steps'][number]): boolean => step.kind === 'enclose';
+
+function noOpening(act: ActKind): Problem['code'] {
+  if (act === 'put-in') return 'enclosed-no-opening';
+  return act === 'seat-eyes' || act === 'seat-nose' ? 'eyes-no-opening' : 'stuffing-no-opening';
+}
 
 /** What the text asks for and no round allows, by hands as they are. */
 export function stopProblems(part: PartSource, { impossible }: StopPlan): Problem[] {
@@ -15,13 +27,13 @@ export function stopProblems(part: PartSource, { impossible }: StopPlan): Proble
   const asksToStuff = part.steps.some(({ kind }) => kind === 'stuff');
   const asked = impossible.filter(({ act }) => act !== 'stuff' || asksToStuff);
   return asked.map(({ act, message }) => ({
-    code: act === 'seat-eyes' || act === 'seat-nose' ? 'eyes-no-opening' : 'stuffing-no-opening',
+    code: noOpening(act),
     severity: 'warning' as const,
     part: part.name,
     partId: part.id,
     message,
     suggestions: [],
-    line: part.steps.find(isAboutEyes)?.line ?? part.line,
+    line: part.steps.find(act === 'put-in' ? isEnclosing : isAboutEyes)?.line ?? part.line,
   }));
 }
 

@@ -15,6 +15,7 @@ const checks: Partial<Record<StopTask['acts'][number]['act'], readonly string[]>
     'Tug each eye',
   ],
   'seat-nose': ['The front faces you', 'In the middle, under the eyes', 'Tug it'],
+  'put-in': ['Stuffing on all sides of it', 'Nothing hard can be felt from outside'],
   close: ['Nothing is forgotten inside'],
 };
 

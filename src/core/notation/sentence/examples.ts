@@ -1,6 +1,7 @@
 // What sentences of each kind come to. Each is a test; the app reads none of them.
 import type { CloseSentence } from './close';
 import type { CutSentence } from './cut';
+import type { EncloseSentence } from './enclose';
 import type { FoldSentence } from './fold';
 import type { JoinSentence, PinSentence } from './join';
 import type { ReinforceSentence } from './reinforce';
@@ -131,4 +132,13 @@ export const reinforceExamples: readonly (readonly [string, Partial<ReinforceSen
   ['Reinforce the eyes: a 20 mm disc of felt behind each washer.', { how: 'backing', discMm: 20 }],
   ['Put a piece of felt behind the washers.', { how: 'backing', feature: 'eyes', discMm: null }],
   ['Reinforce the chains: sew them down all along.', { how: 'sewn-down', feature: null }],
+];
+
+/** What sentences that put something inside come to. */
+export const encloseExamples: readonly (readonly [string, Partial<EncloseSentence>])[] = [
+  ['Put a bell inside.', { kind: 'enclose', thing: 'bell', sizeMm: null, part: null }],
+  ['Insert a 30 mm rattle.', { thing: 'rattle', sizeMm: 30 }],
+  ['Slip a 2.5 cm magnet into the body.', { thing: 'magnet', sizeMm: 25, part: named('Body') }],
+  ['After round 15, put a squeaker inside.', { thing: 'squeaker', after: 15 }],
+  ['Tuck a small bag of pellets in the tail.', { thing: 'bag of pellets', part: named('Tail') }],
 ];

@@ -78,8 +78,29 @@ export function readJoin<Kind extends 'sew' | 'nosew' | 'pin'>(
 ): Joining & { kind: Kind } {
   const place: PlaceSaid = { edge: edgeIn(tokens) };
   for (const key of placeKeys) if (step[key] !== undefined) Object.assign(place, { [key]: step[key] });
+  const covered = stitchesCovered(said.text);
+  // What is joined lies over the stitches from one to the other: their middle is where its own goes.
+  if (covered.length > 0) place.stitches = covered.map(([first, last]) => (first + last) / 2);
   const passes = kind !== 'nosew' && saysTwice(said.text) ? { twice: true as const } : {};
   return { ...said, ...place, ...passes, kind, joined: [], place: {} };
+}
+
+const stitchRange = String.raw`(?:sts?|stitch(?:es)?)\.?\s*#?\s*(\d{1,3})\s*(?:[-–—]|to|through|until)\s*(?:(?:sts?|stitch)\.?\s*)?#?(\d{1,3})`;
+const betweenStitches = String.raw`between\s+(?:the\s+)?(?:sts?|stitch(?:es)?)\.?\s*(\d{1,3})\s+and\s+(?:(?:sts?|stitch)\.?\s*)?(\d{1,3})`;
+const furtherRange = String.raw`(?<=\d\s*(?:,|and|&)\s*)(\d{1,3})\s*(?:[-–—]|to|through)\s*(\d{1,3})`;
+const stitchRanges = new RegExp(
+  `\\b${stitchRange}(?!\\d)|\\b${betweenStitches}(?!\\d)|${furtherRange}(?!\\d)`,
+  'gi',
+);
+
+/** The stitches that a sentence says something lies over: `over stitches 5-10 and 21-26`, `between stitches 5 and 10`, each from one to the other. */
+function stitchesCovered(text: string): [number, number][] {
+  const found = [...text.matchAll(stitchRanges)].map((numbers): [number, number] => {
+    const [first = 0, last = 0] = numbers.slice(1).filter(Boolean).map(Number);
+    return [first, last];
+  });
+  const isNamed = new RegExp(`${stitchRange}|${betweenStitches}`, 'i').test(text);
+  return isNamed ? found.filter(([first, last]) => last > first) : [];
 }
 
 function edgeIn(tokens: readonly IToken[]): PlaceSaid['edge'] {

@@ -171,6 +171,16 @@ const manners: readonly Manner[] = [
     place: () => ({ atSides: true }),
   },
   {
+    // 2 rounds above the start, 3 rounds below the last round: whichever way that is, there is only one
+    read: new RegExp(
+      String.raw`\b${number} ${rounds} (?:above|${below}|after|past|before) (?:the )?(?:very )?(start|magic (?:ring|circle)|(?:last|final) (?:round|row|rnd))\b`,
+    ),
+    place: ([, said = '', end = '']) => {
+      const isLast = /^(?:last|final)/.test(end);
+      return { outFrom: { rounds: valueOf(said) + (isLast ? 1 : 0), end: isLast ? 'end' : 'start' } };
+    },
+  },
+  {
     // two rounds out from the start; 3 rounds down from the top
     read: new RegExp(
       String.raw`\b${number} ${rounds} (?:out |down |away |up |in )?from (?:the )?(?:very )?(start|crown|magic (?:ring|circle)|ring|end|live edge|last round|closing)\b`,
@@ -200,14 +210,16 @@ const vague = new RegExp(
   [
     String.raw`\b(?:close|closer|near|far|further|wide|wider) (?:together|apart)\b`,
     String.raw`\b(?:near|next to|close to|closer to|towards?|opposite|behind) (?:the |his |her |its )?(?!each\b|other\b)(?:centre |center )?[a-z@\d]+`,
-    String.raw`\b${number} ${rounds} (?:up |down |higher |lower )?(?:above|${below}|from|over|than) (?:the |his |her |its )?(?!(?:neck|top|bottom|base|edge|start|end|middle|eyes?|nose|mouth|colou?r|change|last|first|that|opening|closing|crown|magic|ring|rounds?|rows?)\b)[a-z]+`,
+    String.raw`\b${number} ${rounds} (?:up |down |higher |lower )?(?:above|${below}|from|over|than) (?:the |his |her |its )?(?!(?:the|his|her|its|neck|top|bottom|base|edge|start|end|middle|eyes?|nose|mouth|colou?r|change|last|first|that|opening|closing|crown|magic|ring|rounds?|rows?)\b)[a-z]+`,
     String.raw`\bhalf ?way (?:between|up|down|along|round|around)(?: [a-z@\d]+){0,5}`,
     String.raw`\b(?:a (?:little|bit|touch)|slightly|somewhat) (?:forward|backwards?|back|to(?:wards)? the (?:front|back|sides?))(?: of the [a-z]+)?`,
     String.raw`\ba (?:quarter|third|fifth|sixth) (?:of the way )?(?:round|around)\b`,
     String.raw`\b(?:both|all|two) (?:of them )?(?:on|to|at) the (?:left|right)(?: side)?\b`,
     String.raw`\b(?:to the )?(?:left|right) of the (?:centre|center|middle|front|back|eyes?)(?: (?:back|front))?`,
     String.raw`\b(?:at (?:a slant|an angle)|angled|slanting|slanted|tilted|diagonally|upside down)(?: (?:forwards?|backwards?|outwards?|inwards?|up|down))?`,
-    String.raw`\b(?:in line|level|lined up|aligned) with (?:the |his |her |its )?[a-z@\d]+`,
+    String.raw`\b(?:in line|level|lined up|aligned) with (?:the |his |her |its )?(?!(?:the|his|her|its|rounds?|rows?|rnds?|r ?\d+)\b)[a-z@\d]+`,
+    String.raw`\bat an? \d+[ -]?(?:degrees?|°)(?: angle)?|\bso (?:that )?(?:they|it|both)(?: all| both)? (?:points?|faces?|looks?|bends?|leans?|droops?|hangs?) [a-z]+(?: [a-z]+)?`,
+    String.raw`\bin an? (?:curve|arc|circle|line|row|triangle)\b`,
     String.raw`\bover the (?:seam|join|colou?r change)\b|\bwhere the (?:rounds?|colou?rs?) (?:changes?|begins?|starts?|ends?|joins?)\b`,
   ].join('|'),
   'g',
@@ -223,7 +235,7 @@ export interface PlacedMentions {
 
 /** `3 stitches lower on the left`, `4 cm apart`: a number that would be lost. Ordinals and `stitch 8` are read as stitches. */
 const measured = new RegExp(
-  String.raw`(?<![\w·-])${number} (?:${clear} )*(?:${stitches}|(?:mm|cm)(?= (?:apart|between|from|above|below)))(?! each|-)(?!\w)(?: (?!and\b)[a-z]+[,.;]?){0,3}|\b\d{1,2} and \d{1,2} o.?clock|\b(?:slightly|a (?:little|bit|touch)|somewhat) (?:above|${below}|higher|lower)(?: [a-z]+){0,2}(?: \d+)?|\b(?:starting|beginning) (?:at|on|in|from|with) (?:the )?(?:rounds?|rows?|rnds?|r)\.? ?\d+`,
+  String.raw`(?<![\w·-])${number} (?:${clear} )*(?:${stitches}|(?:mm|cm)(?= (?:apart|between|from|above|below)))(?! each|-| (?:by|for|to) stitch)(?!\w)(?: (?!and\b)[a-z]+[,.;]?){0,3}|\b\d{1,2} and \d{1,2} o.?clock|\b(?:slightly|a (?:little|bit|touch)|somewhat) (?:above|${below}|higher|lower)(?: [a-z]+){0,2}(?: \d+)?|\b(?:starting|beginning) (?:at|on|in|from|with) (?:the )?(?:rounds?|rows?|rnds?|r)\.? ?\d+`,
   'g',
 );
 

@@ -7,6 +7,7 @@ import { readJoinPlace, writeJoinPlace, type JoinPlace } from './joinPlace';
 import {
   closeExamples,
   cutExamples,
+  encloseExamples,
   foldExamples,
   joinExamples,
   reinforceExamples,
@@ -14,6 +15,7 @@ import {
 } from './examples';
 import { PartNames } from './names';
 import { handOver } from './owners';
+import { writeEnclose } from './enclose';
 import { writeReinforce, type ReinforceSentence } from './reinforce';
 import type { Sentence } from './sentence';
 import { readSentences } from './readSentences';
@@ -52,6 +54,8 @@ const written = (sentence: Sentence): string => {
       return writeFold(sentence);
     case 'cut':
       return writeCut(sentence);
+    case 'enclose':
+      return writeEnclose(sentence);
     case 'reinforce':
       return writeReinforce(sentence);
     case 'feature':
@@ -81,6 +85,7 @@ test.each([
   ...cutExamples,
   ...joinExamples,
   ...reinforceExamples,
+  ...encloseExamples,
 ])('%s', (text, expected) => {
   const [sentence, ...more] = inPattern(text);
   expect(more).toEqual([]);

@@ -1,4 +1,5 @@
 import type { PartSource } from '../pattern';
+import type { EncloseSentence } from './enclose';
 import type { FeatureSentence } from './feature';
 import { isJoin, withPartNames, type JoinSentence } from './join';
 import { PartNames, type Mention, type NamedPart } from './names';
@@ -21,6 +22,9 @@ const finishing =
 /** Whether a heading stands over sentences about several parts and not over a part of its own. */
 export const isFinishing = (name: string): boolean => finishing.test(name);
 
+/** Where such a sentence names no part it stays with the part before, as it would without a heading. */
+const ofOnePart: ReadonlySet<Sentence['kind']> = new Set(['stuff', 'close', 'reinforce', 'enclose']);
+
 const facial: ReadonlySet<FeatureKind> = new Set([
   'eyes',
   'nose',
@@ -38,6 +42,7 @@ const facial: ReadonlySet<FeatureKind> = new Set([
  */
 function withNames(sentence: Sentence, names: PartNames, owner: PartSource | null): Sentence[] {
   if (sentence.kind === 'feature') return [partPassed(sentence, names) ?? partSewn(sentence, names)];
+  if (sentence.kind === 'enclose' && names.in(sentence.thing).length > 0) return partPut(sentence, names);
   const mentions = names.in(sentence.text);
   if (isJoin(sentence)) return [withPartNames(sentence, mentions)];
   // A tail of yarn is no tail: what is cut is cut of something.
@@ -47,6 +52,17 @@ function withNames(sentence: Sentence, names: PartNames, owner: PartSource | nul
   const { asJoin, ...own } = sentence;
   return [{ ...own, ...part }, ...joinsBesides(asJoin, mentions, owner)];
 }
+
+/** `Push the stick into the head`: a stick that is made is a part that goes there, and nothing that is bought and lies inside. */
+const partPut = (
+  { text, line, whole, span }: EncloseSentence | FeatureSentence,
+  names: PartNames,
+): JoinSentence[] =>
+  placedParts(text, line, names).map((join) => ({
+    ...withPartNames(shifted(join, span.from), names.in(text)),
+    text,
+    whole,
+  }));
 
 /** A join that is said beside something else, where it names what it is sewn to: `sew it shut at the back of the head` joins nothing. */
 function joinsBesides(
@@ -64,13 +80,13 @@ function joinsBesides(
 }
 
 const verbOnly =
-  /^(?:then|and|now|next|sew|attach|stitch|join|whip|whipstitch|place|position|on|the|both|an?|one|each|two|left|right|his|her|its|all|\d+)$/;
+  /^(?:then|and|now|next|sew|attach|stitch|join|whip|whipstitch|place|position|cent(?:er|re)|set|pin|fix|mount|arrange|on|the|both|an?|one|each|two|left|right|his|her|its|all|\d+)$/;
 
 const placeVerb =
   /^(\s*(?:(?:then|now|next|finally|lastly)[,\s]+)?)(place|position|put|set|arrange|fix|add|secure|fasten|tack|mount|apply|assemble(?:\s+(?:the\s+)?[a-z]+)?\s*:)(?=\s)/i;
 /** `The ears are sewn on round 5`, `Arms sewn on at R6`, `The ears go on R5` */
 const placedBy =
-  /^(\s*)((?:(?:the|both|two|all)\s+)*)([a-z][a-z -]*?)\s+(?:(?:are|is|get|gets|should\s+be)\s+)?(?:(?:sewn|stitched|attached|joined|placed|positioned)(?:\s+on(?=\s+(?:at|to|between)\b))?|go|goes|sits?|belongs?|rests?)(?=\s+(?:(?:on|onto|at|to|between|in|over|right|directly)\b|\d+\s+(?:sts?|stitches)\s+apart\b))/i;
+  /^(\s*)((?:(?:the|both|two|all)\s+)*)([a-z][a-z -]*?)\s+(?:(?:are|is|get|gets|(?:should|must|will|can|(?:needs?|has|have|ought|is|are)\s+to)(?:\s+be)?)\s+)?(?:(?:sewn|stitched|attached|joined|placed|positioned)(?:\s+on(?=\s+(?:at|to|between)\b))?|go|goes|sits?|belongs?|rests?|come|comes)(?=\s+(?:(?:on|onto|at|to|between|in|over|right|directly)\b|\d+\s+(?:sts?|stitches)\s+apart\b|(?:\d+|one|two|three|four|five|six|seven|eight|nine|ten)\s+(?:rounds?|rows?|rnds?)\b))/i;
 
 /** `Arms: R7, one on each side`, `Tail – centre back, R13` */
 const labelledPlace =
@@ -184,12 +200,24 @@ function followsVerb(text: string, at: number): boolean {
 const isCalled = (part: Mention | undefined, feature: FeatureKind): boolean =>
   part?.name.toLowerCase().includes(feature.replace(/s$/, '')) ?? false;
 
+/** `The muzzle goes on the head between R10 and R14`: a muzzle that is made is a part, and what is sewn on is not said. */
+function partPlaced(
+  sentence: FeatureSentence,
+  named: Mention | undefined,
+  names: PartNames,
+): Sentence | null {
+  if (!named || named.isGoal || facial.has(sentence.feature)) return null;
+  const [join, ...more] = partPut(sentence, names);
+  const isIt = join?.joined[0]?.parts[0]?.id === named.id;
+  return isIt && more.length === 0 ? join : null;
+}
+
 /** A sentence about a feature, or about a part that is sewn on by it: `Sew the muzzle between the eyes`. */
 function partSewn(sentence: FeatureSentence, names: PartNames): Sentence {
   const { asJoin, ...feature } = sentence;
-  if (!asJoin) return sentence;
   const mentions = names.in(sentence.text);
   const [sewn] = mentions;
+  if (!asJoin) return partPlaced(sentence, sewn, names) ?? sentence;
   const isNext = sewn && followsVerb(sentence.text, sewn.at);
   // A nose that is made is placed as a nose; a bow, a patch, a button is joined like any part.
   const isFeature = facial.has(sentence.feature) && isCalled(sewn, sentence.feature);
@@ -263,9 +291,7 @@ export function handOver(parts: readonly PartSource[], loose: readonly LooseSent
       continue;
     }
     const ofFace = step.kind === 'reinforce' && step.feature !== null && facial.has(step.feature);
-    // Sewing and stuffing that names no part stays with the part before, as it would without a heading.
-    if (step.kind === 'stuff' || step.kind === 'close' || step.kind === 'reinforce')
-      give(own ?? (ofFace ? faceOf(parts) : undefined) ?? after, step);
+    if (ofOnePart.has(step.kind)) give(own ?? (ofFace ? faceOf(parts) : undefined) ?? after, step);
     else after.steps.push(step);
   }
   for (const part of parts) part.steps.sort((a, b) => a.line - b.line || a.span.from - b.span.from);

@@ -1,6 +1,7 @@
 import type { IToken, TokenType } from 'chevrotain';
 import { closeVerbs, readClose } from './close';
 import { cutVerbs, readCut } from './cut';
+import { enclosedIn, readEnclose } from './enclose';
 import { readFeature, type FeatureSentence } from './feature';
 import { foldVerbs, readFold, shutsFlat } from './fold';
 import { noSewVerbs, pinVerbs, readJoin, sewVerbs } from './join';
@@ -87,6 +88,7 @@ function sentenceOf(kind: SentenceKind, said: Said, phrases: Phrases, tokens: IT
     case 'cut':
       return readCut(said, phrases);
     case 'reinforce':
+    case 'enclose':
       return null;
     case 'pin':
       return readJoin('pin', said, phrases, tokens);
@@ -154,6 +156,8 @@ interface Carried {
   kind: SentenceKind | null;
   /** how it reinforces, which it may do besides */
   reinforces: Reinforcing | null;
+  /** what it puts inside, which it may do besides */
+  encloses: string | null;
 }
 
 function carried(text: string): Carried[] {
@@ -161,14 +165,18 @@ function carried(text: string): Carried[] {
   return splitSentences(tokensOf(uncounted(withNose(text)))).flatMap((tokens): Carried[] => {
     const [first] = tokens;
     const last = tokens.at(-1);
-    if (!first || !last || !tokens.some((token) => is(token, ...carriers))) return [];
+    if (!first || !last) return [];
     const span = { from: first.startOffset, to: last.startOffset + last.image.length };
-    const phrases = own.read(tokens);
     const said = text.slice(span.from, span.to);
+    const thing = enclosedIn(said);
+    if (thing === null && !tokens.some((token) => is(token, ...carriers))) return [];
+    const phrases = own.read(tokens);
     const kind = shutsFlat(said) ? 'fold' : kindOf(phrases);
     const reinforces = reinforcedBy(said, kind, phrases);
-    const isOnlyThat = reinforces !== null && kind !== 'stuff';
-    return [{ span, tokens, phrases, kind: isOnlyThat ? 'reinforce' : kind, reinforces }];
+    const encloses = kind === 'feature' ? null : thing;
+    const read = { span, tokens, phrases, reinforces, encloses };
+    if (reinforces !== null && kind !== 'stuff') return [{ ...read, kind: 'reinforce' }];
+    return [{ ...read, kind: kind ?? (encloses === null ? null : 'enclose') }];
   });
 }
 
@@ -197,7 +205,7 @@ export function unreadSentences(text: string): string[] {
  */
 export function readSentences(text: string, line: number): Sentence[] {
   const read: Sentence[] = [];
-  for (const { span, tokens, phrases, kind, reinforces } of carried(text)) {
+  for (const { span, tokens, phrases, kind, reinforces, encloses } of carried(text)) {
     if (!kind) continue;
     const { roundNumbers } = phrases.step;
     const said: Said = {
@@ -210,6 +218,7 @@ export function readSentences(text: string, line: number): Sentence[] {
     const sentence = sentenceOf(kind, said, phrases, tokens);
     if (sentence) read.push(sentence);
     if (reinforces) read.push(readReinforce(reinforces, said, phrases));
+    if (encloses) read.push(readEnclose(said, encloses, phrases.step.after));
   }
   return read;
 }

@@ -1,5 +1,6 @@
 import type { CloseSentence } from './close';
 import type { CutSentence } from './cut';
+import type { EncloseSentence } from './enclose';
 import type { FeatureSentence } from './feature';
 import type { FoldSentence } from './fold';
 import type { JoinSentence, PinSentence } from './join';
@@ -15,6 +16,7 @@ export type Sentence =
   | PinSentence
   | FoldSentence
   | CutSentence
-  | ReinforceSentence;
+  | ReinforceSentence
+  | EncloseSentence;
 
 export type SentenceKind = Sentence['kind'];

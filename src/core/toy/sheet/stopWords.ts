@@ -10,6 +10,7 @@ export const stopTitle: Record<ActKind, string> = {
   'seat-eyes': 'Seat the eyes',
   embroider: 'Stitch',
   core: 'A core for the neck',
+  'put-in': 'Put it in',
   stuff: 'Stuff the bulk',
   'top-up': 'Top up the stuffing',
   close: 'Close',
@@ -27,6 +28,7 @@ export const bulksOf = ({ stops }: StopPlan): number =>
  */
 export function actTitle({ act, feature, part, fills }: Act, bulks: number): string {
   if (act === 'embroider') return `Stitch the ${feature ?? 'face'}`;
+  if (act === 'put-in') return `Put the ${feature ?? 'thing'} in`;
   if (act === 'work-in') return `Have the ${part ?? 'part'} ready`;
   if (act === 'pull-through') return `Pull the ${part ?? 'part'} through`;
   if (act === 'stuff' && fills && bulks > 1) return `Stuff rounds ${fills.from} to ${fills.to}`;
