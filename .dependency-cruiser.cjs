@@ -11,6 +11,7 @@ const core = [
   'supplies',
   'toy',
   'edit',
+  'invent',
   'keep',
 ];
 const place = ['frame', 'rule', 'resolve', 'move', 'check', 'seated', 'words'];

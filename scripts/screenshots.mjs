@@ -111,14 +111,19 @@ await shot(phone, 'bring');
 await phone.goto(`http://127.0.0.1:${port}/shape`);
 await shot(phone, 'shape');
 await phone.goto(`http://127.0.0.1:${port}/`);
-await phone.getByRole('button', { name: 'Start a blank part' }).click();
-await phone.getByRole('link', { name: 'Open Head' }).click();
-await phone
-  .getByRole('textbox', { name: 'Pattern text' })
-  .fill(
-    'Toy: Pondside toad\n\nHead\nR1: 6 sc in magic ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]\nR4: (sc 2, inc) x 5 [24]\nR5-R7: sc around [24]\n',
-  );
-await shot(phone, 'text');
+await phone.getByRole('button', { name: 'Write as I go' }).click();
+await phone.getByRole('button', { name: 'Head', exact: true }).click();
+const tap = (name) => phone.getByRole('button', { name }).click();
+await tap('5 sc');
+await tap('sc: one plain');
+await tap('The ring is closed: 6 stitches');
+await tap('inc: two in one');
+await tap('Same to the end');
+await tap('Round 2 done: 12');
+for (const round of [24, 30]) await tap(`Write: The same step again: ${round - 6}`);
+for (const name of ['sc: one plain', 'sc: one plain', 'sc: one plain', 'inc: two in one', 'sc: one plain'])
+  await tap(name);
+await shot(phone, 'invent');
 
 const wide = await open(1280, 800);
 await wide.getByRole('link', { name: 'Open Pondside otter' }).click();

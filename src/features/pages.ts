@@ -9,6 +9,7 @@ export const BrokenToyPage = page(({ BrokenToyPage }) => BrokenToyPage);
 export const BuyPage = page(({ BuyScreen }) => BuyScreen);
 export const ForOthersPage = page(({ ForOthersScreen }) => ForOthersScreen);
 export const HandsPage = page(({ HandsScreen }) => HandsScreen);
+export const InventPage = page(({ InventScreen }) => InventScreen);
 export const MakePage = page(({ MakeScreen }) => MakeScreen);
 export const NewShapePage = page(({ NewShapeScreen }) => NewShapeScreen);
 export const NewToyPage = page(({ NewToyScreen }) => NewToyScreen);

@@ -7,6 +7,7 @@ export { setToyHeader } from '../core/notation/editText';
 export * from '../data/keptToy';
 export * from '../data/shelfFile';
 export { BuyScreen } from './buy/BuyScreen';
+export { InventScreen } from './invent/InventScreen';
 export { HandsScreen } from './hands/HandsScreen';
 export { MakeScreen } from './make/MakeScreen';
 export { NewToyScreen } from './newToy/NewToyScreen';

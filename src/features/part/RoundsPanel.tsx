@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { View } from '@tamagui/core';
 import { useState } from 'react';
 import { freeEdges } from '../../core/fabric/freeEdges';
@@ -28,7 +29,8 @@ const cardsAtOnce = 120;
 
 /** Every round as a card: read, counted, and to be changed with the thumb. The text says the same. */
 export function RoundsPanel({ part }: { part: PartAnalysis }) {
-  const { analysis, editor, text } = useToy();
+  const router = useRouter();
+  const { analysis, editor, text, idOf } = useToy();
   const edits = usePartEdits(part);
   const [open, setOpen] = useState<number | null>(null);
   const [adding, setAdding] = useState<number | 'end' | null>(null);
@@ -131,14 +133,23 @@ export function RoundsPanel({ part }: { part: PartAnalysis }) {
       {adding === 'end' ? (
         composer(cards.at(-1) ?? null)
       ) : (
-        <Press
-          tone={cards.length === 0 ? 'primary' : 'plain'}
-          label="Add a round"
-          onPress={() => {
-            setAdding('end');
-            setOpen(null);
-          }}
-        />
+        <View flexDirection="row" flexWrap="wrap" gap="$2">
+          <Press
+            grow
+            tone={cards.length === 0 ? 'primary' : 'plain'}
+            label="Add a round"
+            onPress={() => {
+              setAdding('end');
+              setOpen(null);
+            }}
+          />
+          <Press
+            grow
+            role="link"
+            label="Write as I go"
+            onPress={() => router.push(`/toy/${editor.id}/write?part=${idOf(part)}`)}
+          />
+        </View>
       )}
       <Problems problems={[...others, ...about]} onApply={edits.apply} showLine />
       {free.length > 0 ? (

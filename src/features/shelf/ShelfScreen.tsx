@@ -68,6 +68,8 @@ export function ShelfScreen() {
       bring(file.text);
     });
   const blank = () => attempt(async () => open((await create.mutateAsync('Toy: New toy\n\nHead\n')).id));
+  const invent = () =>
+    attempt(async () => router.push(`/toy/${(await create.mutateAsync('Toy: New toy\n')).id}/write`));
   const demo = () => attempt(async () => addAll.mutateAsync(await demoToys()));
   // What was taken off stays in hand until it is back: the browser may refuse it the first time.
   const putBack = () =>
@@ -86,9 +88,10 @@ export function ShelfScreen() {
     <View gap="$2">
       <Press tone="primary" label="Paste a pattern" onPress={() => router.push('/new')} />
       <View flexDirection="row" gap="$2">
-        <Press grow label="A shape" name="Start from a shape" onPress={() => router.push('/shape')} />
-        <Press grow label="Blank" name="Start a blank part" onPress={() => void blank()} />
-        <Press grow label="A file" name="Open a file" onPress={() => void importFile()} />
+        <Press grow tight label="A shape" name="Start from a shape" onPress={() => router.push('/shape')} />
+        <Press grow tight label="As I go" name="Write as I go" onPress={() => void invent()} />
+        <Press grow tight label="Blank" name="Start a blank part" onPress={() => void blank()} />
+        <Press grow tight label="A file" name="Open a file" onPress={() => void importFile()} />
       </View>
     </View>
   );

@@ -145,6 +145,12 @@ export function ToyScreen() {
         <View flexDirection="row" gap="$2">
           <Press grow label="Add a part" onPress={addPart} />
           <Press grow label="Add a shape" onPress={() => router.push(`/toy/${editor.id}/shape`)} />
+          <Press
+            grow
+            label="As I go"
+            name="Write a part as I go"
+            onPress={() => router.push(`/toy/${editor.id}/write`)}
+          />
         </View>
       </Page>
       <ToyTabs chosen="parts" />

@@ -54,7 +54,7 @@ export const shorthandPhrasings: readonly Phrasing[] = [
   {
     example: ['(inc, 3) x 6', '(inc, 3 st) x 6'],
     pattern:
-      /(?<=[([{]\s*)(\d{1,2})(?=\s*,)|(?<=^\s*(?:rounds?|rnds?|rows?|r)?\.?\s*\d{1,4}\s*[:.)]\s*)(\d{1,2})(?=\s*,\s*(?:inc|dec)(?![a-z]))|(?<=\b(?:\d*\s*inc|\d*\s*dec|\d*\s*sc)\b[^:]{0,60},\s*)(\d{1,2})(?=\s*(?:[,)\]}]|[([]\s*\d))/gi,
+      /(?<=[([{*]\s*)(\d{1,2})(?=\s*,)|(?<=^\s*(?:rounds?|rnds?|rows?|r)?\.?\s*\d{1,4}\s*[:.)]\s*)(\d{1,2})(?=\s*,\s*(?:inc|dec)(?![a-z]))|(?<=\b(?:\d*\s*inc|\d*\s*dec|\d*\s*sc)\b[^:]{0,60},\s*)(\d{1,2})(?=\s*(?:[,)\]}]|[([]\s*\d))/gi,
     // No word of US terms: what is read must not decide which are meant.
     by: (number) => `${number} st`,
   },
@@ -68,7 +68,7 @@ export const shorthandPhrasings: readonly Phrasing[] = [
   {
     example: ['2 sc in each (12)', '2 sc in each st (12)'],
     pattern:
-      /(?<=\b(?:sc|hdc|dc|inc|dec|increase|decrease|crochet)\s+in(?:to)?\s+(?:each|every))(?:\s+one)?(?=\s*(?:[[(]\s*\d|[.;]?\s*$|,?\s*around|,?\s*turn))/gi,
+      /(?<=(?<![a-z])(?:sc|hdc|dc|inc|dec|increase|decrease|crochet)\s+in(?:to)?\s+(?:each|every))(?:\s+one)?(?=\s*(?:[[(]\s*\d|[.;]?\s*$|,?\s*around|,?\s*turn))/gi,
     by: () => ' st',
   },
   {

@@ -10,6 +10,12 @@ const work = String.raw`[^()[\]:;]*?`;
 export const stitchPhrasings: readonly Phrasing[] = [
   // Words for stitches
   {
+    example: ['2 single crochet stitches into each stitch', '2 single crochet into each stitch'],
+    pattern:
+      /(?<=\b(?:single|half\s+double|double|half\s+treble|treble)\s+crochet)\s+(?:stitch(?:es)?|sts?)(?=\s+(?:in|into)\b)/gi,
+    by: () => '',
+  },
+  {
     example: ['sc 11, 3-in-1, sc 12', 'sc 11, 3 sc in next st, sc 12'],
     pattern: /\b([2-5])[-\s]in[-\s](?:1|one)\b/gi,
     by: (_, count) => `${count} sc in next st`,
