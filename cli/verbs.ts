@@ -94,6 +94,21 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
         marks.map(({ stitch, seat, what }) => ({ part: source.name, round: label, stitch, seat, for: what })),
       ),
     ),
+    lines: toy.parts.flatMap(({ source, fabric, lines }) =>
+      lines.map(({ thing, along, until, holes }) => ({
+        part: source.name,
+        thing,
+        along,
+        until,
+        holes: holes.map(({ line, hole, of, off, shift }) => ({
+          gap: gapAt(fabric, line),
+          hole,
+          of,
+          offStitches: round2(off),
+          shift,
+        })),
+      })),
+    ),
     placements: toy.parts.flatMap((part) =>
       part.features.flatMap((feature) => {
         const placed = placementJson(part, feature);

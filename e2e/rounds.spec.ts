@@ -106,3 +106,22 @@ test('the page of what is read is a tap away', async ({ page }) => {
   await page.getByRole('button', { name: 'Back' }).click();
   await expect(page.getByRole('textbox', { name: 'The pattern' })).toBeVisible();
 });
+
+test('what is worked along a line, and what lies inside: holes by number, and the moment before the opening is too small', async ({
+  page,
+}) => {
+  await page.goto('/new');
+  await page
+    .getByRole('textbox', { name: 'The pattern' })
+    .fill(
+      'Toy: Pond lizard\nTerms: US\nLean: 0.25\n\nBody\nR1: 6 sc in magic ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]\nR4: (sc 2, inc) x 6 [24]\nR5: (sc 3, inc) x 6 [30]\nR6-R14: sc around [30]\nR15: (sc 3, dec) x 6 [24]\nR16: (sc 2, dec) x 6 [18]\nR17: (sc, dec) x 6 [12]\nR18: dec x 6 [6]\nWork a crest along the back from R5 to R12.\nPut a 20 mm bell inside.\n',
+    );
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await page.getByRole('tab', { name: /Stops/ }).click();
+  await expect(page.getByText('Put the bell in').first()).toBeVisible();
+  await expect(page.getByText('Crest along the middle of the back, from round 5 to round 12')).toBeVisible();
+  await expect(page.getByText(/^7 holes, so 6 stitches from hole to hole\./)).toBeVisible();
+  await page.getByRole('button', { name: 'Every hole by its number' }).click();
+  await expect(page.getByRole('list', { name: 'Holes in their order' }).getByRole('listitem')).toHaveCount(7);
+  await expectAccessible(page);
+});

@@ -36,6 +36,12 @@ test.each([
   ['Ears 👂 x2', 'Ears', 2],
   ['Legs (make 4 – 2 brown, 2 white)', 'Legs', 4],
   ['Cheeks (optional, make 2)', 'Cheeks', 2],
+  ['Now we will make the ears (2 pieces).', 'ears', 2],
+  ['And finally the tail:', 'tail', 1],
+  ["Let's crochet the legs (x4)", 'legs', 4],
+  ['Front Paws (make two identical)', 'Front Paws', 2],
+  ['Snout [pink]', 'Snout', 1],
+  ['Nostrils [pink, x2]', 'Nostrils', 2],
 ])('%s begins a part', (heading, name, make) => {
   const { parts } = readPattern(`Terms: US\nBase\n${rounds}\n${heading}\n${rounds}`);
   expect(parts.map((part) => [part.name, part.make, part.rounds.length])).toEqual([

@@ -19,7 +19,7 @@ const partWords = new Set(
 );
 
 const makePattern =
-  /[,;:(–—-]?\s*[([]?\s*(?:make|x|×)\s*(\d{1,2}|[a-z]+)(?:\s+of\s+(?:these|them))?\s*[)\]]?|\(\s*(\d{1,2})\s*x?\s*\)/i;
+  /[,;:(–—-]?\s*[([]?\s*(?:make|x|×)\s*(\d{1,2}|[a-z]+)(?:\s+(?:of\s+(?:these|them)|identical|alike|the\s+same|pieces|in\s+total))*\s*[)\]]?|\(\s*(\d{1,2})\s*x?\s*\)/i;
 
 const isPartWord = (word: string | undefined): boolean => partWords.has((word ?? '').toLowerCase());
 const firstWord = (text: string) => /^\P{L}*(\p{L}+)/u.exec(text)?.[1];
@@ -60,7 +60,7 @@ function withoutLead(line: string): string {
     },
   );
   return text.replace(
-    /^(?:next,?\s+)?(?:(?:for|make|now\s+make|work)\s+)?the\s+(?=(?:\p{L}+\s+)?\p{L}+\s*[:.(]|\p{L}+\s*$)/iu,
+    /^(?:(?:and|now|next|then|finally|lastly)[,\s]+)*(?:(?:we|you|i)(?:\s+(?:will|are\s+going\s+to)|['’]ll)?\s+|let['’]?s\s+)?(?:now\s+)?(?:(?:for|make|crochet|work|start|do)\s+)?the\s+(?=(?:\p{L}+\s+)?\p{L}+\s*[:.(]|\p{L}+\s*$)/iu,
     (lead) => (isPartWord(/^(\p{L}+)/u.exec(text.slice(lead.length))?.[1]) ? '' : lead),
   );
 }
@@ -83,7 +83,7 @@ function countedInWords(line: string): Counted {
   }
   const alone = /^(\p{L}+)\s*[-–—]\s*([2-9])$/u.exec(text);
   if (alone && isPartWord(alone[1])) return { text: alone[1] ?? text, make: Number(alone[2]) };
-  const pieces = /[\s,:(–—-]+(\d{1,2})\s*(?:x|×|pcs?|pieces|of\s+them)\.?\s*\)?\s*:?$/i.exec(text);
+  const pieces = /[\s,:(–—-]+(\d{1,2})\s*(?:x|×|pcs?|pieces|of\s+them)\.?\s*\)?\s*[:.]?$/i.exec(text);
   if (!pieces) return { text, make };
   return { text: text.slice(0, pieces.index), make: Number(pieces[1]) || 1 };
 }
@@ -157,7 +157,8 @@ const isName = (name: string, marked: boolean) =>
  * @returns null for a line too long or too much like a sentence to be a name
  */
 export function readHeading(raw: string): Heading | null {
-  const line = raw.replace(/\s+/g, ' ');
+  // `Snout [pink, x2]`: what stands in square brackets behind a name is said beside it, too.
+  const line = raw.replace(/\s+/g, ' ').replace(/(?<=\p{L}\s*)\[([^[\]]*)\]/gu, '($1)');
   const marked = marks.test(line);
   const bare = withoutMarks(line);
   if (!bare) return null;

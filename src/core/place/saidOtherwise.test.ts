@@ -165,4 +165,5 @@ test('a piece that widens twice has two last increases, and asks which', () => {
 test.each([
   'Insert 9 mm eyes at 9-10, 6 between.',
   '9 mm eyes between R9 and R10, 7 stitches from one to the other.',
+  '9 mm eyes: 9th row, gap 6 stitches.',
 ])('%s', (said) => expect(placed(said)).toEqual([9, 15, 22]));

@@ -18,6 +18,7 @@ import { frameOf } from '../place/frame/frameOf';
 import type { FaceFrame } from '../place/frame/faceFrame';
 import type { PartForm } from '../place/frame/partForm';
 import { eyesOf } from '../place/resolve/placement';
+import { surfaceLines } from '../place/resolve/surfaceLine';
 import type { Order } from '../plan/order';
 import type { StopPlan } from '../plan/stops';
 import { readAudience } from '../safety/audience';
@@ -83,12 +84,14 @@ const worked = memoise((part: PartSource, amid: Circumstances, searches: boolean
     return { ...feature, problems: own([...feature.problems, ...more]) };
   });
   const eyes = eyesOf(features);
+  const surface = surfaceLines(form, front);
   const stops = planPart({ source: part, fabric, profile, gauge, front, features });
   const all = [
     ...own(problems),
     ...own(built.problems),
     ...features.flatMap((feature) => feature.problems),
     ...own(placed.problems),
+    ...surface.problems,
     ...own(closingProblems(part, stops)),
     ...stopProblems(part, stops),
     ...amountProblems(part),
@@ -103,6 +106,7 @@ const worked = memoise((part: PartSource, amid: Circumstances, searches: boolean
     form,
     eyes,
     features,
+    lines: surface.lines,
     stops,
     problems: all,
     map: {

@@ -5,6 +5,7 @@ import type { Problem } from '../notation/problem';
 import type { PartSource, Pattern } from '../notation/pattern';
 import type { PartForm } from '../place/frame/partForm';
 import type { FeaturePlacement } from '../place/resolve/placement';
+import type { SurfaceLine } from '../place/resolve/surfaceLine';
 import type { Order } from '../plan/order';
 import type { StopPlan } from '../plan/stops';
 import type { Gauge } from '../shape/gauge';
@@ -26,6 +27,8 @@ export interface PartAnalysis {
   features: FeaturePlacement[];
   /** the pressed eyes among them, which lead the face */
   eyes: FeaturePlacement | null;
+  /** what is worked along lines of it once it is finished */
+  lines: SurfaceLine[];
   stops: StopPlan;
   problems: Problem[];
 }

@@ -147,13 +147,19 @@ function needsOf(
 }
 
 /** Features that are sewn on or drawn in once the piece is finished. */
-function finishingOf({ features }: PartAnalysis): OrderUnit['finishing'] {
-  return features.flatMap(({ id, kind, rule, needle }): OrderUnit['finishing'][number][] => {
+function finishingOf({ features, lines }: PartAnalysis): OrderUnit['finishing'] {
+  const along = lines.map(({ thing, holes }): OrderUnit['finishing'][number] => ({
+    do: 'attach',
+    about: thing,
+    stitches: holes.length,
+  }));
+  const put = features.flatMap(({ id, kind, rule, needle }): OrderUnit['finishing'][number][] => {
     if (kind === 'sculpting' || kind === 'hair')
       return [{ do: kind === 'hair' ? 'attach' : 'sculpt', about: id, stitches: 0 }];
     const isPressed = hasPost(rule);
     return needle || isPressed || kind === 'key ring' ? [] : [{ do: 'attach', about: id, stitches: 0 }];
   });
+  return [...put, ...along];
 }
 
 function orderUnits(

@@ -19,6 +19,7 @@ import { needsOutline, yarnColour } from '../../core/supplies/yarnColour';
 import { MapConflicts } from './MapConflicts';
 import { MapFeatures } from './MapFeatures';
 import { MapHandles } from './MapHandles';
+import { MapLines } from './MapLines';
 import { mapPaths, shades } from './mapPaths';
 import { RoundNumbers, RoundStarts } from './MapRounds';
 
@@ -202,6 +203,7 @@ export function MapPanel({
                   />
                 );
               })}
+              <MapLines part={part} map={map} scale={scale} />
               <MapFeatures part={part} map={map} chosen={feature} scale={scale} />
               {eyePoints.map(({ post, at }) => {
                 const r = (eyes?.rule.sizeMm ?? 8) / 2;

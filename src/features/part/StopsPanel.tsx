@@ -9,6 +9,7 @@ import { Notice } from '../../ui/Notice';
 import { Empty } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { Answer, Body, Quiet } from '../../ui/text';
+import { SurfaceLines } from './SurfaceLines';
 import { StopsTimeline } from './StopsTimeline';
 
 const sizeWords = { small: 'small hands', usual: 'usual hands', large: 'large hands' };
@@ -92,6 +93,7 @@ export function StopsPanel({ part }: { part: PartAnalysis }) {
       })}
       <ForWhoseHands />
       <TheEnd plan={part.stops} />
+      <SurfaceLines part={part} />
     </View>
   );
 }

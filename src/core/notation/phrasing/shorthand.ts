@@ -105,6 +105,13 @@ export const shorthandPhrasings: readonly Phrasing[] = [
     by: () => 'in each ch ',
   },
   {
+    example: ['R3: sc 1, inc 1 x 6', 'R3: (sc 1, inc) x 6'],
+    // One change so many times would be said as so many changes: what is repeated is all of it.
+    pattern:
+      /(?<=^\s*(?:rounds?|rnds?|r)?\.?\s*\d{1,4}\s*[:.)–-]\s*)(?=[a-z\d])([^()[\]*:;]*,\s*(?:inc|dec))\s+1\s*(?=x\s*\d{1,2}\s*(?:[[(=]|\.?\s*$))/gi,
+    by: (_, list) => `(${list}) `,
+  },
+  {
     example: ['R3: (sc, inc) 7 [21]', 'R3: (sc, inc) x 7 [21]'],
     pattern: /(?<=[:.]\s*[([][^()[\]]*,[^()[\]]*[)\]]\s+)(\d{1,2})(?=\s*[[(=]\s*\d)/gi,
     by: (times) => `x ${times}`,

@@ -5,6 +5,7 @@ import type { EncloseSentence } from './enclose';
 import type { FoldSentence } from './fold';
 import type { JoinSentence, PinSentence } from './join';
 import type { ReinforceSentence } from './reinforce';
+import type { SurfaceSentence } from './surface';
 import type { StuffSentence } from './stuff';
 import type { NamedPart, NamedUnits } from './names';
 
@@ -141,4 +142,25 @@ export const encloseExamples: readonly (readonly [string, Partial<EncloseSentenc
   ['Slip a 2.5 cm magnet into the body.', { thing: 'magnet', sizeMm: 25, part: named('Body') }],
   ['After round 15, put a squeaker inside.', { thing: 'squeaker', after: 15 }],
   ['Tuck a small bag of pellets in the tail.', { thing: 'bag of pellets', part: named('Tail') }],
+];
+
+/** What sentences that work along a line come to. */
+export const surfaceExamples: readonly (readonly [string, Partial<SurfaceSentence>])[] = [
+  [
+    'Work a crest along the back from R4 to R14.',
+    { kind: 'surface', thing: 'crest', along: ['back'], rounds: [4, 14], over: false },
+  ],
+  [
+    'Surface crochet spines down the middle of the back of the body, from round 3 to round 12.',
+    { thing: 'spines', along: ['back'], rounds: [3, 12], part: named('Body') },
+  ],
+  [
+    'Make a row of slip stitches along both sides of the body between R3 and R9.',
+    { thing: 'row of slip stitches', along: ['left', 'right'] },
+  ],
+  [
+    'Crochet a mane from R8 at the front, over the top, to R12 at the back.',
+    { thing: 'mane', along: ['front', 'back'], rounds: [8, 12], over: true },
+  ],
+  ['Work a fringe along the back.', { along: ['back'], rounds: null }],
 ];

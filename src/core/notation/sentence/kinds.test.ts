@@ -12,10 +12,12 @@ import {
   joinExamples,
   reinforceExamples,
   stuffExamples,
+  surfaceExamples,
 } from './examples';
 import { PartNames } from './names';
 import { handOver } from './owners';
 import { writeEnclose } from './enclose';
+import { writeSurface } from './surface';
 import { writeReinforce, type ReinforceSentence } from './reinforce';
 import type { Sentence } from './sentence';
 import { readSentences } from './readSentences';
@@ -54,6 +56,8 @@ const written = (sentence: Sentence): string => {
       return writeFold(sentence);
     case 'cut':
       return writeCut(sentence);
+    case 'surface':
+      return writeSurface(sentence);
     case 'enclose':
       return writeEnclose(sentence);
     case 'reinforce':
@@ -86,6 +90,7 @@ test.each([
   ...joinExamples,
   ...reinforceExamples,
   ...encloseExamples,
+  ...surfaceExamples,
 ])('%s', (text, expected) => {
   const [sentence, ...more] = inPattern(text);
   expect(more).toEqual([]);

@@ -23,7 +23,13 @@ const finishing =
 export const isFinishing = (name: string): boolean => finishing.test(name);
 
 /** Where such a sentence names no part it stays with the part before, as it would without a heading. */
-const ofOnePart: ReadonlySet<Sentence['kind']> = new Set(['stuff', 'close', 'reinforce', 'enclose']);
+const ofOnePart: ReadonlySet<Sentence['kind']> = new Set([
+  'stuff',
+  'close',
+  'reinforce',
+  'enclose',
+  'surface',
+]);
 
 const facial: ReadonlySet<FeatureKind> = new Set([
   'eyes',

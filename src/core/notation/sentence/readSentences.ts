@@ -12,6 +12,7 @@ import type { FeatureKind, Said } from './said';
 import type { Sentence, SentenceKind } from './sentence';
 import { splitSentences } from './split';
 import { readStuff, stuffVerbs } from './stuff';
+import { readSurface, surfaceIn } from './surface';
 import { stitched, styles } from './styleWords';
 import { featureOf, is, number, S, tokensOf, valueOf } from './tokens';
 
@@ -90,6 +91,8 @@ function sentenceOf(kind: SentenceKind, said: Said, phrases: Phrases, tokens: IT
     case 'reinforce':
     case 'enclose':
       return null;
+    case 'surface':
+      return readSurface(said, surfaceIn(said.text) ?? '');
     case 'pin':
       return readJoin('pin', said, phrases, tokens);
     case 'sew':
@@ -169,8 +172,10 @@ function carried(text: string): Carried[] {
     const span = { from: first.startOffset, to: last.startOffset + last.image.length };
     const said = text.slice(span.from, span.to);
     const thing = enclosedIn(said);
-    if (thing === null && !tokens.some((token) => is(token, ...carriers))) return [];
+    const isLine = surfaceIn(said) !== null;
+    if (thing === null && !isLine && !tokens.some((token) => is(token, ...carriers))) return [];
     const phrases = own.read(tokens);
+    if (isLine) return [{ span, tokens, phrases, kind: 'surface', reinforces: null, encloses: null }];
     const kind = shutsFlat(said) ? 'fold' : kindOf(phrases);
     const reinforces = reinforcedBy(said, kind, phrases);
     const encloses = kind === 'feature' ? null : thing;

@@ -5,6 +5,7 @@ import type { FeatureSentence } from './feature';
 import type { FoldSentence } from './fold';
 import type { JoinSentence, PinSentence } from './join';
 import type { ReinforceSentence } from './reinforce';
+import type { SurfaceSentence } from './surface';
 import type { StuffSentence } from './stuff';
 
 /** An assembly sentence, read: one value a kind, each with what that kind says. */
@@ -17,6 +18,7 @@ export type Sentence =
   | FoldSentence
   | CutSentence
   | ReinforceSentence
-  | EncloseSentence;
+  | EncloseSentence
+  | SurfaceSentence;
 
 export type SentenceKind = Sentence['kind'];

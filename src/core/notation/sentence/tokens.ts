@@ -103,7 +103,10 @@ export const S = {
     'Showing',
     'show(?:ing|s)?|visible|seen|free|(?:empty|unused)(?=\\s+st)|(?:gap|interspace|space)(?!\\s+(?:of|between|\\d))',
   ),
-  SpacingOf: kw('SpacingOf', '(?:interspace|gap|space|spacing|distance)\\s+of|separated\\s+by'),
+  SpacingOf: kw(
+    'SpacingOf',
+    '(?:interspace|gap|space|spacing|distance)\\s+of|separated\\s+by|(?:gap|distance|spacing)(?:\\s*[:=])?(?=\\s*\\d+\\s*(?:sts?|stitches)(?![a-z]))',
+  ),
   Wide: kw('Wide', 'wide|across|long'),
   Holes: kw('Holes', '(?:in|through)\\s+the\\s+holes?(?!\\s*#?\\d)|hole\\s+seats?'),
   EyeToEye: kw(

@@ -54,6 +54,27 @@ export function holeAt(holes: Holes, azimuth: number): number {
   return (((at % holes.count) + holes.count) % holes.count) + 1;
 }
 
+/** Azimuth of every foot hole of a gap, each where it really is: over its own parents. Of a row evenly from edge to edge. */
+export function footHoleAzimuths(
+  fabric: Fabric,
+  starts: Float64Array,
+  lean: number | null,
+  round: number,
+): number[] {
+  const even = footHoles(fabric, starts, lean, round);
+  if (fabric.row[round] === 1) return Array.from({ length: even.count }, (_, i) => holeAzimuth(even, i + 1));
+  const base = (fabric.base[round] ?? round) - 1;
+  const below = Math.max(1, roundCount(fabric, base + 1));
+  const shift = lean ?? (fabric.joined[round] ? leanOfJoined : leanOfSpiral);
+  const first = (starts[base] ?? 0) - (turn * shift) / 2 / Math.max(1, even.count);
+  return Array.from({ length: even.count }, (_, i) => {
+    const stitch = (fabric.offset[round] ?? 0) + i;
+    const over =
+      (fabric.parentFirst[stitch] ?? 0) - (fabric.offset[base] ?? 0) + (fabric.parentCount[stitch] ?? 1) / 2;
+    return first + (turn * over) / below;
+  });
+}
+
 /**
  * The foot hole nearest to an azimuth, each hole where it really is: over its own parents, not evenly spaced. Around increases and
  * decreases that is up to half a stitch apart.
@@ -75,16 +96,8 @@ export function nearestFootHole(
     );
     return { hole, azimuth: holeAzimuth(even, hole) };
   }
-  const base = (fabric.base[round] ?? round) - 1;
-  const below = Math.max(1, roundCount(fabric, base + 1));
-  const shift = lean ?? (fabric.joined[round] ? leanOfJoined : leanOfSpiral);
-  const first = (starts[base] ?? 0) - (turn * shift) / 2 / Math.max(1, even.count);
-  let best = { hole: 1, azimuth: first, off: Infinity };
-  for (let i = 0; i < even.count; i += 1) {
-    const stitch = (fabric.offset[round] ?? 0) + i;
-    const over =
-      (fabric.parentFirst[stitch] ?? 0) - (fabric.offset[base] ?? 0) + (fabric.parentCount[stitch] ?? 1) / 2;
-    const at = first + (turn * over) / below;
+  let best = { hole: 1, azimuth, off: Infinity };
+  for (const [i, at] of footHoleAzimuths(fabric, starts, lean, round).entries()) {
     const off = Math.abs(wrapAngle(at - azimuth));
     if (off < best.off - 1e-9) best = { hole: i + 1, azimuth: azimuth + wrapAngle(at - azimuth), off };
   }

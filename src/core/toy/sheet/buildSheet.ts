@@ -7,8 +7,10 @@ import { hurtsOf } from '../../safety/hurts';
 import { eyeAddress, eyeDirections, featureWords } from '../../place/words/directions';
 import { markerPlan, markWords } from '../../place/words/markerPlan';
 import { eyeColourCheck } from '../../place/words/colourSteps';
+import { lineDirections, lineHeading, lineHoles } from '../../place/words/lineWords';
 import { landmarkSentences } from '../../place/words/fromThere';
 import type { FeaturePlacement } from '../../place/resolve/placement';
+import type { SurfaceLine } from '../../place/resolve/surfaceLine';
 import type { NeedlePath } from '../../place/resolve/needlePath';
 import type { Stop } from '../../plan/acts';
 import { eyeCaution, generalCaution } from '../../safety/cautions';
@@ -141,6 +143,16 @@ function strokesOf(part: PartAnalysis, { points, lies }: NeedlePath): SheetMap['
   });
 }
 
+/** A surface line from hole to hole; over the start and at the cut at the back nothing is drawn. */
+function lineStrokes(part: PartAnalysis, { holes }: SurfaceLine): SheetMap['strokes'] {
+  const points = holes.map(({ line, azimuth }) => mapPoint(part.map, line, azimuth));
+  return points.slice(1).flatMap((to, i) => {
+    const from = points[i]!;
+    const isNear = Math.abs(to.x - from.x) < part.map.gauge.widthMm * 3;
+    return isNear ? [{ x1: from.x, y1: from.y, x2: to.x, y2: to.y }] : [];
+  });
+}
+
 /** The eyes: where they go, how to find it, and what a spiral does to them. */
 function placedEyes({ form }: PartAnalysis, eyes: FeaturePlacement): SheetPart['placed'][number] {
   const address = eyeAddress(form, eyes);
@@ -168,6 +180,11 @@ function placedFeature(part: PartAnalysis, feature: FeaturePlacement): SheetPart
   return { heading: address, sentences: [count, there, check, ...needle].filter(Boolean) };
 }
 
+const placedLine = ({ fabric }: PartAnalysis, line: SurfaceLine): SheetPart['placed'][number] => ({
+  heading: lineHeading(fabric, line),
+  sentences: [lineDirections(fabric, line), `${lineHoles(fabric, line).join('; ')}.`],
+});
+
 function sheetPart(part: PartAnalysis): SheetPart {
   const { eyes, stops, source } = part;
   const size = sizeOfPart(part);
@@ -193,9 +210,12 @@ function sheetPart(part: PartAnalysis): SheetPart {
     make: source.make,
     facts,
     lines: roundLines(part),
-    placed: part.features.map((feature) =>
-      feature === eyes ? placedEyes(part, eyes) : placedFeature(part, feature),
-    ),
+    placed: [
+      ...part.features.map((feature) =>
+        feature === eyes ? placedEyes(part, eyes) : placedFeature(part, feature),
+      ),
+      ...part.lines.map((line) => placedLine(part, line)),
+    ],
     closing: stops.closing
       ? `${stops.closing.words} Leave a tail of ${mm(Math.ceil(stops.closing.tailMm / 10) * 10)}.`
       : null,
@@ -218,7 +238,10 @@ function sheetPart(part: PartAnalysis): SheetPart {
               })),
         ),
       ],
-      strokes: part.features.flatMap(({ needle }) => (needle ? strokesOf(part, needle) : [])),
+      strokes: [
+        ...part.features.flatMap(({ needle }) => (needle ? strokesOf(part, needle) : [])),
+        ...part.lines.flatMap((line) => lineStrokes(part, line)),
+      ],
     },
   };
 }

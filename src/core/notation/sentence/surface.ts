@@ -1,0 +1,95 @@
+import type { NamedPart } from './names';
+import type { Said } from './said';
+
+/** What a line on the piece follows: the middle of its front or back, or the middle of a side, as one looks at the toy. */
+export type Along = 'front' | 'back' | 'left' | 'right';
+
+/** `Work a crest along the back from R4 to R14`, `Surface crochet spines along both sides from R3 to R9` */
+export interface SurfaceSentence extends Said {
+  kind: 'surface';
+  /** what is worked there, as she calls it */
+  thing: string;
+  /** one line for each; empty where it does not say */
+  along: Along[];
+  /** the rounds it runs between, as they stand in the sentence; null where it does not say */
+  rounds: [number, number] | null;
+  /** it goes over the start of the piece: from the first of its rounds in the first place to the other in the second */
+  over: boolean;
+  /** the part that is named; null for the one it stands with */
+  part: NamedPart | null;
+}
+
+/** What grows or lies along a line; only where none is named, the way it is worked. */
+const things = new RegExp(
+  String.raw`\b(crest|mane|spines?|spikes?|fins?|comb|mohawk|plates|frill|fringe|hair|fur|loops|stripe|(?:rows?|lines?)\s+of\s+(?:[a-z]+\s+){0,2}?(?:stitch(?:es)?|sts?|sc|chains?|loops|spikes|spines|shells|bobbles|plates|fins))(?![a-z])`,
+  'i',
+);
+const ways = /\bsurface\s+(?:slip\s+stitch(?:es)?|sl\s*sts?|crochet|sc|stitch(?:es)?|chains?)(?![a-z])/i;
+const along = String.raw`\b(?:along|down|up|over|on|across|following)\s+(?:the\s+)?`;
+const middle = String.raw`(?:(?:middle|cent(?:re|er)|mid[\s-]?line|line)\s+(?:line\s+)?(?:of\s+)?(?:the\s+)?)?`;
+const places: readonly (readonly [RegExp, readonly Along[]])[] = [
+  [new RegExp(`${along}(?:both|each|either|two)\\s+sides?\\b`, 'i'), ['left', 'right']],
+  [new RegExp(`${along}left(?:\\s+side)?\\b`, 'i'), ['left']],
+  [new RegExp(`${along}right(?:\\s+side)?\\b`, 'i'), ['right']],
+  [
+    new RegExp(`${along}${middle}(?:back|spine)\\b|${along}(?:cent(?:re|er)|mid(?:dle)?)\\s+back\\b`, 'i'),
+    ['back'],
+  ],
+  [
+    new RegExp(
+      `${along}${middle}(?:front|belly|tummy|chest|face)\\b|${along}(?:cent(?:re|er)|mid(?:dle)?)\\s+front\\b`,
+      'i',
+    ),
+    ['front'],
+  ],
+];
+const roundWord = String.raw`(?:rounds?|rnds?|rows?|r)\.?\s*#?\s*`;
+const between = new RegExp(
+  String.raw`\b(?:from|between|over)\s+(?:the\s+)?${roundWord}(\d{1,3})(?:\s+(?:at|on)\s+the\s+(front|back))?(?:\s*,?\s*(over\s+the\s+(?:top|crown|head|start|bottom)|past\s+the\s+start)\s*,?)?\s*(?:to|and|until|through|down\s+to|up\s+to|[-–—])\s*(?:the\s+)?(?:${roundWord})?(\d{1,3})(?:\s+(?:at|on)\s+the\s+(front|back))?`,
+  'i',
+);
+const verb = /\b(?:work|crochet|surface|stitch|make|add|embroider|attach|knot|sew|join|hook)\w*\b/i;
+const isLine =
+  /\b(?:along|down|up|over|following)\s+(?:the\s+)?(?:both|each|left|right|mid|cent|back|front|spine|belly|tummy|chest|line|sides?)/i;
+
+/** What a sentence works along a line of the piece, in its words; null where it does nothing of that kind. */
+export function surfaceIn(text: string): string | null {
+  const said = verb.exec(text);
+  const named = things.exec(text)?.[1] ?? ways.exec(text)?.[0];
+  if (!said || !named) return null;
+  const goesOver = between.exec(text)?.[3] !== undefined;
+  return isLine.test(text) || goesOver ? named.toLowerCase().replace(/\s+/g, ' ') : null;
+}
+
+/** Reads a sentence about what is worked along a line. */
+export function readSurface(said: Said, named: string): SurfaceSentence {
+  const [, from, fromSide, passes, to, toSide] = between.exec(said.text) ?? [];
+  const over = passes !== undefined && fromSide !== undefined && toSide !== undefined && fromSide !== toSide;
+  const sides = [fromSide, toSide].map((side) => side?.toLowerCase()) as Along[];
+  const follows = over ? sides : (places.find(([place]) => place.test(said.text))?.[1] ?? []);
+  return {
+    ...said,
+    kind: 'surface',
+    thing: named,
+    along: [...follows],
+    rounds: from === undefined || to === undefined ? null : [Number(from), Number(to)],
+    over,
+    part: null,
+  };
+}
+
+/** The sentence that is read back to the same. */
+export function writeSurface({ thing: named, along: follows, rounds, over, part }: SurfaceSentence): string {
+  const of = part ? ` of the ${part.name.toLowerCase()}` : '';
+  const [first = 'back', second = 'front'] = follows;
+  if (over && rounds)
+    return `Work ${named}${part ? ` on the ${part.name.toLowerCase()}` : ''} from R${rounds[0]} at the ${first}, over the start, to R${rounds[1]} at the ${second}.`;
+  const line =
+    follows.length === 2
+      ? 'both sides'
+      : first === 'left' || first === 'right'
+        ? `the ${first} side`
+        : `the ${first}`;
+  const range = rounds ? ` from R${rounds[0]} to R${rounds[1]}` : '';
+  return `Work ${named} along ${line}${of}${range}.`;
+}

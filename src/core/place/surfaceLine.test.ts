@@ -1,0 +1,93 @@
+import * as fc from 'fast-check';
+import { analyseToy } from '../toy/analyse';
+import { smoothest } from './resolve/surfaceLine';
+import { lineDirections, lineHeading } from './words/lineWords';
+
+// 36 stitches on rounds 6 to 13; without lean the front is at 18½ in each of their lines of holes, the back at 36½.
+const head = (said: string, ...header: string[]) =>
+  analyseToy(
+    `${['Gauge: 5 mm x 5 mm', ...header].join('\n')}\nHead\nR1: 6 sc in mr\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5: (3 sc, inc) x 6\nR6: (4 sc, inc) x 6\nR7-R13: sc around\nR14: (4 sc, dec) x 6\n${said}`,
+  );
+const linesOf = (said: string, ...header: string[]) => head(said, ...header).parts[0]!.lines;
+const holesOf = (said: string, ...header: string[]) =>
+  linesOf(said, ...header).map(({ holes }) => holes.map(({ hole }) => hole));
+
+test('without lean a line stays in one column; the sides are a quarter of the round from the front', () => {
+  const along = (where: string) => holesOf(`Work a crest along ${where} from R6 to R10.`, 'Lean: 0');
+  expect(along('the back')).toEqual([[36, 36, 36, 36]]);
+  expect(along('the middle of the front')).toEqual([[18, 18, 18, 18]]);
+  expect(along('both sides')).toEqual([
+    [9, 9, 9, 9],
+    [27, 27, 27, 27],
+  ]);
+});
+
+// A spiral of V stitches leans a quarter of a stitch a round: four rounds are one hole, and it steps once where it would be half a stitch off.
+test('where rounds lean it steps to the next column once in four rounds', () => {
+  const [line] = linesOf('Work a crest along the back from R6 to R13.', 'Lean: 0.25');
+  expect(line!.holes.map(({ shift }) => shift)).toEqual([0, 0, 0, 1, 0, 0, 0]);
+  expect(line!.holes.every(({ off }) => Math.abs(off) <= 0.5)).toBe(true);
+  const { fabric } = head('').parts[0]!;
+  expect(lineHeading(fabric, line!)).toBe('Crest along the middle of the back, from round 6 to round 13');
+  expect(lineDirections(fabric, line!)).toContain('at R9|10 one hole on');
+});
+
+test('over the start it goes up in one place and down in the other', () => {
+  const [line] = linesOf('Crochet a mane from R8 at the front, over the top, to R10 at the back.', 'Lean: 0');
+  expect(line!.holes.map((hole) => hole.line)).toEqual([7, 6, 5, 4, 3, 2, 1, 1, 2, 3, 4, 5, 6, 7, 8, 9]);
+  expect(line!.holes[0]?.hole).toBe(18);
+  expect(line!.holes.at(-1)?.hole).toBe(36);
+});
+
+test('backwards it has the same holes the other way round', () => {
+  const [down] = holesOf('Work a crest along the back from R4 to R12.', 'Lean: 0.25');
+  const [up] = holesOf('Work a crest along the back from R12 to R4.', 'Lean: 0.25');
+  expect(up).toEqual([...down!].reverse());
+});
+
+test('the other hand swaps the sides and no number', () => {
+  const said = 'Work a crest along both sides from R5 to R12.';
+  const [left, right] = holesOf(said, 'Lean: 0.25');
+  expect(holesOf(said, 'Lean: 0.25', 'Hand: left')).toEqual([right, left]);
+});
+
+test.each([
+  ['Work a fringe along the back.', 'from which round to which'],
+  ['Work a crest along the middle of the head from R4 to R9.', 'along what'],
+  ['Work a crest along the back from R4 to R40.', 'no rounds 4 and 40'],
+])('%s is asked about', (said, words) => {
+  const { parts, problems } = head(said);
+  expect(parts[0]!.lines).toEqual([]);
+  expect(problems.filter(({ code }) => code === 'line-where').map(({ message }) => message)[0]).toContain(
+    words,
+  );
+});
+
+test('a mane along the back is no hair line across the face', () => {
+  expect(head('Crochet a mane along the back from R3 to R12.').parts[0]!.features).toEqual([]);
+  expect(head('Hair line from R8 to R10.').parts[0]!.lines).toEqual([]);
+});
+
+test('it is done on the finished piece', () => {
+  const { order } = head('Work a crest along the back from R6 to R10.\nClose the hole.');
+  expect(order.steps.at(-1)).toMatchObject({ do: expect.stringMatching(/attach|check/) });
+  expect(order.steps.some((step) => step.do === 'attach' && step.about === 'crest')).toBe(true);
+});
+
+const candidate = fc.double({ min: -1, max: 1, noNaN: true }).map((off) => ({ hole: 1, azimuth: 0, off }));
+
+test('no other choice of holes is better: against all of them', () => {
+  const cost = (way: readonly { off: number }[]) =>
+    way.reduce((sum, { off }, i) => sum + off ** 2 + (i === 0 ? 0 : 0.25 * (off - way[i - 1]!.off) ** 2), 0);
+  const all = <T>(lines: readonly (readonly T[])[]): T[][] =>
+    lines.reduce<T[][]>((ways, line) => ways.flatMap((way) => line.map((one) => [...way, one])), [[]]);
+  fc.assert(
+    fc.property(
+      fc.array(fc.array(candidate, { minLength: 1, maxLength: 3 }), { minLength: 1, maxLength: 6 }),
+      (lines) => {
+        const best = Math.min(...all(lines).map(cost));
+        expect(cost(smoothest(lines))).toBeCloseTo(best, 9);
+      },
+    ),
+  );
+});
