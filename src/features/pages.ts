@@ -24,5 +24,6 @@ export const SheetPage = page(({ SheetScreen }) => SheetScreen);
 export const TogetherPage = page(({ TogetherScreen }) => TogetherScreen);
 export const ToyPage = page(({ ToyScreen }) => ToyScreen);
 export const ToyYarnPage = page(({ ToyYarnScreen }) => ToyYarnScreen);
+export const VersionsPage = page(({ VersionsScreen }) => VersionsScreen);
 export const YarnPage = page(({ YarnScreen }) => YarnScreen);
 export const YarnsPage = page(({ YarnsScreen }) => YarnsScreen);

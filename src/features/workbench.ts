@@ -24,6 +24,7 @@ export { TogetherScreen } from './together/TogetherScreen';
 export { BrokenToyPage } from './toy/BrokenToyPage';
 export { OpenToy } from './toy/OpenToy';
 export { ToyScreen } from './toy/ToyScreen';
+export { VersionsScreen } from './versions/VersionsScreen';
 export { ToyYarnScreen } from './yarns/ToyYarnScreen';
 export { YarnScreen } from './yarns/YarnScreen';
 export { YarnsScreen } from './yarns/YarnsScreen';

@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
@@ -87,6 +88,7 @@ export function ToyCard({
   onTrouble,
 }: { toy: Extract<ShelfToy, { kind: 'kept' }> } & CardCalls) {
   const [naming, setNaming] = useState<string | null>(null);
+  const router = useRouter();
   const { remove, rename, duplicate } = useShelfActions();
   const attempt = useAttempt(onTrouble);
   const { id, card } = toy;
@@ -128,6 +130,7 @@ export function ToyCard({
               )
             }
           />
+          <Press label="Compare" onPress={() => router.push(`/toy/${id}/versions`)} />
           <Press label="Export" onPress={() => void attempt(exportToy(id, name, true), notExported)} />
           <Press
             tone="danger"

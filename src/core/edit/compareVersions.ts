@@ -1,0 +1,157 @@
+import { sizeOfToy } from '../join/pose';
+import { frameOfPart, type PartAnalysis, type ToyAnalysis } from '../toy/analyse';
+import { assembled } from '../toy/assembled';
+import { suppliesOf } from '../toy/supplies/suppliesOf';
+import { minutesOfAll } from '../plan/time';
+import { eyeAddress, featureWords } from '../place/words/directions';
+import { compareToys, type Change } from './compareToys';
+import { roundCards } from './editRounds';
+
+/** What differs between two versions of a toy, under the heading a maker would look for it. */
+export interface Difference {
+  about: 'whole' | 'parts' | 'rounds' | 'places' | 'joins' | 'takes';
+  changes: Change[];
+}
+
+/** What stands for something one of them has not. */
+const none = '–';
+
+/** What two lists say under the same names, where they say different things; in the order of the second, then what only the first has. */
+function differing(
+  part: string,
+  before: ReadonlyMap<string, string>,
+  after: ReadonlyMap<string, string>,
+): Change[] {
+  const names = [...after.keys(), ...[...before.keys()].filter((name) => !after.has(name))];
+  return names.flatMap((what): Change[] => {
+    const [was, is] = [before.get(what) ?? none, after.get(what) ?? none];
+    return was === is ? [] : [{ part, what, before: was, after: is }];
+  });
+}
+
+const mm = (value: number) => `${Math.round(value)} mm`;
+const minutes = (toy: ToyAnalysis): string => {
+  const all = Math.round(minutesOfAll(toy.order.steps) / 5) * 5;
+  return all < 60 ? `${all} min` : `${Math.floor(all / 60)} h ${all % 60} min`;
+};
+
+function wholeOf(toy: ToyAnalysis): Map<string, string> {
+  const { widthMm, heightMm, depthMm } = sizeOfToy(assembled(toy));
+  const isWorked = toy.parts.some(({ checks }) => checks.length > 0);
+  return new Map([
+    ...(isWorked
+      ? ([
+          ['high', mm(heightMm)],
+          ['wide', mm(widthMm)],
+          ['deep', mm(depthMm)],
+        ] as const)
+      : []),
+    [
+      'stitches',
+      `${toy.parts.reduce((sum, { source, fabric }) => sum + source.make * fabric.kind.length, 0)}`,
+    ],
+    ['time by usual figures', minutes(toy)],
+  ]);
+}
+
+const partsOf = (toy: ToyAnalysis) =>
+  new Map(toy.parts.map(({ source, checks }) => [source.name, `${source.make} × ${checks.length} rounds`]));
+
+/** Every round line of a part by its number, with what it comes to. */
+function roundsOf({ source, checks }: PartAnalysis): Map<string, string> {
+  const said = new Map<string, string>();
+  for (const { body, index, first, last } of roundCards(source))
+    for (let round = first; round <= last; round += 1) {
+      const worked = checks[index + round - first]?.worked;
+      said.set(
+        `${source.rounds[index]?.row ? 'Row' : 'Round'} ${round}`,
+        worked === undefined ? body : `${body} [${worked}]`,
+      );
+    }
+  return said;
+}
+
+/** Rounds one after the other that differ alike, in one: `Rounds 6 to 9`. */
+function inRuns(changes: readonly Change[]): Change[] {
+  const runs: (Change & { first: string; last: string })[] = [];
+  for (const change of changes) {
+    const number = Number(/\d+/.exec(change.what)?.[0]);
+    const run = runs.at(-1);
+    const goesOn =
+      run && run.before === change.before && run.after === change.after && Number(run.last) + 1 === number;
+    if (goesOn) run.last = `${number}`;
+    else runs.push({ ...change, first: `${number}`, last: `${number}` });
+  }
+  return runs.map(({ first, last, ...change }) => ({
+    ...change,
+    what: first === last ? change.what : `${change.what.replace(/ \d+$/, '')}s ${first} to ${last}`,
+  }));
+}
+
+function placesOf(part: PartAnalysis): Map<string, string> {
+  const { features, eyes, form } = part;
+  return new Map(
+    features.map((feature) => {
+      if (feature !== eyes) return [feature.id, featureWords(feature, frameOfPart(part), eyes).address];
+      const { gap, holes } = eyeAddress(form, feature);
+      return ['eyes', `${feature.rule.sizeMm} mm, ${gap}, ${holes}`];
+    }),
+  );
+}
+
+function joinsOf({ joined, parts }: ToyAnalysis): Map<string, string> {
+  const nameOf = (id: string) =>
+    parts.find(({ source }) => source.id === id)?.source.name.toLowerCase() ?? id;
+  return new Map(
+    joined.joins.map(({ unit, on, round, stitch }) => {
+      const where = round === null ? '' : ` round ${round}${stitch === null ? '' : `, stitch ${stitch}`}`;
+      return [unit.name, `${nameOf(on.part)}${where}`];
+    }),
+  );
+}
+
+function takesOf(toy: ToyAnalysis): Map<string, string> {
+  const { yarns, stuffingG, hardware } = suppliesOf(toy);
+  return new Map([
+    ...yarns.map(
+      ({ name, metres, grams }) => [name, `${Math.ceil(metres)} m, ${Math.ceil(grams)} g`] as const,
+    ),
+    ['stuffing', `${Math.round(stuffingG)} g`] as const,
+    ...hardware.map(({ kind, sizeMm, count }) => [`${kind}, ${sizeMm} mm`, `${count}`] as const),
+  ]);
+}
+
+/** The part of another version that one stands for: of the same name. Two versions have no other tie. */
+const twinOf = ({ source }: PartAnalysis, toy: ToyAnalysis): PartAnalysis | undefined =>
+  toy.parts.find((other) => other.source.id === source.id);
+
+/**
+ * Everything that differs between two versions of a toy: the whole, which parts there are, their rounds, what is put on them and where
+ * they are joined, what it all takes.
+ */
+export function compareVersions(before: ToyAnalysis, after: ToyAnalysis): Difference[] {
+  const pairs = after.parts.flatMap((part) => {
+    const twin = twinOf(part, before);
+    return twin ? [{ part, twin }] : [];
+  });
+  const differences: Difference[] = [
+    { about: 'whole', changes: differing('The whole toy', wholeOf(before), wholeOf(after)) },
+    { about: 'parts', changes: differing('Parts', partsOf(before), partsOf(after)) },
+    {
+      about: 'rounds',
+      changes: pairs.flatMap(({ part, twin }) =>
+        inRuns(differing(part.source.name, roundsOf(twin), roundsOf(part))),
+      ),
+    },
+    {
+      about: 'places',
+      changes: [
+        ...pairs.flatMap(({ part, twin }) => differing(part.source.name, placesOf(twin), placesOf(part))),
+        ...compareToys(before, after).filter(({ what }) => !/^eyes/.test(what)),
+      ],
+    },
+    { about: 'joins', changes: differing('Joined to', joinsOf(before), joinsOf(after)) },
+    { about: 'takes', changes: differing('What it takes', takesOf(before), takesOf(after)) },
+  ];
+  return differences.filter(({ changes }) => changes.length > 0);
+}
