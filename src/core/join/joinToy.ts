@@ -61,6 +61,13 @@ function acrossOf({ piece, wall }: Placing): JoinPart | null {
   return piece.orientation.lying && !endOf(piece).open ? piece : null;
 }
 
+/** Whether it goes in line with another part that is not placed yet and will be. */
+function waitsInLine(state: Joining, { wall, sentence }: Placing, waiting: readonly Placing[]): boolean {
+  const { inLineWith } = sentence.place;
+  if (!inLineWith || state.neighbour(wall, inLineWith.id) !== null) return false;
+  return waiting.some(({ piece }) => piece.part.id === inLineWith.id);
+}
+
 /** Joins what can be joined now; what waits for the place of another part comes back. */
 function joinReady(state: Joining, waiting: readonly Placing[], all: readonly Placing[]): Placing[] {
   return waiting.filter((placing) => {
@@ -77,6 +84,7 @@ function joinReady(state: Joining, waiting: readonly Placing[], all: readonly Pl
       unplaced(state, placing, row.why, row.what);
       return false;
     }
+    if (waitsInLine(state, placing, waiting)) return true;
     const isPole = row < 0.5 || row > wall.fabric.rounds + 0.5;
     if (isPole && placing.units.length > 1) {
       unplaced(state, placing, 'unsaid', '');
@@ -164,8 +172,10 @@ export function joinToy(parts: readonly JoinPart[]): JoinedToy {
     before = waiting.length;
     waiting = joinReady(state, waiting, onWalls);
   }
-  for (const placing of waiting)
-    unplaced(state, placing, 'waits', placing.sentence.place.ofPart?.part.name ?? '');
+  for (const placing of waiting) {
+    const { ofPart, inLineWith } = placing.sentence.place;
+    unplaced(state, placing, 'waits', ofPart?.part.name ?? inLineWith?.name ?? '');
+  }
   const inText = ({ unit }: Join) => parts.findIndex(({ part }) => part.id === unit.part);
   const joins = named(parts, state.joins, state.fronts).sort(
     (a, b) => inText(a) - inText(b) || a.unit.unit - b.unit.unit,

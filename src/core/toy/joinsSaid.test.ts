@@ -64,6 +64,21 @@ test.each<[string, (string | number)[][]]>([
       ['right arm', 'body', 8, 27.5],
     ],
   ],
+  // 5 stitches between the edges of two arms of 12, each about 4 wide: their middles are 9 apart.
+  [
+    'Sew the arms to the body on round 8, spaced 5 stitches.',
+    [
+      ['left arm', 'body', 8, 14],
+      ['right arm', 'body', 8, 23],
+    ],
+  ],
+  [
+    'Sew the arms to the body on round 8, 5 stitches left and right of the centre front.',
+    [
+      ['left arm', 'body', 8, 13.5],
+      ['right arm', 'body', 8, 23.5],
+    ],
+  ],
   ['Sew the tail to round 14 of the body, stitches 17 to 20.', [['tail', 'body', 14, 18.5]]],
   [
     'The tail should be attached 14 rounds from the start of the body, at the back.',
@@ -604,4 +619,23 @@ test.each([
 ])('%s: what is not followed is told', (said, words) => {
   const unused = bear(said).problems.filter(({ code }) => code === 'words-unused');
   expect(unused.map(({ facts }) => facts?.words)).toEqual([words]);
+});
+
+test.each([
+  'Sew the arms to the body on round 8, in line with the ears. Sew the ears to the body on round 12, at the sides.',
+  'Sew the ears to the body on round 12, at the sides. Sew the arms to the body on round 8, in line with the ears.',
+  'Sew the arms above the ears on round 8 of the body. Sew the ears to the body on round 12, at the sides.',
+])('%s: in whichever order they are said', (said) => {
+  const arms = placed(said).filter(([name]) => String(name).endsWith('arm'));
+  expect(arms).toEqual([
+    ['left arm', 'body', 8, 9.5],
+    ['right arm', 'body', 8, 27.5],
+  ]);
+});
+
+test('two that go by each other wait, and that is told', () => {
+  const codes = bear(
+    'Sew the arms to the body on round 8, in line with the ears. Sew the ears to the body on round 12, in line with the arms.',
+  ).problems.map(({ code }) => code);
+  expect(codes.filter((code) => code === 'join-waits')).toHaveLength(2);
 });

@@ -114,6 +114,7 @@ function edgeIn(tokens: readonly IToken[]): PlaceSaid['edge'] {
 const roundsFromNeck =
   /\b(?:rounds?|rows?|rnds?)\s+(?:(?:down|away)\s+)?(?:below|under|beneath|from)\s+(?:the\s+)?neck/i;
 
+const isLimb = /\b(?:arms?|legs?|feet|foot|paws?|ears?|wings?|fins?)\b/i;
 const isFacial = /\b(?:eyes?|nose|mouth|face)\b/i;
 
 /** The sentence with what it says by the names of parts, now that those are known. */
@@ -130,7 +131,9 @@ export function withPartNames<Join extends JoinSentence | PinSentence>(
   const hasRounds = sentence.gap ?? sentence.range ?? sentence.round;
   const [only, ...more] = joined;
   if (ofPart?.rounds === null && hasRounds !== undefined) {
-    if (only?.wall === null && more.length === 0) only.wall = ofPart.part;
+    // `Above the legs on round 13`: on limbs nothing is sewn, so they say where around.
+    if (isLimb.test(ofPart.part.name)) place.inLineWith ??= ofPart.part;
+    else if (only?.wall === null && more.length === 0) only.wall = ofPart.part;
     delete place.ofPart;
   }
   // `On both sides` is one thing, said once.

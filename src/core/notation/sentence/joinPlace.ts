@@ -143,7 +143,7 @@ const manners: readonly Manner[] = [
   {
     // 4 stitches from the front; 3 stitches to each side of the middle; 2 stitches outside the eyes
     read: new RegExp(
-      String.raw`\b${number} ${stitches} (?:away |out )?(?:from|off|beside|outside(?: of)?|(?:to|on) (?:either|each|both) sides? of|either side of|each side of) (?:the |each |each of the )?(?:centre |center )?(front(?: line)?|middle|centre|center|back|face|eyes?)\b`,
+      String.raw`\b${number} ${stitches} (?:away |out )?(?:from|off|beside|outside(?: of)?|(?:to|on) (?:either|each|both) sides? of|either side of|each side of|(?:to (?:the )?)?left and (?:to (?:the )?)?right of) (?:the |each |each of the )?(?:centre |center )?(front(?: line)?|middle|centre|center|back|face|eyes?)\b`,
     ),
     place: ([, said = '', what = '']) => ({
       aside: {
@@ -156,6 +156,13 @@ const manners: readonly Manner[] = [
     // with 8 stitches between them; 6 stitches apart; 3 free stitches in between; 3 stitches showing
     read: new RegExp(
       String.raw`\b${number} (?:${clear} )*${stitches},? (?:${clear},? )*(?:apart|(?:in )?between(?: (?:them|the two|each(?: other)?|both|@\d+|the @\d+))?|showing|visible)(?!\w)`,
+    ),
+    place: ([, said = '']) => ({ between: valueOf(said) }),
+  },
+  {
+    // spaced 4 stitches
+    read: new RegExp(
+      String.raw`\b(?:spaced|set) (?:about )?${number} (?:${clear} )*${stitches}(?! (?:from|to|in|on|up|down|out))(?!\w)`,
     ),
     place: ([, said = '']) => ({ between: valueOf(said) }),
   },

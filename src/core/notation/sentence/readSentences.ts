@@ -169,7 +169,10 @@ function carried(text: string): Carried[] {
     const [first] = tokens;
     const last = tokens.at(-1);
     if (!first || !last) return [];
-    const span = { from: first.startOffset, to: last.startOffset + last.image.length };
+    const end = last.startOffset + last.image.length;
+    // Words put in the place of others may end within one of the line's own.
+    const cut = /^\p{L}*/u.exec(text.slice(end))?.[0].length ?? 0;
+    const span = { from: first.startOffset, to: end + cut };
     const said = text.slice(span.from, span.to);
     const thing = enclosedIn(said);
     const isLine = surfaceIn(said) !== null;
