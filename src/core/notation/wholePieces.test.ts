@@ -332,6 +332,18 @@ const pieces: readonly [text: string, counts: number[]][] = [
   ['Terms: US\nHead\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc 3, spike st) x 3 (12)', [6, 12, 12]],
   ['Terms: US\nHead\nWith white: R1: 6 sc in ring\nIn brown yarn, R2: inc x 6 (12)', [6, 12]],
   ['Terms: US\nEar (make 2): R1: 6 sc in ring; R2: inc x 6; R3: sc around', [6, 12, 12]],
+  [
+    'UK terms\nPaw\nR1: 9ch; starting in 2nd ch from hook 7dc, 3dc in last ch, turn and work back along other side: 6dc, 2 dc in last ch (18)\nR2: dc in each (18)',
+    [18, 18],
+  ],
+  [
+    'Terms: UK\nPaw\n1st rnd: 6dc into a magic loop.\n2nd rnd: 2dc in each dc. (12dc)\n3rd-4th rnds: dc around.',
+    [6, 12, 12, 12],
+  ],
+  [
+    'UK terms\nCap\nChain 18 and join with ss to form a loop\nR1: 18 dc\nR2: miss every 6th st (15)\nR3: (miss 1, 4 dc) x 3 (12)',
+    [18, 15, 12],
+  ],
 ];
 
 test.each(pieces)('%j', (text, counts) => {

@@ -15,6 +15,15 @@ export const labelPhrasings: readonly Phrasing[] = [
     },
   },
   {
+    example: ['3rd-4th rnds: sc around', 'rnds 3-4: sc around'],
+    pattern:
+      /^(\s*)(?:the\s+)?(\d{1,3})(?:st|nd|rd|th)\s*(?:to|through|and|&|[-–])\s*(?:the\s+)?(\d{1,3})(?:st|nd|rd|th)\s+(rounds?|rnds?|rows?)\s*[:.,–-]/gi,
+    by: (...found) => {
+      const [, space = '', first, last, word] = found;
+      return `${space}${word} ${first}-${last}:`;
+    },
+  },
+  {
     example: ['For round 5, sc around', 'round 5: sc around'],
     pattern: re(
       String.raw`^(\s*)(?:on|for|in)\s+(?:the\s+)?(rounds?|rnds?|rows?)\s*(\d{1,4})\s*[:,](?=.*\b(?:\d*sc|\d*dc|\d*hdc|inc|dec|single|double)\b)`,

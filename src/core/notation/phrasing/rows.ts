@@ -1,10 +1,10 @@
 import { n, nthOf, numberOf, st, ch, sl, label, re, type Phrasing } from './phrasing';
 
 /** So many into chains counted from the hook: the first into its chain, the others on along it. */
-const fromHook = (count: string, which: string): string => {
+const fromHook = (count: string, which: string, stitch = 'sc'): string => {
   const stitches = numberOf(count);
   const nth = which.toLowerCase().replace('second', '2nd').replace('third', '3rd').replace('fourth', '4th');
-  return `sc in ${nth} ch from hook${stitches > 1 ? `, sc ${stitches - 1}` : ''}`;
+  return `${stitch} in ${nth} ch from hook${stitches > 1 ? `, ${stitch} ${stitches - 1}` : ''}`;
 };
 
 /** A change at one end of a row or at both, and plain stitches between. */
@@ -66,9 +66,9 @@ export const rowPhrasings: readonly Phrasing[] = [
   {
     example: ['ch 7, sc 6 starting in 2nd ch', 'ch 7, sc in 2nd ch from hook, sc 5'],
     pattern: re(
-      String.raw`(?<![a-z])sc\s*(\d{1,3})\s+(?:starting|beginning)\s+(?:in|from|with|at)\s+(?:the\s+)?(2nd|second|3rd|third)\s+${ch}(?:\s+from\s+(?:the\s+)?hook)?`,
+      String.raw`(?<![a-z])(sc|hdc|dc)\s*(\d{1,3})\s+(?:starting|beginning)\s+(?:in|from|with|at)\s+(?:the\s+)?(2nd|second|3rd|third)\s+${ch}(?:\s+from\s+(?:the\s+)?hook)?`,
     ),
-    by: (_, count, which) => fromHook(count ?? '1', which ?? '2nd'),
+    by: (_, stitch, count, which) => fromHook(count ?? '1', which ?? '2nd', stitch),
   },
   {
     example: [
@@ -136,9 +136,12 @@ export const rowPhrasings: readonly Phrasing[] = [
   {
     example: ['ch 6, from 2nd ch: 4 sc', 'ch 6, sc in 2nd ch from hook, sc 3'],
     pattern: re(
-      String.raw`(?<![a-z]\s*)(?<!\b(?:sc|st|ss|hdc|dc|tr|inc|dec|stitch|each|ch)\s+)(?:starting\s+|beginning\s+|start\s+)?(?:from|in|at|with|into)\s+(?:the\s+)?(2nd|second|3rd|third|4th|fourth)\s+${ch}(?:\s+from\s+(?:the\s+)?hook)?\s*[:,]?\s*(?:work\s+)?(?:(\d{1,3})\s*sc|sc\s*(\d{1,3}))\b`,
+      String.raw`(?<![a-z]\s*)(?<!\b(?:sc|st|ss|hdc|dc|tr|inc|dec|stitch|each|ch)\s+)(?:starting\s+|beginning\s+|start\s+)?(?:from|in|at|with|into)\s+(?:the\s+)?(2nd|second|3rd|third|4th|fourth)\s+${ch}(?:\s+from\s+(?:the\s+)?hook)?\s*[:,]?\s*(?:work\s+)?(?:(\d{1,3})\s*(sc|hdc|dc)|(sc|hdc|dc)\s*(\d{1,3}))\b`,
     ),
-    by: (_, which, before, after) => fromHook(before ?? after ?? '1', which ?? '2nd'),
+    by: (...found) => {
+      const [, which = '2nd', before, stitch, other, after] = found;
+      return fromHook(before ?? after ?? '1', which, stitch ?? other);
+    },
   },
   {
     example: [

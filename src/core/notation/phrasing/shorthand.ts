@@ -1,4 +1,4 @@
-import { n, ch, sl, re, severalInOne, type Phrasing } from './phrasing';
+import { n, ch, sl, label, re, severalInOne, type Phrasing } from './phrasing';
 
 /** The chain a joined round begins with, by its name: `beginning ch-3`, or only `ch 3`. */
 const chainName = String.raw`(?:beginning|starting|turning|initial|beg\.?|start)\s*`;
@@ -75,6 +75,13 @@ export const shorthandPhrasings: readonly Phrasing[] = [
     example: ['skip every other stitch', '(1 st, skip 1) around'],
     pattern: /\b(?:skip|miss)\s+every\s+(?:other|second|2nd)\s+(?:st|stitch|sc)(?:\s+around)?(?![a-z])/gi,
     by: () => '(1 st, skip 1) around',
+  },
+  {
+    example: ['R2: miss every 6th st (15)', 'R2: (5 st, skip 1) around (15)'],
+    pattern: re(
+      String.raw`${label}(?:skip|miss)\s+every\s+(\d{1,2})(?:th|rd|nd)\s+(?:st|stitch|sc)(?:\s+around)?(?![a-z])`,
+    ),
+    by: (_, which) => `(${Number(which) - 1} st, skip 1) around`,
   },
   {
     example: ['sc in the next 2, two in the next', 'sc in the next 2, inc in next st'],

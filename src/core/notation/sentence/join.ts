@@ -117,6 +117,17 @@ const roundsFromNeck =
 const isLimb = /\b(?:arms?|legs?|feet|foot|paws?|ears?|wings?|fins?)\b/i;
 const isFacial = /\b(?:eyes?|nose|mouth|face)\b/i;
 
+/**
+ * `Under the head, between R8 and R13`: the rounds say where, and the head is what it is joined to. `Above the legs on round 13`: on limbs
+ * nothing is sewn, so they say where around.
+ */
+function besideWithRounds(place: JoinPlace, part: NamedPart, joined: readonly Joined[]): void {
+  const [only, ...more] = joined;
+  if (isLimb.test(part.name)) place.inLineWith ??= part;
+  else if (only?.wall === null && more.length === 0) only.wall = part;
+  delete place.ofPart;
+}
+
 /** The sentence with what it says by the names of parts, now that those are known. */
 export function withPartNames<Join extends JoinSentence | PinSentence>(
   sentence: Join,
@@ -127,15 +138,8 @@ export function withPartNames<Join extends JoinSentence | PinSentence>(
   const { place, mentions: own, unread } = readJoinPlace(sentence.text, mentions);
   const joined = joinedIn(own);
   const { ofPart } = place;
-  // `Under the head, between R8 and R13`: the rounds say where, and the head is what it is joined to.
   const hasRounds = sentence.gap ?? sentence.range ?? sentence.round;
-  const [only, ...more] = joined;
-  if (ofPart?.rounds === null && hasRounds !== undefined) {
-    // `Above the legs on round 13`: on limbs nothing is sewn, so they say where around.
-    if (isLimb.test(ofPart.part.name)) place.inLineWith ??= ofPart.part;
-    else if (only?.wall === null && more.length === 0) only.wall = ofPart.part;
-    delete place.ofPart;
-  }
+  if (ofPart?.rounds === null && hasRounds !== undefined) besideWithRounds(place, ofPart.part, joined);
   // `On both sides` is one thing, said once.
   if (sentence.sides !== undefined) delete place.atSides;
   const { relation, ...rest } = sentence;
