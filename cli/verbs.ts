@@ -174,7 +174,7 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
   }),
 
   supplies: (toy) => {
-    const { yarns, byPart, stuffingG, hardware, threadM, tails } = suppliesOf(toy);
+    const { yarns, byPart, stuffingG, hardware, threadM, uncounted, tails } = suppliesOf(toy);
     return {
       yarns: yarns.map(({ name, kind, metres, grams }) => ({
         name,
@@ -186,6 +186,7 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
       stuffingG: round2(stuffingG),
       hardware,
       threadM: round2(threadM),
+      uncounted,
       tails: tails.map(({ part, unit, mm, for: use }) => ({ part, unit, mm, for: use })),
     };
   },

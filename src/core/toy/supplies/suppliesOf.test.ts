@@ -161,6 +161,22 @@ test('what is bought by the piece: eyes with their washers for each unit, a butt
   expect(threadM).toBeGreaterThan(0);
 });
 
+test('what lies inside is bought; what grows along a line is told, not counted', () => {
+  const needs = toy(
+    'Head (make 2)',
+    'R1: 6 sc in ring',
+    'R2: inc x 6',
+    'R3: (sc, inc) x 6',
+    'R4-R8: sc around',
+    'Put a 20 mm bell inside.',
+    'Work a crest along the back from R3 to R6.',
+  );
+  expect(needs.hardware).toEqual([{ kind: 'bell', sizeMm: 20, count: 2 }]);
+  expect(supplyLines(needs).at(-1)).toBe(
+    'Not counted: the yarn of the crest on the head, which depends on how tall it grows',
+  );
+});
+
 test('the list: with a tenth to spare, whole metres and grams', () => {
   const lines = supplyLines(
     toy(

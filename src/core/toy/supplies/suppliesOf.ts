@@ -39,6 +39,8 @@ export interface Supplies {
   hardware: HardwareNeed[];
   /** thread for what is stitched, in metres */
   threadM: number;
+  /** what takes yarn that is not in here: how tall a crest or a mane grows is in no text */
+  uncounted: string[];
   tails: TailNeed[];
 }
 
@@ -50,6 +52,8 @@ function hardwareOf({ parts }: ToyAnalysis): HardwareNeed[] {
     needs.set(key, { kind, sizeMm, count: (known?.count ?? 0) + count });
   };
   for (const { features, source } of parts) {
+    for (const step of source.steps)
+      if (step.kind === 'enclose') put(step.thing, step.sizeMm ?? 0, source.make);
     for (const { kind, rule, units, needle } of features) {
       const count = units.length * source.make;
       const sizeMm = rule.sizeMm ?? Math.round(2 * Math.max(0, ...units.map(({ halfMm }) => halfMm)));
@@ -104,6 +108,9 @@ export function suppliesOf(toy: ToyAnalysis, copies = 1): Supplies {
     stuffingG: total(fills),
     hardware: hardwareOf(toy).map((need) => ({ ...need, count: need.count * copies })),
     threadM: total(threads) / 1000,
+    uncounted: worked.flatMap(({ source, lines }) => [
+      ...new Set(lines.map(({ thing }) => `${thing} on the ${source.name.toLowerCase()}`)),
+    ]),
     tails: worked.flatMap(({ source, stops }) =>
       Array.from({ length: stops.closing ? source.make : 0 }, (_, i): TailNeed => ({
         part: source.name,
@@ -123,7 +130,7 @@ const tenth = (value: number) => Math.round(value * 10) / 10;
 
 /** The list for the shop or the basket, a line each. */
 export function supplyLines(
-  { yarns, stuffingG, hardware, threadM }: Supplies,
+  { yarns, stuffingG, hardware, threadM, uncounted }: Supplies,
   margin = usualMargin,
 ): string[] {
   const more = 1 + margin;
@@ -137,5 +144,6 @@ export function supplyLines(
       ({ kind, sizeMm, count }) => `${count} × ${kind}${sizeMm > 0 ? `, ${tenth(sizeMm)} mm` : ''}`,
     ),
     ...(threadM > 0 ? [`Thread for stitching: ${Math.ceil(threadM * more * 10) / 10} m`] : []),
+    ...uncounted.map((what) => `Not counted: the yarn of the ${what}, which depends on how tall it grows`),
   ];
 }
