@@ -91,3 +91,12 @@ test('no other choice of holes is better: against all of them', () => {
     ),
   );
 });
+
+test('under a heading over all parts it is the largest piece that has the line', () => {
+  const ear = 'Ear (make 2)\nR1: 6 sc in mr\nR2: inc x 6\nR3-R5: sc around';
+  const { parts } = head(`\n${ear}\n\nAssembly\nWork a crest along the back from R6 to R10.`, 'Lean: 0');
+  expect(parts.map(({ source, lines }) => [source.name, lines.length])).toEqual([
+    ['Head', 1],
+    ['Ear', 0],
+  ]);
+});

@@ -23,13 +23,7 @@ const finishing =
 export const isFinishing = (name: string): boolean => finishing.test(name);
 
 /** Where such a sentence names no part it stays with the part before, as it would without a heading. */
-const ofOnePart: ReadonlySet<Sentence['kind']> = new Set([
-  'stuff',
-  'close',
-  'reinforce',
-  'enclose',
-  'surface',
-]);
+const ofOnePart: ReadonlySet<Sentence['kind']> = new Set(['stuff', 'close', 'reinforce', 'enclose']);
 
 const facial: ReadonlySet<FeatureKind> = new Set([
   'eyes',
@@ -273,6 +267,19 @@ function giveWhatIsNamed(parts: readonly PartSource[], names: PartNames): void {
   }
 }
 
+/** The part that a sentence under a heading over all parts is given to; null where it stays with the one before. */
+function ownerOfLoose(
+  { step, after }: LooseSentence,
+  own: PartSource | undefined,
+  parts: readonly PartSource[],
+): PartSource | null {
+  // A line along the back is along the back of the toy's largest piece.
+  if (step.kind === 'surface')
+    return own ?? [...parts].sort((a, b) => b.rounds.length - a.rounds.length)[0] ?? after;
+  const ofFace = step.kind === 'reinforce' && step.feature !== null && facial.has(step.feature);
+  return ofOnePart.has(step.kind) ? (own ?? (ofFace ? faceOf(parts) : undefined) ?? after) : null;
+}
+
 /**
  * Gives sentences to the parts they are about: what names another part than it stands in, and what stands outside all of them. There a
  * face goes on the head, or where the eyes are; what names nothing goes where the sentence before it went.
@@ -296,8 +303,8 @@ export function handOver(parts: readonly PartSource[], loose: readonly LooseSent
       before = owner;
       continue;
     }
-    const ofFace = step.kind === 'reinforce' && step.feature !== null && facial.has(step.feature);
-    if (ofOnePart.has(step.kind)) give(own ?? (ofFace ? faceOf(parts) : undefined) ?? after, step);
+    const owner = ownerOfLoose({ step, after }, own, parts);
+    if (owner) give(owner, step);
     else after.steps.push(step);
   }
   for (const part of parts) part.steps.sort((a, b) => a.line - b.line || a.span.from - b.span.from);
