@@ -40,13 +40,19 @@ export class Joining {
     };
   }
 
-  /** Another part that is joined to the end of this wall: its seam is the wall's last round. */
+  /**
+   * Another part that is joined to the end of this wall: its seam is the wall's last round. A closed head on an open body is sewn to by the
+   * body's edge.
+   */
   private seamOf(wall: JoinPart, id: string): Neighbour | null {
-    const seam = this.joins.find(
-      ({ kind, unit, on }) =>
-        kind === 'edge-to-edge' &&
-        ((unit.part === id && on.part === wall.part.id) || (unit.part === wall.part.id && on.part === id)),
-    );
+    const seam = this.joins.find(({ kind, unit, on }) => {
+      const isByItsEdge = unit.part === wall.part.id && on.part === id;
+      const isOnIt = unit.part === id && on.part === wall.part.id;
+      return (
+        (kind === 'edge-to-edge' && isOnIt) ||
+        ((kind === 'edge-to-edge' || kind === 'open-on-wall') && isByItsEdge)
+      );
+    });
     if (!seam) return null;
     const row = wall.fabric.rounds + 0.5;
     return { row, rows: [row, row], azimuths: [] };

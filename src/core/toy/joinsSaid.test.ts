@@ -639,3 +639,21 @@ test('two that go by each other wait, and that is told', () => {
   ).problems.map(({ code }) => code);
   expect(codes.filter((code) => code === 'join-waits')).toHaveLength(2);
 });
+
+test('a number of pieces behind a round is no second round', () => {
+  const told = bear('Sew one arm on round 3 and two ears on round 10 of the body.').problems;
+  expect(told.map(({ code }) => code)).toContain('join-two-rounds');
+});
+
+// The body's open edge of 18 is sewn onto the closed head: its seam lies behind round 11, and 4 rounds under that is the line 7|8.
+test('below a closed head that sits on an open body', () => {
+  const body = ball('Body', 24, 6).replace(/\nR1[23]: .*/g, '');
+  const { joined } = analyseToy(
+    `Gauge: 5 mm x 4 mm\nLean: 0\n\n${body.replace('Body', 'Body\nStart: bottom')}\n\n${ball('Head', 36, 6)}\n\n${limb('Arm (make 2)', 8)}\n\nAssembly\nSew the arms to the body, 4 rounds below the head, on both sides.\nSew the head to the body.`,
+  );
+  const arms = joined.joins.filter(({ unit }) => unit.name.endsWith('arm'));
+  expect(arms.map(({ unit, round }) => [unit.name, round])).toEqual([
+    ['left arm', 7.5],
+    ['right arm', 7.5],
+  ]);
+});

@@ -42,13 +42,18 @@ export abstract class SentenceLookahead extends EmbeddedActionsParser {
       rounds = true;
       i += 1;
     }
-    if (!is(this.LA(i), ...number)) return 0;
+    if (!is(this.LA(i), ...number) || (!led && this.countsThings(i))) return 0;
     i += 1;
     if (is(this.LA(i), S.RoundWord)) {
       rounds = true;
       i += 1;
     }
     return rounds || led || this.isAtNeighbours(start) ? i - start : 0;
+  }
+
+  /** `On round 3 and two feet`: a number in words, and what there are so many of, is no round. */
+  private countsThings(i: number): boolean {
+    return is(this.LA(i), S.NumberWord) && is(this.LA(i + 1), Word);
   }
 
   /** `Eyes at 9-10`: two numbers with a dash after *at*, one after the other, are rounds. */
