@@ -100,3 +100,23 @@ test('under a heading over all parts it is the largest piece that has the line',
     ['Ear', 0],
   ]);
 });
+
+const mane = 'Mane\nR1: 6 sc in mr\nR2: inc x 6\nR3: sc around';
+
+test.each([
+  'Sew the mane along the back of the head from R6 to R10.',
+  'Attach the mane to the head along the back, from R6 to R10.',
+])('%s: a mane that is made is sewn on', (said) => {
+  const toy = head(`\n${mane}\n\nAssembly\n${said}`, 'Lean: 0');
+  expect(toy.parts.flatMap(({ lines }) => lines)).toEqual([]);
+  expect(toy.joined.joins.map(({ unit, round, stitch }) => [unit.name, round, stitch])).toEqual([
+    ['mane', 8, 0.5],
+  ]);
+});
+
+test('the spine is where something goes, and nothing that grows', () => {
+  expect(head('Sew a button over the spine at R5.').parts[0]!.lines).toEqual([]);
+  expect(head('Sew a button over the spine at R5.').problems.map(({ code }) => code)).not.toContain(
+    'line-where',
+  );
+});

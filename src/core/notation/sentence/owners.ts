@@ -7,6 +7,7 @@ import { shifted } from './continued';
 import { readSentences } from './readSentences';
 import type { FeatureKind } from './said';
 import type { Sentence } from './sentence';
+import type { SurfaceSentence } from './surface';
 import { wayBetween } from './ways';
 
 /** A sentence that stands outside the parts, under a heading such as `Assembly`, with the part before that heading. */
@@ -43,6 +44,7 @@ const facial: ReadonlySet<FeatureKind> = new Set([
 function withNames(sentence: Sentence, names: PartNames, owner: PartSource | null): Sentence[] {
   if (sentence.kind === 'feature') return [partPassed(sentence, names) ?? partSewn(sentence, names)];
   if (sentence.kind === 'enclose' && names.in(sentence.thing).length > 0) return partPut(sentence, names);
+  if (sentence.kind === 'surface') return lineOrPart(sentence, names);
   const mentions = names.in(sentence.text);
   if (isJoin(sentence)) return [withPartNames(sentence, mentions)];
   // A tail of yarn is no tail: what is cut is cut of something.
@@ -53,9 +55,18 @@ function withNames(sentence: Sentence, names: PartNames, owner: PartSource | nul
   return [{ ...own, ...part }, ...joinsBesides(asJoin, mentions, owner)];
 }
 
+/** A mane that is made is a part, sewn on along the back; one that no heading names grows there. */
+function lineOrPart({ asJoin, ...line }: SurfaceSentence, names: PartNames): Sentence[] {
+  const mentions = names.in(line.text);
+  if (names.in(line.thing).length > 0)
+    return asJoin ? [withPartNames(asJoin, mentions)] : partPut(line, names);
+  const [first] = mentions;
+  return [first ? { ...line, part: { id: first.id, name: first.name } } : line];
+}
+
 /** `Push the stick into the head`: a stick that is made is a part that goes there, and nothing that is bought and lies inside. */
 const partPut = (
-  { text, line, whole, span }: EncloseSentence | FeatureSentence,
+  { text, line, whole, span }: EncloseSentence | FeatureSentence | SurfaceSentence,
   names: PartNames,
 ): JoinSentence[] =>
   placedParts(text, line, names).map((join) => ({

@@ -92,7 +92,10 @@ function sentenceOf(kind: SentenceKind, said: Said, phrases: Phrases, tokens: IT
     case 'enclose':
       return null;
     case 'surface':
-      return readSurface(said, surfaceIn(said.text) ?? '');
+      return {
+        ...readSurface(said, surfaceIn(said.text) ?? ''),
+        ...sewnBesides(said, phrases, tokens),
+      };
     case 'pin':
       return readJoin('pin', said, phrases, tokens);
     case 'sew':

@@ -1,3 +1,4 @@
+import type { JoinSentence } from './join';
 import type { NamedPart } from './names';
 import type { Said } from './said';
 
@@ -17,11 +18,13 @@ export interface SurfaceSentence extends Said {
   over: boolean;
   /** the part that is named; null for the one it stands with */
   part: NamedPart | null;
+  /** the same as a join, for a crest that is a part of its own: `Sew the crest along the back from R4 to R14` */
+  asJoin?: JoinSentence;
 }
 
 /** What grows or lies along a line; only where none is named, the way it is worked. */
 const things = new RegExp(
-  String.raw`\b(crest|mane|spines?|spikes?|fins?|comb|mohawk|plates|frill|fringe|hair|fur|loops|stripe|(?:rows?|lines?)\s+of\s+(?:[a-z]+\s+){0,2}?(?:stitch(?:es)?|sts?|sc|chains?|loops|spikes|spines|shells|bobbles|plates|fins))(?![a-z])`,
+  String.raw`\b(crest|mane|spines|(?<=\ba\s)spine|spikes?|fins?|comb|mohawk|plates|frill|fringe|hair|fur|loops|stripe|(?:rows?|lines?)\s+of\s+(?:[a-z]+\s+){0,2}?(?:stitch(?:es)?|sts?|sc|chains?|loops|spikes|spines|shells|bobbles|plates|fins))(?![a-z])`,
   'i',
 );
 const ways = /\bsurface\s+(?:slip\s+stitch(?:es)?|sl\s*sts?|crochet|sc|stitch(?:es)?|chains?)(?![a-z])/i;

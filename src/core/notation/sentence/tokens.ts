@@ -181,7 +181,7 @@ export const S = {
   Base: kw('Base', 'base|bottom'),
   Back: kw(
     'Back',
-    '(?:(?:at|on|to|in)\\s+)?(?:the\\s+)?cent(?:re|er)\\s+back|back\\s+cent(?:re|er)|(?:(?:at|on|to|in)\\s+)?the\\s+back(?![\\s-]+loops?)|back\\s+of\\s+(?:the|its)\\s+(?:head|body)',
+    '(?:over|on|along|down)\\s+(?:the|its|his|her)\\s+spine|(?:(?:at|on|to|in)\\s+)?(?:the\\s+)?cent(?:re|er)\\s+back|back\\s+cent(?:re|er)|(?:(?:at|on|to|in)\\s+)?the\\s+back(?![\\s-]+loops?)|back\\s+of\\s+(?:the|its)\\s+(?:head|body)',
   ),
   High: kw('High', 'high|tall'),
   Satin: kw('Satin', 'satin'),
