@@ -95,11 +95,12 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
       ),
     ),
     lines: toy.parts.flatMap(({ source, fabric, lines }) =>
-      lines.map(({ thing, along, until, holes }) => ({
+      lines.map(({ thing, along, until, over, holes }) => ({
         part: source.name,
         thing,
         along,
         until,
+        over,
         holes: holes.map(({ line, hole, of, off, shift }) => ({
           gap: gapAt(fabric, line),
           hole,

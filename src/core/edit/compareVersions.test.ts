@@ -47,6 +47,13 @@ test('more units, another eye, a part that only one has', () => {
   ]);
 });
 
+test('two parts of one name stay two', () => {
+  const other = '\nEar (make 2)\nR1: 5 sc in ring [5]\nR2: sc around [5]\n';
+  const told = between(head + ears(2) + other, head + ears(2) + other.replace('[5]\nR2: sc', '[5]\nR2: hdc'));
+  expect(told.rounds).toEqual(['Ear, number 2, Round 2: sc around [5] | hdc around [5]']);
+  expect(told.parts).toBeUndefined();
+});
+
 test('where a part is joined', () => {
   const joined = (round: number) =>
     `${head}${ears(2)}\nAssembly\nSew the ears to the head on round ${round}, on both sides.\n`;

@@ -4,6 +4,8 @@ import { assembled } from '../toy/assembled';
 import { suppliesOf } from '../toy/supplies/suppliesOf';
 import { minutesOfAll } from '../plan/time';
 import { eyeAddress, featureWords } from '../place/words/directions';
+import { lineHeading } from '../place/words/lineWords';
+import { timeWords } from '../words/time';
 import { compareToys, type Change } from './compareToys';
 import { roundCards } from './editRounds';
 
@@ -30,10 +32,13 @@ function differing(
 }
 
 const mm = (value: number) => `${Math.round(value)} mm`;
-const minutes = (toy: ToyAnalysis): string => {
-  const all = Math.round(minutesOfAll(toy.order.steps) / 5) * 5;
-  return all < 60 ? `${all} min` : `${Math.floor(all / 60)} h ${all % 60} min`;
-};
+
+/** What parts are called where several go by one name: `Ear`, `Ear, the second`. */
+function calledOf({ parts }: ToyAnalysis, { source }: PartAnalysis): string {
+  const alike = parts.filter((other) => other.source.name === source.name);
+  const at = alike.findIndex((other) => other.source === source);
+  return at === 0 ? source.name : `${source.name}, number ${at + 1}`;
+}
 
 function wholeOf(toy: ToyAnalysis): Map<string, string> {
   const { widthMm, heightMm, depthMm } = sizeOfToy(assembled(toy));
@@ -50,12 +55,14 @@ function wholeOf(toy: ToyAnalysis): Map<string, string> {
       'stitches',
       `${toy.parts.reduce((sum, { source, fabric }) => sum + source.make * fabric.kind.length, 0)}`,
     ],
-    ['time by usual figures', minutes(toy)],
+    ['time by usual figures', timeWords(minutesOfAll(toy.order.steps))],
   ]);
 }
 
 const partsOf = (toy: ToyAnalysis) =>
-  new Map(toy.parts.map(({ source, checks }) => [source.name, `${source.make} × ${checks.length} rounds`]));
+  new Map(
+    toy.parts.map((part) => [calledOf(toy, part), `${part.source.make} × ${part.checks.length} rounds`]),
+  );
 
 /** Every round line of a part by its number, with what it comes to. */
 function roundsOf({ source, checks }: PartAnalysis): Map<string, string> {
@@ -89,14 +96,15 @@ function inRuns(changes: readonly Change[]): Change[] {
 }
 
 function placesOf(part: PartAnalysis): Map<string, string> {
-  const { features, eyes, form } = part;
-  return new Map(
-    features.map((feature) => {
+  const { features, eyes, form, fabric, lines } = part;
+  return new Map([
+    ...features.map((feature): [string, string] => {
       if (feature !== eyes) return [feature.id, featureWords(feature, frameOfPart(part), eyes).address];
       const { gap, holes } = eyeAddress(form, feature);
       return ['eyes', `${feature.rule.sizeMm} mm, ${gap}, ${holes}`];
     }),
-  );
+    ...lines.map((line): [string, string] => [`${line.thing}, ${line.along}`, lineHeading(fabric, line)]),
+  ]);
 }
 
 function joinsOf({ joined, parts }: ToyAnalysis): Map<string, string> {
@@ -117,7 +125,9 @@ function takesOf(toy: ToyAnalysis): Map<string, string> {
       ({ name, metres, grams }) => [name, `${Math.ceil(metres)} m, ${Math.ceil(grams)} g`] as const,
     ),
     ['stuffing', `${Math.round(stuffingG)} g`] as const,
-    ...hardware.map(({ kind, sizeMm, count }) => [`${kind}, ${sizeMm} mm`, `${count}`] as const),
+    ...hardware.map(
+      ({ kind, sizeMm, count }) => [sizeMm > 0 ? `${kind}, ${sizeMm} mm` : kind, `${count}`] as const,
+    ),
   ]);
 }
 
@@ -140,13 +150,15 @@ export function compareVersions(before: ToyAnalysis, after: ToyAnalysis): Differ
     {
       about: 'rounds',
       changes: pairs.flatMap(({ part, twin }) =>
-        inRuns(differing(part.source.name, roundsOf(twin), roundsOf(part))),
+        inRuns(differing(calledOf(after, part), roundsOf(twin), roundsOf(part))),
       ),
     },
     {
       about: 'places',
       changes: [
-        ...pairs.flatMap(({ part, twin }) => differing(part.source.name, placesOf(twin), placesOf(part))),
+        ...pairs.flatMap(({ part, twin }) =>
+          differing(calledOf(after, part), placesOf(twin), placesOf(part)),
+        ),
         ...compareToys(before, after).filter(({ what }) => !/^eyes/.test(what)),
       ],
     },

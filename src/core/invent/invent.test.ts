@@ -60,6 +60,19 @@ test('what is tapped outlives the text being read again, and counts for nothing'
   );
 });
 
+test('what was tapped of a round that is written by hand since is of no other round', () => {
+  const begun = withTaps(ring, partOf(ring).source, [p, m, p]);
+  const written = begun.replace(
+    'R1: 6 sc in magic ring [6]',
+    'R1: 6 sc in magic ring [6]\nR2: inc around [12]',
+  );
+  expect(written).toContain('// R2 so far');
+  expect(tapsIn(written, partOf(written).source)).toEqual([]);
+  const next = withTaps(written, partOf(written).source, [p]);
+  expect(next.match(/so far/g)).toHaveLength(1);
+  expect(tapsIn(next, partOf(next).source)).toEqual([p]);
+});
+
 test('a first round, and the next behind it, in UK words', () => {
   const begun = withTaps('Terms: UK\n\nHead:\n', partOf('Terms: UK\n\nHead:\n').source, many(p, 6));
   const one = withRoundDone(begun, partOf(begun).source, {

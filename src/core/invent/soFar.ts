@@ -1,6 +1,7 @@
 import { insertRound, roundCards } from '../edit/editRounds';
 import { applyEdits } from '../notation/applyEdits';
 import type { PartSource } from '../notation/pattern';
+import { roundInHand } from '../notation/remarks';
 import { lastLineOf } from '../notation/wrapped';
 import { roundWords, type Tap } from './taps';
 
@@ -8,7 +9,6 @@ import { roundWords, type Tap } from './taps';
  * What is tapped of a round that is not full stands in the text as a remark, `// R5 so far: 3 plain, 1 more`: it outlives a reload like the
  * text, goes with the toy, and nothing is counted from it.
  */
-const remark = /^\s*\/\/ R\d+ so far:\s*(.*)$/;
 const run = /^(\d+) (plain|more|fewer)$/;
 
 const lineEnds = /\r\n|\n|\r/;
@@ -19,13 +19,20 @@ function lineBehind(part: PartSource): number {
   return (last ? lastLineOf(last) : part.firstLine) + 1;
 }
 
-/** Whether taps are kept for a part in a text. */
-const remarkIn = (text: string, part: PartSource): string | undefined =>
-  remark.exec(text.split(lineEnds)[lineBehind(part) - 1] ?? '')?.[1];
+/** The number of the round that is worked now. */
+const numberNow = (part: PartSource): number => (part.rounds.at(-1)?.number ?? 0) + 1;
 
-/** What is tapped of the round of a part that is being worked. */
+/** What is kept behind the rounds of a part, and for which round; null where nothing is. */
+function remarkIn(text: string, part: PartSource): { round: number; taps: string } | null {
+  const [whole, round, taps = ''] = roundInHand.exec(text.split(lineEnds)[lineBehind(part) - 1] ?? '') ?? [];
+  return whole === undefined ? null : { round: Number(round), taps };
+}
+
+/** What is tapped of the round of a part that is being worked. What was tapped of a round that has been written otherwise since is of no other. */
 export function tapsIn(text: string, part: PartSource): Tap[] {
-  return (remarkIn(text, part) ?? '').split(/,\s*/).flatMap((words) => {
+  const kept = remarkIn(text, part);
+  if (kept?.round !== numberNow(part)) return [];
+  return kept.taps.split(/,\s*/).flatMap((words) => {
     const [, times, tap] = run.exec(words) ?? [];
     return tap === undefined ? [] : Array.from({ length: Number(times) }, () => tap as Tap);
   });
@@ -39,13 +46,13 @@ function remarkOf(taps: readonly Tap[], part: PartSource): string {
     runs.push(`${until - from} ${taps[from]}`);
     from = until;
   }
-  return `// R${(part.rounds.at(-1)?.number ?? 0) + 1} so far: ${runs.join(', ')}`;
+  return `// R${numberNow(part)} so far: ${runs.join(', ')}`;
 }
 
 /** The text with other taps kept for a part; with none of them where the round is empty. */
 export function withTaps(text: string, part: PartSource, taps: readonly Tap[]): string {
   const line = lineBehind(part);
-  const kept = remarkIn(text, part) !== undefined;
+  const kept = remarkIn(text, part) !== null;
   if (taps.length > 0) {
     const edit = kept
       ? { line, text: remarkOf(taps, part) }

@@ -39,6 +39,31 @@ test('over the start it goes up in one place and down in the other', () => {
   expect(line!.holes.at(-1)?.hole).toBe(36);
 });
 
+// Rounds 1 to 14, the start below: over the top is over round 14, over the bottom over round 1.
+test.each([
+  ['top', 'end', [10, 11, 12, 13, 13, 12]],
+  ['bottom', 'start', [9, 8, 7, 6, 5, 4, 3, 2, 1, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11]],
+  ['start', 'start', [9, 8, 7, 6, 5, 4, 3, 2, 1, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11]],
+])('a piece that begins at the bottom has its %s at its %s', (over, end, lines) => {
+  const said = `Start: bottom\nCrochet a mane from R10 at the front, over the ${over}, to R12 at the back.`;
+  const toy = head(said, 'Lean: 0');
+  const [line] = toy.parts[0]!.lines;
+  expect(line!.holes.map((hole) => hole.line)).toEqual(lines);
+  expect(line!.over).toBe(end);
+  expect(lineHeading(toy.parts[0]!.fabric, line!)).toBe(
+    `Mane from round 10 at the front, over the ${end}, to round 12 at the back`,
+  );
+});
+
+test('a frill worked into the wall is none of the rounds a line runs over', () => {
+  const text =
+    'Body\nR1: 6 sc in mr\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: BLO sc around\nR5-R8: sc around\nR9: in front loops of R3, 2 hdc in each st\n';
+  const [within] = analyseToy(`${text}Work a crest along the back from R2 to R8.`).parts[0]!.lines;
+  expect(within!.holes.map((hole) => hole.of)).toEqual([18, 18, 18, 18, 18, 18]);
+  const beyond = analyseToy(`${text}Work a crest along the back from R2 to R9.`);
+  expect(beyond.problems.map(({ code }) => code)).toContain('line-where');
+});
+
 test('backwards it has the same holes the other way round', () => {
   const [down] = holesOf('Work a crest along the back from R4 to R12.', 'Lean: 0.25');
   const [up] = holesOf('Work a crest along the back from R12 to R4.', 'Lean: 0.25');

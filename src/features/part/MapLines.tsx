@@ -11,12 +11,12 @@ export function MapLines({ part, map, scale }: { part: PartAnalysis; map: Fabric
   const { widthMm } = part.map.gauge;
   return (
     <G>
-      {part.lines.map(({ thing, along, holes }) => {
+      {part.lines.map(({ sentence, along, holes }) => {
         const points = holes.map(({ line, hole, azimuth }) =>
           holeOnMap(part.map, map, line, hole, azimuth, false),
         );
         return (
-          <G key={`${thing} ${along}`}>
+          <G key={`${sentence.line} ${sentence.span.from} ${along}`}>
             {points.slice(1).map((to, i) => {
               const from = points[i]!;
               const isNear = Math.hypot(to.x - from.x, to.y - from.y) < widthMm * cutFrom;

@@ -38,7 +38,11 @@ export function SurfaceLines({ part }: { part: PartAnalysis }) {
         On the finished piece
       </Title>
       {part.lines.map((line) => (
-        <LineCard key={`${line.thing} ${line.along}`} part={part} line={line} />
+        <LineCard
+          key={`${line.sentence.line} ${line.sentence.span.from} ${line.along}`}
+          part={part}
+          line={line}
+        />
       ))}
     </View>
   );

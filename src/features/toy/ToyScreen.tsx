@@ -143,10 +143,11 @@ export function ToyScreen() {
         </View>
         {analysis.parts.length > 0 ? <SafetyLink /> : null}
         <View flexDirection="row" gap="$2">
-          <Press grow label="Add a part" onPress={addPart} />
-          <Press grow label="Add a shape" onPress={() => router.push(`/toy/${editor.id}/shape`)} />
+          <Press grow tight label="Add a part" onPress={addPart} />
+          <Press grow tight label="Add a shape" onPress={() => router.push(`/toy/${editor.id}/shape`)} />
           <Press
             grow
+            tight
             label="As I go"
             name="Write a part as I go"
             onPress={() => router.push(`/toy/${editor.id}/write`)}

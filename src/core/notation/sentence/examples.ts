@@ -148,7 +148,7 @@ export const encloseExamples: readonly (readonly [string, Partial<EncloseSentenc
 export const surfaceExamples: readonly (readonly [string, Partial<SurfaceSentence>])[] = [
   [
     'Work a crest along the back from R4 to R14.',
-    { kind: 'surface', thing: 'crest', along: ['back'], rounds: [4, 14], over: false },
+    { kind: 'surface', thing: 'crest', along: ['back'], rounds: [4, 14], over: null },
   ],
   [
     'Surface crochet spines down the middle of the back of the body, from round 3 to round 12.',
@@ -160,7 +160,7 @@ export const surfaceExamples: readonly (readonly [string, Partial<SurfaceSentenc
   ],
   [
     'Crochet a mane from R8 at the front, over the top, to R12 at the back.',
-    { thing: 'mane', along: ['front', 'back'], rounds: [8, 12], over: true },
+    { thing: 'mane', along: ['front', 'back'], rounds: [8, 12], over: 'top' },
   ],
   ['Work a fringe along the back.', { along: ['back'], rounds: null }],
 ];

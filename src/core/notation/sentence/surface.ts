@@ -5,6 +5,9 @@ import type { Said } from './said';
 /** What a line on the piece follows: the middle of its front or back, or the middle of a side, as one looks at the toy. */
 export type Along = 'front' | 'back' | 'left' | 'right';
 
+/** An end of the toy, or the start of the work, whichever end that is. */
+export type Over = 'top' | 'bottom' | 'start';
+
 /** `Work a crest along the back from R4 to R14`, `Surface crochet spines along both sides from R3 to R9` */
 export interface SurfaceSentence extends Said {
   kind: 'surface';
@@ -14,8 +17,8 @@ export interface SurfaceSentence extends Said {
   along: Along[];
   /** the rounds it runs between, as they stand in the sentence; null where it does not say */
   rounds: [number, number] | null;
-  /** it goes over the start of the piece: from the first of its rounds in the first place to the other in the second */
-  over: boolean;
+  /** what it goes over, from the first of its rounds in the first place to the other in the second; null where it stays in one place */
+  over: Over | null;
   /** the part that is named; null for the one it stands with */
   part: NamedPart | null;
   /** the same as a join, for a crest that is a part of its own: `Sew the crest along the back from R4 to R14` */
@@ -48,7 +51,7 @@ const places: readonly (readonly [RegExp, readonly Along[]])[] = [
 ];
 const roundWord = String.raw`(?:rounds?|rnds?|rows?|r)\.?\s*#?\s*`;
 const between = new RegExp(
-  String.raw`\b(?:from|between|over)\s+(?:the\s+)?${roundWord}(\d{1,3})(?:\s+(?:at|on)\s+the\s+(front|back))?(?:\s*,?\s*(over\s+the\s+(?:top|crown|head|start|bottom)|past\s+the\s+start)\s*,?)?\s*(?:to|and|until|through|down\s+to|up\s+to|[-–—])\s*(?:the\s+)?(?:${roundWord})?(\d{1,3})(?:\s+(?:at|on)\s+the\s+(front|back))?`,
+  String.raw`\b(?:from|between|over)\s+(?:the\s+)?${roundWord}(\d{1,3})(?:\s+(?:at|on)\s+the\s+(front|back))?(?:\s*,?\s*(?:over|past)\s+the\s+(top|crown|head|start|bottom)\s*,?)?\s*(?:to|and|until|through|down\s+to|up\s+to|[-–—])\s*(?:the\s+)?(?:${roundWord})?(\d{1,3})(?:\s+(?:at|on)\s+the\s+(front|back))?`,
   'i',
 );
 const verb = /\b(?:work|crochet|surface|stitch|make|add|embroider|attach|knot|sew|join|hook)\w*\b/i;
@@ -64,10 +67,16 @@ export function surfaceIn(text: string): string | null {
   return isLine.test(text) || goesOver ? named.toLowerCase().replace(/\s+/g, ' ') : null;
 }
 
+const overOf = (said: string): Over => {
+  const word = said.toLowerCase();
+  return word === 'start' || word === 'bottom' ? word : 'top';
+};
+
 /** Reads a sentence about what is worked along a line. */
 export function readSurface(said: Said, named: string): SurfaceSentence {
   const [, from, fromSide, passes, to, toSide] = between.exec(said.text) ?? [];
-  const over = passes !== undefined && fromSide !== undefined && toSide !== undefined && fromSide !== toSide;
+  const changesSide = fromSide !== undefined && toSide !== undefined && fromSide !== toSide;
+  const over = passes !== undefined && changesSide ? overOf(passes) : null;
   const sides = [fromSide, toSide].map((side) => side?.toLowerCase()) as Along[];
   const follows = over ? sides : (places.find(([place]) => place.test(said.text))?.[1] ?? []);
   return {
@@ -86,7 +95,7 @@ export function writeSurface({ thing: named, along: follows, rounds, over, part 
   const of = part ? ` of the ${part.name.toLowerCase()}` : '';
   const [first = 'back', second = 'front'] = follows;
   if (over && rounds)
-    return `Work ${named}${part ? ` on the ${part.name.toLowerCase()}` : ''} from R${rounds[0]} at the ${first}, over the start, to R${rounds[1]} at the ${second}.`;
+    return `Work ${named}${part ? ` on the ${part.name.toLowerCase()}` : ''} from R${rounds[0]} at the ${first}, over the ${over}, to R${rounds[1]} at the ${second}.`;
   const line =
     follows.length === 2
       ? 'both sides'

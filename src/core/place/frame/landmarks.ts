@@ -71,7 +71,7 @@ function findLines(fabric: Fabric, landmark: LandmarkKind): number[] {
 const neckFrom = 1.25;
 
 /** The rounds of the wall, from 1; a frill or another round worked aside is not on the way. */
-const wallRounds = (fabric: Fabric): number[] =>
+export const wallRounds = (fabric: Fabric): number[] =>
   Array.from({ length: fabric.rounds }, (_, i) => i + 1).filter(
     (round) => fabric.row[round - 1] !== 1 && (round === 1 || fabric.base[round - 1] === round - 1),
   );

@@ -4,6 +4,7 @@ import type { Along, SurfaceSentence } from '../../notation/sentence/surface';
 import { turn, wrapAngle } from '../../shape/azimuth';
 import { direction } from '../frame/direction';
 import { footHoleAzimuths } from '../frame/holes';
+import { wallRounds } from '../frame/landmarks';
 import type { PartForm } from '../frame/partForm';
 
 /** A hole of a surface line. */
@@ -23,10 +24,12 @@ export interface LineHole {
 /** What is worked along a line of the piece: a hole in each line of holes, in the order it is worked. */
 export interface SurfaceLine {
   thing: string;
-  /** which way it follows; of one that goes over the start where it begins */
+  /** which way it follows; of one that goes over an end where it begins */
   along: Along;
-  /** where it ends, of one that goes over the start */
+  /** where it ends, of one that goes over an end of the piece */
   until: Along | null;
+  /** which end of the work that is */
+  over: 'start' | 'end' | null;
   holes: LineHole[];
   sentence: SurfaceSentence;
 }
@@ -103,13 +106,23 @@ function azimuthOf(form: PartForm, front: number, along: Along): number {
   return front + dir * oppositeOf[along];
 }
 
-/** The lines of holes between two rounds by their numbers, as they are worked; null where the part has no such rounds. */
-function linesBetween({ fabric }: PartForm, from: number, to: number): number[] | null {
-  const indexOf = (number: number) => fabric.label.indexOf(number) + 1;
-  const [first, last] = [indexOf(from), indexOf(to)];
-  if (first === 0 || last === 0 || first === last) return null;
-  const lines = Array.from({ length: Math.abs(last - first) }, (_, i) => Math.min(first, last) + i);
+/** Index of a round of the wall by its number, from 1; 0 where the wall has none. A frill worked into its loops is none of it. */
+const wallRound = ({ fabric }: PartForm, number: number): number =>
+  wallRounds(fabric).find((round) => fabric.label[round - 1] === number) ?? 0;
+
+/** The lines of holes of the wall between two of its rounds, in the order they are gone through. */
+function linesBetween({ fabric }: PartForm, first: number, last: number): number[] {
+  const [low, high] = [Math.min(first, last), Math.max(first, last)];
+  const lines = wallRounds(fabric)
+    .filter((round) => round > low && round <= high)
+    .map((round) => round - 1);
   return first < last ? lines : lines.reverse();
+}
+
+/** Which end of the work a line goes over, if any: the top of a piece that begins at the bottom is where it ends. */
+function endOver({ orientation }: PartForm, over: SurfaceSentence['over']): SurfaceLine['over'] {
+  if (over === null || over === 'start') return over;
+  return (over === 'top') === (orientation.start === 'top') ? 'start' : 'end';
 }
 
 function holesAlong(form: PartForm, steps: readonly { line: number; azimuth: number }[]): LineHole[] {
@@ -157,30 +170,28 @@ function linesOf(form: PartForm, front: number, sentence: SurfaceSentence): Surf
       sentence,
       `${what}: ${along.length === 0 ? 'say along what, “along the back”, “along the front”, “along both sides”' : 'say from which round to which, “from R4 to R14”'}.`,
     );
-  const [from, to] = rounds;
-  if (over) {
-    const [begins, ends] = along as [Along, Along];
-    const [up, down] = [linesBetween(form, from, 1), linesBetween(form, 1, to)];
-    if (!up || !down) return asked(form, sentence, `${what}: ${part.name} has no round ${up ? to : from}.`);
-    const steps = [
-      ...up.map((line) => ({ line, azimuth: azimuthOf(form, front, begins) })),
-      ...down.map((line) => ({ line, azimuth: azimuthOf(form, front, ends) })),
-    ];
-    return [{ thing, along: begins, until: ends, holes: holesAlong(form, steps), sentence }];
-  }
-  const lines = linesBetween(form, from, to);
-  if (!lines)
-    return asked(form, sentence, `${what}: ${part.name} has no rounds ${from} and ${to} to run between.`);
-  return along.map((side) => ({
-    thing,
-    along: side,
-    until: null,
-    holes: holesAlong(
+  const [from, to] = rounds.map((number) => wallRound(form, number)) as [number, number];
+  const end = endOver(form, over);
+  if (from === 0 || to === 0 || (end === null && from === to))
+    return asked(
       form,
-      lines.map((line) => ({ line, azimuth: azimuthOf(form, front, side) })),
-    ),
-    sentence,
-  }));
+      sentence,
+      `${what}: ${part.name} has no rounds ${rounds.join(' and ')} to run between.`,
+    );
+  const stepsOf = (lines: readonly number[], side: Along) =>
+    lines.map((line) => ({ line, azimuth: azimuthOf(form, front, side) }));
+  if (end === null)
+    return along.map((side) => {
+      const holes = holesAlong(form, stepsOf(linesBetween(form, from, to), side));
+      return { thing, along: side, until: null, over: null, holes, sentence };
+    });
+  const [begins, ends] = along as [Along, Along];
+  const turn = end === 'start' ? 1 : (wallRounds(fabric).at(-1) ?? 1);
+  const steps = [
+    ...stepsOf(linesBetween(form, from, turn), begins),
+    ...stepsOf(linesBetween(form, turn, to), ends),
+  ];
+  return [{ thing, along: begins, until: ends, over: end, holes: holesAlong(form, steps), sentence }];
 }
 
 /**

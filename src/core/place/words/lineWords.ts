@@ -9,15 +9,17 @@ const placeWords = {
 };
 
 /** What is worked where: `Crest along the middle of the back, R4 to R14`. */
-export function lineHeading({ label }: Fabric, { thing, along, until, holes }: SurfaceLine): string {
+export function lineHeading({ label }: Fabric, { thing, along, until, over, holes }: SurfaceLine): string {
   const name = thing.charAt(0).toUpperCase() + thing.slice(1);
   const [first, last] = [holes[0], holes.at(-1)];
   if (!first || !last) return name;
-  if (until) {
-    const [from, to] = [label[first.line], label[last.line]];
-    return `${name} from round ${from} at the ${along}, over the start, to round ${to} at the ${until}`;
+  const goesOut = over === null && first.line <= last.line;
+  if (over !== null) {
+    // Towards the start a line ends under its round, towards the end over it.
+    const at = over === 'start' ? 0 : -1;
+    const [from, to] = [label[first.line + at], label[last.line + at]];
+    return `${name} from round ${from} at the ${along}, over the ${over}, to round ${to} at the ${until}`;
   }
-  const goesOut = first.line <= last.line;
   const [from, to] = goesOut
     ? [label[first.line - 1], label[last.line]]
     : [label[first.line], label[last.line - 1]];

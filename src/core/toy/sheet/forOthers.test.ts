@@ -166,3 +166,8 @@ test('as Markdown and as HTML a maker’s own signs are no markup', () => {
   expect(patternBody(pattern)).toContain('Bear *x* &amp; &lt;i');
   expect(patternBody(pattern)).toContain('<h2>Head</h2>');
 });
+
+test('a round in hand is not handed on', () => {
+  const toy = analyseToy('Head\nR1: 6 sc in ring\nR2: inc x 6\n// R3 so far: 3 plain, 1 more\n');
+  expect(patternForOthers(toy, { terms: 'us', hand: 'right' }).text).not.toContain('so far');
+});

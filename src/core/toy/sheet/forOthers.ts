@@ -1,4 +1,5 @@
 import { setToyHeader } from '../../notation/editText';
+import { roundInHand } from '../../notation/remarks';
 import type { LineKind } from '../../notation/pattern';
 import { readWorkLine } from '../../notation/grammar';
 import { stitchWord, type StitchKind, type Terms } from '../../notation/terms';
@@ -233,6 +234,7 @@ function partLines(
     waiting = [];
   };
   own.forEach((line, i) => {
+    if (roundInHand.test(line)) return;
     const index = from + i;
     const rounds = anew ? roundsOf(line, index, part, terms) : null;
     if (rounds) {
