@@ -9,6 +9,7 @@ import { useHands } from './hands';
 import { parsed } from './json';
 import { shelf } from './shelf';
 import { storage } from './storage';
+import { toyTextsKey } from './useShelf';
 import { useYarnUse } from './yarnUse';
 
 export const makingListKey = 'hoppla/making-list';
@@ -60,7 +61,7 @@ export function useToMake(toys: MakingList['toys']): {
   const { yarnUse } = useYarnUse();
   const ids = toys.map(({ id }) => id);
   const { data, isPending } = useQuery({
-    queryKey: [...queryKey, 'texts', ids],
+    queryKey: [...toyTextsKey, ids],
     queryFn: () => Promise.all(ids.map(textOf)),
     // Another page may have changed them; what is shown meanwhile is what they were.
     refetchOnMount: 'always',

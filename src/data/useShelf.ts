@@ -7,6 +7,8 @@ import { GoneError, type StoredToy } from './storedToy';
 
 export const shelfKey = ['shelf'] as const;
 export const toyQueryKey = (id: string) => ['toy', id] as const;
+/** The texts of several toys at once. */
+export const toyTextsKey = ['toy-texts'] as const;
 
 /** The toys on the shelf. Looked at again whenever this tab comes to the front: another may have changed them. */
 export function useShelf() {
@@ -32,6 +34,8 @@ export function useShelfActions() {
   const refresh = (id?: string) => {
     announceChange(id ?? '');
     if (id) client.removeQueries({ queryKey: toyQueryKey(id) });
+    // A page that reads several toys may have been opened before this was written.
+    void client.invalidateQueries({ queryKey: toyTextsKey });
     return client.invalidateQueries({ queryKey: shelfKey });
   };
   const create = useMutation({
