@@ -284,7 +284,7 @@ const untilRound = new RegExp(
   String.raw`^\s*(?:repeat|rep)\s+(?:(?:the\s+)?${roundWord}\.?\s*(\d{1,3})|(?:this|the\s+last|the\s+previous|last)\s+${roundWord})\s*,?\s*(?:until|till|up\s+to|through|to)\s+(?:the\s+)?(?:(?:end\s+of\s+)?${roundWord}\.?\s*(\d{1,3})|(?:you\s+(?:have\s+)?|there\s+are\s+)(?:worked\s+|made\s+)?(\d{1,3})\s+(?:rounds|rnds|rows)(?:\s+(?:in\s+(?:total|all)|altogether))?)\s*\.?\s*$`,
   'i',
 );
-const thisRound = String.raw`(?:repeat|rep|do|work)\s+(?:(?:this|that|the\s+(?:last|previous|same))\s+(?:round|rnd|row)|(?:this|it)(?=[^.;]*\bin\s+total\b))`;
+const thisRound = String.raw`(?:repeat|rep|do|work)\s+(?:(?:this|that|(?:the\s+)?(?:last|previous|same))\s+(?:round|rnd|row)|(?:this|it)(?=[^.;]*\bin\s+total\b))`;
 const roundAgain = new RegExp(
   String.raw`[.,;]?\s*(?:then\s+)?${thisRound}\s+(?:for\s+)?(?:a\s+total\s+of\s+)?(?:(once|twice)|${number}\s*(?:more\s+)?(?:times|x|rounds|rnds|rows))(?:\s+more)?(\s+(?:in\s+total|altogether|in\s+all))?\s*\.?\s*$`,
   'i',
@@ -370,6 +370,7 @@ function roundsAtEnd(line: string, tail: RegExpExecArray): Pick<Canonical, 'line
 const perRound = String.raw`(?:\s+(?:sts?|stitches))?(?:\s+evenly)?\s*,?\s*(?:(?:in|on)\s+)?(?:each|every|per)\s+(?:rounds?|rnds?)`;
 const evenPatterns = [
   new RegExp(String.raw`\b(inc|dec)(?:rease|s|reases|reasing)?\s+(?:by\s+)?(\d{1,3})${perRound}`, 'i'),
+  /\b(inc|dec)(?:rease)\s+by\s+(\d{1,3})(?:\s+(?:sts?|stitches))?(?=\s*(?:[[(]\s*\d|=|\.?\s*$))/i,
   /\b(inc|dec)(?:rease|s|reases|reasing)?\s+(?:(?:in|by)\s+)?(\d{1,3})\s*(?:times|sts?|stitches|x)?\s+evenly(?:\s+(?:spaced|around|across))*/i,
   /\b(inc|dec)(?:rease|s|reases|reasing)?\s+evenly\s+(?:spaced\s+)?(?:by\s+)?(\d{1,3})\s*(?:times|sts?|stitches|x)?(?:\s+(?:around|across))?/i,
 ];

@@ -239,9 +239,12 @@ function isRound({ work, steps }: Words, line: string): boolean {
   return named && steps.length === 0;
 }
 
+/** `Next round: `, in place of a number. */
+const nextRound = /^\s*(?:for\s+|on\s+|in\s+)?(?:the\s+)?next\s+(?:round|rnd|row)\s*[:.,–-]\s*/i;
+
 /** `inc - increase` in a list of abbreviations explains a word; work has a number, a repeat or a total. */
 function isExplanation({ work }: Words, line: string): boolean {
-  if (work.total) return false;
+  if (work.total || nextRound.test(line)) return false;
   const counted = work.items.some(
     (item) => item.type === 'group' || item.type === 'ring' || (item.type === 'work' && !item.bare),
   );
@@ -261,7 +264,9 @@ function isBareWork(read: Words, line: string): boolean {
   const says = steps.some(({ kind }) => kind !== 'cut' && !(kind === 'nosew' && intoRing));
   const isSentence = says && !work.total;
   if (isSentence || isExplanation(read, line)) return false;
-  return line.slice(0, first.span.from).replace(foundationLabel, '').trim().length <= 12;
+  return (
+    line.slice(0, first.span.from).replace(foundationLabel, '').replace(nextRound, '').trim().length <= 12
+  );
 }
 
 /** Chains, a ring: what a first round is worked into. */

@@ -111,7 +111,11 @@ const Until = keyword('Until', 'until|till');
 const To = keyword('To', 'to|through|thru');
 const Remain = keyword('Remain', 'remaining|remain|remains|rem|left|unworked');
 const Total = keyword('Total', 'total|totals|altogether');
-const Each = keyword('Each', 'each|every|all');
+/** Of `every 3rd stitch` the manners of speaking say what is meant; one they do not know is not every stitch. */
+const Each = keyword(
+  'Each',
+  '(?:each|every|all)(?!\\s+(?:other|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|\\d{0,2}(?:1st|2nd|3rd|\\dth)))',
+);
 const Next = keyword('Next', 'next|following');
 const Last = keyword('Last', 'last|final');
 const First = keyword('First', 'first|beginning|beg');

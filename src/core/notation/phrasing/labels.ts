@@ -24,6 +24,15 @@ export const labelPhrasings: readonly Phrasing[] = [
     },
   },
   {
+    example: ['R4 (and R5): sc around', 'R4-5: sc around'],
+    pattern:
+      /^(\s*(?:r|rnds?|rounds?|rows?)\.?\s*(\d{1,3}))\s*\(\s*(?:and|&|\+)\s*(?:r|rnds?|rounds?|rows?)?\.?\s*(\d{1,3})\s*\)(?=\s*[:.–-])/gi,
+    by: (...found) => {
+      const [said, round, first, second] = found;
+      return Number(second) === Number(first) + 1 ? `${round}-${second}` : (said ?? '');
+    },
+  },
+  {
     example: ['For round 5, sc around', 'round 5: sc around'],
     pattern: re(
       String.raw`^(\s*)(?:on|for|in)\s+(?:the\s+)?(rounds?|rnds?|rows?)\s*(\d{1,4})\s*[:,](?=.*\b(?:\d*sc|\d*dc|\d*hdc|inc|dec|single|double)\b)`,

@@ -1,17 +1,18 @@
-import { n, numberOf, st, sl, label, ending, re, type Phrasing } from './phrasing';
+import { n, nthOf, numberOf, st, sl, label, ending, re, type Phrasing } from './phrasing';
 
-const nth: Readonly<Record<string, number>> = {
-  other: 2,
-  second: 2,
-  third: 3,
-  fourth: 4,
-  fifth: 5,
-  sixth: 6,
-};
+/** Which of the stitches: `every other`, `each 3rd`. */
+const everyWhich = String.raw`(?:every|each)\s+(other|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|(\d{1,2})(?:st|nd|rd|th))`;
+/** The stitch it is, with what follows it to the end of the round. */
+const ofTheRound = String.raw`(?:\s+and\s+(?:\d{1,2}(?:nd|rd|th)|third|fourth|fifth|sixth))?\s+(?:st|stitch|sc)(?:\s+around)?(?![a-z])`;
+/** Plain work that goes before what happens now and then, and says no more than it. */
+const plainBefore = String.raw`(?:(?:1\s+|one\s+)?(?<![a-z])sc(?:\s+(?:around|all\s+around|in(?:to)?\s+(?:each|every)\s+(?:st|stitch)(?:\s+around)?))?\s*,?\s*(?:and|but|with|while|by)?\s*(?=(?:making|working|with)?\s*(?:an?\s+)?(?:inc|dec|2|two)))?`;
+
+const whichStitch = (which: string, digit: string | undefined): number =>
+  digit ? Number(digit) : Math.max(2, nthOf(which));
 
 /** A change in every so-manieth stitch: `inc every 4th st` is three plain ones and an increase. */
 function everyNth(change: string, which: string, digit: string | undefined): string {
-  const plain = (digit ? Number(digit) : (nth[which.toLowerCase()] ?? 2)) - 1;
+  const plain = whichStitch(which, digit) - 1;
   return `(${plain === 1 ? 'sc' : `${plain} sc`}, ${/^(?:dec|sc2tog)/i.test(change) ? 'dec' : 'inc'}) around`;
 }
 
@@ -63,24 +64,31 @@ export const roundPhrasings: readonly Phrasing[] = [
   },
   {
     example: ['inc in every other st', '(sc, inc) around'],
-    pattern:
-      /(?:(?:(?:and|while|by)\s+)?(?:(?:making|working|with)\s+)?(?:an?\s+)?(inc(?:reas(?:e|ing))?|dec(?:reas(?:e|ing))?|2\s*sc|two\s+sc|sc2tog)\s+(?:in\s+|into\s+|over\s+)?)every\s+(other|second|third|fourth|fifth|sixth|(\d)(?:nd|rd|th))(?:\s+and\s+(?:\d(?:nd|rd|th)|third|fourth|fifth|sixth))?\s+(?:st|stitch|sc)(?:\s+around)?(?![a-z])/gi,
+    pattern: re(
+      String.raw`${plainBefore}(?:(?:and|while|by)\s+)?(?:(?:making|working|with)\s+)?(?:an?\s+)?(?<![a-z\d])(inc(?:reas(?:e|ing))?|dec(?:reas(?:e|ing))?|(?:2|two)\s*sc|sc2tog|(?<=with\s+)(?:2|two))\s+(?:in\s+|into\s+|over\s+)?${everyWhich}${ofTheRound}`,
+    ),
     by: (_, change, which, digit) => everyNth(change ?? '', which ?? '', digit),
+  },
+  {
+    example: ['R5: sc in every other stitch', 'R5: (sc, skip 1) around'],
+    pattern: re(
+      String.raw`${label}(sc|hdc|dc)\s+in(?:to)?\s+${everyWhich}\s+(?:st|stitch|sc)(?:\s+around)?(?=\s*(?:[[(]\s*\d|=|\.?\s*$))`,
+    ),
+    by: (_, stitch, which = '', digit) => `(${stitch}, skip ${whichStitch(which, digit) - 1}) around`,
   },
   {
     example: ['every 4th stitch is an increase', '(3 sc, inc) around'],
     pattern: re(
-      String.raw`every\s+(other|second|third|fourth|fifth|sixth|(\d)(?:nd|rd|th))\s+(?:st|stitch|sc)\s+(?:is|gets|becomes)\s+(?:an?\s+)?(inc(?:rease)?|dec(?:rease)?)(?![a-z])`,
+      String.raw`${everyWhich}\s+(?:st|stitch|sc)\s+(?:is|gets|becomes)\s+(?:an?\s+)?(inc(?:rease)?|dec(?:rease)?)(?![a-z])`,
     ),
     by: (_, which, digit, change) => everyNth(change ?? '', which ?? '', digit),
   },
   {
     example: ['sc in each st, skipping every 4th st', '(3 sc, skip 1) around'],
     pattern: re(
-      String.raw`(?<![a-z])(sc|hdc|dc)\s+(?:around|(?:in(?:to)?\s+)?(?:each|every)\s+(?:st|stitch)(?:\s+around)?)\s*,?\s*(?:but\s+|and\s+)?(?:skip(?:ping)?|miss(?:ing)?|omit(?:ting)?|leav(?:e|ing)\s+out)\s+(?:every|each)\s+(other|second|third|fourth|fifth|sixth|(\d)(?:nd|rd|th))(?:\s+(?:st|stitch|one))?(?:\s+around)?(?![a-z])`,
+      String.raw`(?<![a-z])(sc|hdc|dc)\s+(?:around|(?:in(?:to)?\s+)?(?:each|every)\s+(?:st|stitch)(?:\s+around)?)\s*,?\s*(?:but\s+|and\s+)?(?:skip(?:ping)?|miss(?:ing)?|omit(?:ting)?|leav(?:e|ing)\s+out)\s+${everyWhich}(?:\s+(?:st|stitch|one))?(?:\s+around)?(?![a-z])`,
     ),
-    by: (_, stitch, which = '', digit) =>
-      `(${(digit ? Number(digit) : (nth[which.toLowerCase()] ?? 2)) - 1} ${stitch}, skip 1) around`,
+    by: (_, stitch, which = '', digit) => `(${whichStitch(which, digit) - 1} ${stitch}, skip 1) around`,
   },
   {
     example: ['R5: 1sc 1dec x 8', 'R5: (1 sc, 1 dec) x 8'],
@@ -170,6 +178,30 @@ export const roundPhrasings: readonly Phrasing[] = [
     by: (_, total) => ` [${total}]`,
   },
   {
+    example: ['(3 sc, inc) x 6. There should now be 30 stitches.', '(3 sc, inc) x 6 [30]'],
+    pattern:
+      /(?<=[a-z\d)\]]\s*)[,;.–-]?\s*[([]?\s*\b(?:(?:there\s+(?:should|will|must)\s+(?:now\s+)?be|there\s+are\s+now|(?:and\s+)?(?:ending|end(?:s)?|finish(?:ing)?)\s+with|(?:you\s+)?end(?:ing)?\s+up\s+with|leaving(?:\s+you\s+with)?|for\s+a\s+total\s+of)\s+(\d{1,4})\s*(?:sts?|stitches|sc|dc)(?:\s+(?:in\s+(?:total|all)|around))?|(\d{1,4})\s*(?:sts?|stitches|sc|dc)\s+(?:at|by)\s+the\s+end\s+of\s+(?:this|the)\s+(?:round|rnd|row))\s*[)\]]?\s*\.?\s*$/gi,
+    by: (_, after, before) => ` [${after ?? before}]`,
+  },
+  {
+    example: ['(3 sc, inc) x 6 (24+6=30)', '(3 sc, inc) x 6 [30]'],
+    pattern:
+      /(?<=[a-z\d)\]]\s*)[([]\s*(?:\d{1,4}\s*[+–-]\s*\d{1,3}\s*=\s*(\d{1,4})|[+–-]\s*\d{1,3}\s*[,;=:]\s*(\d{1,4})|(\d{1,4})\s*[,;:]\s*[+–-]\s*\d{1,3})\s*(?:sts?|stitches|sc)?\s*[)\]]\s*\.?\s*$/gi,
+    by: (...found) => ` [${found[1] ?? found[2] ?? found[3]}]`,
+  },
+  {
+    example: ['(3 sc, inc) x 6 30sc', '(3 sc, inc) x 6 [30]'],
+    pattern: /(?<=[)\]]\s*(?:x|×|\*)\s*\d{1,3})\s+(\d{1,4})\s*(?:sts?|stitches|sc)\s*\.?\s*$/gi,
+    by: (_, total) => ` [${total}]`,
+  },
+  {
+    example: ['R5: 30: (3 sc, inc) x 6', 'R5: [30] (3 sc, inc) x 6'],
+    pattern: re(
+      String.raw`(?<=^\s*(?:rounds?|rnds?|rows?|rds?|r)\.?\s*\d{1,4}\s*:\s*)(\d{1,4})\s*(?:sts?|stitches)?\s*:\s*(?=[(*[]|\d{0,3}\s*(?:sc|inc|dec))`,
+    ),
+    by: (_, total) => `[${total}] `,
+  },
+  {
     example: ['sc each st around; 24', 'sc each st around [24]'],
     pattern: /(?<=[a-z)\]]\s*)(?:;\s*(\d{1,4})|\.\s+(\d{1,4})\s*(?:sc|dc))\s*\.?\s*$/gi,
     by: (_, bare, counted) => ` [${bare ?? counted}]`,
@@ -195,9 +227,41 @@ export const roundPhrasings: readonly Phrasing[] = [
     by: (_, times, change) => `${change} x ${numberOf(times ?? '1')}`,
   },
   {
+    example: ['(3 sc, inc) x 6 - 30 sts. Place marker.', '(3 sc, inc) x 6 - 30 sts'],
+    pattern:
+      /(?<=[a-z\d)\]]\s*)[.;]\s*(?:pm|(?:place|move|put)\s+(?:a\s+|the\s+|your\s+)?(?:stitch\s+)?markers?(?:\s+up)?)\s*\.?\s*$/gi,
+    by: () => '',
+  },
+  {
+    example: ['sc(10), inc(2), sc(12)', 'sc 10, inc 2, sc 12'],
+    pattern:
+      /(?<![a-z])(sc|hdc|dc|inc|dec)\((\d{1,3})\)(?=\s*[,;])|(?<=[,;]\s*)(sc|hdc|dc|inc|dec)\((\d{1,3})\)/gi,
+    by: (...found) => `${found[1] ?? found[3]} ${found[2] ?? found[4]}`,
+  },
+  {
+    example: ['sc for 10 sts, inc for 2 sts', 'sc 10, inc 2'],
+    pattern:
+      /(?<![a-z])(sc|hdc|dc|inc|dec)\s+for\s+(?:the\s+next\s+)?(\d{1,3})(?:\s+(?:sts?|stitches))?(?=\s*(?:[,;.)\]]|[[(]\s*\d|$))/gi,
+    by: (_, stitch, count) => `${stitch} ${count}`,
+  },
+  {
+    example: ['sl st, ch 1, sc in same st, sc 23', 'ch 1, sc, sc 23'],
+    pattern: re(
+      String.raw`${label}${sl}(?:\s+(?:in|into|to)\s+(?:the\s+)?(?:next|first)\s+(?:st|stitch|sc))?\s*,\s*(?:and\s+)?ch(?:ain)?\s*1\s*,\s*(?:and\s+)?(sc|hdc|dc|inc|dec)\s+in\s+(?:the\s+)?same\s+(?:st|stitch)(?:\s+as\s+(?:the\s+)?(?:sl\s*st|slip\s+stitch))?`,
+    ),
+    by: (_, stitch) => `ch 1, ${stitch}`,
+  },
+  {
     example: ['sc 12, PM, sc 12', 'sc 12, sc 12'],
     pattern: /,\s*(?:pm|place\s+(?:a\s+|the\s+)?(?:stitch\s+)?marker)(?=\s*(?:,|;|$))/gi,
     by: () => '',
+  },
+  {
+    example: ['R6: ditto', 'R6: repeat R5'],
+    pattern: re(
+      String.raw`^(\s*(?:rounds?|rnds?|rows?|r)?\.?\s*(\d{1,4})(?:\s*[-–]\s*(?:r|rnds?|rounds?|rows?)?\.?\s*\d{1,4})?\s*[:.)|–-]\s*)(?:ditto|idem|["″〃]|as\s+(?:before|above)|(?:the\s+)?same(?:\s+(?:again|as\s+(?:before|above|(?:the\s+)?(?:last|previous)(?:\s+(?:round|rnd|row))?)))?)(?=\s*(?:[[(]\s*\d|\.?\s*$))`,
+    ),
+    by: (...found) => `${found[1]}repeat R${Number(found[2]) - 1}`,
   },
   {
     example: ['R6-R8: same as round 5 (24)', 'R6-R8: repeat R5 (24)'],
@@ -237,6 +301,50 @@ export const roundPhrasings: readonly Phrasing[] = [
     example: ['R4: 18 (18)', 'R4: sc around (18)'],
     pattern: re(String.raw`${label}(\d{1,3})(?=\s*[[(]\s*\1\s*[)\]]\s*\.?\s*$)`),
     by: () => 'sc around',
+  },
+  {
+    example: ['R4: one round plain', 'R4: sc around'],
+    pattern: re(
+      String.raw`${label}(?:(?:one|1|a)\s+)?(?:plain|straight|even)\s+(?:round|rnd)|(?<=${label})(?:one|1|a)\s+(?:round|rnd)\s+(?:plain|straight|even)(?:\s+sc)?${ending}`,
+    ),
+    by: () => 'sc around',
+  },
+  {
+    example: ['1 sc per stitch', '1 sc in each stitch'],
+    pattern: /(?<=(?<![a-z])(?:sc|hdc|dc|inc)\s+)per\s+(?=(?:st|stitch)(?![a-z]))/gi,
+    by: () => 'in each ',
+  },
+  {
+    example: ['sc in 9 sts, sc in the other 9 sts', 'sc in 9 sts, sc in the next 9 sts'],
+    pattern: /(?<=\bin\s+(?:the\s+)?)other\s+(?=\d{1,3}\s*(?:sts?|stitches)(?![a-z]))/gi,
+    by: () => 'next ',
+  },
+  {
+    example: ['6 repeats of (2 sc, inc)', '6 x (2 sc, inc)'],
+    pattern: re(String.raw`${n}\s+(?:repeats|repetitions|rounds)\s+of\s*:?\s*(?=[([*])`),
+    by: (_, times) => `${numberOf(times ?? '1')} x `,
+  },
+  {
+    example: ['(2 sc, inc) • 6', '(2 sc, inc) x 6'],
+    pattern: /(?<=[)\]]\s*)[•·∙⋅✕✖⨯]\s*(?=\d)/gi,
+    by: () => 'x ',
+  },
+  {
+    example: ['*sc, inc*, repeat from * to * around', '*sc, inc*, repeat around'],
+    pattern:
+      /(?<=\b(?:repeat|rep)\s+)(?:from\s+)?\*+\s*(?:to|until|till|-|–)\s*(?:the\s+)?\*+\s*(?=(?:all\s+)?around|until|till|to\s+(?:the\s+)?end|[[(]\s*\d|\.?\s*$)/gi,
+    by: () => '',
+  },
+  {
+    example: ['*sc 2, inc*, repeat until [24]', '*sc 2, inc*, repeat around [24]'],
+    pattern: /(?<=\b(?:repeat|rep)\b[^.;()]*?)\b(?:until|till)(?=\s*\[\s*\d{1,4}\s*\]\s*\.?\s*$)/gi,
+    by: () => 'around',
+  },
+  {
+    example: ['sc 16. Leave the last 8 stitches unworked', 'sc 16, leave the last 8 stitches unworked'],
+    pattern:
+      /\.\s*(?=leav(?:e|ing)\s+(?:the\s+)?(?:(?:remaining|last|rest|other)\s+)(?:of\s+the\s+)?(?:\d{1,3}\s+)?(?:sts?|stitches)\b)/gi,
+    by: () => ', ',
   },
   {
     example: ['double each stitch', 'inc in each stitch'],

@@ -16,6 +16,11 @@ export const stitchPhrasings: readonly Phrasing[] = [
     by: () => '',
   },
   {
+    example: ['triple inc, sc 17', '3 sc in next st, sc 17'],
+    pattern: /(?<![a-z])triple\s+inc(?:rease)?(?![a-z])(?!\s*(?:in|into|x|×|\d))/gi,
+    by: () => '3 sc in next st',
+  },
+  {
     example: ['sc 11, 3-in-1, sc 12', 'sc 11, 3 sc in next st, sc 12'],
     pattern: /\b([2-5])[-\s]in[-\s](?:1|one)\b/gi,
     by: (_, count) => `${count} sc in next st`,
@@ -82,6 +87,43 @@ export const stitchPhrasings: readonly Phrasing[] = [
     example: ['sc in 1st 2 sts', 'sc in next 2 sts'],
     pattern: /\b(?:1st|first)\s+(?=\d{1,3}\s*(?:sts?|stitches|sc)\b)/gi,
     by: () => 'next ',
+  },
+  {
+    example: ['sc 5, MB, sc 12', 'sc 5, bobble, sc 12'],
+    pattern: /(?<=[,;(*]\s*)(?:bo|bob|bbl|mb|make\s+bobble)(?=\s*[,;)])/gi,
+    by: () => 'bobble',
+  },
+  {
+    example: ['sc 5, bobble (5 dc), sc 12', 'sc 5, bobble, sc 12'],
+    pattern:
+      /(?<=\b(?:bobble|popcorn|puff|cluster)(?:\s+st(?:itch)?)?)\s*\(\s*(?:of\s+)?\d\s*(?:dc|hdc|tr)\s*\)/gi,
+    by: () => '',
+  },
+  {
+    example: ['sc 5, 4dc-bobble, sc 18', 'sc 5, bobble, sc 18'],
+    pattern: /(?<=[,;(*:]\s*|\d\s+)\d\s*(?:dc|hdc|tr)[\s-]+(?=(?:bobble|popcorn|puff|cluster)(?![a-z]))/gi,
+    by: () => '',
+  },
+  {
+    example: ['sc 5, dc5tog in same st, sc 18', 'sc 5, bobble, sc 18'],
+    pattern:
+      /(?<![a-z\d])(?:dc|hdc|tr)\s*[3-7]\s*tog\s+(?:all\s+)?in(?:to)?\s+(?:the\s+)?(?:same|next|one|1)\s+(?:st|stitch)/gi,
+    by: () => 'bobble',
+  },
+  {
+    example: ['sc 5, ch 3 picot, sc 19', 'sc 5, ch 3, sl st in 3rd ch from hook, sc 19'],
+    pattern:
+      /(?<![a-z])(?:ch(?:ain)?[\s-]*([2-6])[\s-]*picot|([2-6])[\s-]*ch(?:ain)?[\s-]+picot|picot)(?=\s*[,;)])/gi,
+    by: (_, after, before) => {
+      const count = after ?? before ?? '3';
+      return `ch ${count}, sl st in ${count}${count === '2' ? 'nd' : count === '3' ? 'rd' : 'th'} ch from hook`;
+    },
+  },
+  {
+    example: ['waistcoat stitch around', 'sc around'],
+    pattern:
+      /(?<![a-z])(?:(?:waistcoat|centre\s+single|center\s+single|split\s+single)\s+(?:crochet|st(?:itch)?)|wsc)(?=\s+(?:around|in\s+each|\d))/gi,
+    by: () => 'sc',
   },
   {
     example: ['ch 3, sl st in 3rd ch from hook (picot)', 'ch 3, sl st in 3rd ch from hook'],
