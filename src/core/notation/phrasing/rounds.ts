@@ -245,7 +245,7 @@ export const roundPhrasings: readonly Phrasing[] = [
     by: (_, stitch, count) => `${stitch} ${count}`,
   },
   {
-    example: ['sl st, ch 1, sc in same st, sc 23', 'ch 1, sc, sc 23'],
+    example: ['R5: sl st, ch 1, sc in same st, sc 23', 'R5: ch 1, sc, sc 23'],
     pattern: re(
       String.raw`${label}${sl}(?:\s+(?:in|into|to)\s+(?:the\s+)?(?:next|first)\s+(?:st|stitch|sc))?\s*,\s*(?:and\s+)?ch(?:ain)?\s*1\s*,\s*(?:and\s+)?(sc|hdc|dc|inc|dec)\s+in\s+(?:the\s+)?same\s+(?:st|stitch)(?:\s+as\s+(?:the\s+)?(?:sl\s*st|slip\s+stitch))?`,
     ),
@@ -341,7 +341,7 @@ export const roundPhrasings: readonly Phrasing[] = [
     by: () => 'around',
   },
   {
-    example: ['sc 16. Leave the last 8 stitches unworked', 'sc 16, leave the last 8 stitches unworked'],
+    example: ['sc 16. leave the last 8 stitches unworked', 'sc 16, leave the last 8 stitches unworked'],
     pattern:
       /\.\s*(?=leav(?:e|ing)\s+(?:the\s+)?(?:(?:remaining|last|rest|other)\s+)(?:of\s+the\s+)?(?:\d{1,3}\s+)?(?:sts?|stitches)\b)/gi,
     by: () => ', ',

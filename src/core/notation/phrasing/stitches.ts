@@ -113,7 +113,7 @@ export const stitchPhrasings: readonly Phrasing[] = [
   {
     example: ['sc 5, ch 3 picot, sc 19', 'sc 5, ch 3, sl st in 3rd ch from hook, sc 19'],
     pattern:
-      /(?<![a-z])(?:ch(?:ain)?[\s-]*([2-6])[\s-]*picot|([2-6])[\s-]*ch(?:ain)?[\s-]+picot|picot)(?=\s*[,;)])/gi,
+      /(?<![a-z])(?:ch(?:ain)?[\s-]*([2-6])[\s-]*picot|([2-6])[\s-]*ch(?:ain)?[\s-]+picot|(?<!\(\s*)picot)(?=\s*[,;)])/gi,
     by: (_, after, before) => {
       const count = after ?? before ?? '3';
       return `ch ${count}, sl st in ${count}${count === '2' ? 'nd' : count === '3' ? 'rd' : 'th'} ch from hook`;
