@@ -124,7 +124,6 @@ describe('what is said and not read', () => {
     'Sew on both 10 mm buttons between R20 and R21',
     'Sew felt cheek patches, 8 mm, 2 rounds below the eyes',
     'Felt cheeks, 8 mm, level with the eyes, just outside the eyes',
-    'Sew 6 mm buttons for eyes between R15 and R16, 7 apart',
     'Sculpt the face: in above the eyes, out below the eyes, pull together twice',
     'Embroider the mouth 4 rounds below the eyes, 3 wide, under the nose',
   ])('nothing in: %s', (sentence) => {

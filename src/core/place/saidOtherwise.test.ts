@@ -1,4 +1,5 @@
 import { analyseToy } from '../toy/analyse';
+import { verticalWords } from './rule/writeRule';
 
 // 36 stitches on rounds 6 to 13, front line at 18½ on each of them.
 const head =
@@ -167,3 +168,60 @@ test.each([
   '9 mm eyes between R9 and R10, 7 stitches from one to the other.',
   '9 mm eyes: 9th row, gap 6 stitches.',
 ])('%s', (said) => expect(placed(said)).toEqual([9, 15, 22]));
+
+test.each([
+  // R6 widens for the last time, and R7 is the first plain round.
+  ['9 mm eyes between the 4th and 5th plain rounds, 7 post to post.', [10, 15, 22]],
+  ['9 mm eyes between the fourth and fifth rounds of the straight section, 7 post to post.', [10, 15, 22]],
+  ['9 mm eyes between rounds 4 and 5 of the plain part, 7 post to post.', [10, 15, 22]],
+  ['9 mm eyes on the fourth even row, 7 post to post.', [10, 15, 22]],
+  ['9 mm eyes between the second and third rounds after the increases, 7 post to post.', [8, 15, 22]],
+  ['Count 6 stitches between the eyes and place them between R9-R10.', [9, 15, 22]],
+  ['There are 6 stitches between the eyes, which go between R9 and R10.', [9, 15, 22]],
+])('%s', (sentence, holes) => {
+  expect(placed(sentence)).toEqual(holes);
+});
+
+test('of several runs of plain rounds one is taken and the others asked', () => {
+  const toy = analyseToy(
+    `${head}R15-R18: sc around\nR19: (3 sc, dec) x 6\nEyes: 9 mm, on the third plain round, 7 post to post`,
+  );
+  expect(toy.problems.map(({ code }) => code)).toContain('landmark-ambiguous');
+  expect(toy.parts[0]!.features[0]!.gap).toEqual([9, 10]);
+});
+
+test('rounds counted from the plain ones are written so that they are read back', () => {
+  const toy = analyseToy(`${head}Eyes: 9 mm, on the third plain round, 7 post to post`);
+  const [part] = toy.parts;
+  const { rule, gap } = part!.features[0]!;
+  const again = analyseToy(`${head}Eyes: 9 mm, ${verticalWords(rule.vertical)}, 7 post to post`);
+  expect(again.parts[0]!.features[0]!.rule.vertical).toEqual(rule.vertical);
+  expect(again.parts[0]!.features[0]!.gap).toEqual(gap);
+});
+
+/** What the first act at the face is. */
+const actOf = (sentence: string) =>
+  analyseToy(head + sentence).parts[0]!.stops.stops.flatMap(({ acts }) => acts.map(({ act }) => act));
+
+test.each([
+  'Using black yarn, stitch the eyes between R9 and R10, with 6 stitches between.',
+  'With black thread, make the eyes between R9 and R10, 6 stitches between.',
+  'Sew the eyes between R9 and R10 with black yarn, 6 stitches between.',
+])('eyes of yarn are stitched, and no washer is waited for: %s', (sentence) => {
+  expect(actOf(sentence)).toContain('embroider');
+  expect(actOf(sentence)).not.toContain('seat-eyes');
+});
+
+test.each([
+  'Sew buttons as eyes between R9 and R10, 7 post to post.',
+  'Sew bead eyes between R9 and R10, 7 post to post.',
+])('that eyes of another kind are planned as pressed is told: %s', (sentence) => {
+  expect(analyseToy(head + sentence).problems.map(({ code }) => code)).toContain('words-unused');
+});
+
+test('a triangle nose with its size that is inserted is a bought one', () => {
+  expect(actOf('Insert 12 mm triangle nose between rounds 11 and 12.')).toContain('seat-nose');
+  expect(actOf('Embroider a triangle nose, 12 mm wide, between rounds 11 and 12.')).not.toContain(
+    'seat-nose',
+  );
+});

@@ -49,6 +49,8 @@ export function readFeature(
   const style = styleOf(feature, phrases.styles);
   if (style) step.style = style;
   if (style === 'line') step.embroidered = true;
+  if (feature === 'eyes' && isYarnWork(step, text)) step.embroidered = true;
+  if (feature === 'nose' && isBoughtNose(step, text)) step.pressed = true;
   // Pressed eyes lie on one line of holes, whatever they are said to reach over.
   if (feature === 'eyes' && step.range && !step.gap) {
     step.gap = step.range;
@@ -166,9 +168,10 @@ function unread(step: FeatureSentence, phrases: Phrases, text: string): void {
     ...(outwardAt !== null && !step.outward ? [outwardAt] : []),
     ...(heightAt !== null && placed === undefined && !vague ? [heightAt] : []),
   ];
-  const clauses = [...left, ...severalNumbers(text, span), ...madeOfCloth(step, phrases, text)].map((at) =>
-    clauseAt(text, at, span),
-  );
+  const clauses = [
+    ...[...left, ...severalNumbers(text, span)].map((at) => clauseAt(text, at, span)),
+    ...madeOf(step, phrases, text),
+  ];
   if (vague && step.feature !== 'sculpting') {
     if (placed === undefined) {
       step.relation = { rounds: 1, direction: vague.direction, to: vague.to };
@@ -183,12 +186,40 @@ function unread(step: FeatureSentence, phrases: Phrases, text: string): void {
   if (clauses.length > 0 && step.feature !== 'sculpting') step.unused = [...new Set(clauses)];
 }
 
-/** `Felt eyes`: eyes are planned as pressed in or stitched, so what else they are made of is told. A ring, or a backing, of felt is none. */
-function madeOfCloth({ feature, span }: FeatureSentence, { ring, styles }: Phrases, text: string): number[] {
-  const isOfCloth = feature === 'eyes' && ring === null && styles.some((style) => cloths.has(style));
+/** `Stitch the eyes with black yarn`: worked with the needle, though no word says so; what is sewn on has a size, or is there already. */
+function isYarnWork({ pressed, sizeMm, span }: FeatureSentence, text: string): boolean {
+  if (pressed || sizeMm !== undefined) return false;
   const said = text.slice(span.from, span.to);
+  if (/\b(?:buttons?|beads?|felt|plastic|safety|pearls?)\b|\b(?:sew|sewn|stitch|stitched)\s+on\b/i.test(said))
+    return false;
+  const ofYarn =
+    /\b(?:with|using|in|out\s+of)\s+(?:[a-z]+\s+){0,3}?(?:yarn|thread|floss|wool|cotton)\b/i.test(said);
+  return (
+    ofYarn ||
+    /\bstitch(?:ed|ing)?\s+(?:the\s+|two\s+|both\s+|small\s+|simple\s+|little\s+)*eyes\b/i.test(said)
+  );
+}
+
+/** `Insert a 12 mm triangle nose`: one that is bought in that form, and not a triangle in thread. */
+function isBoughtNose({ sizeMm, span }: FeatureSentence, text: string): boolean {
+  const said = text.slice(span.from, span.to);
+  const isPutIn = /\b(?:insert|place|put|add|attach|fix|fit|press|push|position|pop)\b/i.test(said);
+  const isMade = /\b(?:embroider|stitch|sew|satin|yarn|thread|floss|felt|crochet|glue|wide)/i.test(said);
+  return sizeMm !== undefined && isPutIn && !isMade;
+}
+
+/**
+ * `Felt eyes`, `buttons as eyes`: eyes are planned as pressed in or stitched, so what else they are made of is told. A ring, or a backing,
+ * of felt is none.
+ */
+function madeOf({ feature, span }: FeatureSentence, { ring, styles }: Phrases, text: string): string[] {
+  if (feature !== 'eyes') return [];
+  const said = text.slice(span.from, span.to);
+  const sewnOn = /\b(?:buttons?|beads?|pearls?)\b/i.exec(said);
+  if (sewnOn) return [sewnOn[0]];
+  const isOfCloth = ring === null && styles.some((style) => cloths.has(style));
   if (!isOfCloth || /\b(?:behind|under|beneath|backing|backed|washers?)\b/i.test(said)) return [];
-  return [span.from + Math.max(0, said.search(/\b(?:felt|crochet)/i))];
+  return [/\b(?:felt|crochet\w*)/i.exec(said)?.[0] ?? 'felt'];
 }
 
 /** `5-7 stitches apart`: which of them is not for us to say. */

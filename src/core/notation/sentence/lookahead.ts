@@ -8,6 +8,7 @@ const landmarks: [TokenType, LandmarkKind][] = [
   [S.Neck, 'neck'],
   [S.LastIncrease, 'last increase'],
   [S.FirstDecrease, 'first decrease'],
+  [S.PlainStart, 'plain rounds'],
   [S.LiveEdge, 'edge'],
   [S.Base, 'base'],
   [S.Top, 'top'],
@@ -114,7 +115,8 @@ export abstract class SentenceLookahead extends EmbeddedActionsParser {
     const at = /^the$/i.test(this.LA(i + 1).image ?? '') ? i + 2 : i + 1;
     // `2 rounds from the first decrease` may be either way.
     const towards = way === 'before' ? S.FirstDecrease : S.LastIncrease;
-    return is(this.LA(at), towards) ? at : 0;
+    // Past their beginning there is but one way.
+    return is(this.LA(at), towards) || (way !== 'before' && is(this.LA(at), S.PlainStart)) ? at : 0;
   }
 
   /** `The edge` alone is the live edge; `the edge of the muzzle` is not. */

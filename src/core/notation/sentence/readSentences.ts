@@ -154,6 +154,13 @@ const uncounted = (text: string): string =>
     'eye'.padEnd(said.length),
   );
 
+/** `Count 6 stitches between the eyes and place them between R9 and R10`: it is the eyes that are placed. As long as it was. */
+const eyesFirst = (text: string): string =>
+  text.replace(
+    /(?<=^\W*(?:(?:count|leave|keep|skip|allow|with|there\s+(?:are|should\s+be))\s+)?(?:\d{1,2}|[a-z]{3,6})\s+(?:sts?|stitches|sc)\s+)between\s+the\s+eyes(?=,?\s+(?:and|which|that|placing|then|they)\b(?!.*\b(?:nose|mouth|muzzle|brows?|eyebrows?|cheeks?)\b).*\b(?:r|rounds?|rnds?|rows?)\.?\s*\d)/gi,
+    (said) => 'in between, eyes'.padEnd(said.length),
+  );
+
 /** A sentence that has a word to go by, with what it is about; null where that is nothing known. */
 interface Carried {
   span: Said['span'];
@@ -168,7 +175,7 @@ interface Carried {
 
 function carried(text: string): Carried[] {
   const own = (parser ??= new SentenceParser());
-  return splitSentences(tokensOf(uncounted(withNose(text)))).flatMap((tokens): Carried[] => {
+  return splitSentences(tokensOf(eyesFirst(uncounted(withNose(text))))).flatMap((tokens): Carried[] => {
     const [first] = tokens;
     const last = tokens.at(-1);
     if (!first || !last) return [];

@@ -38,7 +38,16 @@ export type FeatureKind =
 
 /** Places of a part that rounds are counted from, beside its features. */
 export type LandmarkKind =
-  'ridge' | 'colour change' | 'neck' | 'edge' | 'base' | 'top' | 'start' | 'last increase' | 'first decrease';
+  | 'ridge'
+  | 'colour change'
+  | 'neck'
+  | 'edge'
+  | 'base'
+  | 'top'
+  | 'start'
+  | 'last increase'
+  | 'first decrease'
+  | 'plain rounds';
 
 /** Ends that rounds are counted from. */
 export type CountedFrom = 'end' | 'base' | 'top';

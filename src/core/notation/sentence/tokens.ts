@@ -151,6 +151,12 @@ export const S = {
     'FirstDecrease',
     'first\\s+dec(?:rease)?s?(?:\\s+(?:rounds?|rnds?|rows?))?|first\\s+(?:rounds?|rnds?|rows?)\\s+(?:of|with)\\s+(?:the\\s+)?dec(?:rease)?s?|(?:start|beginning)\\s+of\\s+(?:the\\s+)?decreases?|(?:you\\s+)?(?:start|begin)\\s+(?:to\\s+)?decreas(?:e|ing)|decreases?\\s+(?:start|begin)s?',
   ),
+  /** What plain rounds begin with; the sign stands in place of longer words. */
+  PlainStart: createToken({
+    name: 'PlainStart',
+    pattern: /¶|(?:the\s+)?(?:(?:start|beginning)\s+of\s+(?:the\s+)?)?plain\s+rounds(?!\s*[A-Za-z0-9])/i,
+    categories: [Any],
+  }),
   // Before the front: `front loop round`.
   Ridge: kw('Ridge', 'ridge|(?:BLO|FLO|(?:back|front)[\\s-]+loops?(?:\\s+only)?)\\s+(?:rounds?|rnds?|rows?)'),
   FrontLine: kw('FrontLine', '(?:front|middle|centre|center)(?:\\s+line)?'),
@@ -291,6 +297,35 @@ const twoOrdinals = new RegExp(
 const spacedBy =
   /\bspaced\s+((?:\d+|[a-z]{3,6})\s+(?:sts?|stitches))(?!\s*(?:apart|between|from|each|evenly|in\b|\())(?![a-z])/gi;
 
+const ordinal = String.raw`(?:\d{1,3}(?:st|nd|rd|th)|${ordinalWords.join('|')})`;
+const plainWord = String.raw`(?:plain|even|straight|unchanging|no[-\s]increase)`;
+const roundsWord = String.raw`(?:rounds?|rnds?|rows?)`;
+const ofPlain = String.raw`${roundsWord}\s+(?:of|in)\s+(?:the\s+)?${plainWord}(?:\s+(?:section|part|area|bit|sc|single\s+crochets?|rounds|rnds))?`;
+/** `Between the 4th and 5th plain rounds`, `on the third round of the straight section`: counted from where those begin. */
+const amongPlain = new RegExp(
+  String.raw`\b(?:between|on|in|at|after)\s+(?:the\s+)?(${ordinal})(?:\s*(?:and|&|-|\/)\s*(?:the\s+)?(${ordinal}))?\s+(?:${plainWord}\s+${roundsWord}|${ofPlain})(?![a-z])|\bbetween\s+(?:the\s+)?(?:rounds|rnds|rows)\s+(\d{1,3})\s*(?:and|&|-|\/)\s*(\d{1,3})\s+(?:of|in)\s+(?:the\s+)?${plainWord}\s+(?:section|part|area|bit|rounds|rnds)(?![a-z])`,
+  'gi',
+);
+/** `Between the second and third rounds after the increases`: counted from the last of them. */
+const pastIncreases = new RegExp(
+  String.raw`\b(?:between|on|in|at)\s+(?:the\s+)?(${ordinal})(?:\s*(?:and|&|-|\/)\s*(?:the\s+)?(${ordinal}))?\s+(?:${plainWord}\s+)?${roundsWord}\s+(?:after|past|following)\s+(?:the\s+)?(?:(?:last|final)\s+)?inc(?:rease)?s?(?:\s+(?:rounds?|rnds?|rows?|section))?(?![a-z])`,
+  'gi',
+);
+const whichOf = (said: string): number =>
+  Number.parseInt(said, 10) || ordinalWords.indexOf(said.toLowerCase()) + 1;
+
+/** Rounds counted from a place of the part, in as many signs; two that are not neighbours stay as they are. */
+function countedFrom(place: string): (whole: string, ...found: unknown[]) => string {
+  return (whole, ...found) => {
+    const groups = found.slice(
+      0,
+      found.findIndex((one) => typeof one === 'number'),
+    );
+    const [first = 0, second = first + 1] = groups.flatMap((said) => (said ? [whichOf(String(said))] : []));
+    return second === first + 1 ? `${first} rnds after ${place}`.padEnd(whole.length) : whole;
+  };
+}
+
 /**
  * The words of a line, `between the fourth and fifth row` with its numbers in figures: by itself `the second ear` numbers no round.
  * The line keeps its length, and each word its place, but for those of a distance that is said the other way round.
@@ -298,6 +333,8 @@ const spacedBy =
 export function tokensOf(text: string): IToken[] {
   const figure = (word: string) => `${ordinalWords.indexOf(word.toLowerCase()) + 1}th`.padEnd(word.length);
   const figures = text
+    .replace(amongPlain, countedFrom('¶'))
+    .replace(pastIncreases, countedFrom('last inc'))
     .replace(
       twoOrdinals,
       (_, one: string, between: string, other: string) => figure(one) + between + figure(other),

@@ -11,6 +11,7 @@ const landmarks: ReadonlySet<string> = new Set([
   'start',
   'last increase',
   'first decrease',
+  'plain rounds',
 ] satisfies LandmarkKind[]);
 
 /** Whether a name is a place of the part itself, not a feature on it. */
@@ -24,7 +25,7 @@ const known = new WeakMap<Fabric, Map<LandmarkKind, number[]>>();
  * The lines of holes a landmark lies on: 8 is the line between the rounds with index 8 and 9, from 1. Empty where the part has none.
  *
  * A last increase lies before the line after it, a first decrease after the line before it: one of each time the piece widens or narrows.
- * A ridge lies under the first round worked into one loop only; a colour change under the first round that brings a
+ * Plain rounds lie behind the line their first one is worked along. A ridge lies under the first round worked into one loop only; a colour change under the first round that brings a
  * colour the round before it has not. A neck is the narrowest line between two places that are wider by a quarter at least.
  */
 export function landmarkLines(fabric: Fabric, landmark: LandmarkKind): readonly number[] {
@@ -40,6 +41,7 @@ function findLines(fabric: Fabric, landmark: LandmarkKind): number[] {
   if (landmark === 'neck') return necks(fabric);
   if (landmark === 'last increase') return lastIncreases(fabric);
   if (landmark === 'first decrease') return firstDecreases(fabric);
+  if (landmark === 'plain rounds') return plainStarts(fabric);
   if (landmark === 'edge') return [rounds];
   if (landmark === 'base' || landmark === 'top' || landmark === 'start') return [0];
   const stitchesOf = (round: number) =>
@@ -96,6 +98,16 @@ const firstDecreases = (fabric: Fabric): number[] =>
   changesOf(fabric)
     .filter(({ way }, index, all) => way < 0 && !((all[index - 1]?.way ?? 1) < 0))
     .map(({ round }) => round - 1);
+
+/** The lines before each run of rounds that neither widen nor narrow; one such round between two others is no run. */
+function plainStarts(fabric: Fabric): number[] {
+  const wall = wallRounds(fabric);
+  const changed = new Set(changesOf(fabric).map(({ round }) => round));
+  const isPlain = (round: number | undefined) => round !== undefined && round > 1 && !changed.has(round);
+  return wall.flatMap((round, index) =>
+    isPlain(round) && !isPlain(wall[index - 1]) && isPlain(wall[index + 1]) ? [round - 1] : [],
+  );
+}
 
 /** The narrowest lines of a part that widens again: of several rounds alike the middle one. */
 function necks(fabric: Fabric): number[] {

@@ -314,14 +314,14 @@ function landmarkLine(
     });
     return usual;
   }
-  const inward = first === 0 || to === 'last increase' ? 1 : -1;
+  const inward = first === 0 || to === 'last increase' || to === 'plain rounds' ? 1 : -1;
   const step = direction === 'from' ? inward : upOf(frame.form) * signOf(direction);
   const at = (line: number) => line + acrossRound(to, step) + step * rounds;
   if (more.length > 0) {
     report({
       code: 'landmark-ambiguous',
       severity: 'info',
-      message: `This part has ${more.length + 1} places with a ${to}; the first is taken. Say between which rounds the ${name} ${goOf(name)} to settle it.`,
+      message: `This part has ${more.length + 1} places with ${to === 'plain rounds' ? '' : 'a '}${to}; the first is taken. Say between which rounds the ${name} ${goOf(name)} to settle it.`,
       suggestions: [first, ...more]
         .map(at)
         .filter((line) => lines.isLine(line))

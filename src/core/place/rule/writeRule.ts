@@ -14,7 +14,10 @@ const onPart = (sentence: string, step: { on?: string } | undefined): string =>
   step?.on ? sentence.replace(/\.$/, `, on the ${step.on}.`) : sentence;
 /** Landmarks a feature may lie on. */
 const seen: ReadonlySet<string> = new Set(['ridge', 'colour change', 'neck']);
-const landmarkWords: Record<string, string> = { edge: 'live edge' };
+const landmarkWords: Record<string, string> = {
+  edge: 'live edge',
+  'plain rounds': 'start of the plain rounds',
+};
 
 /** `between R8 and R9`, `2 rounds below the eyes`: words that are read back to the same rule. */
 export function verticalWords(vertical: Vertical | null): string | null {
