@@ -316,6 +316,9 @@ function isOnlyOnTop({ place, ...sentence }: AnyJoin): boolean {
   return around === 'top' && !saysWhere({ ...sentence, place: elsewhere } as AnyJoin);
 }
 
+/** Words that say where, though not in a way that is read: it is not the edge. */
+const somewhere = /\b(?:back|front|sides?|between|behind|opposite|near|next|close|towards?|beside)\b/i;
+
 /** Two parts that end open come together by their edges, where nothing says otherwise. */
 export function isEdgeToEdge({ sentence, piece, wall, units }: Placing): boolean {
   if (
@@ -337,7 +340,8 @@ export function isEdgeToEdge({ sentence, piece, wall, units }: Placing): boolean
   const { around: _around, ...elsewhere } = sentence.place;
   const saysSide =
     sentence.back === true || sentence.sides !== undefined || Object.keys(elsewhere).length > 0;
-  return bothOpen && !saysSide && (atEnd || !saysWhere(sentence));
+  const isElsewhere = sentence.unused?.some((words) => somewhere.test(words)) ?? false;
+  return bothOpen && !saysSide && !isElsewhere && (atEnd || !saysWhere(sentence));
 }
 
 /** A head that nothing places sits on top of what it is sewn to, and it is told. */

@@ -657,3 +657,54 @@ test('below a closed head that sits on an open body', () => {
     ['right arm', 7.5],
   ]);
 });
+
+const onBothSides = (piece: string, round: number) => [
+  [`left ${piece}`, 'body', round, 9.5],
+  [`right ${piece}`, 'body', round, 27.5],
+];
+
+// What is only gone by, and what was joined before, is not joined by the sentence.
+test.each<[string, unknown[]]>([
+  ['Once the ears are attached, sew the arms on round 8 of the body.', onBothSides('arm', 8)],
+  ['After sewing the tail, sew the arms on round 8 of the body.', onBothSides('arm', 8)],
+  ['When sewing the arms to the body, place them on round 8.', onBothSides('arm', 8)],
+  ['With the arm tails, sew the arms on round 8 of the body.', onBothSides('arm', 8)],
+  ['Sew the arms on round 8 of the body, next to the ears.', onBothSides('arm', 8)],
+  ['Sew the arms on round 8 of the body, opposite the ears and behind the tail.', onBothSides('arm', 8)],
+  ['Flatten the arm openings and sew them to round 8 of the body.', onBothSides('arm', 8)],
+  ['Sew the left arm to the left side on round 8, the right arm to the right side.', onBothSides('arm', 8)],
+  ['Sew the tail to the body on round 14, in the middle between the arms.', [['tail', 'body', 14, 18.5]]],
+])('%s', (said, expected) => {
+  expect(placed(said)).toEqual(expected);
+});
+
+test.each([
+  ['Sew the tail to the bottom of the back of the body.', 'bottom of the back'],
+  ['Sew the tail to the body at the back, at the bottom.', 'at the bottom'],
+  ['Sew the tail to the lower back of the body.', 'lower back'],
+  ['Sew the tail to the body, low on the back.', 'low on the back'],
+])('how low is asked: %s', (said, words) => {
+  const { problems, joined } = bear(said);
+  expect(problems.find(({ code }) => code === 'words-unused')?.facts?.words).toBe(words);
+  expect(problems.map(({ code }) => code)).toContain('join-where');
+  expect(joined.joins.map(({ round }) => round)).toEqual([null]);
+});
+
+test.each([
+  'Sew the arms to the body on round 8, the left one at stitch 28, the right one at stitch 9.',
+  'Arms: sew to the body at R8, left arm at st 28, right arm at st 9.',
+  'Sew the arms to the body on R8, left at st 28, right at st 9.',
+])('a side that is said to a stitch of the other is told: %s', (said) => {
+  expect(bear(said).problems.filter(({ code }) => code === 'join-side')).toHaveLength(2);
+  expect(
+    bear(said.replace('28', 'x').replace('9.', '28.').replace('x', '9')).problems.map(({ code }) => code),
+  ).not.toContain('join-side');
+});
+
+test('a number that is not said to be a stitch is told', () => {
+  const told = bear('Sew the arms to the body on R8: left at 9, right at 28.').problems;
+  expect(told.filter(({ code }) => code === 'words-unused').map(({ facts }) => facts?.words)).toEqual([
+    'left at 9',
+    'right at 28',
+  ]);
+});

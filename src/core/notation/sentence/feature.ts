@@ -215,11 +215,11 @@ function isBoughtNose({ sizeMm, span }: FeatureSentence, text: string): boolean 
 function madeOf({ feature, span }: FeatureSentence, { ring, styles }: Phrases, text: string): string[] {
   if (feature !== 'eyes') return [];
   const said = text.slice(span.from, span.to);
-  const sewnOn = /\b(?:buttons?|beads?|pearls?)\b/i.exec(said);
+  const sewnOn = /\b(?:buttons?|beads?|pearls?)\b(?:\s+eyes)?/i.exec(said);
   if (sewnOn) return [sewnOn[0]];
   const isOfCloth = ring === null && styles.some((style) => cloths.has(style));
   if (!isOfCloth || /\b(?:behind|under|beneath|backing|backed|washers?)\b/i.test(said)) return [];
-  return [/\b(?:felt|crochet\w*)/i.exec(said)?.[0] ?? 'felt'];
+  return [/\b(?:felt|crochet\w*)(?:\s+eyes)?/i.exec(said)?.[0] ?? 'felt'];
 }
 
 /** `5-7 stitches apart`: which of them is not for us to say. */

@@ -149,9 +149,21 @@ export function withPartNames<Join extends JoinSentence | PinSentence>(
   // Rounds that are named say more than a level.
   if (hasRounds !== undefined || said.relation) delete place.atEyes;
   if (andTheOther.test(sentence.text)) nameBoth(said);
+  if (leftAndRight.test(sentence.text)) joinBoth(said);
+  if (said.back && saysEnd.test(sentence.text)) leaveEndOut(said);
   // So many stitches from the back are not in the middle of it.
   if (place.aside?.of === 'back') delete said.back;
   return said;
+}
+
+const saysEnd = /\b(?:to|on|onto|at)\s+the\s+(?:very\s+)?(?:top|bottom)\b/i;
+
+/** `At the bottom of the body at the back` is low on its back, and not its very end: how low is asked. */
+function leaveEndOut(said: JoinSentence | PinSentence): void {
+  const { around, ...place } = said.place;
+  if (around === undefined) return;
+  said.place = place;
+  said.unused = [...(said.unused ?? []), `at the ${around}`];
 }
 
 const unusedOf = (unread: readonly string[]) => (unread.length > 0 ? { unused: unread } : {});
@@ -186,6 +198,20 @@ function nameBoth(said: JoinSentence | PinSentence): void {
   if (!isPair || said.stitches) return;
   named.count = null;
   named.side = null;
+  said.sides = 'both';
+}
+
+const leftAndRight =
+  /\bleft\b[^.;]*\b(?:on|to|at)\s+the\s+left\b[^.;]*\bright\b[^.;]*\b(?:on|to|at)\s+the\s+right\b/i;
+
+/** `The left arm to the left side, the right arm to the right side`: the two of a pair, one on each side. */
+function joinBoth(said: JoinSentence | PinSentence): void {
+  const named = said.joined.flatMap(({ parts }) => parts);
+  const [left, right, ...more] = named;
+  const isPair = left && right && more.length === 0 && left.id === right.id && left.side !== right.side;
+  if (!isPair || said.stitches) return;
+  const wall = said.joined.find((one) => one.wall)?.wall ?? null;
+  said.joined = [{ parts: [{ ...left, count: null, side: null }], wall }];
   said.sides = 'both';
 }
 

@@ -207,7 +207,7 @@ const manners: readonly Manner[] = [
   },
   {
     // onto the top of the body
-    read: /\b(?:to|on|onto|at|around|round|over) (?:the )?(?:very )?(top|bottom|start|end)(?: of\b|,|$|\.)/,
+    read: /\b(?:to|on|onto|at|around|round|over) (?:the )?(?:very )?(top|bottom|start|end)(?: of\b(?! (?:the |its |his |her )?(?:back|front|sides?)\b)|,|$|\.)/,
     place: ([, end]) => ({ around: end as JoinPlace['around'] }),
   },
 ];
@@ -216,7 +216,7 @@ const manners: readonly Manner[] = [
 const vague = new RegExp(
   [
     String.raw`\b(?:close|closer|near|far|further|wide|wider) (?:together|apart)\b`,
-    String.raw`\b(?:near|next to|close to|closer to|towards?|opposite|behind) (?:the |his |her |its )?(?!each\b|other\b)(?:centre |center )?[a-z@\d]+`,
+    String.raw`\b(?:near|next to|close to|closer to|towards?|opposite|behind) (?:the |his |her |its )?(?!(?:the|his|her|its|each|other)\b|@)(?:centre |center )?[a-z@\d]+`,
     String.raw`\b${number} ${rounds} (?:up |down |higher |lower )?(?:above|${below}|from|over|than) (?:the |his |her |its )?(?!(?:the|his|her|its|neck|top|bottom|base|edge|start|end|middle|eyes?|nose|mouth|colou?r|change|last|first|that|opening|closing|crown|magic|ring|rounds?|rows?)\b)[a-z]+`,
     String.raw`\bhalf ?way (?:between|up|down|along|round|around)(?: [a-z@\d]+){0,5}`,
     String.raw`\b(?:a (?:little|bit|touch)|slightly|somewhat) (?:forward|backwards?|back|to(?:wards)? the (?:front|back|sides?))(?: of the [a-z]+)?`,
@@ -226,9 +226,20 @@ const vague = new RegExp(
     String.raw`\b(?:at (?:a slant|an angle)|angled|slanting|slanted|tilted|diagonally|upside down)(?: (?:forwards?|backwards?|outwards?|inwards?|up|down))?`,
     String.raw`\b(?:in line|level|lined up|aligned) with (?:the |his |her |its )?(?!(?:the|his|her|its|rounds?|rows?|rnds?|r ?\d+)\b)[a-z@\d]+`,
     String.raw`\bat an? \d+[ -]?(?:degrees?|°)(?: angle)?|\bso (?:that )?(?:they|it|both)(?: all| both)? (?:points?|faces?|looks?|bends?|leans?|droops?|hangs?) [a-z]+(?: [a-z]+)?`,
+    String.raw`\b(?:lower|upper) (?:part of (?:the |its )?)?(?:back|front|sides?)\b|\b(?:low|high)(?: down| up)? (?:on|at) (?:the |its )?(?:back|front|sides?)\b`,
+    String.raw`\b(?:bottom|top|base) of (?:the |its |his |her )?(?:back|front|sides?)\b`,
     String.raw`\bin an? (?:curve|arc|circle|line|row|triangle)\b`,
     String.raw`\bover the (?:seam|join|colou?r change)\b|\bwhere the (?:rounds?|colou?rs?) (?:changes?|begins?|starts?|ends?|joins?)\b`,
   ].join('|'),
+  'g',
+);
+
+/** `Once the legs are attached, …`, `After sewing the head, …`: when it is done, and to what was joined before. */
+const opening = /^\W*(?:once|after|when|before|as soon as|now that|while)\b[^,;.:]*,/;
+
+/** `Between the legs`, `above the arms`, `opposite the tail`, where no manner read it: what is named so is gone by and not joined. */
+const besideParts = new RegExp(
+  String.raw`\b(?:${above}|${below}|between|behind|opposite|near|next to|close to|closer to|beside|towards?|in front of) (?:the |his |her |its |their |both |two |left |right )*@(\d+)`,
   'g',
 );
 
@@ -242,7 +253,7 @@ export interface PlacedMentions {
 
 /** `3 stitches lower on the left`, `4 cm apart`: a number that would be lost. Ordinals and `stitch 8` are read as stitches. */
 const measured = new RegExp(
-  String.raw`(?<![\w·-])${number} (?:${clear} )*(?:${stitches}|(?:mm|cm)(?= (?:apart|between|from|above|below)))(?! each|-| (?:by|for|to) stitch)(?!\w)(?: (?!and\b)[a-z]+[,.;]?){0,3}|\b\d{1,2} and \d{1,2} o.?clock|\b(?:slightly|a (?:little|bit|touch)|somewhat) (?:above|${below}|higher|lower)(?: [a-z]+){0,2}(?: \d+)?|\b(?:starting|beginning) (?:at|on|in|from|with) (?:the )?(?:rounds?|rows?|rnds?|r)\.? ?\d+`,
+  String.raw`\b(?:left|right)(?: (?:one|@\d+|side))? (?:at|on|in) \d{1,3}(?![\w.])|(?<![\w·-])${number} (?:${clear} )*(?:${stitches}|(?:mm|cm)(?= (?:apart|between|from|above|below)))(?! each|-| (?:by|for|to) stitch)(?!\w)(?: (?!and\b)[a-z]+[,.;]?){0,3}|\b\d{1,2} and \d{1,2} o.?clock|\b(?:slightly|a (?:little|bit|touch)|somewhat) (?:above|${below}|higher|lower)(?: [a-z]+){0,2}(?: \d+)?|\b(?:starting|beginning) (?:at|on|in|from|with) (?:the )?(?:rounds?|rows?|rnds?|r)\.? ?\d+`,
   'g',
 );
 
@@ -275,7 +286,13 @@ export function readJoinPlace(sentence: string, mentions: readonly Mention[]): P
     if (ofPart) place.inLineWith = ofPart.part;
     else delete place.inLineWith;
   }
-  const unread = [...rest.matchAll(measured), ...rest.matchAll(vague)].map(([words]) =>
+  const [before = ''] = opening.exec(words) ?? [];
+  // `When sewing the arms, place them on round 9` is about them all the same.
+  const namesMore = words.slice(before.length).includes('@');
+  for (const [, index] of namesMore ? before.matchAll(/@(\d+)/g) : []) goneBy.add(Number(index));
+  const beside = [...rest.matchAll(besideParts)].filter(([, index]) => !goneBy.has(Number(index)));
+  for (const [, index] of beside) goneBy.add(Number(index));
+  const unread = [...rest.matchAll(measured), ...rest.matchAll(vague), ...beside].map(([words]) =>
     inWords(words.replace(/[,.;]$/, ''), mentions),
   );
   return { place, mentions: mentions.filter((_, i) => !goneBy.has(i)), unread };

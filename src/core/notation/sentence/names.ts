@@ -130,11 +130,17 @@ export class PartNames {
         continue;
       }
       const until = at + one.words.length;
+      if (isTailOf(words, at, until)) {
+        at = until + 1;
+        continue;
+      }
       if (isYarnTail(words, at)) {
         at = until;
         continue;
       }
-      const many = words[until - 1]?.text !== one.words.at(-1);
+      // `The arm openings` are those of all arms.
+      const ofEach = endsOfEach.has(words[until]?.text ?? '') && words[until - 1]?.sign === '';
+      const many = ofEach || words[until - 1]?.text !== one.words.at(-1);
       const before = beforeName(words, at);
       // `Left ear: head, R5`: what goes there, and straight behind the colon what it goes on.
       const isBehindColon = found.at(-1)?.until === at && words[at - 1]?.sign === ':';
@@ -155,6 +161,9 @@ export class PartNames {
   }
 }
 
+/** What each of several has one of. */
+const endsOfEach = new Set(['openings', 'ends', 'edges', 'tops', 'bases', 'pieces']);
+
 const ofYarn = new Set(
   'yarn long sewing remaining starting beginning closing thread leftover spare extra loose hanging attached'.split(
     ' ',
@@ -174,6 +183,13 @@ function isYarnTail(words: readonly Word[], at: number): boolean {
     isEnd ||
     (before !== undefined && before.sign === '' && (ofYarn.has(before.text) || handled.has(before.text)))
   );
+}
+
+/** `With the leg tails`: the ends of yarn that hang from a part, which the sentence is not about. */
+function isTailOf(words: readonly Word[], at: number, until: number): boolean {
+  const isTail = single(words[until]?.text ?? '') === 'tail' && words[until - 1]?.sign === '';
+  const before = words.slice(Math.max(0, at - 3), at);
+  return isTail && before.some(({ text, sign }) => sign === '' && handled.has(text));
 }
 
 /** The words of a sentence in small letters, each part that it names as `@0`, `@1` in the order of the mentions. */
