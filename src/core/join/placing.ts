@@ -319,6 +319,13 @@ function isOnlyOnTop({ place, ...sentence }: AnyJoin): boolean {
 /** Words that say where, though not in a way that is read: it is not the edge. */
 const somewhere = /\b(?:back|front|sides?|between|behind|opposite|near|next|close|towards?|beside)\b/i;
 
+/** Whether a sentence says where around, in a way that is read or not: then it is not the edge that is meant. */
+function saysAround({ back, sides, unused, place }: AnyJoin): boolean {
+  const { around: _around, ...elsewhere } = place;
+  const isSaid = back === true || sides !== undefined || Object.keys(elsewhere).length > 0;
+  return isSaid || (unused?.some((words) => somewhere.test(words)) ?? false);
+}
+
 /** Two parts that end open come together by their edges, where nothing says otherwise. */
 export function isEdgeToEdge({ sentence, piece, wall, units }: Placing): boolean {
   if (
@@ -337,11 +344,7 @@ export function isEdgeToEdge({ sentence, piece, wall, units }: Placing): boolean
   const isHead = /\bhead\b/i.test(piece.part.name);
   if (isHead && bothOpen && a === b && isOnlyOnTop(sentence)) return true;
   if (!atEnd && Math.max(a, b) > mostUnequal * Math.min(a, b)) return false;
-  const { around: _around, ...elsewhere } = sentence.place;
-  const saysSide =
-    sentence.back === true || sentence.sides !== undefined || Object.keys(elsewhere).length > 0;
-  const isElsewhere = sentence.unused?.some((words) => somewhere.test(words)) ?? false;
-  return bothOpen && !saysSide && !isElsewhere && (atEnd || !saysWhere(sentence));
+  return bothOpen && !saysAround(sentence) && (atEnd || !saysWhere(sentence));
 }
 
 /** A head that nothing places sits on top of what it is sewn to, and it is told. */

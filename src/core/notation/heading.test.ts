@@ -8,7 +8,17 @@ test.each([
   ['Arms: x2', 'Arms', 2],
   ['ARMS – MAKE TWO', 'ARMS', 2],
   ['Arm (make two of these)', 'Arm', 2],
-  ['Left arm and right arm', 'Left arm and right arm', 1],
+  ['Left arm and right arm', 'arm', 2],
+  ['Left and right ear', 'ear', 2],
+  ['Left ear / right ear', 'ear', 2],
+  ['Ear 1 and 2', 'Ear', 2],
+  ['Ears, two pieces', 'Ears', 2],
+  ['Ears (2x, in brown yarn)', 'Ears', 2],
+  ['Ears (work the same for both)', 'Ears', 2],
+  ['**Ears** *make 2*', 'Ears', 2],
+  ['Petals (make 5-6)', 'Petals', 6],
+  ['Arms (make 2) and legs (make 2)', 'Arms and legs', 4],
+  ['Front legs (make 2), back legs (make 2)', 'Front legs/back legs', 4],
   ['2x Arms', 'Arms', 2],
   ['2 x arm', 'arm', 2],
   ['Make 2 arms', 'arms', 2],
@@ -62,4 +72,27 @@ test('round 1 again under words that are no heading begins a part of that name',
 test.each(['Stuff firmly, then close.', 'sew the ears on x 2', '6 sc (x 2)'])('%s begins none', (line) => {
   const { parts } = readPattern(`Terms: US\nBase\n${rounds}${line}\n`);
   expect(parts.map((part) => part.name)).toEqual(['Base']);
+});
+
+test.each([
+  ['(make 2)', '', 2],
+  ['You need two of these.', '', 2],
+  ['Work the following twice:', '', 2],
+  ['', 'Make a second ear the same way.', 2],
+  ['', 'Repeat for the other ear.', 2],
+  ['', 'Make another one.', 2],
+  ['', 'Make one more.', 2],
+  ['', 'Make 2 more.', 3],
+  ['', 'Make 2 in total.', 2],
+  // Of another part, or of rounds: no word of how often this one is made.
+  ['', 'Repeat for the other arm.', 1],
+  ['', 'Work 2 more rounds.', 1],
+])('under the heading “%s”, under the rounds “%s”', (under, behind, make) => {
+  const [part, ...more] = readPattern(`US terms\nEars\n${under}\n${rounds}${behind}`).parts;
+  expect([part?.name, part?.make, more]).toEqual(['Ears', make, []]);
+});
+
+test('a heading that has said how often is not added to', () => {
+  const [part] = readPattern(`US terms\nEars (make 2)\n${rounds}Repeat for the other ear.`).parts;
+  expect(part?.make).toBe(2);
 });

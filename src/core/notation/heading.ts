@@ -19,7 +19,7 @@ const partWords = new Set(
 );
 
 const makePattern =
-  /[,;:(–—-]?\s*[([]?\s*(?:make|x|×)\s*(\d{1,2}|[a-z]+)(?:\s+(?:of\s+(?:these|them)|identical|alike|the\s+same|pieces|in\s+total))*\s*[)\]]?|\(\s*(\d{1,2})\s*x?\s*\)/i;
+  /[,;:(–—-]?\s*[([]?\s*(?:make|x|×)\s*(?:\d{1,2}\s*(?:-|–|to|or)\s*(?=\d{1,2}\s*(?:[)\]]|$)))?(\d{1,2}|[a-z]+)(?:\s+(?:of\s+(?:these|them)|identical|alike|the\s+same|pieces|in\s+total))*\s*[)\]]?|\(\s*(\d{1,2})\s*x?\s*\)/i;
 
 const isPartWord = (word: string | undefined): boolean => partWords.has((word ?? '').toLowerCase());
 const firstWord = (text: string) => /^\P{L}*(\p{L}+)/u.exec(text)?.[1];
@@ -48,6 +48,7 @@ const withoutMarks = (line: string) =>
     .replace(ornaments, '')
     .replace(marks, '')
     .replace(/\s*(?:={2,}|\*{2}|_{2}|#+)\s*$/, '')
+    .replace(/(?<=\p{L})\*+\s*|\*+(?=\s|\p{L}|$)/gu, ' ')
     .trim();
 
 /** `Part 1: Head`, `A. HEAD`, `Step 2: the ears`, `For the head:` name the part after their own words. */
@@ -69,9 +70,28 @@ function withoutLead(line: string): string {
 const withoutRemark = (text: string) =>
   text.replace(/(?<=\p{L}|\))\s+(?:are|is)\s+(?:worked|made|crocheted|done)\b.*$/iu, '');
 
+/** `Arms (make 2) and legs (make 2)`: as many pieces of one kind. */
+function countedTwice(line: string): string {
+  const counts = [...line.matchAll(/\s*\((?:make|x|×)\s*(\d{1,2}|[a-z]+)\)|\s*\((\d{1,2})\s*[x×]?\)/gi)];
+  const [one, two, ...more] = counts.map(([, said = '', figure = '']) => countOf(said || figure));
+  if (!one || !two || more.length > 0) return line;
+  const names = counts.reduce((text, [said]) => text.replace(said, ''), line).replace(/\s*[,&+]\s*/, '/');
+  return `${names.trim()} (make ${one + two})`;
+}
+
+/** `Ear 1 and 2`, `Left ear / right ear`, `Ear (2x, in brown)`: the count in the usual manner. */
+function withUsualCount(line: string): string {
+  const numbered = /^(.*?(\p{L}+))\s+(?:no\.?\s*)?1\s*(?:and|&|\+|,|\/)\s*2$/iu.exec(line);
+  if (numbered && isPartWord(numbered[2])) return `${numbered[1]} (make 2)`;
+  const sided = /^left(?:\s+(\p{L}+))??\s*(?:and|&|\/|\+|,)\s*(?:the\s+)?right\s+(\p{L}+)$/iu.exec(line);
+  if (sided && isPartWord(sided[2])) return `${sided[2]} (make 2)`;
+  return countedTwice(line.replace(/\(\s*(\d{1,2})\s*[x×]\s*,\s*([^()]*)\)/, '($2) (make $1)'));
+}
+
 /** `Arm 2x`, `2 ears`, `Spots – 3 pcs` */
 function countedInWords(line: string): Counted {
-  const pair = /^(?:a\s+)?pair\s+of\s+|\s*\((?:(?:1|one|a)\s+)?pair\)|\s*\(both\s+(?:the\s+same|alike)\)/i;
+  const pair =
+    /^(?:a\s+)?pair\s+of\s+|\s*\((?:(?:1|one|a)\s+)?pair\)|\s*\(both\s+(?:the\s+same|alike)\)|\s*\((?:work|make|crochet)\s+(?:both|the\s+same\s+for\s+both)[^()]*\)/i;
   const isPair = pair.test(line);
   let text = isPair ? line.replace(pair, '') : line;
   let make = isPair ? 2 : 1;
@@ -83,9 +103,12 @@ function countedInWords(line: string): Counted {
   }
   const alone = /^(\p{L}+)\s*[-–—]\s*([2-9])$/u.exec(text);
   if (alone && isPartWord(alone[1])) return { text: alone[1] ?? text, make: Number(alone[2]) };
-  const pieces = /[\s,:(–—-]+(\d{1,2})\s*(?:x|×|pcs?|pieces|of\s+them)\.?\s*\)?\s*[:.]?$/i.exec(text);
+  const pieces =
+    /[\s,:(–—-]+(\d{1,2}|two|three|four|five|six|eight)\s*(?:x|×|pcs?|pieces|of\s+them)\.?\s*\)?\s*[:.]?$/i.exec(
+      text,
+    );
   if (!pieces) return { text, make };
-  return { text: text.slice(0, pieces.index), make: Number(pieces[1]) || 1 };
+  return { text: text.slice(0, pieces.index), make: countOf(pieces[1] ?? '') || 1 };
 }
 
 /** `Ear (make 2)`, `Ears. Make 2.`, `Legs x 4` */
@@ -165,7 +188,7 @@ export function readHeading(raw: string): Heading | null {
   const told = withoutRemark(withoutLead(bare));
   const only = partWithStop(told);
   const named = only !== null && told !== line.trim();
-  const counted = countedByMake(countedInWords(named ? only : told));
+  const counted = countedByMake(countedInWords(withUsualCount(named ? only : told)));
   const { make } = counted;
   const { text: plain, colour } = coloured(counted.text);
   const { text, described } = undescribed(plain, make);

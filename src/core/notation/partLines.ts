@@ -134,13 +134,45 @@ export function applyPartHeader(part: PartSource, head: Header, line: number): v
   }
 }
 
+const howMany = String.raw`(\d{1,2}|two|three|four|five|six|eight|ten)`;
+const alike = String.raw`\s+(?:of\s+(?:these|them|those)|pieces|pcs|identical|alike|times|in\s+total|altogether)`;
+const makesSo = new RegExp(
+  String.raw`^\s*[([]?\s*(?:(?:(?:you(?:['’]ll|\s+will)?\s+)?need|make)\s+${howMany}(?:${alike})*|(?:crochet|work)\s+${howMany}(?:${alike})+)\s*[)\]]?\s*[.:]?\s*$`,
+  'i',
+);
+const makesTwice =
+  /^\s*[([]?\s*(?:work|make|crochet)(?:\s+(?:this|it|all\s+(?:of\s+)?this|the\s+following))?\s+twice\s*[)\]]?\s*[.:]?\s*$/i;
+const makesMore = new RegExp(
+  String.raw`^\s*(?:(?:now|then)\s+)?(?:make|work|crochet|repeat|do)\s+(?:(?:all\s+)?(?:this|it)\s+)?(?:for\s+)?(?:an?other|(?:the|a)\s+(?:other|second)|(?:(one)|${howMany})\s+more)(?:\s+([a-z]+))?(?:\s*,?\s*(?:(?:in\s+|exactly\s+)?(?:the\s+)?same(?:\s+way)?|exactly\s+alike|like\s+(?:this|it|the\s+first)(?:\s+one)?))?\s*\.?\s*$`,
+  'i',
+);
+
+const countSaid = (said: string): number => readHeading(`Part make ${said}`)?.make ?? 1;
+
+/** How often a line says that its part is made; null where it says nothing of that. */
+function madeSoOften(line: string, part: PartSource): number | null {
+  const so = makesSo.exec(line);
+  if (so) return countSaid(so[1] ?? so[2] ?? '');
+  if (makesTwice.test(line)) return 2;
+  const more = part.rounds.length > 0 ? makesMore.exec(line) : null;
+  if (!more) return null;
+  const [, one, several, what] = more;
+  const isOfPart =
+    what === undefined ||
+    /^(?:one|pieces?|ones)$/i.test(what) ||
+    part.name.toLowerCase().includes(what.toLowerCase().replace(/s$/, ''));
+  if (!isOfPart) return null;
+  // The heading has said so before.
+  if (part.make > 1) return part.make;
+  return part.make + (several && !one ? countSaid(several) : 1);
+}
+
 /** `Make 2`, `Work in joined rounds` or `Turn at the end of every row.` on a line of its own. */
 export function readSettings(line: string, part: PartSource | null): boolean {
   if (!part) return false;
-  const make = /^\s*make\s+(\d{1,2}|two|three|four|six|eight|ten)\s*\.?\s*$/i.exec(line);
-  if (make) {
-    const heading = readHeading(`Part make ${make[1]}`);
-    part.make = heading?.make ?? part.make;
+  const make = madeSoOften(line, part);
+  if (make !== null) {
+    part.make = make;
     return true;
   }
   if (/\bjoined rounds?\b/i.test(line)) {
