@@ -8,6 +8,8 @@ export * from '../data/keptToy';
 export * from '../data/shelfFile';
 export { BuyScreen } from './buy/BuyScreen';
 export { InventScreen } from './invent/InventScreen';
+export { HandOnScreen } from './handOn/HandOnScreen';
+export { ReceiveScreen } from './handOn/ReceiveScreen';
 export { HandsScreen } from './hands/HandsScreen';
 export { MakeScreen } from './make/MakeScreen';
 export { NewToyScreen } from './newToy/NewToyScreen';

@@ -91,7 +91,10 @@ export function NewToyScreen() {
         onChange={setText}
         placeholder={'Head\nR1: 6 sc in magic ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]'}
       />
-      <Press tone="quiet" role="link" label="What can be read?" onPress={() => router.push('/notation')} />
+      <View flexDirection="row" flexWrap="wrap">
+        <Press tone="quiet" role="link" label="What can be read?" onPress={() => router.push('/notation')} />
+        <Press tone="quiet" role="link" label="From another phone" onPress={() => router.push('/receive')} />
+      </View>
       {tooLong ? (
         <Notice tone="wrong" live>
           This text has {text.length - limits.textSigns} signs too many for one toy. Give the end of it to a

@@ -131,6 +131,7 @@ export function ToyCard({
             }
           />
           <Press label="Compare" onPress={() => router.push(`/toy/${id}/versions`)} />
+          <Press label="Hand it on" onPress={() => router.push(`/toy/${id}/hand-on`)} />
           <Press label="Export" onPress={() => void attempt(exportToy(id, name, true), notExported)} />
           <Press
             tone="danger"

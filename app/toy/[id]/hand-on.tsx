@@ -1,0 +1,1 @@
+export { HandOnPage as default, BrokenToyPage as ErrorBoundary } from '../../../src/features/pages';
