@@ -156,3 +156,63 @@ test('twelve toys over days: what to make each day, whether it will do, and into
   await over.getByLabel('Done by').fill('2026-11-01');
   await expect(over.getByRole('status')).toContainText('There is no day to work on until then');
 });
+
+test('notes and a photo stand in the logbook, are searched, and go with the toy and back', async ({
+  page,
+}) => {
+  await bring(page);
+  await expect(page.getByRole('link', { name: 'Logbook' })).toHaveCount(0);
+  await next(page, 'Begin making');
+  await next(page, 'Round 1 done');
+  await next(page, 'Beside the work');
+  await page.getByRole('textbox', { name: 'A note' }).fill('Hook 2.5 mm holds better');
+  await next(page, 'Keep the note');
+  await next(page, 'Beside the work');
+  await page.getByRole('textbox', { name: 'A note' }).fill('The first round');
+  const chooser = page.waitForEvent('filechooser');
+  await next(page, 'Add a photo');
+  await (
+    await chooser
+  ).setFiles({ name: 'mouse.txt.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
+  await expect(page.getByText('This file is not a picture. Choose a photo.')).toBeVisible();
+  const again = page.waitForEvent('filechooser');
+  await next(page, 'Add a photo');
+  await (await again).setFiles('docs/screenshots/shelf.png');
+  await expect(page.getByRole('img', { name: 'Photo: The first round' })).toBeVisible();
+  await expectAccessible(page);
+
+  await next(page, 'Back to the work');
+  await next(page, 'Leave the work');
+  await page.getByRole('link', { name: 'Logbook' }).click();
+  await expect(page.getByRole('heading', { name: 'Logbook', level: 1 })).toBeVisible();
+  const log = page.getByRole('list', { name: 'Log' });
+  await expect(log.getByRole('listitem')).toHaveCount(2);
+  await expect(page.getByRole('list', { name: 'Sessions' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('textbox', { name: 'Search the logbook' }).fill('better hook');
+  await expect(log.getByRole('listitem')).toHaveText([/^Hook 2.5 mm holds better/]);
+  await page.getByRole('textbox', { name: 'Search the logbook' }).fill('felt');
+  await expect(page.getByText('Nothing in it says that.')).toBeVisible();
+
+  const download = page.waitForEvent('download');
+  await next(page, 'Save the toy with its logbook');
+  const saved = await download;
+  expect(saved.suggestedFilename()).toBe('pondside-mouse.hoppla.zip');
+  const file = await saved.path();
+  await page.goto('/');
+  await next(page, 'More for Pondside mouse');
+  await next(page, 'Delete');
+  await page.reload();
+  const opened = page.waitForEvent('filechooser');
+  await page
+    .getByRole('button', { name: /A file|Open a file/ })
+    .first()
+    .click();
+  await (
+    await opened
+  ).setFiles({ name: 'mouse.hoppla.zip', mimeType: 'application/zip', buffer: readFileSync(file) });
+  await page.getByRole('link', { name: 'Open Pondside mouse' }).click();
+  await page.getByRole('tab', { name: /^Make/ }).click();
+  await page.getByRole('link', { name: 'Logbook' }).click();
+  await expect(page.getByRole('img', { name: 'Photo: The first round' })).toBeVisible();
+});

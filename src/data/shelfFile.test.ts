@@ -4,7 +4,7 @@ import { strToU8, zipSync } from 'fflate';
 import { newYarn, yarnShelf } from './yarns';
 import { runs } from './runs';
 import { shelf } from './shelf';
-import { packShelf, restoreShelf, unpackShelf } from './shelfFile';
+import { packShelf, packToy, restoreShelf, unpackShelf } from './shelfFile';
 import { storage } from './storage';
 
 const text = (name: string) => `Toy: ${name}\nHead\nR1: 6 sc in ring\nR2: inc x 6`;
@@ -132,4 +132,18 @@ test('a broken toy among good ones is told by name, and the others come', async 
   );
   expect(file.unread.map(({ file: name }) => name)).toEqual(['toys/wasp.hoppla.json']);
   expect(await restoreShelf(file, false)).toBe(1);
+});
+
+test('one toy with its logbook comes back where it was taken off, and brings nothing else', async () => {
+  const { bee, run } = await filled();
+  const photo = { kind: 'photo', at: 3, picture: 'data:image/jpeg;base64,AAAA', text: 'so far' } as const;
+  await runs.add(run.id, 2, photo);
+  const bytes = await packToy(bee.id);
+  await storage.clear();
+  await runs.remove(run.id);
+  const file = await unpackShelf(bytes!);
+  expect([file.fresh.map(({ id }) => id), file.yarns, file.own, file.unread]).toEqual([[bee.id], [], {}, []]);
+  expect(await restoreShelf(file, false)).toBe(1);
+  expect((await runs.read(run.id))?.events.at(-1)).toEqual(photo);
+  expect(await packToy('gone')).toBeNull();
 });

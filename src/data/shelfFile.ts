@@ -20,6 +20,7 @@ const ownKeys = [
   'hoppla/habit/apart',
   'hoppla/habit/hands',
   'hoppla/habit/make',
+  'hoppla/habit/pace',
   'hoppla/habit/yarn-use',
   'hoppla/making-list',
   'hoppla/rules',
@@ -35,33 +36,63 @@ async function ownSettings(): Promise<Record<string, string>> {
   >;
 }
 
+/** Files on their way into a zip. Each keeps a name of its own. */
+class Files {
+  readonly all: Zippable = {};
+
+  put(folder: string, name: string, ending: string, text: string): void {
+    let path = `${folder}/${name}${ending}`;
+    for (let again = 2; path in this.all; again += 1) path = `${folder}/${name}-${again}${ending}`;
+    this.all[path] = strToU8(text);
+  }
+
+  /** Every making of a toy, with all that happened in it. */
+  async putMaking(toy: string): Promise<void> {
+    for (const { id } of await runs.of(toy)) {
+      const kept = await runs.read(id);
+      if (kept)
+        this.put('making', id, '.json', JSON.stringify({ run: kept.run, events: kept.events }, null, 1));
+    }
+  }
+
+  packed(): Promise<Uint8Array<ArrayBuffer>> {
+    return new Promise((done, failed) => {
+      zip(this.all, (reason, packed) => (reason ? failed(reason) : done(packed)));
+    });
+  }
+}
+
+/** One toy with its logbook, in the manner of a shelf file; null where it is on the shelf no more. */
+export async function packToy(id: string): Promise<Uint8Array<ArrayBuffer> | null> {
+  const stored = await shelf.read(id);
+  if (!stored) return null;
+  const files = new Files();
+  files.put(
+    'toys',
+    fileName(nameOfToy(analyseToy(stored.document.text, { searches: false }))),
+    '.hoppla.json',
+    await shelf.exportText(stored),
+  );
+  await files.putMaking(id);
+  return files.packed();
+}
+
 /** Everything of a shelf, as plain files: `toys/NAME.hoppla.json`, `as-kept/ID.json`, `yarns/NAME.json`, `making/ID.json`, `own.json`. */
 export async function packShelf(): Promise<{ bytes: Uint8Array<ArrayBuffer>; toys: number }> {
-  const files: Zippable = {};
-  const put = (folder: string, name: string, ending: string, text: string) => {
-    let path = `${folder}/${name}${ending}`;
-    for (let again = 2; path in files; again += 1) path = `${folder}/${name}-${again}${ending}`;
-    files[path] = strToU8(text);
-  };
+  const files = new Files();
   const toys = await shelf.list();
   for (const toy of toys) {
     const stored = toy.kind === 'kept' ? await shelf.read(toy.id).catch(() => null) : null;
     if (toy.kind === 'kept' && stored)
-      put('toys', fileName(toy.card.name), '.hoppla.json', await shelf.exportText(stored));
-    else put('as-kept', toy.id, '.json', (await shelf.kept(toy.id)) ?? '');
-    for (const { id } of await runs.of(toy.id)) {
-      const kept = await runs.read(id);
-      if (kept) put('making', id, '.json', JSON.stringify({ run: kept.run, events: kept.events }, null, 1));
-    }
+      files.put('toys', fileName(toy.card.name), '.hoppla.json', await shelf.exportText(stored));
+    else files.put('as-kept', toy.id, '.json', (await shelf.kept(toy.id)) ?? '');
+    await files.putMaking(toy.id);
   }
   for (const yarn of await yarnShelf.list())
-    put('yarns', fileName(yarn.name), '.json', `${JSON.stringify(yarn, null, 2)}\n`);
+    files.put('yarns', fileName(yarn.name), '.json', `${JSON.stringify(yarn, null, 2)}\n`);
   const own = await ownSettings();
-  if (Object.keys(own).length > 0) files['own.json'] = strToU8(`${JSON.stringify(own, null, 2)}\n`);
-  const bytes = await new Promise<Uint8Array<ArrayBuffer>>((done, failed) => {
-    zip(files, (reason, packed) => (reason ? failed(reason) : done(packed)));
-  });
-  return { bytes, toys: toys.length };
+  if (Object.keys(own).length > 0) files.all['own.json'] = strToU8(`${JSON.stringify(own, null, 2)}\n`);
+  return { bytes: await files.packed(), toys: toys.length };
 }
 
 /** What a shelf file holds, read and checked; nothing of it is on the shelf yet. */

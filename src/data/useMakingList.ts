@@ -7,6 +7,7 @@ import { plannedForHands } from '../core/toy/planToy';
 import type { ToMake } from '../core/toy/supplies/toBuy';
 import { useHands } from './hands';
 import { parsed } from './json';
+import { usePace } from './pace';
 import { shelf } from './shelf';
 import { storage } from './storage';
 import { toyTextsKey } from './useShelf';
@@ -59,6 +60,7 @@ export function useToMake(toys: MakingList['toys']): {
 } {
   const { hands } = useHands();
   const { yarnUse } = useYarnUse();
+  const { pace } = usePace();
   const ids = toys.map(({ id }) => id);
   const { data, isPending } = useQuery({
     queryKey: [...toyTextsKey, ids],
@@ -72,9 +74,9 @@ export function useToMake(toys: MakingList['toys']): {
       (data ?? []).flatMap(({ id, text }) => {
         if (text === null) return [];
         const planned = plannedForHands(analyseToy(text, { searches: false }), hands);
-        return [{ id, name: nameOfToy(planned), toy: { ...planned, yarnUse } }];
+        return [{ id, name: nameOfToy(planned), toy: { ...planned, yarnUse, pace } }];
       }),
-    [data, hands, yarnUse],
+    [data, hands, yarnUse, pace],
   );
   const toMake = useMemo(
     () =>

@@ -11,6 +11,7 @@ import { shelf } from './shelf';
 import { createToyEditor, type SaveState, type ToyEditor } from './toyEditor';
 import { useAnalysis } from './useAnalysis';
 import { shelfKey, toyQueryKey } from './useShelf';
+import { usePace } from './pace';
 import { useYarnUse } from './yarnUse';
 
 interface OpenToy {
@@ -99,10 +100,11 @@ function Analysed({ editor, children }: { editor: ToyEditor; children: ReactNode
   const read = useAnalysis(text);
   const { hands } = useHands();
   const { yarnUse } = useYarnUse();
+  const { own, pace } = usePace();
   const analysis = useMemo(() => {
     const planned = plannedForHands(read, hands);
-    return yarnUse === 1 ? planned : { ...planned, yarnUse };
-  }, [read, hands, yarnUse]);
+    return yarnUse === 1 && own === null ? planned : { ...planned, yarnUse, pace };
+  }, [read, hands, yarnUse, own, pace]);
   const analysed = useMemo(() => {
     const known = editor.knowParts(analysis.pattern.parts);
     return { analysis, idOf: ({ source }: PartAnalysis) => lastingId(known, source) };

@@ -11,6 +11,7 @@ export const ForOthersPage = page(({ ForOthersScreen }) => ForOthersScreen);
 export const HandOnPage = page(({ HandOnScreen }) => HandOnScreen);
 export const HandsPage = page(({ HandsScreen }) => HandsScreen);
 export const InventPage = page(({ InventScreen }) => InventScreen);
+export const LogbookPage = page(({ LogbookScreen }) => LogbookScreen);
 export const MakePage = page(({ MakeScreen }) => MakeScreen);
 export const NewShapePage = page(({ NewShapeScreen }) => NewShapeScreen);
 export const NewToyPage = page(({ NewToyScreen }) => NewToyScreen);

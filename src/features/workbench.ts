@@ -11,6 +11,7 @@ export { InventScreen } from './invent/InventScreen';
 export { HandOnScreen } from './handOn/HandOnScreen';
 export { ReceiveScreen } from './handOn/ReceiveScreen';
 export { HandsScreen } from './hands/HandsScreen';
+export { LogbookScreen } from './make/LogbookScreen';
 export { MakeScreen } from './make/MakeScreen';
 export { NewToyScreen } from './newToy/NewToyScreen';
 export { NotationScreen } from './notation/NotationScreen';

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { handsSchema, type Hands } from '../plan/hands';
 import { afterRepeat } from './moves';
-import { movesOfTask, taskName, type Task } from './tasks';
+import { movesOfTask, taskName, taskWords, type Task } from './tasks';
 
 /** What a tap stands for. */
 export type TapFor = 'stitch' | 'repeat' | 'round';
@@ -41,6 +41,8 @@ export type RunEvent = { at: number } & (
   /** so many stitches there really were in the round just worked */
   | { kind: 'counted'; stitches: number }
   | { kind: 'note'; text: string }
+  /** a picture of how it stands, as a data address, with what she says of it */
+  | { kind: 'photo'; picture: string; text: string }
   /** the run's own text is another from here on, with the place in it */
   | { kind: 'text'; text: string; why: string; place: Place }
 );
@@ -51,6 +53,8 @@ const placeSchema = Joi.object({
   move: Joi.number().integer().min(0).max(999_999).required(),
 });
 const at = Joi.number().min(0).required();
+/** Signs of a picture: one of a phone's screen width, and no more. */
+export const longestPicture = 400_000;
 const kindOf = (kind: string, keys: Joi.PartialSchemaMap) =>
   Joi.object({ at, kind: Joi.valid(kind).required(), ...keys });
 
@@ -63,6 +67,13 @@ const eventSchema = Joi.alternatives<RunEvent>(
   kindOf('skip', { why: Joi.string().allow('').max(200).required() }),
   kindOf('counted', { stitches: Joi.number().integer().min(0).max(9_999).required() }),
   kindOf('note', { text: Joi.string().max(2_000).required() }),
+  kindOf('photo', {
+    picture: Joi.string()
+      .pattern(/^data:image\/(?:jpeg|png|webp);base64,[A-Za-z0-9+/=]+$/)
+      .max(longestPicture)
+      .required(),
+    text: Joi.string().allow('').max(300).required(),
+  }),
   kindOf('text', {
     text: Joi.string().allow('').max(200_000).required(),
     why: Joi.string().max(200).required(),
@@ -98,9 +109,12 @@ export const isRun = (value: unknown): value is Run =>
 /** Something she wrote down or that went otherwise than planned. */
 export interface LogEntry {
   at: number;
+  /** where she was: `Left ear, round 2` */
   task: string;
   copy: number;
   text: string;
+  /** a photo, as a data address */
+  picture?: string;
 }
 
 /** What the events of a run come to. */
@@ -112,8 +126,10 @@ export interface Progress {
   log: LogEntry[];
   /** minutes at work, pauses left out */
   minutes: number;
-  /** stitches tapped along in that time, for her pace */
+  /** stitches of the rounds tapped along */
   stitches: number;
+  /** minutes from one tap along a round to the next, and the stitches made in them: her pace */
+  worked: { minutes: number; stitches: number };
   lastAt: number;
   finished: boolean;
 }
@@ -122,6 +138,12 @@ export interface Progress {
 const longestGap = 5 * 60_000;
 /** Places remembered for stepping back. */
 const backKept = 100_000;
+
+/** Stitches that so many moves along a round make: an increase is one move and two of them. */
+function stitchesOf(task: Extract<Task, { kind: 'round' }>, moves: number): number {
+  const most = movesOfTask(task);
+  return most > 0 ? (moves / most) * task.moves.stitches : 0;
+}
 
 /** How the tasks of a text are found; the caller keeps them by text. */
 export type TasksOf = (text: string) => readonly Task[];
@@ -135,6 +157,7 @@ export class Making {
   private finished = false;
   private minutes = 0;
   private stitches = 0;
+  private readonly worked = { minutes: 0, stitches: 0 };
   private lastAt: number;
   private readonly log: LogEntry[] = [];
   private readonly before: Place[] = [];
@@ -151,17 +174,25 @@ export class Making {
   /** Where the events so far have led; a new object each time. */
   progress(): Progress {
     const { text, place, log, minutes, stitches, lastAt, finished } = this;
-    return { text, place, ticked: new Set(this.ticked), log: [...log], minutes, stitches, lastAt, finished };
+    const worked = { ...this.worked };
+    const ticked = new Set(this.ticked);
+    return { text, place, ticked, log: [...log], minutes, stitches, worked, lastAt, finished };
+  }
+
+  /** Minutes at work so far, and stitches of the rounds tapped along. */
+  get tally(): { minutes: number; stitches: number } {
+    return { minutes: this.minutes, stitches: this.stitches };
   }
 
   /** Takes in one more event. */
   apply(event: RunEvent): void {
     const gap = event.at - this.lastAt;
-    if (gap > 0 && gap <= longestGap) this.minutes += gap / 60_000;
+    const minutes = gap > 0 && gap <= longestGap ? gap / 60_000 : 0;
+    this.minutes += minutes;
     this.lastAt = Math.max(this.lastAt, event.at);
     switch (event.kind) {
       case 'on':
-        this.on(event.by);
+        this.on(event.by, minutes);
         break;
       case 'back':
         this.back();
@@ -185,6 +216,9 @@ export class Making {
       case 'note':
         this.write(event.at, event.text);
         break;
+      case 'photo':
+        this.write(event.at, event.text, event.picture);
+        break;
       case 'text':
         this.text = event.text;
         this.tasks = this.tasksOf(event.text);
@@ -195,9 +229,10 @@ export class Making {
     }
   }
 
-  private write(when: number, text: string): void {
+  private write(when: number, text: string, picture?: string): void {
     const task = this.tasks[this.place.task];
-    this.log.push({ at: when, task: task ? taskName(task) : '', copy: this.place.copy, text });
+    const entry = { at: when, task: task ? taskWords(task) : '', copy: this.place.copy, text };
+    this.log.push(picture === undefined ? entry : { ...entry, picture });
   }
 
   /** Acts of the stop that are not ticked, by their titles. */
@@ -219,7 +254,7 @@ export class Making {
     this.finished = false;
   }
 
-  private on(by: TapFor): void {
+  private on(by: TapFor, minutes: number): void {
     const task = this.tasks[this.place.task];
     if (!task || this.finished) return;
     this.remember();
@@ -232,7 +267,13 @@ export class Making {
       return;
     }
     const next = by === 'stitch' ? move + 1 : by === 'repeat' ? afterRepeat(task.moves, move) : most;
-    this.stitches += next - move;
+    const made = stitchesOf(task, next - move);
+    this.stitches += made;
+    // After a pause nobody knows how long the stitches took.
+    if (minutes > 0) {
+      this.worked.minutes += minutes;
+      this.worked.stitches += made;
+    }
     if (next >= most) this.nextTask();
     else this.place = { ...this.place, move: next };
   }
@@ -241,9 +282,9 @@ export class Making {
     const last = this.before.pop();
     if (!last) return;
     const task = this.tasks[last.task];
-    const sameRound =
-      task?.kind === 'round' && last.task === this.place.task && last.copy === this.place.copy;
-    if (sameRound) this.stitches = Math.max(0, this.stitches - (this.place.move - last.move));
+    const sameRound = last.task === this.place.task && last.copy === this.place.copy;
+    if (task?.kind === 'round' && sameRound)
+      this.stitches = Math.max(0, this.stitches - stitchesOf(task, this.place.move - last.move));
     this.place = last;
     this.ticked = new Set();
     this.finished = false;

@@ -61,3 +61,10 @@ export function taskName(task: Task): string {
     return `${part}#${unit} stop ${task.after} ${task.acts.map(({ act, feature, part: worked }) => act + (feature ?? worked ?? '')).join()}`;
   return `${part}#${unit} ${task.title}`;
 }
+
+/** Where a task is, for whoever reads it later: `Left ear, round 2`. */
+export function taskWords(task: Task): string {
+  const { name } = task.unit;
+  if (task.kind === 'round') return `${name}, ${task.row ? 'row' : 'round'} ${task.label}`;
+  return task.kind === 'stop' ? `${name}, after round ${task.after}` : `${name}: ${task.title}`;
+}

@@ -33,6 +33,22 @@ export const usualPace: Pace = {
   sewnPerMinute: 3,
 };
 
+/** Usual figures with a maker's own stitches a minute, sewing as much quicker or slower; usual ones where hers are not known. */
+export function paceWith(stitchesPerMinute: number | null): Pace {
+  if (stitchesPerMinute === null) return usualPace;
+  const share = stitchesPerMinute / usualPace.stitchesPerMinute;
+  return { ...usualPace, stitchesPerMinute, sewnPerMinute: usualPace.sewnPerMinute * share };
+}
+
+/** Stitches a minute that a maker may work: slower is a pause, and faster is looking through. */
+export const paceLimits = [1, 60] as const;
+
+/** A maker's stitches a minute as they are kept; null where none are, or where what is kept is none. */
+export function readPace(kept: string | null): number | null {
+  const pace = Number(kept ?? Number.NaN);
+  return pace >= paceLimits[0] && pace <= paceLimits[1] ? pace : null;
+}
+
 /** Minutes a step takes. */
 export function minutesOf(step: Step, pace: Pace = usualPace): number {
   if (step.do === 'work') return step.stitches / pace.stitchesPerMinute;

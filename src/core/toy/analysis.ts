@@ -6,6 +6,7 @@ import type { PartSource, Pattern } from '../notation/pattern';
 import type { PartForm } from '../place/frame/partForm';
 import type { FeaturePlacement } from '../place/resolve/placement';
 import type { SurfaceLine } from '../place/resolve/surfaceLine';
+import type { Pace } from '../plan/time';
 import type { Order } from '../plan/order';
 import type { StopPlan } from '../plan/stops';
 import type { Gauge } from '../shape/gauge';
@@ -48,4 +49,6 @@ export interface ToyAnalysis {
   problems: Problem[];
   /** yarn the maker's hands take for what the formula says, once weighed */
   yarnUse?: number;
+  /** how fast the maker works, once that is known */
+  pace?: Pace;
 }

@@ -20,8 +20,8 @@ function stretchesOf(toy: ToyAnalysis): { words: string; minutes: number }[] {
   for (const step of toy.order.steps) {
     const words = isPutTogether(step) ? 'Put it together' : unitName(toy, step.part, step.unit);
     const before = stretches.at(-1);
-    if (before?.words === words) before.minutes += minutesOf(step);
-    else stretches.push({ words, minutes: minutesOf(step) });
+    if (before?.words === words) before.minutes += minutesOf(step, toy.pace);
+    else stretches.push({ words, minutes: minutesOf(step, toy.pace) });
   }
   return stretches;
 }

@@ -58,7 +58,7 @@ export function orderWords(toy: ToyAnalysis): StepWords[] {
       key: `${i}`,
       unit: step.do === 'check' ? 'The toy' : unitName(toy, step.part, step.unit),
       words: stepText(step, part),
-      minutes: minutesOf(step),
+      minutes: minutesOf(step, toy.pace),
     };
   });
 }

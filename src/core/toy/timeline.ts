@@ -107,7 +107,7 @@ function usedAt(all: readonly Timed[], join: ToyAnalysis['joined']['joins'][numb
  *
  * @param pace how fast the maker works
  */
-export function toyTimeline(toy: ToyAnalysis, pace: Pace = usualPace): ToyTimeline {
+export function toyTimeline(toy: ToyAnalysis, pace: Pace = toy.pace ?? usualPace): ToyTimeline {
   const all = timed(toy.order.steps, pace);
   const keys: string[] = [];
   const lanes: Lane[] = [];

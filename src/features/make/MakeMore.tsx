@@ -1,8 +1,7 @@
 import { useState } from 'react';
 import { View } from '@tamagui/core';
-import type { Progress, TapFor } from '../../core/make/run';
+import { longestPicture, type Progress, type Run, type TapFor } from '../../core/make/run';
 import type { Task } from '../../core/make/tasks';
-import type { Hands } from '../../core/plan/hands';
 import { whereWasI } from '../../core/make/whereWasI';
 import { analyseToy } from '../../core/toy/analyse';
 import { useMakeHabits } from '../../data/makeHabits';
@@ -10,9 +9,12 @@ import type { Happening } from '../../data/makingRun';
 import { OneOf } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Card } from '../../ui/layout';
+import { Notice } from '../../ui/Notice';
+import { choosePhoto } from '../../ui/photo';
 import { NumberStep } from '../../ui/NumberStep';
 import { Press } from '../../ui/Press';
 import { Body, Quiet, Title } from '../../ui/text';
+import { LogEntries } from './LogEntries';
 import { MoreRounds } from './MoreRounds';
 
 type RoundTask = Extract<Task, { kind: 'round' }>;
@@ -22,8 +24,7 @@ interface MakeMoreProps {
   tasks: readonly Task[];
   happen: (what: Happening) => void;
   onClose: () => void;
-  /** the hands the run was begun with */
-  hands: Hands | undefined;
+  run: Run;
 }
 
 const taps: readonly (readonly [TapFor, string])[] = [
@@ -130,7 +131,7 @@ function Habits() {
 }
 
 /** The stitches there really are, and rounds worked more often than the pattern says. */
-function Otherwise({ task, progress, happen, onClose, hands }: MakeMoreProps & { task: RoundTask }) {
+function Otherwise({ task, progress, happen, onClose, run }: MakeMoreProps & { task: RoundTask }) {
   const { stitches } = task.moves;
   const [counted, setCounted] = useState(stitches);
   const off = Math.abs(counted - stitches);
@@ -164,7 +165,7 @@ function Otherwise({ task, progress, happen, onClose, hands }: MakeMoreProps & {
         task={task}
         place={progress.place}
         text={progress.text}
-        hands={hands}
+        hands={run.hands}
         happen={happen}
         onDone={onClose}
       />
@@ -172,26 +173,51 @@ function Otherwise({ task, progress, happen, onClose, hands }: MakeMoreProps & {
   );
 }
 
-/** Notes she writes, and everything that was written down so far. */
-function Log({ progress, happen, onClose }: MakeMoreProps) {
+/** More photos than these make a toy slow to open. */
+const mostPhotos = 40;
+
+/** Notes and photos, and everything that was written down so far. */
+function Log({ progress, run, happen, onClose }: MakeMoreProps) {
   const [note, setNote] = useState('');
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const photos = progress.log.filter(({ picture }) => picture !== undefined).length;
   const keep = () => {
     happen({ kind: 'note', text: note.trim() });
     onClose();
   };
+  const photograph = async () => {
+    setTrouble(null);
+    try {
+      const picture = await choosePhoto();
+      if (picture === null) return;
+      if (picture.length > longestPicture)
+        throw new Error('This photo stays too large to be kept. Take another.');
+      happen({ kind: 'photo', picture, text: note.trim() });
+      setNote('');
+    } catch (reason) {
+      setTrouble(reason instanceof Error ? reason.message : 'The photo could not be read. Try another.');
+    }
+  };
   return (
     <Card gap="$3">
       <Field label="A note" value={note} onChange={setNote} />
-      <Press label="Keep the note" disabled={note.trim() === ''} onPress={keep} />
-      {progress.log.length > 0 ? (
-        <View gap="$2" role="list" aria-label="Log">
-          {[...progress.log].reverse().map(({ at, text }) => (
-            <Body key={`${at} ${text}`} role="listitem">
-              {new Date(at).toLocaleDateString()}: {text}
-            </Body>
-          ))}
-        </View>
-      ) : null}
+      <View flexDirection="row" gap="$2">
+        <Press grow tight label="Keep the note" disabled={note.trim() === ''} onPress={keep} />
+        <Press
+          grow
+          tight
+          label="Add a photo"
+          disabled={photos >= mostPhotos}
+          onPress={() => void photograph()}
+        />
+      </View>
+      <Quiet>A photo is kept small, in this browser only. What you wrote above goes with it.</Quiet>
+      {trouble === null ? null : (
+        <Notice tone="wrong" live>
+          {trouble}
+        </Notice>
+      )}
+      {progress.log.length > 0 ? <LogEntries entries={progress.log} copies={run.copies} /> : null}
     </Card>
   );
 }

@@ -9,6 +9,7 @@ import { orderByUnit } from '../../core/toy/orderWords';
 import { nameOfToy } from '../../core/keep/toyCard';
 import { generalCaution } from '../../core/safety/cautions';
 import { useHands } from '../../data/hands';
+import { usePace } from '../../data/pace';
 import { useMakingRun, useRuns } from '../../data/useMaking';
 import { useToy } from '../../data/useToy';
 import { Card, Fill } from '../../ui/layout';
@@ -69,15 +70,16 @@ function Begun({ run, onOpen, onDelete }: { run: Run; onOpen: () => void; onDele
 /** How many, how long, and off. */
 function BeginNew({ isFirst, onBegin }: { isFirst: boolean; onBegin: (copies: number) => void }) {
   const { analysis } = useToy();
+  const { own } = usePace();
   const [copies, setCopies] = useState(1);
   const wrong = analysis.problems.filter(({ severity }) => severity === 'error').length;
   const [isPlanning, setPlanning] = useState(false);
-  const minutes = minutesOfAll(analysis.order.steps);
+  const minutes = minutesOfAll(analysis.order.steps, analysis.pace);
   return (
     <Card gap="$3">
       <HowMany toys={copies} onChange={setCopies} />
       <Body>
-        About {timeWords(minutes * copies)} of work at a usual pace
+        About {timeWords(minutes * copies)} of work at {own === null ? 'a usual' : 'your'} pace
         {copies > 1 ? `, ${timeWords(minutes)} a toy` : ''}.
       </Body>
       {wrong > 0 ? (
@@ -97,6 +99,7 @@ function BeginNew({ isFirst, onBegin }: { isFirst: boolean; onBegin: (copies: nu
 }
 
 function Begin({ onOpen }: { onOpen: (run: string) => void }) {
+  const router = useRouter();
   const { analysis, editor, text } = useToy();
   const { runs, error, retry, begin, remove } = useRuns(editor.id);
   const { hands } = useHands();
@@ -113,6 +116,9 @@ function Begin({ onOpen }: { onOpen: (run: string) => void }) {
       {(runs ?? []).map((run) => (
         <Begun key={run.id} run={run} onOpen={() => onOpen(run.id)} onDelete={() => remove.mutate(run.id)} />
       ))}
+      {runs && runs.length > 0 ? (
+        <Press role="link" label="Logbook" onPress={() => router.push(`/toy/${editor.id}/log`)} />
+      ) : null}
       {hasRounds ? (
         <>
           <BeginNew isFirst={!runs || runs.length === 0} onBegin={start} />

@@ -119,7 +119,7 @@ export function costsOf(
       return known ? [((each.get(id) ?? 0) * known.price) / known.per] : [];
     });
     const materials = priced.length > 0 ? priced.reduce((sum, cost) => sum + cost, 0) : null;
-    const minutes = minutesOfAll(toy.order.steps);
+    const minutes = minutesOfAll(toy.order.steps, toy.pace);
     return {
       id,
       name,

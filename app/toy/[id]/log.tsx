@@ -1,0 +1,1 @@
+export { LogbookPage as default, BrokenToyPage as ErrorBoundary } from '../../../src/features/pages';

@@ -1,0 +1,67 @@
+import { paceLimits } from '../plan/time';
+import { Making, type LogEntry, type Run, type RunEvent, type TasksOf } from './run';
+
+/** A time at work without a long break. */
+export interface Session {
+  /** when it began and ended, in milliseconds since 1970 */
+  from: number;
+  until: number;
+  /** minutes at work in it, short pauses left out */
+  minutes: number;
+  stitches: number;
+}
+
+/** All that is known of one making of a toy. */
+export interface Logbook {
+  run: Run;
+  sessions: Session[];
+  /** what she wrote down, and what went otherwise than planned, in its order */
+  entries: LogEntry[];
+  /** minutes from tap to tap along rounds, and the stitches made in them */
+  worked: { minutes: number; stitches: number };
+  finished: boolean;
+}
+
+/** A break this long ends a session. */
+const breakMs = 30 * 60_000;
+
+/** What the events of a run come to when one looks back on it. */
+export function logbookOf(run: Run, events: readonly RunEvent[], tasksOf: TasksOf): Logbook {
+  const making = new Making(run, tasksOf);
+  const sessions: Session[] = [];
+  for (const event of events) {
+    const before = making.tally;
+    making.apply(event);
+    const { minutes, stitches } = making.tally;
+    const last = sessions.at(-1);
+    if (last && event.at - last.until < breakMs) {
+      last.until = Math.max(last.until, event.at);
+      last.minutes += minutes - before.minutes;
+      // Stepping back takes stitches away again.
+      last.stitches = Math.max(0, last.stitches + stitches - before.stitches);
+    } else
+      sessions.push({ from: event.at, until: event.at, minutes: 0, stitches: stitches - before.stitches });
+  }
+  const { log, worked, finished } = making.progress();
+  return { run, sessions, entries: log, worked, finished };
+}
+
+/** So many minutes of tapping tell a pace; fewer may be anything. */
+const enoughMinutes = 10;
+/** Stitches a minute over several makings; null where too little is known, or nobody works like that. */
+export function paceOf(logbooks: readonly Pick<Logbook, 'worked'>[]): number | null {
+  const minutes = logbooks.reduce((sum, { worked }) => sum + worked.minutes, 0);
+  const stitches = logbooks.reduce((sum, { worked }) => sum + worked.stitches, 0);
+  const pace = minutes > 0 ? stitches / minutes : 0;
+  const isKnown = minutes >= enoughMinutes && pace >= paceLimits[0] && pace <= paceLimits[1];
+  return isKnown ? Math.round(pace * 10) / 10 : null;
+}
+
+/** The entries that say something, by every word of it in any order: a word of the note, the piece, the day. */
+export function entriesWith(entries: readonly LogEntry[], wanted: string): LogEntry[] {
+  const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
+  return entries.filter(({ text, task, at }) => {
+    const all = `${text} ${task} ${new Date(at).toLocaleDateString()}`.toLowerCase();
+    return words.every((word) => all.includes(word));
+  });
+}

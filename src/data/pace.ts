@@ -1,0 +1,31 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { paceWith, readPace } from '../core/plan/time';
+import { storage } from './storage';
+
+const paceKey = 'hoppla/habit/pace';
+const queryKey = ['habit', 'pace'] as const;
+
+/** How fast this maker works; at a usual pace until she takes what her taps say. */
+export function usePace() {
+  const client = useQueryClient();
+  const { data } = useQuery({
+    queryKey,
+    queryFn: async () => readPace(await storage.getItem(paceKey)),
+    staleTime: Infinity,
+  });
+  const keep = useMutation({
+    mutationFn: (pace: number | null) =>
+      pace === null ? storage.removeItem(paceKey) : storage.setItem(paceKey, String(pace)),
+    onMutate: (pace) => client.setQueryData(queryKey, pace),
+  });
+  const own = data ?? null;
+  return {
+    /** stitches a minute; null while nothing is known */
+    own,
+    pace: useMemo(() => paceWith(own), [own]),
+    /** it could not be kept: the browser's storage is full or shut */
+    failed: keep.isError,
+    change: (pace: number | null) => keep.mutate(pace),
+  };
+}

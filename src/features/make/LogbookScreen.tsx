@@ -1,0 +1,198 @@
+import { useQuery } from '@tanstack/react-query';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from '@tamagui/core';
+import { nameOfToy } from '../../core/keep/toyCard';
+import { entriesWith, logbookOf, paceOf, type Logbook, type Session } from '../../core/make/logbook';
+import { usualPace } from '../../core/plan/time';
+import { fileName } from '../../core/words/fileName';
+import { timeWords } from '../../core/words/time';
+import { usePace } from '../../data/pace';
+import { runs } from '../../data/runs';
+import { packToy } from '../../data/shelfFile';
+import { tasksOfText } from '../../data/useMaking';
+import { useToy } from '../../data/useToy';
+import { Field } from '../../ui/Field';
+import { saveBlob } from '../../ui/files';
+import { Card, cardGrid, Fill } from '../../ui/layout';
+import { Notice } from '../../ui/Notice';
+import { Opening } from '../../ui/Opening';
+import { Empty, Page } from '../../ui/Page';
+import { Press } from '../../ui/Press';
+import { Body, Quiet, Title } from '../../ui/text';
+import { LogEntries } from './LogEntries';
+
+/** Every making of a toy, looked back on, the newest first. */
+async function logbooksOf(toy: string): Promise<Logbook[]> {
+  const kept = await Promise.all((await runs.of(toy)).map(({ id }) => runs.read(id)));
+  return kept.flatMap((one) =>
+    one ? [logbookOf(one.run, one.events, (text) => tasksOfText(text, one.run.hands))] : [],
+  );
+}
+
+/** `Sunday 1 March, 18:01`, as she writes dates. */
+const whenWords = (at: number) =>
+  new Date(at).toLocaleString(undefined, {
+    weekday: 'long',
+    day: 'numeric',
+    month: 'long',
+    hour: '2-digit',
+    minute: '2-digit',
+  });
+
+/** When she was at it, the last time first. */
+function Sessions({ books }: { books: readonly Logbook[] }) {
+  const sessions = books.flatMap((book): readonly Session[] => book.sessions);
+  if (sessions.length === 0) return null;
+  return (
+    <Card gap="$2">
+      <Title render="h2" margin={0}>
+        Sessions
+      </Title>
+      <View render="ul" margin={0} padding={0} gap="$2" aria-label="Sessions">
+        {sessions
+          .sort((a, b) => b.from - a.from)
+          .map(({ from, minutes, stitches }) => (
+            <View key={from} render="li" style={{ listStyleType: 'none' }}>
+              <Body>{whenWords(from)}</Body>
+              <Quiet>
+                {minutes < 1 ? 'A moment' : timeWords(minutes)}, about {Math.round(stitches)} stitches
+              </Quiet>
+            </View>
+          ))}
+      </View>
+    </Card>
+  );
+}
+
+/** How it stands with one making: `Two toys, not finished yet, 3 hours by the taps.` */
+function standsWords({ run, sessions, finished }: Logbook): string {
+  const minutes = sessions.reduce((sum, session) => sum + session.minutes, 0);
+  const words = [
+    finished ? 'Finished' : 'Not finished yet',
+    run.copies > 1 ? `${run.copies} toys` : '',
+    minutes >= 1 ? `${timeWords(minutes)} by the taps` : '',
+  ];
+  return `${words.filter(Boolean).join(', ')}.`;
+}
+
+/** One making of the toy. */
+function Made({ book, wanted }: { book: Logbook; wanted: string }) {
+  const { run, entries } = book;
+  const found = entriesWith(entries, wanted);
+  return (
+    <Card gap="$3">
+      <Title render="h2" margin={0}>
+        Begun {new Date(run.started).toLocaleDateString()}
+      </Title>
+      <Body>{standsWords(book)}</Body>
+      {found.length > 0 ? <LogEntries entries={found} copies={run.copies} /> : null}
+      {found.length === 0 && entries.length > 0 ? <Quiet>Nothing in it says that.</Quiet> : null}
+      {entries.length === 0 ? <Quiet>Nothing was written down.</Quiet> : null}
+    </Card>
+  );
+}
+
+/** Her own pace, and whether times are counted by it. */
+function Pace({ books }: { books: readonly Logbook[] }) {
+  const { own, failed, change } = usePace();
+  const known = paceOf(books);
+  if (known === null && own === null) return null;
+  return (
+    <Card gap="$2">
+      <Title render="h2" margin={0}>
+        Your pace
+      </Title>
+      {known === null ? null : (
+        <Body>
+          By the taps of this toy: {known} stitches a minute, pauses and stops left out. Usual is{' '}
+          {usualPace.stitchesPerMinute}.
+        </Body>
+      )}
+      {own === null ? null : <Body>Times are counted by {own} stitches a minute.</Body>}
+      <View flexDirection="row" flexWrap="wrap" gap="$2">
+        {known === null || known === own ? null : (
+          <Press label="Count times by it" onPress={() => change(known)} />
+        )}
+        {own === null ? null : <Press label="By the usual pace again" onPress={() => change(null)} />}
+      </View>
+      {failed ? (
+        <Notice tone="wrong" live>
+          the browser would not keep that. Try again.
+        </Notice>
+      ) : null}
+    </Card>
+  );
+}
+
+/** Saves the toy with everything that was written down while it was made. */
+function SaveAll({ id, name }: { id: string; name: string }) {
+  const [failed, setFailed] = useState(false);
+  const save = async () => {
+    setFailed(false);
+    try {
+      const bytes = await packToy(id);
+      if (!bytes) throw new Error('gone');
+      saveBlob(`${fileName(name)}.hoppla.zip`, new Blob([bytes], { type: 'application/zip' }));
+    } catch {
+      setFailed(true);
+    }
+  };
+  return (
+    <View gap="$2">
+      <Press label="Save the toy with its logbook" onPress={() => void save()} />
+      {failed ? (
+        <Notice tone="wrong" live>
+          the browser would not read it just now. Try again.
+        </Notice>
+      ) : null}
+    </View>
+  );
+}
+
+/** What happened while a toy was made, each time it was. */
+export function LogbookScreen() {
+  const router = useRouter();
+  const { analysis, editor } = useToy();
+  const [wanted, setWanted] = useState('');
+  const {
+    data: books,
+    isError,
+    refetch,
+  } = useQuery({
+    queryKey: ['logbook', editor.id],
+    queryFn: () => logbooksOf(editor.id),
+    staleTime: 0,
+    gcTime: 0,
+  });
+  const hasEntries = (books ?? []).some(({ entries }) => entries.length > 0);
+  return (
+    <Fill>
+      <Page
+        title="Logbook"
+        aside={nameOfToy(analysis)}
+        back={{ name: 'Back to the making', go: () => router.replace(`/toy/${editor.id}/make`) }}
+        broad
+      >
+        {isError ? (
+          <Notice tone="wrong" live actions={<Press label="Try again" onPress={() => void refetch()} />}>
+            what was made can’t be read: this browser’s storage is full or shut.
+          </Notice>
+        ) : null}
+        {books === undefined && !isError ? <Opening /> : null}
+        {books?.length === 0 ? (
+          <Empty>Nothing yet. What you write down while making, photos and sessions stand here.</Empty>
+        ) : null}
+        {hasEntries ? <Field label="Search the logbook" value={wanted} onChange={setWanted} /> : null}
+        <View gap="$3" style={cardGrid} alignItems="flex-start">
+          {(books ?? []).map((book) => (
+            <Made key={book.run.id} book={book} wanted={wanted.trim()} />
+          ))}
+          {books && wanted === '' ? <Sessions books={books} /> : null}
+          {books ? <Pace books={books} /> : null}
+        </View>
+        {books && books.length > 0 ? <SaveAll id={editor.id} name={nameOfToy(analysis)} /> : null}
+      </Page>
+    </Fill>
+  );
+}
