@@ -62,9 +62,9 @@ export function sizeEyes(
   if (sizeMm === null) return;
   for (const part of parts) {
     const eyes = part.steps.filter(isAboutEyes);
-    if (eyes.some((step) => step.sizeMm !== undefined || step.embroidered)) continue;
+    if (eyes.some((step) => step.sizeMm !== undefined)) continue;
     part.steps = part.steps.map((step) =>
-      isAboutEyes(step) ? { ...step, sizeMm, sizeFrom: 'materials' as const } : step,
+      isAboutEyes(step) && !step.embroidered ? { ...step, sizeMm, sizeFrom: 'materials' as const } : step,
     );
   }
 }

@@ -219,6 +219,24 @@ test.each([
   expect(analyseToy(head + sentence).problems.map(({ code }) => code)).toContain('words-unused');
 });
 
+test.each<[string, string, (number | undefined)[]]>([
+  ['Embroider lines 2 rounds above the eyes, 2 stitches wide, as eyebrows.', 'brows', [7, 14, 16, 21, 23]],
+  [
+    'Embroider a straight stitch 3 rounds below the eyes for the mouth, 4 stitches wide.',
+    'mouth',
+    [12, 16, 20],
+  ],
+  ['Make a few stitches between the eyes on R11 as a nose.', 'nose', [11, 17, 20]],
+])('what stitches are for is what they are: %s', (sentence, kind, holes) => {
+  const part = analyseToy(head + eyes + sentence).parts[0]!;
+  expect(part.features.map((one) => one.kind)).toEqual(['eyes', kind]);
+  expect(placed(eyes, sentence)).toEqual(holes);
+});
+
+test('french knots as eyes are no pressed eyes', () => {
+  expect(actOf('French knots as eyes between R9 and R10, 6 stitches between.')).toContain('embroider');
+});
+
 test('a triangle nose with its size that is inserted is a bought one', () => {
   expect(actOf('Insert 12 mm triangle nose between rounds 11 and 12.')).toContain('seat-nose');
   expect(actOf('Embroider a triangle nose, 12 mm wide, between rounds 11 and 12.')).not.toContain(

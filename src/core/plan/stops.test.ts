@@ -372,3 +372,57 @@ test('what no round lets in is told with its width, and what may hang outside pu
         .join(' '),
     ).not.toContain('put-in');
 });
+
+const disc = 'R1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6';
+const stuffs = (text: string) =>
+  analyseToy(text).parts[0]!.stops.stops.some(({ acts }) => acts.some(({ act }) => act === 'stuff'));
+
+test('a part that only grows and lies flat takes no stuffing, unless the text gives it some', () => {
+  expect(stuffs(`Patch\n${disc}`)).toBe(false);
+  expect(stuffs(`Patch\n${disc}\nStuff lightly.`)).toBe(true);
+  // A bowl, a cone, and the first two rounds of anything.
+  expect(stuffs(`Muzzle\n${disc}\nR5: sc around`)).toBe(true);
+  expect(stuffs('Beak\nR1: 4 sc in ring\nR2: (sc, inc) x 2\nR3: (2 sc, inc) x 2')).toBe(true);
+  expect(stuffs('Bead\nR1: 6 sc in ring\nR2: inc x 6')).toBe(true);
+});
+
+const arm = 'Arm (make 2)\nR1: 6 sc in ring\nR2: inc x 6\nR3-R12: sc around';
+const toldOf = (sentence: string, name = 'Arm') =>
+  analyseToy(`${arm.replace('Arm', name)}\n${sentence}`).problems.flatMap(({ code, facts }) =>
+    code === 'words-unused' ? [facts?.words] : [],
+  );
+
+test.each([
+  ['Stuff only the hand.', 'only the hand'],
+  ['Stuff the paws.', 'the paws'],
+  ['Stuff the foot only.', 'the foot only'],
+  ['Stuff just the tip.', 'just the tip'],
+  ['Stuff just the first half.', 'just the first half'],
+  ['Stuff lightly but not the top.', 'but not the top'],
+  ['Add a bit of stuffing to the bottom.', 'a bit of stuffing to the bottom'],
+  ['Stuff rounds 4 to 8.', 'rounds 4 to 8'],
+])('which rounds are meant is asked: %s', (sentence, words) => {
+  expect(toldOf(sentence)).toEqual([words]);
+});
+
+test('of a part that is called so, all of it is meant', () => {
+  expect(toldOf('Stuff the paws.', 'Paw')).toEqual([]);
+  expect(toldOf('Stuff only the tip of the paws.', 'Paw')).toHaveLength(1);
+});
+
+test.each([
+  'Stuff up to round 6.',
+  'Stuff to round 6 only.',
+  'Stuff from round 1 to 6.',
+  'Stuff the first 6 rounds.',
+])('filled from the beginning so far: %s', (sentence) => {
+  const { stops } = planOf(`${arm}\n${sentence}`);
+  const fills = stops.flatMap(({ acts }) => acts.flatMap((act) => (act.act === 'stuff' ? [act.fills] : [])));
+  expect(fills).toMatchObject([{ from: 1, to: 6 }]);
+});
+
+test('up to which round she stuffs as she goes says when, and not how far', () => {
+  const { stops } = planOf(`${arm}\nStuff as you go up to round 6.`);
+  const fills = stops.flatMap(({ acts }) => acts.flatMap((act) => (act.act === 'stuff' ? [act.fills] : [])));
+  expect(fills).toMatchObject([{ to: 12 }]);
+});

@@ -79,11 +79,25 @@ const enclosedOf = ({ source, fabric }: PlannedPart): Enclosed[] =>
       : [],
   );
 
+/** A dish rises less than that share of how wide it is to either side. */
+const flatShare = 0.45;
+/** Fewer rounds may be the beginning of anything. */
+const fewestOfDisc = 3;
+
+/** Whether a part only grows, round for round, and lies flat: a patch, a cheek, the lining of an ear. Nothing goes into it. */
+function isDisc({ fabric, profile }: PlannedPart): boolean {
+  const { radius, z } = profile;
+  const grows = radius.every((one, i) => i === 0 || one > (radius[i - 1] ?? 0));
+  const last = fabric.rounds - 1;
+  return fabric.rounds >= fewestOfDisc && grows && (z[last] ?? 0) <= flatShare * (radius[last] ?? 0);
+}
+
 function fillingOf(part: PlannedPart, { stuffingShare = 1 }: Hands): Filling | null {
   const { source, fabric, profile, front } = part;
   const said = source.steps.filter(isAboutStuffing);
   const staysEmpty = said.some(({ firmness, portion }) => firmness === 'none' && !portion);
-  if (staysEmpty || fabric.row[0] === 1 || fabric.rounds === 0) return null;
+  const nothingSaid = said.length === 0 && isDisc(part);
+  if (staysEmpty || nothingSaid || fabric.row[0] === 1 || fabric.rounds === 0) return null;
   const finish = finishOf(source, fabric, profile, front);
   const firmness = finish.firmness === 'none' ? 'medium' : finish.firmness;
   const portion = said.findLast((step) => step.portion)?.portion ?? null;

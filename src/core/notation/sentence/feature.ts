@@ -196,6 +196,7 @@ function isYarnWork({ pressed, sizeMm, span }: FeatureSentence, text: string): b
     /\b(?:with|using|in|out\s+of)\s+(?:[a-z]+\s+){0,3}?(?:yarn|thread|floss|wool|cotton)\b/i.test(said);
   return (
     ofYarn ||
+    /\bfrench\s+knots?\b/i.test(said) ||
     /\bstitch(?:ed|ing)?\s+(?:the\s+|two\s+|both\s+|small\s+|simple\s+|little\s+)*eyes\b/i.test(said)
   );
 }

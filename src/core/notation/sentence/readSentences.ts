@@ -154,6 +154,30 @@ const uncounted = (text: string): string =>
     'eye'.padEnd(said.length),
   );
 
+const madeAs = ['eyebrows', 'brows', 'mouth', 'nose', 'smile', 'whiskers', 'cheeks', 'lashes'];
+const linesAs = new RegExp(
+  String.raw`\b(?:lines?|stitch(?:es)?|strands?|dashes|strokes|threads?)\b(?=(.*?)\b(?:as|for)\s+(?:the\s+|an?\s+|his\s+|her\s+|its\s+)?(${madeAs.join('|')})\b)`,
+  'i',
+);
+
+/** `Embroider two little lines above the eyes as eyebrows`: what they are for is what they are. As long as it was. */
+function namedFor(text: string): string {
+  const found = linesAs.exec(text);
+  const [lines = '', , what = ''] = found ?? [];
+  // In the room of `lines` a shorter word for it, and none at the end, where the same would be named twice.
+  const word = ['brow', 'nose', 'mouth', 'smile', 'lash'].find((one) => what.toLowerCase().includes(one));
+  if (!found || !word || word.length > lines.length || /\d\s*$/.test(text.slice(0, found.index))) return text;
+  const head = text.slice(0, found.index) + word.padEnd(lines.length);
+  const rest = text.slice(found.index + lines.length);
+  return (
+    head +
+    rest.replace(
+      new RegExp(String.raw`\b(?:as|for)\s+(?:the\s+|an?\s+|his\s+|her\s+|its\s+)?${what}\b`, 'i'),
+      (said) => ' '.repeat(said.length),
+    )
+  );
+}
+
 /** `Count 6 stitches between the eyes and place them between R9 and R10`: it is the eyes that are placed. As long as it was. */
 const eyesFirst = (text: string): string =>
   text.replace(
@@ -175,27 +199,29 @@ interface Carried {
 
 function carried(text: string): Carried[] {
   const own = (parser ??= new SentenceParser());
-  return splitSentences(tokensOf(eyesFirst(uncounted(withNose(text))))).flatMap((tokens): Carried[] => {
-    const [first] = tokens;
-    const last = tokens.at(-1);
-    if (!first || !last) return [];
-    const end = last.startOffset + last.image.length;
-    // Words put in the place of others may end within one of the line's own.
-    const cut = /^\p{L}*/u.exec(text.slice(end))?.[0].length ?? 0;
-    const span = { from: first.startOffset, to: end + cut };
-    const said = text.slice(span.from, span.to);
-    const thing = enclosedIn(said);
-    const isLine = surfaceIn(said) !== null;
-    if (thing === null && !isLine && !tokens.some((token) => is(token, ...carriers))) return [];
-    const phrases = own.read(tokens);
-    if (isLine) return [{ span, tokens, phrases, kind: 'surface', reinforces: null, encloses: null }];
-    const kind = shutsFlat(said) ? 'fold' : kindOf(phrases);
-    const reinforces = reinforcedBy(said, kind, phrases);
-    const encloses = kind === 'feature' ? null : thing;
-    const read = { span, tokens, phrases, reinforces, encloses };
-    if (reinforces !== null && kind !== 'stuff') return [{ ...read, kind: 'reinforce' }];
-    return [{ ...read, kind: kind ?? (encloses === null ? null : 'enclose') }];
-  });
+  return splitSentences(tokensOf(namedFor(eyesFirst(uncounted(withNose(text)))))).flatMap(
+    (tokens): Carried[] => {
+      const [first] = tokens;
+      const last = tokens.at(-1);
+      if (!first || !last) return [];
+      const end = last.startOffset + last.image.length;
+      // Words put in the place of others may end within one of the line's own.
+      const cut = /^\p{L}*/u.exec(text.slice(end))?.[0].length ?? 0;
+      const span = { from: first.startOffset, to: end + cut };
+      const said = text.slice(span.from, span.to);
+      const thing = enclosedIn(said);
+      const isLine = surfaceIn(said) !== null;
+      if (thing === null && !isLine && !tokens.some((token) => is(token, ...carriers))) return [];
+      const phrases = own.read(tokens);
+      if (isLine) return [{ span, tokens, phrases, kind: 'surface', reinforces: null, encloses: null }];
+      const kind = shutsFlat(said) ? 'fold' : kindOf(phrases);
+      const reinforces = reinforcedBy(said, kind, phrases);
+      const encloses = kind === 'feature' ? null : thing;
+      const read = { span, tokens, phrases, reinforces, encloses };
+      if (reinforces !== null && kind !== 'stuff') return [{ ...read, kind: 'reinforce' }];
+      return [{ ...read, kind: kind ?? (encloses === null ? null : 'enclose') }];
+    },
+  );
 }
 
 /** Fewer words say nothing that could be lost: `Then:`, `See photo.` */

@@ -32,12 +32,28 @@ export interface StuffSentence extends Said, MomentSaid {
 export const stuffVerbs = [S.Stuff, S.NotStuff] as const;
 
 const upper = /^(?:upper|top|head)$/i;
-const lower = /^(?:lower|bottom|foot|feet|base)$/i;
-const halves = /^(?:half|part|end|third|portion|tip|foot|feet)$/i;
+const lower = /^(?:lower|bottom|base)$/i;
+const halves = /^(?:half|part|end|third|portion|tip)$/i;
 
 /** `Stuff only halfway`, `to three quarters`: so far, and nobody says from where. */
 const partWay =
   /\b(?:only |just |about |to )*(?:half ?way(?! (?:through|between|around|up the))|half full|(?:1\/2|3\/4|2\/3|1\/3|½|¾|⅔|⅓)(?: full)?|three[- ]quarters|two[- ]thirds|one[- ]third|a (?:third|quarter)|part(?:ly|ially|[- ]way)(?! (?:through|between)))\b/i;
+
+/** `Stuff the hands only`, of an arm: which rounds are a hand, and at which end it is, no word says. */
+const ofALimb =
+  /\b(?:only |just )?(?:the )?(?:hands?|paws?|foot|feet|tips?|toes?|palms?|fists?|hooves|hoof|heels?)\b(?: (?:part|portion|end|section))?(?: only)?/i;
+/** `Just the end`, `the first half`, `but not the top`, `rounds 4 to 8`, `a little at the end`. */
+const someOfIt = new RegExp(
+  [
+    String.raw`\b(?:only|just) (?:the |in the |at the |to the )(?:very )?(?:end|top|bottom|first half|last half)\b`,
+    String.raw`\bthe (?:first|last) half\b`,
+    String.raw`\bthe (?:end|top|bottom) of (?:the |each |every )`,
+    String.raw`\bbut not (?:the |in the |at the )?\w+`,
+    String.raw`\b(?:a (?:little|bit|small amount)|some)\b[^.;]*\b(?:at|in|into|to) the (?:very )?(?:end|top|bottom)\b`,
+    String.raw`\b(?:from |between )?(?:rounds?|rnds?|rows?|r)\.? ?\d+ ?(?:-|–|to|and) ?(?:r(?:ound|nd|ow)?\.? ?)?\d+\b`,
+  ].join('|'),
+  'i',
+);
 
 const unplannedWords: readonly (readonly [Unplanned, RegExp])[] = [
   ['weight', /\b(?:about |approx\.? |roughly |with )*\d+(?:[.,]\d+)?\s*(?:g|gr|grams?|oz|ounces?)\b/i],
@@ -47,7 +63,13 @@ const unplannedWords: readonly (readonly [Unplanned, RegExp])[] = [
   ],
   ['optional', /\boptional(?:ly)?\b|\bif (?:you )?(?:like|liked|wish|want|prefer|preferred|desired)\b/i],
   ['extent', partWay],
+  ['extent', ofALimb],
+  ['extent', someOfIt],
 ];
+/** `Stuff up to round 6`, `stuff from round 1 to 6`: from the beginning so far. While it is worked it says when. */
+const upToRound =
+  /^\W*(?:lightly |firmly )?stuff\b(?![^.;]*\b(?:as you (?:go|work)|while|continue|until)\b)[^.;]*?(?:(?<!\d )\b(?:up )?to (?:the end of )?(?:rounds?|rnds?|rows?|r)\.? ?(\d{1,3})|\b(?:rounds?|rnds?|rows?|r)\.? ?1 ?(?:-|–|to) ?(?:r(?:ound|nd|ow)?\.? ?)?(\d{1,3}))\b/i;
+
 /** `Leave the top round empty`: one round of an end that is not the work's own. */
 const endRound = /\b(?:top|bottom|upper|lower|uppermost|lowest)(?: \w+)? (?:rounds?|rnds?|rows?)\b/i;
 
@@ -72,7 +94,6 @@ function portionIn(tokens: readonly IToken[]): Portion | null {
       return { by: 'rounds', rounds, at: word };
     if (upper.test(word) && halves.test(next)) return { by: 'end', end: 'upper' };
     if (lower.test(word) && halves.test(next)) return { by: 'end', end: 'lower' };
-    if (/^(?:foot|feet)$/.test(word) && words[i - 1] === 'the') return { by: 'end', end: 'lower' };
   }
   return null;
 }
@@ -83,6 +104,12 @@ function oneRoundIn(text: string): Portion | null {
   return said ? { by: 'rounds', rounds: 1, at: said === 'first' ? 'first' : 'last' } : null;
 }
 
+function upToIn(text: string): Portion | null {
+  const [, to, until] = upToRound.exec(text) ?? [];
+  const rounds = Number(to ?? until ?? 0);
+  return rounds > 0 ? { by: 'rounds', rounds, at: 'first' } : null;
+}
+
 /** Reads a sentence about stuffing. */
 export function readStuff(said: Said, { step }: Phrases, tokens: readonly IToken[]): StuffSentence {
   const { firmness, after } = step;
@@ -90,7 +117,8 @@ export function readStuff(said: Said, { step }: Phrases, tokens: readonly IToken
   const leaves = tokens.some((token) =>
     /^(?:don['’]?t|not|without|leave|leaving|empty|unstuffed)$/i.test(token.image),
   );
-  const portion = portionIn(tokens) ?? (leaves || firmness === 'none' ? oneRoundIn(said.text) : null);
+  const portion =
+    portionIn(tokens) ?? (leaves || firmness === 'none' ? oneRoundIn(said.text) : upToIn(said.text));
   const emptyOnly = portion !== null && (leaves || firmness === 'none');
   const roundsOfEnd = portion === null && leaves ? endRound.exec(said.text)?.[0] : undefined;
   const leftEmpty = firmness === 'none' && !roundsOfEnd;

@@ -25,7 +25,7 @@ const kw = (name: string, source: string) =>
 export const S = {
   NotStuff: kw('NotStuff', emptyWords.join('|')),
   Stuff: kw('Stuff', 'stuff(?:ing)?|fibre\\s*fill|fiber\\s*fill|fill(?:ing)?|top\\s+up'),
-  Lightly: kw('Lightly', 'lightly|light|loosely|softly'),
+  Lightly: kw('Lightly', 'lightly|light|loosely|softly|sparingly'),
   Firmly: kw('Firmly', 'firmly|firm|hard|tightly|well'),
   Medium: kw('Medium', 'medium|moderately'),
   StaysOpen: kw(
