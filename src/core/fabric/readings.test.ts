@@ -246,3 +246,23 @@ test.each<[string, number]>([
   expect(errors).toEqual([]);
   expect(counts).toEqual([6, ...Array.from({ length: rounds - 1 }, () => 12)]);
 });
+
+const body = 'Body\nR1: 6 sc in mr\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5: sc around';
+test.each([
+  'Rounds 1-4: Work as for the body. [24]',
+  'R1-R4: same as body',
+  'Rnds 1-4: as for rounds 1-4 of the body (24)',
+  'R1-4: Same as for body [24]',
+])('rounds of another part are worked again: %s', (line) => {
+  const toy = analyseToy(`US terms\n${body}\n\nHead\n${line}\nR5: (3 sc, inc) x 6 [30]`);
+  expect(toy.problems).toEqual([]);
+  expect(toy.parts[1]!.checks.map(({ worked }) => worked)).toEqual([6, 12, 18, 24, 30]);
+});
+
+test('the total of rounds that are worked again is compared, and rounds that are not there are asked', () => {
+  const codes = (line: string) =>
+    analyseToy(`US terms\n${body}\n\nHead\n${line}`).problems.map(({ code }) => code);
+  expect(codes('R1-R4: same as body (25)')).toEqual(['count-mismatch']);
+  expect(codes('R1-R9: same as body')).not.toEqual([]);
+  expect(codes('R1-R4: same as the tail')).not.toEqual([]);
+});

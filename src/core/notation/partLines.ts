@@ -1,4 +1,5 @@
-import type { Item, Label } from './ast';
+import pluralize from 'pluralize';
+import type { Item, Label, WorkLine } from './ast';
 import { readHeading, type Heading } from './heading';
 import type { Header } from './headers';
 import type { PartSource, ToyHeader } from './pattern';
@@ -222,4 +223,45 @@ export function repeatRounds(
     const round = copied[(number - first) % copied.length];
     if (round) part.rounds.push({ ...round, number, line, foundation: [] });
   }
+}
+
+const asOther =
+  /^\s*(?:rounds?|rnds?|rows?|r)?\.?\s*\d{1,3}(?:\s*(?:-|–|to|through)\s*(?:rounds?|rnds?|rows?|r)?\.?\s*\d{1,3})?\s*[:.)–-]?\s*(?:(?:work(?:ed)?|make|crochet|repeat|the)\s+)*(?:same\s+)?(?:as|like)\s+(?:for\s+|in\s+|on\s+)?(?:(?:the\s+)?(?:rounds?|rnds?|rows?|r)\.?\s*[\d\s–-]+\s+(?:of|in|for)\s+)?(?:the\s+)?(\p{L}[\p{L}\s&/-]{1,30}?)\s*(?:[[(]\s*\d|[.;]|$)/iu;
+
+/** The part whose rounds a line says are worked again, `Rounds 1-5: Work as for the body`; null where it names none that has them all. */
+export function workedAsIn(text: string, label: Label, parts: readonly PartSource[]): PartSource | null {
+  const said = asOther.exec(text)?.[1]?.trim().toLowerCase();
+  if (!said) return null;
+  const named = parts.findLast(
+    ({ name }) => pluralize.singular(name.toLowerCase()) === pluralize.singular(said),
+  );
+  const numbers = new Set(named?.rounds.map(({ number }) => number));
+  for (let number = label.first; number <= label.last; number += 1) if (!numbers.has(number)) return null;
+  return named ?? null;
+}
+
+/** Works rounds of another part again. The total the line says is that of the last of them. */
+export function copyRounds(
+  part: PartSource,
+  from: PartSource,
+  { line, label, total, room }: CopiedRounds,
+): void {
+  part.lastLine = line;
+  const copied = from.rounds.filter(({ number }) => number >= label.first && number <= label.last);
+  for (const [index, round] of copied.entries()) {
+    if (!room()) return;
+    const isLast = index === copied.length - 1;
+    const work = isLast && total ? { ...round.work, total } : round.work;
+    part.rounds.push({ ...round, work, line });
+  }
+}
+
+/** Where rounds of another part are worked again. */
+interface CopiedRounds {
+  line: number;
+  label: Label;
+  /** what the line says they come to */
+  total: WorkLine['total'];
+  /** asked before each round; no more are put in once it says no */
+  room: () => boolean;
 }

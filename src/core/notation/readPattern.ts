@@ -15,7 +15,9 @@ import {
   newPart,
   onLine,
   readSettings,
+  copyRounds,
   repeatRounds,
+  workedAsIn,
 } from './partLines';
 import type { LineKind, PartSource, Pattern } from './pattern';
 import type { Problem } from './problem';
@@ -329,7 +331,16 @@ class PatternReader {
     if (!label) return null;
     const part = this.partOfRound(line);
     const [repeated] = work.items;
-    if (repeated?.type === 'repeatRounds') this.repeatRounds(part, repeated, number, label);
+    const other = work.items.some(isWork)
+      ? null
+      : workedAsIn(
+          line.text,
+          label,
+          this.parts.filter((one) => one !== part),
+        );
+    if (other)
+      copyRounds(part, other, { line: number, label, total: work.total, room: () => this.room(number) });
+    else if (repeated?.type === 'repeatRounds') this.repeatRounds(part, repeated, number, label);
     else {
       const last = Math.max(label.last, label.first + (rounds?.times ?? 1) - 1);
       this.addRounds(part, line, { first: label.first, last, row: label.row });
