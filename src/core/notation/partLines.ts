@@ -240,6 +240,16 @@ export function workedAsIn(text: string, label: Label, parts: readonly PartSourc
   return named ?? null;
 }
 
+/** Where rounds of another part are worked again. */
+interface CopiedRounds {
+  line: number;
+  label: Label;
+  /** what the line says they come to */
+  total: WorkLine['total'];
+  /** asked before each round; no more are put in once it says no */
+  room: () => boolean;
+}
+
 /** Works rounds of another part again. The total the line says is that of the last of them. */
 export function copyRounds(
   part: PartSource,
@@ -254,14 +264,4 @@ export function copyRounds(
     const work = isLast && total ? { ...round.work, total } : round.work;
     part.rounds.push({ ...round, work, line });
   }
-}
-
-/** Where rounds of another part are worked again. */
-interface CopiedRounds {
-  line: number;
-  label: Label;
-  /** what the line says they come to */
-  total: WorkLine['total'];
-  /** asked before each round; no more are put in once it says no */
-  room: () => boolean;
 }

@@ -14,6 +14,7 @@ import { splitSentences } from './split';
 import { readStuff, stuffVerbs } from './stuff';
 import { readSurface, surfaceIn } from './surface';
 import { stitched, styles } from './styleWords';
+import { numberWords } from '../tokens';
 import { featureOf, is, number, S, tokensOf, valueOf } from './tokens';
 
 let parser: SentenceParser | undefined;
@@ -160,13 +161,17 @@ const linesAs = new RegExp(
   'i',
 );
 
+/** How many stitches they are says how wide it is, which the reader of numbers knows. */
+const endsInNumber = new RegExp(String.raw`(?:\d|\b(?:${Object.keys(numberWords).join('|')}))\s*$`, 'i');
+
 /** `Embroider two little lines above the eyes as eyebrows`: what they are for is what they are. As long as it was. */
 function namedFor(text: string): string {
   const found = linesAs.exec(text);
   const [lines = '', , what = ''] = found ?? [];
   // In the room of `lines` a shorter word for it, and none at the end, where the same would be named twice.
   const word = ['brow', 'nose', 'mouth', 'smile', 'lash'].find((one) => what.toLowerCase().includes(one));
-  if (!found || !word || word.length > lines.length || /\d\s*$/.test(text.slice(0, found.index))) return text;
+  if (!found || !word || word.length > lines.length || endsInNumber.test(text.slice(0, found.index)))
+    return text;
   const head = text.slice(0, found.index) + word.padEnd(lines.length);
   const rest = text.slice(found.index + lines.length);
   return (
