@@ -66,7 +66,7 @@ export function stepJoin(
   const moved = { ...rest, round: next, joined: joined.map((one) => ({ ...one, wall: one.wall ?? onto })) };
   const named = sentence.stitches && stitchesAt(wall, next, azimuths);
   if (!isAside) return { ...moved, ...(named ? { stitches: named } : {}), place } as AnyJoin;
-  const { stitches: _stitches, sides: _sides, back: _back, ...free } = moved;
+  const { stitches: _stitches, stitchSides: _named, sides: _sides, back: _back, ...free } = moved;
   return { ...free, place: { aside: { stitches, of: 'front' } } } as AnyJoin;
 }
 

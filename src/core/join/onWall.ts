@@ -1,7 +1,7 @@
 import { roundCount } from '../fabric/fabric';
 import { stitchAtAzimuth, stitchAzimuth, turn, wrapAngle } from '../shape/azimuth';
 import { footprintOf, isFootprint, type Edge, type Held } from './footprint';
-import { blankJoin, kindOfHeld, type Join, type JoinPart, type Side, type Unit } from './joined';
+import { blankJoin, kindOfHeld, type Join, type JoinPart, type Unit } from './joined';
 import type { Joining } from './joining';
 import { inRound, labelOf, relabelled } from './numbers';
 import { heldOf, isStrand, sewnEdgeOf, type Placing } from './placing';
@@ -64,18 +64,6 @@ function snapped(wall: JoinPart, row: number, { azimuths, paired }: Around, fron
   return [left, right];
 }
 
-const stitchNumber = /\b(?:sts?|stitch(?:es)?)\.?\s*#?\s*\d/i;
-
-/** `The left one at stitch 7, the right one at stitch 19`: the side the text gives to the stitch of a unit; null where it gives none. */
-function sideOfStitch({ sentence, stitches }: Placing, index: number): Side | null {
-  const bySide = sentence.text.split(/\b(?=(?:left|right)\b)/i).slice(1);
-  const sides = bySide
-    .filter((words) => stitchNumber.test(words))
-    .map((words): Side => (/^left/i.test(words) ? 'left' : 'right'));
-  const isEach = stitches?.length === 2 && sides.length === 2 && sides[0] !== sides[1];
-  return isEach ? (sides[index] ?? null) : null;
-}
-
 /** Joins units by their edges onto a wall, about a row of it. */
 export function joinOnWall(state: Joining, placing: Placing, row: number, front: number): void {
   const { sentence, piece, wall, units } = placing;
@@ -122,7 +110,7 @@ export function joinOnWall(state: Joining, placing: Placing, row: number, front:
       ...laidOn(state.wall(wall), placing, unit, { centre, front }),
       round: isPole ? null : labelOf(wall, row),
       stitch: stitch === null ? null : inRound(stitch, roundCount(wall.fabric, round)),
-      called: placing.side ?? sideOfStitch(placing, i),
+      called: placing.side ?? placing.sides?.[i] ?? null,
       missMm: Math.hypot(a - x, b - y, c - z),
       centre,
     };

@@ -16,6 +16,8 @@ export interface Placing {
   units: Unit[];
   /** which of the stitches a sentence names are theirs */
   stitches: number[] | null;
+  /** on which side the text says each of them is */
+  sides: readonly Side[] | null;
   side: Side | null;
   /** nothing says where it goes: a head, which sits on top */
   isOnTop?: true;
@@ -250,7 +252,8 @@ export function placingsOf(parts: readonly JoinPart[], units: Units, problems: P
       const taken = units.take(piece, unitsMeant(name, piece, sentence));
       if (taken.length === 0) continue;
       const named = stitches.length >= taken.length ? stitches.splice(0, taken.length) : null;
-      placings.push({ sentence, piece, wall: onto, units: taken, stitches: named, side: name.side });
+      const sides = named?.length === 2 ? (sentence.stitchSides ?? null) : null;
+      placings.push({ sentence, piece, wall: onto, units: taken, stitches: named, sides, side: name.side });
     }
   };
   const said = parts.flatMap((owner) =>
@@ -316,14 +319,10 @@ function isOnlyOnTop({ place, ...sentence }: AnyJoin): boolean {
   return around === 'top' && !saysWhere({ ...sentence, place: elsewhere } as AnyJoin);
 }
 
-/** Words that say where, though not in a way that is read: it is not the edge. */
-const somewhere = /\b(?:back|front|sides?|between|behind|opposite|near|next|close|towards?|beside)\b/i;
-
 /** Whether a sentence says where around, in a way that is read or not: then it is not the edge that is meant. */
-function saysAround({ back, sides, unused, place }: AnyJoin): boolean {
-  const { around: _around, ...elsewhere } = place;
-  const isSaid = back === true || sides !== undefined || Object.keys(elsewhere).length > 0;
-  return isSaid || (unused?.some((words) => somewhere.test(words)) ?? false);
+function saysAround({ back, sides, elsewhere, place }: AnyJoin): boolean {
+  const { around: _around, ...more } = place;
+  return elsewhere === true || back === true || sides !== undefined || Object.keys(more).length > 0;
 }
 
 /** Two parts that end open come together by their edges, where nothing says otherwise. */

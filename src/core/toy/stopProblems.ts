@@ -50,25 +50,20 @@ const instead: Readonly<Record<Unplanned, (piece: string) => string>> = {
     `leaves it to you: the ${piece} is planned stuffed. Write “Do not stuff.” if you leave it empty.`,
 };
 
-/** Whether words are what a part is called by. */
-function namesPart(words: string, name: string): boolean {
-  const called = new Set(
-    name
-      .toLowerCase()
-      .split(/[^a-z]+/)
-      .map((word) => pluralize.singular(word)),
-  );
-  const said = words.toLowerCase().match(/[a-z]+/g) ?? [];
-  return !/\b(?:only|just)\b/i.test(words) && said.some((word) => called.has(pluralize.singular(word)));
-}
+/** Whether a part is called by a word: `paws` of `Front paw`. */
+const isCalled = (name: string, word: string): boolean =>
+  name
+    .toLowerCase()
+    .split(/[^a-z]+/)
+    .some((one) => pluralize.singular(one) === pluralize.singular(word.toLowerCase()));
 
 /** Words about stuffing that no plan follows: what is planned instead is told. */
 export function amountProblems({ steps, name, id }: PartSource): Problem[] {
   return steps.flatMap((step): Problem[] => {
     if (step.kind !== 'stuff' || step.unplanned === undefined) return [];
-    const { why, words } = step.unplanned;
+    const { why, words, limb } = step.unplanned;
     // `Stuff the paws`, of paws that are a part of their own.
-    if (why === 'extent' && namesPart(words, name)) return [];
+    if (limb && isCalled(name, limb)) return [];
     return [
       {
         code: 'words-unused',

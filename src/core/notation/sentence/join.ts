@@ -12,6 +12,8 @@ import { wayBetween, wayWords, type WayBetween, type WaySaid } from './ways';
 export interface PlaceSaid extends RoundsSaid, SidesSaid {
   /** the edge it is joined by: open as it was worked, flat, or drawn together at its middle */
   edge: 'open' | 'flattened' | 'pinched' | null;
+  /** of two stitches that are named, on which side the text says each is */
+  stitchSides?: readonly ('left' | 'right')[];
 }
 
 /** Parts that are joined, in the order they are named, and what they are joined to. */
@@ -29,6 +31,8 @@ interface Joining extends Said, PlaceSaid {
   joined: Joined[];
   /** numbers it says and nothing was made of */
   unused?: readonly string[];
+  /** some of it says where around, though not in a way that is read */
+  elsewhere?: true;
   /** its seam is gone round twice */
   twice?: true;
   /** over an end, into one, through, by a thread; not said where it is laid on and sewn */
@@ -81,8 +85,21 @@ export function readJoin<Kind extends 'sew' | 'nosew' | 'pin'>(
   const covered = stitchesCovered(said.text);
   // What is joined lies over the stitches from one to the other: their middle is where its own goes.
   if (covered.length > 0) place.stitches = covered.map(([first, last]) => (first + last) / 2);
+  const sides = place.stitches?.length === 2 ? sidesOfTwo(said.text) : null;
+  if (sides) place.stitchSides = sides;
   const passes = kind !== 'nosew' && saysTwice(said.text) ? { twice: true as const } : {};
   return { ...said, ...place, ...passes, kind, joined: [], place: {} };
+}
+
+const stitchNumber = /\b(?:sts?|stitch(?:es)?)\.?\s*#?\s*\d/i;
+
+/** `The left one at stitch 7, the right one at stitch 19`: the side of each; null where the text gives none. */
+function sidesOfTwo(text: string): ('left' | 'right')[] | null {
+  const bySide = text.split(/\b(?=(?:left|right)\b)/i).slice(1);
+  const sides = bySide
+    .filter((words) => stitchNumber.test(words))
+    .map((words) => (/^left/i.test(words) ? 'left' : 'right'));
+  return sides.length === 2 && sides[0] !== sides[1] ? sides : null;
 }
 
 const stitchRange = String.raw`(?:sts?|stitch(?:es)?)\.?\s*#?\s*(\d{1,3})\s*(?:[-–—]|to|through|until)\s*(?:(?:sts?|stitch)\.?\s*)?#?(\d{1,3})`;
@@ -135,7 +152,7 @@ export function withPartNames<Join extends JoinSentence | PinSentence>(
 ): Join {
   const way = wayBetween(sentence.text, mentions);
   if (way) return byWay(sentence, way);
-  const { place, mentions: own, unread } = readJoinPlace(sentence.text, mentions);
+  const { place, mentions: own, unread, elsewhere } = readJoinPlace(sentence.text, mentions);
   const joined = joinedIn(own);
   const { ofPart } = place;
   const hasRounds = sentence.gap ?? sentence.range ?? sentence.round;
@@ -144,7 +161,7 @@ export function withPartNames<Join extends JoinSentence | PinSentence>(
   if (sentence.sides !== undefined) delete place.atSides;
   const { relation, ...rest } = sentence;
   const isOwn = relation && !goesByPart(place, sentence.text);
-  const said = { ...(isOwn ? sentence : (rest as Join)), joined, place, ...unusedOf(unread) };
+  const said = { ...(isOwn ? sentence : (rest as Join)), joined, place, ...unusedOf(unread, elsewhere) };
   if (hasRounds !== undefined && roundsFromNeck.test(sentence.text)) said.countFrom = 'top';
   // Rounds that are named say more than a level.
   if (hasRounds !== undefined || said.relation) delete place.atEyes;
@@ -166,7 +183,10 @@ function leaveEndOut(said: JoinSentence | PinSentence): void {
   said.unused = [...(said.unused ?? []), `at the ${around}`];
 }
 
-const unusedOf = (unread: readonly string[]) => (unread.length > 0 ? { unused: unread } : {});
+const unusedOf = (unread: readonly string[], elsewhere: boolean) => ({
+  ...(unread.length > 0 ? { unused: unread } : {}),
+  ...(elsewhere ? { elsewhere: true as const } : {}),
+});
 
 /** What goes over, into or through another is one piece and one other; the verb says which. */
 function byWay<Join extends JoinSentence | PinSentence>(
@@ -256,6 +276,11 @@ function unitsWords({ name, count, side }: NamedUnits): string {
   return `the ${count === 1 ? '' : `${count} `}${which}${word}`;
 }
 
+const stitchWords = (stitches: readonly number[], sides: PlaceSaid['stitchSides']): string =>
+  sides
+    ? sides.map((side, i) => `the ${side} one at stitch ${stitches[i]}`).join(', ')
+    : `at ${stitches.length === 1 ? 'stitch' : 'stitches'} ${stitches.join(' and ')}`;
+
 function placeWords({
   gap,
   range,
@@ -264,6 +289,7 @@ function placeWords({
   relation,
   level,
   stitches,
+  stitchSides,
   back,
   sides,
 }: PlaceSaid): string[] {
@@ -276,7 +302,7 @@ function placeWords({
       ? `${relation.rounds} rounds ${relation.direction} the ${relation.to === 'edge' ? 'live edge' : relation.to}`
       : '',
     level ? `on the same round as the ${level}` : '',
-    stitches ? `at ${stitches.length === 1 ? 'stitch' : 'stitches'} ${stitches.join(' and ')}` : '',
+    stitches ? stitchWords(stitches, stitchSides) : '',
     back ? 'at the back' : '',
     sides === undefined
       ? ''

@@ -243,12 +243,16 @@ const besideParts = new RegExp(
   'g',
 );
 
+const saysAround = /\b(?:back|front|sides?|between|behind|opposite|near|next|close|towards?|beside)\b/i;
+
 /** What a sentence says of the place, and the mentions that are only gone by. */
 export interface PlacedMentions {
   place: JoinPlace;
   mentions: Mention[];
   /** what says something of the place and was read by no manner, in the words of the sentence */
   unread: string[];
+  /** among that are words that say where around: no edge is meant */
+  elsewhere: boolean;
 }
 
 /** `3 stitches lower on the left`, `4 cm apart`: a number that would be lost. Ordinals and `stitch 8` are read as stitches. */
@@ -295,7 +299,8 @@ export function readJoinPlace(sentence: string, mentions: readonly Mention[]): P
   const unread = [...rest.matchAll(measured), ...rest.matchAll(vague), ...beside].map(([words]) =>
     inWords(words.replace(/[,.;]$/, ''), mentions),
   );
-  return { place, mentions: mentions.filter((_, i) => !goneBy.has(i)), unread };
+  const elsewhere = unread.some((words) => saysAround.test(words));
+  return { place, mentions: mentions.filter((_, i) => !goneBy.has(i)), unread, elsewhere };
 }
 
 /** The same in words that are read back to it. */

@@ -1,3 +1,4 @@
+import { writeJoin } from './join';
 import { readSentences } from './readSentences';
 
 test.each([
@@ -115,4 +116,18 @@ test.each([
 ])('%s: what the eyes are made of', (text, unused) => {
   const [eyes] = readSentences(text, 1);
   expect(eyes?.kind === 'feature' && eyes.unused).toEqual(unused);
+});
+
+test('the side of each of two stitches is read with them, and written so that it is read back', () => {
+  const said = (text: string) => {
+    const [join] = readSentences(text, 1);
+    return join?.kind === 'sew' ? { stitches: join.stitches, sides: join.stitchSides } : null;
+  };
+  const both = { stitches: [28, 9], sides: ['left', 'right'] };
+  expect(
+    said('Sew the arms to the body on R8, the left one at stitch 28, the right one at stitch 9.'),
+  ).toEqual(both);
+  expect(said('Sew the arms to the body on R8, at stitches 9 and 28.')).toEqual({ stitches: [9, 28] });
+  const [join] = readSentences('Sew the arms on R8, left at st 28, right at st 9.', 1);
+  expect(join?.kind === 'sew' && said(writeJoin(join))).toEqual(both);
 });

@@ -21,8 +21,8 @@ export interface StuffSentence extends Said, MomentSaid {
   portion: Portion | null;
   /** what stays empty, where only that is said */
   empty: Portion | null;
-  /** words that the plan does not follow */
-  unplanned?: { why: Unplanned; words: string };
+  /** words that the plan does not follow; a limb they name may be a part of its own */
+  unplanned?: { why: Unplanned; words: string; limb?: string };
   /** the part that is named; null for the one it stands with */
   part: NamedPart | null;
   /** what it says of sewing besides: `Stuff the muzzle and sew it to the head` */
@@ -42,6 +42,7 @@ const partWay =
 /** `Stuff the hands only`, of an arm: which rounds are a hand, and at which end it is, no word says. */
 const ofALimb =
   /\b(?:only |just )?(?:the )?(?:hands?|paws?|foot|feet|tips?|toes?|palms?|fists?|hooves|hoof|heels?)\b(?: (?:part|portion|end|section))?(?: only)?/i;
+const limbIn = /(?:hand|paw|foot|feet|tip|toe|palm|fist|hooves|hoof|heel)s?/i;
 /** `Just the end`, `the first half`, `but not the top`, `rounds 4 to 8`, `a little at the end`. */
 const someOfIt = new RegExp(
   [
@@ -78,7 +79,10 @@ function unplannedIn(text: string, portion: Portion | null, leftEmpty: boolean):
   const patterns = unplannedWords.filter(([why]) => why === 'optional' || !leftEmpty);
   for (const [why, pattern] of patterns) {
     const words = why === 'extent' && portion ? undefined : pattern.exec(text)?.[0].trim();
-    if (words) return { why, words };
+    if (!words) continue;
+    const limb =
+      pattern === ofALimb && !/\b(?:only|just)\b/i.test(words) ? limbIn.exec(words)?.[0] : undefined;
+    return limb ? { why, words, limb } : { why, words };
   }
   return undefined;
 }
