@@ -36,6 +36,12 @@ export const cardGrid: ViewStyle = {
   gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 340px), 1fr))',
 } as unknown as ViewStyle;
 
+/** The two or three cards of a page, which share all of its width. */
+export const fewCards: ViewStyle = {
+  display: 'grid',
+  gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 340px), 1fr))',
+} as unknown as ViewStyle;
+
 /** Cards of a list, each as high as what it says, beside each other where there is room. */
 export const CardList = ({ label, children }: { label: string; children: ReactNode }) => (
   <View

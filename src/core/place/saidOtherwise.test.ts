@@ -233,6 +233,15 @@ test.each<[string, string, (number | undefined)[]]>([
   expect(placed(eyes, sentence)).toEqual(holes);
 });
 
+test.each([
+  ['Embroider 5 stitches for the nose on R11.', '5 stitches for the nose'],
+  ['Embroider five small stitches as a mouth on R11.', 'five small stitches as a mouth'],
+  ['Embroider a nose of 5 stitches on R11.', 'nose of 5 stitches'],
+])('whether that is how wide it is is asked: %s', (sentence, words) => {
+  const told = analyseToy(head + sentence).problems.filter(({ code }) => code === 'words-unused');
+  expect(told.map(({ message }) => message)).toEqual([expect.stringContaining(words)]);
+});
+
 test('french knots as eyes are no pressed eyes', () => {
   expect(actOf('French knots as eyes between R9 and R10, 6 stitches between.')).toContain('embroider');
 });

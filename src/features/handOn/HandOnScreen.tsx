@@ -7,7 +7,7 @@ import { fileName } from '../../core/words/fileName';
 import { shelf } from '../../data/shelf';
 import { useToy } from '../../data/useToy';
 import { saveFile } from '../../ui/files';
-import { Card, cardGrid, Fill } from '../../ui/layout';
+import { Card, fewCards, Fill } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { Opening } from '../../ui/Opening';
 import { Page } from '../../ui/Page';
@@ -126,7 +126,7 @@ export function HandOnScreen() {
         ) : null}
         {file === undefined && !isError ? <Opening /> : null}
         {file === undefined ? null : (
-          <View gap="$3" style={cardGrid} alignItems="flex-start">
+          <View gap="$3" style={fewCards} alignItems="flex-start">
             <OnThisScreen file={file} name={name} />
             <OtherWays file={file} name={name} />
           </View>

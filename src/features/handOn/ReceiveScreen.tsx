@@ -5,7 +5,7 @@ import { takePiece, type Parcel } from '../../core/keep/parcel';
 import { bringing } from '../../data/bring';
 import { useShelfActions } from '../../data/useShelf';
 import { Field } from '../../ui/Field';
-import { Card, cardGrid, Fill } from '../../ui/layout';
+import { Card, fewCards, Fill } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
@@ -139,7 +139,7 @@ export function ReceiveScreen() {
             {failed}
           </Notice>
         )}
-        <View gap="$3" style={cardGrid} alignItems="flex-start">
+        <View gap="$3" style={fewCards} alignItems="flex-start">
           <ByCamera onWhole={keep} />
           <ByPasting onFile={keep} />
         </View>

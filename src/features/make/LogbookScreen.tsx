@@ -14,7 +14,7 @@ import { tasksOfText } from '../../data/useMaking';
 import { useToy } from '../../data/useToy';
 import { Field } from '../../ui/Field';
 import { saveBlob } from '../../ui/files';
-import { Card, cardGrid, Fill } from '../../ui/layout';
+import { Card, fewCards, Fill } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { Opening } from '../../ui/Opening';
 import { Empty, Page } from '../../ui/Page';
@@ -184,7 +184,7 @@ export function LogbookScreen() {
           <Empty>Nothing yet. What you write down while making, photos and sessions stand here.</Empty>
         ) : null}
         {hasEntries ? <Field label="Search the logbook" value={wanted} onChange={setWanted} /> : null}
-        <View gap="$3" style={cardGrid} alignItems="flex-start">
+        <View gap="$3" style={fewCards} alignItems="flex-start">
           {(books ?? []).map((book) => (
             <Made key={book.run.id} book={book} wanted={wanted.trim()} />
           ))}

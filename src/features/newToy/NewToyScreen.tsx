@@ -92,8 +92,20 @@ export function NewToyScreen() {
         placeholder={'Head\nR1: 6 sc in magic ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]'}
       />
       <View flexDirection="row" flexWrap="wrap">
-        <Press tone="quiet" role="link" label="What can be read?" onPress={() => router.push('/notation')} />
-        <Press tone="quiet" role="link" label="From another phone" onPress={() => router.push('/receive')} />
+        <Press
+          tight
+          tone="quiet"
+          role="link"
+          label="What can be read?"
+          onPress={() => router.push('/notation')}
+        />
+        <Press
+          tight
+          tone="quiet"
+          role="link"
+          label="From another phone"
+          onPress={() => router.push('/receive')}
+        />
       </View>
       {tooLong ? (
         <Notice tone="wrong" live>

@@ -171,6 +171,7 @@ function unread(step: FeatureSentence, phrases: Phrases, text: string): void {
   const clauses = [
     ...[...left, ...severalNumbers(text, span)].map((at) => clauseAt(text, at, span)),
     ...madeOf(step, phrases, text),
+    ...stitchesFor(step, text),
   ];
   if (vague && step.feature !== 'sculpting') {
     if (placed === undefined) {
@@ -207,6 +208,19 @@ function isBoughtNose({ sizeMm, span }: FeatureSentence, text: string): boolean 
   const isPutIn = /\b(?:insert|place|put|add|attach|fix|fit|press|push|position|pop)\b/i.test(said);
   const isMade = /\b(?:embroider|stitch|sew|satin|yarn|thread|floss|felt|crochet|glue|wide)/i.test(said);
   return sizeMm !== undefined && isPutIn && !isMade;
+}
+
+/** `Five stitches for the nose`, `a nose of 5 stitches`: how wide it is, or how often the needle goes: no word says which. */
+function stitchesFor({ wide, span }: FeatureSentence, text: string): string[] {
+  if (wide !== undefined) return [];
+  const said = text.slice(span.from, span.to);
+  const what = '(?:nose|mouth|smile|(?:eye)?brows?)';
+  const count = String.raw`(?:\d{1,2}|two|three|four|five|six|seven|eight|nine|ten)\s+(?:[a-z]+\s+)?(?:sts?|stitches)`;
+  const found = new RegExp(
+    String.raw`\b${count}\s+(?:for|as)\s+(?:the|an?|his|her|its)\s+${what}\b|\b${what}\s+(?:of|with|from)\s+${count}\b(?!\s+(?:wide|between|below|above|from|apart|high))`,
+    'i',
+  ).exec(said);
+  return found ? [found[0]] : [];
 }
 
 /**
