@@ -128,3 +128,53 @@ test('after pinning both sides are counted, and it is said what to move', async 
   await expect(both.getByText('there is no such round')).toBeVisible();
   await expectAccessible(page);
 });
+
+test('a tap on the drawing takes a part in the hand: pads, arrow keys and a thumb move it there', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
+  await page.getByRole('link', { name: 'Open Pondside otter' }).click();
+  await page.getByRole('tab', { name: 'Together' }).click();
+  const hand = page.getByRole('group', { name: 'The part in your hand' });
+  await expect(hand.getByText('Tap a part to move it.')).toBeVisible();
+  const drawing = page.getByRole('img', { name: 'Pondside otter, put together' });
+  const { x, y } = (await drawing.boundingBox())!;
+  // The left arm as the otter stands.
+  await drawing.click({ position: { x: 90, y: 140 } });
+  await expect(hand.getByRole('heading', { name: 'Left arm' })).toBeVisible();
+  await expect(hand.getByText('Round 18 of the body')).toBeVisible();
+  await hand.getByRole('button', { name: 'Left arm in your hand: one round down' }).click();
+  await expect(hand.getByText('Round 17 of the body')).toBeVisible();
+
+  const knob = page.getByRole('button', { name: 'Draw the left arm over the toy' });
+  const at = (await knob.boundingBox())!;
+  const middle = { x: at.x + at.width / 2, y: at.y + at.height / 2 };
+  await page.mouse.move(middle.x, middle.y);
+  await page.mouse.down();
+  await page.mouse.move(middle.x, middle.y + 30, { steps: 6 });
+  await page.mouse.up();
+  await expect(hand.getByText('Round 13 of the body')).toBeVisible();
+  await expect(page.getByRole('group', { name: 'Right arm' }).getByRole('status')).toContainText(
+    'Round 13 of the body',
+  );
+  await knob.press('ArrowUp');
+  await expect(hand.getByText('Round 14 of the body')).toBeVisible();
+  await page.waitForTimeout(700);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(hand.getByText('Round 17 of the body')).toBeVisible();
+
+  // A swipe beside it turns the toy; what an edge holds says so.
+  await page.mouse.move(x + 300, y + 280);
+  await page.mouse.down();
+  await page.mouse.move(x + 210, y + 282, { steps: 6 });
+  await page.mouse.up();
+  await expect(page.getByText('0°', { exact: true })).toBeHidden();
+  for (let tries = 0; tries < 12; tries += 1) {
+    if (await hand.getByRole('heading', { name: 'Body' }).isVisible()) break;
+    await hand.getByRole('button', { name: 'The next part' }).click();
+  }
+  await expect(hand.getByText(/It stays where it is/)).toBeVisible();
+  await expectAccessible(page);
+});

@@ -1,6 +1,7 @@
 import ArrowDown from 'lucide-react-native/dist/esm/icons/arrow-down';
 import ArrowUp from 'lucide-react-native/dist/esm/icons/arrow-up';
 import ChevronLeft from 'lucide-react-native/dist/esm/icons/chevron-left';
+import ChevronRight from 'lucide-react-native/dist/esm/icons/chevron-right';
 import Download from 'lucide-react-native/dist/esm/icons/download';
 import Ellipsis from 'lucide-react-native/dist/esm/icons/ellipsis';
 import FoldHorizontal from 'lucide-react-native/dist/esm/icons/fold-horizontal';
@@ -19,6 +20,7 @@ const icons = {
   up: ArrowUp,
   down: ArrowDown,
   back: ChevronLeft,
+  next: ChevronRight,
   download: Download,
   more: Ellipsis,
   closer: FoldHorizontal,

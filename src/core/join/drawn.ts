@@ -84,7 +84,7 @@ function colourAt({ part }: PosedUnit, round: number, azimuth: number): number {
 }
 
 /** Turns a place about the toy's upright axis. */
-function seen(place: vec3, yaw: number): vec3 {
+export function seen(place: vec3, yaw: number): vec3 {
   const [x = 0, y = 0, z = 0] = place;
   const [cos, sin] = [Math.cos(yaw), Math.sin(yaw)];
   return vec3.fromValues(x * cos + z * sin, y, z * cos - x * sin);
@@ -255,4 +255,9 @@ export function drawToy(posed: readonly PosedUnit[], looking: Looking): DrawnToy
       return !isHidden(faces, { unit, x: points[middle] ?? 0, y: points[middle + 1] ?? 0, depth });
     });
   return { faces, dots, strokes };
+}
+
+/** The unit that is seen at a place of the page, by index; null where the toy is not. */
+export function unitAt(faces: readonly DrawnFace[], x: number, y: number): number | null {
+  return faces.findLast((face) => covers(face, x, y))?.unit ?? null;
 }

@@ -39,6 +39,18 @@ export function stepJoin(
   if (!wall.fabric.label.includes(next)) return null;
   const out = step === 'further' ? 1 : step === 'nearer' ? -1 : 0;
   const stitches = Math.max(1, Math.round(fromFront) + out);
+  // A pair that goes by numbers keeps its distance from the front when it is moved up: it would lie elsewhere by itself.
+  const { aside, inLineWith, between } = sentence.place;
+  const goesByNumbers = aside ?? inLineWith ?? between;
+  const isAside = paired && (out !== 0 || goesByNumbers !== undefined);
+  if (isAside) return putJoin(sentence, wall, { round: next, at: { kind: 'aside', stitches } });
+  const moved = atRound(sentence, wall, next);
+  const named = (sentence.stitches ?? inLineWith) && stitchesAt(wall, next, azimuths);
+  return { ...moved, ...(named ? { stitches: named } : {}) } as AnyJoin;
+}
+
+/** The sentence with its units on another round: the round that is named is where their middle lies, and nothing is counted from it any more. */
+function atRound(sentence: AnyJoin, wall: JoinPart, round: number): AnyJoin {
   const {
     gap: _gap,
     range: _range,
@@ -47,27 +59,45 @@ export function stepJoin(
     countFrom: _from,
     ...rest
   } = sentence;
-  // The round that is named now is where the middle lies: nothing is counted from it any more.
   const {
     ofPart: _ofPart,
-    inLineWith,
+    inLineWith: _inLineWith,
     outFrom: _outFrom,
     around: _around,
     off: _off,
     byEdge: _byEdge,
     ...place
   } = sentence.place;
-  // A pair that goes by numbers keeps its distance from the front when it is moved up: it would lie elsewhere by itself.
-  const goesByNumbers = sentence.place.aside ?? inLineWith ?? place.between;
-  const isAside = paired && (out !== 0 || goesByNumbers !== undefined);
   // What it is joined to is named: it may have been told by what it no longer says.
   const onto = { id: wall.part.id, name: wall.part.name };
   const joined = sentence.joined.length > 0 ? sentence.joined : [{ parts: [], wall: null }];
-  const moved = { ...rest, round: next, joined: joined.map((one) => ({ ...one, wall: one.wall ?? onto })) };
-  const named = sentence.stitches && stitchesAt(wall, next, azimuths);
-  if (!isAside) return { ...moved, ...(named ? { stitches: named } : {}), place } as AnyJoin;
+  const named = joined.map((one) => ({ ...one, wall: one.wall ?? onto }));
+  return { ...rest, round, joined: named, place } as AnyJoin;
+}
+
+/** A place that a thumb brings the middle of a unit to. */
+export interface JoinSpot {
+  /** as the maker numbers it */
+  round: number;
+  /** where around: so many stitches from the front to both sides, a middle, one stitch; null where that stays as it is said */
+  at:
+    | { kind: 'aside'; stitches: number }
+    | { kind: 'front' | 'back' }
+    | { kind: 'stitch'; stitch: number }
+    | null;
+}
+
+/** The sentence that puts its units there. What it said before of the place is replaced. */
+export function putJoin(sentence: AnyJoin, wall: JoinPart, { round, at }: JoinSpot): AnyJoin {
+  const moved = atRound(sentence, wall, round);
+  if (!at) return moved;
   const { stitches: _stitches, stitchSides: _named, sides: _sides, back: _back, ...free } = moved;
-  return { ...free, place: { aside: { stitches, of: 'front' } } } as AnyJoin;
+  if (at.kind === 'aside')
+    return { ...free, place: { aside: { stitches: at.stitches, of: 'front' } } } as AnyJoin;
+  if (at.kind === 'stitch') return { ...free, stitches: [at.stitch], place: {} } as AnyJoin;
+  return (
+    at.kind === 'back' ? { ...free, back: true, place: {} } : { ...free, place: { front: true } }
+  ) as AnyJoin;
 }
 
 /** The whole stitches of a round nearest to some azimuths. */

@@ -1,9 +1,12 @@
 import { roundCount } from '../fabric/fabric';
+import { overSentences } from '../notation/editText';
 import type { ProblemCode } from '../notation/problemCodes';
+import { writeJoin } from '../notation/sentence/join';
 import { stitchAtAzimuth, stitchAzimuth, turn, wrapAngle } from '../shape/azimuth';
 import { blankJoin, type AnyJoin, type Join, type JoinPart, type Unit } from './joined';
 import type { Joining } from './joining';
 import { isPlan, ledgerOf, solveLedger, type LedgerTask, type NoLedger } from './ledger';
+import { putJoin } from './move';
 import { inRound, labelOf } from './numbers';
 import { nosewWidth, type Placing } from './placing';
 import { problem } from './problem';
@@ -74,12 +77,7 @@ export function joinWithoutSewing(
   const into: Round = { wall, round, count, axis: stitchAtAzimuth(fabric, starts, round, front), front };
   const entries = entriesOf(state, placings, into);
   if (entries.length === 0) return;
-  const task: LedgerTask = {
-    count,
-    gap: 0,
-    axis: into.axis,
-    parts: entries.map(({ unit, ...entry }) => ({ ...entry, part: unit.part, unit: unit.unit })),
-  };
+  const task = taskOf(into, entries);
   const plan = solveLedger(task);
   const bare = {
     round: labelOf(wall, round),
@@ -96,7 +94,7 @@ export function joinWithoutSewing(
             ledger: ledgerOf(task, plan),
             sum: count,
           }
-        : { ...join, problems: i === 0 ? [impossible(placing, into, plan)] : [] },
+        : { ...join, problems: i === 0 ? [impossible(placings, into, plan, waysIn(entries, into))] : [] },
     );
   });
 }
@@ -122,14 +120,81 @@ function workedIn(
   };
 }
 
-function impossible({ piece, sentence }: Placing, { wall, round, count }: Round, { why, missing }: NoLedger) {
+function impossible(
+  placings: readonly Placing[],
+  { wall, round, count }: Round,
+  { why, missing }: NoLedger,
+  ways: WaysIn,
+) {
   const codes: Record<NoLedger['why'], ProblemCode> = {
     room: 'nosew-room',
     half: 'nosew-half',
     parity: 'nosew-parity',
   };
-  const facts = { missing, wall: wall.part.name, round: labelOf(wall, round), count };
-  return problem(piece, codes[why], facts, { severity: 'error', sentence });
+  const [{ piece, sentence }] = placings as readonly [Placing, ...Placing[]];
+  const { rounds, narrower } = ways;
+  const nearest = rounds[0] ?? null;
+  const facts = { missing, wall: wall.part.name, round: labelOf(wall, round), count, nearest, narrower };
+  const told = problem(piece, codes[why], facts, { severity: 'error', sentence });
+  const sentences = [...new Set(placings.map((placing) => placing.sentence))];
+  const suggestions = rounds.map((label) => ({
+    title: `Work them into round ${label}`,
+    edits: overSentences(
+      sentences.map((said) => ({ said, words: writeJoin(putJoin(said, wall, { round: label, at: null })) })),
+    ),
+  }));
+  return { ...told, suggestions };
+}
+
+/** What would work where a round does not: tried, the nearest first. */
+interface WaysIn {
+  /** other rounds of the wall, by the maker's numbers */
+  rounds: number[];
+  /** the piece that would go in with a stitch less, by its name */
+  narrower: string | null;
+}
+
+/** So many rounds off, and so many of them, are looked at. */
+const furthestOff = 8;
+const mostRounds = 2;
+
+const taskOf = ({ count, axis }: Pick<Round, 'count' | 'axis'>, entries: readonly Entry[]): LedgerTask => ({
+  count,
+  gap: 0,
+  axis,
+  parts: entries.map(({ unit, ...entry }) => ({ ...entry, part: unit.part, unit: unit.unit })),
+});
+
+/** The same units on another round: their places turn with its stitches. */
+function onRound(entries: readonly Entry[], from: Round, to: Pick<Round, 'count' | 'axis'>): Entry[] {
+  return entries.map((entry) => ({
+    ...entry,
+    target: to.axis + ((entry.target - from.axis) / from.count) * to.count,
+  }));
+}
+
+function waysIn(entries: readonly Entry[], into: Round): WaysIn {
+  const { wall, round, front } = into;
+  const { fabric, starts } = wall;
+  const nearestFirst = Array.from({ length: 2 * furthestOff }, (_, i) =>
+    i % 2 === 0 ? round + i / 2 + 1 : round - (i + 1) / 2,
+  );
+  const rounds = nearestFirst.filter((row) => {
+    // Rounds that bear one number can't be told apart by a sentence.
+    const isNamed = row >= 1 && row <= fabric.rounds && fabric.label.indexOf(labelOf(wall, row)) === row - 1;
+    if (!isNamed) return false;
+    const there = { count: roundCount(fabric, row), axis: stitchAtAzimuth(fabric, starts, row, front) };
+    return isPlan(solveLedger(taskOf(there, onRound(entries, into, there))));
+  });
+  const narrow = entries.find((one) => {
+    const isPair = (other: Entry) => other.piece === one.piece;
+    const less = entries.map((entry) => (isPair(entry) ? { ...entry, width: entry.width - 1 } : entry));
+    return one.width > 1 && isPlan(solveLedger(taskOf(into, less)));
+  });
+  return {
+    rounds: rounds.slice(0, mostRounds).map((row) => labelOf(wall, row)),
+    narrower: narrow?.piece.part.name ?? null,
+  };
 }
 
 function loopsSaid({ text }: AnyJoin): Join['loops'] {

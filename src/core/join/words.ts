@@ -17,6 +17,17 @@ const places: Record<string, string> = {
   top: 'on top',
 };
 
+/** What would let parts into a round that has no room for them; each was tried. */
+function waysSaid({ nearest, narrower }: Facts): string {
+  const byRound = typeof nearest === 'number' ? `Round ${nearest} is the nearest that holds them. ` : '';
+  const byWidth =
+    typeof narrower === 'string'
+      ? `With two stitches less at ${are(narrower) === 'are' ? 'their edges' : 'its edge'} the ${low(narrower)} ${are(narrower) === 'are' ? 'go' : 'goes'} in here.`
+      : '';
+  const none = 'No round within reach holds them: make the parts narrower, or sew one of them on.';
+  return byRound || byWidth ? (byRound + byWidth).trim() : none;
+}
+
 /** What is said of a join, by its code, from the facts it carries. */
 const says: Partial<Record<ProblemCode, (facts: Facts) => string>> = {
   'join-where': ({ piece, wall }) =>
@@ -73,12 +84,12 @@ const says: Partial<Record<ProblemCode, (facts: Facts) => string>> = {
     `Nothing says how far the ${low(wall)} goes into the ${low(piece)}. Write it: “2 rounds deep”, or the round an edge is sewn to and of what: “at round 8 of the ${low(wall)}”.`,
   'fit-width': ({ piece, wall, edge, round, count, isNarrow, better }) =>
     `The edge of the ${low(piece)} has ${stitches(edge)}, and round ${String(round)} of the ${low(wall)} ${stitches(count)}: it ${isNarrow === true ? 'pulls' : 'gapes'} there.${better === null ? '' : ` Round ${String(better)} has as many.`}`,
-  'nosew-room': ({ wall, round, count, missing }) =>
-    `Round ${String(round)} of the ${low(wall)} has ${stitches(count)}, and what is worked into it needs ${String(missing)} more. Take a wider round, or narrower parts.`,
-  'nosew-half': ({ wall, round }) =>
-    `On round ${String(round)} of the ${low(wall)} one half has too few stitches for the parts of that side to lie mirror-equal. Take a wider round.`,
-  'nosew-parity': ({ wall, round, count }) =>
-    `On round ${String(round)} of the ${low(wall)} (${stitches(count)}) the part in front and the one at the back can't both lie in the middle: one has an odd and one an even width. Give one of them a stitch more or fewer.`,
+  'nosew-room': ({ wall, round, count, missing, ...ways }) =>
+    `Round ${String(round)} of the ${low(wall)} has ${stitches(count)}, and what is worked into it needs ${String(missing)} more. ${waysSaid(ways)}`,
+  'nosew-half': ({ wall, round, ...ways }) =>
+    `On round ${String(round)} of the ${low(wall)} one half has too few stitches for the parts of that side to lie mirror-equal. ${waysSaid(ways)}`,
+  'nosew-parity': ({ wall, round, count, ...ways }) =>
+    `On round ${String(round)} of the ${low(wall)} (${stitches(count)}) the part in front and the one at the back can't both lie in the middle: one has an odd and one an even width. ${waysSaid(ways)}`,
   'nosew-width': ({ piece, wall, round, edge, half, taken }) =>
     `Round ${String(round)} of the ${low(wall)} works ${stitches(taken)} through the ${low(piece)}. Its edge of ${stitches(edge)} lies flat as ${String(half)}: work ${String(half)} through it.`,
   'nosew-uneven': ({ piece, count, wall, round, off, isLater, before, after }) =>

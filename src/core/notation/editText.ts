@@ -68,6 +68,25 @@ export function overSentence({ whole, span, line }: Said, words: string): LineEd
   return { line, text: words === '' ? text.trim() : text };
 }
 
+/** The edits that put words in the place of several sentences, or take them out; those that share a line are changed in it together. */
+export function overSentences(changes: readonly { said: Said; words: string }[]): LineEdit[] {
+  const lines = new Map<number, { said: Said; words: string }[]>();
+  for (const change of changes) {
+    const own = lines.get(change.said.line) ?? [];
+    lines.set(change.said.line, [...own, change]);
+  }
+  return [...lines].map(([line, own]) => {
+    // From the last to the first: what stands before a sentence stays where it is.
+    const backwards = own.toSorted((a, b) => b.said.span.from - a.said.span.from);
+    const whole = own[0]?.said.whole ?? '';
+    const text = backwards.reduce(
+      (now, { said, words }) => overSentence({ ...said, whole: now }, words).text,
+      whole,
+    );
+    return { line, text };
+  });
+}
+
 /** The edit that takes a sentence out of its line. */
 export const cutSentence = (said: Said): LineEdit => overSentence(said, '');
 

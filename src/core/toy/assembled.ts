@@ -1,5 +1,5 @@
-import { drawToy, type DrawnToy, type Looking } from '../join/drawn';
-import type { JoinPart } from '../join/joined';
+import { drawToy, unitAt, type DrawnFace, type DrawnToy, type Looking } from '../join/drawn';
+import type { JoinPart, Unit } from '../join/joined';
 import { poseToy, type PosedUnit } from '../join/pose';
 import { wallOf, type Wall } from '../join/wall';
 import { pressedEye, featureColour } from '../place/rule/library';
@@ -120,6 +120,10 @@ export interface ToyDrawing {
   on: PictureShape[];
   /** of the page, in mm */
   box: { left: number; top: number; width: number; height: number };
+  /** what is drawn, in the order that patches and faces number it */
+  units: Unit[];
+  /** from the furthest to the nearest, in mm of the page */
+  faces: DrawnFace[];
 }
 
 function boxOf({ faces }: DrawnToy): ToyDrawing['box'] {
@@ -149,7 +153,23 @@ export function drawAssembled(toy: ToyAnalysis, looking: Looking): ToyDrawing {
     patches: patchesOf(pageFaces(toy, posed, drawn, scale)),
     on: shapesOn(drawn, scale),
     box: boxOf(drawn),
+    units: posed.map(({ unit }) => unit),
+    faces: drawn.faces,
   };
+}
+
+/** The unit that is drawn at a place of the page, in mm; null beside the toy. */
+export function unitDrawnAt({ faces, units }: ToyDrawing, x: number, y: number): Unit | null {
+  const found = unitAt(faces, x, y);
+  return found === null ? null : (units[found] ?? null);
+}
+
+/** All of a unit as it lies on the page, also what is hidden, and the middle of it; null where it is not drawn. */
+export function shapeOnPage({ faces }: ToyDrawing, unit: number): { d: string; x: number; y: number } | null {
+  const own = faces.filter((face) => face.unit === unit);
+  if (own.length === 0) return null;
+  const { left, top, width, height } = boxOf({ faces: own, dots: [], strokes: [] });
+  return { d: own.map(({ corners }) => outline(corners)).join(''), x: left + width / 2, y: top + height / 2 };
 }
 
 /** Pieces around a round in a small picture: kept with each toy, so few. */

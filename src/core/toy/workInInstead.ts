@@ -1,5 +1,5 @@
 import { applyEdits } from '../notation/applyEdits';
-import { overSentence } from '../notation/editText';
+import { overSentences } from '../notation/editText';
 import type { LineEdit } from '../notation/problem';
 import { writeJoin } from '../notation/sentence/join';
 import type { AnyJoin } from '../join/joined';
@@ -34,7 +34,7 @@ export function workInInstead(toy: ToyAnalysis, partId: string): WorkedInInstead
     joined.some(({ parts }) => parts.some(({ id }) => id !== partId)),
   );
   if (others) return no('Its sentence sews on other parts too. Give it a sentence of its own first.');
-  const edits = sentences.map((sentence) => overSentence(sentence, withoutSewing(sentence)));
+  const edits = overSentences(sentences.map((said) => ({ said, words: withoutSewing(said) })));
   const after = analyseToy(applyEdits(toy.text, edits), { searches: false });
   const known = new Set(toy.problems.map(({ message }) => message));
   const wrong = after.problems.find(({ severity, message }) => severity !== 'info' && !known.has(message));

@@ -5,7 +5,7 @@ import type { FeatureUnit } from '../../core/place/resolve/unit';
 import { featureName } from '../../core/place/rule/ruleSteps';
 import { holeOnMap, mapPoint, type FabricMap } from '../../core/shape/map';
 import { frameOfPart, type PartAnalysis } from '../../core/toy/analyse';
-import { MapHandle } from './MapHandle';
+import { Handle } from '../../ui/Handle';
 import { usePartEdits } from './usePartEdits';
 
 type Point = { x: number; y: number };
@@ -85,7 +85,7 @@ export function MapHandles({
         placed.units.map((unit) => {
           const at = toPx(placeOnMap(part, map, placed, unit));
           return (
-            <MapHandle
+            <Handle
               key={`${placed.id}${unit.side}`}
               name={`${handleName(part, placed, unit)}, ${between(unit.fromLine)}. Arrow keys move it.`}
               x={at.x}

@@ -1,9 +1,10 @@
 import { useMemo } from 'react';
-import Svg, { G, Path } from 'react-native-svg';
+import Svg, { Circle, G, Path } from 'react-native-svg';
 import { View } from '@tamagui/core';
-import { drawAssembled } from '../../core/toy/assembled';
-import { Shapes } from '../../ui/ToyPicture';
+import { drawAssembled, type ToyDrawing } from '../../core/toy/assembled';
 import type { ToyAnalysis } from '../../core/toy/analyse';
+import { palette } from '../../ui/palette';
+import { Shapes } from '../../ui/ToyPicture';
 
 interface AssembledDrawingProps {
   toy: ToyAnalysis;
@@ -16,15 +17,13 @@ interface AssembledDrawingProps {
 }
 
 /** Pieces around each round: smooth enough to be read, few enough to turn under a thumb. */
-const segments = 16;
-const marginMm = 8;
+export const segments = 16;
+export const marginMm = 8;
 
 /** The toy put together, as it is seen from a side, on the mat. */
 export function AssembledDrawing({ toy, name, yaw, pulled, height }: AssembledDrawingProps) {
-  const { patches, on, box } = useMemo(
-    () => drawAssembled(toy, { yaw, pulled, segments }),
-    [toy, yaw, pulled],
-  );
+  const drawing = useMemo(() => drawAssembled(toy, { yaw, pulled, segments }), [toy, yaw, pulled]);
+  const { box } = drawing;
   const viewBox = [
     box.left - marginMm,
     box.top - marginMm,
@@ -34,13 +33,52 @@ export function AssembledDrawing({ toy, name, yaw, pulled, height }: AssembledDr
   return (
     <View backgroundColor="$mat" borderRadius="$3" overflow="hidden">
       <Svg width="100%" height={height} viewBox={viewBox} role="img" aria-label={`${name}, put together`}>
-        <G strokeWidth={0.4} strokeLinejoin="round">
-          {patches.map(({ d, colour }, i) => (
-            <Path key={i} d={d} fill={colour} stroke={colour} />
-          ))}
-        </G>
-        <Shapes shapes={on} />
+        <DrawnUnits drawing={drawing} />
       </Svg>
     </View>
+  );
+}
+
+/** A unit that is marked, by its index, with all of it on the page and the knob it is drawn by; none where it can't be taken hold of. */
+export interface MarkedUnit {
+  index: number;
+  outline: string;
+  knob: { x: number; y: number; radius: number } | null;
+}
+
+/** What is drawn of a toy. Of a marked unit a line goes around all that shows: what stands before it covers the line too. */
+export function DrawnUnits({
+  drawing: { patches, on },
+  marked = null,
+}: {
+  drawing: ToyDrawing;
+  marked?: MarkedUnit | null;
+}) {
+  const first = patches.findIndex(({ unit }) => unit === marked?.index);
+  const knob = marked?.knob;
+  return (
+    <>
+      <G strokeWidth={0.4} strokeLinejoin="round">
+        {patches.map(({ d, colour }, i) => (
+          <G key={i}>
+            {i === first && marked ? (
+              <Path d={marked.outline} stroke={palette.marker} strokeWidth={4} />
+            ) : null}
+            <Path d={d} fill={colour} stroke={colour} />
+          </G>
+        ))}
+      </G>
+      <Shapes shapes={on} />
+      {knob ? (
+        <Circle
+          cx={knob.x}
+          cy={knob.y}
+          r={knob.radius}
+          fill={palette.marker}
+          stroke={palette.thread}
+          strokeWidth={knob.radius / 3}
+        />
+      ) : null}
+    </>
   );
 }

@@ -1,31 +1,16 @@
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { joinDirections } from '../../core/join/directions';
-import type { Join, JoinPart, UnitRef } from '../../core/join/joined';
-import { rewriteJoin, stepJoin, type JoinedNow, type JoinStep } from '../../core/join/move';
-import { stitchAtAzimuth } from '../../core/shape/azimuth';
+import type { Join } from '../../core/join/joined';
 import { applyEdits } from '../../core/notation/applyEdits';
-import { roundCount } from '../../core/fabric/fabric';
-import { analyseToy, type ToyAnalysis } from '../../core/toy/analyse';
 import { joinPart } from '../../core/toy/joinAll';
 import { useToy } from '../../data/useToy';
-import { Card, Row } from '../../ui/layout';
-import { Icon } from '../../ui/Icon';
+import { Card } from '../../ui/layout';
 import { Press } from '../../ui/Press';
 import { Answer, Body, Quiet, Title } from '../../ui/text';
 import { Problems } from '../part/Problems';
-
-const steps: readonly {
-  step: JoinStep;
-  icon: 'up' | 'down' | 'minus' | 'plus';
-  name: string;
-  pairs: boolean;
-}[] = [
-  { step: 'up', icon: 'up', name: 'One round up', pairs: false },
-  { step: 'down', icon: 'down', name: 'One round down', pairs: false },
-  { step: 'nearer', icon: 'minus', name: 'One stitch nearer to the front', pairs: true },
-  { step: 'further', icon: 'plus', name: 'One stitch further from the front', pairs: true },
-];
+import { MovePads } from './MovePads';
+import { useMove } from './useMove';
 
 /** Where a unit goes, in numbers to count by; pads to move it, and the way of the needle. */
 export function JoinCard({ join }: { join: Join }) {
@@ -33,7 +18,7 @@ export function JoinCard({ join }: { join: Join }) {
   const [open, setOpen] = useState(false);
   const parts = analysis.parts.map((part) => joinPart(part));
   const { title, address, lines, pins, path } = joinDirections(join, analysis.joined, parts);
-  const move = useMove(join);
+  const move = useMove(join.unit);
   return (
     <Card gap="$2" role="group" aria-label={title}>
       <Title render="h2" margin={0}>
@@ -44,22 +29,7 @@ export function JoinCard({ join }: { join: Join }) {
         <Body key={line}>{line}</Body>
       ))}
       <Problems problems={join.problems} onApply={({ edits }) => editor.step(applyEdits(text, edits))} />
-      {move ? (
-        <Row>
-          {steps
-            .filter(({ pairs }) => !pairs || move.paired)
-            .map(({ step, icon, name }) => (
-              <Press
-                key={step}
-                grow
-                name={`${title}: ${name.toLowerCase()}`}
-                icon={<Icon name={icon} />}
-                disabled={!move.can(step)}
-                onPress={() => move.go(step)}
-              />
-            ))}
-        </Row>
-      ) : null}
+      {move ? <MovePads move={move} of={title} /> : null}
       {path.length > 0 ? (
         <Press
           label={open ? 'Close the list' : `Sew it, stitch by stitch (${path.length})`}
@@ -95,53 +65,4 @@ function SewingList({ pins, path }: { pins: readonly string[]; path: readonly st
       <Quiet>Small parts can come off: sew all round twice and tug hard. Check local rules.</Quiet>
     </View>
   );
-}
-
-/** A join where steps can move it. */
-interface Movable {
-  sentence: Join['sentence'];
-  wall: JoinPart;
-  now: JoinedNow;
-}
-
-/** Where the sentence of a unit has it in a toy; null where its place can't be moved by steps. */
-function movable({ joined, parts }: ToyAnalysis, { part, unit }: UnitRef): Movable | null {
-  const join = joined.joins.find((one) => one.unit.part === part && one.unit.unit === unit);
-  const found = join && parts.find(({ source }) => source.id === join.on.part);
-  if (!join || join.asWritten || !found || join.round === null || join.stitch === null) return null;
-  const wall = joinPart(found);
-  const { fabric, starts } = wall;
-  const index = Math.max(1, fabric.label.indexOf(Math.round(join.round)) + 1);
-  const front = stitchAtAzimuth(fabric, starts, index, joined.fronts.get(join.on.part) ?? wall.front);
-  const count = roundCount(fabric, index);
-  const off = Math.abs(join.stitch - front) % count;
-  const mates = joined.joins.filter(({ sentence }) => sentence === join.sentence);
-  const paired = mates.length === 2 && mates.every((mate) => mate.unit.side !== null);
-  return {
-    sentence: join.sentence,
-    wall,
-    now: {
-      round: join.round,
-      fromFront: Math.min(off, count - off),
-      paired,
-      azimuths: mates.map(({ centre }) => centre?.azimuth ?? 0),
-    },
-  };
-}
-
-/** What the pads of a card do. A thumb may be faster than the screen: each tap goes on from the text as it is then. */
-function useMove({ unit }: Join) {
-  const { analysis, editor } = useToy();
-  const shown = movable(analysis, unit);
-  if (!shown) return null;
-  return {
-    paired: shown.now.paired,
-    can: (step: JoinStep) => stepJoin(shown.sentence, shown.wall, shown.now, step) !== null,
-    go: (step: JoinStep) => {
-      const { text } = editor.store.getState();
-      const here = movable(analyseToy(text), unit);
-      const next = here && stepJoin(here.sentence, here.wall, here.now, step);
-      if (here && next) editor.step(applyEdits(text, [rewriteJoin(here.sentence, next)]));
-    },
-  };
 }

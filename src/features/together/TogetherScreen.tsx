@@ -21,9 +21,11 @@ import { Body, Quiet, Title } from '../../ui/text';
 import { SaveLine, SaveTrouble } from '../toy/SaveLine';
 import { ToyTabs } from '../toy/ToyTabs';
 import { UndoButtons } from '../toy/UndoButtons';
-import { AssembledDrawing } from './AssembledDrawing';
+import { ChosenUnit } from './ChosenUnit';
 import { pairOf, PinnedPair } from './PinnedPair';
 import { JoinCard } from './JoinCard';
+import { ToyInHand } from './ToyInHand';
+import { useHand } from './useHand';
 
 /** The sides as they are called when one looks at the front, by how far the toy is turned. */
 const sides = [
@@ -83,43 +85,82 @@ export function TogetherScreen() {
   );
 }
 
-/** The drawing, from the four sides or any between, together or pulled apart. */
+const radians = (degrees: number): number => (degrees * Math.PI) / 180;
+const wholeTurn = 360;
+const turnStep = 5;
+
+/** The drawing, from the four sides or any between, together or pulled apart; a part of it in the hand. */
 function Turned() {
   const { wide } = useMedia();
   const { analysis } = useToy();
-  const [degrees, setDegrees] = useState(0);
+  const [turned, setTurned] = useState(0);
   const [pulled, setPulled] = useState(0);
+  const hand = useHand();
+  const degrees = (Math.round(turned / turnStep) * turnStep) % wholeTurn;
   const { widthMm, heightMm, depthMm } = sizeOfToy(assembled(analysis));
-  const side = sides.find(([at]) => Number(at) === degrees)?.[0] ?? null;
   const mm = (value: number) => Math.round(value);
+  const yaw = radians(degrees);
   return (
     <View gap="$3">
-      <AssembledDrawing
-        toy={analysis}
+      <ToyInHand
+        toy={hand.toy}
         name={nameOfToy(analysis)}
-        yaw={(degrees * Math.PI) / 180}
+        yaw={yaw}
         pulled={pulled}
         height={wide ? 400 : 300}
+        chosen={hand.chosen}
+        grip={hand.gripFrom(yaw)}
+        onTurn={(by) => setTurned((now) => (now + (by * wholeTurn) / (2 * Math.PI) + wholeTurn) % wholeTurn)}
+        onChoose={hand.choose}
+        onDrag={(by) => hand.drag(by, yaw)}
+        onDrop={hand.drop}
+        onStep={(step) => hand.move?.go(step)}
+      />
+      <ChosenUnit
+        toy={hand.toy}
+        units={hand.units}
+        chosen={hand.chosen}
+        move={hand.move}
+        onChoose={hand.choose}
       />
       <Body>
         About {mm(heightMm)} mm high, {mm(widthMm)} wide, {mm(depthMm)} deep, arms as they stand.
       </Body>
+      <Looking turned={degrees} onTurn={setTurned} pulled={pulled} onPull={setPulled} />
+    </View>
+  );
+}
+
+interface LookingProps {
+  /** degrees */
+  turned: number;
+  onTurn: (degrees: number) => void;
+  /** mm */
+  pulled: number;
+  onPull: (mm: number) => void;
+}
+
+/** From where the toy is looked at, and how far it is pulled apart. */
+function Looking({ turned, onTurn, pulled, onPull }: LookingProps) {
+  const side = sides.find(([at]) => Number(at) === turned)?.[0] ?? null;
+  return (
+    <View gap="$3">
       <OneOf
         label="Seen from"
         unlabelled
         options={sides}
         chosen={side}
-        onChoose={(at) => setDegrees(Number(at))}
+        onChoose={(at) => onTurn(Number(at))}
       />
       <Slider
         label="Turned"
-        words={`${degrees}°`}
-        value={degrees}
+        words={`${turned}°`}
+        value={turned}
         least={0}
-        most={355}
-        step={5}
+        most={wholeTurn - turnStep}
+        step={turnStep}
         ticks={[0, 90, 180, 270]}
-        onChange={setDegrees}
+        onChange={onTurn}
       />
       <Slider
         label="Pulled apart"
@@ -129,7 +170,7 @@ function Turned() {
         most={mostPulledMm}
         step={5}
         ticks={[]}
-        onChange={setPulled}
+        onChange={onPull}
       />
     </View>
   );

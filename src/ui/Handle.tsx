@@ -2,14 +2,16 @@ import { useState } from 'react';
 import { View as Box } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 
-interface MapHandleProps {
+interface HandleProps {
   name: string;
   x: number;
   y: number;
-  /** moved to a point of the panel, in px; `first` until the drag has changed something. Returns whether it did. */
+  /** moved to a point of the drawing, in px; `first` until the drag has changed something. Returns whether it did. */
   onDrag: (x: number, y: number, first: boolean) => boolean;
   onKey: (key: 'up' | 'down' | 'left' | 'right') => void;
   onTap: () => void;
+  /** let go after a drag */
+  onDrop?: () => void;
 }
 
 const reach = 56;
@@ -20,8 +22,8 @@ const keys: Record<string, 'up' | 'down' | 'left' | 'right'> = {
   ArrowRight: 'right',
 };
 
-/** What the thumb or the arrow keys take hold of to move something. The thing itself is drawn on the map. */
-export function MapHandle({ name, x, y, onDrag, onKey, onTap }: MapHandleProps) {
+/** What the thumb or the arrow keys take hold of to move something. The thing itself is drawn below it. */
+export function Handle({ name, x, y, onDrag, onKey, onTap, onDrop }: HandleProps) {
   // Where the drag began; the thing itself jumps from hole to hole under the thumb.
   const [from, setFrom] = useState<{ x: number; y: number } | null>(null);
   const [moved, setMoved] = useState(false);
@@ -36,6 +38,7 @@ export function MapHandle({ name, x, y, onDrag, onKey, onTap }: MapHandleProps) 
       const began = from ?? { x, y };
       if (onDrag(began.x + event.translationX, began.y + event.translationY, !moved)) setMoved(true);
     })
+    .onEnd(() => onDrop?.())
     .onFinalize(() => setFrom(null));
   const keyboard = {
     onKeyDown: (event: { key: string; preventDefault: () => void }) => {
