@@ -115,6 +115,25 @@ export function setRound(text: string, card: RoundCard, body: string, count?: nu
   return applyEdits(text, [overRound(card.source, line)]);
 }
 
+/** Writes one round of a card anew; the rounds of its line before and after it stay as they are, on lines of their own. */
+export function setOneRound(text: string, card: RoundCard, number: number, body: string): string {
+  const { total } = card.source.work;
+  const word = card.row ? 'Row ' : 'R';
+  const kept = total ? ` [${total.value}]` : '';
+  const lineOf = (first: number, last: number, says: string) =>
+    last < first ? [] : [`${word}${first}${last > first ? `-${word}${last}` : ''}: ${says}${kept}`];
+  const [line, ...below] = [
+    ...lineOf(card.first, number - 1, card.body),
+    ...lineOf(number, number, body),
+    ...lineOf(number + 1, card.last, card.body),
+  ];
+  const after = lastLineOf(card.source);
+  return applyEdits(text, [
+    overRound(card.source, line ?? ''),
+    ...below.map((put) => ({ line: after, text: put, insertAfter: true })),
+  ]);
+}
+
 /** Works a card's rounds once more below it. */
 export function duplicateRound(text: string, part: PartSource, { source }: RoundCard): string {
   const line = lastLineOf(source);

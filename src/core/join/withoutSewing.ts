@@ -15,6 +15,8 @@ import { alongAt } from './wall';
 /** A unit that is worked into a round, with where it should be. */
 interface Entry {
   unit: Unit;
+  /** what says so: others of the same round have their own */
+  sentence: AnyJoin;
   piece: JoinPart;
   target: number;
   width: number;
@@ -55,7 +57,14 @@ function entriesOf(
     units.forEach((unit, i) => {
       const width = nosewWidth(piece);
       const target = axis + (wrapAngle((around.azimuths[i] ?? front) - front) / turn) * count;
-      entries.push({ unit, piece, target, width, mirror: around.paired ? first + (i === 0 ? 1 : 0) : null });
+      entries.push({
+        unit,
+        sentence,
+        piece,
+        target,
+        width,
+        mirror: around.paired ? first + (i === 0 ? 1 : 0) : null,
+      });
     });
   }
   return entries;
@@ -70,7 +79,7 @@ export function joinWithoutSewing(
 ): void {
   const [placing] = placings;
   if (!placing) return;
-  const { wall, sentence } = placing;
+  const { wall } = placing;
   const { fabric, starts } = wall;
   const round = Math.max(1, Math.min(fabric.rounds, Math.round(row)));
   const count = roundCount(fabric, round);
@@ -82,10 +91,10 @@ export function joinWithoutSewing(
   const bare = {
     round: labelOf(wall, round),
     base: fabric.label[(fabric.base[round - 1] ?? 0) - 1] ?? null,
-    loops: loopsSaid(sentence),
   };
   entries.forEach((entry, i) => {
-    const join = { ...blankJoin('no-sew', entry.unit, wall, sentence), ...bare };
+    const { unit, sentence } = entry;
+    const join = { ...blankJoin('no-sew', unit, wall, sentence), ...bare, loops: loopsSaid(sentence) };
     state.joins.push(
       isPlan(plan)
         ? {
@@ -150,8 +159,8 @@ function impossible(
 interface WaysIn {
   /** other rounds of the wall, by the maker's numbers */
   rounds: number[];
-  /** the piece that would go in with a stitch less, by its name */
-  narrower: string | null;
+  /** the piece that would go in with a stitch less, and how many there are of it */
+  narrower: { name: string; count: number } | null;
 }
 
 /** So many rounds off, and so many of them, are looked at. */
@@ -162,7 +171,13 @@ const taskOf = ({ count, axis }: Pick<Round, 'count' | 'axis'>, entries: readonl
   count,
   gap: 0,
   axis,
-  parts: entries.map(({ unit, ...entry }) => ({ ...entry, part: unit.part, unit: unit.unit })),
+  parts: entries.map(({ unit, width, target, mirror }) => ({
+    part: unit.part,
+    unit: unit.unit,
+    width,
+    target,
+    mirror,
+  })),
 });
 
 /** The same units on another round: their places turn with its stitches. */
@@ -193,7 +208,7 @@ function waysIn(entries: readonly Entry[], into: Round): WaysIn {
   });
   return {
     rounds: rounds.slice(0, mostRounds).map((row) => labelOf(wall, row)),
-    narrower: narrow?.piece.part.name ?? null,
+    narrower: narrow ? { name: narrow.piece.part.name, count: narrow.piece.part.make } : null,
   };
 }
 

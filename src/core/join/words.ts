@@ -20,10 +20,11 @@ const places: Record<string, string> = {
 /** What would let parts into a round that has no room for them; each was tried. */
 function waysSaid({ nearest, narrower }: Facts): string {
   const byRound = typeof nearest === 'number' ? `Round ${nearest} is the nearest that holds them. ` : '';
-  const byWidth =
-    typeof narrower === 'string'
-      ? `With two stitches less at ${are(narrower) === 'are' ? 'their edges' : 'its edge'} the ${low(narrower)} ${are(narrower) === 'are' ? 'go' : 'goes'} in here.`
-      : '';
+  const { name, count } = (narrower ?? {}) as { name?: string; count?: number };
+  const isOne = count === 1;
+  const byWidth = name
+    ? `With two stitches less at ${isOne ? 'its edge' : 'each edge'} the ${some(name, count)} ${isOne ? 'goes' : 'go'} in here.`
+    : '';
   const none = 'No round within reach holds them: make the parts narrower, or sew one of them on.';
   return byRound || byWidth ? (byRound + byWidth).trim() : none;
 }

@@ -62,14 +62,14 @@ export const workedInManners: readonly Manner[] = [
   {
     example: ['hold the first arm against the body and sc through both layers 4', '4 sc ‹first arm›'],
     pattern: re(
-      String.raw`\b(?:${holding}|${joining})\s+(?:on\s+)?(?<piece>${anyPiece})${wall}${link}(?:${some('1')}\s+${both}|${both}\s*[,:]?\s*${some('2')}|(?<lead3>${stitchWord})\s+(?:together\s+)?${both}\s*,?\s*(?:for\s+)?(?<times>\d{1,3})(?:\s*${counted})?)`,
+      String.raw`\b(?:${holding}|${joining})\s+(?:on\s+)?(?<piece>${anyPiece})${wall}${link}(?:${some('1')}\s+${both}|${both}\s*[,:]?\s*${some('2')}|(?<lead3>${stitchWord})\s+(?:together\s+)?${both}\s*,?\s*(?:for\s+)?(?<times>\d{1,3})(?!\d|\s*${stitchWord})(?:\s*${counted})?)`,
     ),
     by: (found) => ({ ...piece(found), stitch: stitches(found).stitch ?? found.lead3 }),
   },
   {
     example: ['6 sc through the left arm and the body', '6 sc ‹left arm and the body›'],
     pattern: re(
-      String.raw`(?:${some('1')}|(?<lead2>${stitchWord}))\s+(?:together\s+)?(?:through|thru|into|in|of)\s+(?:both\s+)?(?:(?:the\s+)?(?:layers|edges|stitches|sts)\s+(?:of|from|on)\s+)?(?:both\s+)?(?<piece>${anyPiece}\s+(?:and|&|\+)\s+${which}[a-z]+(?![a-z])(?:\s+(?:body|head|piece))?)${together}(?:\s*,?\s*(?:for\s+)?(?<times>\d{1,3})(?!\s*${stitchWord})(?:\s*(?:${counted}|times))?)?`,
+      String.raw`(?:${some('1')}|(?<lead2>${stitchWord}))\s+(?:together\s+)?(?:through|thru|into|in|of)\s+(?:both\s+)?(?:(?:the\s+)?(?:layers|edges|stitches|sts)\s+(?:of|from|on)\s+)?(?:both\s+)?(?<piece>${anyPiece}\s+(?:and|&|\+)\s+${which}[a-z]+(?![a-z])(?:\s+(?:body|head|piece))?)${together}(?:\s*,?\s*(?:for\s+)?(?<times>\d{1,3})(?!\d|\s*${stitchWord})(?:\s*(?:${counted}|times))?)?`,
     ),
     by: piece,
   },

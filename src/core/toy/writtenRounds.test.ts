@@ -49,8 +49,27 @@ const even = [
   ['left arm', 10, 8.5, 30],
   ['right arm', 10, 22.5, 30],
 ];
+test('plain stitches of two digits after a piece are no number of it', () => {
+  // 4 plain, 6 with the middle at 7½, 10 plain, 6 at 23½, 4 plain.
+  const apart = [
+    ['left arm', 10, 7.5, 30],
+    ['right arm', 10, 23.5, 30],
+  ];
+  expect(
+    inPlace(
+      'R10: 4 sc, 6 sc through the left arm and the body, 10 sc, 6 sc through the right arm and the body, 4 sc',
+    ),
+  ).toEqual(apart);
+  expect(
+    inPlace(
+      'R10: 4 sc, hold the arm on the body, 6 sc through both, 10 sc, hold the other arm on the body, 6 sc through both, 4 sc',
+    ),
+  ).toEqual(apart);
+});
+
 test.each([
   'R10: 5 sc, 6 sc through the first arm and the body, 8 sc, 6 sc through the second arm and the body, 5 sc (30)',
+  'R10: 5 sc, hold the left arm to the body and sc through both layers 6, 8 sc, hold the right arm to the body and sc through both layers 6, 5 sc (30)',
   'R10: 5 sc, join the left arm with 6 sc, 8 sc, join the right arm with 6 sc, 5 sc (30)',
   'R10: sc in next 5, crochet first arm to body with 6 sc, sc in next 8, crochet second arm with next 6 sc, sc in last 5 (30)',
   'R10: 5 sc, arm 6 sc, 8 sc, arm 6 sc, 5 sc (30)',

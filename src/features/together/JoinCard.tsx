@@ -4,6 +4,7 @@ import { joinDirections } from '../../core/join/directions';
 import type { Join } from '../../core/join/joined';
 import { applyEdits } from '../../core/notation/applyEdits';
 import { joinPart } from '../../core/toy/joinAll';
+import { writeLedgerRound } from '../../core/edit/ledgerRound';
 import { useToy } from '../../data/useToy';
 import { Card } from '../../ui/layout';
 import { Press } from '../../ui/Press';
@@ -30,6 +31,7 @@ export function JoinCard({ join }: { join: Join }) {
       ))}
       <Problems problems={join.problems} onApply={({ edits }) => editor.step(applyEdits(text, edits))} />
       {move ? <MovePads move={move} of={title} /> : null}
+      {join.kind === 'no-sew' && join.ledger && !join.asWritten ? <WriteRound join={join} /> : null}
       {path.length > 0 ? (
         <Press
           label={open ? 'Close the list' : `Sew it, stitch by stitch (${path.length})`}
@@ -39,6 +41,27 @@ export function JoinCard({ join }: { join: Join }) {
       ) : null}
       {open ? <SewingList pins={pins} path={path} /> : null}
     </Card>
+  );
+}
+
+/** Puts the round as it is worked, parts and all, into the pattern: from then on it is hers to change. */
+function WriteRound({ join }: { join: Join }) {
+  const { analysis, editor } = useToy();
+  const [why, setWhy] = useState<string | null>(null);
+  const write = () => {
+    const written = writeLedgerRound(analysis, join);
+    if (written.ok) editor.step(written.text);
+    else setWhy(written.why);
+  };
+  return (
+    <View gap="$1">
+      <Press
+        label={`Write it into round ${join.round ?? ''}`}
+        name={`${join.unit.name}: write it into round ${join.round ?? ''} of the pattern`}
+        onPress={write}
+      />
+      {why ? <Body role="alert">{why}</Body> : null}
+    </View>
   );
 }
 
