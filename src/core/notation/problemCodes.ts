@@ -129,6 +129,7 @@ export const problemCodes = {
   'nosew-leans': 'A pair is even in its own round and not under the face, as the rounds lean.',
   'nosew-units': 'Rounds work more units in than are made.',
   'nosew-piece': 'A round works something in that no part is called.',
+  'nosew-unread': 'A round names a part that is put nowhere, in words that could not be read.',
 } as const;
 
 export type ProblemCode = keyof typeof problemCodes;

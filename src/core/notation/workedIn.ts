@@ -39,7 +39,7 @@ const limbNamed = String.raw`${which}(?:[a-z]+-)?${limbs}(?![a-z])${numberOfIt}`
 const notAPiece = String.raw`(?!(?:the\s+)?(?:next|each|every|front|back|both|first|last|same|ring|magic|loops?|sts?|stitch(?:es)?|ch|chains?|rounds?|rnds?|top|inc|dec|sc|dc)(?![a-z])(?!\s*(?:leg|arm|ear|wing|tail|paw|foot|fin)))`;
 const anyPiece = String.raw`${notAPiece}${which}[a-z]+(?:\s+[a-z]+)??${numberOfIt}`;
 const together = String.raw`(?:\s*,?\s*(?:together|at\s+once|at\s+the\s+same\s+time|held\s+together))?`;
-const both = String.raw`(?:(?:through|thru|into|in)\s+both(?:\s+(?:of\s+)?(?:the\s+)?(?:layers|pieces|parts|sides|edges|sets\s+of\s+(?:stitches|sts)))?(?:\s+together)?)`;
+const both = String.raw`(?:(?:through|thru|into|in)\s+(?:both|all(?:\s+(?:the\s+)?(?:two|three|2|3))?|the\s+(?:two|three|2|3)(?=\s+(?:layers|pieces|parts)))(?:\s+(?:of\s+)?(?:the\s+)?(?:layers|pieces|parts|sides|edges|sets\s+of\s+(?:stitches|sts)))?(?:\s+together)?)`;
 const wall = String.raw`(?:\s+in\s+(?:front|place)(?=\s*[,;:])|\s+(?:on\s*to|to|on|against|into|in\s+front\s+of|alongside|up\s+to|over|with)\s+(?:the\s+)?(?:(?!next|each)[a-z]+\s+){0,2}?(?:body|head|neck|trunk|base|main\s+(?:piece|part)|wall|belly|torso|toy|piece|work|side))?`;
 const link = String.raw`(?:\s*[,;:(–-]?\s*(?:(?:and|then|by|with|using|over|in|for|across|work|working|make|making|crocheting)\s+)*)`;
 const joining = String.raw`(?:join|attach|crochet|add|connect|catch|insert|include|incorporate|sc)(?:ing|s|es)?`;
@@ -57,6 +57,10 @@ const piece = (found: Readonly<Record<string, string | undefined>>): Held => ({
   ...stitches(found),
 });
 
+/** `1 sc through the arm and the body x 6` is six of them. */
+const repeated = ({ before1 = '1', reps }: Readonly<Record<string, string | undefined>>): Partial<Held> =>
+  reps === undefined ? {} : { count: String(Number(before1) * Number(reps)) };
+
 /** In the order they are tried: what says most before what is shorter. */
 export const workedInManners: readonly Manner[] = [
   {
@@ -69,9 +73,9 @@ export const workedInManners: readonly Manner[] = [
   {
     example: ['6 sc through the left arm and the body', '6 sc ‹left arm and the body›'],
     pattern: re(
-      String.raw`(?:${some('1')}|(?<lead2>${stitchWord}))\s+(?:together\s+)?(?:through|thru|into|in|of)\s+(?:both\s+)?(?:(?:the\s+)?(?:layers|edges|stitches|sts)\s+(?:of|from|on)\s+)?(?:both\s+)?(?<piece>${anyPiece}\s+(?:and|&|\+)\s+${which}[a-z]+(?![a-z])(?:\s+(?:body|head|piece))?)${together}(?:\s*,?\s*(?:for\s+)?(?<times>\d{1,3})(?!\d|\s*${stitchWord})(?:\s*(?:${counted}|times))?)?`,
+      String.raw`(?:${some('1')}|(?<lead2>${stitchWord}))\s+(?:together\s+)?(?:through|thru|into|in|of)\s+(?:both\s+)?(?:(?:the\s+)?(?:layers|edges|stitches|sts)\s+(?:of|from|on)\s+)?(?:both\s+)?(?<piece>${anyPiece}\s+(?:and|&|\+)\s+${which}[a-z]+(?![a-z])(?:\s+(?:body|head|piece))?)${together}(?:\s*[x×]\s*(?<reps>\d{1,3})(?!\d)|\s*,?\s*(?:for\s+)?(?<times>\d{1,3})(?!\d|\s*${stitchWord})(?:\s*(?:${counted}|times))?)?`,
     ),
-    by: piece,
+    by: (found) => ({ ...piece(found), ...repeated(found) }),
   },
   {
     example: ['sc the arm and the body together for 6 sts', '6 sc ‹arm and the body›'],
@@ -102,16 +106,23 @@ export const workedInManners: readonly Manner[] = [
     by: piece,
   },
   {
+    example: ['sc in next 6 sts catching both layers of the arm', '6 sc ‹arm›'],
+    pattern: re(
+      String.raw`${some('1')}\s*,?\s*(?:while\s+)?(?:catching|going\s+through|working\s+through|taking\s+in|picking\s+up|including)\s+(?:(?:both|the|all)\s+)*(?:(?:layers|edges|sides|stitches|sts)\s+(?:of\s+)?)?(?<piece>${limbNamed})(?:\s+(?:too|also|as\s+well))?`,
+    ),
+    by: piece,
+  },
+  {
     example: ['6 sc (left arm)', '6 sc ‹left arm›'],
     pattern: re(
-      String.raw`${some('1')}\s*[([]\s*(?:with\s+|through\s+|for\s+)?(?<piece>${limbNamed})(?:\s+(?:and|&|\+)\s+[a-z]+)?\s*[)\]]`,
+      String.raw`${some('1')}\s*[([]\s*(?:with\s+|through\s+|for\s+)?(?:both\s+)?(?<piece>${limbNamed})(?:\s+(?:and|&|\+)\s+[a-z]+)?\s*[)\]]`,
     ),
     by: piece,
   },
   {
     example: ['5 sc, left arm: 6 sc', '5 sc, 6 sc ‹left arm›'],
     pattern: re(
-      String.raw`(?<=[,;:]\s*|\band\s+|\bthen\s+)(?<piece>${limbNamed})\s*(?:[:(=]|[–-](?=\s))?\s*(?:with\s+|over\s+)?${some('1')}\)?`,
+      String.raw`(?<=[,;:]\s*|\band\s+|\bthen\s+|\d\s*(?:${stitchWord}|${counted})\s+(?=[(\[]))[(\[]?(?:with\s+)?(?<piece>${limbNamed})\s*(?:[:(=]|[)\]]\s*:?|[–-](?=\s))?\s*(?:with\s+|over\s+)?${some('1')}[)\]]?`,
     ),
     by: piece,
   },
@@ -121,6 +132,11 @@ export const workedInManners: readonly Manner[] = [
 const saysPiece = new RegExp(
   String.raw`(?<![a-z])${limbs}(?![a-z])|\b(?:both|through|thru|together)\b|\b(?:into|in|of)\b[^,;]*(?:\band\b|[&+])`,
   'i',
+);
+
+/** `R10: attach the arms: 5 sc, 6 sc with the arm, …`: what the round is for, said before its stitches. */
+const saysWhatFor = re(
+  String.raw`(?<=^\s*(?:rounds?|rnds?|r)?\.?\s*\d{1,3}\s*[:.)]\s*)(?:attach|join|add|insert|connect|crochet)(?:ing)?\s+(?:on\s+)?(?:(?:the|both|two)\s+)*${limbs}\s*:\s*(?=.*\d.*(?<![a-z])${limbs}(?![a-z]))`,
 );
 
 /** The number goes before or after the stitch as it stood. */
@@ -139,6 +155,7 @@ const startsPiece = /^\s*(?:rounds?|rnds?|rows?|r)?\.?\s*1\s*[:.)]/i;
 export function workedIn(rewriting: Rewriting): void {
   const { text } = rewriting;
   if (!saysPiece.test(text) || isGrownInto(text) || startsPiece.test(text)) return;
+  rewriting.replace(saysWhatFor, () => '');
   for (const { pattern, by } of workedInManners) {
     rewriting.replaceNamed(pattern, (found) => heldWords(by(found)));
   }

@@ -1,7 +1,8 @@
 import type { Item } from '../notation/ast';
 import type { Problem } from '../notation/problem';
-import type { PartSource, Pattern } from '../notation/pattern';
+import type { PartSource, Pattern, RoundSource } from '../notation/pattern';
 import type { JoinedToy } from '../join/joined';
+import { PartNames } from '../notation/sentence/names';
 import { isJoin } from '../notation/sentence/join';
 import type { Sentence } from '../notation/sentence/sentence';
 import { isBareApart } from '../notation/sentence/feature';
@@ -70,15 +71,60 @@ function isPutAsFeature(part: PartSource, parts: readonly PartSource[]): boolean
   return parts.some((other) => other !== part && other.steps.some(puts));
 }
 
+/** Words of a round that are neither read nor told: what is left of a manner of working that is not known. */
+const unreadIn = (items: readonly Item[]): string[] =>
+  items.flatMap((item) => {
+    if (item.type === 'group') return unreadIn(item.items);
+    if (item.type === 'unknown') return [item.text];
+    return item.type === 'colour' && item.name ? [item.name] : [];
+  });
+
+/** The first round of another part that names this one in words that are not read. */
+function roundNaming(
+  part: PartSource,
+  parts: readonly PartSource[],
+): { owner: PartSource; round: RoundSource } | null {
+  const names = new PartNames(parts);
+  const isNamed = (words: string) => names.in(words).some(({ id }) => id === part.id);
+  for (const owner of parts) {
+    const round =
+      owner === part ? undefined : owner.rounds.find(({ work }) => unreadIn(work.items).some(isNamed));
+    if (round) return { owner, round };
+  }
+  return null;
+}
+
+/** A part that no sentence puts anywhere, and that a round speaks of. */
+function unreadIntoRound(
+  part: PartSource,
+  { owner, round }: { owner: PartSource; round: RoundSource },
+): Problem {
+  const name = part.name.toLowerCase();
+  const wall = owner.name.toLowerCase();
+  return {
+    code: 'nosew-unread',
+    severity: 'warning',
+    part: part.name,
+    partId: part.id,
+    line: round.line,
+    column: 1,
+    message: `Round ${round.number} of the ${wall} names the ${name}, and how it is worked in there could not be read. Write it so: “6 sc through the ${name} and the ${wall}”.`,
+    suggestions: [],
+  };
+}
+
 /**
  * Parts that no sentence ever puts anywhere, or fewer times than they are made. Silent where the text says nothing of joining, and where
  * it is told already that a sentence puts them on nothing.
  */
 export function unplacedParts({ parts }: Pattern, { joins, loose, problems }: JoinedToy): Problem[] {
   const says = joins.length > 0 || parts.some(({ steps }) => steps.some(isJoin));
-  if (parts.length < 2 || !says) return [];
+  if (parts.length < 2) return [];
   return parts.flatMap((part): Problem[] => {
     const left = loose.filter((unit) => unit.part === part.id).length;
+    const naming = left > 0 ? roundNaming(part, parts) : null;
+    if (naming) return [unreadIntoRound(part, naming)];
+    if (!says) return [];
     const isTold = problems.some(({ code, partId }) => code === 'join-no-wall' && partId === part.id);
     if (left === 0 || isTold || isPutAsFeature(part, parts)) return [];
     const own = joins.filter(({ unit }) => unit.part === part.id);

@@ -49,6 +49,26 @@ const even = [
   ['left arm', 10, 8.5, 30],
   ['right arm', 10, 22.5, 30],
 ];
+test.each([
+  'R10 (attach arms): 5 sc, 6 sc, 8 sc, 6 sc, 5 sc (30)',
+  'R10: 5 sc, sew on arm while making 6 sc, 8 sc, the other arm while making 6 sc, 5 sc',
+  'R10: sc in the first 5 sts, hold the arm in front and sc the next 6 sts together with it, sc in the next 8 sts, same with the second arm over 6 sts, sc in the last 5 sts',
+])('%s: that it names the arms is not left unsaid', (round) => {
+  const { joined, problems } = withRound(round);
+  expect(joined.joins).toEqual([]);
+  const told = problems.filter(({ code }) => code === 'nosew-unread');
+  expect(told.map(({ part, line }) => [part, line])).toEqual([['Arm', 20]]);
+  expect(told[0]!.message).toMatch(
+    /^Round 10 of the body names the arm, .*“6 sc through the arm and the body”/,
+  );
+});
+
+test('a part that is joined by a sentence may be named by a round in any words', () => {
+  const text = withRound('R10 (between the arms): sc around').text;
+  const sewn = analyseToy(`${text}\n\nAssembly\nSew the arms to both sides of the body on round 10.`);
+  expect(sewn.problems.filter(({ code }) => code === 'nosew-unread')).toEqual([]);
+});
+
 test('plain stitches of two digits after a piece are no number of it', () => {
   // 4 plain, 6 with the middle at 7½, 10 plain, 6 at 23½, 4 plain.
   const apart = [
@@ -69,6 +89,13 @@ test('plain stitches of two digits after a piece are no number of it', () => {
 
 test.each([
   'R10: 5 sc, 6 sc through the first arm and the body, 8 sc, 6 sc through the second arm and the body, 5 sc (30)',
+  'R10: 5 sc, 6 sc (through both arm and body), 8 sc, 6 sc (through both arm and body), 5 sc (30)',
+  'R10: sc 5, (arm) sc 6, sc 8, (arm) sc 6, sc 5',
+  'R10: 5 sc [arm: 6 sc] 8 sc [arm: 6 sc] 5 sc',
+  'R10: 5 sc; with arm: 6 sc; 8 sc; with arm: 6 sc; 5 sc',
+  'R10: 5 sc, 1 sc through arm and body x 6, 8 sc, 1 sc through arm and body x 6, 5 sc',
+  'R10: 5 sc, put arm against the body, 6 sc through the three layers, 8 sc, put arm against the body, 6 sc through the three layers, 5 sc',
+  'R10: attaching arms: 5 sc, 6 sc with arm, 8 sc, 6 sc with arm, 5 sc (30)',
   'R10: 5 sc, hold the left arm to the body and sc through both layers 6, 8 sc, hold the right arm to the body and sc through both layers 6, 5 sc (30)',
   'R10: 5 sc, join the left arm with 6 sc, 8 sc, join the right arm with 6 sc, 5 sc (30)',
   'R10: sc in next 5, crochet first arm to body with 6 sc, sc in next 8, crochet second arm with next 6 sc, sc in last 5 (30)',
