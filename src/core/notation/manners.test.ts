@@ -31,6 +31,23 @@ const manners: readonly [string, number[]][] = [
   ['R5: sc around, 3 rounds', [24, 24, 24]],
   ['R5 and following 2 rounds: sc around', [24, 24, 24]],
   ['Next 3 rounds: sc around', [24, 24, 24]],
+  // As many rounds as it says, behind a label of one, or none.
+  ['R5: sc around (3 rounds)', [24, 24, 24]],
+  ['sc 24 (3 rounds)', [24, 24, 24]],
+  ['- 24 sc [for 3 rnds]', [24, 24, 24]],
+  ['sc around (24) - 2 rounds', [24, 24]],
+  ['24 sc x 3 rounds', [24, 24, 24]],
+  ['R5: sc around, 3 times (24)', [24, 24, 24]],
+  ['R5: sc in each st around x3 (24)', [24, 24, 24]],
+  ['R5: sc around. Repeat 2 more times (24)', [24, 24, 24]],
+  ['R5: sc around, repeat twice more', [24, 24, 24]],
+  ['R5: (2 sc, dec) around 6 times', [18]],
+  ['R5-R7: sc around (3 rounds)', [24, 24, 24]],
+  ['No. 5: sc around (24)', [24]],
+  ['Rnd. #5: sc around (24)', [24]],
+  ['Nr 5-7: sc around', [24, 24, 24]],
+  ['(R5) sc around (24)', [24]],
+  ['(R5-R7) sc around', [24, 24, 24]],
   ['Work 4 more rounds even.', [24, 24, 24, 24]],
   ['Continue in sc for 3 more rounds.', [24, 24, 24]],
   ['R5: sc around\nRepeat last round 2 more times.', [24, 24, 24]],
@@ -260,4 +277,14 @@ test('a number before *around* that leaves stitches over is told, not stretched'
 test('each total of a range is compared with its own round', () => {
   const problems = analyseToy(`${below}R5-7: inc 6 evenly each round (30, 37, 42)`).problems;
   expect(problems.filter(({ code }) => code === 'count-mismatch').map(({ round }) => round)).toEqual([6]);
+});
+
+test.each([
+  ['R5-R8: sc around for 3 rounds', 4],
+  ['R5-R8: sc around (3 rounds)', 4],
+  ['R5-R6: sc around for 5 rounds (24)', 2],
+])('%s: that label and number differ is told, and the label is taken', (line, rounds) => {
+  const toy = analyseToy(`Ball\n${below}${line}\n`);
+  expect(toy.parts[0]!.checks).toHaveLength(4 + rounds);
+  expect(toy.problems.map(({ code, line: at }) => [code, at])).toContainEqual(['rounds-differ', 6]);
 });

@@ -272,8 +272,9 @@ const andFollowing = new RegExp(
   String.raw`^(\s*${roundWord}\.?\s*\d{1,4})(\s+and\s+(?:the\s+)?(?:following|next)\s+${number}\s+(?:rounds|rnds|rows))`,
   'i',
 );
+const roundsCounted = String.raw`(?:[-–]\s+)?(?:(?:for|over|x|×|so|total\s+of)\s+)?(?:the\s+next\s+)?(?<!\b(?:last|previous|these|those|first|from|within|between|every|below|above)\s)${number}\s+(?:more\s+)?(?:rounds|rnds|rows)(?:\s+(?:more|even|straight|evenly|altogether|in\s+(?:total|all)|total))?`;
 const tailRounds = new RegExp(
-  String.raw`[,;]?\s*(?:(?:for|over|x|×)\s+)?(?:the\s+next\s+)?(?<!\b(?:last|previous|these|those|first|from|within|between|every|below|above)\s)${number}\s+(?:more\s+)?(?:rounds|rnds|rows)(?:\s+(?:more|even|straight|evenly|in\s+total))?(?:\s*[([]\s*${roundWord}\.?\s*\d{1,4}\s*(?:[-–]|to|through)\s*(?:${roundWord}\.?\s*)?\d{1,4}\s*[)\]])?(?=\s*(?:[[(]\s*\d{1,4}[^()[\]]*[)\]])?\s*\.?\s*$)`,
+  String.raw`[,;]?\s*(?:[([]\s*${roundsCounted}\s*[)\]]|${roundsCounted})(?:\s*[([]\s*${roundWord}\.?\s*\d{1,4}\s*(?:[-–]|to|through)\s*(?:${roundWord}\.?\s*)?\d{1,4}\s*[)\]])?(?=\s*(?:[[(]\s*\d{1,4}[^()[\]]*[)\]])?\s*\.?\s*$)`,
   'i',
 );
 const lastAgain = new RegExp(
@@ -305,7 +306,7 @@ function againAtEnd(line: string): Pick<Canonical, 'line' | 'rounds'> | null {
 }
 
 const goingOn =
-  /^\s*(?:(?:then|now|next)[\s,]+)*(?:(?:continue|work|crochet|keep|go|sc|single|in|on|around|even|evenly|straight|plain|for|with|each|st|stitch|every|working|going|the|round)[\s,]*)+$/i;
+  /^\s*(?:(?:then|now|next)[\s,]+)*(?:(?:continue|work|crochet|keep|go|sc|single|\d{1,4}\s*sc|sc\s*\d{1,4}|[([]\d{1,4}[)\]]|in|on|around|even|evenly|straight|plain|for|with|each|st|stitch|every|working|going|the|round)[\s,]*)+$/i;
 const blank = (line: string, from: number, to: number) =>
   line.slice(0, from) + ' '.repeat(to - from) + line.slice(to);
 
@@ -344,9 +345,26 @@ function spannedRounds(line: string): Pick<Canonical, 'line' | 'rounds'> {
     const rounds = { times: numberOf(plain[1] ?? ''), again: false };
     return { line: inPlace(line, 0, plain[0].length, 'sc around') ?? line, rounds };
   }
+  const times = plainTimes.exec(line);
+  if (times) return plainSaidAgain(line, times);
   const tail = tailRounds.exec(line);
   if (!tail || tail.index === 0) return { line, rounds: null };
   return roundsAtEnd(line, tail);
+}
+
+/** `sc around, 3 times`: a plain round is full, so it can only be rounds that are meant. */
+const plainTimes = new RegExp(
+  String.raw`^(\s*(?:${roundWord}\.?\s*\d{1,4}\s*[:.)–-]?\s*)?(?:sc|single\s+crochet)\s+(?:in\s+(?:each|every)(?:\s+(?:st|stitch))?\s+)?(?:all\s+)?around)\s*[,.;]?\s*(?:(?:and\s+)?(?:repeat|rep)\s+)?(?:for\s+)?(?:${number}\s+(more\s+)?times|[x×]\s*${number}|(once|twice)(\s+more)?)(?=\s*(?:[[(]\s*\d{1,4}[^()[\]]*[)\]])?\s*\.?\s*$)`,
+  'i',
+);
+
+function plainSaidAgain(line: string, found: RegExpExecArray): Pick<Canonical, 'line' | 'rounds'> {
+  const [whole, round = '', times, more, by, word, again] = found;
+  const said = word ? (timesOnce[word.toLowerCase()] ?? 1) : numberOf(times ?? by ?? '');
+  return {
+    line: blank(line, round.length, whole.length),
+    rounds: { times: more || again ? said + 1 : said, again: false },
+  };
 }
 
 /** `R3: sc around, 3 rounds`, `Work 4 more rounds even`, `R5: sc around (24). Repeat for 2 more rounds.` */
@@ -360,7 +378,7 @@ function roundsAtEnd(line: string, tail: RegExpExecArray): Pick<Canonical, 'line
   const hasLabel = labelled.test(before);
   if (!hasLabel && !goingOn.test(before)) return { line, rounds: null };
   // Said again for so many more, it is worked once before.
-  const rounds = { times: numberOf(tail[1] ?? '') + (again && hasLabel ? 1 : 0), again: false };
+  const rounds = { times: numberOf(tail[1] ?? tail[2] ?? '') + (again && hasLabel ? 1 : 0), again: false };
   const kept = blank(line, from, to);
   // `Work 4 more rounds even` names no stitch: plain ones.
   const named = hasLabel || /\bsc\b/i.test(before);

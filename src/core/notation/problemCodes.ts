@@ -15,6 +15,7 @@ export const problemCodes = {
   'rows-or-rounds': 'Nothing tells whether what is called a row goes round or is turned.',
   'unknown-stitch': 'A word of a round is no stitch that is known.',
   'round-number': 'A round’s number is none that a round can have.',
+  'rounds-differ': 'A line is labelled for some rounds and says another number of them.',
   'round-empty': 'A round has nothing in it that is worked.',
   'bracket-unpaired': 'A bracket has no partner.',
   'round-no-stitch': 'A round makes no stitch as it is written.',

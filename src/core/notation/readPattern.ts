@@ -21,7 +21,7 @@ import {
 } from './partLines';
 import type { LineKind, PartSource, Pattern } from './pattern';
 import type { Problem } from './problem';
-import { headerUnclear, numberedTooHigh, tooLong, tooMuch, unreadLine } from './readProblems';
+import { headerUnclear, numberedTooHigh, roundsDiffer, tooLong, tooMuch, unreadLine } from './readProblems';
 import { withoutRemarks } from './remarks';
 import {
   chainsIn,
@@ -342,8 +342,11 @@ class PatternReader {
       copyRounds(part, other, { line: number, label, total: work.total, room: () => this.room(number) });
     else if (repeated?.type === 'repeatRounds') this.repeatRounds(part, repeated, number, label);
     else {
-      const last = Math.max(label.last, label.first + (rounds?.times ?? 1) - 1);
-      this.addRounds(part, line, { first: label.first, last, row: label.row });
+      const { first, row } = label;
+      const said = rounds?.again === false ? first + rounds.times - 1 : label.last;
+      const differ = label.last > first && said !== label.last;
+      if (differ) this.problems.push(roundsDiffer(number, label, rounds?.times ?? 0));
+      this.addRounds(part, line, { first, last: differ ? label.last : Math.max(label.last, said), row });
     }
     if (after.length > 0) this.keepBehind(after, line);
     part.lastLine = number + line.count - 1;

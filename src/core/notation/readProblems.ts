@@ -49,6 +49,20 @@ export const numberedTooHigh = (line: number, column: number): Problem =>
     message: `Line ${line} numbers a round above ${limits.roundNumber}. Check the number; until then the line is kept as a note.`,
   });
 
+/** A label of several rounds, and another number of them behind it. */
+export const roundsDiffer = (
+  line: number,
+  { first, last }: { first: number; last: number },
+  times: number,
+): Problem =>
+  told({
+    code: 'rounds-differ',
+    line,
+    column: 1,
+    facts: { first, last, times },
+    message: `Line ${line} is for rounds ${first} to ${last}, which are ${last - first + 1}, and says ${times}. The rounds of its label are taken. Put right whichever is wrong.`,
+  });
+
 /** A header line whose value can't be read. */
 export const headerUnclear = (line: number, message: string): Problem =>
   told({ code: 'header-unclear', severity: 'warning', line, column: 1, message });

@@ -15,6 +15,19 @@ test.each([
     'R8: sc around (24). Put the eyes between R6 and R7. R9: sc around (24)',
     ['R8: sc around (24). Put the eyes between R6 and R7.', 'R9: sc around (24)'],
   ],
+  [
+    'With brown, make a magic ring. Round 1: 6 sc in ring. Rounds 2-4: inc x 6. Round 5: sc around. Close.',
+    [
+      'With brown, make a magic ring.',
+      'Round 1: 6 sc in ring.',
+      'Rounds 2-4: inc x 6.',
+      'Round 5: sc around. Close.',
+    ],
+  ],
+  [
+    'Round one: six sc in a magic ring. Rounds two to four: sc around. Round five: inc x 6 (twelve)',
+    ['Round one: six sc in a magic ring.', 'Rounds two to four: sc around.', 'Round five: inc x 6 (twelve)'],
+  ],
 ])('%s: each round has a line of its own', (line, lines) => {
   expect(unfolded(line)).toEqual({ text: lines.join('\n'), from: lines.map(() => 1) });
 });
@@ -26,6 +39,8 @@ test.each([
   'R5-R9: sc around (24)',
   'Sew the ears to R3, R4: see picture',
   'Head: R1: 6 sc in ring',
+  'Sew the ears on. R1: see above.',
+  'Use white. R1: 6 sc in ring',
 ])('%s stays one line', (line) => {
   expect(unfolded(line).text).toBe(line);
 });

@@ -1,15 +1,19 @@
 import { limits } from './limits';
 import type { Problem } from './problem';
 import { isFoundation, isWork, readLine } from './readLine';
+import { numberWords } from './tokens';
 
 const word = String.raw`(?:rounds?|rnds?|rows?|rds?|r)`;
+const inWords = Object.keys(numberWords).join('|');
+const numberOf = (said: string | undefined): number =>
+  numberWords[said?.toLowerCase() ?? ''] ?? Number(said ?? 0);
 /** Where a label may stand within a line: after a stop, a bracket or a dash; a bare number only behind a total. */
 const labelWithin = new RegExp(
-  String.raw`(?<=\S)(?:\s*[.;|,]\s*|\s+[-–—]\s+|\s+)(?=${word}\.?\s*(\d{1,3})(?!\d)\s*[:.)=–-])|(?<=[\])]\s*[.;,]?)\s+(?=(\d{1,3})\s*[:.)](?!\d))`,
+  String.raw`(?<=\S)(?:\s*[.;|,]\s*|\s+[-–—]\s+|\s+)(?=${word}\.?\s*(\d{1,3}(?!\d)|(?:${inWords})(?![a-z]))(?:\s*(?:[-–]|to)\s*(?:r\s*)?(?:\d{1,3}|${inWords}))?\s*[:.)=–-])|(?<=[\])]\s*[.;,]?)\s+(?=(\d{1,3})\s*[:.)](?!\d))`,
   'gi',
 );
 const labelFirst = new RegExp(
-  String.raw`^\s*(?:${word}\.?\s*)?(\d{1,3})(?:\s*[-–]\s*(?:r\s*)?(\d{1,3}))?`,
+  String.raw`^\s*(?:(?:${word}\.?\s*)?(\d{1,3})|${word}\s+(${inWords}))(?:\s*(?:[-–]|to|through)\s*(?:r\s*)?(\d{1,3}|(?:${inWords})(?![a-z])))?`,
   'i',
 );
 
@@ -17,8 +21,8 @@ const labelFirst = new RegExp(
 function lastRoundOf(piece: string): number {
   const { isRound, work } = readLine(piece);
   if (!isRound || !work.items.some((item) => isWork(item) || item.type === 'repeatRounds')) return 0;
-  const [, first, last] = labelFirst.exec(piece) ?? [];
-  return Number(last ?? first ?? 0);
+  const [, first, word, last] = labelFirst.exec(piece) ?? [];
+  return numberOf(last ?? first ?? word);
 }
 
 /** `Ear:`, `Ear (make 2):`: the heading of a part, with its rounds behind it. */
@@ -37,6 +41,16 @@ function isBeginning(piece: string): boolean {
   );
 }
 
+const isAhead = (before: string): boolean => isBeginning(before) || isHeadingAlone(before);
+/** `Work with brown yarn. R1: …`: a sentence ends where the first round begins. */
+const isSentence = (between: string, behind: string): boolean =>
+  between.includes('.') && lastRoundOf(behind) > 0;
+
+/** A heading, or a sentence, with one round behind it is read as it is. */
+function isOneRound([head = '', ...rounds]: readonly string[]): boolean {
+  return rounds.length === 1 && lastRoundOf(head) === 0 && !isBeginning(head);
+}
+
 /**
  * The rounds that stand on one line, each as a line of its own: text that was copied out of a page often has lost its line ends. A label
  * counts as one only where its number is the next, so that a round worked into the loops of `R3: …` stays whole.
@@ -50,17 +64,15 @@ export function roundsOnLine(line: string): string[] {
   const pieces: string[] = [];
   let begun = 0;
   for (const [index, found] of labels.entries()) {
-    const number = Number(found[1] ?? found[2]);
+    const number = numberOf(found[1] ?? found[2]);
     const before = line.slice(begun, found.index);
     const at = found.index + found[0].length;
     // As far as the next label: a line of many is read once and not once for each of them.
     const behind = line.slice(at, labels[index + 1]?.index ?? line.length);
     if (!before || !readLine(behind).work.label) continue;
+    const isFirst = number === 1 && pieces.length === 0 && (isAhead(before) || isSentence(found[0], behind));
     const last = lastRoundOf(before);
-    const isNext =
-      last > 0
-        ? number === last + 1
-        : number === 1 && pieces.length === 0 && (isBeginning(before) || isHeadingAlone(before));
+    const isNext = last > 0 ? number === last + 1 : isFirst;
     if (!isNext) continue;
     // The stop belongs to the piece it ends, a dash or a comma to none.
     const stop = /^\s*([.;])/.exec(found[0])?.[1] === '.' ? '.' : '';
@@ -68,9 +80,7 @@ export function roundsOnLine(line: string): string[] {
     begun = at;
   }
   const all = [...pieces, line.slice(begun)];
-  // A heading with one round behind it is read as it is.
-  const [head = '', , ...more] = all;
-  return more.length === 0 && all.length > 1 && isHeadingAlone(head) ? [line] : all;
+  return isOneRound(all) ? [line] : all;
 }
 
 /** A text with one round a line. */

@@ -48,8 +48,20 @@ export const labelPhrasings: readonly Phrasing[] = [
   },
   {
     example: ['Round #5: sc around', 'Round 5: sc around'],
-    pattern: /^(\s*(?:rounds?|rnds?|rows?|r))(?:\s*(?:#|no\.?|number)\s*|\.)(?=\d)/gi,
+    pattern: /^(\s*(?:rounds?|rnds?|rows?|rds?|r))(?:\.?\s*(?:#|no\.?|nr\.?|number)\s*|\.)(?=\d)/gi,
     by: (_, word) => `${word} `,
+  },
+  {
+    example: ['No. 3: sc around', 'R3: sc around'],
+    pattern:
+      /^(\s*)(?:no|nr|num|number)\.?\s*#?\s*(\d{1,3}(?:\s*[-–]\s*\d{1,3})?)\s*[:.)–-]\s*(?=\W*(?:\d+\s*)?(?:sc|dc|hdc|inc|dec|ch|mr|magic|single|double)(?![a-z]))/gi,
+    by: (_, space, number) => `${space}R${number}: `,
+  },
+  {
+    example: ['(R3) sc around', 'R3: sc around'],
+    pattern:
+      /^(\s*)[([]\s*((?:rounds?|rnds?|rows?|rds?|r)\.?\s*\d{1,3}(?:\s*[-–]\s*r?\d{1,3})?)\s*[)\]]\s*[:.–-]?\s*(?=[^\s])/gi,
+    by: (_, space, label) => `${space}${label}: `,
   },
   {
     example: ['(10-14) 10', 'R10-14: sc around [10]'],

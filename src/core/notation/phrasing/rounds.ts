@@ -112,12 +112,6 @@ export const roundPhrasings: readonly Phrasing[] = [
     by: (_, change, plain) => `(${plain} sc, ${change}) around`,
   },
   {
-    example: ['R7-11: sc around (5 rounds)', 'R7-11: sc around'],
-    pattern:
-      /(?<=[a-z\d)\]]\s*)[([]\s*\d{1,2}\s+(?:rounds|rnds|rows)(?:\s+(?:in\s+all|total|altogether))?\s*[)\]](?=\s*(?:[[(]|\.?\s*$))/gi,
-    by: () => '',
-  },
-  {
     example: ['R3: sc around for 5 rounds (R3-R7)', 'R3: sc around for 5 rounds'],
     pattern:
       /(?<=[a-z\d)\]]\s*)[([]\s*(?:r|rnds?|rounds?|rows?)\.?\s*\d{1,3}\s*(?:[-–]|to|through)\s*(?:r|rnds?|rounds?|rows?)?\.?\s*\d{1,3}\s*[)\]](?=\s*(?:[[(]|\.?\s*$))/gi,
