@@ -1,5 +1,6 @@
-// Chevrotain offers its files to `import` only; Jest asks as `require`.
-const chevrotain = {
+// Packages that offer their files to `import` only; Jest asks as `require`.
+const importedOnly = {
+  '^d3-polygon$': '<rootDir>/node_modules/d3-polygon/dist/d3-polygon.js',
   '^@chevrotain/(utils|gast|regexp-to-ast|cst-dts-gen)$':
     '<rootDir>/node_modules/@chevrotain/$1/lib/src/api.js',
   '^chevrotain$': '<rootDir>/node_modules/chevrotain/lib/src/api.js',
@@ -19,7 +20,7 @@ module.exports = {
       ],
       transform: { '\\.[jt]sx?$': ['babel-jest', { configFile: './babel.config.cjs' }] },
       // Chevrotain and the functions it takes from lodash come as ES modules only.
-      moduleNameMapper: chevrotain,
+      moduleNameMapper: importedOnly,
       transformIgnorePatterns: ['/node_modules/(?!(@?chevrotain|lodash-es)/)'],
     },
     {
@@ -31,7 +32,7 @@ module.exports = {
       transformIgnorePatterns: [
         '/node_modules/(?!((jest-)?react-native.*|@react-native.*|@react-native/.*|expo.*|@expo.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|@?chevrotain|lodash-es|@tamagui/.*|lucide-react-native|three)/)',
       ],
-      moduleNameMapper: { ...chevrotain, '\\.(txt|md)$': '<rootDir>/demo/textFile.cjs' },
+      moduleNameMapper: { ...importedOnly, '\\.(txt|md)$': '<rootDir>/demo/textFile.cjs' },
     },
   ],
 };

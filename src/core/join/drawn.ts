@@ -237,11 +237,15 @@ function covers({ corners }: DrawnFace, x: number, y: number): boolean {
   return isInside;
 }
 
+type Spot = Pick<DrawnDot, 'unit' | 'x' | 'y' | 'depth'>;
+
+const standsBefore =
+  ({ unit, x, y, depth }: Spot) =>
+  (face: DrawnFace): boolean =>
+    face.unit !== unit && face.depth > depth && covers(face, x, y);
+
 /** Whether another part stands before a place. */
-const isHidden = (
-  faces: readonly DrawnFace[],
-  { unit, x, y, depth }: Pick<DrawnDot, 'unit' | 'x' | 'y' | 'depth'>,
-): boolean => faces.some((face) => face.unit !== unit && face.depth > depth && covers(face, x, y));
+const isHidden = (faces: readonly DrawnFace[], spot: Spot): boolean => faces.some(standsBefore(spot));
 
 /** The assembled toy as it is seen from a side, the furthest first. */
 export function drawToy(posed: readonly PosedUnit[], looking: Looking): DrawnToy {
@@ -260,4 +264,29 @@ export function drawToy(posed: readonly PosedUnit[], looking: Looking): DrawnToy
 /** The unit that is seen at a place of the page, by index; null where the toy is not. */
 export function unitAt(faces: readonly DrawnFace[], x: number, y: number): number | null {
   return faces.findLast((face) => covers(face, x, y))?.unit ?? null;
+}
+
+/** Something of a face that another unit hides, seen from the front: units by index. */
+export interface HiddenFeature {
+  feature: string;
+  unit: number;
+  by: number;
+}
+
+/** Pieces around a round that are enough to tell what hides what. */
+const coarse = 12;
+
+/** What of the eyes, the nose and other spots is hidden from the front by another unit, each once. */
+export function hiddenFeatures(posed: readonly PosedUnit[]): HiddenFeature[] {
+  const looking: Looking = { yaw: 0, pulled: 0, segments: coarse };
+  const faces = posed.flatMap((unit, i) => facesOf(unit, i, looking)).sort((a, b) => a.depth - b.depth);
+  const hidden = posed
+    .flatMap((unit, i) => dotsOf(unit, i, looking))
+    .flatMap((dot): HiddenFeature[] => {
+      const before = faces.findLast(standsBefore(dot));
+      return before ? [{ feature: dot.feature, unit: dot.unit, by: before.unit }] : [];
+    });
+  return hidden.filter(
+    (one, i) => hidden.findIndex((other) => other.feature === one.feature && other.by === one.by) === i,
+  );
 }

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import Svg, { Circle, G, Path } from 'react-native-svg';
 import { View } from '@tamagui/core';
-import { drawAssembled, type ToyDrawing } from '../../core/toy/assembled';
+import { drawAssembled, type Patch, type ToyDrawing } from '../../core/toy/assembled';
 import type { ToyAnalysis } from '../../core/toy/analyse';
 import { palette } from '../../ui/palette';
 import { Shapes } from '../../ui/ToyPicture';
@@ -54,17 +54,23 @@ export function DrawnUnits({
   drawing: ToyDrawing;
   marked?: MarkedUnit | null;
 }) {
-  const first = patches.findIndex(({ unit }) => unit === marked?.index);
   const knob = marked?.knob;
+  const own = patches.flatMap(({ unit }, i) => (unit === marked?.index ? [i] : []));
+  // Where half of it is drawn: what comes later stands before it, what came earlier behind.
+  const middle = own[own.length >> 1] ?? -1;
+  const behind = patches.slice(0, Math.max(0, middle));
   return (
     <>
       <G strokeWidth={0.4} strokeLinejoin="round">
-        {patches.map(({ d, colour }, i) => (
+        {patches.map((patch, i) => (
           <G key={i}>
-            {i === first && marked ? (
-              <Path d={marked.outline} stroke={palette.marker} strokeWidth={4} />
+            {i === middle && marked ? (
+              <>
+                <Path d={marked.outline} stroke={palette.marker} strokeWidth={4} />
+                {behind.map((one, k) => (one.unit === marked.index ? <PatchPath key={k} {...one} /> : null))}
+              </>
             ) : null}
-            <Path d={d} fill={colour} stroke={colour} />
+            <PatchPath {...patch} />
           </G>
         ))}
       </G>
@@ -82,3 +88,7 @@ export function DrawnUnits({
     </>
   );
 }
+
+const PatchPath = ({ d, colour }: Pick<Patch, 'd' | 'colour'>) => (
+  <Path d={d} fill={colour} stroke={colour} />
+);

@@ -7,12 +7,14 @@ import { firstJoin } from '../../core/join/move';
 import { trunkOf } from '../../core/join/placing';
 import { sizeOfToy } from '../../core/join/pose';
 import { assembled } from '../../core/toy/assembled';
+import { standingOf } from '../../core/toy/standing';
 import { joinPart } from '../../core/toy/joinAll';
 import { nameOfToy } from '../../core/keep/toyCard';
 import { useToy } from '../../data/useToy';
 import { OneOf } from '../../ui/Choice';
 import { Guard } from '../../ui/Guard';
 import { Fill } from '../../ui/layout';
+import { Notice } from '../../ui/Notice';
 import { Empty, Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { Scroll } from '../../ui/Scroll';
@@ -126,7 +128,24 @@ function Turned() {
       <Body>
         About {mm(heightMm)} mm high, {mm(widthMm)} wide, {mm(depthMm)} deep, arms as they stand.
       </Body>
+      <Stands />
       <Looking turned={degrees} onTurn={setTurned} pulled={pulled} onPull={setPulled} />
+    </View>
+  );
+}
+
+/** How it comes to rest when it is set down, and what is in the way. */
+function Stands() {
+  const { analysis } = useToy();
+  const { balance, trouble } = standingOf(analysis);
+  return (
+    <View gap="$2">
+      {balance ? <Body>{balance}</Body> : null}
+      {trouble.map((words) => (
+        <Notice key={words} tone="look">
+          {words}
+        </Notice>
+      ))}
     </View>
   );
 }

@@ -1,0 +1,59 @@
+import { balanceOf, type Balance } from '../join/balance';
+import { hiddenFeatures } from '../join/drawn';
+import type { Unit } from '../join/joined';
+import { overlapsOf } from '../join/overlaps';
+import { assembled } from './assembled';
+import type { ToyAnalysis } from './analysis';
+import { memoise } from './memoise';
+
+/** How the toy that is put together stands, and what of it is in the way. */
+export interface Standing {
+  /** what it rests on and whether it stays up; null where no two parts are together */
+  balance: string | null;
+  /** what hides the face, and what is in each other's way: each a sentence */
+  trouble: string[];
+}
+
+/** Less than this inside what it rests on, and a push tips it. */
+const safelyInsideMm = 4;
+const over: Record<NonNullable<Balance['way']>, { leans: string; falls: string; move: string }> = {
+  forward: { leans: 'forward', falls: 'onto its face', move: 'further forward' },
+  back: { leans: 'back', falls: 'onto its back', move: 'further back' },
+  left: { leans: 'to the left', falls: 'to the left', move: 'further to the left' },
+  right: { leans: 'to the right', falls: 'to the right', move: 'further to the right' },
+};
+
+const named = ({ name }: Unit): string => `the ${name.toLowerCase()}`;
+const listed = (words: readonly string[]): string =>
+  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`;
+
+function balanceWords({ rests, insideMm, leans, way, stands }: Balance): string {
+  const on = listed(rests.map(named));
+  if (!stands && way) {
+    const { falls, move } = over[way];
+    return `As it is drawn it falls ${falls}: it rests on ${on} only. Set that ${move}, or give it a wider base.`;
+  }
+  const leaning = way ? `leans ${over[way].leans} by ${Math.round(leans)}° and ` : '';
+  const steady = insideMm < safelyInsideMm ? 'a push tips it' : 'it stays up';
+  return `As it is drawn it ${leaning}rests on ${on}; its weight falls ${Math.round(insideMm)} mm inside that: ${steady}.`;
+}
+
+/** How a toy stands, from the drawing of it: with stuffing and limbs as they are taken to be. */
+export const standingOf = memoise((toy: ToyAnalysis): Standing => {
+  const posed = assembled(toy).filter(({ loose }) => !loose);
+  if (posed.length < 2) return { balance: null, trouble: [] };
+  const balance = balanceOf(posed);
+  const nameAt = (index: number) => {
+    const unit = posed[index]?.unit;
+    return unit ? named(unit) : '';
+  };
+  const hides = hiddenFeatures(posed).map(
+    ({ feature, unit, by }) =>
+      `Seen from the front, ${nameAt(by)} hides the ${feature} of ${nameAt(unit)}. Move it aside, or the ${feature}.`,
+  );
+  const inTheWay = overlapsOf(posed, toy.joined.joins).map(
+    ({ units: [one, other], deepMm }) =>
+      `${named(one).replace(/^t/, 'T')} and ${named(other)} are in each other’s way, about ${Math.round(deepMm)} mm deep. Set them further apart, or let one of them give way.`,
+  );
+  return { balance: balance && balanceWords(balance), trouble: [...hides, ...inTheWay] };
+});
