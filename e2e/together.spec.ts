@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import { expectAccessible, saved } from './helpers';
 
@@ -177,4 +178,29 @@ test('a tap on the drawing takes a part in the hand: pads, arrow keys and a thum
   }
   await expect(hand.getByText(/It stays where it is/)).toBeVisible();
   await expectAccessible(page);
+});
+
+test('the toy is saved as a picture and as a form, and it is said how it stands', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
+  await page.getByRole('link', { name: 'Open Pondside otter' }).click();
+  await page.getByRole('tab', { name: 'Together' }).click();
+  await expect(page.getByText(/As it is drawn it leans back .* and rests on the left leg/)).toBeVisible();
+  const saved = async (button: string) => {
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: button }).click(),
+    ]);
+    return { name: file.suggestedFilename(), bytes: await readFile(await file.path()) };
+  };
+  const picture = await saved('Save the toy as a picture');
+  expect(picture.name).toBe('pondside-otter.png');
+  // Signature of a PNG, and a width of 1600.
+  expect(picture.bytes.subarray(1, 4).toString()).toBe('PNG');
+  expect(picture.bytes.readUInt32BE(16)).toBe(1600);
+  const glb = await saved('Save the toy as a form, GLB');
+  expect(glb.name).toBe('pondside-otter.glb');
+  expect(glb.bytes.subarray(0, 4).toString()).toBe('glTF');
+  const obj = await saved('Save the toy as a form, OBJ');
+  expect(obj.bytes.toString()).toMatch(/^o left arm$/m);
 });

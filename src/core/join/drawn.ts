@@ -73,7 +73,7 @@ function colourOfRound({ fabric }: PosedUnit['part'], round: number): number {
 }
 
 /** The yarn of the stitch of a round at an azimuth. */
-function colourAt({ part }: PosedUnit, round: number, azimuth: number): number {
+export function colourAt({ part }: PosedUnit, round: number, azimuth: number): number {
   const { fabric, starts } = part;
   const count = roundCount(fabric, round);
   if (count === 0) return 0;
@@ -171,7 +171,7 @@ function growthsOf(posed: PosedUnit, unit: number, { yaw, pulled }: Looking): Dr
 }
 
 /** What is filled with stitches side by side is seen as a spot; all else that is stitched as its threads. */
-const isFilled = ({ kind, rule }: FeaturePlacement): boolean =>
+export const isFilled = ({ kind, rule }: FeaturePlacement): boolean =>
   (kind === 'eyes' && rule.style !== 'sleeping') || kind === 'nose' || kind === 'cheeks' || kind === 'spots';
 
 /** Pieces a thread is drawn in: it lies along the surface. */

@@ -1,7 +1,7 @@
 import { drawToy } from '../join/drawn';
 import { placeOf, sizeOfToy, type PosedUnit } from '../join/pose';
 import { analyseToy } from './analyse';
-import { assembled, drawAssembled, toyPicture } from './assembled';
+import { assembled, drawAssembled, modelOfToy, toyPicture } from './assembled';
 
 const tube = 'R1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5-R20: sc around\n';
 const toy = (start: 'top' | 'bottom', hand: 'left' | 'right') =>
@@ -167,4 +167,34 @@ test('a part that is worked in is as flat as one that is sewn on flattened, and 
   const [round] = arms('Sew the arms to the sides of the body at R8.');
   expect([workedIn, round]).toEqual([flattened, 1]);
   expect(workedIn).toBeLessThan(0.5);
+});
+
+test('as a model for other programs every unit is there by its name, in its place, and what lies beside the toy is not', () => {
+  const one = toy('top', 'right');
+  const { surfaces, balls } = modelOfToy(one);
+  expect(surfaces.map(({ name }) => name)).toEqual(['Body', 'left arm', 'right arm', 'tail']);
+  expect(balls).toEqual([]);
+  const corners = surfaces.flatMap(({ positions }) => Array.from(positions));
+  const wide = corners.filter((_, i) => i % 3 === 0);
+  // 32 corners around measure a little less or as much as eight do.
+  const { widthMm } = sizeOfToy(assembled(one));
+  expect(Math.max(...wide) - Math.min(...wide)).toBeGreaterThan(widthMm * 0.98);
+  expect(Math.max(...wide) - Math.min(...wide)).toBeLessThan(widthMm * 1.03);
+  for (const { positions, index, colours } of surfaces) {
+    expect(positions).toHaveLength(colours.length * 12);
+    expect(index).toHaveLength(colours.length * 6);
+    expect(Math.max(...index)).toBe(positions.length / 3 - 1);
+    expect(positions.every(Number.isFinite)).toBe(true);
+    expect(colours.every((colour) => /^#[0-9a-f]{6}$/i.test(colour))).toBe(true);
+  }
+});
+
+test('eyes of a model sit on the surface of the head, as large as they are', () => {
+  const head =
+    'Head\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R8: sc around\nEyes: 8 mm, between R6 and R7, 5 apart\n\nEar (make 2)\nR1: 6 sc in ring\nR2-R3: sc around\n\nSew the ears to the head on round 3, on both sides.\n';
+  const { balls } = modelOfToy(analyseToy(head));
+  expect(balls.map(({ radiusMm }) => radiusMm)).toEqual([4, 4]);
+  const [left, right] = balls.map(({ at }) => at);
+  expect(left![0]).toBeCloseTo(-right![0], 3);
+  expect(left![2]).toBeGreaterThan(5);
 });

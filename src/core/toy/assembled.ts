@@ -1,5 +1,6 @@
 import { drawToy, unitAt, type DrawnFace, type DrawnToy, type Looking } from '../join/drawn';
 import type { JoinPart, Unit } from '../join/joined';
+import { ballsOf, meshOf } from '../join/mesh';
 import { poseToy, type PosedUnit } from '../join/pose';
 import { wallOf, type Wall } from '../join/wall';
 import { pressedEye, featureColour } from '../place/rule/library';
@@ -195,4 +196,28 @@ export function toyPicture(toy: ToyAnalysis): Picture | null {
     stroke: 1,
     on: [...patches, ...shapesOn(drawn, scale)],
   };
+}
+
+/** The assembled toy as surfaces for other programs: every unit by its name, then what sits on it. */
+export interface ToyModel {
+  /** colours as hex, one for each piece of surface of four corners */
+  surfaces: { name: string; positions: Float32Array; index: Uint32Array; colours: string[] }[];
+  balls: { at: [x: number, y: number, z: number]; radiusMm: number; colour: string }[];
+}
+
+/** The toy put together, in mm: x to the right as one looks at its front, y up, z to the front. What lies beside it is left out. */
+export function modelOfToy(toy: ToyAnalysis): ToyModel {
+  const posed = assembled(toy).filter(({ loose }) => !loose);
+  const surfaces = posed.map((unit) => {
+    const { yarns, ...mesh } = meshOf(unit);
+    const own = yarnsOf(toy, unit);
+    const unknown = own[0] ?? yarnColour('', toy.pattern.header);
+    return { ...mesh, colours: Array.from(yarns, (yarn) => own[yarn] ?? unknown) };
+  });
+  const balls = posed.flatMap(ballsOf).map(({ at, radiusMm, feature }) => ({
+    at,
+    radiusMm,
+    colour: feature === 'eyes' ? pressedEye.black : featureColour(feature),
+  }));
+  return { surfaces, balls };
 }

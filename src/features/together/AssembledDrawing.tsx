@@ -39,6 +39,9 @@ export function AssembledDrawing({ toy, name, yaw, pulled, height }: AssembledDr
   );
 }
 
+/** What marks a unit bears an id that begins so: a saved picture leaves it out. */
+export const markId = 'mark';
+
 /** A unit that is marked, by its index, with all of it on the page and the knob it is drawn by; none where it can't be taken hold of. */
 export interface MarkedUnit {
   index: number;
@@ -65,10 +68,10 @@ export function DrawnUnits({
         {patches.map((patch, i) => (
           <G key={i}>
             {i === middle && marked ? (
-              <>
+              <G id={`${markId}-line`}>
                 <Path d={marked.outline} stroke={palette.marker} strokeWidth={4} />
                 {behind.map((one, k) => (one.unit === marked.index ? <PatchPath key={k} {...one} /> : null))}
-              </>
+              </G>
             ) : null}
             <PatchPath {...patch} />
           </G>
@@ -77,6 +80,7 @@ export function DrawnUnits({
       <Shapes shapes={on} />
       {knob ? (
         <Circle
+          id={`${markId}-knob`}
           cx={knob.x}
           cy={knob.y}
           r={knob.radius}

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useMedia, View } from '@tamagui/core';
 import { isWorkedOn } from '../../core/join/joinToy';
 import type { Join } from '../../core/join/joined';
@@ -26,6 +26,7 @@ import { UndoButtons } from '../toy/UndoButtons';
 import { ChosenUnit } from './ChosenUnit';
 import { pairOf, PinnedPair } from './PinnedPair';
 import { JoinCard } from './JoinCard';
+import { SaveToy } from './SaveToy';
 import { ToyInHand } from './ToyInHand';
 import { useHand } from './useHand';
 
@@ -98,26 +99,31 @@ function Turned() {
   const [turned, setTurned] = useState(0);
   const [pulled, setPulled] = useState(0);
   const hand = useHand();
+  const stage = useRef<HTMLElement | null>(null);
   const degrees = (Math.round(turned / turnStep) * turnStep) % wholeTurn;
   const { widthMm, heightMm, depthMm } = sizeOfToy(assembled(analysis));
   const mm = (value: number) => Math.round(value);
   const yaw = radians(degrees);
   return (
     <View gap="$3">
-      <ToyInHand
-        toy={hand.toy}
-        name={nameOfToy(analysis)}
-        yaw={yaw}
-        pulled={pulled}
-        height={wide ? 400 : 300}
-        chosen={hand.chosen}
-        grip={hand.gripFrom(yaw)}
-        onTurn={(by) => setTurned((now) => (now + (by * wholeTurn) / (2 * Math.PI) + wholeTurn) % wholeTurn)}
-        onChoose={hand.choose}
-        onDrag={(by) => hand.drag(by, yaw)}
-        onDrop={hand.drop}
-        onStep={(step) => hand.move?.go(step)}
-      />
+      <View {...({ ref: stage } as object)}>
+        <ToyInHand
+          toy={hand.toy}
+          name={nameOfToy(analysis)}
+          yaw={yaw}
+          pulled={pulled}
+          height={wide ? 400 : 300}
+          chosen={hand.chosen}
+          grip={hand.gripFrom(yaw)}
+          onTurn={(by) =>
+            setTurned((now) => (now + (by * wholeTurn) / (2 * Math.PI) + wholeTurn) % wholeTurn)
+          }
+          onChoose={hand.choose}
+          onDrag={(by) => hand.drag(by, yaw)}
+          onDrop={hand.drop}
+          onStep={(step) => hand.move?.go(step)}
+        />
+      </View>
       <ChosenUnit
         toy={hand.toy}
         units={hand.units}
@@ -130,6 +136,7 @@ function Turned() {
       </Body>
       <Stands />
       <Looking turned={degrees} onTurn={setTurned} pulled={pulled} onPull={setPulled} />
+      <SaveToy toy={analysis} name={nameOfToy(analysis)} stage={stage} />
     </View>
   );
 }

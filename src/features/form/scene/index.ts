@@ -1,2 +1,2 @@
 export { FormScene } from './formScene';
-export { formAsGlb, formAsObj } from './saveForm';
+export { formAsGlb, formAsObj, toyAsGlb, toyAsObj } from './saveForm';
