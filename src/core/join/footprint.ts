@@ -61,6 +61,11 @@ function lengthOf(wall: Wall, points: readonly WallPoint[]): number {
   }, 0);
 }
 
+/** So much further than a gentle wall would need, that the ring is too long rather than too short; and never further at once than this. */
+const beyond = 1.0004;
+const furthestStep = 1.15;
+const furtherBy = (missing: number): number => Math.min(furthestStep, missing * beyond);
+
 /**
  * The ring of an open edge: its m stitches at angles 2πj/m about the centre, all as far from it along the wall as makes the ring as long
  * as the edge (m·w). On a ball of radius R that is R·sin(ρ/R) = m·w/2π.
@@ -79,7 +84,7 @@ function ringFootprint(wall: Wall, edge: Edge, laid: Laid): Footprint | NoFootpr
   const furthest = Math.PI * widest;
   let low = { distance: 0, length: 0 };
   let high = low;
-  for (let distance = wanted / turn; high.length < wanted; distance *= 1.15) {
+  for (let distance = wanted / turn; high.length < wanted; distance *= furtherBy(wanted / high.length)) {
     const length = lengthAt(distance);
     if (length === null) return { why: distance > furthest / 2 ? 'wider-than-wall' : 'over-edge' };
     if (length < low.length || distance > furthest * 2) return { why: 'wider-than-wall' };

@@ -117,7 +117,7 @@ export function stitchNear(wall: Wall, { along, azimuth }: WallPoint): { round: 
   return { round, stitch: at > count ? at - count : Math.max(1, at) };
 }
 
-/** One straight way over a stretch of wall that is unrolled flat: where it leaves, after how much, and in which direction. */
+/** One straight way over a stretch of wall that is unrolled flat: where it is, how much is left of it, and in which direction it goes. */
 interface Crossing {
   along: number;
   azimuth: number;
@@ -126,28 +126,23 @@ interface Crossing {
   ring: number;
 }
 
-/** Over a stretch that neither widens nor narrows. */
-function acrossTube(at: Crossing, radius: number, [from, to]: [number, number]): Crossing {
+/** Goes on over a stretch that neither widens nor narrows. */
+function crossTube(at: Crossing, radius: number, from: number, to: number): void {
   const down = Math.cos(at.heading);
   const toEdge = down > 1e-12 ? (to - at.along) / down : down < -1e-12 ? (from - at.along) / down : Infinity;
   const length = Math.min(at.length, toEdge);
-  return {
-    ...at,
-    along: at.along + down * length,
-    azimuth: at.azimuth + (Math.sin(at.heading) * length) / radius,
-    length: at.length - length,
-    ring: toEdge <= at.length ? at.ring + Math.sign(down) : at.ring,
-  };
+  if (toEdge <= at.length) at.ring += Math.sign(down);
+  at.along += down * length;
+  at.azimuth += (Math.sin(at.heading) * length) / radius;
+  at.length -= length;
 }
 
-/** Over a stretch that is a piece of a cone: unrolled it is a sector around the apex, and the way in it a straight line. */
-function acrossCone(at: Crossing, slope: number, radii: [number, number], from: number): Crossing {
+/** Goes on over a stretch that is a piece of a cone: unrolled it is a sector around the apex, and the way in it a straight line. */
+function crossCone(at: Crossing, slope: number, radii: readonly [number, number], from: number): void {
   const k = Math.abs(slope);
   const outward = Math.sign(slope);
-  const [inner, outer] = (slope > 0 ? radii : [radii[1], radii[0]]).map((radius) => radius / k) as [
-    number,
-    number,
-  ];
+  const inner = (slope > 0 ? radii[0] : radii[1]) / k;
+  const outer = (slope > 0 ? radii[1] : radii[0]) / k;
   const radial = Math.cos(at.heading) * outward;
   const sideways = Math.sin(at.heading);
   const here = Math.min(outer, Math.max(inner, (radii[0] + (at.along - from) * slope) / k));
@@ -165,15 +160,11 @@ function acrossCone(at: Crossing, slope: number, radii: [number, number], from: 
   const leaves = toEdge <= at.length;
   // The heading is measured from the meridian, which has turned by what was swept.
   const direction = Math.atan2(sideways, radial) - swept;
-  const [newRadial, newSideways] = [Math.cos(direction), Math.sin(direction)];
-  const step = toInner < out ? -outward : outward;
-  return {
-    along: from + (apart * k - radii[0]) / slope,
-    azimuth: at.azimuth + swept / k,
-    heading: Math.atan2(newSideways, newRadial * outward),
-    length: at.length - length,
-    ring: leaves ? at.ring + step : at.ring,
-  };
+  at.along = from + (apart * k - radii[0]) / slope;
+  at.azimuth += swept / k;
+  at.heading = Math.atan2(Math.sin(direction), Math.cos(direction) * outward);
+  at.length -= length;
+  if (leaves) at.ring += toInner < out ? -outward : outward;
 }
 
 /**
@@ -193,7 +184,7 @@ export function straightAcross(
 ): WallPoint | null {
   // Straight at a pole there is no one way on: a hair beside it there is.
   const aside = Math.abs(Math.sin(heading)) < 1e-7 ? 1e-7 : 0;
-  let at: Crossing = {
+  const at: Crossing = {
     along: from.along,
     azimuth: from.azimuth,
     heading: heading + aside,
@@ -208,10 +199,8 @@ export function straightAcross(
     const [a = 0, b = 0] = [wall.along[ring], wall.along[ring + 1]];
     const [inner = 0, outer = 0] = [wall.radius[ring], wall.radius[ring + 1]];
     const slope = (outer - inner) / (b - a);
-    at =
-      Math.abs(slope) < 1e-6
-        ? acrossTube(at, Math.max(inner, 1e-9), [a, b])
-        : acrossCone(at, slope, [inner, outer], a);
+    if (Math.abs(slope) < 1e-6) crossTube(at, Math.max(inner, 1e-9), a, b);
+    else crossCone(at, slope, [inner, outer], a);
   }
   return { along: at.along, azimuth: at.azimuth };
 }

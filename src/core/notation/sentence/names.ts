@@ -74,7 +74,18 @@ const between = new Set([
 const places = new Set(['back', 'front', 'top', 'middle', 'base', 'left', 'right', 'start', 'end', 'side']);
 
 pluralize.addIrregularRule('antenna', 'antennae');
-const single = (word: string): string => pluralize.singular(word);
+/** Words that were asked for, so many of them: a sentence is held against every name, word by word, at every edit. */
+const singles = new Map<string, string>();
+const mostSingles = 5000;
+
+function single(word: string): string {
+  const known = singles.get(word);
+  if (known !== undefined) return known;
+  const found = pluralize.singular(word);
+  if (singles.size >= mostSingles) singles.clear();
+  singles.set(word, found);
+  return found;
+}
 
 function wordsOf(text: string): Word[] {
   return [...text.toLowerCase().matchAll(/([\p{L}\p{N}’'-]+)([:,;.]?)/gu)].map(
