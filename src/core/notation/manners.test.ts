@@ -43,6 +43,12 @@ const manners: readonly [string, number[]][] = [
   ['R5: sc around, repeat twice more', [24, 24, 24]],
   ['R5: (2 sc, dec) around 6 times', [18]],
   ['R5-R7: sc around (3 rounds)', [24, 24, 24]],
+  // Until which round, or how many there are.
+  ['Work even until there are 7 rounds in all.', [24, 24, 24]],
+  ['Continue in a spiral, working 1 sc in each st, until piece measures 7 rounds in total.', [24, 24, 24]],
+  ['R5 onwards: sc around until the body is 7 rounds long', [24, 24, 24]],
+  ['Sc around to R7 (24)', [24, 24, 24]],
+  ['R5: sc 8, ch 4, skip 4, sc 12\nR6: sc in each st and ch', [24, 24]],
   ['No. 5: sc around (24)', [24]],
   ['Rnd. #5: sc around (24)', [24]],
   ['Nr 5-7: sc around', [24, 24, 24]],
@@ -287,4 +293,26 @@ test.each([
   const toy = analyseToy(`Ball\n${below}${line}\n`);
   expect(toy.parts[0]!.checks).toHaveLength(4 + rounds);
   expect(toy.problems.map(({ code, line: at }) => [code, at])).toContainEqual(['rounds-differ', 6]);
+});
+
+test.each([
+  ['Work even until it measures 4 cm.', '4 cm'],
+  ['Sc in each st for 2 inches', '2 inches'],
+  ['R5: sc around until the piece is 3,5 cm long', '3,5 cm'],
+  ['Continue for 3 cm, stuffing as you go', '3 cm'],
+])('%s: for how many rounds is asked, and none are made up', (line, length) => {
+  const toy = analyseToy(`Ball\n${below}${line}\n`);
+  expect(toy.parts[0]!.checks).toHaveLength(4);
+  const told = toy.problems.filter(({ code }) => code === 'rounds-by-length');
+  expect(told.map(({ line: at, facts }) => [at, facts])).toEqual([[6, { length }]]);
+  expect(toy.pattern.notes.map(({ text }) => text)).toEqual([line]);
+});
+
+test('what is said beside a setting of the part is not lost with it', () => {
+  const { pattern } = analyseToy(
+    `Ball\n${below}Work in a spiral. Put the eyes between R3 and R4, 5 apart. Mark the first stitch.\nR5: sc around\n`,
+  );
+  const [part] = pattern.parts;
+  expect(part!.steps.map(({ kind }) => kind)).toEqual(['feature']);
+  expect(part!.joined).toBe(false);
 });

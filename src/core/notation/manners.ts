@@ -306,7 +306,7 @@ function againAtEnd(line: string): Pick<Canonical, 'line' | 'rounds'> | null {
 }
 
 const goingOn =
-  /^\s*(?:(?:then|now|next)[\s,]+)*(?:(?:continue|work|crochet|keep|go|sc|single|\d{1,4}\s*sc|sc\s*\d{1,4}|[([]\d{1,4}[)\]]|in|on|around|even|evenly|straight|plain|for|with|each|st|stitch|every|working|going|the|round)[\s,]*)+$/i;
+  /^\s*(?:(?:then|now|next)[\s,]+)*(?:(?:continue|work|crochet|keep|go|sc|single|\d{1,4}(?:sc)?|[([]\d{1,4}[)\]]|in|on|around|even|evenly|straight|plain|for|with|each|st|stitch|every|working|going|the|round|an?|spiral|this|way)(?![a-z\d])[\s,]*)+$/i;
 const blank = (line: string, from: number, to: number) =>
   line.slice(0, from) + ' '.repeat(to - from) + line.slice(to);
 
@@ -315,6 +315,34 @@ const plainRoundsOnly = new RegExp(
   String.raw`^\s*(?:(?:work|crochet|make|do|then|now)\s+)*${number}\s+(?:more\s+)?(?:plain\s+)?(?:rounds|rnds)\s+(?:(?:(?:of|in|with)\s+)?(?:plain\s+)?(?:\d{1,3}\s*)?(?:sc|single\s+crochets?)(?:\s+(?:around|even|each|in\s+each\s+st(?:itch)?(?:\s+around)?))?(?:\s*,?\s*${unchangedWords})?|${unchangedWords})(?=\s*(?:[[(.,]|$))`,
   'i',
 );
+
+const roundLabel = String.raw`(?:${roundWord}\.?\s*\d{1,4}\s*(?:[-–]|(?:and\s+)?(?:on|up|onwards?))?\s*[:.)–-]\s*)?`;
+const evenUntil = new RegExp(
+  String.raw`^(\s*${roundLabel})([a-z\d\s,]*?)[\s,]+(?:until|till|up\s+to|through|to)\s+(?:(?:the\s+)?(?:end\s+of\s+)?${roundWord}\.?\s*(\d{1,3})|(?:(?:you|there|it|(?:the\s+|this\s+|your\s+)?[a-z]+)\s+(?:have|has|are|is|measures?|comes?\s+to|reach(?:es)?)\s+)(?:worked\s+|made\s+|completed\s+)?${number}\s+(?:rounds|rnds|rows)(?:\s+(?:in\s+(?:total|all)|altogether|long|high|tall|total))?)(?=\s*(?:[[(]\s*\d{1,4}[^()[\]]*[)\]])?\s*\.?\s*$)`,
+  'i',
+);
+
+/** `Work even until there are 12 rounds in all`, `Sc around to R9`: plain rounds, and the last of them; null where it is not said. */
+function plainUntil(line: string): Pick<Canonical, 'line' | 'rounds'> | null {
+  const found = evenUntil.exec(line);
+  if (!found) return null;
+  const [whole, label = '', body = '', last, count] = found;
+  if (!goingOn.test(body)) return null;
+  const rounds = { times: 0, again: false, until: numberOf(last ?? count ?? '') };
+  return { line: inPlace(line, label.length, whole.length, 'sc around') ?? line, rounds };
+}
+
+const length = String.raw`(?:about\s+|approx(?:imately|\.)?\s+|roughly\s+)?(\d{1,3}(?:[.,]\d+)?(?:\s*\/\s*\d)?\s*(?:cm|mm|centimet(?:er|re)s?|in(?:ch(?:es)?)?\b|["″]))`;
+const workedTo = new RegExp(
+  String.raw`^\s*${roundLabel}([a-z\d\s,]*?)[\s,]+(?:(?:until|till)\s+(?:(?:you|there|it|(?:the\s+|this\s+|your\s+)?[a-z]+)\s+(?:have|has|is|are|measures?|comes?\s+to|reach(?:es)?)\s+)|for\s+)${length}(?:\s+(?:long|high|tall|in\s+(?:length|height|all|total)))?\s*(?:[.,;].*)?$`,
+  'i',
+);
+
+/** The length that plain rounds are worked to: `Work even until it measures 4 cm`; null where none is said. */
+export function lengthWorked(line: string): string | null {
+  const [, body = '', said] = workedTo.exec(line) ?? [];
+  return said && goingOn.test(body) ? said : null;
+}
 
 /** Rounds a line goes for: `Next 3 rounds: …`, `R3: sc around, 3 rounds`, `Work 4 more rounds even`, `Repeat last round 2 more times`. */
 function spannedRounds(line: string): Pick<Canonical, 'line' | 'rounds'> {
@@ -327,7 +355,7 @@ function spannedRounds(line: string): Pick<Canonical, 'line' | 'rounds'> {
     const rounds = { times: 0, again: true, until: Number(last ?? total) };
     return { line: ' '.repeat(line.length), rounds: round ? { ...rounds, round: Number(round) } : rounds };
   }
-  const more = againAtEnd(line);
+  const more = againAtEnd(line) ?? plainUntil(line);
   if (more) return more;
   const next = nextRounds.exec(line);
   if (next && /\w/.test(line.slice(next[0].length)))

@@ -16,6 +16,7 @@ export const problemCodes = {
   'unknown-stitch': 'A word of a round is no stitch that is known.',
   'round-number': 'A round’s number is none that a round can have.',
   'rounds-differ': 'A line is labelled for some rounds and says another number of them.',
+  'rounds-by-length': 'Rounds are said by how long they come to.',
   'round-empty': 'A round has nothing in it that is worked.',
   'bracket-unpaired': 'A bracket has no partner.',
   'round-no-stitch': 'A round makes no stitch as it is written.',

@@ -21,7 +21,16 @@ import {
 } from './partLines';
 import type { LineKind, PartSource, Pattern } from './pattern';
 import type { Problem } from './problem';
-import { headerUnclear, numberedTooHigh, roundsDiffer, tooLong, tooMuch, unreadLine } from './readProblems';
+import { lengthWorked } from './manners';
+import {
+  headerUnclear,
+  numberedTooHigh,
+  roundsByLength,
+  roundsDiffer,
+  tooLong,
+  tooMuch,
+  unreadLine,
+} from './readProblems';
 import { withoutRemarks } from './remarks';
 import {
   chainsIn,
@@ -192,11 +201,12 @@ class PatternReader {
     (line) => this.headerLine(line),
     (line) => this.nameAlone(line),
     (line) => this.labelAlone(line),
+    (line) => this.byLength(line),
     (line) => this.round(line),
     (line) => this.nextRounds(line),
     (line) => this.joiningLine(line),
     (line) => this.laterRound(line),
-    (line) => (readSettings(line.text, this.part) ? 'header' : null),
+    (line) => this.settings(line),
     (line) => this.startLine(line),
     (line) => this.colourLine(line),
     (line) => this.finishing(line),
@@ -343,9 +353,10 @@ class PatternReader {
     else if (repeated?.type === 'repeatRounds') this.repeatRounds(part, repeated, number, label);
     else {
       const { first, row } = label;
-      const said = rounds?.again === false ? first + rounds.times - 1 : label.last;
+      const counted = rounds?.again === false ? (rounds.until ?? first + rounds.times - 1) : label.last;
+      const said = Math.max(first, counted);
       const differ = label.last > first && said !== label.last;
-      if (differ) this.problems.push(roundsDiffer(number, label, rounds?.times ?? 0));
+      if (differ) this.problems.push(roundsDiffer(number, label, said - first + 1));
       this.addRounds(part, line, { first, last: differ ? label.last : Math.max(label.last, said), row });
     }
     if (after.length > 0) this.keepBehind(after, line);
@@ -371,7 +382,9 @@ class PatternReader {
     }
     if (!work.items.some(isWork)) return null;
     const { number: first, row } = before;
-    this.addRounds(part, line, { first: first + 1, last: first + rounds.times, row });
+    const last = rounds.until ?? first + rounds.times;
+    if (last <= first) return null;
+    this.addRounds(part, line, { first: first + 1, last, row });
     return 'round';
   }
 
@@ -405,6 +418,27 @@ class PatternReader {
     if (!round.isRound || !round.work.items.some(isWork)) return null;
     this.keep(readSentences(text.slice(0, at), 0), number, text);
     return this.round({ ...line, read: round });
+  }
+
+  /** `Work in a spiral. Put the eyes between R5 and R6.`: what is set, and the sentences beside it as they would be alone. */
+  private settings({ read: { steps, notUnderstood }, number, text }: Line): LineKind | null {
+    if (!readSettings(text, this.part)) return null;
+    this.keep(steps, number, text);
+    for (const words of notUnderstood) if (!readSettings(words, this.part)) this.note(number, words);
+    return 'header';
+  }
+
+  /** `Work even until it measures 4 cm`: for how many rounds is asked, and not guessed. */
+  private byLength(line: Line): LineKind | null {
+    const { text, number } = line;
+    const length = lengthWorked(text);
+    if (!length) return null;
+    this.problems.push(roundsByLength(number, length));
+    const { work, steps } = line.read;
+    if (work.label) this.partOfRound(line);
+    // `…, stuffing as you go`: what else is said stays.
+    this.keep(steps, number, text);
+    return this.note(number, text);
   }
 
   /** `The head is worked from the bottom up.`: of the part that is named, else of the one it stands in; over all of them, of all. */

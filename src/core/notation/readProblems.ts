@@ -63,6 +63,16 @@ export const roundsDiffer = (
     message: `Line ${line} is for rounds ${first} to ${last}, which are ${last - first + 1}, and says ${times}. The rounds of its label are taken. Put right whichever is wrong.`,
   });
 
+/** Rounds that are said by how long they come to. */
+export const roundsByLength = (line: number, length: string): Problem =>
+  told({
+    code: 'rounds-by-length',
+    line,
+    column: 1,
+    facts: { length },
+    message: `Line ${line} says to go on for ${length}, and how many rounds that are depends on your stitches. Count them and write “Next 8 rounds: sc around”; until then none of them are worked.`,
+  });
+
 /** A header line whose value can't be read. */
 export const headerUnclear = (line: number, message: string): Problem =>
   told({ code: 'header-unclear', severity: 'warning', line, column: 1, message });

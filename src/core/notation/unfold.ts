@@ -17,12 +17,17 @@ const labelFirst = new RegExp(
   'i',
 );
 
-/** The last round that a piece of a line is numbered with; 0 where it has no label. */
-function lastRoundOf(piece: string): number {
-  const { isRound, work } = readLine(piece);
-  if (!isRound || !work.items.some((item) => isWork(item) || item.type === 'repeatRounds')) return 0;
+/** The last round that a piece of a line begins with the number of; 0 where it begins with none. */
+function numberedLast(piece: string): number {
   const [, first, word, last] = labelFirst.exec(piece) ?? [];
   return numberOf(last ?? first ?? word);
+}
+
+/** The last round that a piece of a line is; 0 where it is none. */
+function lastRoundOf(piece: string): number {
+  const { isRound, work } = readLine(piece);
+  const isWorked = isRound && work.items.some((item) => isWork(item) || item.type === 'repeatRounds');
+  return isWorked ? numberedLast(piece) : 0;
 }
 
 /** `Ear:`, `Ear (make 2):`: the heading of a part, with its rounds behind it. */
@@ -69,10 +74,13 @@ export function roundsOnLine(line: string): string[] {
     const at = found.index + found[0].length;
     // As far as the next label: a line of many is read once and not once for each of them.
     const behind = line.slice(at, labels[index + 1]?.index ?? line.length);
-    if (!before || !readLine(behind).work.label) continue;
-    const isFirst = number === 1 && pieces.length === 0 && (isAhead(before) || isSentence(found[0], behind));
-    const last = lastRoundOf(before);
-    const isNext = last > 0 ? number === last + 1 : isFirst;
+    if (!before) continue;
+    // The numbers first: what is read is long where no label is the next.
+    const last = numberedLast(before);
+    const isFirst = last === 0 && number === 1 && index === 0;
+    if (!isFirst && number !== last + 1) continue;
+    if (!readLine(behind).work.label) continue;
+    const isNext = isFirst ? isAhead(before) || isSentence(found[0], behind) : lastRoundOf(before) === last;
     if (!isNext) continue;
     // The stop belongs to the piece it ends, a dash or a comma to none.
     const stop = /^\s*([.;])/.exec(found[0])?.[1] === '.' ? '.' : '';

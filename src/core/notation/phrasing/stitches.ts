@@ -16,6 +16,12 @@ export const stitchPhrasings: readonly Phrasing[] = [
     by: () => '',
   },
   {
+    example: ['sc in each st and ch', 'sc in each st'],
+    pattern:
+      /(?<=\b(?:each|every)\s+(?:st|stitch|sc))\s*(?:and|&|\+|or)\s*(?:in\s+)?(?:(?:each|every)\s+)?(?:ch|chain)(?:\s+(?:st|stitch|sp|space))?(?![a-z]|\s*\d)/gi,
+    by: () => '',
+  },
+  {
     example: ['triple inc, sc 17', '3 sc in next st, sc 17'],
     pattern: /(?<![a-z])triple\s+inc(?:rease)?(?![a-z])(?!\s*(?:in|into|x|×|\d))/gi,
     by: () => '3 sc in next st',
