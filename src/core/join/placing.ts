@@ -186,10 +186,12 @@ function headFor({ part }: JoinPart, parts: readonly JoinPart[]): JoinPart | und
 }
 
 /** Rounds a sentence names and nothing goes by: it may mean another part by them. `R12 and R4 respectively` is no range. */
-function roundsUnused({ roundNumbers = [], gap, otherGap, range, round, text }: AnyJoin): number[] {
+function roundsUnused({ roundNumbers = [], gap, range, round, text }: AnyJoin): number[] {
   if (range && range[0] !== range[1] && /\brespectively\b/i.test(text)) return [...range];
-  const used = new Set([...(gap ?? []), ...(otherGap ?? []), ...(range ?? []), round]);
-  return roundNumbers.flat().flatMap((one) => (used.has(one.round) ? [] : [one.round]));
+  // Where two rounds say it, a third is for something else, unless it lies between them.
+  const own = range ?? gap ?? (round === undefined ? [] : [round]);
+  const [least, most] = [Math.min(...own), Math.max(...own)];
+  return roundNumbers.flat().flatMap((one) => (one.round >= least && one.round <= most ? [] : [one.round]));
 }
 
 const namesNone = ({ joined }: AnyJoin): boolean => joined.every(({ parts }) => parts.length === 0);

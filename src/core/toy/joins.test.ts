@@ -350,6 +350,22 @@ test('worked in by the place of another part: a round of its own', () => {
   ]);
 });
 
+test.each([
+  'Sew the arms between R8 and R10 of the body at the sides and the tail between R17 and R19 at the back.',
+  'Sew the arms to the body between R8-R10 at the sides, and the tail to R18 at the back.',
+  'Sew the arms over rounds 8-10 of the body at the sides, the tail at round 18 at the back.',
+  'Sew the arms to R9 of the body at the sides and the tail to R18 at the back.',
+])('%s: two places in one sentence are asked about, and none is taken for both', (sentence) => {
+  const { joined, problems } = analyseToy(toy(sentence));
+  expect(joined.joins).toEqual([]);
+  expect(problems.map(({ code }) => code)).toContain('join-two-rounds');
+});
+
+test('a stitch of a round between the two that are named is no other place', () => {
+  const text = toy('Sew the arms to both sides of the body between rounds 8 and 10, the middle on round 9.');
+  expect(analyseToy(text).joined.joins.map(({ round }) => round)).toEqual([9, 9]);
+});
+
 describe('moved by thumb', () => {
   const stepped = (sentence: string, step: JoinStep, worked: Worked = {}) => {
     const text = toy(sentence, worked);
