@@ -1,5 +1,5 @@
 import { applyEdits } from '../notation/applyEdits';
-import { rewriteJoin, stepJoin, type JoinStep } from '../join/move';
+import { putJoin, rewriteJoin, stepJoin, type JoinStep } from '../join/move';
 import { analyseToy } from './analyse';
 import { joinPart } from './joinAll';
 
@@ -350,15 +350,44 @@ test('worked in by the place of another part: a round of its own', () => {
   ]);
 });
 
-test.each([
-  'Sew the arms between R8 and R10 of the body at the sides and the tail between R17 and R19 at the back.',
-  'Sew the arms to the body between R8-R10 at the sides, and the tail to R18 at the back.',
-  'Sew the arms over rounds 8-10 of the body at the sides, the tail at round 18 at the back.',
-  'Sew the arms to R9 of the body at the sides and the tail to R18 at the back.',
-])('%s: two places in one sentence are asked about, and none is taken for both', (sentence) => {
-  const { joined, problems } = analyseToy(toy(sentence));
-  expect(joined.joins).toEqual([]);
-  expect(problems.map(({ code }) => code)).toContain('join-two-rounds');
+describe('two parts in one sentence, each with a round of its own', () => {
+  const both = [
+    ['left arm', 9, 6.5],
+    ['right arm', 9, 18.5],
+    ['tail', 18, 0.5],
+  ];
+  test.each([
+    'Sew the arms to R9 of the body at the sides and the tail to R18 at the back.',
+    'Sew the arms between R8 and R10 of the body at the sides and the tail between R17 and R19 at the back.',
+    'Sew the arms to the body between R8-R10 at the sides, and the tail to R18 at the back.',
+    'Sew the arms over rounds 8-10 of the body at the sides, the tail at round 18 at the back.',
+    'Sew the tail to R18 of the body, at the back, and both arms at R9, on both sides.',
+  ])('%s', (sentence) => {
+    expect(places(toy(sentence))).toEqual(both);
+  });
+  test('each is moved by itself, and the other stays', () => {
+    const moved = (part: string, text: string): string => {
+      const { joined, parts } = analyseToy(text);
+      const join = joined.joins.find(({ unit }) => unit.part === part)!;
+      const wall = joinPart(parts.find(({ source }) => source.id === join.on.part)!);
+      const put = putJoin(join.sentence, wall, { round: join.round! + 1, at: null });
+      return applyEdits(text, [rewriteJoin(join.sentence, put)]);
+    };
+    const text = toy('Sew the arms to R9 of the body at the sides and the tail to R18 at the back.');
+    expect(places(moved('tail', text))).toEqual([both[0], both[1], ['tail', 19, 0.5]]);
+    expect(places(moved('arm', moved('tail', text)))).toEqual([
+      ['left arm', 10, 6.5],
+      ['right arm', 10, 18.5],
+      ['tail', 19, 0.5],
+    ]);
+  });
+  test('where the second names no part, its round is asked about', () => {
+    const { joined, problems } = analyseToy(
+      toy('Sew the arms to R9-R10 of the body at the sides and again at R14.'),
+    );
+    expect(joined.joins).toEqual([]);
+    expect(problems.map(({ code }) => code)).toContain('join-two-rounds');
+  });
 });
 
 test('a stitch of a round between the two that are named is no other place', () => {

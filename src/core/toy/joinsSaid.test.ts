@@ -293,11 +293,18 @@ test.each(['slightly below round 8', 'a little above round 8', 'starting at roun
   },
 );
 
-test.each([
-  'Sew on arms (R6) and ears (R5).',
-  'Sew the left arm to round 6 of the body and the right arm to round 7.',
-])('what names a place for each of several parts is asked about, never given to all: %s', (sentence) => {
-  const toy = bear(sentence);
+test('two parts with a round each in one sentence go each to its own', () => {
+  const places = placed('Sew on arms (R6) and ears (R5).').map(([name, , round]) => [name, round]);
+  expect(places).toEqual([
+    ['left arm', 6],
+    ['right arm', 6],
+    ['left ear', 5],
+    ['right ear', 5],
+  ]);
+});
+
+test('what names a place for each of a pair is asked about, never given to both', () => {
+  const toy = bear('Sew the left arm to round 6 of the body and the right arm to round 7.');
   expect(toy.joined.joins).toEqual([]);
   expect(toy.problems.map(({ code }) => code)).toContain('join-two-rounds');
 });
@@ -641,8 +648,12 @@ test('two that go by each other wait, and that is told', () => {
 });
 
 test('a number of pieces behind a round is no second round', () => {
-  const told = bear('Sew one arm on round 3 and two ears on round 10 of the body.').problems;
-  expect(told.map(({ code }) => code)).toContain('join-two-rounds');
+  const places = placed('Sew one arm on round 3 and two ears on round 10 of the body.');
+  expect(places.map(([, wall, round]) => [wall, round])).toEqual([
+    ['body', 3],
+    ['body', 10],
+    ['body', 10],
+  ]);
 });
 
 // The body's open edge of 18 is sewn onto the closed head: its seam lies behind round 11, and 4 rounds under that is the line 7|8.

@@ -1,7 +1,7 @@
 import type { PartSource } from '../pattern';
 import type { EncloseSentence } from './enclose';
 import type { FeatureSentence } from './feature';
-import { isJoin, withPartNames, type JoinSentence } from './join';
+import { isJoin, withPartNames, type JoinSentence, type PinSentence } from './join';
 import { PartNames, type Mention, type NamedPart } from './names';
 import { shifted } from './continued';
 import { readSentences } from './readSentences';
@@ -46,13 +46,58 @@ function withNames(sentence: Sentence, names: PartNames, owner: PartSource | nul
   if (sentence.kind === 'enclose' && names.in(sentence.thing).length > 0) return partPut(sentence, names);
   if (sentence.kind === 'surface') return lineOrPart(sentence, names);
   const mentions = names.in(sentence.text);
-  if (isJoin(sentence)) return [withPartNames(sentence, mentions)];
+  if (isJoin(sentence)) return eachWithNames(sentence, names);
   // A tail of yarn is no tail: what is cut is cut of something.
   const [first] = sentence.kind === 'cut' ? mentions.filter(({ isGoal }) => isGoal) : mentions;
   const part = first ? { part: { id: first.id, name: first.name } } : {};
   if (!('asJoin' in sentence)) return [{ ...sentence, ...part }];
   const { asJoin, ...own } = sentence;
   return [{ ...own, ...part }, ...joinsBesides(asJoin, mentions, owner)];
+}
+
+const saysRound = /\b(?:r|rnds?|rounds?|rows?)\.?\s*\d/i;
+const nextPart = /\s*[,;]\s*(?:and\s+)?|\s+(?:and|&)\s+/gi;
+/** `Between R8`: what follows with *and* belongs to it. */
+const isUnended = /\bbetween\s+(?:(?:the\s+)?(?:r|rnds?|rounds?|rows?)\.?\s*)?\d*\s*$/i;
+
+const ownVerb = /^(?:sew|attach|stitch|join)\s+(?:on\s+)?/i;
+const isSewn = (sentence: Sentence): sentence is JoinSentence =>
+  sentence.kind === 'sew' || sentence.kind === 'nosew';
+
+/**
+ * `Sew the arms to R9 at the sides and the tail to R18 at the back`: a sentence for each part that has a round of its own. They stay in
+ * their places of the line, so that each is written anew by itself.
+ */
+function eachPart(sentence: JoinSentence, names: PartNames): JoinSentence[] {
+  const { text, line, span, whole, kind } = sentence;
+  if ((sentence.roundNumbers?.flat().length ?? 0) < 2) return [sentence];
+  for (const found of text.matchAll(nextPart)) {
+    const before = text.slice(0, found.index);
+    const from = found.index + found[0].length;
+    const behind = text.slice(from);
+    if (!saysRound.test(before) || !saysRound.test(behind) || isUnended.test(before)) continue;
+    const verb = ownVerb.exec(behind)?.[0] ?? '';
+    const [next] = names.in(behind.slice(verb.length));
+    const begins = next !== undefined && next.at <= 1 && !next.isGoal;
+    const [first] = begins ? readSentences(before, line).filter(isSewn) : [];
+    const said = verb ? readSentences(behind, line).filter(isSewn) : placedParts(behind, line, names);
+    const more = first ? said : [];
+    if (first?.kind !== kind || more.length !== 1) continue;
+    const own = (join: JoinSentence, by: number): JoinSentence => ({ ...shifted(join, by), kind, whole });
+    return [own(first, span.from), ...more.flatMap((join) => eachPart(own(join, span.from + from), names))];
+  }
+  return [sentence];
+}
+
+/** The joins of a sentence with the parts they name: what a later one is joined to, where it names nothing, is what the first is. */
+function eachWithNames(sentence: JoinSentence | PinSentence, names: PartNames): Sentence[] {
+  const each = sentence.kind === 'pin' ? [sentence] : eachPart(sentence, names);
+  const joins = each.map((one) => withPartNames(one, names.in(one.text)));
+  const wall = joins[0]?.joined.find((one) => one.wall)?.wall ?? null;
+  return joins.map((join) => ({
+    ...join,
+    joined: joins.length > 1 ? join.joined.map((one) => ({ ...one, wall: one.wall ?? wall })) : join.joined,
+  }));
 }
 
 /** A mane that is made is a part, sewn on along the back; one that no heading names grows there. */
