@@ -83,6 +83,12 @@ describe('set down on the table', () => {
     expect(rests.insideMm).toBeGreaterThan(12 * Math.cos(Math.PI / 24) - 1e-6);
     expect(rests.insideMm).toBeLessThanOrEqual(12);
   });
+  test('what is held flat carries nothing: a toy stands on its body, not on wings that hang below it', () => {
+    const wing = { ...tube('wing', 6, 40, [20, -10, 0]), thickness: 0.28 };
+    const rests = balanceOf([tube('body', 15, 50, [0, 0, 0]), wing])!;
+    expect(rests.rests.map(({ name }) => name)).toEqual(['body']);
+    expect(rests.stands).toBe(true);
+  });
   test('a tube with a heavy head far to one side falls to that side', () => {
     const heavy = (x: number, z: number) =>
       balanceOf([tube('post', 6, 60, [0, 0, 0]), ball('head', 25, [x, 75, z])])!;

@@ -61,15 +61,17 @@ export function centreOfWeight(posed: readonly PosedUnit[]): vec3 {
   return centre;
 }
 
-/** Every place of the fabric that is looked at. */
+/** Every place of the fabric that is looked at. What is held flat is soft and carries nothing. */
 function placesOf(posed: readonly PosedUnit[]): Place[] {
   return posed.flatMap((unit, index) =>
-    Array.from(unit.surface.along).flatMap((along) =>
-      Array.from({ length: around }, (_, i) => ({
-        at: placeOf(unit, { along, azimuth: (2 * Math.PI * i) / around }),
-        unit: index,
-      })),
-    ),
+    unit.thickness < 1
+      ? []
+      : Array.from(unit.surface.along).flatMap((along) =>
+          Array.from({ length: around }, (_, i) => ({
+            at: placeOf(unit, { along, azimuth: (2 * Math.PI * i) / around }),
+            unit: index,
+          })),
+        ),
   );
 }
 

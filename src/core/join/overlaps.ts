@@ -49,7 +49,7 @@ function deepest(one: PosedUnit, other: PosedUnit): number {
   return deep;
 }
 
-/** Whether two units are sewn to each other, or to the same stitches: there they are meant to touch. */
+/** Whether one of two units is joined to the other: there they are meant to touch. */
 function areJoined(one: Unit, other: Unit, joins: readonly Join[]): boolean {
   return joins.some(({ unit, on }) => {
     const isOn = (a: Unit, b: Unit) => unit.part === a.part && unit.unit === a.unit && on.part === b.part;

@@ -300,6 +300,7 @@ test.each([
   ['Sc in each st for 2 inches', '2 inches'],
   ['R5: sc around until the piece is 3,5 cm long', '3,5 cm'],
   ['Continue for 3 cm, stuffing as you go', '3 cm'],
+  ['Continue in this way until it measures 5 cm', '5 cm'],
 ])('%s: for how many rounds is asked, and none are made up', (line, length) => {
   const toy = analyseToy(`Ball\n${below}${line}\n`);
   expect(toy.parts[0]!.checks).toHaveLength(4);
@@ -316,3 +317,12 @@ test('what is said beside a setting of the part is not lost with it', () => {
   expect(part!.steps.map(({ kind }) => kind)).toEqual(['feature']);
   expect(part!.joined).toBe(false);
 });
+
+test.each(['Continue in this way until R7.', 'Continue until there are 7 rounds.', 'Go on to round 5.'])(
+  '%s: what may go on increasing is not taken to be plain',
+  (line) => {
+    const { parts, pattern } = analyseToy(`Ball\n${below}${line}\n`);
+    expect(parts[0]!.checks).toHaveLength(4);
+    expect(pattern.notes.map(({ text }) => text)).toEqual([line]);
+  },
+);

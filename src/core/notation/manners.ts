@@ -306,7 +306,7 @@ function againAtEnd(line: string): Pick<Canonical, 'line' | 'rounds'> | null {
 }
 
 const goingOn =
-  /^\s*(?:(?:then|now|next)[\s,]+)*(?:(?:continue|work|crochet|keep|go|sc|single|\d{1,4}(?:sc)?|[([]\d{1,4}[)\]]|in|on|around|even|evenly|straight|plain|for|with|each|st|stitch|every|working|going|the|round|an?|spiral|this|way)(?![a-z\d])[\s,]*)+$/i;
+  /^\s*(?:(?:then|now|next)[\s,]+)*(?:(?:continue|work|crochet|keep|go|sc|single|\d{1,4}(?:sc)?|[([]\d{1,4}[)\]]|in|on|around|even|evenly|straight|plain|for|with|each|st|stitch|every|working|going|the|round|an?|spiral)(?![a-z\d])[\s,]*)+$/i;
 const blank = (line: string, from: number, to: number) =>
   line.slice(0, from) + ' '.repeat(to - from) + line.slice(to);
 
@@ -322,12 +322,15 @@ const evenUntil = new RegExp(
   'i',
 );
 
+const saysPlain = /\b(?:\d*sc|single|even|evenly|straight|plain|each|every)\b/i;
+
 /** `Work even until there are 12 rounds in all`, `Sc around to R9`: plain rounds, and the last of them; null where it is not said. */
 function plainUntil(line: string): Pick<Canonical, 'line' | 'rounds'> | null {
   const found = evenUntil.exec(line);
   if (!found) return null;
   const [whole, label = '', body = '', last, count] = found;
-  if (!goingOn.test(body)) return null;
+  // `Continue in this way until R9` may well go on increasing: what is plain says so.
+  if (!goingOn.test(body) || !saysPlain.test(body)) return null;
   const rounds = { times: 0, again: false, until: numberOf(last ?? count ?? '') };
   return { line: inPlace(line, label.length, whole.length, 'sc around') ?? line, rounds };
 }
@@ -341,7 +344,11 @@ const workedTo = new RegExp(
 /** The length that plain rounds are worked to: `Work even until it measures 4 cm`; null where none is said. */
 export function lengthWorked(line: string): string | null {
   const [, body = '', said] = workedTo.exec(line) ?? [];
-  return said && goingOn.test(body) ? said : null;
+  const plainly = body.replace(
+    /\b(?:in\s+)?(?:this|the\s+same)\s+(?:way|manner|pattern)\b|\blike\s+this\b/gi,
+    '',
+  );
+  return said && goingOn.test(plainly) ? said : null;
 }
 
 /** Rounds a line goes for: `Next 3 rounds: …`, `R3: sc around, 3 rounds`, `Work 4 more rounds even`, `Repeat last round 2 more times`. */

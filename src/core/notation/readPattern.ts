@@ -323,6 +323,9 @@ class PatternReader {
       applyToyHeader(this.header, head, number, (terms) => {
         this.declared ??= terms;
       });
+    } else if (!this.part && head.key === 'start' && (head.value === 'top' || head.value === 'bottom')) {
+      // Over all parts it is said of all of them.
+      this.starts.hear({ start: head.value, text: '', within: null });
     } else {
       const part = this.openPart(number);
       if (head.key === 'start') this.starts.settledBy(part);

@@ -41,3 +41,14 @@ test('a body that grows out of legs begins below: its left and right are those o
   expect(grown.source.start).toBe('bottom');
   expect(left!.from).toBeGreaterThan(right!.from);
 });
+
+test('a line Start: over all parts is of all of them, and makes no part of its own; a part’s own line holds against it', () => {
+  const { parts, problems } = readPattern(
+    'Start: bottom\nTerms: US\nBody\nR1: 6 sc in ring\n\nHead\nStart: top\nR1: 6 sc in ring\n',
+  );
+  expect(parts.map(({ name, start }) => [name, start])).toEqual([
+    ['Body', 'bottom'],
+    ['Head', 'top'],
+  ]);
+  expect(problems).toEqual([]);
+});

@@ -93,10 +93,13 @@ function eachPart(sentence: JoinSentence, names: PartNames): JoinSentence[] {
 function eachWithNames(sentence: JoinSentence | PinSentence, names: PartNames): Sentence[] {
   const each = sentence.kind === 'pin' ? [sentence] : eachPart(sentence, names);
   const joins = each.map((one) => withPartNames(one, names.in(one.text)));
-  const wall = joins[0]?.joined.find((one) => one.wall)?.wall ?? null;
+  const [wall, ...later] = joins.map(({ joined }) => joined.find((one) => one.wall)?.wall ?? null);
+  // `The pads to R9 and the ears to R5 of the head`: what the first goes on may be named with the last, and may not.
+  const isUnclear = !wall && later.some((one) => one !== null);
+  if (isUnclear || joins.length < 2) return [withPartNames(sentence, names.in(sentence.text))];
   return joins.map((join) => ({
     ...join,
-    joined: joins.length > 1 ? join.joined.map((one) => ({ ...one, wall: one.wall ?? wall })) : join.joined,
+    joined: join.joined.map((one) => ({ ...one, wall: one.wall ?? wall ?? null })),
   }));
 }
 
