@@ -313,6 +313,18 @@ test('an opened file stands on its page and not in the address, with its changes
   await expect(text).toHaveValue(/^Toy: Changed here\n/);
 });
 
+test('the demo toys are asked for again where the request is lost on its way', async ({ page }) => {
+  let lost = 0;
+  await page.route('**/demo.json', (route) => {
+    lost += 1;
+    return lost === 1 ? route.abort() : route.continue();
+  });
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
+  await expect(page.getByRole('link', { name: 'Open Pondside otter' })).toBeVisible();
+  expect(lost).toBe(2);
+});
+
 test('an address that is none has a page of ours', async ({ page }) => {
   await page.goto('/no/such/page');
   await expect(page.getByRole('heading', { name: 'Nothing here' })).toBeVisible();

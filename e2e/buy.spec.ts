@@ -13,6 +13,7 @@ test('a list for several toys: what is there is taken off, what it costs is summ
 }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
+  await expect(page.getByRole('link', { name: 'Open Pondside otter' })).toBeVisible();
   await page.getByRole('button', { name: 'To buy' }).click();
   await page.getByRole('button', { name: 'Add Pondside otter' }).click();
   await page.getByRole('button', { name: 'Add Pondside hedgehog' }).click();

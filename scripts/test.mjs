@@ -1,11 +1,14 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { build, install, installChromium, root } from './setup.mjs';
 
 install();
 installChromium();
+
+/** So many signs of a page are enough to see where it stood. */
+const mostOfPage = 6000;
 
 const counted = { passed: 0, failed: 0 };
 const reports = {
@@ -37,6 +40,17 @@ function read(file) {
   return report;
 }
 
+/** Prints what the pages of browser tests that failed, or failed once, were at that moment. */
+function showPages(results) {
+  if (!existsSync(results)) return;
+  const contexts = readdirSync(results, { recursive: true }).filter((file) =>
+    String(file).endsWith('error-context.md'),
+  );
+  for (const file of contexts) {
+    process.stdout.write(`\n-- ${file}\n${readFileSync(join(results, file), 'utf8').slice(0, mostOfPage)}\n`);
+  }
+}
+
 check(stage('lint', 'npm', ['run', '-s', 'lint']));
 check(stage('types', 'npx', ['tsc', '--noEmit']));
 const unitsOk = stage('unit tests', 'npx', [
@@ -54,10 +68,17 @@ process.stdout.write('\n== build\n');
 build();
 check(existsSync(join(root, 'dist', 'index.html')));
 check(stage('size', process.execPath, ['scripts/size.mjs']));
-const browserOk = stage('browser tests', 'npx', ['playwright', 'test', '--reporter=line,json'], {
-  PLAYWRIGHT_JSON_OUTPUT_FILE: reports.browser,
-});
+const browserOk = stage(
+  'browser tests',
+  'npx',
+  ['playwright', 'test', '--retries=1', '--reporter=line,json'],
+  {
+    PLAYWRIGHT_JSON_OUTPUT_FILE: reports.browser,
+  },
+);
+showPages(join(root, 'test-results'));
 const browser = read(reports.browser);
+if (browser?.stats.flaky) process.stdout.write(`\n${browser.stats.flaky} passed only when tried again\n`);
 counted.passed += (browser?.stats.expected ?? 0) + (browser?.stats.flaky ?? 0);
 counted.failed += browser?.stats.unexpected ?? 0;
 if (!browserOk && !browser?.stats.unexpected) counted.failed += 1;

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { demoToys } from './demoToys';
 import { announceChange } from './otherTabs';
-import type { ReadyToy } from './keptToy';
 import { reading } from './reading';
 import { shelf, type RemovedToy } from './shelf';
 import { GoneError, type StoredToy } from './storedToy';
@@ -46,8 +46,10 @@ export function useShelfActions() {
     mutationFn: (text: string) => shelf.addFile(text),
     onSuccess: () => refresh(),
   });
-  const addAll = useMutation({
-    mutationFn: (toys: readonly ReadyToy[]) => shelf.addAll(toys),
+  const addDemo = useMutation({
+    mutationFn: async () => shelf.addAll(await demoToys()),
+    // A request can be lost on a network that changes.
+    retry: 1,
     onSuccess: () => refresh(),
   });
   const remove = useMutation({
@@ -70,5 +72,5 @@ export function useShelfActions() {
       shelf.create(await named((await current(id)).document.text, `${name}, copy`)),
     onSuccess: () => refresh(),
   });
-  return { create, addFile, addAll, remove, restore, rename, duplicate };
+  return { create, addFile, addDemo, remove, restore, rename, duplicate };
 }

@@ -23,7 +23,7 @@ const loadAfterMs = 1200;
 export function ShelfScreen() {
   const router = useRouter();
   const { data: toys, error, refetch, isPending } = useShelf();
-  const { create, addFile, addAll, restore } = useShelfActions();
+  const { create, addFile, addDemo, restore } = useShelfActions();
   const [said, setSaid] = useState<string | null>(null);
   const [removed, setRemoved] = useState<{ toy: RemovedToy; name: string } | null>(null);
   const whole = useWholeShelf(refetch);
@@ -70,7 +70,7 @@ export function ShelfScreen() {
   const blank = () => attempt(async () => open((await create.mutateAsync('Toy: New toy\n\nHead\n')).id));
   const invent = () =>
     attempt(async () => router.push(`/toy/${(await create.mutateAsync('Toy: New toy\n')).id}/write`));
-  const demo = () => attempt(async () => addAll.mutateAsync(await demoToys()));
+  const demo = () => attempt(async () => addDemo.mutateAsync());
   // What was taken off stays in hand until it is back: the browser may refuse it the first time.
   const putBack = () =>
     attempt(async () => {
