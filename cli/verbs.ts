@@ -1,3 +1,4 @@
+import type { LedgerLine } from '../src/core/join/joined';
 import type { Hands } from '../src/core/plan/hands';
 import type { Firmness } from '../src/core/shape/stuffed';
 import type { Fabric } from '../src/core/fabric/fabric';
@@ -120,10 +121,22 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
 
   joins: ({ joined, parts }) => {
     const nameOf = (id: string) => parts.find(({ source }) => source.id === id)?.source.name ?? id;
+    const named = (ledger: readonly LedgerLine[]) =>
+      ledger.map((entry) => ('plain' in entry ? entry : { ...entry, part: nameOf(entry.part) }));
     return {
       units: [...joined.units, ...joined.loose].map(({ part, ...unit }) => ({ part: nameOf(part), ...unit })),
       joins: joined.joins.map(
-        ({ unit, on, centre: _centre, ledger, missMm, sentence: _sentence, called: _called, ...join }) => ({
+        ({
+          unit,
+          on,
+          centre: _centre,
+          ledger,
+          otherLedgers,
+          missMm,
+          sentence: _sentence,
+          called: _called,
+          ...join
+        }) => ({
           ...join,
           part: nameOf(unit.part),
           unit: unit.unit,
@@ -131,9 +144,8 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
           side: unit.side,
           on: nameOf(on.part),
           onUnit: on.unit,
-          ledger:
-            ledger?.map((entry) => ('plain' in entry ? entry : { ...entry, part: nameOf(entry.part) })) ??
-            null,
+          ledger: ledger && named(ledger),
+          otherLedgers: otherLedgers.map(named),
           missMm: round2(missMm),
         }),
       ),

@@ -51,6 +51,17 @@ describe('a no-sew round written into the pattern', () => {
     expect(tried.text).not.toContain('Crochet');
     expect(placed(analyseToy(tried.text))).toEqual(placed(before));
   });
+  test('another round that is as good is written as it stands there', () => {
+    // Three wide, its middle can’t lie at 24½: it is stitch 24, or 1.
+    const before = toy('Crochet the tail into the body on round 9, at the back.');
+    const [join] = before.joined.joins;
+    expect(join?.otherLedgers).toHaveLength(1);
+    const tried = writeLedgerRound(before, join!, join!.otherLedgers[0]);
+    if (!tried.ok) throw new Error(tried.why);
+    const [there] = analyseToy(tried.text).joined.joins;
+    expect([join!.stitch, there?.stitch]).toEqual([24, 1]);
+    expect(tried.text).not.toContain('Crochet');
+  });
   test('in any round, with any distance, both hands, both ends', () => {
     const headers = [
       'Terms: US',

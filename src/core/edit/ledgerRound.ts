@@ -34,10 +34,16 @@ const together = ({ joined }: ToyAnalysis, { on, round }: Join): Join[] =>
 
 /**
  * Writes a no-sew round into the pattern in place of the sentences that ask for it. Only a plain round is written over; the new text is
- * worked out whole, and is given only where every part comes to the same stitches.
+ * worked out whole, and is given only where every part comes to the stitches it has in the ledger.
+ *
+ * @param ledger the round as it is worked, where it is not the one that Hoppla takes
  */
-export function writeLedgerRound(toy: ToyAnalysis, join: Join): LedgerWritten {
-  const { round, ledger, on, loops } = join;
+export function writeLedgerRound(
+  toy: ToyAnalysis,
+  join: Join,
+  ledger: readonly LedgerLine[] | null = join.ledger,
+): LedgerWritten {
+  const { round, on, loops } = join;
   const wall = toy.parts.find(({ source }) => source.id === on.part);
   const card =
     wall &&
@@ -66,7 +72,7 @@ export function writeLedgerRound(toy: ToyAnalysis, join: Join): LedgerWritten {
   const again = there && roundCards(there.source).find(({ first, last }) => first <= round && round <= last);
   if (!again) return no('There is no round to write.');
   const text = setOneRound(cut, again, round, body);
-  return comesOut(analyseToy(text, { searches: false }), joins)
+  return comesOut(analyseToy(text, { searches: false }), joins, ledger)
     ? { ok: true, text }
     : no('Written out it does not come to the same stitches: write the round yourself.');
 }
@@ -87,10 +93,31 @@ function ledgerBody(
     .join(', ');
 }
 
-/** Whether what is written now works the same units into the same stitches. */
-function comesOut({ joined }: ToyAnalysis, joins: readonly Join[]): boolean {
-  const placed = ({ unit, round, stitch, covers }: Join) =>
-    [unit.part, unit.side, round, stitch, covers?.stitches.join('-')].join('/');
-  const now = joined.joins.filter(({ asWritten }) => asWritten).map(placed);
-  return joins.every((join) => now.includes(placed(join)));
+/** First and last stitch of each unit in a round; the first lies behind the last where it goes over the beginning. */
+function coveredIn(ledger: readonly LedgerLine[]): Map<string, [number, number]> {
+  const covered = new Map<string, [number, number]>();
+  let before = 0;
+  for (const entry of ledger) {
+    const stitches = 'plain' in entry ? entry.plain : entry.stitches;
+    if (!('plain' in entry)) {
+      const key = `${entry.part}/${entry.unit}`;
+      const earlier = covered.get(key);
+      covered.set(key, [before + 1, earlier?.[1] ?? before + stitches]);
+    }
+    before += stitches;
+  }
+  return covered;
+}
+
+/** Whether what is written now works the same units into the stitches of the ledger. */
+function comesOut({ joined }: ToyAnalysis, joins: readonly Join[], ledger: readonly LedgerLine[]): boolean {
+  const placed = ({ unit, round }: Join, stitches: readonly number[] | undefined) =>
+    [unit.part, unit.side, round, stitches?.join('-')].join('/');
+  const now = joined.joins
+    .filter(({ asWritten }) => asWritten)
+    .map((join) => placed(join, join.covers?.stitches));
+  const covered = coveredIn(ledger);
+  return joins.every((join) =>
+    now.includes(placed(join, covered.get(`${join.unit.part}/${join.unit.unit}`))),
+  );
 }

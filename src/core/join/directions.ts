@@ -149,22 +149,29 @@ function overStart(ledger: readonly LedgerLine[], nameOf: (part: string, unit: n
   ];
 }
 
-function noSewDirections({ round, base, loops, ledger }: Join, wallName: string, { units }: JoinedToy): Said {
+/** What a unit is called. */
+const namesOf =
+  ({ units }: JoinedToy) =>
+  (part: string, unit: number): string =>
+    units.find((one) => one.part === part && one.unit === unit)?.name ?? part;
+
+/** A no-sew round from its first stitch to its last, in words. */
+export const ledgerSaid = (ledger: readonly LedgerLine[], toy: JoinedToy): string =>
+  ledger.map((entry) => ledgerWords(entry, namesOf(toy))).join(', ');
+
+function noSewDirections({ round, base, loops, ledger }: Join, wallName: string, toy: JoinedToy): Said {
   const number = round ?? '?';
   const address = `worked in, round ${number} of the ${wallName}`;
   if (!ledger) return { ...nothing, address };
-  const nameOf = (part: string, unit: number) =>
-    units.find((one) => one.part === part && one.unit === unit)?.name ?? part;
   const into = loops === 'both' || loops === null ? 'both loops' : `the ${loops} loops only`;
   const below = base === null ? '' : ` of round ${base}`;
-  const entries = ledger.map((entry) => ledgerWords(entry, nameOf)).join(', ');
   return {
     ...nothing,
     address,
     lines: [
-      `Work round ${number} into ${into}${below}: ${entries}.`,
-      ...overStart(ledger, nameOf),
-      'Hold it flat against the outside; the hook goes through its two layers first, then through the fabric.',
+      `Work round ${number} into ${into}${below}: ${ledgerSaid(ledger, toy)}.`,
+      ...overStart(ledger, namesOf(toy)),
+      'Hold it flat against the outside, its edge along yours and its closed end over the rounds already worked, the side that is to show away from the fabric. The hook goes through its two layers first, then through the fabric; its tail goes inside.',
     ],
   };
 }

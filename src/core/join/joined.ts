@@ -99,6 +99,8 @@ export interface Join {
   /** four places to pin first */
   pins: WallStitch[] | null;
   ledger: LedgerLine[] | null;
+  /** other rounds with the same parts, as good or nearly, the best first */
+  otherLedgers: readonly (readonly LedgerLine[])[];
   /** what the ledger adds up to */
   sum: number | null;
   /** of a no-sew round, the round it is worked into, and which loops of that */
@@ -141,6 +143,7 @@ export const blankJoin = (kind: Join['kind'], unit: Unit, wall: JoinPart, senten
   path: null,
   pins: null,
   ledger: null,
+  otherLedgers: [],
   sum: null,
   base: null,
   loops: null,

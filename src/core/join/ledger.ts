@@ -34,6 +34,9 @@ export interface LedgerPlan {
 /** Why parts don't go into a round, the first that holds. */
 export type NoLedger = { why: 'room' | 'half' | 'parity'; missing: number };
 
+/** What costs no more than so much beside the best is as good to a maker: no middle of it is a whole stitch worse. */
+const asGood = 0.5;
+
 const wrapped = (off: number, count: number): number => off - count * Math.round(off / count);
 const middleOf = (start: number, width: number): number => start + (width - 1) / 2;
 
@@ -76,16 +79,19 @@ function aroundOrders({ parts, count }: LedgerTask): number[][] {
 /**
  * The best starts of parts without pairs, in one order around: the first part at every stitch in turn, the others by dynamic
  * programming, each after the one before it and the last before the first again.
+ *
+ * @returns the best for each place of the first part
  */
-function bestInOrder(task: LedgerTask, order: readonly number[]): LedgerPlan | null {
+function plansInOrder(task: LedgerTask, order: readonly number[]): LedgerPlan[] {
   const { count, parts, gap } = task;
   const widths = order.map((i) => parts[i]?.width ?? 0);
   const off = (k: number, start: number) => {
     const { width = 0, target = 0 } = parts[order[k] ?? 0] ?? {};
     return wrapped(middleOf(start, width) - target, count) ** 2;
   };
-  let best: { cost: number; starts: number[] } | null = null;
+  const plans: LedgerPlan[] = [];
   for (let first = 1; first <= count; first += 1) {
+    let best: { cost: number; starts: number[] } | null = null;
     // least[s]: the cost of the parts so far where the last of them begins at or before stitch s.
     const limit = first + count;
     let least = new Map<number, { cost: number; starts: number[] }>([
@@ -107,13 +113,15 @@ function bestInOrder(task: LedgerTask, order: readonly number[]): LedgerPlan | n
       const end = (found.starts.at(-1) ?? 0) + (widths.at(-1) ?? 0) + gap;
       if (end <= limit && (!best || found.cost < best.cost - 1e-9)) best = found;
     }
+    const inOrder = best?.starts;
+    if (!inOrder) continue;
+    const starts = new Array<number>(parts.length).fill(0);
+    order.forEach((part, k) => {
+      starts[part] = (((inOrder[k] ?? 1) - 1) % count) + 1;
+    });
+    plans.push({ starts, cost: costOf(task, starts), axis: null });
   }
-  if (!best) return null;
-  const starts = new Array<number>(parts.length).fill(0);
-  order.forEach((part, k) => {
-    starts[part] = (((best.starts[k] ?? 1) - 1) % count) + 1;
-  });
-  return { starts, cost: costOf(task, starts), axis: null };
+  return plans;
 }
 
 /** One half of a mirrored round, from the front to the back. Distances are in half stitches from the axis. */
@@ -125,13 +133,17 @@ interface Half {
   to: number;
 }
 
-/** Least squares over one half: every pair at a distance of its parity, each far enough beyond the one before. */
-function bestHalf(
+/**
+ * Least squares over one half: every pair at a distance of its parity, each far enough beyond the one before.
+ *
+ * @returns the best, and for other places of the last pair what is as good or nearly
+ */
+function goodHalves(
   half: Half,
   width: (part: number) => number,
   wanted: (part: number) => number,
   { gap, parityOf }: { gap: number; parityOf: (part: number) => number },
-): { cost: number; at: number[] } | null {
+): { cost: number; at: number[] }[] {
   let reached = new Map<number, { cost: number; at: number[] }>();
   half.order.forEach((part, k) => {
     const next = new Map<number, { cost: number; at: number[] }>();
@@ -152,9 +164,9 @@ function bestHalf(
     }
     reached = next;
   });
-  let best: { cost: number; at: number[] } | null = null;
-  for (const found of reached.values()) if (!best || found.cost < best.cost) best = found;
-  return best;
+  // A distance in half stitches, of one of two: its square is half of what both cost.
+  const limit = 2 * asGood + Math.min(...[...reached.values()].map(({ cost }) => cost));
+  return [...reached.values()].filter(({ cost }) => cost <= limit);
 }
 
 /** The middle of a part that lies on the axis: in front, or at the back. */
@@ -182,8 +194,8 @@ function mirroredOf({ parts, count, axis }: LedgerTask): Mirrored | null {
   return twice('front') || twice('back') ? null : mirrored;
 }
 
-/** The best round that is its own mirror image about one axis, given in half stitches. */
-function bestAbout(task: LedgerTask, { pairs, alone }: Mirrored, axis2: number): LedgerPlan | null {
+/** Good rounds that are their own mirror image about one axis, given in half stitches. */
+function plansAbout(task: LedgerTask, { pairs, alone }: Mirrored, axis2: number): LedgerPlan[] {
   const { count, parts, gap, axis } = task;
   const width = (part: number) => parts[part]?.width ?? 0;
   const aloneAt = (where: Alone['where']) => alone.find((one) => one.where === where)?.part;
@@ -191,7 +203,7 @@ function bestAbout(task: LedgerTask, { pairs, alone }: Mirrored, axis2: number):
   // The middle of a part of even width lies between two stitches: its axis must too.
   const fits = (part: number | undefined, middle2: number) =>
     part === undefined || (middle2 - width(part) - 1) % 2 === 0;
-  if (!fits(front, axis2) || !fits(back, axis2 + count)) return null;
+  if (!fits(front, axis2) || !fits(back, axis2 + count)) return [];
   const half: Omit<Half, 'order'> = {
     from: front === undefined ? gap : width(front) + 2 * gap,
     to: count - (back === undefined ? gap : width(back) + 2 * gap),
@@ -203,39 +215,37 @@ function bestAbout(task: LedgerTask, { pairs, alone }: Mirrored, axis2: number):
     const { falling = part } = pairs.find((pair) => pair.rising === part) ?? {};
     return (offOf(part) - offOf(falling)) / 2;
   };
-  let best: LedgerPlan | null = null;
-  for (const order of permutations(rising)) {
-    const found = bestHalf({ ...half, order }, width, wanted, { gap, parityOf });
-    if (!found) continue;
+  const startsOf = (order: readonly number[], at: readonly number[]): number[] => {
     const starts = new Array<number>(parts.length).fill(0);
     const put = (part: number, middle2: number) => {
       const start = (middle2 - width(part) + 1) / 2;
       starts[part] = ((((start - 1) % count) + count) % count) + 1;
     };
     order.forEach((part, k) => {
-      const off = found.at[k] ?? 0;
+      const off = at[k] ?? 0;
       put(part, axis2 + off);
       put(pairs.find((pair) => pair.rising === part)?.falling ?? part, axis2 - off);
     });
     if (front !== undefined) put(front, axis2);
     if (back !== undefined) put(back, axis2 + count);
-    const cost = costOf(task, starts);
-    if (!best || cost < best.cost - 1e-9) best = { starts, cost, axis: axis2 / 2 };
-  }
-  return best;
+    return starts;
+  };
+  return permutations(rising).flatMap((order) =>
+    goodHalves({ ...half, order }, width, wanted, { gap, parityOf }).map(({ at }) => {
+      const starts = startsOf(order, at);
+      return { starts, cost: costOf(task, starts), axis: axis2 / 2 };
+    }),
+  );
 }
 
 /** How far the axis of a mirrored round may be moved off the front line, in half stitches. */
 const axisReach = 2;
 
-function bestMirrored(task: LedgerTask, mirrored: Mirrored): LedgerPlan | null {
+/** Good rounds about each axis that is near enough. */
+function mirroredPlans(task: LedgerTask, mirrored: Mirrored): LedgerPlan[] {
   const near = Math.round(2 * task.axis);
-  let best: LedgerPlan | null = null;
-  for (let axis2 = near - axisReach; axis2 <= near + axisReach; axis2 += 1) {
-    const found = bestAbout(task, mirrored, axis2);
-    if (found && (!best || found.cost < best.cost - 1e-9)) best = found;
-  }
-  return best;
+  const axes = Array.from({ length: 2 * axisReach + 1 }, (_, i) => near - axisReach + i);
+  return axes.flatMap((axis2) => plansAbout(task, mirrored, axis2));
 }
 
 /** Why it can't be done: too few stitches in all, too few in one half, or middles that can't both lie on the axis. */
@@ -250,25 +260,44 @@ function reasonOf(task: LedgerTask): NoLedger {
   return isOdd ? { why: 'parity', missing: 1 } : { why: 'half', missing: 1 };
 }
 
+/** Rounds that are best in some way: about one axis, in one order, or with the first part in one place. */
+function candidatesOf(task: LedgerTask): LedgerPlan[] {
+  const needed = task.parts.reduce((sum, { width }) => sum + width + task.gap, 0);
+  if (needed > task.count) return [];
+  const hasPairs = task.parts.some(({ mirror }) => mirror !== null);
+  const mirrored = hasPairs ? mirroredOf(task) : null;
+  if (mirrored) return mirroredPlans(task, mirrored);
+  return aroundOrders(task).flatMap((order) => plansInOrder(task, order));
+}
+
+/** The cheapest first; of those that cost the same, the one whose axis is the front line itself. */
+function ranked(task: LedgerTask): LedgerPlan[] {
+  const offAxis = ({ axis }: LedgerPlan) => (axis === null ? 0 : Math.abs(axis - task.axis));
+  return candidatesOf(task).sort((a, b) =>
+    Math.abs(a.cost - b.cost) < 1e-9 ? offAxis(a) - offAxis(b) : a.cost - b.cost,
+  );
+}
+
+const mostRanked = 3;
+
 /**
  * Finds where the parts of a no-sew round begin: whole stitches, at least a gap between, each as near to where it should be as all
  * allow (least squares). Pairs lie mirror-equal about a whole or half stitch, what is on the front or back middle exactly on it.
  *
- * @returns the best, or the first reason why there is none
+ * @returns the best, then others that are as good or nearly; none where there is none
  */
-export function solveLedger(task: LedgerTask): LedgerPlan | NoLedger {
-  const needed = task.parts.reduce((sum, { width }) => sum + width + task.gap, 0);
-  if (needed > task.count) return reasonOf(task);
-  const hasPairs = task.parts.some(({ mirror }) => mirror !== null);
-  const mirrored = hasPairs ? mirroredOf(task) : null;
-  if (mirrored) return bestMirrored(task, mirrored) ?? reasonOf(task);
-  let best: LedgerPlan | null = null;
-  for (const order of aroundOrders(task)) {
-    const found = bestInOrder(task, order);
-    if (found && (!best || found.cost < best.cost - 1e-9)) best = found;
-  }
-  return best ?? reasonOf(task);
+export function rankedLedgers(task: LedgerTask): LedgerPlan[] {
+  const plans = ranked(task);
+  const limit = (plans[0]?.cost ?? 0) + asGood;
+  const good = plans.filter(({ cost }) => cost <= limit);
+  const different = good.filter(
+    ({ starts }, i) => good.findIndex((one) => String(one.starts) === String(starts)) === i,
+  );
+  return different.slice(0, mostRanked);
 }
+
+/** The best of them, or the first reason why there is none. */
+export const solveLedger = (task: LedgerTask): LedgerPlan | NoLedger => ranked(task)[0] ?? reasonOf(task);
 
 export const isPlan = (found: LedgerPlan | NoLedger): found is LedgerPlan => 'starts' in found;
 

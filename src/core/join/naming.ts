@@ -1,7 +1,11 @@
-import { wrapAngle } from '../shape/azimuth';
+import { roundCount } from '../fabric/fabric';
+import { turn, wrapAngle } from '../shape/azimuth';
 import type { Join, JoinedToy, JoinPart, Side } from './joined';
 import { problem } from './problem';
 import { rightward } from './spot';
+
+/** Off the middle by less than this, in radians, is in the middle. */
+const middleBy = 0.05;
 
 /** Units with the side they are on and a name by it, where a part has several. */
 export function named(
@@ -10,11 +14,16 @@ export function named(
   fronts: JoinedToy['fronts'],
 ): Join[] {
   const wallOfJoin = ({ on }: Join) => parts.find(({ part }) => part.id === on.part);
+  const isAlone = ({ unit }: Join) => joins.filter((other) => other.unit.part === unit.part).length === 1;
   const placed = joins.map((join) => {
     const wall = wallOfJoin(join);
     if (!wall || !join.centre || join.round === null) return { join, side: null, isBehind: false };
     const off = wrapAngle(join.centre.azimuth - (fronts.get(wall.part.id) ?? wall.front)) * rightward(wall);
-    const isMiddle = Math.abs(Math.sin(off)) < 0.05;
+    const row = wall.fabric.label.indexOf(Math.round(join.round)) + 1;
+    const halfStitch = turn / Math.max(1, roundCount(wall.fabric, Math.max(1, row))) / 2;
+    // One alone that whole stitches keep half a stitch off the middle is in the middle.
+    const middling = isAlone(join) ? Math.max(middleBy, halfStitch + 1e-6) : middleBy;
+    const isMiddle = Math.abs(Math.sin(off)) < middling;
     const side: Side | null = isMiddle ? null : off < 0 ? 'left' : 'right';
     return { join, side, isBehind: Math.abs(off) > Math.PI / 2 + 0.05 };
   });
@@ -22,8 +31,7 @@ export function named(
     const same = placed.filter((other) => other.join.unit.part === join.unit.part && other.side === side);
     const bothWays = new Set(same.map((other) => other.isBehind)).size > 1;
     const depth = bothWays ? (isBehind ? 'back ' : 'front ') : '';
-    const alone = placed.filter((other) => other.join.unit.part === join.unit.part).length === 1;
-    const name = alone || !side ? join.unit.name : `${side} ${depth}${join.unit.name}`;
+    const name = isAlone(join) || !side ? join.unit.name : `${side} ${depth}${join.unit.name}`;
     const { sentence, unit } = join;
     const piece = parts.find(({ part }) => part.id === unit.part);
     const called = join.called ?? sideIn(piece?.part.name);

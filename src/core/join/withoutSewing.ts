@@ -5,7 +5,7 @@ import { writeJoin } from '../notation/sentence/join';
 import { stitchAtAzimuth, stitchAzimuth, turn, wrapAngle } from '../shape/azimuth';
 import { blankJoin, type AnyJoin, type Join, type JoinPart, type Unit } from './joined';
 import type { Joining } from './joining';
-import { isPlan, ledgerOf, solveLedger, type LedgerTask, type NoLedger } from './ledger';
+import { isPlan, ledgerOf, rankedLedgers, solveLedger, type LedgerTask, type NoLedger } from './ledger';
 import { putJoin } from './move';
 import { inRound, labelOf } from './numbers';
 import { nosewWidth, type Placing } from './placing';
@@ -87,7 +87,9 @@ export function joinWithoutSewing(
   const entries = entriesOf(state, placings, into);
   if (entries.length === 0) return;
   const task = taskOf(into, entries);
-  const plan = solveLedger(task);
+  const [best, ...others] = rankedLedgers(task);
+  const plan = best ?? solveLedger(task);
+  const otherLedgers = others.map((other) => ledgerOf(task, other));
   const bare = {
     round: labelOf(wall, round),
     base: fabric.label[(fabric.base[round - 1] ?? 0) - 1] ?? null,
@@ -101,6 +103,7 @@ export function joinWithoutSewing(
             ...join,
             ...workedIn(state, into, entry, plan.starts[i] ?? 1),
             ledger: ledgerOf(task, plan),
+            otherLedgers,
             sum: count,
           }
         : { ...join, problems: i === 0 ? [impossible(placings, into, plan, waysIn(entries, into))] : [] },

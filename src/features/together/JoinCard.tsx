@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from '@tamagui/core';
-import { joinDirections } from '../../core/join/directions';
+import { joinDirections, ledgerSaid } from '../../core/join/directions';
 import type { Join } from '../../core/join/joined';
 import { applyEdits } from '../../core/notation/applyEdits';
 import { joinPart } from '../../core/toy/joinAll';
@@ -12,6 +12,9 @@ import { Answer, Body, Quiet, Title } from '../../ui/text';
 import { Problems } from '../part/Problems';
 import { MovePads } from './MovePads';
 import { useMove } from './useMove';
+
+/** Which of several rounds. */
+const ways = ['second', 'third'] as const;
 
 /** Where a unit goes, in numbers to count by; pads to move it, and the way of the needle. */
 export function JoinCard({ join }: { join: Join }) {
@@ -44,22 +47,34 @@ export function JoinCard({ join }: { join: Join }) {
   );
 }
 
-/** Puts the round as it is worked, parts and all, into the pattern: from then on it is hers to change. */
+/** Puts the round as it is worked, parts and all, into the pattern: from then on it is hers to change. Others as good stand below it. */
 function WriteRound({ join }: { join: Join }) {
   const { analysis, editor } = useToy();
   const [why, setWhy] = useState<string | null>(null);
-  const write = () => {
-    const written = writeLedgerRound(analysis, join);
+  const { unit, round, ledger, otherLedgers } = join;
+  const write = (chosen: Join['ledger'] | Join['otherLedgers'][number]) => {
+    const written = writeLedgerRound(analysis, join, chosen);
     if (written.ok) editor.step(written.text);
     else setWhy(written.why);
   };
   return (
-    <View gap="$1">
+    <View gap="$2">
       <Press
-        label={`Write it into round ${join.round ?? ''}`}
-        name={`${join.unit.name}: write it into round ${join.round ?? ''} of the pattern`}
-        onPress={write}
+        label={`Write it into round ${round ?? ''}`}
+        name={`${unit.name}: write it into round ${round ?? ''} of the pattern`}
+        onPress={() => write(ledger)}
       />
+      {otherLedgers.length > 0 ? <Body>As good, or nearly:</Body> : null}
+      {otherLedgers.map((other, i) => (
+        <View key={ledgerSaid(other, analysis.joined)} gap="$1">
+          <Body>{ledgerSaid(other, analysis.joined)}</Body>
+          <Press
+            label="Write this one instead"
+            name={`${unit.name}: write round ${round ?? ''} the ${ways[i] ?? 'other'} way`}
+            onPress={() => write(other)}
+          />
+        </View>
+      ))}
       {why ? <Body role="alert">{why}</Body> : null}
     </View>
   );

@@ -261,6 +261,10 @@ const measured = new RegExp(
   'g',
 );
 
+/** `In the front loops only`: which loops, and no place. */
+const loopsOf =
+  /\b(?:(?:in|into|on|onto|to|through|of|under) )?(?:the |its |their )?(?:front|back|both)[ -]loops?(?: only)?\b/g;
+
 /** Words with the names of the parts they stand for. */
 const inWords = (words: string, mentions: readonly Mention[]): string =>
   words.replace(/@(\d+)/g, (mark, index: string) => mentions[Number(index)]?.name.toLowerCase() ?? mark);
@@ -275,7 +279,7 @@ export function readJoinPlace(sentence: string, mentions: readonly Mention[]): P
   const words = wordsWithNames(sentence, mentions);
   let place: JoinPlace = {};
   const goneBy = new Set<number>();
-  let rest = words;
+  let rest = words.replace(loopsOf, '·');
   for (const { read, place: placeOf, goesBy } of manners) {
     const match = read.exec(rest);
     const found = match && placeOf(match, mentions);
