@@ -130,6 +130,25 @@ test('after pinning both sides are counted, and it is said what to move', async 
   await expectAccessible(page);
 });
 
+test('the maps show where parts meet: the stitches of the wall, and which stitch of the edge comes on top', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
+  await page.getByRole('link', { name: 'Open Pondside otter' }).click();
+  await page.getByRole('link', { name: /^Open Body/ }).click();
+  await page.getByRole('tab', { name: 'Map' }).click();
+  const body = page.getByRole('img', { name: /^Body unrolled/ });
+  for (const limb of ['left arm', 'right arm', 'left leg', 'right leg'])
+    await expect(body.getByText(limb, { exact: true }).last()).toBeVisible();
+  await page.getByRole('button', { name: /^Back to/ }).click();
+  await page.getByRole('link', { name: /^Open Tail/ }).click();
+  await page.getByRole('tab', { name: 'Map' }).click();
+  const tail = page.getByRole('img', { name: /^Tail unrolled/ });
+  for (const side of ['top', 'bottom', 'left', 'right'])
+    await expect(tail.getByText(side, { exact: true })).toHaveCount(2);
+});
+
 test('a tap on the drawing takes a part in the hand: pads, arrow keys and a thumb move it there', async ({
   page,
 }) => {

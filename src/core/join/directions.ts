@@ -2,6 +2,7 @@ import { roundCount } from '../fabric/fabric';
 import { direction } from '../place/frame/direction';
 import { stitchAtAzimuth, turn, wrapAngle } from '../shape/azimuth';
 import type { Join, JoinedToy, JoinPart, LedgerLine } from './joined';
+import type { WallStitch } from './sewing';
 
 /** What a maker does to join one unit. */
 export interface JoinDirections {
@@ -37,11 +38,19 @@ function stitchWords(stitch: number, count: number): string {
   return `between stitches ${before === 0 ? count : before} and ${before + 1 > count ? 1 : before + 1}`;
 }
 
-/** Where each of the four pins is as one looks at the spot. */
-function pinWords({ orientation }: JoinPart): string[] {
+/** Where each of the four pins of a join to this wall is, as one looks at the spot. */
+export function pinWords({ orientation }: JoinPart): string[] {
   const upright = orientation.start === 'top' ? ['top', 'bottom'] : ['bottom', 'top'];
   const across = direction(orientation) === 1 ? ['left', 'right'] : ['right', 'left'];
   return [...upright, ...across];
+}
+
+/** Which of its own stitches meets a stitch of the wall: `its stitch 4 to `. */
+function edgeWords({ path }: Join, { round, stitch }: WallStitch): string {
+  const edges = (path ?? []).filter((sewn) => sewn.round === round && sewn.stitch === stitch);
+  if (edges.length === 0) return '';
+  const numbers = edges.map(({ edge }) => edge).join(' and ');
+  return `its ${edges.length === 1 ? 'stitch' : 'stitches'} ${numbers} to `;
 }
 
 /** One entry of a no-sew round in words. */
@@ -228,7 +237,9 @@ function wallDirections(join: Join, wall: JoinPart, toy: JoinedToy): Said {
   return {
     ...said,
     address: `${roundWords(round)} of the ${wallName}, ${stitchWords(stitch, count)}`,
-    pins: (pins ?? []).map((pin, i) => `${where[i] ?? ''}: round ${pin.round}, stitch ${pin.stitch}`),
+    pins: (pins ?? []).map(
+      (pin, i) => `${where[i] ?? ''}: ${edgeWords(join, pin)}round ${pin.round}, stitch ${pin.stitch}`,
+    ),
   };
 }
 

@@ -172,6 +172,6 @@ function laidOn(
     ...bare,
     covers: { ...covers, rounds: [labelOf(wall, covers.rounds[0]), labelOf(wall, covers.rounds[1])] },
     path: relabelled(wall, path),
-    pins: relabelled(wall, pinsOf(surface, found, centre)),
+    pins: relabelled(wall, pinsOf(found, path, centre)),
   };
 }

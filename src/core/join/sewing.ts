@@ -135,18 +135,24 @@ export function sewingPath(wall: Wall, footprint: Footprint, isRing: boolean): S
   return isRing && isUneven(wall, path) ? bestPath(wall, footprint) : path;
 }
 
-/** The four places to pin first, in this order: towards the start, towards the end, towards falling and towards rising azimuths. */
-export function pinsOf(wall: Wall, { points }: Footprint, centre: WallPoint): WallStitch[] {
-  if (points.length === 0) return [];
-  const furthest = (measure: (point: WallPoint) => number) =>
-    points.reduce((best, point) => (measure(point) > measure(best) ? point : best));
+/**
+ * The four places to pin first, in this order: towards the start, towards the end, towards falling and towards rising azimuths.
+ *
+ * @param path what is sewn in them: of every point the wall stitch its edge stitch goes to
+ */
+export function pinsOf({ points }: Footprint, path: readonly WallStitch[], centre: WallPoint): WallStitch[] {
+  const furthest = (measure: (point: WallPoint) => number): number =>
+    points.reduce((best, point, i) => (measure(point) > measure(points[best] ?? point) ? i : best), 0);
   const picks = [
     furthest(({ along }) => -along),
     furthest(({ along }) => along),
     furthest(({ azimuth }) => centre.azimuth - azimuth),
     furthest(({ azimuth }) => azimuth - centre.azimuth),
   ];
-  return picks.map((point) => stitchNear(wall, point));
+  return picks.flatMap((pick) => {
+    const sewn = path[pick];
+    return sewn ? [{ round: sewn.round, stitch: sewn.stitch }] : [];
+  });
 }
 
 /** What a footprint covers of the wall. */

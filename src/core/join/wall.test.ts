@@ -114,7 +114,7 @@ describe.each(walls)('sewing onto a %s', (_, wall) => {
             const [a, b] = [inSpace(wall, at), inSpace(wall, { ...point, along: at.along })];
             expect(away(a, b)).toBeLessThan(5 * 1.6);
           });
-          expect(pinsOf(wall, found, centre).length).toBeGreaterThanOrEqual(2);
+          expect(pinsOf(found, path, centre).length).toBeGreaterThanOrEqual(2);
           const { rounds } = coversOf(wall, found, centre);
           expect(rounds[0]).toBeLessThanOrEqual(Math.ceil(row));
           expect(rounds[1]).toBeGreaterThanOrEqual(Math.floor(row));

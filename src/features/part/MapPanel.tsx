@@ -19,8 +19,9 @@ import { needsOutline, yarnColour } from '../../core/supplies/yarnColour';
 import { MapConflicts } from './MapConflicts';
 import { MapFeatures } from './MapFeatures';
 import { MapHandles } from './MapHandles';
+import { MapJoins } from './MapJoins';
 import { MapLines } from './MapLines';
-import { mapPaths, shades } from './mapPaths';
+import { mapPaths, shades, stitchMiddle } from './mapPaths';
 import { RoundNumbers, RoundStarts } from './MapRounds';
 
 const besideButtons = 140;
@@ -72,7 +73,7 @@ export function MapPanel({
       const at = toMm(event.x, event.y);
       let [best, near]: [number | null, number] = [null, widthMm * widthMm];
       for (let stitch = 0; stitch < map.round.length; stitch += 1) {
-        const middle = middleOf(map.points, stitch);
+        const middle = stitchMiddle(map.points, stitch);
         const far = (middle.x - at.x) ** 2 + (middle.y - at.y) ** 2;
         if (far < near) [best, near] = [stitch, far];
       }
@@ -204,6 +205,7 @@ export function MapPanel({
                 );
               })}
               <MapLines part={part} map={map} scale={scale} />
+              <MapJoins part={part} map={map} scale={scale} />
               <MapFeatures part={part} map={map} chosen={feature} scale={scale} />
               {eyePoints.map(({ post, at }) => {
                 const r = (eyes?.rule.sizeMm ?? 8) / 2;
@@ -234,8 +236,8 @@ export function MapPanel({
               })}
               {selected !== null && selected < map.round.length ? (
                 <Circle
-                  cx={middleOf(map.points, selected).x}
-                  cy={middleOf(map.points, selected).y}
+                  cx={stitchMiddle(map.points, selected).x}
+                  cy={stitchMiddle(map.points, selected).y}
                   r={widthMm * 0.75}
                   fill="none"
                   stroke={palette.marker}
@@ -285,13 +287,4 @@ function activeLines(part: PartAnalysis, id: string): number[] | null {
   const feature = part.features.find((candidate) => candidate.id === id);
   if (!feature) return null;
   return part.map.lying ? feature.units.flatMap((unit) => [unit.fromLine, unit.toLine]) : [feature.line];
-}
-
-/** Middle of a stitch on the map. */
-function middleOf(points: Float32Array, stitch: number): { x: number; y: number } {
-  const p = stitch * 6;
-  return {
-    x: ((points[p] ?? 0) + 2 * (points[p + 2] ?? 0) + (points[p + 4] ?? 0)) / 4,
-    y: ((points[p + 1] ?? 0) + (points[p + 3] ?? 0)) / 2,
-  };
 }

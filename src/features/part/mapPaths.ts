@@ -38,3 +38,12 @@ export function mapPaths(view: MapView): MapPaths {
     })),
   };
 }
+
+/** Middle of a stitch on the map, by its index. */
+export function stitchMiddle(points: Float32Array, stitch: number): { x: number; y: number } {
+  const p = stitch * 6;
+  return {
+    x: ((points[p] ?? 0) + 2 * (points[p + 2] ?? 0) + (points[p + 4] ?? 0)) / 4,
+    y: ((points[p + 1] ?? 0) + (points[p + 3] ?? 0)) / 2,
+  };
+}
