@@ -12,14 +12,18 @@ export interface MakeHabits {
   buzzes: boolean;
   /** the screen stays on */
   awake: boolean;
+  /** how a round is done is drawn without being asked for */
+  teaches: boolean;
 }
 
-const usual: MakeHabits = { by: 'repeat', speaks: false, buzzes: true, awake: true };
+const usual: MakeHabits = { by: 'repeat', speaks: false, buzzes: true, awake: true, teaches: false };
 const schema = Joi.object<MakeHabits>({
   by: Joi.valid('stitch', 'repeat', 'round').required(),
   speaks: Joi.boolean().required(),
   buzzes: Joi.boolean().required(),
   awake: Joi.boolean().required(),
+  // Habits kept before there were drawings don't say.
+  teaches: Joi.boolean().default(false),
 });
 
 const key = 'hoppla/habit/make';

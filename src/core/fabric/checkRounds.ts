@@ -1,4 +1,5 @@
 import type { Item } from '../notation/ast';
+import { loopsBehind } from '../notation/loopsBehind';
 import type { Problem } from '../notation/problem';
 import type { PartSource, RoundSource } from '../notation/pattern';
 import type { Terms } from '../notation/terms';
@@ -89,7 +90,38 @@ function unreadable(context: Context): Found[] {
   const message = `${name} says nothing to work. Write its stitches, or take the line out.`;
   const empty: Found[] =
     source.work.items.length === 0 ? [{ code: 'round-empty', severity: 'error', message }] : [];
-  return [...unknown, ...empty, ...brackets];
+  return [...unknown, ...empty, ...brackets, ...unclearLoops(context)];
+}
+
+/** Loops said behind several things, which may be of all of them or of the last. */
+function unclearLoops({ source }: Context): Found[] {
+  const within = (items: readonly Item[]): Item[] =>
+    items.flatMap((item) => {
+      const inner = item.type === 'group' ? within(item.items) : [];
+      return item === items[loopsBehind(items)] ? [...inner, item] : inner;
+    });
+  const third = /\b(?:third|3rd|middle|horizontal)\s+loops?\b/i.exec(source.text);
+  if (third)
+    return [
+      {
+        code: 'loops-unclear',
+        severity: 'warning',
+        message: `${source.row ? 'Row' : 'Round'} ${source.number} is worked into the ${third[0].toLowerCase()}: Hoppla knows both loops, the front and the back one, and draws it into both. The counts hold.`,
+        at: third.index + 1,
+      },
+    ];
+  return within(source.work.items).flatMap((item): Found[] => {
+    if (item.type !== 'loops') return [];
+    const word = item.loops === 'front' ? 'FLO' : 'BLO';
+    return [
+      {
+        code: 'loops-unclear',
+        severity: 'warning',
+        message: `${source.row ? 'Row' : 'Round'} ${source.number} says ${word} behind several things: for all of them, or for the last? It is worked into both loops until you write ${word} before what it is for.`,
+        at: item.span.from + 1,
+      },
+    ];
+  });
 }
 
 /** A round that makes nothing. */

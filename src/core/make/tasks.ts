@@ -1,4 +1,5 @@
 import type { Act } from '../plan/acts';
+import type { Doing } from '../plan/order';
 import type { RoundMoves } from './moves';
 
 /** A unit as it is named while it is made. */
@@ -42,6 +43,7 @@ export type Task =
   | {
       kind: 'finish';
       unit: TaskUnit;
+      do: Doing;
       title: string;
       /** what is done in turn, a tap each: pins, then every stitch of the edge */
       steps: string[];

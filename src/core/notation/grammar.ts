@@ -1,3 +1,4 @@
+import { loopsInFront } from './loopsBehind';
 import { EOF, type IToken } from 'chevrotain';
 import type { Extent, Item, Label, LoopsWord, WorkLine } from './ast';
 import { limits } from './limits';
@@ -572,5 +573,6 @@ let parser: WorkLineParser | undefined;
  */
 export function readWorkLine(line: string): WorkLine {
   parser ??= new WorkLineParser();
-  return parser.read(tokenise(line));
+  const work = parser.read(tokenise(line));
+  return { ...work, items: loopsInFront(work.items, line) };
 }

@@ -26,6 +26,7 @@ export const problemCodes = {
   'not-enough-stitches': 'The round needs more stitches than there are below.',
   'nothing-left': 'An increase or decrease goes on around when no stitch is left for it.',
   'stitches-left': 'Stitches of the round below stay unworked.',
+  'loops-unclear': 'Which stitches are worked into one loop only is not clear.',
   'loops-used': 'Loops are worked that are taken already, or not there.',
   'round-missing': 'A round’s number is left out.',
   'round-duplicate': 'A round’s number comes twice.',

@@ -155,6 +155,7 @@ function finishTask(toy: ToyAnalysis, unit: TaskUnit, step: Step): Task {
   if (step.do === 'place')
     return {
       kind: 'finish',
+      do: step.do,
       unit,
       title,
       steps: [
@@ -164,6 +165,7 @@ function finishTask(toy: ToyAnalysis, unit: TaskUnit, step: Step): Task {
   if (step.do === 'check')
     return {
       kind: 'finish',
+      do: step.do,
       unit: { ...unit, name: 'The toy' },
       title,
       steps: [
@@ -174,7 +176,7 @@ function finishTask(toy: ToyAnalysis, unit: TaskUnit, step: Step): Task {
       ],
     };
   const join = toy.joined.joins.find((one) => one.unit.part === unit.part && one.unit.unit === unit.unit);
-  if (step.do !== 'sew' || !join) return { kind: 'finish', unit, title, steps: [] };
+  if (step.do !== 'sew' || !join) return { kind: 'finish', do: step.do, unit, title, steps: [] };
   const seam = seamWords(join, toy);
   const { address, pins, path } = joinDirections(
     join,
@@ -183,6 +185,7 @@ function finishTask(toy: ToyAnalysis, unit: TaskUnit, step: Step): Task {
   );
   return {
     kind: 'finish',
+    do: step.do,
     unit,
     title,
     steps: [

@@ -107,6 +107,7 @@ function Habits() {
     ['Say it aloud', 'speaks'],
     ['Let me feel it', 'buzzes'],
     ['Keep the screen on', 'awake'],
+    ['Show how it is done', 'teaches'],
   ] as const;
   return (
     <Card gap="$3">

@@ -1,16 +1,19 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { View } from '@tamagui/core';
 import type { Happening, MakingRun } from '../../data/makingRun';
 import { useMakeHabits } from '../../data/makeHabits';
 import type { Progress, TapFor } from '../../core/make/run';
 import { movesOfTask, type Task } from '../../core/make/tasks';
+import { analyseToy } from '../../core/toy/analyse';
+import { techniquesOfTask } from '../../core/toy/techniquesOfTask';
 import { OneOf } from '../../ui/Choice';
 import { Icon } from '../../ui/Icon';
 import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { Answer, Body } from '../../ui/text';
+import { HowTo } from './HowTo';
 import { FinishNow } from './FinishNow';
 import { MakeMore } from './MakeMore';
 import { aheadOf, RoundNow } from './RoundNow';
@@ -120,13 +123,34 @@ function TaskNow({ making, by, happen }: TaskNowProps) {
   const { progress, tasks } = useStore(making.state);
   const { place, ticked } = progress;
   const task = tasks[place.task];
-  if (task?.kind === 'round')
-    return <RoundNow task={task} move={place.move} by={by} ahead={aheadOf(tasks, place.task)} />;
-  if (task?.kind === 'stop')
-    return (
-      <StopNow task={task} ticked={ticked} onTick={(act, done) => happen({ kind: 'tick', act, done })} />
-    );
-  return task ? <FinishNow task={task} move={place.move} /> : null;
+  if (!task) return null;
+  return (
+    <View gap="$4">
+      {task.kind === 'round' ? (
+        <RoundNow task={task} move={place.move} by={by} ahead={aheadOf(tasks, place.task)} />
+      ) : null}
+      {task.kind === 'stop' ? (
+        <StopNow task={task} ticked={ticked} onTick={(act, done) => happen({ kind: 'tick', act, done })} />
+      ) : null}
+      {task.kind === 'finish' ? <FinishNow task={task} move={place.move} /> : null}
+      <HowToNow key={place.task} task={task} text={progress.text} />
+    </View>
+  );
+}
+
+/** How what comes now is done: drawn at once for who learns, a tap away for others. */
+function HowToNow({ task, text }: { task: Task; text: string }) {
+  const { habits } = useMakeHabits();
+  const toy = useMemo(() => analyseToy(text, { searches: false }), [text]);
+  const techniques = useMemo(() => techniquesOfTask(toy, task), [toy, task]);
+  return (
+    <HowTo
+      key={String(habits.teaches)}
+      techniques={techniques}
+      header={toy.pattern.header}
+      isOpen={habits.teaches}
+    />
+  );
 }
 
 /** A tap happens, and is felt: where it leads to a stop, differently. */

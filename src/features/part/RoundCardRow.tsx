@@ -1,5 +1,5 @@
 import { View } from '@tamagui/core';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Pressable } from 'react-native';
 import type { RoundCheck } from '../../core/fabric/checkRounds';
 import type { Problem, Suggestion } from '../../core/notation/problem';
@@ -15,6 +15,8 @@ interface RoundCardRowProps {
   problems: Problem[];
   stopAfter: boolean;
   open: boolean;
+  /** how its first round is done */
+  howTo: ReactNode;
   edges: { first: boolean; last: boolean };
   onToggle: () => void;
   onApply: (suggestion: Suggestion) => void;
@@ -29,6 +31,7 @@ export function RoundCardRow({
   problems,
   stopAfter,
   open,
+  howTo,
   edges,
   onToggle,
   onApply,
@@ -88,6 +91,7 @@ export function RoundCardRow({
           <Press tone="danger" label="Delete" onPress={() => onAct('delete')} />
         </View>
       ) : null}
+      {open && writing === null ? howTo : null}
       {open && writing !== null ? (
         <View gap="$2" paddingBottom="$2">
           <Field

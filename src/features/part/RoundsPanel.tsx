@@ -14,6 +14,8 @@ import {
 } from '../../core/edit/editRounds';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
+import { techniquesOf } from '../../core/make/techniques';
+import { HowTo } from '../make/HowTo';
 import { Notice } from '../../ui/Notice';
 import { Empty } from '../../ui/Page';
 import { Press } from '../../ui/Press';
@@ -99,6 +101,14 @@ export function RoundsPanel({ part }: { part: PartAnalysis }) {
               )}
               stopAfter={own.some(({ round }) => stops.has(round))}
               open={open === card.line}
+              howTo={
+                open === card.line ? (
+                  <HowTo
+                    techniques={techniquesOf(part.fabric, card.index + 1, terms.value)}
+                    header={analysis.pattern.header}
+                  />
+                ) : null
+              }
               edges={{ first: at === 0, last: at === cards.length - 1 }}
               onToggle={() => {
                 setOpen(open === card.line ? null : card.line);

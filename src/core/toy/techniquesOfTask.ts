@@ -1,0 +1,21 @@
+import type { Task } from '../make/tasks';
+import { gatherTechnique, seamTechnique, techniquesOf, type Technique } from '../make/techniques';
+import type { ToyAnalysis } from './analysis';
+import { hasSeam } from './seams';
+
+/** How what is to be done now is done: a round, an end that is drawn together, a part that is sewn on. */
+export function techniquesOfTask({ parts, joined, pattern }: ToyAnalysis, task: Task): Technique[] {
+  const part = parts.find(({ source }) => source.id === task.unit.part);
+  if (!part) return [];
+  if (task.kind === 'round') return techniquesOf(part.fabric, task.round, pattern.terms.value);
+  if (task.kind === 'stop') {
+    const isDrawnTogether =
+      part.stops.closing?.how === 'gather' && task.acts.some(({ act }) => act === 'close');
+    return isDrawnTogether ? [gatherTechnique(part.fabric)] : [];
+  }
+  const join = joined.joins.find(({ unit }) => unit.part === task.unit.part && unit.unit === task.unit.unit);
+  const wall = parts.find(({ source }) => source.id === join?.on.part);
+  const isSewn = task.do === 'sew' && join && wall && hasSeam(join);
+  const seam = isSewn ? seamTechnique(join, part.fabric, wall.fabric) : null;
+  return seam ? [seam] : [];
+}
