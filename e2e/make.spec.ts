@@ -241,3 +241,36 @@ test('notes and a photo stand in the logbook, are searched, and go with the toy 
   await page.getByRole('link', { name: 'Logbook' }).click();
   await expect(page.getByRole('img', { name: 'Photo: The first round' })).toBeVisible();
 });
+
+test('how a round is done is drawn on its own stitches: a tap away, or at once for who learns', async ({
+  page,
+}) => {
+  await bring(page);
+  await next(page, /^Begin/);
+  await next(page, 'How is this done?');
+  const ring = page.getByRole('region', { name: 'The ring to begin with' });
+  await expect(
+    ring.getByText('2. Work 6 sc into the ring, over the ring and its end together.'),
+  ).toBeVisible();
+  await ring.getByRole('button', { name: 'Practice on a scrap: one more' }).click();
+  await expect(ring.getByRole('status', { name: '1 tried' })).toBeVisible();
+  await expectAccessible(page);
+  await next(page, 'Beside the work');
+  await page.getByRole('switch', { name: 'Show how it is done' }).click();
+  await next(page, 'Back to the work');
+  // The counter of the practice moves nothing in the toy.
+  await expect(page.getByRole('img', { name: 'Round 1 of 8' })).toBeVisible();
+  await next(page, 'Round 1 done');
+  const increase = page.getByRole('region', { name: 'An increase' });
+  await expect(
+    increase.getByText('1. Stitch 1 of round 1 takes two. The first goes in as always.'),
+  ).toBeVisible();
+  // A card of the pattern shows the same.
+  await next(page, 'Leave the work');
+  await page.getByRole('tab', { name: 'Parts' }).click();
+  await page.getByRole('link', { name: /^Open Head/ }).click();
+  await page.getByRole('tab', { name: /^Rounds/ }).click();
+  await next(page, /^R7/);
+  await next(page, 'How is this done?');
+  await expect(page.getByRole('region', { name: 'A decrease that hardly shows' })).toBeVisible();
+});

@@ -199,7 +199,8 @@ function increaseTechnique(rounds: TwoRounds): Technique | null {
 }
 
 function decreaseTechnique(rounds: TwoRounds): Technique | null {
-  const number = rounds.find((one) => rounds.parentsOf(one).count > 1);
+  // Taller stitches are drawn together in another way.
+  const number = rounds.find((one) => rounds.parentsOf(one).count > 1 && rounds.kindOf(one) === 'sc');
   if (number === null) return null;
   const { first, count } = rounds.parentsOf(number);
   const { below, at, start } = rounds.window(first, count);
@@ -319,7 +320,7 @@ const tall: Partial<Record<StitchKind, { over: string; off: string }>> = {
 
 function tallTechnique(rounds: TwoRounds, terms: Terms): Technique | null {
   const number = rounds.find(
-    (one) => tall[rounds.kindOf(one)] !== undefined && rounds.parentsOf(one).count > 0,
+    (one) => tall[rounds.kindOf(one)] !== undefined && rounds.parentsOf(one).count === 1,
   );
   const how = number === null ? undefined : tall[rounds.kindOf(number)];
   if (number === null || !how) return null;

@@ -214,23 +214,24 @@ function Thread({ from, to }: { from: Spot; to: Spot }) {
   );
 }
 
+const middle: Spot = { x: width / 2, y: height / 2 };
+
+const pointAt = (angle: number, r: number): string =>
+  `${(middle.x + r * Math.cos(angle)).toFixed(1)} ${(middle.y + r * Math.sin(angle)).toFixed(1)}`;
+
 /** The ring from above: its stitches stand around it, and its end hangs out. */
 function RingPicture({ step, total, hand, header }: PictureProps & { total: number }) {
   const { above } = step;
   const isShut = above.length === total && total > 0;
-  const centre = { x: width / 2, y: height / 2 };
   const hole = isShut ? 12 : 34;
   const turns = hand === 'right' ? -1 : 1;
+  const apart = (2 * Math.PI) / Math.max(1, total);
   const colour = yarnColour(above[0]?.yarn ?? '', header);
-  const spoke = (i: number) => (turns * 2 * Math.PI * i) / Math.max(1, total) - Math.PI / 2;
-  const point = (angle: number, r: number) =>
-    `${(centre.x + r * Math.cos(angle)).toFixed(1)} ${(centre.y + r * Math.sin(angle)).toFixed(1)}`;
-  const out = hole + 30;
   return (
     <G>
-      <Circle cx={centre.x} cy={centre.y} r={hole} fill="none" stroke={palette.thread} strokeWidth={4} />
+      <Circle cx={middle.x} cy={middle.y} r={hole} fill="none" stroke={palette.thread} strokeWidth={4} />
       <Path
-        d={`M${point(Math.PI / 2.6, hole)}Q${centre.x + 60} ${centre.y + 60} ${centre.x + 96} ${centre.y + 74}`}
+        d={`M${pointAt(Math.PI / 2.6, hole)}Q${middle.x + 60} ${middle.y + 60} ${middle.x + 96} ${middle.y + 74}`}
         stroke={palette.thread}
         strokeWidth={4}
         strokeLinecap="round"
@@ -238,38 +239,63 @@ function RingPicture({ step, total, hand, header }: PictureProps & { total: numb
       />
       {above.length === 0 ? (
         <Path
-          d={`M${centre.x - 8} ${centre.y - hole}C${centre.x - 34} ${centre.y - hole - 44} ${centre.x + 34} ${centre.y - hole - 44} ${centre.x + 8} ${centre.y - hole}`}
+          d={`M${middle.x - 8} ${middle.y - hole}c-26 -44 42 -44 16 0`}
           stroke={palette.marker}
           strokeWidth={5}
           strokeLinecap="round"
           fill="none"
         />
       ) : null}
-      {above.map(({ number }, i) => {
-        const angle = spoke(i);
-        const half = 0.42 * Math.min(0.55, (2 * Math.PI) / Math.max(1, total));
-        return (
-          <G key={number}>
-            <Path
-              d={`M${point(angle, hole)}L${point(angle - half, out)}M${point(angle, hole)}L${point(angle + half, out)}`}
-              stroke={colour}
-              strokeWidth={7}
-              strokeLinecap="round"
-              fill="none"
-            />
-            <SvgText
-              x={centre.x + (out + 13) * Math.cos(angle)}
-              y={centre.y + (out + 13) * Math.sin(angle) + 5}
-              fontSize={14}
-              fontFamily="AtkinsonHyperlegibleNext_700Bold"
-              textAnchor="middle"
-              fill={number === 1 ? palette.marker : palette.thread}
-            >
-              {number}
-            </SvgText>
-          </G>
-        );
-      })}
+      {above.map(({ number }, i) => (
+        <Spoke
+          key={number}
+          number={number}
+          angle={turns * apart * i - Math.PI / 2}
+          half={0.42 * Math.min(0.55, apart)}
+          from={hole}
+          colour={colour}
+        />
+      ))}
+    </G>
+  );
+}
+
+interface SpokeProps {
+  number: number;
+  angle: number;
+  /** how far its two legs spread, to either side */
+  half: number;
+  from: number;
+  colour: string;
+}
+
+/** A stitch of the first round: its legs spread away from the ring. */
+function Spoke({ number, angle, half, from, colour }: SpokeProps) {
+  const out = from + 30;
+  const legs = `M${pointAt(angle, from)}L${pointAt(angle - half, out)}M${pointAt(angle, from)}L${pointAt(angle + half, out)}`;
+  return (
+    <G>
+      {needsOutline(colour) ? (
+        <Path
+          d={legs}
+          stroke={palette.thread}
+          strokeOpacity={0.5}
+          strokeWidth={10}
+          strokeLinecap="round"
+          fill="none"
+        />
+      ) : null}
+      <Path d={legs} stroke={colour} strokeWidth={7} strokeLinecap="round" fill="none" />
+      <SvgText
+        x={middle.x + (out + 13) * Math.cos(angle)}
+        y={middle.y + (out + 13) * Math.sin(angle) + 5}
+        fontSize={14}
+        fontFamily="AtkinsonHyperlegibleNext_700Bold"
+        textAnchor="middle"
+        fill={number === 1 ? palette.marker : palette.thread}
+      >
+        {number}
+      </SvgText>
     </G>
   );
 }
