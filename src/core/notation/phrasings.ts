@@ -1,4 +1,5 @@
 import { bridged } from './grown';
+import { colourPhrasings } from './phrasing/colours';
 import { labelPhrasings } from './phrasing/labels';
 import type { Phrasing } from './phrasing/phrasing';
 import { roundPhrasings } from './phrasing/rounds';
@@ -15,6 +16,7 @@ export const phrasings: readonly Phrasing[] = [
   ...rowPhrasings,
   ...roundPhrasings,
   ...stitchPhrasings,
+  ...colourPhrasings,
 ];
 
 /** Brings a line to words that the grammar reads. */

@@ -37,6 +37,7 @@ export const problemCodes = {
   // The whole toy
   'order-cycle': 'Parts wait for each other: none can be finished first.',
   'colour-undefined': 'A round uses a colour no line defines.',
+  'colour-unread': 'A round names or changes a yarn in words that are not read.',
   'part-unused': 'A part is made and put nowhere.',
   'part-count': 'A part is made more often than it is put in place.',
   'apart-reading': '“8 apart” can be read two ways.',

@@ -54,6 +54,9 @@ function named(words: string): string | null {
   return colours[found.at(-1) ?? ''] ?? null;
 }
 
+/** Whether a word is one makers call yarn by. */
+export const isColourName = (word: string): boolean => Object.hasOwn(colours, word.toLowerCase());
+
 /** The screen colour of a yarn by the name used in the pattern: a declared yarn's description, or a colour word. */
 export function yarnColour(name: string, header: ToyHeader): string {
   if (!name) return undyed;

@@ -7,6 +7,7 @@ import { isJoin } from '../notation/sentence/join';
 import type { Sentence } from '../notation/sentence/sentence';
 import { isBareApart } from '../notation/sentence/feature';
 import { toyHeaderEdits } from '../notation/editText';
+import { isColourName } from '../supplies/yarnColour';
 
 interface ColourUse {
   name: string;
@@ -64,6 +65,49 @@ export function undefinedColours({ header, parts }: Pattern): Problem[] {
   return problems;
 }
 
+/** `Change colour`, without to which. */
+const changes =
+  /(?<![a-z])(?:(?:chang|switch|alternat)\w*\s+(?:the\s+)?(?:colou?rs?|yarns?)(?!\s*(?:to|in)\b)|colou?r\s+change(?!\s*(?:to|in)\b))/i;
+
+/** Words of a round that name a yarn and that are not read: what is worked in it would be lost without a word. */
+function colourUnread({ text, work }: RoundSource, { header }: Pattern): string | null {
+  const letters = header.yarns.map(({ name }) => name);
+  const isYarn = (word: string) => letters.includes(word) || isColourName(word);
+  const words = unknownIn(work.items).flatMap((unknown) => unknown.split(/[^A-Za-z\d]+/));
+  const named = words.find(isYarn);
+  if (named !== undefined) return named;
+  const isTold = coloursIn(work.items).length > 0;
+  return isTold ? null : (changes.exec(text)?.[0] ?? null);
+}
+
+/** Rounds that name a yarn, or change it, in words that are not read; the first of each part. */
+export function unreadColours(pattern: Pattern): Problem[] {
+  return pattern.parts.flatMap((part) => {
+    const found = part.rounds.flatMap((round) => {
+      const words = colourUnread(round, pattern);
+      return words === null ? [] : [{ round, words }];
+    });
+    const [first] = found;
+    if (!first) return [];
+    const { round, words } = first;
+    const more = found.length > 1 ? ` So do ${found.length - 1} more of its rounds.` : '';
+    return [
+      {
+        code: 'colour-unread',
+        severity: 'warning',
+        part: part.name,
+        partId: part.id,
+        round: round.number,
+        line: round.line,
+        column: 1,
+        facts: { words, more: found.length - 1 },
+        message: `${round.row ? 'Row' : 'Round'} ${round.number} says “${words}”, and which stitches that is for is not read: they stay in the yarn before.${more} Write it as “12 sc in brown, 12 sc in white”, or “change to white”.`,
+        suggestions: [],
+      },
+    ];
+  });
+}
+
 /** A part that is put on by a sentence about a feature: the nose that is made and sewn between the eyes. */
 function isPutAsFeature(part: PartSource, parts: readonly PartSource[]): boolean {
   const name = part.name.toLowerCase();
@@ -71,13 +115,18 @@ function isPutAsFeature(part: PartSource, parts: readonly PartSource[]): boolean
   return parts.some((other) => other !== part && other.steps.some(puts));
 }
 
-/** Words of a round that are neither read nor told: what is left of a manner of working that is not known. */
-const unreadIn = (items: readonly Item[]): string[] =>
+/** Words of a round that no manner reads. */
+const unknownIn = (items: readonly Item[]): string[] =>
   items.flatMap((item) => {
-    if (item.type === 'group') return unreadIn(item.items);
-    if (item.type === 'unknown') return [item.text];
-    return item.type === 'colour' && item.name ? [item.name] : [];
+    if (item.type === 'group') return unknownIn(item.items);
+    return item.type === 'unknown' ? [item.text] : [];
   });
+
+/** Those, and what is taken for a yarn: what is left of a manner of working that is not known. */
+const unreadIn = (items: readonly Item[]): string[] => [
+  ...unknownIn(items),
+  ...coloursIn(items).map(({ name }) => name),
+];
 
 /** The first round of another part that names this one in words that are not read. */
 function roundNaming(

@@ -1,12 +1,6 @@
 import { ending, numberOf, sl, label, re, type Phrasing } from './phrasing';
 
-/** A colour before what is worked in it: `cream: `. */
-const named = String.raw`(?!(?:front|back|left|right|first|second|third|next|last|then|side|top|bottom|odd|even|round|row|total|now|rep|repeat|work|option|either|or)\b)([a-z]{3,12}(?:\s[a-z]{3,12})?)\s*:\s*(?=(?:\d{1,3}\s*)?(?:sc|hdc|dc|inc|dec)\b)`;
-/** A colour of yarn: its letter or its name. */
-const colourWord = String.raw`(?:[A-H]|(?:dark|light|pale)?(?:white|cream|black|brown|grey|gray|red|orange|yellow|green|blue|purple|pink|beige|tan|teal|navy|gold|mint|peach|coral|rust|olive|lilac|violet|ivory|turquoise|mustard))(?![a-z])`;
-const work = String.raw`[^()[\]:;]*?`;
-
-/** Words for stitches, loops of other rounds, colours and remarks. In the order they are tried: longer manners before the words they are made of. */
+/** Words for stitches, loops of other rounds and remarks. In the order they are tried: longer manners before the words they are made of. */
 export const stitchPhrasings: readonly Phrasing[] = [
   // Words for stitches
   {
@@ -162,47 +156,6 @@ export const stitchPhrasings: readonly Phrasing[] = [
       String.raw`(?:(?:join|attach|rejoin)\s+(?:the\s+|new\s+)?(?:[a-z]+\s+)?yarn\s+)?(?:with\s+(?:a\s+)?${sl}\s+)?(?:in|to|into|through)\s+(?:any\s+(?:one\s+)?(?:of\s+)?)?(?:the\s+|a\s+)?(?:free\s+|unworked\s+|remaining\s+|unused\s+)?(front|back|free|unworked|remaining|unused)\s+loops?(?:\s+only)?\s+(?:of|from|on|at)\s+(?:the\s+)?(?:R|rounds?|rnds?|rows?)\.?\s*(\d{1,3})(?:\s+(?:of|on)\s+(?:the\s+)?[a-z]+)?\s*[,:;]?`,
     ),
     by: (_, loops, round) => `in ${/back/i.test(loops ?? '') ? 'back' : 'front'} loops of R${round},`,
-  },
-  // Colours
-  {
-    example: ['R5: 6W 12B 6W', 'R5: sc 6 in W, sc 12 in B, sc 6 in W'],
-    pattern: re(
-      String.raw`${label}(?=(?:\d{1,3}\s?[A-Z](?![a-zA-Z])[,\s]*){2,}(?:[[(=]|$))((?:\d{1,3}\s?[A-Z][,\s]*)+)`,
-    ),
-    by: (_, chart) =>
-      [...(chart ?? '').matchAll(/(\d{1,3})\s?([A-Z])/gi)]
-        .map(([, count, colour]) => `sc ${count} in ${colour}`)
-        .join(', ') + ' ',
-  },
-  {
-    example: ['*3 in A, 3 in B* around', '*3 st in A, 3 st in B* around'],
-    pattern: /(?<=[,;*([:]\s*)(\d{1,2})\s+(?=in\s+[A-H]\b)/g,
-    by: (_, count) => `${count} st `,
-  },
-  {
-    example: ['R5: A 3, B 6, A 3 (12)', 'R5: 3 st in A, 6 st in B, 3 st in A (12)'],
-    pattern: re(
-      String.raw`${label}((?:${colourWord}\s+\d{1,2}\s*[,;+]\s*)+${colourWord}\s+\d{1,2})(?=\s*(?:[[(=]\s*\d|\.?\s*$|[,;–-]?\s*(?:repeat|around|x\s*\d)))`,
-    ),
-    by: (_, stripes = '') => stripes.replace(/([a-z]+)(\s+)(\d{1,2})/gi, '$3 st in $1'),
-  },
-  {
-    example: ['[cream: 1 sc, inc; brown: 1 sc, inc] x 3', '[in cream 1 sc, inc; in brown 1 sc, inc] x 3'],
-    // One name before a colon may be any word: two and more, of which none is a place or an order, are colours.
-    pattern: re(String.raw`[([]\s*${named}${work}(?:[;,]\s*${named}${work})+[)\]]`),
-    by: (whole = '') => whole.replace(new RegExp(named, 'gi'), 'in $1 '),
-  },
-  {
-    example: ['sc 12 (front), sc 12 (back)', 'sc 12, sc 12'],
-    pattern:
-      /(?<=\d\s*(?:sc)?)\s*\(\s*(?:the\s+)?(?:front|back|left|right|side|top|bottom|belly|face|chest)(?:\s+(?:side|half))?\s*\)/gi,
-    by: () => '',
-  },
-  {
-    example: ['sc 8 (cream), sc 8 (grey)', 'sc 8 in cream, sc 8 in grey'],
-    pattern:
-      /(?<=\b(?:sc|hdc|dc)\s*\d{1,3}|\d{1,3}\s*(?:sc|hdc|dc))\s*\(\s*(?:in\s+|with\s+|colou?r\s+)?(?!inc|dec|sc\b|st\b|sts\b|around|total|even)([a-z]{3,12}(?:\s[a-z]{3,12})?)\s*\)/gi,
-    by: (_, colour) => ` in ${colour}`,
   },
   // Remarks
   {
