@@ -37,3 +37,21 @@ test('a pattern for others: in UK terms, saved as text, and brought back the sam
   await page.getByRole('tab', { name: 'Stops' }).click();
   await expect(page.getByText('After round 15', { exact: true })).toBeVisible();
 });
+
+test('what is cut of felt is drawn at its real size, on the paper there is, and saved', async ({ page }) => {
+  await bringPattern(
+    page,
+    `${bearHead}\nInsert 9 mm eyes with felt circles of 16 mm between R8 and R9, 6 showing.\nSew a felt nose 20 mm wide between R10 and R11.`,
+  );
+  await page.goto(page.url().replace(/\/p1.*$/, '/sheet'));
+  await page.getByRole('button', { name: 'Templates to cut' }).click();
+  const drawn = page.getByRole('img', { name: 'Sheet 1 of 1: Ring behind the eyes, Nose' });
+  await expect(drawn).toHaveAttribute('width', '210mm');
+  await expect(drawn.getByText('cut 1 · 20 × 16 mm')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('radio', { name: 'Letter' }).click();
+  await expect(drawn).toHaveAttribute('width', '215.9mm');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the drawings' }).click();
+  expect((await download).suggestedFilename()).toMatch(/-templates-letter-1\.svg$/);
+});

@@ -23,6 +23,7 @@ export { NewShapeScreen } from './shape/NewShapeScreen';
 export { PartShapeScreen } from './shape/PartShapeScreen';
 export { ForOthersScreen } from './sheet/ForOthersScreen';
 export { SheetScreen } from './sheet/SheetScreen';
+export { TemplatesScreen } from './sheet/TemplatesScreen';
 export { TogetherScreen } from './together/TogetherScreen';
 export { BrokenToyPage } from './toy/BrokenToyPage';
 export { OpenToy } from './toy/OpenToy';

@@ -52,6 +52,21 @@ test.each(cases.filter(([, , asks]) => !asks).map(([sentence]) => [sentence]))(
   },
 );
 
+// One size beside the ring is the ring’s, and the eyes’ is asked for; of two each has its own, in either order.
+test.each([
+  ['Eyes with felt circles of 16 mm behind them, between R8 and R9, 6 apart', 9, 16],
+  ['Eyes between R8 and R9, 6 apart, with 16 mm felt circles.', 9, 16],
+  ['Glue felt circles (16 mm) to the eyes and insert them between R8 and R9, 6 apart.', 9, 16],
+  ['With 16 mm felt circles and 8 mm eyes between R8 and R9, 6 apart.', 8, 16],
+  ['Eyes (8 mm) with circles of white felt, 16 mm across, between R8 and R9, 6 apart', 8, 16],
+])('%s: eyes of %i, rings of %i', (sentence, eyeMm, ringMm) => {
+  const text = `Head\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R12: sc around\n${sentence}`;
+  const toy = analyseToy(text);
+  const { rule } = toy.parts[0]!.eyes!;
+  expect([rule.sizeMm, rule.ring?.sizeMm]).toEqual([eyeMm, ringMm]);
+  expect(toy.problems.some(({ code }) => code === 'eyes-size')).toBe(eyeMm === 9);
+});
+
 // A ring that is given no size is half as wide again as the eye.
 test.each([
   ['Insert 12 mm oval safety eyes between R8 and R9, 6 apart', 'oval', undefined],

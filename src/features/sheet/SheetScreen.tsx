@@ -34,17 +34,23 @@ export function SheetScreen() {
         <PaperFoot>
           <Press grow tone="primary" label="Print" icon={null} onPress={() => window.print()} />
           <Press
-            grow
+            tight
             label="Save"
             name="Download as Markdown"
             icon={<Icon name="download" />}
             onPress={() => saveFile(`${fileName(sheet.title)}.md`, sheetMarkdown(sheet), 'text/markdown')}
           />
           <Press
-            grow
+            tight
             label="For others"
             name="The pattern for others"
             onPress={() => router.push(`/toy/${editor.id}/pattern`)}
+          />
+          <Press
+            tight
+            label="To cut"
+            name="Templates to cut"
+            onPress={() => router.push(`/toy/${editor.id}/templates`)}
           />
         </PaperFoot>
       </Page>

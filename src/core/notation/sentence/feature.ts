@@ -84,8 +84,7 @@ export function readFeature(
     step.round === undefined
   )
     step.level ??= from;
-  if (feature === 'eyes' && phrases.ring)
-    step.ring = { of: phrases.ring, ...(phrases.secondMm === null ? {} : { sizeMm: phrases.secondMm }) };
+  if (feature === 'eyes' && phrases.ring) ringed(step, phrases, text);
   // `4 sts` alone is how wide what is stitched is.
   const stitched = feature === 'mouth' || feature === 'nose' || feature === 'brows';
   if (
@@ -221,6 +220,26 @@ function stitchesFor({ wide, span }: FeatureSentence, text: string): string[] {
     'i',
   ).exec(said);
   return found ? [found[0]] : [];
+}
+
+const ringWord = String.raw`(?:rings?|circles?|discs?)`;
+/** `16 mm felt circles`, `felt circles of 16 mm`, `circles of white felt, 16 mm across` */
+const ringSize = new RegExp(
+  String.raw`(\d{1,2}(?:[.,]\d)?)\s*mm\s+(?:(?!eyes?\b|with\b|and\b)[a-z]+\s+){0,3}${ringWord}\b|\b${ringWord}(?:\s+of\s+(?:[a-z]+\s+)?(?:felt|crochet))?\s*(?:[,(]|of|about|measuring|\s)*(\d{1,2}(?:[.,]\d)?)\s*mm`,
+  'i',
+);
+
+/** A ring behind each eye. Of two sizes the first is the eye’s, unless the words give it to the ring. */
+function ringed(step: FeatureSentence, { ring, secondMm }: Phrases, text: string): void {
+  if (!ring) return;
+  const [, before, behind] = ringSize.exec(text.slice(step.span.from, step.span.to)) ?? [];
+  const said = Number((before ?? behind ?? '').replace(',', '.'));
+  const isOfRing = said > 0 && said === step.sizeMm;
+  const sizeMm = isOfRing ? said : secondMm;
+  step.ring = { of: ring, ...(sizeMm === null ? {} : { sizeMm }) };
+  if (!isOfRing) return;
+  if (secondMm === null) delete step.sizeMm;
+  else step.sizeMm = secondMm;
 }
 
 /**

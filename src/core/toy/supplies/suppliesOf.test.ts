@@ -271,3 +271,13 @@ test.each<[string, number]>([
   expect(suppliesOf(one).tails.map(({ mm: tail }) => tail)).toEqual([whole]);
   expect(JSON.stringify(buildSheet(one))).toContain(`Leave a tail of ${whole} mm.`);
 });
+
+test('rings behind the eyes are wanted too', () => {
+  const text =
+    'Head\nR1: 6 sc in ring\nR2: inc x 6\nR3-R8: sc around\nInsert 8 mm eyes with felt circles of 16 mm between R5 and R6, 4 showing.';
+  expect(suppliesOf(analyseToy(text)).hardware).toContainEqual({
+    kind: 'ring of felt',
+    sizeMm: 16,
+    count: 2,
+  });
+});

@@ -57,6 +57,8 @@ function hardwareOf({ parts }: ToyAnalysis): HardwareNeed[] {
     for (const { kind, rule, units, needle } of features) {
       const count = units.length * source.make;
       const sizeMm = rule.sizeMm ?? Math.round(2 * Math.max(0, ...units.map(({ halfMm }) => halfMm)));
+      if (rule.ring)
+        put(rule.ring.of === 'felt' ? 'ring of felt' : 'crocheted ring', rule.ring.sizeMm, count);
       const isPressed = hasPost(rule);
       if (isPressed) {
         put(kind === 'eyes' ? 'safety eye' : 'safety nose', sizeMm, count);

@@ -1,0 +1,1 @@
+export { TemplatesPage as default, BrokenToyPage as ErrorBoundary } from '../../../src/features/pages';
