@@ -40,6 +40,16 @@ test('a list for several toys: what is there is taken off, what it costs is summ
     /^"?brown \(medium, chestnut brown\)"?,g,\d+,400,0,3,50,0\r?$/m,
   );
 
+  await page.getByRole('textbox', { name: 'You ask for Pondside otter' }).fill('24');
+  await page.getByRole('button', { name: 'Labels and a table for the fair' }).click();
+  await expect(page.getByRole('region', { name: /^Pondside otter, \d of 3$/ })).toHaveCount(3);
+  await expect(page.getByRole('row', { name: /^Pondside otter, 1 of 3 .*24\.00$/ })).toBeVisible();
+  await expectAccessible(page);
+  expect(await savedText(page, 'Save the table for a spreadsheet')).toMatch(
+    /^Pondside otter,3,3,.*,24\.00\r?$/m,
+  );
+  await page.getByRole('button', { name: 'Back to the list' }).click();
+
   await page.reload();
   await expect(brown).toHaveAccessibleName(/^All there, brown/);
   await page.getByRole('button', { name: 'Back to the toys' }).click();

@@ -4,6 +4,22 @@ import { shelf } from './shelf';
 
 const recordKey = (toy: string) => ['record', toy] as const;
 
+/** What was tried on several toys, by their ids; null while it is read. */
+export function useRecordsOf(toys: readonly string[]) {
+  const { data, error, refetch } = useQuery({
+    queryKey: ['records', ...toys],
+    queryFn: async () => {
+      const read = await Promise.all(
+        toys.map(async (toy): Promise<[string, RecordEntry[]]> => [toy, await shelf.record(toy)]),
+      );
+      return new Map(read);
+    },
+    refetchOnMount: 'always',
+    retry: false,
+  });
+  return { records: data ?? null, error, retry: () => void refetch() };
+}
+
 /** What was tried on a toy, and how one more trial is written down. */
 export function useRecord(toy: string) {
   const client = useQueryClient();

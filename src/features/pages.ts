@@ -7,6 +7,7 @@ const page = loadedPage(workbench);
 
 export const BrokenToyPage = page(({ BrokenToyPage }) => BrokenToyPage);
 export const BuyPage = page(({ BuyScreen }) => BuyScreen);
+export const FairPage = page(({ FairScreen }) => FairScreen);
 export const ForOthersPage = page(({ ForOthersScreen }) => ForOthersScreen);
 export const HandOnPage = page(({ HandOnScreen }) => HandOnScreen);
 export const HandsPage = page(({ HandsScreen }) => HandsScreen);

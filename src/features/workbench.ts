@@ -7,6 +7,7 @@ export { setToyHeader } from '../core/notation/editText';
 export * from '../data/keptToy';
 export * from '../data/shelfFile';
 export { BuyScreen } from './buy/BuyScreen';
+export { FairScreen } from './buy/FairScreen';
 export { InventScreen } from './invent/InventScreen';
 export { HandOnScreen } from './handOn/HandOnScreen';
 export { ReceiveScreen } from './handOn/ReceiveScreen';

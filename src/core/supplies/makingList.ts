@@ -16,9 +16,11 @@ export interface MakingList {
   spare: number;
   /** what an hour of her work is to bring; null while she does not say */
   rate: number | null;
+  /** what she asks for a toy, by its id */
+  asking: Readonly<Record<string, number>>;
 }
 
-export const emptyList: MakingList = { toys: [], there: {}, prices: {}, spare: 10, rate: null };
+export const emptyList: MakingList = { toys: [], there: {}, prices: {}, spare: 10, rate: null, asking: {} };
 
 /** Most toys of a kind, and most kinds. */
 export const listLimits = { count: 200, kinds: 300, amount: 1_000_000, price: 100_000 } as const;
@@ -47,6 +49,8 @@ const schema = Joi.object<MakingList>({
     .required(),
   spare: Joi.number().min(0).max(100).required(),
   rate: Joi.number().min(0).max(listLimits.price).allow(null).required(),
+  // Lists kept before prices were asked have none.
+  asking: Joi.object().pattern(Joi.string().max(60), Joi.number().min(0).max(listLimits.price)).default({}),
 }).prefs({ convert: false });
 
 /** The list as it is kept; null where what is kept is none. */

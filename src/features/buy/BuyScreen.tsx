@@ -78,6 +78,7 @@ function List({ list, change }: ListProps) {
 }
 
 function Needs({ list, toMake, change }: ListProps & { toMake: readonly ToMake[] }) {
+  const router = useRouter();
   const needs = useMemo(() => needsOf(toMake, list), [toMake, list]);
   const [open, setOpen] = useState<string | null>(null);
   const costs = useMemo(() => costsOf(toMake, needs, list), [toMake, needs, list]);
@@ -125,7 +126,14 @@ function Needs({ list, toMake, change }: ListProps & { toMake: readonly ToMake[]
           />
         </View>
       </Card>
-      <WhatItCosts costs={costs} rate={list.rate} onRate={(rate) => change({ rate })} />
+      <WhatItCosts
+        costs={costs}
+        rate={list.rate}
+        onRate={(rate) => change({ rate })}
+        asking={list.asking}
+        onAsking={(asking) => change({ asking })}
+        onFair={() => router.push('/fair')}
+      />
     </>
   );
 }

@@ -1,9 +1,10 @@
 import { View } from '@tamagui/core';
-import { listLimits } from '../../core/supplies/makingList';
+import { listLimits, type MakingList } from '../../core/supplies/makingList';
 import type { ToyCost } from '../../core/toy/supplies/toBuy';
 import { timeWords } from '../../core/words/time';
 import { Card } from '../../ui/layout';
 import { NumberStep } from '../../ui/NumberStep';
+import { Press } from '../../ui/Press';
 import { Answer, Body, Quiet, Title } from '../../ui/text';
 
 const money = (amount: number): string =>
@@ -18,10 +19,15 @@ interface WhatItCostsProps {
   costs: readonly ToyCost[];
   rate: number | null;
   onRate: (rate: number | null) => void;
+  /** what she asks for a toy, by its id */
+  asking: MakingList['asking'];
+  onAsking: (asking: MakingList['asking']) => void;
+  /** to the labels and the table */
+  onFair: () => void;
 }
 
 /** What each toy costs its maker: below that she gives something away. */
-export function WhatItCosts({ costs, rate, onRate }: WhatItCostsProps) {
+export function WhatItCosts({ costs, rate, onRate, asking, onAsking, onFair }: WhatItCostsProps) {
   return (
     <Card gap="$3">
       <Title render="h2" margin={0}>
@@ -46,9 +52,19 @@ export function WhatItCosts({ costs, rate, onRate }: WhatItCostsProps) {
             {total !== null && materials !== null ? `${money(materials)} of it materials. ` : ''}
             It takes {timeWords(minutes)}, by usual figures.
           </Body>
+          <NumberStep
+            label={`You ask for ${name}`}
+            unit=""
+            value={asking[id] ?? 0}
+            step={0.5}
+            least={0}
+            most={listLimits.price}
+            onChange={(price) => onAsking({ ...asking, [id]: price })}
+          />
           {unpriced.length > 0 ? <Body>Without a price, and not in it: {unpriced.join(', ')}.</Body> : null}
         </View>
       ))}
+      <Press label="Labels and a table for the fair" onPress={onFair} />
       <Quiet>Fees, stalls, tests and tax come on top: a price you can live with covers them too.</Quiet>
     </Card>
   );

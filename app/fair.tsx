@@ -1,0 +1,2 @@
+export { FairPage as default } from '../src/features/pages';
+export { BrokenPage as ErrorBoundary } from '../src/features/BrokenPage';
