@@ -45,6 +45,8 @@ export type Task =
       unit: TaskUnit;
       do: Doing;
       title: string;
+      /** how it is done, all along; null where that needs no saying */
+      aside: string | null;
       /** what is done in turn, a tap each: pins, then every stitch of the edge */
       steps: string[];
     };

@@ -405,8 +405,15 @@ export function gatherTechnique(fabric: Fabric): Technique {
   };
 }
 
-/** How a part is sewn on: thread from edge to wall and back, by the stitches of its own path; null where it has none. */
-export function seamTechnique({ path, unit }: Join, piece: Fabric, wall: Fabric): Technique | null {
+/**
+ * How a part is sewn on: thread from edge to wall and back, by the stitches of its own path; null where it has none.
+ *
+ * @param way the maker’s way of sewing, in words
+ */
+export function seamTechnique(
+  { path, unit }: Join,
+  { piece, wall, way }: { piece: Fabric; wall: Fabric; way: string },
+): Technique | null {
   const some = (path ?? []).slice(0, shown);
   const [first, second] = some;
   if (!first || !second) return null;
@@ -430,12 +437,12 @@ export function seamTechnique({ path, unit }: Join, piece: Fabric, wall: Fabric)
     steps: [
       {
         ...step,
-        words: `Under both loops of edge stitch ${first.edge}, then under stitch ${first.stitch} of round ${first.round}: the needle lies flat along the fabric.`,
+        words: `Edge stitch ${first.edge} meets stitch ${first.stitch} of round ${first.round}.`,
         into: [0],
       },
       {
         ...step,
-        words: `Back up under edge stitch ${second.edge}, down under stitch ${second.stitch} of round ${second.round}. After every few stitches draw the thread until it can’t be seen.`,
+        words: `Then edge stitch ${second.edge} and stitch ${second.stitch} of round ${second.round}. ${way}`,
         into: [0, 1],
       },
       {

@@ -7,7 +7,7 @@ import type { Said } from './sentence/said';
 
 const lineEnds = /\r\n|\n|\r/;
 
-type ToyKey = 'Toy' | 'Hand' | 'Gauge' | 'Lean' | 'Terms' | 'For' | 'Hook' | 'Apart';
+type ToyKey = 'Toy' | 'Hand' | 'Gauge' | 'Lean' | 'Terms' | 'For' | 'Hook' | 'Apart' | 'Seam';
 
 /** The line of a name that stands alone over everything, and is the toy's only there; 0 where there is none. */
 function bareNameLine(text: string, lines: readonly string[]): number {

@@ -8,6 +8,7 @@ export const bareHeader = (): ToyHeader => ({
   gauge: null,
   lean: null,
   apart: null,
+  seam: null,
   hook: null,
   audience: null,
   yarns: [],

@@ -1,4 +1,5 @@
 import { bounded } from './limits';
+import type { SeamSchool } from './pattern';
 
 /** Lines of the form `Key: value` that set something for the toy or for one part. */
 export type Header =
@@ -8,6 +9,7 @@ export type Header =
   | { scope: 'toy'; key: 'gauge'; widthMm: number; heightMm: number; yarn: string | null; assumed: boolean }
   | { scope: 'toy'; key: 'lean'; value: number }
   | { scope: 'toy'; key: 'apart'; value: 'posts' | 'showing' }
+  | { scope: 'toy'; key: 'seam'; value: SeamSchool }
   | { scope: 'toy'; key: 'yarn'; name: string; value: string }
   | { scope: 'part'; key: 'start'; value: 'top' | 'bottom' | 'left' | 'right' }
   | { scope: 'part'; key: 'rounds'; value: 'spiral' | 'joined' }
@@ -95,6 +97,22 @@ const readers: Record<string, Reader> = {
       visible: 'showing',
     },
     (value) => ({ scope: 'toy', key: 'apart', value }),
+  ),
+  seam: either(
+    'seam',
+    {
+      ladder: 'ladder',
+      mattress: 'ladder',
+      invisible: 'ladder',
+      whip: 'whip',
+      whipstitch: 'whip',
+      overcast: 'whip',
+      back: 'back',
+      backstitch: 'back',
+      top: 'top-loop',
+      loop: 'top-loop',
+    },
+    (value) => ({ scope: 'toy', key: 'seam', value }),
   ),
   yarn: (value, name) => ({ scope: 'toy', key: 'yarn', name: name || value.trim(), value: value.trim() }),
   start: either('start', { top: 'top', bottom: 'bottom', left: 'left', right: 'right' }, (value) => ({

@@ -98,6 +98,9 @@ export function applyToyHeader(
     case 'apart':
       header.apart = head.value;
       break;
+    case 'seam':
+      header.seam = head.value;
+      break;
     case 'hook':
       header.hook = head.value;
       break;

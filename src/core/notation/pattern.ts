@@ -74,6 +74,9 @@ export interface PartSource {
   lastLine: number;
 }
 
+/** How makers sew a part on: each has its school. */
+export type SeamSchool = 'ladder' | 'whip' | 'back' | 'top-loop';
+
 export interface ToyHeader {
   name: string | null;
   hand: 'left' | 'right';
@@ -82,6 +85,8 @@ export interface ToyHeader {
   lean: number | null;
   /** what the maker means by a bare “8 apart”: post to post, or stitches showing; null where the text does not say */
   apart: 'posts' | 'showing' | null;
+  /** how parts are sewn on where their own sentences don’t say; null where the text does not say */
+  seam: SeamSchool | null;
   hook: string | null;
   audience: string | null;
   yarns: { name: string; value: string; line: number }[];

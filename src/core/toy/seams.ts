@@ -1,5 +1,6 @@
 import type { Join } from '../join/joined';
 import { reinforcedIn } from '../notation/sentence/reinforced';
+import type { SeamSchool } from '../notation/pattern';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
 
 /** Joins that are made with a seam around an edge: not what is worked in or on, pulled through, hung, or fastened by one end. */
@@ -18,6 +19,36 @@ export function isPartSewnTwice({ source }: PartAnalysis, { joined, parts }: Toy
   const seams = joined.joins.filter(({ unit }) => unit.part === source.id);
   const isReinforced = reinforcedIn(source.steps, 'twice', null).length > 0;
   return isReinforced || (seams.length > 0 && seams.every((join) => isJoinedTwice(join, { parts })));
+}
+
+/** The schools of sewing by their own words. */
+const schools: readonly [SeamSchool, RegExp][] = [
+  ['whip', /\b(?:whip|over[\s-]?cast)\w*(?:[\s-]*stitch\w*)?\b/i],
+  ['back', /\bback[\s-]?stitch\w*/i],
+  ['top-loop', /\b(?:through|under|in(?:to)?|by)\s+(?:the\s+)?(?:top|front|outer)\s+loops?(?:\s+only)?\b/i],
+  ['ladder', /\b(?:ladder|mattress|invisible)[\s-]*stitch\w*/i],
+];
+
+/** How a part is sewn on: as its own sentence says, else as the toy’s header does; null where nothing says. */
+export function schoolOf({ sentence }: Join, { pattern }: ToyAnalysis): SeamSchool | null {
+  const said = schools.find(([, words]) => words.test(sentence.text));
+  return said?.[0] ?? pattern.header.seam;
+}
+
+const ways: Readonly<Record<SeamSchool, string>> = {
+  ladder:
+    'Ladder stitch: under both loops of an edge stitch, then straight along the wall under its stitch, back and forth. Drawn snug, the thread is not seen.',
+  whip: 'Whip stitch: always from the same side, through the wall stitch and over into the edge stitch. It shows as small slanting stitches and holds well.',
+  back: 'Backstitch: up through the edge one stitch ahead, down where the one before came up. The firmest; it shows as a line.',
+  'top-loop':
+    'Through the top loop only: the needle takes the outer loop of each edge stitch, so that the other stands up as a rim.',
+};
+
+/** How a seam is sewn, in the way of the maker: for the sheet, beside the maker, and on the card of the join. */
+export function schoolWords(join: Join, toy: ToyAnalysis): string | null {
+  if (join.path === null || join.ledger || !hasSeam(join)) return null;
+  const school = schoolOf(join, toy);
+  return `${ways[school ?? 'ladder']}${school === null ? ' Or the way you are used to.' : ''} The short tail holds the place with one stitch first, the long one sews.`;
 }
 
 /** How a seam is sewn, as the text says it: for the sheet, and for beside the maker. */

@@ -7,7 +7,7 @@ import type { Task, TaskUnit } from '../make/tasks';
 import type { Step } from '../plan/order';
 import { frameOfPart } from './analyse';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
-import { seamWords } from './seams';
+import { schoolWords, seamWords } from './seams';
 import { joinPart } from './joinAll';
 import { memoise, type Plain } from './memoise';
 import { unitName } from './orderWords';
@@ -158,6 +158,7 @@ function finishTask(toy: ToyAnalysis, unit: TaskUnit, step: Step): Task {
       do: step.do,
       unit,
       title,
+      aside: null,
       steps: [
         'No sentence says where it goes. Put it in its place under Together and its pins and stitches come here; or pin it where you like it.',
       ],
@@ -168,6 +169,7 @@ function finishTask(toy: ToyAnalysis, unit: TaskUnit, step: Step): Task {
       do: step.do,
       unit: { ...unit, name: 'The toy' },
       title,
+      aside: null,
       steps: [
         'Tug every eye, nose and button hard.',
         'Tug every part that is joined, each way.',
@@ -176,7 +178,7 @@ function finishTask(toy: ToyAnalysis, unit: TaskUnit, step: Step): Task {
       ],
     };
   const join = toy.joined.joins.find((one) => one.unit.part === unit.part && one.unit.unit === unit.unit);
-  if (step.do !== 'sew' || !join) return { kind: 'finish', do: step.do, unit, title, steps: [] };
+  if (step.do !== 'sew' || !join) return { kind: 'finish', do: step.do, unit, title, aside: null, steps: [] };
   const seam = seamWords(join, toy);
   const { address, pins, path } = joinDirections(
     join,
@@ -188,6 +190,7 @@ function finishTask(toy: ToyAnalysis, unit: TaskUnit, step: Step): Task {
     do: step.do,
     unit,
     title,
+    aside: schoolWords(join, toy),
     steps: [
       address,
       ...(pins.length > 0 ? [`Pins first. ${pins.join('; ')}`] : []),

@@ -1,10 +1,11 @@
 import type { Task } from '../make/tasks';
 import { gatherTechnique, seamTechnique, techniquesOf, type Technique } from '../make/techniques';
 import type { ToyAnalysis } from './analysis';
-import { hasSeam } from './seams';
+import { hasSeam, schoolWords } from './seams';
 
 /** How what is to be done now is done: a round, an end that is drawn together, a part that is sewn on. */
-export function techniquesOfTask({ parts, joined, pattern }: ToyAnalysis, task: Task): Technique[] {
+export function techniquesOfTask(toy: ToyAnalysis, task: Task): Technique[] {
+  const { parts, joined, pattern } = toy;
   const part = parts.find(({ source }) => source.id === task.unit.part);
   if (!part) return [];
   if (task.kind === 'round') return techniquesOf(part.fabric, task.round, pattern.terms.value);
@@ -16,6 +17,7 @@ export function techniquesOfTask({ parts, joined, pattern }: ToyAnalysis, task: 
   const join = joined.joins.find(({ unit }) => unit.part === task.unit.part && unit.unit === task.unit.unit);
   const wall = parts.find(({ source }) => source.id === join?.on.part);
   const isSewn = task.do === 'sew' && join && wall && hasSeam(join);
-  const seam = isSewn ? seamTechnique(join, part.fabric, wall.fabric) : null;
+  const way = join ? schoolWords(join, toy) : null;
+  const seam = isSewn && way ? seamTechnique(join, { piece: part.fabric, wall: wall.fabric, way }) : null;
   return seam ? [seam] : [];
 }

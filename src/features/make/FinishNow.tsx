@@ -23,6 +23,11 @@ export function FinishNow({ task, move }: { task: FinishTask; move: number }) {
           {now}
         </Answer>
       </View>
+      {task.aside ? (
+        <View borderLeftWidth={4} borderColor="$marker" paddingLeft="$3">
+          <Body fontSize="$4">{task.aside}</Body>
+        </View>
+      ) : null}
       {next ? <Quiet>Then: {next}</Quiet> : null}
     </View>
   );

@@ -5,6 +5,7 @@ import type { Join } from '../../core/join/joined';
 import { applyEdits } from '../../core/notation/applyEdits';
 import { joinPart } from '../../core/toy/joinAll';
 import { writeLedgerRound } from '../../core/edit/ledgerRound';
+import { schoolWords } from '../../core/toy/seams';
 import { useToy } from '../../data/useToy';
 import { Card } from '../../ui/layout';
 import { Press } from '../../ui/Press';
@@ -23,6 +24,7 @@ export function JoinCard({ join }: { join: Join }) {
   const parts = analysis.parts.map((part) => joinPart(part));
   const { title, address, lines, pins, path } = joinDirections(join, analysis.joined, parts);
   const move = useMove(join.unit);
+  const way = schoolWords(join, analysis);
   return (
     <Card gap="$2" role="group" aria-label={title}>
       <Title render="h2" margin={0}>
@@ -32,6 +34,7 @@ export function JoinCard({ join }: { join: Join }) {
       {lines.map((line) => (
         <Body key={line}>{line}</Body>
       ))}
+      {open && way ? <Body>{way}</Body> : null}
       <Problems problems={join.problems} onApply={({ edits }) => editor.step(applyEdits(text, edits))} />
       {move ? <MovePads move={move} of={title} /> : null}
       {join.kind === 'no-sew' && join.ledger && !join.asWritten ? <WriteRound join={join} /> : null}

@@ -8,7 +8,10 @@ import { trunkOf } from '../../core/join/placing';
 import { sizeOfToy } from '../../core/join/pose';
 import { assembled } from '../../core/toy/assembled';
 import { standingOf } from '../../core/toy/standing';
+import { setToyHeader } from '../../core/notation/editText';
+import type { SeamSchool } from '../../core/notation/pattern';
 import { joinPart } from '../../core/toy/joinAll';
+import { schoolWords } from '../../core/toy/seams';
 import { nameOfToy } from '../../core/keep/toyCard';
 import { useToy } from '../../data/useToy';
 import { OneOf } from '../../ui/Choice';
@@ -228,8 +231,38 @@ function Joins() {
       ) : (
         <Quiet>No sentence joins anything yet.</Quiet>
       )}
+      <SewnBy />
       <Loose />
     </View>
+  );
+}
+
+const schools: readonly (readonly [SeamSchool, string])[] = [
+  ['ladder', 'Ladder stitch'],
+  ['whip', 'Whip stitch'],
+  ['back', 'Backstitch'],
+  ['top-loop', 'Top loop only'],
+];
+/** As the header of the text says it. */
+const seamHeader: Readonly<Record<SeamSchool, string>> = {
+  ladder: 'ladder',
+  whip: 'whip',
+  back: 'back',
+  'top-loop': 'top loop',
+};
+
+/** In which way parts are sewn on where their sentences don’t say. */
+function SewnBy() {
+  const { analysis, editor, text } = useToy();
+  if (!analysis.joined.joins.some((join) => schoolWords(join, analysis) !== null)) return null;
+  return (
+    <OneOf
+      column
+      label="Sew them on with"
+      options={schools}
+      chosen={analysis.pattern.header.seam}
+      onChoose={(school) => editor.step(setToyHeader(text, 'Seam', seamHeader[school]))}
+    />
   );
 }
 

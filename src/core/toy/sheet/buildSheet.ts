@@ -18,7 +18,7 @@ import { shippedRules, type RuleBook } from '../../safety/ruleBook';
 import { fabricMap, mapPoint, type FabricMap } from '../../shape/map';
 import { frameOfPart, type PartAnalysis, type ToyAnalysis } from '../analyse';
 import { joinPart } from '../joinAll';
-import { seamWords } from '../seams';
+import { schoolWords, seamWords } from '../seams';
 import { orderByUnit } from '../orderWords';
 import { safetyOf } from '../safetyOf';
 import { suppliesOf, supplyLines } from '../supplies/suppliesOf';
@@ -254,11 +254,19 @@ function sheetJoins(toy: ToyAnalysis): Sheet['joins'] {
     const { title, address, lines, pins, path } = joinDirections(join, joined, pieces);
     const pinned = pins.length > 0 ? [`Pin first: ${pins.join('; ')}.`] : [];
     const sewn = path.length > 0 ? [`Edge stitch to wall: ${path.join('; ')}.`] : [];
+    const way = schoolWords(join, toy);
     const seam = seamWords(join, toy);
     const open = join.problems.filter(({ severity }) => severity !== 'info').map(({ message }) => message);
     return {
       heading: `${title}: ${address}`,
-      sentences: [...lines, ...pinned, ...sewn, ...(seam === null ? [] : [seam]), ...open],
+      sentences: [
+        ...lines,
+        ...pinned,
+        ...(way === null ? [] : [way]),
+        ...sewn,
+        ...(seam === null ? [] : [seam]),
+        ...open,
+      ],
     };
   });
 }
