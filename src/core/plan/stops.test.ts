@@ -205,6 +205,58 @@ test.each<[string, string, (number | string)[][]]>([
   expect(told(text)).toEqual(expected);
 });
 
+const eyes = (mm: number, round: number) => `Eyes: ${mm} mm, between R${round} and R${round + 1}, 5 showing`;
+const tube = (count: number, sentence: string) =>
+  `Gauge: 5 mm x 5 mm\nTube\nR1: ch ${count}, join, sc around\nR2-R40: sc around\n${sentence}`;
+/** The window of one act: after which round it can be done first, easily at the latest, and at all. */
+const windowOf = (text: string, act: string): number[] => {
+  const found = planOf(text).stops.flatMap(({ acts }) => acts.filter((one) => one.act === act));
+  return found.slice(0, 1).flatMap(({ window: { earliest, easy, latest } }) => [earliest, easy, latest]);
+};
+
+// By hand, at 5 mm a stitch. Washers of 9 mm eyes pass at 12 stitches (19 mm) and easily at 18 (29 mm). That of a 16 mm eye is 24 across:
+// edge first it passes where the way round is 52 (12 stitches are 60), flat at 18 stitches. That of 20 mm is 30: 64 round are 18 stitches,
+// flat it wants 24 (38 mm). That of 24 mm is 36: 76 round are 18 stitches, flat it wants 24. Fingers want 18, a stick 12.
+test.each<[what: string, act: string, text: string, window: number[]]>([
+  ['18 wide, four plain', 'seat-eyes', head(18, 4, eyes(6, 4)), [5, 7, 8]],
+  ['18 wide, six plain', 'seat-eyes', head(18, 6, eyes(6, 6)), [7, 9, 10]],
+  ['24 wide, three plain', 'seat-eyes', head(24, 3, eyes(9, 5)), [6, 8, 9]],
+  ['24 wide, six plain', 'seat-eyes', head(24, 6, eyes(9, 6)), [7, 11, 12]],
+  ['30 wide, three plain', 'seat-eyes', head(30, 3, eyes(9, 6)), [7, 10, 11]],
+  ['30 wide, six plain', 'seat-eyes', head(30, 6, eyes(9, 7)), [8, 13, 14]],
+  ['36 wide, four plain', 'seat-eyes', head(36, 4, eyes(9, 7)), [8, 13, 14]],
+  ['36 wide, eight plain', 'seat-eyes', head(36, 8, eyes(9, 9)), [10, 17, 18]],
+  ['42 wide, five plain', 'seat-eyes', head(42, 5, eyes(9, 8)), [9, 16, 17]],
+  ['42 wide, seven plain', 'seat-eyes', head(42, 7, eyes(9, 10)), [11, 18, 19]],
+  ['48 wide, four plain', 'seat-eyes', head(48, 4, eyes(9, 9)), [10, 17, 18]],
+  ['48 wide, six plain', 'seat-eyes', head(48, 6, eyes(9, 11)), [12, 19, 20]],
+  ['54 wide, four plain', 'seat-eyes', head(54, 4, eyes(9, 11)), [12, 19, 20]],
+  ['eyes of 16', 'seat-eyes', head(36, 8, eyes(16, 9)), [10, 17, 18]],
+  ['eyes of 20', 'seat-eyes', head(36, 8, eyes(20, 9)), [10, 16, 17]],
+  ['eyes of 24', 'seat-eyes', head(42, 5, eyes(24, 8)), [9, 15, 16]],
+  [
+    'a nose of 12: its washer of 18 passes at 12',
+    'seat-nose',
+    head(36, 8, 'Insert a 12 mm safety nose between R11 and R12.'),
+    [12, 17, 18],
+  ],
+  ['filled while fingers fit, at all while a stick does', 'stuff', head(18, 6), [3, 9, 10]],
+  ['24 wide, filled', 'stuff', head(24, 6), [4, 11, 12]],
+  ['36 wide, filled', 'stuff', head(36, 8), [6, 17, 18]],
+  ['48 wide, filled', 'stuff', head(48, 4), [8, 17, 18]],
+  ['24 wide, topped up', 'top-up', head(24, 6), [12, 12, 12]],
+  ['36 wide, topped up', 'top-up', head(36, 8), [18, 18, 18]],
+  ['24 wide, closed', 'close', head(24, 6), [13, 13, 13]],
+  ['36 wide, closed', 'close', head(36, 8), [19, 19, 19]],
+  // Fingers reach 80 mm: sixteen rounds beyond the first that lies over the eyes.
+  ['a tube of 30, eyes low down', 'seat-eyes', tube(30, eyes(9, 4)), [5, 21, 21]],
+  ['a tube of 30, eyes further up', 'seat-eyes', tube(30, eyes(9, 8)), [9, 25, 25]],
+  // 60 stitches are 95 mm across: the whole hand goes in, and 200 mm are forty rounds.
+  ['a sleeve of 60', 'seat-eyes', tube(60, eyes(9, 8)), [9, 40, 40]],
+])('the window of %s: %s', (_, act, text, window) => {
+  expect(windowOf(text, act)).toEqual(window);
+});
+
 test('what is worked in has to be ready one round before', () => {
   const legs =
     head(30, 4).replace('Head', 'Body') +

@@ -14,6 +14,8 @@ export interface Inside {
   line: number;
   /** across the disc of felt that lies behind its washer, in mm; null without one */
   discMm: number | null;
+  /** across the washer that is pressed on inside, in mm; null where there is none */
+  washerMm: number | null;
 }
 
 /** Something that lies inside a part, in its stuffing. */
@@ -82,12 +84,27 @@ const labelOf = ({ fabric }: Passage, round: number) => fabric.label[round - 1] 
 
 const plainWindow = { feature: null, part: null, fills: null } as const;
 
+/** A washer is about so thick: our own figure, in mm. */
+const washerThick = 2;
+/** Through an opening that is drawn to a slit a washer passes edge first: the way round is twice its width and its thickness. */
+const edgeFirst = (washerMm: number): number => (2 * (washerMm + washerThick)) / Math.PI;
+
+/** Openings through which a washer can still be pressed, and in comfort: by the hand, and by how large the washer is. */
+function washerOpenings({ washersTight, washersEasy }: Hands, washerMm: number | null) {
+  const across = washerMm ?? 0;
+  return { tight: Math.max(washersTight, edgeFirst(across)), easy: Math.max(washersEasy, across) };
+}
+
 /** What is pressed on is said with its size; what is stitched may also be done later. */
-function insideWindow(input: WindowInput, { act, feature, line, discMm }: Inside): Window | Impossible {
+function insideWindow(
+  input: WindowInput,
+  { act, feature, line, discMm, washerMm }: Inside,
+): Window | Impossible {
   const { hands, fabric } = input;
+  const washers = washerOpenings(hands, washerMm);
   const there = Math.min(fabric.rounds, line + 1);
   const isPressed = act === 'seat-eyes' || act === 'seat-nose';
-  const earliest = firstWide(input, there, isPressed ? hands.washersTight : hands.stuffFingers);
+  const earliest = firstWide(input, there, isPressed ? washers.tight : hands.stuffFingers);
   const opening = (round: number) => whole(openingAfter(input, round));
   if (act === 'embroider' || act === 'key-ring') {
     const reached = lastReached(input, earliest, byFingers(hands.stuffFingers, hands), there);
@@ -109,13 +126,13 @@ function insideWindow(input: WindowInput, { act, feature, line, discMm }: Inside
     };
   }
   const isPair = act === 'seat-eyes';
-  const latest = lastReached(input, earliest, byFingers(hands.washersTight, hands), there);
-  const wide = firstWide(input, earliest, hands.washersEasy);
-  const easy = lastReached(input, wide, byFingers(hands.washersEasy, hands), there) || latest;
+  const latest = lastReached(input, earliest, byFingers(washers.tight, hands), there);
+  const wide = firstWide(input, earliest, washers.easy);
+  const easy = lastReached(input, wide, byFingers(washers.easy, hands), there) || latest;
   if (latest === 0)
     return {
       act,
-      message: `After round ${labelOf(input, earliest)} the opening is only ${opening(earliest)} mm: washers can't be pressed there. They need ${whole(hands.washersTight)} mm. Move the ${isPair ? 'eyes' : 'nose'}, or embroider ${isPair ? 'them' : 'it'}.`,
+      message: `After round ${labelOf(input, earliest)} the opening is only ${opening(earliest)} mm: washers can't be pressed there. They need ${whole(washers.tight)} mm. Move the ${isPair ? 'eyes' : 'nose'}, or embroider ${isPair ? 'them' : 'it'}.`,
     };
   const seated = discMm === null ? '' : backedByDisc(isPair, discMm);
   return {

@@ -32,10 +32,10 @@ const onFinished = new Set(['sculpting', 'hair']);
 /** What is put on a part while the inside is within reach. */
 function insideOf({ fabric, features, source }: PlannedPart): Inside[] {
   if (fabric.row[0] === 1) return [];
-  return features.flatMap(({ id, kind, rule, units, needle, line }): Inside[] => {
+  return features.flatMap(({ id, kind, rule, units, needle, line, washerMm }): Inside[] => {
     const pressed = hasPost(rule);
     const last = units.length > 0 ? Math.max(...units.flatMap((unit) => [unit.fromLine, unit.toLine])) : line;
-    const plain = { feature: id, line: last, discMm: null };
+    const plain = { feature: id, line: last, discMm: null, washerMm };
     if (pressed) {
       const disc = discBehind(source, kind, rule.sizeMm ?? 0);
       return [{ ...plain, act: kind === 'eyes' ? 'seat-eyes' : 'seat-nose', discMm: disc }];
