@@ -2,9 +2,9 @@ import { AtkinsonHyperlegibleNext_400Regular } from '@expo-google-fonts/atkinson
 import { AtkinsonHyperlegibleNext_700Bold } from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold';
 import { BricolageGrotesque_700Bold } from '@expo-google-fonts/bricolage-grotesque/700Bold';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { useFonts } from 'expo-font';
+import { FontDisplay, useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { useColorScheme } from 'react-native';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { TamaguiProvider, View } from '@tamagui/core';
@@ -24,21 +24,37 @@ const client = new QueryClient({
 
 readToysWith(workbench);
 
+/** So long the first page waits for its fonts, which the document asks for before anything else. */
+const fontsWaitMs = 600;
+/** What is not there then stays away until the next visit: letters that change would move buttons from under a thumb. */
+const display = FontDisplay.OPTIONAL;
+const fonts = {
+  AtkinsonHyperlegibleNext_400Regular: { uri: AtkinsonHyperlegibleNext_400Regular, display },
+  AtkinsonHyperlegibleNext_700Bold: { uri: AtkinsonHyperlegibleNext_700Bold, display },
+  BricolageGrotesque_700Bold: { uri: BricolageGrotesque_700Bold, display },
+};
+
+/** Whether the letters stand as they will stay; fonts that fail or are slow must not hold up the maker. */
+function useLetters(): boolean {
+  const [loaded, failed] = useFonts(fonts);
+  const [waited, setWaited] = useState(false);
+  useEffect(() => {
+    const soon = setTimeout(() => setWaited(true), fontsWaitMs);
+    return () => clearTimeout(soon);
+  }, []);
+  return loaded || failed !== null || waited;
+}
+
 export default function RootLayout() {
   const scheme = useColorScheme() === 'dark' ? 'dark' : 'light';
   useEffect(keepOffline, []);
-  // The text stands in the fallback face until the fonts are there; a font that fails to load must not hold up the maker.
-  useFonts({
-    AtkinsonHyperlegibleNext_400Regular,
-    AtkinsonHyperlegibleNext_700Bold,
-    BricolageGrotesque_700Bold,
-  });
+  const lettersStand = useLetters();
   return (
     <SafeAreaProvider>
       <TamaguiProvider config={config} defaultTheme={scheme}>
         <QueryClientProvider client={client}>
           <View flex={1} minHeight={0} backgroundColor="$background">
-            <Pages />
+            {lettersStand ? <Pages /> : null}
           </View>
         </QueryClientProvider>
       </TamaguiProvider>

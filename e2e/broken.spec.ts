@@ -313,6 +313,20 @@ test('an opened file stands on its page and not in the address, with its changes
   await expect(text).toHaveValue(/^Toy: Changed here\n/);
 });
 
+test('fonts that come late do not move what the thumb is about to touch', async ({ page }) => {
+  await page.route(/\.ttf$/, async (route) => {
+    await new Promise((later) => setTimeout(later, 2500));
+    await route.continue();
+  });
+  await page.goto('/');
+  const button = page.getByRole('button', { name: 'Look at the Pondside demo toys' });
+  await button.waitFor();
+  const before = await button.boundingBox();
+  await page.evaluate(() => document.fonts.ready);
+  await page.waitForTimeout(3000);
+  expect(await button.boundingBox()).toEqual(before);
+});
+
 test('the demo toys are asked for again where the request is lost on its way', async ({ page }) => {
   let lost = 0;
   await page.route('**/demo.json', (route) => {

@@ -86,6 +86,7 @@ export function build() {
     env: { ...process.env, CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1' },
     stdio: ['ignore', 'ignore', 'inherit'],
   });
+  run(process.execPath, ['scripts/fonts.mjs']);
   run(process.execPath, ['scripts/offline.mjs']);
   stamp('built', wanted);
 }

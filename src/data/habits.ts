@@ -21,7 +21,11 @@ export function useApartHabit() {
   });
   const keep = useMutation({
     mutationFn: (habit: Apart) => storage.setItem(key, habit),
-    onMutate: (habit) => client.setQueryData(queryKey, habit),
+    onMutate: async (habit) => {
+      // A read on its way would bring back what was kept before.
+      await client.cancelQueries({ queryKey });
+      client.setQueryData(queryKey, habit);
+    },
     onSettled: () => client.invalidateQueries({ queryKey }),
   });
   return { habit: data ?? null, keep: keep.mutate };

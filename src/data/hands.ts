@@ -12,14 +12,18 @@ const queryKey = ['habit', 'hands'] as const;
 /** What this maker's hands and tools get through; usual ones until she says. */
 export function useHands() {
   const client = useQueryClient();
-  const { data } = useQuery({
+  const { data, isPending } = useQuery({
     queryKey,
     queryFn: async () => readHands(await storage.getItem(handsKey)),
     staleTime: Infinity,
   });
   const keep = useMutation({
     mutationFn: (hands: Hands) => storage.setItem(handsKey, JSON.stringify(hands)),
-    onMutate: (hands) => client.setQueryData(queryKey, hands),
+    onMutate: async (hands) => {
+      // A read on its way would bring back what was kept before.
+      await client.cancelQueries({ queryKey });
+      client.setQueryData(queryKey, hands);
+    },
     // Every card says when the next stop is.
     onSuccess: () => client.invalidateQueries({ queryKey: shelfKey }),
   });
@@ -30,6 +34,8 @@ export function useHands() {
       () => (weighed ? { ...own, stuffingShare: shareOfUsual(densities) } : own),
       [own, weighed, densities],
     ),
+    /** what is kept was read: until then they are the usual ones, and nothing may be built on them */
+    isRead: !isPending,
     /** they could not be kept: the browser's storage is full or shut */
     failed: keep.isError,
     // What the stuffing weighs is kept with the stuffing.

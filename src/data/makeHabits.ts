@@ -45,7 +45,11 @@ export function useMakeHabits() {
   const { data } = useQuery({ queryKey, queryFn: read });
   const keep = useMutation({
     mutationFn: (habits: MakeHabits) => storage.setItem(key, JSON.stringify(habits)),
-    onMutate: (habits) => client.setQueryData(queryKey, habits),
+    onMutate: async (habits) => {
+      // A read on its way would bring back what was kept before.
+      await client.cancelQueries({ queryKey });
+      client.setQueryData(queryKey, habits);
+    },
   });
   const habits = data ?? usual;
   return { habits, change: (some: Partial<MakeHabits>) => keep.mutate({ ...habits, ...some }) };

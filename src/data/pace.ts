@@ -17,7 +17,11 @@ export function usePace() {
   const keep = useMutation({
     mutationFn: (pace: number | null) =>
       pace === null ? storage.removeItem(paceKey) : storage.setItem(paceKey, String(pace)),
-    onMutate: (pace) => client.setQueryData(queryKey, pace),
+    onMutate: async (pace) => {
+      // A read on its way would bring back what was kept before.
+      await client.cancelQueries({ queryKey });
+      client.setQueryData(queryKey, pace);
+    },
   });
   const own = data ?? null;
   return {

@@ -18,7 +18,11 @@ export function useRules() {
   const keep = useMutation({
     mutationFn: (book: RuleBook | null) =>
       book ? storage.setItem(key, writeRuleBook(book)) : storage.removeItem(key),
-    onMutate: (book) => client.setQueryData(queryKey, book ?? shippedRules),
+    onMutate: async (book) => {
+      // A read on its way would bring back what was kept before.
+      await client.cancelQueries({ queryKey });
+      client.setQueryData(queryKey, book ?? shippedRules);
+    },
     onError: () => client.invalidateQueries({ queryKey }),
   });
   return { book: data ?? shippedRules, keep: keep.mutate, failed: keep.isError };

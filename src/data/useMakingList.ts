@@ -36,7 +36,11 @@ export function useMakingList() {
   const { data, error, refetch } = useQuery({ queryKey, queryFn: read, staleTime: Infinity });
   const keep = useMutation({
     mutationFn: (list: MakingList) => storage.setItem(makingListKey, JSON.stringify(list)),
-    onMutate: (list) => client.setQueryData(queryKey, list),
+    onMutate: async (list) => {
+      // A read on its way would bring back what was kept before.
+      await client.cancelQueries({ queryKey });
+      client.setQueryData(queryKey, list);
+    },
   });
   const list = data ?? null;
   return {

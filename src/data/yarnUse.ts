@@ -15,7 +15,11 @@ export function useYarnUse() {
   });
   const keep = useMutation({
     mutationFn: (use: number) => storage.setItem(yarnUseKey, String(use)),
-    onMutate: (use) => client.setQueryData(queryKey, use),
+    onMutate: async (use) => {
+      // A read on its way would bring back what was kept before.
+      await client.cancelQueries({ queryKey });
+      client.setQueryData(queryKey, use);
+    },
   });
   return {
     yarnUse: data ?? 1,

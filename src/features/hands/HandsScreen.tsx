@@ -125,7 +125,7 @@ function Figures({ title, asked, across = false, hands, change }: FiguresProps) 
 /** What a maker's hands and tools get through: every stop of every toy goes by it. */
 export function HandsScreen() {
   const router = useRouter();
-  const { hands, failed, change } = useHands();
+  const { hands, isRead, failed, change } = useHands();
   const { back } = useLocalSearchParams<{ back?: string }>();
   const isFromToy = back?.startsWith('/toy/') === true;
   const goBack = () => router.replace((isFromToy ? back : '/') as '/');
@@ -145,6 +145,16 @@ export function HandsScreen() {
         How late can eyes still be pressed, and when does stuffing get hard? Take a size, or find out on any
         round opening: how many stitches did it have when it was still easy?
       </Body>
+      {isRead ? <Sizes hands={hands} change={change} /> : <Body color="$quiet">Looking at them …</Body>}
+      <Quiet>Figures to begin with are our own. What is being made keeps those it was begun with.</Quiet>
+    </Page>
+  );
+}
+
+/** A size, or every figure by itself. */
+function Sizes({ hands, change }: { hands: Hands; change: (hands: Hands) => void }) {
+  return (
+    <>
       <OneOf
         label="My hands are"
         options={sizes}
@@ -157,7 +167,6 @@ export function HandsScreen() {
         <Figures title="How deep" asked={reaches} hands={hands} change={change} />
         <Figures title="Tools" asked={tools} hands={hands} change={change} />
       </View>
-      <Quiet>Figures to begin with are our own. What is being made keeps those it was begun with.</Quiet>
-    </Page>
+    </>
   );
 }
