@@ -32,8 +32,16 @@ function film(codes: readonly string[]): Buffer {
   return Buffer.concat([Buffer.from(`YUV4MPEG2 W${width} H${height} F10:1 Ip A1:1 C420mpeg2\n`), ...frames]);
 }
 
+/** Remarks of a maker: what is packed is larger than one code, whatever its dates and ids come to. */
+const remarks = [
+  'Bought the brown on a Tuesday at the market; ball 17 was thicker, so hook 3.25 for that one only.',
+  'Mara says the muzzle wants to be flatter: try five plain rounds next time, and less fibre in the chin.',
+  'Washed it by hand with the jumpers on the 9th, dried over two nights on the rack by the stove, kept its shape.',
+  'For the summer fair: six by July, two with scarves, none in grey, ask Jonas about the little boxes.',
+].map((words) => `// ${words}`);
+
 async function openHandOn(page: Page): Promise<void> {
-  await bringPattern(page, `Toy: Bear to give\n${bearHead}`);
+  await bringPattern(page, ['Toy: Bear to give', bearHead, ...remarks].join('\n'));
   await saved(page);
   await page.goto('/');
   await page.getByRole('button', { name: 'More for Bear to give' }).click();

@@ -87,7 +87,7 @@ test('a bear is pasted, its arms and legs are placed and moved by thumb, and the
 
   await page.getByRole('button', { name: 'Left arm: sew it, stitch by stitch' }).click();
   await expect(arm.getByRole('list', { name: 'Every stitch' }).getByRole('listitem')).toHaveCount(8);
-  await page.getByRole('radio', { name: 'Back' }).click();
+  await page.getByRole('radio', { name: 'Back', exact: true }).click();
   await expect(page.getByText('180°')).toBeVisible();
   await expectAccessible(page);
   await saved(page);
