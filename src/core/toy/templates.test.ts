@@ -126,5 +126,8 @@ describe.each<PaperName>(['A4', 'Letter'])('on %s', (paper) => {
     expect(page).toMatch(/class="ruler" d="M12 [\d.]+h100/);
     expect(page).toContain('Patch &lt;b&gt;');
     expect(page).toContain('cut 1 · 40 × 40 mm');
+    // What it says of lines and letters is of its own alone.
+    const [, style = ''] = /<style>(.*?)<\/style>/.exec(page) ?? [];
+    for (const rule of style.split('}').filter(Boolean)) expect(rule).toMatch(/^\.template-page /);
   });
 });

@@ -100,6 +100,14 @@ function drawn({ template, x, y }: Placed): string {
   return `<path d="M${first ?? ''}L${rest.join('L')}Z"/><text x="${n(x)}" y="${n(under)}" text-anchor="middle">${escapedHtml(template.name)}</text><text x="${n(x)}" y="${n(under + 4.5)}" text-anchor="middle">cut ${template.cut} · ${size}</text>`;
 }
 
+// A style in a drawing holds for the whole page it stands in: it names the drawing, or the signs on buttons change with it.
+const drawingCss = [
+  '.template-page path{fill:none;stroke:#000;stroke-width:.4}',
+  '.template-page .cut{stroke-dasharray:2 2;stroke-width:.25}',
+  '.template-page clipPath path{stroke:none}',
+  '.template-page text{font:3.6px sans-serif;fill:#000}',
+].join('');
+
 function pageSvg({ placed, tile }: SheetPage, paper: PaperName, at: string): string {
   const { width, height } = papers[paper];
   const area = areaOf(paper);
@@ -112,7 +120,7 @@ function pageSvg({ placed, tile }: SheetPage, paper: PaperName, at: string): str
     tile === null
       ? ''
       : `<clipPath id="sheet"><path d="M${margin} ${margin}h${n(area.width)}v${n(area.height)}h${n(-area.width)}Z"/></clipPath>`;
-  return `<svg class="template-page" xmlns="http://www.w3.org/2000/svg" role="img" aria-label="${escapedHtml(at)}" width="${n(width)}mm" height="${n(height)}mm" viewBox="0 0 ${n(width)} ${n(height)}"><style>path{fill:none;stroke:#000;stroke-width:.4}.cut{stroke-dasharray:2 2;stroke-width:.25}clipPath path{stroke:none}text{font:3.6px sans-serif;fill:#000}</style>${clipped}<g${clip}>${placed.map(drawn).join('')}</g>${frame}${ruler(papers[paper])}</svg>`;
+  return `<svg class="template-page" xmlns="http://www.w3.org/2000/svg" role="img" aria-label="${escapedHtml(at)}" width="${n(width)}mm" height="${n(height)}mm" viewBox="0 0 ${n(width)} ${n(height)}"><style>${drawingCss}</style>${clipped}<g${clip}>${placed.map(drawn).join('')}</g>${frame}${ruler(papers[paper])}</svg>`;
 }
 
 /** Every sheet as a drawing of its own, in millimetres, black on white. */
