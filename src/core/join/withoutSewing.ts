@@ -94,9 +94,15 @@ export function joinWithoutSewing(
     round: labelOf(wall, round),
     base: fabric.label[(fabric.base[round - 1] ?? 0) - 1] ?? null,
   };
+  // It is one round: loops that one of its sentences says hold for the parts of the others too.
+  const oneLoop = [...new Set(entries.map(({ sentence }) => loopsSaid(sentence)))].filter(
+    (loops) => loops !== 'both',
+  );
+  const ofRound = oneLoop.length === 1 ? oneLoop[0] : undefined;
   entries.forEach((entry, i) => {
     const { unit, sentence } = entry;
-    const join = { ...blankJoin('no-sew', unit, wall, sentence), ...bare, loops: loopsSaid(sentence) };
+    const loops = ofRound ?? loopsSaid(sentence);
+    const join = { ...blankJoin('no-sew', unit, wall, sentence), ...bare, loops };
     state.joins.push(
       isPlan(plan)
         ? {

@@ -84,32 +84,55 @@ class TwoRounds {
     return null;
   }
 
-  /** The stitches below a place with one beside it on either side, and where the place begins among them. */
-  window(first: number, count: number): { below: DrawnStitch[]; at: number; start: number } {
-    const start = Math.max(1, first - beside);
-    const far = Math.max(first + count - 1 + beside, start + fewest - 1);
-    const end = Math.min(roundCount(this.fabric, this.base), far);
+  /** A row that was turned goes back over the one below: its first stitch stands on the last. */
+  private get isTurned(): boolean {
+    return this.parentsOf(1).first > this.parentsOf(this.count).first;
+  }
+
+  /** `round`, or `row` */
+  get word(): 'round' | 'row' {
+    return this.fabric.row[this.round - 1] === 1 ? 'row' : 'round';
+  }
+
+  /** Numbers of the stitches something stands on, in the order they are met. */
+  metBy(number: number): number[] {
+    const { first, count } = this.parentsOf(number);
+    const numbers = Array.from({ length: count }, (_, i) => first + i);
+    return this.isTurned ? numbers.reverse() : numbers;
+  }
+
+  /** The stitches below some of them with one beside on either side, in the order they are met. */
+  window(numbers: readonly number[]): DrawnStitch[] {
+    const last = roundCount(this.fabric, this.base);
+    const [least, most] = [Math.min(...numbers) - beside, Math.max(...numbers) + beside];
+    const start = Math.max(1, Math.min(least, last - fewest + 1));
+    const end = Math.min(last, Math.max(most, start + fewest - 1));
     const below = Array.from({ length: Math.max(0, end - start + 1) }, (_, i) => ({
       number: start + i,
       yarn: this.yarn(this.baseFrom + start + i - 1),
       on: [],
     }));
-    return { below, at: first - start, start };
+    return this.isTurned ? below.reverse() : below;
   }
 
-  /** Stitches of the round up to one, those that stand wholly on a window. */
-  above(start: number, length: number, last: number): DrawnStitch[] {
+  /** Stitches of the round up to one, those that stand wholly on what is drawn below. */
+  above(below: readonly DrawnStitch[], last: number): DrawnStitch[] {
     const drawn: DrawnStitch[] = [];
     for (let number = 1; number <= last; number += 1) {
-      const { first, count } = this.parentsOf(number);
-      const isWithin = count > 0 && first >= start && first + count <= start + length;
-      if (!isWithin) continue;
-      const on = Array.from({ length: count }, (_, i) => first - start + i);
-      drawn.push({ number, yarn: this.yarnOf(number), on });
+      const on = placesOf(below, this.metBy(number));
+      const isWithin = on.length > 0 && on.length === this.parentsOf(number).count;
+      if (isWithin) drawn.push({ number, yarn: this.yarnOf(number), on });
     }
     return drawn;
   }
 }
+
+/** Where stitches stand in a row that is drawn, from 0; those that are not drawn are left out. */
+const placesOf = (drawn: readonly DrawnStitch[], numbers: readonly number[]): number[] =>
+  numbers.flatMap((number) => {
+    const place = drawn.findIndex((stitch) => stitch.number === number);
+    return place < 0 ? [] : [place];
+  });
 
 const listed = (numbers: readonly number[]): string =>
   numbers.length > 1
@@ -162,8 +185,9 @@ function increaseTechnique(rounds: TwoRounds): Technique | null {
   let last = first;
   while (last < rounds.count && rounds.parentsOf(last + 1).first === place) last += 1;
   const many = last - first + 1;
-  const { below, at, start } = rounds.window(place, 1);
-  const upTo = (number: number) => rounds.above(start, below.length, number);
+  const below = rounds.window([place]);
+  const into = placesOf(below, [place]);
+  const upTo = (number: number) => rounds.above(below, number);
   const loops = rounds.loopsOf(first);
   const own = Array.from({ length: many }, (_, i) => first + i);
   return {
@@ -171,7 +195,7 @@ function increaseTechnique(rounds: TwoRounds): Technique | null {
     title: 'An increase',
     steps: [
       {
-        words: `Stitch ${place} of round ${rounds.belowLabel} takes ${inWords(many)}. The first goes in as always.`,
+        words: `Stitch ${place} of ${rounds.word} ${rounds.belowLabel} takes ${inWords(many)}. The first goes in as always.`,
         below,
         above: upTo(first),
         into: [],
@@ -184,11 +208,11 @@ function increaseTechnique(rounds: TwoRounds): Technique | null {
             : 'Into the same place again, not into the next one.',
         below,
         above: upTo(first),
-        into: [at],
+        into,
         loops,
       },
       {
-        words: `${inWords(many).replace(/^./, (letter) => letter.toUpperCase())} stitches stand on one: they are ${listed(own)} of this round.`,
+        words: `${inWords(many).replace(/^./, (letter) => letter.toUpperCase())} stitches stand on one: they are ${listed(own)} of this ${rounds.word}.`,
         below,
         above: upTo(last),
         into: [],
@@ -202,26 +226,26 @@ function decreaseTechnique(rounds: TwoRounds): Technique | null {
   // Taller stitches are drawn together in another way.
   const number = rounds.find((one) => rounds.parentsOf(one).count > 1 && rounds.kindOf(one) === 'sc');
   if (number === null) return null;
-  const { first, count } = rounds.parentsOf(number);
-  const { below, at, start } = rounds.window(first, count);
-  const upTo = (last: number) => rounds.above(start, below.length, last);
+  const places = rounds.metBy(number);
+  const count = places.length;
+  const below = rounds.window(places);
+  const into = placesOf(below, places);
+  const upTo = (last: number) => rounds.above(below, last);
   const said = rounds.loopsOf(number);
   const loops = said === 'both' ? 'front' : said;
-  const places = Array.from({ length: count }, (_, i) => first + i);
-  const into = places.map((_, i) => at + i);
   return {
     kind: 'decrease',
     title: 'A decrease that hardly shows',
     steps: [
       {
-        words: `The hook under the ${loops} loop of stitch ${places[0] ?? ''} of round ${rounds.belowLabel}, then under the ${loops} loop of ${listed(places.slice(1))}. Nothing is drawn through yet.`,
+        words: `The hook under the ${loops} loop of stitch ${places[0] ?? ''} of ${rounds.word} ${rounds.belowLabel}, then under the ${loops} loop of ${listed(places.slice(1))}. Nothing is drawn through yet.`,
         below,
         above: upTo(number - 1),
         into,
         loops,
       },
       {
-        words: `Yarn over, and through ${count === 2 ? 'both' : 'all'} of these loops at once. Two loops are on the hook: yarn over, through both. One stitch stands on ${inWords(count)}: stitch ${number} of this round.`,
+        words: `Yarn over, and through ${count === 2 ? 'both' : 'all'} of these loops at once. Two loops are on the hook: yarn over, through both. One stitch stands on ${inWords(count)}: stitch ${number} of this ${rounds.word}.`,
         below,
         above: upTo(number),
         into: [],
@@ -235,9 +259,10 @@ function oneLoopTechnique(rounds: TwoRounds): Technique | null {
   const number = rounds.find((one) => rounds.loopsOf(one) !== 'both' && rounds.parentsOf(one).count === 1);
   if (number === null) return null;
   const loops = rounds.loopsOf(number);
-  const { first } = rounds.parentsOf(number);
-  const { below, at, start } = rounds.window(first, 1);
-  const upTo = (last: number) => rounds.above(start, below.length, last);
+  const places = rounds.metBy(number);
+  const below = rounds.window(places);
+  const into = placesOf(below, places);
+  const upTo = (last: number) => rounds.above(below, last);
   const [which, free] =
     loops === 'back'
       ? [
@@ -253,7 +278,7 @@ function oneLoopTechnique(rounds: TwoRounds): Technique | null {
         words: `Every stitch has two loops on top. Take ${which}, and leave the other.`,
         below,
         above: upTo(number - 1),
-        into: [at],
+        into,
         loops,
       },
       { words: `Then the stitch as always. ${free}`, below, above: upTo(number), into: [], loops },
@@ -279,12 +304,12 @@ function colourTechnique(fabric: Fabric, rounds: TwoRounds): Technique | null {
   if (!change) return null;
   const { number } = change;
   const next = change.next || 'the first yarn';
-  const { first, count } = rounds.parentsOf(number);
-  if (count === 0) return null;
-  const { below, at, start } = rounds.window(first, count);
-  const upTo = (last: number) => rounds.above(start, below.length, last);
+  const places = rounds.metBy(number);
+  if (places.length === 0) return null;
+  const below = rounds.window(places);
+  const into = placesOf(below, places);
+  const upTo = (last: number) => rounds.above(below, last);
   const own = rounds.yarnOf(number) || 'the first yarn';
-  const into = Array.from({ length: count }, (_, i) => at + i);
   const step = { below, into: [], loops: rounds.loopsOf(number) };
   return {
     kind: 'colour',
@@ -303,7 +328,7 @@ function colourTechnique(fabric: Fabric, rounds: TwoRounds): Technique | null {
       },
       {
         ...step,
-        words: `The loop on the hook is ${next} now, and so is the whole of the next stitch. Draw both yarns snug; a step of half a stitch is what a spiral makes.`,
+        words: `The loop on the hook is ${next} now, and so is the whole of the next stitch. Draw both yarns snug.`,
         above: upTo(number + 1),
       },
     ],
@@ -324,9 +349,10 @@ function tallTechnique(rounds: TwoRounds, terms: Terms): Technique | null {
   );
   const how = number === null ? undefined : tall[rounds.kindOf(number)];
   if (number === null || !how) return null;
-  const { first, count } = rounds.parentsOf(number);
-  const { below, at, start } = rounds.window(first, count);
-  const upTo = (last: number) => rounds.above(start, below.length, last);
+  const places = rounds.metBy(number);
+  const below = rounds.window(places);
+  const into = placesOf(below, places);
+  const upTo = (last: number) => rounds.above(below, last);
   const loops = rounds.loopsOf(number);
   const name = stitchWord(rounds.kindOf(number), terms);
   return {
@@ -337,7 +363,7 @@ function tallTechnique(rounds: TwoRounds, terms: Terms): Technique | null {
         words: `Yarn over ${how.over} before the hook goes in. Then draw up a loop.`,
         below,
         above: upTo(number - 1),
-        into: [at],
+        into,
         loops,
       },
       { words: how.off, below, above: upTo(number), into: [], loops },

@@ -180,6 +180,16 @@ test.each<[said: string, stitch: number, loops: string]>([
   expect(joins.map((join) => [join.round, join.stitch, join.loops])).toEqual([[9, stitch, loops]]);
 });
 
+test('loops said of one part of a round hold for all that is worked into it', () => {
+  const body = ['Body', ...increases(24), 'R5-R13: sc around'].join('\n');
+  const said =
+    'Crochet the arms into the body on round 9 in the back loops only, on both sides. Crochet the tail into the body on round 9, at the back.';
+  const { joins } = analyseToy(
+    `${body}\n\nArm (make 2)\nR1: 6 sc in ring\nR2-R5: sc around\n\nTail\nR1: 6 sc in ring\nR2-R5: sc around\n\nAssembly\n${said}`,
+  ).joined;
+  expect(joins.map(({ loops }) => loops)).toEqual(['back', 'back', 'back']);
+});
+
 describe('several rounds that are as good stand beside it', () => {
   test.each<[count: number, pieces: Piece[], others: string[]]>([
     // The sides lie at 8 and 23, between two places of four stitches: nearer the front, further from it, or all half a stitch on.

@@ -87,3 +87,27 @@ test('the end that is drawn together, and the seam with its own stitches', () =>
   const check = tasks.find((task) => task.kind === 'finish' && task.do === 'check');
   expect(check && titles(check)).toEqual([]);
 });
+
+test('a row that was turned goes back over the one below: its stitches are met from the last', () => {
+  const flap = analyseToy(
+    [
+      'Flap',
+      'Row 1: ch 7, sc in 2nd ch from hook and in each ch across, turn (6)',
+      'Row 2: inc, 4 sc, inc, turn (8)',
+      'Row 3: sc across, turn',
+      'Row 4: dec, 4 sc, dec (6)',
+    ].join('\n'),
+  );
+  const rows = tasksOf(flap).filter((task) => task.kind === 'round');
+  const [increase] = techniquesOfTask(flap, rows[1]!);
+  expect(increase?.steps[0]?.words).toBe('Stitch 6 of row 1 takes two. The first goes in as always.');
+  expect(increase?.steps[0]?.below.map(({ number }) => number)).toEqual([6, 5, 4, 3]);
+  expect(increase?.steps[2]?.above.map(({ number, on }) => [number, ...on])).toEqual([
+    [1, 0],
+    [2, 0],
+  ]);
+  const [decrease] = techniquesOfTask(flap, rows[3]!);
+  expect(decrease?.steps[0]?.words).toContain('stitch 8 of row 3, then under the front loop of 7.');
+  expect(decrease?.steps[0]?.into).toEqual([0, 1]);
+  expect(decrease?.steps[1]?.above.at(-1)).toMatchObject({ number: 1, on: [0, 1] });
+});
