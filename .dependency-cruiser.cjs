@@ -1,5 +1,6 @@
 /** Folders from the ground up: each may use those before it. */
 const core = [
+  'words',
   'notation',
   'fabric',
   'shape',

@@ -1,5 +1,6 @@
 import type { ToyAnalysis } from '../toy/analyse';
 import { sizeOfPart } from '../toy/stuffedPart';
+import { wholeMm } from '../words/counted';
 
 /** A number that differs between two states of a toy, in a maker's words. */
 export interface Change {
@@ -8,8 +9,6 @@ export interface Change {
   before: string;
   after: string;
 }
-
-const mm = (value: number) => `${Math.round(value)} mm`;
 
 /** Every number of a toy that differs between two states of it, part by part, in the order a maker meets them. */
 export function compareToys(before: ToyAnalysis, after: ToyAnalysis): Change[] {
@@ -21,8 +20,8 @@ export function compareToys(before: ToyAnalysis, after: ToyAnalysis): Change[] {
       if (was !== is) changes.push({ part: part.source.name, what, before: was, after: is });
     };
     const [was, is] = [sizeOfPart(old), sizeOfPart(part)];
-    say('widest', mm(was.widthMm), mm(is.widthMm));
-    say('high', mm(was.heightMm), mm(is.heightMm));
+    say('widest', wholeMm(was.widthMm), wholeMm(is.widthMm));
+    say('high', wholeMm(was.heightMm), wholeMm(is.heightMm));
     if (old.eyes && part.eyes) {
       const holes = (eyes: NonNullable<typeof part.eyes>) =>
         eyes.units
@@ -31,7 +30,7 @@ export function compareToys(before: ToyAnalysis, after: ToyAnalysis): Change[] {
           .join(' and ');
       say('eyes across', `${old.eyes.rule.sizeMm} mm`, `${part.eyes.rule.sizeMm} mm`);
       say('eyes, holes', holes(old.eyes), holes(part.eyes));
-      say('eyes apart', mm(old.eyes.surfaceMm), mm(part.eyes.surfaceMm));
+      say('eyes apart', wholeMm(old.eyes.surfaceMm), wholeMm(part.eyes.surfaceMm));
     }
     const rounds = (stops: typeof part.stops) => stops.stops.map((stop) => stop.after).join(', ') || 'none';
     say('stops after round', rounds(old.stops), rounds(part.stops));

@@ -8,6 +8,7 @@ import { lineHeading } from '../place/words/lineWords';
 import { timeWords } from '../words/time';
 import { compareToys, type Change } from './compareToys';
 import { roundCards } from './editRounds';
+import { wholeMm } from '../words/counted';
 
 /** What differs between two versions of a toy, under the heading a maker would look for it. */
 export interface Difference {
@@ -31,8 +32,6 @@ function differing(
   });
 }
 
-const mm = (value: number) => `${Math.round(value)} mm`;
-
 /** What parts are called where several go by one name: `Ear`, `Ear, the second`. */
 function calledOf({ parts }: ToyAnalysis, { source }: PartAnalysis): string {
   const alike = parts.filter((other) => other.source.name === source.name);
@@ -46,9 +45,9 @@ function wholeOf(toy: ToyAnalysis): Map<string, string> {
   return new Map([
     ...(isWorked
       ? ([
-          ['high', mm(heightMm)],
-          ['wide', mm(widthMm)],
-          ['deep', mm(depthMm)],
+          ['high', wholeMm(heightMm)],
+          ['wide', wholeMm(widthMm)],
+          ['deep', wholeMm(depthMm)],
         ] as const)
       : []),
     [

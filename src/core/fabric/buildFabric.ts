@@ -7,6 +7,7 @@ import { isJoined, partStart, roundItems } from './roundItems';
 import { workOrPlain } from './workRound';
 import { limits } from '../notation/limits';
 import { overRound } from '../notation/wrapped';
+import { saying } from '../words/problems/problems';
 
 const code = Object.fromEntries(stitchKinds.map((kind, index) => [kind, index])) as Record<
   StitchKind,
@@ -161,13 +162,12 @@ export function buildFabric(part: PartSource, terms: Terms): { fabric: Fabric; p
     });
     if (clash > 0 && onto) {
       problems.push({
-        code: 'loops-used',
+        ...saying('loops-used', { piece: null, round: source.number, taken: clash }),
         severity: 'error',
         part: part.name,
         round: source.number,
         line: source.line,
         column: onto.span.from + 1,
-        message: `Round ${source.number} goes into loops that are worked into already (${clash} of them). Check which loops of that round were left free.`,
         suggestions:
           onto.loops === 'both'
             ? []

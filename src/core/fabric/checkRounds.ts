@@ -7,6 +7,9 @@ import { asMeant } from './readings';
 import { partStart, roundItems } from './roundItems';
 import { limits } from '../notation/limits';
 import { workOrPlain, type RoundWork } from './workRound';
+import { saying, type Said } from '../words/problems/problems';
+import type { RoundSaid } from '../words/problems/words';
+import type { Under } from '../words/problems/working';
 
 /** One round as counted. */
 export interface RoundCheck {
@@ -48,10 +51,6 @@ export function unknownStitches(items: readonly Item[], text: string): Extract<I
   });
 }
 
-function plural(n: number, word = 'stitch'): string {
-  return `${n} ${word}${n === 1 ? '' : word.endsWith('h') ? 'es' : 's'}`;
-}
-
 /** One round under its checks. */
 interface Context {
   part: PartSource;
@@ -61,35 +60,31 @@ interface Context {
   belowLabel: number | null;
 }
 
-type Found = Pick<Problem, 'code' | 'severity' | 'message'> & { at?: number };
+type Found = Said & Pick<Problem, 'severity'> & { at?: number };
 
-const nameOf = ({ source }: Context) => `${source.row ? 'Row' : 'Round'} ${source.number}`;
-const underOf = ({ part, source, belowLabel }: Context) =>
-  belowLabel === null
-    ? part.grown
-      ? 'the edge around the legs'
-      : 'the start'
-    : `${source.row ? 'row' : 'round'} ${belowLabel}`;
+const roundOf = ({ number, row }: RoundSource): RoundSaid => ({ round: number, isRow: row });
+
+function underOf({ part, source, belowLabel }: Context): Under {
+  if (belowLabel !== null) return { round: belowLabel, isRow: source.row };
+  return part.grown ? 'edge around the legs' : 'start';
+}
 
 /** What can't be read as it stands. */
 function unreadable(context: Context): Found[] {
   const { source } = context;
-  const name = nameOf(context);
+  const round = roundOf(source);
   const unknown = unknownStitches(source.work.items, source.text).map((item): Found => ({
-    code: 'unknown-stitch',
+    ...saying('unknown-stitch', { ...round, words: item.text }),
     severity: 'error',
-    message: `${name}: “${item.text}” is no stitch Hoppla knows. Write it another way, or define what it does.`,
     at: item.span.from + 1,
   }));
   const brackets = source.work.brackets.map((bracket): Found => ({
-    code: 'bracket-unpaired',
+    ...saying('bracket-unpaired', round),
     severity: 'warning',
-    message: `${name}: a bracket has no partner. Check where the repeat begins and ends.`,
     at: bracket.from + 1,
   }));
-  const message = `${name} says nothing to work. Write its stitches, or take the line out.`;
-  const empty: Found[] =
-    source.work.items.length === 0 ? [{ code: 'round-empty', severity: 'error', message }] : [];
+  const isEmpty = source.work.items.length === 0;
+  const empty: Found[] = isEmpty ? [{ ...saying('round-empty', round), severity: 'error' }] : [];
   return [...unknown, ...empty, ...brackets, ...unclearLoops(context)];
 }
 
@@ -104,20 +99,18 @@ function unclearLoops({ source }: Context): Found[] {
   if (third)
     return [
       {
-        code: 'loops-unclear',
+        ...saying('loops-unclear', { ...roundOf(source), third: third[0].toLowerCase() }),
         severity: 'warning',
-        message: `${source.row ? 'Row' : 'Round'} ${source.number} is worked into the ${third[0].toLowerCase()}: Hoppla knows both loops, the front and the back one, and draws it into both. The counts hold.`,
         at: third.index + 1,
       },
     ];
   return within(source.work.items).flatMap((item): Found[] => {
     if (item.type !== 'loops') return [];
-    const word = item.loops === 'front' ? 'FLO' : 'BLO';
+    const loops = item.loops === 'front' ? 'FLO' : 'BLO';
     return [
       {
-        code: 'loops-unclear',
+        ...saying('loops-unclear', { ...roundOf(source), loops }),
         severity: 'warning',
-        message: `${source.row ? 'Row' : 'Round'} ${source.number} says ${word} behind several things: for all of them, or for the last? It is worked into both loops until you write ${word} before what it is for.`,
         at: item.span.from + 1,
       },
     ];
@@ -129,46 +122,42 @@ function barren(context: Context): Found[] {
   const { source, work } = context;
   const works = source.work.items.some(({ type }) => type === 'work' || type === 'group' || type === 'skip');
   if (!works || !(work.madeUp || work.made === 0)) return [];
-  const write = work.madeUp ? 'It is taken as plain, so that the rest can be counted; write' : 'Write';
-  const message = `${nameOf(context)} makes no stitch as it is written. ${write} what it works.`;
-  return [{ code: 'round-no-stitch', severity: 'error', message }];
+  return [{ ...saying('round-no-stitch', { ...roundOf(source), isMadeUp: work.madeUp }), severity: 'error' }];
 }
 
 /** What the round needs against what there is below. */
 function miscounted(context: Context): Found[] {
   const { source, work, below } = context;
-  const [name, under] = [nameOf(context), underOf(context)];
+  const { used, made, remainder } = work;
+  const [round, under] = [roundOf(source), underOf(context)];
   const { total } = source.work;
   const left = work.left - work.leftOnPurpose;
   const found: Found[] = [];
   if (work.used > below) {
-    const message = `${name} works into ${plural(work.used)}, but ${under} has only ${below}: ${work.used - below} too few.`;
-    found.push({ code: 'not-enough-stitches', severity: 'error', message });
+    found.push({ ...saying('not-enough-stitches', { ...round, under, below, used }), severity: 'error' });
   }
-  if (left > 0 && work.remainder) {
-    const message = `${name}: the repeat takes ${plural(work.remainder.size)} and does not fill the ${below} of ${under}: ${left} left over.`;
-    found.push({ code: 'repeat-remainder', severity: 'error', message });
+  if (left > 0 && remainder) {
+    const facts = { ...round, under, below, repeat: remainder.size, left };
+    found.push({ ...saying('repeat-remainder', facts), severity: 'error' });
   }
   if (work.starved) {
-    const message = `${name}: what stands first takes every stitch of ${under}, so none is left to increase or decrease in. Write one repeat for the whole round, as in (3 sc, inc) x 6.`;
-    found.push({ code: 'nothing-left', severity: 'error', message });
+    found.push({ ...saying('nothing-left', { ...round, under }), severity: 'error' });
   }
-  const unworked = left > 0 && !work.remainder;
-  if (total && total.value !== work.made) {
-    const leftOver = unworked ? ` ${plural(left)} of ${under} stay unworked.` : '';
-    const message = `${name} says ${total.value}, but makes ${work.made}.${leftOver}`;
-    found.push({ code: 'count-mismatch', severity: 'error', message, at: total.span.from + 1 });
-  } else if (unworked) {
-    const message = `${name} works ${work.used} of the ${below} stitches of ${under}: ${left} left over.`;
-    found.push({ code: 'stitches-left', severity: source.row ? 'warning' : 'error', message });
+  const unworked = left > 0 && !remainder ? left : 0;
+  if (total && total.value !== made) {
+    const facts = { ...round, stated: total.value, made, under, unworked };
+    found.push({ ...saying('count-mismatch', facts), severity: 'error', at: total.span.from + 1 });
+  } else if (unworked > 0) {
+    const facts = { ...round, under, below, used, left };
+    found.push({ ...saying('stitches-left', facts), severity: source.row ? 'warning' : 'error' });
   }
   return found;
 }
 
 function tooLarge(context: Context): Found[] {
   if (!context.work.tooLarge) return [];
-  const message = `${nameOf(context)} would have more than ${limits.roundStitches} stitches, or more turns than a round can. Check its numbers.`;
-  return [{ code: 'too-large', severity: 'error', message }];
+  const facts = { ...roundOf(context.source), most: limits.roundStitches };
+  return [{ ...saying('too-large', facts), severity: 'error' }];
 }
 
 /** Everything that is wrong with one round by itself. */
@@ -288,13 +277,12 @@ class RoundCounter {
       return;
     }
     this.problems.push({
-      code: 'round-missing',
+      ...saying('round-missing', { why: 'loops', round: source.number, loopsOf: round }),
       severity: 'error',
       part: this.part.name,
       round: source.number,
       line: source.line,
       column: span.from + 1,
-      message: `Round ${source.number} goes into the loops of round ${round}, but there is no such round above.`,
       suggestions: [],
     });
   }
@@ -332,13 +320,12 @@ class RoundCounter {
 
 function partTooLarge(part: PartSource, { number, line }: RoundSource): Problem {
   return {
-    code: 'part-too-large',
+    ...saying('part-too-large', { part: part.name, round: number, most: limits.toyStitches }),
     severity: 'error',
     part: part.name,
     round: number,
     line,
     column: 1,
-    message: `${part.name} has more than ${limits.toyStitches} stitches by round ${number}: no toy is that large. It is counted up to there. Check the numbers of its rounds.`,
     suggestions: [],
   };
 }
@@ -351,32 +338,8 @@ function fits(work: RoundWork, stated: number | null, below: number): boolean {
 
 function numbering(part: PartSource, source: RoundSource, before: number): Problem[] {
   const place = { part: part.name, round: source.number, line: source.line, column: 1 };
-  const word = source.row ? 'Row' : 'Round';
-  if (source.number > before + 1) {
-    const missing =
-      before + 2 === source.number
-        ? `${word} ${before + 1} is missing`
-        : `${word}s ${before + 1} to ${source.number - 1} are missing`;
-    return [
-      {
-        code: 'round-missing',
-        severity: 'error',
-        ...place,
-        message: `${missing}: ${before === 0 ? 'the part begins with' : `${before} is followed by`} ${source.number}.`,
-        suggestions: [],
-      },
-    ];
-  }
-  if (source.number <= before) {
-    return [
-      {
-        code: 'round-duplicate',
-        severity: 'error',
-        ...place,
-        message: `${word} ${source.number} comes again after ${before}. Give it the next number if it is a round of its own.`,
-        suggestions: [],
-      },
-    ];
-  }
-  return [];
+  const facts = { ...roundOf(source), before };
+  const told = (what: Said): Problem[] => [{ ...what, severity: 'error', ...place, suggestions: [] }];
+  if (source.number > before + 1) return told(saying('round-missing', { ...facts, why: 'numbers' }));
+  return source.number <= before ? told(saying('round-duplicate', facts)) : [];
 }

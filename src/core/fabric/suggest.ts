@@ -9,6 +9,7 @@ import type { Terms } from '../notation/terms';
 import { tokenMatcher } from 'chevrotain';
 import { renumberFrom } from './renumberFrom';
 import { checkRounds, unknownStitches, type RoundCheck } from './checkRounds';
+import { plural } from '../words/counted';
 
 interface Candidate {
   text: string;
@@ -246,9 +247,7 @@ function search(
   return scored.slice(0, most).map(({ candidate, after }) => ({
     title:
       capital(candidate.title) +
-      (after > 0 && after >= before
-        ? `; then ${after} ${after === 1 ? 'round' : 'rounds'} after it must change too`
-        : ''),
+      (after > 0 && after >= before ? `; then ${plural(after, 'round')} after it must change too` : ''),
     edits: [overRound(source, candidate.text)],
   }));
 }

@@ -7,6 +7,7 @@ import { blankJoin, type Join, type JoinPart, type Unit } from './joined';
 import type { Joining } from './joining';
 import { endOf, type Placing } from './placing';
 import { problem } from './problem';
+import { labelOf } from './numbers';
 
 /** A piece that goes over the end of another or into it, both about one axis: the edge of one is sewn to a round of the other. */
 interface Fitting {
@@ -109,16 +110,23 @@ function betterRow(wall: JoinPart, count: number, row: number): number | null {
   return best === undefined ? null : (label[best - 1] ?? best);
 }
 
-function fitProblems(
-  { placing, piece, wall, row }: Fitting,
-  facts: Record<string, unknown>,
-): Join['problems'] {
+/** What is told of a piece by how its edge fits; nothing where it fits well. */
+function fitProblems({ placing, piece, wall, row }: Fitting): Join['problems'] {
   const { sentence } = placing;
-  if (row === null) return [problem(piece, 'fit-depth', facts, { sentence })];
+  const pieces = { piece: piece.part.name, wall: wall.part.name };
+  if (row === null) return [problem(piece, 'fit-depth', pieces, { sentence })];
   const share = circumference(piece, piece.fabric.rounds) / Math.max(1, circumference(wall, row));
   if (share >= tightest && share <= widest) return [];
-  const better = betterRow(wall, endOf(piece).count, row);
-  return [problem(piece, 'fit-width', { ...facts, isNarrow: share < tightest, better }, { sentence })];
+  const edge = endOf(piece).count;
+  const facts = {
+    ...pieces,
+    edge,
+    round: labelOf(wall, row),
+    count: roundCount(wall.fabric, row),
+    isNarrow: share < tightest,
+    better: betterRow(wall, edge, row),
+  };
+  return [problem(piece, 'fit-width', facts, { sentence })];
 }
 
 /** Joins what goes over an end of another or into it. */
@@ -142,16 +150,9 @@ function fitted(fitting: Fitting, unit: Unit): Join {
   const { sentence } = placing;
   const { fabric } = wall;
   const round = row === null ? null : (fabric.label[row - 1] ?? row);
-  const facts = {
-    piece: piece.part.name,
-    wall: wall.part.name,
-    edge: endOf(piece).count,
-    round,
-    count: row === null ? null : roundCount(fabric, row),
-  };
   const join: Join = {
     ...blankJoin('pushed-in', unit, wall, sentence),
-    problems: fitProblems(fitting, facts),
+    problems: fitProblems(fitting),
   };
   if (row === null || round === null) return join;
   const plan = edgeToEdge(edgeAround(piece), edgeAround(wall, row));

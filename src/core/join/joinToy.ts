@@ -1,5 +1,5 @@
 import { roundCount } from '../fabric/fabric';
-import type { ProblemCode } from '../notation/problemCodes';
+import type { ProblemCode } from '../words/problems/codes';
 import { turn } from '../shape/azimuth';
 import { joinEdges } from './byEdges';
 import { withClashes } from './clashes';

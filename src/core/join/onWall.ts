@@ -133,14 +133,17 @@ function laidOn(
   const isClosed = edgeRound.closed !== null;
   const held = heldOf(placing);
   const through = isClosed ? (piece.fabric.label[edgeRound.round - 1] ?? edgeRound.round) : null;
-  const facts = { piece: unit.name, wall: wall.part.name, count: edgeRound.count, through };
+  const facts = { piece: unit.name, wall: wall.part.name, count: edgeRound.count };
   const blank = blankJoin(
     isClosed && held === 'round' ? 'closed-on-wall' : kindOfHeld[held],
     unit,
     wall,
     sentence,
   );
-  const told = isClosed ? [problem(piece, 'join-closed', facts, { severity: 'info', sentence })] : [];
+  const told =
+    through === null
+      ? []
+      : [problem(piece, 'join-closed', { ...facts, through }, { severity: 'info', sentence })];
   const bare: Join = { ...blank, through, problems: told };
   if (sentence.way?.kind === 'hung') {
     const { threadMm } = sentence.way;

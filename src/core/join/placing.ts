@@ -274,12 +274,12 @@ export function placingsOf(parts: readonly JoinPart[], units: Units, problems: P
     }
     const unused = roundsUnused(sentence);
     if (unused.length > 0) {
-      problems.push(problem(owner, 'join-two-rounds', { rounds: unused.join(' and ') }, { sentence }));
+      problems.push(problem(owner, 'join-two-rounds', { rounds: unused }, { sentence }));
       continue;
     }
     const piece = sentence.joined[0]?.parts[0]?.name ?? owner.part.name;
     for (const words of sentence.unused ?? [])
-      problems.push(problem(owner, 'words-unused', { words, piece }, { sentence }));
+      problems.push(problem(owner, 'words-unused', { of: 'join', words, piece }, { sentence }));
     const stitches = [...(sentence.stitches ?? [])];
     for (const group of groupsOf(sentence, owner, byId, trunk)) place(sentence, group, stitches);
   }

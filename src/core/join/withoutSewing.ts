@@ -1,6 +1,6 @@
 import { roundCount } from '../fabric/fabric';
 import { overSentences } from '../notation/editText';
-import type { ProblemCode } from '../notation/problemCodes';
+import type { ProblemCode } from '../words/problems/codes';
 import { writeJoin } from '../notation/sentence/join';
 import { stitchAtAzimuth, stitchAzimuth, turn, wrapAngle } from '../shape/azimuth';
 import { blankJoin, type AnyJoin, type Join, type JoinPart, type Unit } from './joined';

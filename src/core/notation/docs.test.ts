@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { analyseToy } from '../toy/analyse';
 import { splitSentences } from './sentence/split';
 import { tokensOf } from './sentence/tokens';
-import { problemCodes } from './problemCodes';
+import { problemCodes } from '../words/problems/codes';
 import { readSentences } from './sentence/readSentences';
 
 /** The page of what is read, as it stands in the docs and in the app. */

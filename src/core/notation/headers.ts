@@ -1,5 +1,6 @@
 import { bounded } from './limits';
 import type { SeamSchool } from './pattern';
+import type { HeaderFault } from '../words/problems/reading';
 
 /** Lines of the form `Key: value` that set something for the toy or for one part. */
 export type Header =
@@ -16,11 +17,16 @@ export type Header =
   | { scope: 'part'; key: 'side'; value: 'out' | 'in' }
   | { scope: 'part'; key: 'make'; value: number }
   | { scope: 'part'; key: 'front'; round: number; stitch: number }
-  | { scope: 'bad'; key: string; message: string };
+  | { scope: 'bad'; key: string; fault: HeaderFault };
 
 type Reader = (value: string, name: string) => Header;
 
-const bad = (key: string, message: string): Header => ({ scope: 'bad', key, message });
+/** A value that is not read, and the words it may be where it is one of a few. */
+const bad = (header: string, value: string, options: readonly string[] = []): Header => ({
+  scope: 'bad',
+  key: header,
+  fault: { header, value: value.trim(), options },
+});
 const numbersIn = (value: string) =>
   (value.match(/\d+(?:[.,]\d+)?/g) ?? []).map((n) => bounded(Number.parseFloat(n.replace(',', '.'))));
 
@@ -36,12 +42,7 @@ const either =
         .toLowerCase()
         .split(/[\s,.;-]+/)[0] ?? '';
     const found = Object.hasOwn(options, word) ? options[word] : undefined;
-    return found
-      ? make(found)
-      : bad(
-          key,
-          `“${value.trim()}” is not known here. Write ${[...new Set(Object.keys(options))].join(' or ')}.`,
-        );
+    return found ? make(found) : bad(key, value, Object.keys(options));
   };
 
 const readers: Record<string, Reader> = {
@@ -56,11 +57,7 @@ const readers: Record<string, Reader> = {
   hand: either('hand', { left: 'left', right: 'right' }, (value) => ({ scope: 'toy', key: 'hand', value })),
   gauge: (value) => {
     const [widthMm, heightMm] = numbersIn(value);
-    if (!isStitchSize(widthMm) || !isStitchSize(heightMm))
-      return bad(
-        'gauge',
-        'Give the gauge as stitch width by round height, each from 0.5 to 60 mm, for example “5 mm x 4.1 mm”.',
-      );
+    if (!isStitchSize(widthMm) || !isStitchSize(heightMm)) return bad('gauge', value);
     // `Gauge: 5 mm x 4.1 mm, River cotton, assumed`: whose gauge it is, and whether it is only expected.
     const after = /^(?:.*?\d+(?:[.,]\d+)?){2}\s*(?:mm)?\s*(.*)$/.exec(value)?.[1] ?? '';
     const words = after
@@ -79,11 +76,7 @@ const readers: Record<string, Reader> = {
   },
   lean: (value) => {
     const [lean] = numbersIn(value);
-    if (lean === undefined || lean > 1)
-      return bad(
-        'lean',
-        'Lean is the part of a stitch a round moves sideways, from 0 to 1, for example “0.25”.',
-      );
+    if (lean === undefined || lean > 1) return bad('lean', value);
     return { scope: 'toy', key: 'lean', value: lean };
   },
   apart: either(
@@ -132,14 +125,11 @@ const readers: Record<string, Reader> = {
   ),
   make: (value) => {
     const [n] = numbersIn(value);
-    return n && n <= 99
-      ? { scope: 'part', key: 'make', value: Math.round(n) }
-      : bad('make', 'Say how many to make with a number, for example “Make: 2”.');
+    return n && n <= 99 ? { scope: 'part', key: 'make', value: Math.round(n) } : bad('make', value);
   },
   front: (value) => {
     const [a, b] = numbersIn(value);
-    if (!a || !b || !/stitch|st/i.test(value))
-      return bad('front', 'Say which stitch faces forward, for example “Front: stitch 18.5 of round 13”.');
+    if (!a || !b || !/stitch|st/i.test(value)) return bad('front', value);
     const roundFirst = /^\s*(r|rnd|round)\b\.?\s*\d/i.test(value) || /^\s*r\d/i.test(value);
     return { scope: 'part', key: 'front', stitch: roundFirst ? b : a, round: Math.round(roundFirst ? a : b) };
   },

@@ -305,7 +305,7 @@ test.each([
   const toy = analyseToy(`Ball\n${below}${line}\n`);
   expect(toy.parts[0]!.checks).toHaveLength(4);
   const told = toy.problems.filter(({ code }) => code === 'rounds-by-length');
-  expect(told.map(({ line: at, facts }) => [at, facts])).toEqual([[6, { length }]]);
+  expect(told.map(({ line: at, facts }) => [at, facts])).toEqual([[6, { line: 6, length }]]);
   expect(toy.pattern.notes.map(({ text }) => text)).toEqual([line]);
 });
 

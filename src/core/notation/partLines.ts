@@ -7,6 +7,7 @@ import type { Problem } from './problem';
 import { turnsInWords } from './rowsWorked';
 import type { Sentence } from './sentence/sentence';
 import type { Terms } from './terms';
+import { saying } from '../words/problems/problems';
 
 function slug(name: string, taken: ReadonlySet<string>): string {
   const base =
@@ -209,12 +210,11 @@ export function repeatRounds(
   const copied = part.rounds.filter((round) => round.number >= item.first && round.number <= item.last);
   if (copied.length === 0) {
     problems.push({
-      code: 'round-missing',
+      ...saying('round-missing', { why: 'repeat', line, round: item.first }),
       severity: 'error',
       part: part.name,
       line,
       column: item.span.from + 1,
-      message: `Line ${line} repeats round ${item.first}, but no such round stands above.`,
       suggestions: [],
     });
     return;

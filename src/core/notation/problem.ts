@@ -1,4 +1,4 @@
-import type { ProblemCode } from './problemCodes';
+import type { Said } from '../words/problems/problems';
 
 /** `error`: the work can't be right as written; `warning`: look before going on; `info`: an assumption worth knowing. */
 export type Severity = 'error' | 'warning' | 'info';
@@ -19,8 +19,7 @@ export interface Suggestion {
 }
 
 /** What is wrong, where, and what could be done. A value, never thrown. Lines and columns count from 1. */
-export interface Problem {
-  code: ProblemCode;
+export interface Problem extends Said {
   severity: Severity;
   part?: string;
   /** which part it is of: two parts may have one name */
@@ -30,8 +29,5 @@ export interface Problem {
   column?: number;
   /** what on the part it is about: the feature by its name, which of a pair, the holes of which lines */
   where?: { feature: string; side?: 'left' | 'right' };
-  /** what the message is made of, for whoever needs it again */
-  facts?: Readonly<Record<string, unknown>>;
-  message: string;
   suggestions: Suggestion[];
 }

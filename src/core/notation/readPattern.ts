@@ -317,7 +317,7 @@ class PatternReader {
     const { header: head } = read;
     if (!head || line.read.isRound) return null;
     if (head.scope === 'bad') {
-      this.problems.push(headerUnclear(number, head.message));
+      this.problems.push(headerUnclear(number, head.fault));
     } else if (head.scope === 'toy') {
       this.saysHand ||= head.key === 'hand';
       applyToyHeader(this.header, head, number, (terms) => {

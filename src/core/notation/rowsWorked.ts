@@ -2,6 +2,7 @@ import type { Item } from './ast';
 import type { PartSource, RoundSource } from './pattern';
 import type { Problem } from './problem';
 import { lastLineOf } from './wrapped';
+import { saying } from '../words/problems/problems';
 
 const some = (items: readonly Item[], test: (item: Item) => boolean): boolean =>
   items.some((item) => test(item) || (item.type === 'group' && some(item.items, test)));
@@ -53,13 +54,12 @@ function asksHow({ name, id, line, rounds }: PartSource): Problem {
   const after = first?.line === line ? lastLineOf(first) : line;
   const settled = (text: string) => [{ line: after, text, insertAfter: true }];
   return {
-    code: 'rows-or-rounds',
+    ...saying('rows-or-rounds', { part: name }),
     severity: 'error',
     part: name,
     partId: id,
     line: rounds[0]?.line ?? line,
     column: 1,
-    message: `Is the ${name} worked round and round, or to and fro? It says “Row”, and neither its start nor a turn tells. It is taken as rows that are turned until you say.`,
     suggestions: [
       { title: 'It goes round', edits: settled('Rounds: spiral') },
       { title: 'Each row is turned', edits: settled('Turn at the end of every row.') },

@@ -1,5 +1,6 @@
 import type { Item, StitchWord } from './ast';
 import type { Problem } from './problem';
+import { saying } from '../words/problems/problems';
 
 export type Terms = 'us' | 'uk';
 
@@ -91,11 +92,10 @@ export function findTerms(
   if (us && (places.get('htr') ?? places.get('ttr'))) {
     const other = places.get('htr') ?? places.get('ttr');
     problems.push({
-      code: 'terms-mixed',
+      ...saying('terms-mixed', { usLine: us.line, ukLine: other?.line ?? null }),
       severity: 'error',
       line: other?.line,
       column: other?.column,
-      message: `This text mixes US and UK words: a US word in line ${us.line}, a UK word in line ${other?.line}. Say which one holds and change the other.`,
       suggestions: other?.text
         ? [{ title: 'Take the UK word as its US one', edits: [{ line: other.line, text: asUs(other.text) }] }]
         : [],
@@ -104,11 +104,10 @@ export function findTerms(
   }
   if (declared === 'uk' && us) {
     problems.push({
-      code: 'terms-mixed',
+      ...saying('terms-mixed', { usLine: us.line, ukLine: null }),
       severity: 'error',
       line: us.line,
       column: us.column,
-      message: `The pattern says UK terms, but line ${us.line} uses a word that only exists in US terms.`,
       suggestions: [],
     });
   }
@@ -118,11 +117,10 @@ export function findTerms(
   if (uk || (saysMiss && both)) return { terms: { value: 'uk', source: 'words' }, problems };
   if (!both) return { terms: { value: 'us', source: 'either' }, problems };
   problems.push({
-    code: 'terms-ambiguous',
+    ...saying('terms-ambiguous', {}),
     severity: 'error',
     line: both.line,
     column: both.column,
-    message: `Which words is this written in? “dc” is a single crochet in UK terms and a taller stitch in US terms. Nothing here tells which. It is read as US until you say.`,
     suggestions: [
       { title: 'It is in UK terms', edits: [{ line: 0, text: 'Terms: UK', insertAfter: true }] },
       { title: 'It is in US terms', edits: [{ line: 0, text: 'Terms: US', insertAfter: true }] },

@@ -2,6 +2,7 @@ import { limits } from './limits';
 import type { Problem } from './problem';
 import { isFoundation, isWork, readLine } from './readLine';
 import { numberWords } from './tokens';
+import { saying } from '../words/problems/problems';
 
 const word = String.raw`(?:rounds?|rnds?|rows?|rds?|r)`;
 const inWords = Object.keys(numberWords).join('|');
@@ -111,16 +112,11 @@ export function unfolded(text: string): UnfoldedText {
 export function sharedLines(lines: readonly { line: number; pieces: readonly string[] }[]): Problem | null {
   const [first, ...more] = lines;
   if (!first) return null;
-  const others =
-    more.length === 0
-      ? ''
-      : `, and so ${more.length === 1 ? 'does 1 line' : `do ${more.length} lines`} below`;
   return {
-    code: 'rounds-on-one-line',
+    ...saying('rounds-on-one-line', { line: first.line, more: more.length }),
     severity: 'error',
     line: first.line,
     column: 1,
-    message: `Line ${first.line} holds several rounds${others}. They are kept and not counted until each has a line of its own.`,
     suggestions: [
       {
         title: 'Give each round its own line',

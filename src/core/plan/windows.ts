@@ -4,6 +4,7 @@ import type { Closing } from './closing';
 import type { Hands } from './hands';
 import { byFingers, byTool, firstWide, lastReached, openingAfter, type Passage } from './reach';
 import { volumeBetween, type Profile } from '../shape/profile';
+import { saying, type Said } from '../words/problems/problems';
 
 /** Something that is put on a part while the hand can still get behind it. */
 export interface Inside {
@@ -61,10 +62,9 @@ export interface WindowInput extends Passage {
   hands: Hands;
 }
 
-/** An act that no round allows, in words. */
-export interface Impossible {
+/** An act that no round allows, and what is told of it. */
+export interface Impossible extends Said {
   act: ActKind;
-  message: string;
 }
 
 export interface Windows {
@@ -132,7 +132,12 @@ function insideWindow(
   if (latest === 0)
     return {
       act,
-      message: `After round ${labelOf(input, earliest)} the opening is only ${opening(earliest)} mm: washers can't be pressed there. They need ${whole(washers.tight)} mm. Move the ${isPair ? 'eyes' : 'nose'}, or embroider ${isPair ? 'them' : 'it'}.`,
+      ...saying('eyes-no-opening', {
+        isPair,
+        round: labelOf(input, earliest),
+        openingMm: openingAfter(input, earliest),
+        neededMm: washers.tight,
+      }),
     };
   const seated = discMm === null ? '' : backedByDisc(isPair, discMm);
   return {
@@ -226,8 +231,8 @@ function fillingWindows(
   const opening = (round: number) => whole(openingAfter(input, round));
   if (from > to) return { windows: [], impossible: [] };
   if (bulk === 0) {
-    const message = `The opening never lets stuffing in: it is ${opening(moments.widest)} mm at the widest.`;
-    return { windows: [], impossible: [{ act: 'stuff', message }] };
+    const told = saying('stuffing-no-opening', { widestMm: openingAfter(input, moments.widest) });
+    return { windows: [], impossible: [{ act: 'stuff', ...told }] };
   }
   const fillsOf = (first: number, last: number) => ({
     from: labelOf(input, first),
@@ -309,7 +314,12 @@ function enclosedWindow(
   if (latest === undefined)
     return {
       act: 'put-in',
-      message: `The opening never lets the ${thing} in: it is ${whole(Math.max(...rounds.map(opening)))} mm at the widest, and the ${thing} ${sizeMm === null ? 'is taken to be' : 'is'} ${mm} mm. ${sizeMm === null ? 'Write how wide it is: “a 15 mm …”.' : 'Take a smaller one.'}`,
+      ...saying('enclosed-no-opening', {
+        thing,
+        widestMm: Math.max(...rounds.map(opening)),
+        sizeMm: mm,
+        isAssumed: sizeMm === null,
+      }),
     };
   const bulk = ready.findLast(({ act, earliest }) => act === 'stuff' && earliest <= latest);
   const wanted = after !== null && admits.includes(after) ? after : Math.min(latest, bulk?.easy ?? latest);

@@ -2,6 +2,7 @@ import type { Closing } from '../plan/closing';
 import type { Audience } from './audience';
 import { byHand, mended, type Mends, type Remedy } from './remedies';
 import type { RuleBook, RuleCode, Weight } from './ruleBook';
+import { wholeMm } from '../words/counted';
 
 /** Something screening found. It certifies nothing. */
 export interface Finding {
@@ -124,7 +125,6 @@ const reinforcedWeight: Record<Weight, Weight> = { stop: 'stop', look: 'note', n
 /** Where nobody says for whom, a toy is screened as for children from three on, and it is asked. */
 const usualAudience: Audience = '3-and-over';
 
-const mm = (value: number) => `${Math.round(value)} mm`;
 const tenth = (value: number) => `${Math.round(value * 10) / 10} mm`;
 
 /** Whether a piece goes into the small-parts cylinder, which is cut slantwise: from 25.4 to 57.1 mm deep. */
@@ -169,7 +169,7 @@ class Screening {
     const { id, kind, sizeMm, mends, held } = feature;
     const at = { part: part.name, partId: part.id, feature: id, held };
     const name = part.name.toLowerCase();
-    const size = sizeMm > 0 ? `${mm(sizeMm)} ` : '';
+    const size = sizeMm > 0 ? `${wholeMm(sizeMm)} ` : '';
     if (kind === 'pressed')
       this.put('pressed-part', {
         ...at,
@@ -224,7 +224,7 @@ class Screening {
     if (sizeMm > cordMm)
       this.put('cord-length', {
         ...at,
-        message: `The ${id} of the ${name.toLowerCase()}: strands of ${mm(sizeMm)}; at most ${mm(cordMm)}.`,
+        message: `The ${id} of the ${name.toLowerCase()}: strands of ${wholeMm(sizeMm)}; at most ${wholeMm(cordMm)}.`,
         remedies: [byHand('Cut them shorter.')],
       });
   }
@@ -253,9 +253,9 @@ class Screening {
         this.put('cord-length', {
           ...at,
           held: part.isSewnDown ? 'sewn down all along' : null,
-          message: `A free chain of the ${name}${round > 0 ? `, round ${round}` : ''}: ${mm(lengthMm)} long; at most ${mm(cordMm)}.`,
+          message: `A free chain of the ${name}${round > 0 ? `, round ${round}` : ''}: ${wholeMm(lengthMm)} long; at most ${wholeMm(cordMm)}.`,
           remedies: [
-            mended('shorten', part.mends, `Make it shorter than ${mm(cordMm)}.`),
+            mended('shorten', part.mends, `Make it shorter than ${wholeMm(cordMm)}.`),
             mended('sew-down', part.mends, 'Or sew it down along its length.'),
           ],
         });
@@ -264,7 +264,7 @@ class Screening {
         this.put('loop-size', {
           ...at,
           held: part.isSewnDown ? 'sewn down all along' : null,
-          message: `A loop of chains of the ${name}${round > 0 ? `, round ${round}` : ''}: ${mm(aroundMm)} round; at most ${mm(loopMm)}.`,
+          message: `A loop of chains of the ${name}${round > 0 ? `, round ${round}` : ''}: ${wholeMm(aroundMm)} round; at most ${wholeMm(loopMm)}.`,
           remedies: [
             byHand('Make it of fewer chains.'),
             mended('sew-down', part.mends, 'Or sew it down along its length.'),
@@ -319,7 +319,7 @@ class Screening {
       this.put('small-part', {
         ...at,
         held: part.isSewn && part.isSewnTwice ? 'sewn twice round' : null,
-        message: `The ${name}, ${part.extent.map(mm).join(' × ')}, fits the cylinder of ${figures.cylinderWidthMm} mm.`,
+        message: `The ${name}, ${part.extent.map(wholeMm).join(' × ')}, fits the cylinder of ${figures.cylinderWidthMm} mm.`,
         remedies: part.isSewn
           ? [
               mended('twice', part.mends, `${twiceWords} Then pull it hard.`),
@@ -387,13 +387,15 @@ class Screening {
           'Fill with fibre only; or sew the weight into a bag of its own, twice round, and the bag into the toy.',
         );
       case 'cord-length':
-        return byHand(`Keep each free end under ${mm(cordMm)} and sew it down all along, or crochet it on.`);
+        return byHand(
+          `Keep each free end under ${wholeMm(cordMm)} and sew it down all along, or crochet it on.`,
+        );
       case 'long-pile':
         return byHand('Take a smooth yarn for what goes into a mouth.');
       case 'button':
         return byHand('Stitch a spot of the same size instead.');
       case 'loop-size':
-        return byHand(`Keep a hanging loop under ${mm(loopMm)} round, or leave it off.`);
+        return byHand(`Keep a hanging loop under ${wholeMm(loopMm)} round, or leave it off.`);
       case 'sewn-on':
         return byHand('Crochet a small ball instead, and sew it on twice round.');
       case 'key-ring':
@@ -439,7 +441,7 @@ export function screenToy(input: SafetyInput): Finding[] {
       part: null,
       partId: null,
       feature: null,
-      message: `The toy, ${whole.map(mm).join(' × ')}, fits the cylinder of ${book.figures.cylinderWidthMm} mm.`,
+      message: `The toy, ${whole.map(wholeMm).join(' × ')}, fits the cylinder of ${book.figures.cylinderWidthMm} mm.`,
       remedies: [byHand('Make it in a thicker yarn.')],
     });
   for (const part of parts) screening.part(part);

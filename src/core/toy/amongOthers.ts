@@ -3,6 +3,7 @@ import { isChainRun, loopsTwice, takenBy } from '../fabric/foreign';
 import type { Problem } from '../notation/problem';
 import type { PartAnalysis } from './analysis';
 import { memoise } from './memoise';
+import { saying } from '../words/problems/problems';
 
 /** A run as plain data, to be kept by. */
 type Run = { [Field in keyof Ground]: Ground[Field] };
@@ -13,14 +14,13 @@ type Clash = Readonly<{ owner: string; round: number; twice: number }>;
 function clashProblem({ source }: PartAnalysis, { owner, round, twice }: Clash): Problem {
   const [first] = source.rounds;
   return {
-    code: 'loops-used',
+    ...saying('loops-used', { piece: source.name, owner, round, taken: twice }),
     severity: 'error',
     part: source.name,
     partId: source.id,
     round: first?.number,
     line: first?.line ?? source.line,
     column: 1,
-    message: `${source.name} goes into loops of round ${round} of the ${owner} that are worked into already (${twice} of them). Check which loops of that round were left free.`,
     suggestions: [],
   };
 }

@@ -36,6 +36,7 @@ import { placeAll } from './placeAll';
 import { planPart } from './planPart';
 import { amountProblems, stopProblems } from './stopProblems';
 import { cycleProblems, planToy, withPlans } from './planToy';
+import { saying } from '../words/problems/problems';
 
 export type { PartAnalysis, ToyAnalysis } from './analysis';
 
@@ -172,12 +173,10 @@ function audienceProblems(part: PartSource, audience: string | null): Problem[] 
   const line = part.steps.findLast(isAboutEyes)?.line;
   return [
     {
-      code: 'eyes-under-three',
+      ...saying('eyes-under-three', {}),
       severity: 'warning',
       part: part.name,
       line,
-      message:
-        'This toy is for children under three. Eyes with washers can come off and be swallowed: take them off and embroider the eyes instead.',
       suggestions: [],
     },
   ];
@@ -190,13 +189,12 @@ function closingProblems(part: PartSource, { closing }: StopPlan): Problem[] {
   const last = part.rounds.at(-1);
   return [
     {
-      code: 'not-closed',
+      ...saying('not-closed', { stitches: closing.stitches }),
       severity: 'error',
       part: part.name,
       round: last?.number,
       line: said.line,
       column: said.span.from + 1,
-      message: `The text closes this part with ${closing.stitches} stitches left. More than 12 stays an open hole: little fingers get in and stuffing comes out. Work more rounds of decreases first.`,
       suggestions: last
         ? [
             {
@@ -218,12 +216,11 @@ function unworked(part: PartSource, circumstances: Circumstances, problem: Probl
 
 function tooManyStitches(part: PartSource): Problem {
   return {
-    code: 'toy-too-large',
+    ...saying('toy-too-large', { part: part.name, most: limits.toyStitches }),
     severity: 'error',
     part: part.name,
     line: part.line,
     column: 1,
-    message: `The parts before ${part.name} have ${limits.toyStitches} stitches already: no toy is that large. ${part.name} is not counted. Check the numbers of the rounds before it, or give it a toy of its own.`,
     suggestions: [],
   };
 }

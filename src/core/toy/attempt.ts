@@ -1,6 +1,7 @@
 import { failureOf } from '../notation/failure';
 import type { PartSource } from '../notation/pattern';
 import type { Problem } from '../notation/problem';
+import { saying } from '../words/problems/problems';
 
 /**
  * Computes something that is not meant to fail. Where it does, the failure becomes a problem that carries what a report needs, so that
@@ -20,11 +21,9 @@ export function attempt<T>(
   } catch (failure) {
     const report = failureOf(failure);
     return instead({
-      code: 'step-failed',
+      ...saying('step-failed', { what, report }),
       severity: 'error',
       ...(part ? { part: part.name, line: part.line, column: 1 } : {}),
-      facts: { what, report },
-      message: `Hoppla could not work out ${what}, though it should have. Everything else still counts, and your text is kept. Please report it with these words: ${report}`,
       suggestions: [],
     });
   }

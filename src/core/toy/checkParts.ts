@@ -8,6 +8,7 @@ import type { Sentence } from '../notation/sentence/sentence';
 import { isBareApart } from '../notation/sentence/feature';
 import { toyHeaderEdits } from '../notation/editText';
 import { isColourName } from '../supplies/yarnColour';
+import { saying } from '../words/problems/problems';
 
 interface ColourUse {
   name: string;
@@ -39,13 +40,12 @@ export function undefinedColours({ header, parts }: Pattern): Problem[] {
         said.add(name);
         const after = header.yarns.at(-1)?.line ?? 0;
         problems.push({
-          code: 'colour-undefined',
+          ...saying('colour-undefined', { round: round.number, yarn: name }),
           severity: 'warning',
           part: part.name,
           round: round.number,
           line: round.line,
           column,
-          message: `Round ${round.number} uses “${name}”, but no line says which yarn that is.`,
           suggestions: [
             {
               title: `Add a line for “${name}”`,
@@ -90,18 +90,16 @@ export function unreadColours(pattern: Pattern): Problem[] {
     const [first] = found;
     if (!first) return [];
     const { round, words } = first;
-    const more = found.length > 1 ? ` So do ${found.length - 1} more of its rounds.` : '';
+    const facts = { round: round.number, isRow: round.row, words, more: found.length - 1 };
     return [
       {
-        code: 'colour-unread',
+        ...saying('colour-unread', facts),
         severity: 'warning',
         part: part.name,
         partId: part.id,
         round: round.number,
         line: round.line,
         column: 1,
-        facts: { words, more: found.length - 1 },
-        message: `${round.row ? 'Row' : 'Round'} ${round.number} says “${words}”, and which stitches that is for is not read: they stay in the yarn before.${more} Write it as “12 sc in brown, 12 sc in white”, or “change to white”.`,
         suggestions: [],
       },
     ];
@@ -148,16 +146,13 @@ function unreadIntoRound(
   part: PartSource,
   { owner, round }: { owner: PartSource; round: RoundSource },
 ): Problem {
-  const name = part.name.toLowerCase();
-  const wall = owner.name.toLowerCase();
   return {
-    code: 'nosew-unread',
+    ...saying('nosew-unread', { piece: part.name, wall: owner.name, round: round.number }),
     severity: 'warning',
     part: part.name,
     partId: part.id,
     line: round.line,
     column: 1,
-    message: `Round ${round.number} of the ${wall} names the ${name}, and how it is worked in there could not be read. Write it so: “6 sc through the ${name} and the ${wall}”.`,
     suggestions: [],
   };
 }
@@ -178,17 +173,18 @@ export function unplacedParts({ parts }: Pattern, { joins, loose, problems }: Jo
     if (left === 0 || isTold || isPutAsFeature(part, parts)) return [];
     const own = joins.filter(({ unit }) => unit.part === part.id);
     const units = part.make - left;
-    const few = `${part.name} is made ${part.make} times, but only ${units === 1 ? 'one is' : `${units} are`} put in place.`;
-    const isUnused = units === 0;
+    const told =
+      units === 0
+        ? saying('part-unused', { part: part.name })
+        : saying('part-count', { part: part.name, make: part.make, placed: units });
     return [
       {
-        code: isUnused ? 'part-unused' : 'part-count',
+        ...told,
         severity: 'warning',
         part: part.name,
         partId: part.id,
         line: Math.max(part.line, ...own.map(({ sentence }) => sentence.line)),
         column: 1,
-        message: isUnused ? `${part.name} is made, but no sentence says where it goes.` : few,
         suggestions: [],
       },
     ];
@@ -212,12 +208,11 @@ export function apartReadings({ header, parts }: Pattern, text: string): Problem
     });
     return [
       {
-        code: 'apart-reading',
+        ...saying('apart-reading', { apart: step.apart ?? 1 }),
         severity: 'info',
         part: part.name,
         line: step.line,
         column: step.span.from + 1,
-        message: `“${step.apart} apart” is taken from post to post, so ${(step.apart ?? 1) - 1} show between. Do you mean that, or ${step.apart} showing?`,
         suggestions: [put('posts'), put('showing')],
       },
     ];

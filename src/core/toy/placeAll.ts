@@ -7,6 +7,7 @@ import { checkedFace } from '../place/check/checkFace';
 import type { PartForm } from '../place/frame/partForm';
 import type { PlacedFace } from '../place/resolve/placement';
 import { attempt } from './attempt';
+import { saying } from '../words/problems/problems';
 
 /** What is put on a part, and what of it could not be placed at all. */
 export interface PlacedAll extends PlacedFace {
@@ -22,24 +23,22 @@ export function placeAll(form: PartForm): PlacedAll {
   const [first] = features;
   if (fabric.rounds === 1 && first) {
     const problem: Problem = {
-      code: 'no-line-of-holes',
+      ...saying('no-line-of-holes', { part: part.name, feature: first.feature }),
       severity: 'warning',
       part: part.name,
       line: first.line,
       column: first.span.from + 1,
-      message: `${part.name} has only one round, so there is no line of holes yet to put the ${first.feature} in. Write the rounds around it.`,
       suggestions: [],
     };
     return { ...checkedFace(form), problems: [problem] };
   }
   const excess = features.slice(limits.features);
   const tooMany = excess.slice(0, 1).map((step): Problem => ({
-    code: 'too-many-features',
+    ...saying('too-many-features', { part: part.name, most: limits.features }),
     severity: 'error',
     part: part.name,
     line: step.line,
     column: step.span.from + 1,
-    message: `${part.name} has more than ${limits.features} sentences that put something on it. From this one on they are not placed.`,
     suggestions: [],
   }));
   return place(without(form, excess), tooMany);

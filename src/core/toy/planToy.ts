@@ -10,6 +10,7 @@ import type { PartAnalysis, ToyAnalysis } from './analysis';
 import { memoise, type Plain } from './memoise';
 import { planPart } from './planPart';
 import { handCodes, stopProblems } from './stopProblems';
+import { saying } from '../words/problems/problems';
 
 type PlainWorkIn = Readonly<{ round: number; names: readonly string[]; isThrough: boolean }> & {
   [key: string]: Plain;
@@ -201,19 +202,13 @@ export function planToy(parts: readonly PartAnalysis[], joined: ToyAnalysis['joi
 /** Parts that wait for each other. */
 export function cycleProblems({ cycles }: Order, parts: readonly PartAnalysis[]): Problem[] {
   return cycles.map((names) => {
-    const waits = names.map((name, i) => `the ${name} waits for the ${names[(i + 1) % names.length]}`);
     const [first] = parts;
     return {
-      code: 'order-cycle',
+      ...saying('order-cycle', { pieces: names }),
       severity: 'error',
       part: first?.source.name ?? '',
       partId: first?.source.id,
       line: first?.source.line,
-      message:
-        `${waits.join(', ')}: none of them can be finished first. Sew one of them on instead of working it in.`.replace(
-          /^t/,
-          'T',
-        ),
       suggestions: [],
     };
   });

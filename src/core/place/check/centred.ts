@@ -4,7 +4,8 @@ import { moveFront } from '../move/front';
 import { besideMiddle, byDistance, raised, spaced } from '../move/step';
 import type { Finding } from '../resolve/finding';
 import { isAtBack, isPressedEyes, isSewn, type FeatureRule } from '../rule/rule';
-import { attemptRule, mm, remedy, type Check, type Checked, type Try } from './checked';
+import { attemptRule, remedy, type Check, type Checked, type Try } from './checked';
+import { saying } from '../../words/problems/problems';
 
 /** A miss smaller than this can't be seen: a twentieth of a stitch. */
 const centredWithin = 0.05;
@@ -36,15 +37,22 @@ export const offMiddle: Check = (checked) => {
   const from = eyes ? eyesOffFrom : frame.lies ? roundsOffFrom : offFrom;
   const miss = Math.abs(placed.missStitches);
   if (!hasMiddle(placed) || miss < from) return [];
-  const amount = eyes && Math.abs(miss - 0.5) < 0.03 ? 'half a' : `${Math.round(miss * 100) / 100} of a`;
-  const middle = frame.lies ? 'the middle of the face' : eyes ? 'the front' : 'the middle line';
-  const what = placed.apart === null ? `middle of the ${id}` : `middle between the ${id}`;
+  const standing = eyes ? 'front' : 'line';
+  const facts = {
+    name: id,
+    pair: placed.apart !== null,
+    isHalf: eyes && Math.abs(miss - 0.5) < 0.03,
+    missed: miss,
+    unit: frame.across.one,
+    side: placed.missSide,
+    of: frame.lies ? 'face' : standing,
+    missMm: placed.missMm,
+  } as const;
   const better = centring(checked).map((one) => remedy(checked, one));
   return [
     {
-      code: 'not-centred',
+      ...saying('not-centred', facts),
       severity: 'warning',
-      message: `The ${what} falls ${amount} ${frame.across.one} ${placed.missSide} of ${middle}, ${mm(placed.missMm)}.`,
       suggestions: eyes && !frame.lies ? [...better, moveFront(frame.form, placed)] : better,
     },
   ];
@@ -131,10 +139,9 @@ export const offLevel: Check = (checked) => {
   better.sort((a, b) => a.placed.levelMm - b.placed.levelMm);
   return [
     {
-      code: 'not-level',
+      ...saying('not-level', { lower: placed.lower, lowerMm: placed.levelMm }),
       severity: 'warning',
       where: { feature: checked.id, ...(placed.lower ? { side: placed.lower } : {}) },
-      message: `The ${placed.lower} eye's hole lies ${mm(placed.levelMm)} lower than the other: no two holes of these lines are nearer to level.`,
       suggestions: better.slice(0, mostRemedies).map((one) => remedy(checked, one)),
     },
   ];
@@ -164,9 +171,8 @@ export const offTheEyes: Check = (checked) => {
   const eyesToo = checked.face.features.find((one) => one.placed === eyes);
   return [
     {
-      code: 'off-the-eyes',
+      ...saying('off-the-eyes', { name: id, offMm: offMm(own) }),
       severity: 'warning',
-      message: `The ${id} and the eyes do not share a middle: they are ${mm(offMm(own))} off each other.`,
       suggestions: [
         ...nearer.map((one) => remedy(checked, one)),
         ...(eyesToo ? eyesCentred({ ...checked, ...eyesToo }) : []),

@@ -21,6 +21,7 @@ import {
   washersClash,
   washerSeat,
 } from './posts';
+import { saying } from '../../words/problems/problems';
 
 /** From here on a front that named stitches bring along is told of, in stitches. */
 const frontToldFrom = 0.75;
@@ -37,9 +38,8 @@ const frontByEyes: Check = (checked) => {
   if (stitches < frontToldFrom) return [];
   return [
     {
-      code: 'front-by-eyes',
+      ...saying('front-by-eyes', { stitches: sideways.holes, off: stitches }),
       severity: 'info',
-      message: `Stitches ${sideways.holes.join(' and ')} put the front ${stitches} stitches beside the place opposite the round start. Everything else on this part goes by the eyes.`,
       suggestions: [
         {
           title: 'Put it opposite the round start',

@@ -42,10 +42,3 @@ export function attemptRule({ face, id }: Checked, title: string, rule: FeatureR
 export function remedy({ frame, placed }: Checked, { title, rule }: Pick<Try, 'title' | 'rule'>): Suggestion {
   return { title, edits: ruleEdits(frame.form, placed, rule) };
 }
-
-/** `3.4 mm`, `12 mm` */
-export const mm = (value: number): string =>
-  `${value < 10 ? Math.round(value * 10) / 10 : Math.round(value)} mm`;
-
-/** `goes`, `go`: as the name of the feature asks. */
-export const goes = (name: string): string => (name.endsWith('s') ? 'go' : 'goes');

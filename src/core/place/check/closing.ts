@@ -3,7 +3,9 @@ import { gapOf } from '../frame/faceFrame';
 import { byDistance, withApart } from '../move/step';
 import type { Finding } from '../resolve/finding';
 import { isPressedEyes } from '../rule/rule';
-import { attemptRule, goes, remedy, type Check, type Checked } from './checked';
+import { attemptRule, remedy, type Check, type Checked } from './checked';
+import { saying } from '../../words/problems/problems';
+import { plural } from '../../words/counted';
 
 /** A part that ends with no more stitches is drawn together there. */
 const closesWith = 12;
@@ -26,9 +28,8 @@ function* lyingNear(checked: Checked, { units }: Checked['placed']): Generator<F
   const last = Math.max(...units.map(({ fromLine, toLine }) => Math.max(fromLine, toLine)));
   if (frame.form.fabric.rounds - last > othersNeed) return;
   yield {
-    code: 'near-closing',
+    ...saying('near-closing', { why: 'lies', name: id }),
     severity: 'warning',
-    message: `The ${id} ${goes(id) === 'go' ? 'lie' : 'lies'} on the rounds that close the piece, where the fabric is drawn together.`,
     suggestions: twoLinesBack(checked),
   };
 }
@@ -36,14 +37,13 @@ function* lyingNear(checked: Checked, { units }: Checked['placed']): Generator<F
 function washersNearClosing(checked: Checked): Finding[] {
   const { frame, placed, id } = checked;
   const { fabric } = frame.form;
-  const label = fabric.label[fabric.rounds - 1];
+  const round = fabric.label[fabric.rounds - 1] ?? fabric.rounds;
   if (frame.lies) {
     const near = placed.units.filter(({ fromLine }) => fabric.rounds - fromLine <= washersNeed);
     return near.map(({ side }) => ({
-      code: 'near-closing',
+      ...saying('near-closing', { why: 'beside', round, side }),
       severity: 'warning',
       where: { feature: id, ...(side === 'middle' ? {} : { side }) },
-      message: `Round ${label} closes the piece beside the ${side} eye: its washer has no room and the opening is too small to press it.`,
       suggestions: closer(checked),
     }));
   }
@@ -51,9 +51,8 @@ function washersNearClosing(checked: Checked): Finding[] {
   if (past > washersNeed) return [];
   return [
     {
-      code: 'near-closing',
+      ...saying('near-closing', { why: 'past', round, rounds: past }),
       severity: 'warning',
-      message: `Round ${label} closes the piece, ${past} ${past === 1 ? 'round' : 'rounds'} past the eyes: the washers have no room and the opening is too small to press them.`,
       suggestions: twoLinesBack(checked),
     },
   ];
@@ -62,7 +61,7 @@ function washersNearClosing(checked: Checked): Finding[] {
 function closer(checked: Checked): NonNullable<Finding['suggestions']> {
   const apart = (checked.placed.apart ?? 0) - 2;
   const rule = withApart(checked.frame, checked.placed, apart);
-  const title = `${apart} ${apart === 1 ? 'round' : 'rounds'} apart`;
+  const title = `${plural(apart, 'round')} apart`;
   return rule ? [remedy(checked, attemptRule(checked, title, rule))] : [];
 }
 

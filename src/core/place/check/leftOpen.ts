@@ -9,8 +9,10 @@ import { proposedEyes } from '../rule/proposeRule';
 import { verticalOf } from '../rule/readRule';
 import { isPressedEyes, type FeatureRule, type Sideways, type Vertical } from '../rule/rule';
 import type { FeatureSentence } from '../../notation/sentence/feature';
-import { plural, sidewaysWords, verticalWords, writeRule } from '../rule/writeRule';
-import { goes, type Check, type Checked } from './checked';
+import { sidewaysWords, verticalWords, writeRule } from '../rule/writeRule';
+import type { Check, Checked } from './checked';
+import { saying } from '../../words/problems/problems';
+import { plural } from '../../words/counted';
 
 /**
  * What a sentence says and what was not read as it stands, and what it leaves open and is filled as makers usually do it. Each asks or
@@ -42,9 +44,8 @@ const howFar: Check = (checked) => {
   };
   return [
     {
-      code: 'how-far',
+      ...saying('how-far', { name: id, words: step.vague, unit: frame.up.one, direction, to }),
       severity: 'warning',
-      message: `“${step.vague}” does not say how far: 1 ${frame.up.one} ${direction} the ${to} is taken for the ${id} until you say.`,
       suggestions: [1, 2, 3].map((by) =>
         put(checked, `${plural(by, frame.up.one)} ${direction}`, { ...rule, vertical: further(by) }),
       ),
@@ -60,9 +61,8 @@ const otherUnit: Check = (checked) => {
   if (!frame.lies || !inRounds || !step.roundsNamed || vertical?.by !== 'stitches') return [];
   return [
     {
-      code: 'rounds-not-below',
+      ...saying('rounds-not-below', { stitches: vertical.stitches }),
       severity: 'info',
-      message: `On a part that lies on its side, up and down is counted in stitches: ${plural(vertical.stitches, 'stitch')} ${vertical.stitches === 1 ? 'is' : 'are'} taken.`,
       suggestions: [put(checked, 'Say it in stitches', asPlacedRule(checked))],
     },
   ];
@@ -75,9 +75,8 @@ const ofRound: Check = (checked) => {
   const gap = `${round - 1} and ${round}`;
   return [
     {
-      code: 'stitch-of-round',
+      ...saying('stitch-of-round', { round }),
       severity: 'info',
-      message: `A stitch of round ${round} is read as the hole at its foot, between rounds ${gap}. Say “between” to settle it.`,
       suggestions: [put(checked, `Between ${gap}`, asPlacedRule(checked))],
     },
   ];
@@ -88,9 +87,8 @@ const wordsUnused: Check = (checked) => {
   const { step, frame, id } = checked;
   const stitch = frame.lies && step.stitches ? [`stitch ${step.stitches.join(' and ')}`] : [];
   return [...(step.unused ?? []), ...stitch].map((clause) => ({
-    code: 'words-unused',
+    ...saying('words-unused', { of: 'place', name: id, words: clause }),
     severity: 'warning',
-    message: `“${clause}” could not be read and is left out for the ${id}. Say it by rounds and stitches, or keep it as placed.`,
     suggestions: [put(checked, 'Keep it as placed', asPlacedRule(checked))],
   }));
 };
@@ -101,12 +99,8 @@ const acrossInOtherUnit: Check = (checked) => {
   if (step.across === undefined || step.across === frame.across.many) return [];
   const title = `Say it in ${frame.across.many}`;
   const suggestions = [put(checked, title, asPlacedRule(checked))];
-  if (frame.lies) {
-    const message = `On a part that lies on its side across is counted in rounds, and that many rounds are taken for the ${id}.`;
-    return [{ code: 'across-in-stitches', severity: 'warning', message, suggestions }];
-  }
-  const message = `Rounds run level on this part, so across is counted in stitches, and that many stitches are taken for the ${id}. If it is worked from the toy's side, say so in a line “Start: left” or “Start: right”.`;
-  return [{ code: 'across-in-rounds', severity: 'warning', message, suggestions }];
+  const code = frame.lies ? 'across-in-stitches' : 'across-in-rounds';
+  return [{ ...saying(code, { name: id }), severity: 'warning', suggestions }];
 };
 
 /** Two lines of holes in one sentence, on a part whose rounds run level. */
@@ -114,28 +108,24 @@ const twoPlaces: Check = (checked) => {
   const { step, frame, id, rule, placed } = checked;
   if (frame.lies || !step.otherGap || step.otherGap[0] === step.gap?.[0]) return [];
   if (isPressedEyes(rule)) {
-    const message = `The sentence names two lines of holes. Rounds run level on this part, so both eyes go between ${placed.gap.join(' and ')}.`;
-    return [{ code: 'eyes-two-lines', severity: 'warning', message }];
+    return [{ ...saying('eyes-two-lines', { taken: placed.gap }), severity: 'warning' }];
   }
   const other: FeatureRule = { ...rule, vertical: { by: 'gap', gap: step.otherGap } };
-  const message = `One sentence names two lines of holes; the first is taken for the ${id}. Give each its own sentence.`;
   const suggestions = [put(checked, 'A sentence each', rule, other)];
-  return [{ code: 'feature-two-places', severity: 'warning', message, suggestions }];
+  return [{ ...saying('feature-two-places', { name: id }), severity: 'warning', suggestions }];
 };
 
 const eyeSize: Check = ({ step, rule }) => {
   const { sizeMm } = step;
   if (step.sizeFrom === 'materials') {
-    const message = `The sentence gives no size. ${sizeMm} mm is taken, as the list of materials says.`;
-    return [{ code: 'eyes-size', severity: 'info', message }];
+    return [{ ...saying('eyes-size', { sizeMm: sizeMm ?? null, from: 'materials' }), severity: 'info' }];
   }
   if (sizeMm === undefined) {
-    const message = `The sentence does not give a size. ${rule.sizeMm} mm is taken, nearly two stitches wide.`;
-    return [{ code: 'eyes-size', severity: 'info', message }];
+    return [{ ...saying('eyes-size', { sizeMm: rule.sizeMm, from: 'usual' }), severity: 'info' }];
   }
   if (sizeMm >= smallestEyeMm && sizeMm <= largestEyeMm) return [];
-  const message = `Eyes of ${sizeMm} mm are outside ${smallestEyeMm} to ${largestEyeMm} mm. Check the size.`;
-  return [{ code: 'eyes-size-odd', severity: 'warning', message }];
+  const facts = { sizeMm, least: smallestEyeMm, most: largestEyeMm };
+  return [{ ...saying('eyes-size-odd', facts), severity: 'warning' }];
 };
 
 const apartAndShowing: Check = ({ step, placed }) => {
@@ -143,15 +133,14 @@ const apartAndShowing: Check = ({ step, placed }) => {
   if (apart === undefined || showing === undefined) return [];
   const shows = showingOf(Math.round(apart), placed.seat);
   if (shows === showing) return [];
-  const where = placed.seat === 'foot' ? 'holes' : 'splits';
-  const message = `${apart} apart in the ${where} leaves ${shows} showing, not ${showing}. Post to post is taken; change one of the two.`;
-  return [{ code: 'apart-showing-differ', severity: 'warning', message }];
+  const facts = { apart, shows, showing, seat: placed.seat };
+  return [{ ...saying('apart-showing-differ', facts), severity: 'warning' }];
 };
 
 const oneStitch: Check = ({ step, placed, frame }) => {
   if (frame.lies || !step.stitches || step.stitches.length === 2) return [];
-  const message = `Two stitches are needed for two eyes. They are put ${placed.apart} apart until you say.`;
-  return [{ code: 'eyes-spacing', severity: 'warning', message }];
+  const facts = { apart: placed.apart, lies: false, isOneStitch: true };
+  return [{ ...saying('eyes-spacing', facts), severity: 'warning' }];
 };
 
 /** On a part that lies each eye has a line of holes of its own: what a sentence says of only one, or of both in one. */
@@ -164,27 +153,22 @@ const sidewaysEyes: Check = (checked) => {
   const found: Finding[] = [step.gap, step.otherGap].flatMap((gap) => notNeighbours(gap));
   if (step.otherGap) {
     if (step.otherGap[0] !== between[0]) return found;
-    const message =
-      'Both eyes are said to be on the same line of holes. On a part that lies on its side each has its own.';
-    return [...found, { code: 'same-hole', severity: 'error', message }];
+    return [...found, { ...saying('same-hole', { why: 'line' }), severity: 'error' }];
   }
   const line = roundIndex(form.fabric, between[0] ?? 0);
   const other = placed.units.map(({ fromLine }) => fromLine).find((one) => one !== line) ?? line;
-  const there = `between ${gapOf(form, other).join(' and ')}`;
+  const taken = gapOf(form, other);
   const apart = step.apart ?? step.showing;
   if (apart === undefined) {
-    const message = `The part lies on its side, so each eye has a line of holes of its own. The other one is put ${there}, as far from the middle.`;
-    return [...found, { code: 'eyes-other-side', severity: 'info', message }];
+    return [...found, { ...saying('eyes-other-side', { taken }), severity: 'info' }];
   }
-  const message = `The part lies on its side, so each eye has a line of holes of its own. “${apart} apart” is taken as ${Math.round(apart)} rounds, the other eye put ${there}.`;
   const suggestions = aboutTheMiddle(checked, Math.round(apart));
-  return [...found, { code: 'eyes-one-line', severity: 'warning', message, suggestions }];
+  return [...found, { ...saying('eyes-one-line', { apart, taken }), severity: 'warning', suggestions }];
 };
 
 function notNeighbours(gap: readonly [number, number] | undefined): Finding[] {
   if (!gap || gap[1] === gap[0] + 1) return [];
-  const message = `Rounds ${gap[0]} and ${gap[1]} are not neighbours, so there is no one line of holes between them. The first of them is taken.`;
-  return [{ code: 'gap-not-adjacent', severity: 'warning', message }];
+  return [{ ...saying('gap-not-adjacent', { gap }), severity: 'warning' }];
 }
 
 /** The same number of rounds about the middle, and the usual one. */
@@ -234,9 +218,8 @@ const asUsual: Check = (checked) => {
   const open = height && side ? 'where' : height ? howHigh : 'how far out';
   return [
     {
-      code: 'as-usual',
+      ...saying('as-usual', { name: id, open, filled: words }),
       severity: 'info',
-      message: `The sentence does not say ${open} the ${id} ${goes(id)}. As is usual: ${words.join(', ')}.`,
       suggestions: [put(checked, 'Write it so', asPlacedRule(checked))],
     },
   ];

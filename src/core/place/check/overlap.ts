@@ -7,6 +7,7 @@ import { reachOf } from '../rule/reach';
 import { isPressedEyes, isSewn } from '../rule/rule';
 import { attemptRule, remedy, type Check, type Checked } from './checked';
 import { linesWhere } from './posts';
+import { saying } from '../../words/problems/problems';
 
 /** Rounds two features may share: a mouth may begin in the hole where the nose ends. */
 const sharedFrom = 0.3;
@@ -26,9 +27,8 @@ export const overlap: Check = (checked) => {
   const said = touching.filter(before);
   const clear = said.length > 0 ? clearOf(checked, others) : [];
   return said.map((other) => ({
-    code: 'features-overlap',
+    ...saying('features-overlap', { name: id, other: other.id }),
     severity: 'warning',
-    message: `The ${id} and the ${other.id} lie over each other.`,
     suggestions: clear.map((one) => remedy(checked, one)),
   }));
 };

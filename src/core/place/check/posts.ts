@@ -7,14 +7,15 @@ import { startOf } from '../resolve/unit';
 import { smallestEyeMm, widestEyeInStitches } from '../rule/hardware';
 import { isPressedEyes, type FeatureRule } from '../rule/rule';
 import { clearLines } from './clearLines';
-import { attemptRule, mm, remedy, type Check, type Checked, type Try } from './checked';
-import { underWasher, underWasherWords } from './washers';
+import { attemptRule, remedy, type Check, type Checked, type Try } from './checked';
+import { sitsFlat, tellUnder, underWasher } from './washers';
+import { saying } from '../../words/problems/problems';
 
 type Remedies = Finding['suggestions'] & object;
 
-/** `the left eye`, `the nose` */
+/** `left eye`, `nose` */
 function postName({ id, placed }: Checked, side: 'left' | 'middle' | 'right'): string {
-  return placed.kind === 'eyes' ? `the ${side} eye` : `the ${id}`;
+  return placed.kind === 'eyes' ? `${side} eye` : id;
 }
 
 const sideOf = (id: string, side: 'left' | 'middle' | 'right'): Finding['where'] =>
@@ -81,19 +82,15 @@ export const pairRoom: Check = (checked) => {
   const { straightMm, washerMm } = placed;
   const found: Finding[] = [];
   if (straightMm < rule.sizeMm) {
-    const message = `The eyes are ${mm(rule.sizeMm)} wide but only ${mm(straightMm)} apart: they overlap.`;
     found.push({
-      code: 'eyes-overlap',
+      ...saying('eyes-overlap', { sizeMm: rule.sizeMm, apartMm: straightMm }),
       severity: 'error',
-      message,
       suggestions: wider(checked, rule.sizeMm),
     });
   } else if (straightMm < washerMm) {
-    const message = `The washers inside are about ${mm(washerMm)} wide, the posts ${mm(straightMm)} apart: the washers overlap.`;
     found.push({
-      code: 'washers-overlap',
+      ...saying('washers-overlap', { posts: null, apartMm: straightMm, neededMm: washerMm }),
       severity: 'error',
-      message,
       suggestions: wider(checked, washerMm),
     });
   }
@@ -104,9 +101,8 @@ export const pairRoom: Check = (checked) => {
       ring: { ...rule.ring, sizeMm },
     });
     found.push({
-      code: 'rings-overlap',
+      ...saying('rings-overlap', { ringMm: rule.ring.sizeMm, apartMm: straightMm }),
       severity: 'warning',
-      message: `The rings behind the eyes are ${mm(rule.ring.sizeMm)} wide, the posts ${mm(straightMm)} apart: the rings overlap.`,
       suggestions: [...wider(checked, rule.ring.sizeMm).slice(0, 1), remedy(checked, smaller)],
     });
   }
@@ -117,13 +113,13 @@ export const pairRoom: Check = (checked) => {
 export const eyeLarge: Check = (checked) => {
   const { frame, rule, placed } = checked;
   const { widthMm } = frame.form.gauge;
-  if (!isPressedEyes(rule) || (rule.sizeMm ?? 0) <= widthMm * widestEyeInStitches) return [];
+  const isLarge = (rule.sizeMm ?? 0) > widthMm * widestEyeInStitches;
+  if (!isPressedEyes(rule) || rule.sizeMm === null || !isLarge) return [];
   const sizeMm = Math.floor(widthMm * widestEyeInStitches);
   return [
     {
-      code: 'eye-large',
+      ...saying('eye-large', { sizeMm: rule.sizeMm, stitches: widestEyeInStitches }),
       severity: 'warning',
-      message: `A ${rule.sizeMm} mm eye is more than ${widestEyeInStitches} stitches wide at this gauge and pulls the fabric open around its post.`,
       suggestions: taps(checked, [attemptRule(checked, `${sizeMm} mm`, { ...placed.rule, sizeMm })]),
     },
   ];
@@ -143,10 +139,13 @@ export const ringRoom: Check = (checked) => {
     one.units.every((unit) => acrossMm(checked, startOf(unit)) >= washerMm);
   const remedies = () => (frame.lies ? spacing(checked, -2) : linesWhere(checked, isFine));
   return (frame.lies ? narrow : narrow.slice(0, 1)).map((unit) => ({
-    code: 'ring-too-small',
+    ...saying('ring-too-small', {
+      acrossMm: acrossMm(checked, startOf(unit)),
+      post: frame.lies ? postName(checked, unit.side) : null,
+      washerMm,
+    }),
     severity: 'warning',
     where: frame.lies ? sideOf(id, unit.side) : { feature: id },
-    message: `The piece is only ${mm(acrossMm(checked, startOf(unit)))} across at ${frame.lies ? postName(checked, unit.side) : 'this line of holes'}; a washer is about ${mm(washerMm)}.`,
     suggestions: taps(checked, remedies()),
   }));
 };
@@ -161,10 +160,8 @@ export const straddlesStart: Check = ({ frame, placed, rule }) => {
   const { part } = frame.form;
   return [
     {
-      code: 'straddles-start',
+      ...saying('straddles-start', {}),
       severity: 'warning',
-      message:
-        'The round begins between the two eyes: there the line of holes jumps up by one round, so the eyes are not level. Turn the piece so that its back carries the round start.',
       suggestions: part.front ? [resetFront(part)] : [],
     },
   ];
@@ -184,8 +181,8 @@ function isOnDecrease(
 function sitsWell(checked: Checked, placed: FeaturePlacement): boolean {
   const { form } = checked.frame;
   return placed.units.map(startOf).every((spot) => {
-    const under = underWasherWords(underWasher(form, spot, placed.washerMm ?? 0), form.fabric.label);
-    return !isOnDecrease(checked, placed, spot) && under === null;
+    const under = underWasher(form, spot, placed.washerMm ?? 0);
+    return !isOnDecrease(checked, placed, spot) && sitsFlat(under);
   });
 }
 
@@ -198,10 +195,9 @@ export const onDecrease: Check = (checked) => {
   const remedies = () =>
     frame.lies ? stitchSteps(checked, [1, -1]) : linesWhere(checked, (one) => sitsWell(checked, one));
   return hit.map(({ side, from, fromLine }) => ({
-    code: 'on-decrease',
+    ...saying('on-decrease', { side, stitch: from, round: label[fromLine] ?? fromLine + 1 }),
     severity: 'warning',
     where: sideOf(id, side),
-    message: `The ${side} eye falls on a decrease (stitch ${from} of round ${label[fromLine]}): its hole is tight and off to one side.`,
     suggestions: taps(checked, remedies()),
   }));
 };
@@ -213,14 +209,14 @@ export const washerSeat: Check = (checked) => {
   if (washerMm === null) return [];
   const { form } = frame;
   return placed.units.flatMap((unit): Finding[] => {
-    const under = underWasherWords(underWasher(form, startOf(unit), washerMm), form.fabric.label);
-    if (!under) return [];
+    const under = underWasher(form, startOf(unit), washerMm);
+    const told = tellUnder(under, form.fabric.label, { post: postName(checked, unit.side), washerMm });
+    if (!told) return [];
     return [
       {
-        code: under.code,
+        ...told,
         severity: 'warning',
         where: sideOf(id, unit.side),
-        message: `The washer of ${postName(checked, unit.side)}, about ${mm(washerMm)} across, ${under.words}: it will not sit flat.`,
         suggestions: taps(checked, elsewhere(checked)),
       },
     ];
@@ -253,11 +249,10 @@ export const washersClash: Check = (checked) => {
   const { placed, rule, id } = checked;
   if (placed.washerMm === null || isPressedEyes(rule)) return [];
   return clashes(checked, placed).map(({ other, side, awayMm, roomMm }) => {
-    const theirs = other.kind === 'eyes' ? `the ${side} eye` : `the ${other.id}`;
+    const theirs = other.kind === 'eyes' ? `${side} eye` : other.id;
     return {
-      code: 'washers-overlap',
+      ...saying('washers-overlap', { posts: [id, theirs], apartMm: awayMm, neededMm: roomMm }),
       severity: 'error',
-      message: `The washers of the ${id} and ${theirs} need ${mm(roomMm)} from post to post, and have ${mm(awayMm)}: they overlap inside.`,
       suggestions: taps(checked, elsewhere(checked)),
     };
   });
@@ -273,9 +268,8 @@ export const oneHole: Check = (checked) => {
   if (parent(first.from) !== parent(second.from)) return [];
   return [
     {
-      code: 'same-hole',
+      ...saying('same-hole', { why: 'increase' }),
       severity: 'error',
-      message: 'Both eyes fall into the same hole: the two stitches of an increase share it.',
       suggestions: taps(checked, spacing(checked, 1)),
     },
   ];

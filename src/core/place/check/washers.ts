@@ -1,4 +1,4 @@
-import type { ProblemCode } from '../../notation/problemCodes';
+import { saying, type Said } from '../../words/problems/problems';
 import { turn, wrapAngle } from '../../shape/azimuth';
 import { landmarkLines } from '../frame/landmarks';
 import type { Place } from '../frame/faceFrame';
@@ -41,21 +41,19 @@ export function underWasher(form: PartForm, { line, azimuth }: Place, washerMm: 
   return { decreases, ridge };
 }
 
-/** What it lies over, in words; null where it lies on plain fabric. */
-export function underWasherWords(
+/** What is told of a washer that does not sit flat; null where it lies on plain fabric. */
+export function tellUnder(
   { decreases, ridge }: UnderWasher,
   labels: ArrayLike<number>,
-): { code: ProblemCode; words: string } | null {
+  { post, washerMm }: { post: string; washerMm: number },
+): Said | null {
   const [first] = decreases;
-  if (first)
-    return {
-      code: 'washer-on-decrease',
-      words: `lies over a decrease (round ${first.round}, stitch ${first.stitch}), where the fabric is thick on one side`,
-    };
-  return ridge === null
-    ? null
-    : {
-        code: 'washer-on-ridge',
-        words: `lies over the ridge between rounds ${labels[ridge - 1]} and ${labels[ridge]}`,
-      };
+  if (first) return saying('washer-on-decrease', { post, washerMm, ...first });
+  if (ridge === null) return null;
+  const rounds = [labels[ridge - 1] ?? ridge, labels[ridge] ?? ridge + 1] as const;
+  return saying('washer-on-ridge', { post, washerMm, rounds });
 }
+
+/** Whether a washer lies on plain fabric. */
+export const sitsFlat = ({ decreases, ridge }: UnderWasher): boolean =>
+  decreases.length === 0 && ridge === null;

@@ -1,5 +1,6 @@
 import { roundCount, type Fabric } from '../../fabric/fabric';
 import { turn, wrapAngle } from '../../shape/azimuth';
+import { plural } from '../../words/counted';
 
 /** A stitch as a maker finds it. */
 export interface StitchAddress {
@@ -57,5 +58,5 @@ export function fromFrontWords({ fromFront, of }: StitchAddress): string {
   const away = Math.abs(fromFront);
   if (away === 0) return 'on the front line';
   if (away * 2 >= of - 1) return 'in the middle of the back';
-  return `${away} ${away === 1 ? 'stitch' : 'stitches'} to the ${fromFront < 0 ? 'left' : 'right'} of the front`;
+  return `${plural(away, 'stitch')} to the ${fromFront < 0 ? 'left' : 'right'} of the front`;
 }

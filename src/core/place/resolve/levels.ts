@@ -7,8 +7,9 @@ import { isLandmark, landmarkLines } from '../frame/landmarks';
 import { heightUp } from '../frame/sidewaysFrame';
 import type { Reach } from '../rule/reach';
 import type { Vertical } from '../rule/rule';
-import { plural } from '../rule/writeRule';
 import type { Report } from './finding';
+import { saying } from '../../words/problems/problems';
+import { plural } from '../../words/counted';
 
 /** A placed feature as others count from it: its level, and how far it reaches up and down from that. */
 export interface CountedAnchor {
@@ -42,8 +43,6 @@ export function levelFor(frame: FaceFrame, vertical: Vertical | null, asked: Lev
 }
 
 const signOf = (direction: 'above' | 'below') => (direction === 'above' ? 1 : -1);
-const goOf = (name: string) => (name.endsWith('s') ? 'go' : 'goes');
-const areOf = (name: string) => (name.endsWith('s') ? 'are' : 'is');
 
 /** On a part that lies: so many stitches over the front line, or over something. */
 function heightFor({ form }: FaceFrame, vertical: Vertical | null, asked: LevelAsked): Level {
@@ -56,9 +55,8 @@ function heightFor({ form }: FaceFrame, vertical: Vertical | null, asked: LevelA
   const height = heightUp(form, from, stitches);
   if (height !== null) return height;
   asked.report({
-    code: 'gap-missing',
+    ...saying('gap-missing', { why: 'beyond-face', name: asked.name, stitches }),
     severity: 'error',
-    message: `${Math.abs(stitches)} stitches ${stitches > 0 ? 'above' : 'below'} lies beyond the edge of the face. The ${asked.name} ${goOf(asked.name)} level with what it is counted from until you say.`,
   });
   return from;
 }
@@ -90,8 +88,12 @@ class Lines {
     return line >= 1 && line < this.last;
   }
 
+  gap(line: number): [number, number] {
+    return gapOf(this.frame.form, line);
+  }
+
   between(line: number): Suggestion {
-    const gap = gapOf(this.frame.form, line);
+    const gap = this.gap(line);
     return this.asked.settle(`Between ${gap.join(' and ')}`, { by: 'gap', gap });
   }
 
@@ -100,11 +102,10 @@ class Lines {
     if (this.isLine(line)) return line;
     const { name, report } = this.asked;
     const nearest = Math.max(1, Math.min(this.last - 1, line));
-    const gap = gapOf(this.frame.form, nearest).join(' and ');
+    const taken = this.gap(nearest);
     report({
-      code: 'gap-missing',
+      ...saying('gap-missing', { why: 'beyond-part', name, said, last: this.lastLabel, taken }),
       severity: 'error',
-      message: `${said} lies beyond this part, which ends with round ${this.lastLabel}. The ${name} ${areOf(name)} put between ${gap} until you say.`,
       suggestions: [this.between(nearest)],
     });
     return nearest;
@@ -118,10 +119,10 @@ class Lines {
     const off = (index: number) => Math.abs((labels[index] ?? Infinity) - label);
     const nearest = labels.reduce((best, _, index) => (off(index) < off(best) ? index : best), 0) + 1;
     const { name, report } = this.asked;
+    const taken = this.gap(nearest);
     report({
-      code: 'gap-missing',
+      ...saying('gap-missing', { why: 'no-line', name, round: label, last: this.lastLabel, taken }),
       severity: 'error',
-      message: `There is no line of holes between rounds ${label} and ${label + 1} on this part, which ends with round ${this.lastLabel}. The ${name} ${areOf(name)} put between ${gapOf(this.frame.form, nearest).join(' and ')}, the nearest, until you say.`,
       suggestions: [this.between(nearest)],
     });
     return nearest;
@@ -159,13 +160,10 @@ function lineFor(frame: FaceFrame, vertical: Vertical | null, asked: LevelAsked)
 }
 
 function notSaid(lines: Lines, { name, sort, usual, report }: LevelAsked): number {
-  const settle = lines.between(usual);
-  const where = settle.title.toLowerCase();
   report({
-    code: `${sort}-where`,
+    ...saying(`${sort}-where`, { name, taken: lines.gap(usual) }),
     severity: 'warning',
-    message: `The sentence does not say between which rounds the ${name} ${goOf(name)}. ${name.endsWith('s') ? 'They are' : 'It is'} put ${where} until you say.`,
-    suggestions: [settle],
+    suggestions: [lines.between(usual)],
   });
   return usual;
 }
@@ -177,9 +175,8 @@ function gapLine(lines: Lines, { gap, from }: Vertical & { by: 'gap' }, { report
   const line = lines.after(lower);
   if (upper !== said + 1) {
     report({
-      code: 'gap-not-adjacent',
+      ...saying('gap-not-adjacent', { gap: [said, upper] }),
       severity: 'warning',
-      message: `Rounds ${said} and ${upper} are not neighbours, so there is no one line of holes between them. The first of them is taken.`,
       suggestions: [lines.between(line)],
     });
   }
@@ -200,11 +197,8 @@ function rangeLine(
   const known = roundIndex(fabric, label) > 0;
   const whole = roundIndex(fabric, from) > 0 && roundIndex(fabric, to) > 0;
   if (known && !whole) {
-    report({
-      code: 'range-beyond',
-      severity: 'error',
-      message: `Rounds ${from} to ${to} reach beyond this part, which has rounds ${fabric.label[0]} to ${lines.lastLabel}. The ${name} ${goOf(name)} as far as there are rounds until you say.`,
-    });
+    const facts = { name, from, to, first: fabric.label[0] ?? 1, last: lines.lastLabel };
+    report({ ...saying('range-beyond', facts), severity: 'error' });
   }
   return known ? lines.onPart(roundIndex(fabric, label), `Round ${label}`) : lines.after(label);
 }
@@ -218,17 +212,10 @@ function roundLine(
   // The line over a round is the one before it where the work begins at the top.
   if (side) return lines.after((side === 'above') === lines.startsAtTop ? after - 1 : after);
   const line = lines.after(after);
-  const onWhich = sort === 'eyes' ? 'On round' : 'Round';
-  const said = mayBeMoment
-    ? `After round ${round}`
-    : `${onWhich} ${round}${from === 'start' ? '' : ` from the ${from}`}`;
-  const how = mayBeMoment
-    ? `If it only says when, say where the ${name} ${goOf(name)}.`
-    : 'Say “between” to settle it.';
+  const taken: [number, number] = [after, after + 1];
   report({
-    code: `${sort}-on-round`,
+    ...saying(`${sort}-on-round`, { name, round, from, taken, mayBeMoment: mayBeMoment === true }),
     severity: 'info',
-    message: `“${said}” is read as the line of holes between rounds ${after} and ${after + 1}. ${how}`,
     suggestions: [lines.between(line)],
   });
   return line;
@@ -246,13 +233,9 @@ function stitchesLine(
     to === 'front'
       ? lines.between(asked.usual)
       : asked.settle(title, { by: 'relation', rounds: stitches, direction, to });
-  const taken = anchor
-    ? `${plural(stitches, 'round')} ${stitches === 1 ? 'is' : 'are'} taken.`
-    : `The ${asked.name} ${areOf(asked.name)} put on the middle of it until you say.`;
   asked.report({
-    code: 'up-in-rounds',
+    ...saying('up-in-rounds', { name: asked.name, rounds: stitches, anchored: anchor !== undefined }),
     severity: 'warning',
-    message: `On this part up and down is counted in rounds, not in stitches. ${taken}`,
     suggestions: [inRounds],
   });
   if (!anchor) return asked.usual;
@@ -304,12 +287,10 @@ function landmarkLine(
 ): number {
   const [first, ...more] = landmarkLinesOf(frame, to);
   if (first === undefined) {
-    // A bow around the neck may well go where two parts are joined.
-    const what = to === 'neck' ? 'narrow place between two wider ones' : to;
     report({
-      code: 'landmark-missing',
+      ...saying('landmark-missing', { name, landmark: to }),
+      // A bow around the neck may well go where two parts are joined.
       severity: to === 'neck' ? 'warning' : 'error',
-      message: `This part has no ${what}. Say between which rounds the ${name} ${goOf(name)}.`,
       suggestions: [lines.between(usual)],
     });
     return usual;
@@ -319,9 +300,8 @@ function landmarkLine(
   const at = (line: number) => line + acrossRound(to, step) + step * rounds;
   if (more.length > 0) {
     report({
-      code: 'landmark-ambiguous',
+      ...saying('landmark-ambiguous', { name, landmark: to, places: more.length + 1 }),
       severity: 'info',
-      message: `This part has ${more.length + 1} places with ${to === 'plain rounds' ? '' : 'a '}${to}; the first is taken. Say between which rounds the ${name} ${goOf(name)} to settle it.`,
       suggestions: [first, ...more]
         .map(at)
         .filter((line) => lines.isLine(line))

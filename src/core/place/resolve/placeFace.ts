@@ -19,6 +19,7 @@ import { levelFor, type CountedAnchor } from './levels';
 import { inOrder } from './order';
 import type { FeaturePlacement } from './placement';
 import { placeOne } from './placeOne';
+import { saying } from '../../words/problems/problems';
 
 /** A feature of a face, from its sentence to where it lies. */
 export interface PlacedFeature {
@@ -238,22 +239,12 @@ class FaceResolver {
   }
 
   private circle(id: string): Finding {
-    const settle = this.frame.lies
-      ? 'Say how many stitches above or below the front line one of them goes.'
-      : 'Say between which rounds one of them goes.';
-    const message = `The ${id} and what they hang on each wait for the other. ${settle}`;
-    return { code: 'anchor-circle', severity: 'error', message };
+    return { ...saying('anchor-circle', { name: id, lies: this.frame.lies }), severity: 'error' };
   }
 
   private missing(id: string, kind: FeatureKind, how: 'on' | 'beside'): void {
-    const where =
-      how === 'beside'
-        ? 'about the middle of it'
-        : this.frame.lies
-          ? 'by the front line'
-          : 'on the middle of it';
-    const message = `The ${id} should go by the ${kind}, and no ${kind} are placed on this part. They are put ${where} until you say.`;
-    this.report(id)({ code: 'anchor-missing', severity: 'warning', message });
+    const facts = { name: id, to: kind, how, lies: this.frame.lies };
+    this.report(id)({ ...saying('anchor-missing', facts), severity: 'warning' });
   }
 }
 

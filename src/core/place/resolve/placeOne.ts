@@ -23,6 +23,7 @@ import { needlePath } from './needlePath';
 import { needleGrid } from './needleGrid';
 import type { FeaturePlacement } from './placement';
 import type { FeatureUnit } from './unit';
+import { saying } from '../../words/problems/problems';
 
 /** From this miss on, in stitches, a single post goes between two stitches rather than into a hole beside the middle. */
 const offFrom = 0.3;
@@ -151,28 +152,24 @@ function pairOf(placing: Placing, span: number, seat: Seat): Pair {
     missOf: (apart: number) => row.centred(apart, seat).miss,
   };
   const wanted = said ? { apart: said.apart, said: true } : apartFor(rule, row, asked);
-  const counted = frame.lies ? `${wanted.apart} rounds` : String(wanted.apart);
-  if (!wanted.said) report(spacingLeftOpen(rule, id, counted));
+  const { lies } = frame;
+  if (!wanted.said) report(spacingLeftOpen(rule, id, { apart: wanted.apart, lies }));
   const most = Math.max(1, row.most - span);
   const tooNear = !said && wanted.apart < 1;
   if (tooNear || wanted.apart > most) {
-    const room = frame.lies
-      ? `This part has ${row.count - 1} lines of holes`
-      : `The line of holes has ${row.count}`;
-    const message = `${room}; the ${id} can't be ${counted} apart ${frame.lies ? 'on' : 'in'} it.`;
-    report({ code: 'apart-impossible', severity: 'error', message });
+    const room = lies ? row.count - 1 : row.count;
+    const facts = { name: id, apart: wanted.apart, room, lies };
+    report({ ...saying('apart-impossible', facts), severity: 'error' });
   }
   const apart = Math.max(1, Math.min(most, wanted.apart));
   return said?.apart === apart ? said : row.centred(apart, seat);
 }
 
-function spacingLeftOpen(rule: FeatureRule, id: string, counted: string): Finding {
-  if (isPressedEyes(rule)) {
-    const message = `The sentence does not say how far apart the eyes are. They are put ${counted} apart until you say.`;
-    return { code: 'eyes-spacing', severity: 'warning', message };
-  }
-  const message = `The sentence does not say how far from the middle the ${id} ${id.endsWith('s') ? 'go' : 'goes'}. ${id.endsWith('s') ? 'They are' : 'It is'} put ${counted} apart, side to side, until you say.`;
-  return { code: 'feature-spacing', severity: 'warning', message };
+function spacingLeftOpen(rule: FeatureRule, id: string, taken: { apart: number; lies: boolean }): Finding {
+  const what = isPressedEyes(rule)
+    ? saying('eyes-spacing', { ...taken, isOneStitch: false })
+    : saying('feature-spacing', { ...taken, name: id });
+  return { ...what, severity: 'warning' };
 }
 
 /** How far apart a pair is put where nothing says so. */
@@ -195,17 +192,15 @@ function namedPositions({ frame, row, rule, id, report }: Placing): Positions | 
   if (sideways.by !== 'holes') return null;
   const [one, other = one] = sideways.holes;
   if (one === undefined || other === undefined) return null;
-  const goes = `The ${id} ${id.endsWith('s') ? 'are' : 'is'} put by the middle until you say.`;
   const beyond = [one, other].find((hole) => hole < 1 || hole > row.count);
   if (beyond !== undefined) {
-    const label = frame.form.fabric.label[row.level];
-    const message = `Round ${label} has ${row.count} stitches; there is no stitch ${beyond} in it. ${goes}`;
-    report({ code: 'stitch-missing', severity: 'error', message });
+    const round = frame.form.fabric.label[row.level] ?? row.level + 1;
+    const facts = { name: id, round, stitches: row.count, stitch: beyond };
+    report({ ...saying('stitch-missing', facts), severity: 'error' });
     return null;
   }
   if (sideways.holes.length === 2 && one === other && rule.sides === 'both') {
-    const message = `Both ${id} are said to be at the same stitch. ${goes}`;
-    report({ code: 'same-hole', severity: 'error', message });
+    report({ ...saying('same-hole', { why: 'stitch', name: id }), severity: 'error' });
     return null;
   }
   return [one, other];
@@ -218,8 +213,8 @@ function namedLine({ form }: FaceFrame, label: number, report: Report): number {
   const line = roundIndex(fabric, label);
   if (line >= 1 && line <= last) return line;
   const nearest = line < 1 && label < (fabric.label[0] ?? 1) ? 1 : last;
-  const message = `There is no line of holes after round ${label} on this part. The nearest is between ${gapOf(form, nearest).join(' and ')}.`;
-  report({ code: 'gap-missing', severity: 'error', message });
+  const facts = { why: 'no-line-after', round: label, taken: gapOf(form, nearest) } as const;
+  report({ ...saying('gap-missing', facts), severity: 'error' });
   return nearest;
 }
 

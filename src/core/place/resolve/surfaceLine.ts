@@ -6,6 +6,8 @@ import { direction } from '../frame/direction';
 import { footHoleAzimuths } from '../frame/holes';
 import { wallRounds } from '../frame/landmarks';
 import type { PartForm } from '../frame/partForm';
+import { saying } from '../../words/problems/problems';
+import type { ToyFacts } from '../../words/problems/toy';
 
 /** A hole of a surface line. */
 export interface LineHole {
@@ -139,16 +141,14 @@ function holesAlong(form: PartForm, steps: readonly { line: number; azimuth: num
 }
 
 /** What is asked where a line can't be found. */
-function asked({ part }: PartForm, { line, span, thing }: SurfaceSentence, message: string): Problem {
+function asked({ part }: PartForm, { line, span }: SurfaceSentence, facts: ToyFacts['line-where']): Problem {
   return {
-    code: 'line-where',
+    ...saying('line-where', facts),
     severity: 'warning',
     part: part.name,
     partId: part.id,
     line,
     column: span.from + 1,
-    facts: { thing },
-    message,
     suggestions: [],
   };
 }
@@ -157,27 +157,14 @@ function asked({ part }: PartForm, { line, span, thing }: SurfaceSentence, messa
 function linesOf(form: PartForm, front: number, sentence: SurfaceSentence): SurfaceLine[] | Problem {
   const { fabric, part } = form;
   const { thing, along, rounds, over } = sentence;
-  const what = `The ${thing}`;
-  if (fabric.row.some((row) => row === 1) || part.lying)
-    return asked(
-      form,
-      sentence,
-      `${what}: lines are followed on parts worked in rounds that stand upright; on this one count the holes on the piece.`,
-    );
-  if (along.length === 0 || !rounds)
-    return asked(
-      form,
-      sentence,
-      `${what}: ${along.length === 0 ? 'say along what, “along the back”, “along the front”, “along both sides”' : 'say from which round to which, “from R4 to R14”'}.`,
-    );
+  const isFlat = fabric.row.some((row) => row === 1);
+  if (isFlat || part.lying) return asked(form, sentence, { thing, open: 'lying' });
+  if (along.length === 0) return asked(form, sentence, { thing, open: 'along' });
+  if (!rounds) return asked(form, sentence, { thing, open: 'rounds' });
   const [from, to] = rounds.map((number) => wallRound(form, number)) as [number, number];
   const end = endOver(form, over);
   if (from === 0 || to === 0 || (end === null && from === to))
-    return asked(
-      form,
-      sentence,
-      `${what}: ${part.name} has no rounds ${rounds.join(' and ')} to run between.`,
-    );
+    return asked(form, sentence, { thing, open: 'no-rounds', part: part.name, rounds });
   const stepsOf = (lines: readonly number[], side: Along) =>
     lines.map((line) => ({ line, azimuth: azimuthOf(form, front, side) }));
   if (end === null)

@@ -5,10 +5,8 @@ import { showingOf } from '../frame/pair';
 import { featureLibrary } from './library';
 import { isAtBack, isPressedEyes, type FeatureRule, type Sideways, type Vertical } from './rule';
 import { featureStep } from './ruleSteps';
+import { plural } from '../../words/counted';
 
-/** `1 stitch`, `2 rounds` */
-export const plural = (n: number, one: string): string =>
-  `${n} ${one}${n === 1 ? '' : one.endsWith('stitch') ? 'es' : 's'}`;
 /** A sentence about a part it does not stand with goes on naming it. */
 const onPart = (sentence: string, step: { on?: string } | undefined): string =>
   step?.on ? sentence.replace(/\.$/, `, on the ${step.on}.`) : sentence;

@@ -3,6 +3,7 @@ import { roundIndex } from '../frame/frontLine';
 import { seatHoles, type PartForm } from '../frame/partForm';
 import { placeOf, rightOf, sidewaysFrame } from '../frame/sidewaysFrame';
 import type { FeaturePlacement } from '../resolve/placement';
+import { plural } from '../../words/counted';
 
 /** What a maker counts of one eye on the real piece: rounds from the start to its line of holes, whole stitches from the round's first to it. */
 export interface SidewaysEyeCount {
@@ -76,13 +77,11 @@ export function checkSidewaysSeated(
       ...(across === 0
         ? []
         : [
-            `Move the ${side} eye ${Math.abs(across)} ${Math.abs(across) === 1 ? 'round' : 'rounds'} to the ${across > 0 ? 'right' : 'left'}, to stitch ${plan.before + (seat === 'foot' ? 1 : 0)} of it.`,
+            `Move the ${side} eye ${plural(Math.abs(across), 'round')} to the ${across > 0 ? 'right' : 'left'}, to stitch ${plan.before + (seat === 'foot' ? 1 : 0)} of it.`,
           ]),
       ...(up === 0
         ? []
-        : [
-            `Move the ${side} eye ${Math.abs(up)} ${Math.abs(up) === 1 ? 'stitch' : 'stitches'} ${up > 0 ? 'up' : 'down'}.`,
-          ]),
+        : [`Move the ${side} eye ${plural(Math.abs(up), 'stitch')} ${up > 0 ? 'up' : 'down'}.`]),
     ];
   });
   return {

@@ -2,6 +2,7 @@ import { directionAt } from '../frame/direction';
 import { holeAt } from '../frame/holes';
 import { seatHoles, type PartForm } from '../frame/partForm';
 import type { FeaturePlacement } from '../resolve/placement';
+import { plural } from '../../words/counted';
 
 /** What a maker counts on the real piece. Stitches along the round above the eyes, rounds from the start. */
 export interface SeatedCount {
@@ -80,9 +81,7 @@ export function checkSeated(
     const by = to - from;
     if (by === 0) return;
     const way = by * dir > 0 ? 'right' : 'left';
-    moves.push(
-      `Move the ${side} eye ${Math.abs(by)} ${Math.abs(by) === 1 ? 'stitch' : 'stitches'} to the ${way}.`,
-    );
+    moves.push(`Move the ${side} eye ${plural(Math.abs(by), 'stitch')} to the ${way}.`);
   };
   const off = Math.abs(miss) >= 0.3 || b - a !== (planned[1] ?? 0) - (planned[0] ?? 0);
   if (off) {
@@ -94,7 +93,7 @@ export function checkSeated(
     if (round === wanted) return;
     const up = round > wanted === (form.orientation.start === 'top');
     const by = Math.abs(round - wanted);
-    moves.push(`Move the ${side} eye ${by} ${by === 1 ? 'round' : 'rounds'} ${up ? 'up' : 'down'}.`);
+    moves.push(`Move the ${side} eye ${plural(by, 'round')} ${up ? 'up' : 'down'}.`);
   };
   lift(firstRound, firstSide);
   lift(secondRound, secondSide);

@@ -3,6 +3,7 @@ import { directionAt } from '../frame/direction';
 import type { PartForm } from '../frame/partForm';
 import type { FeaturePlacement } from '../resolve/placement';
 import type { FeatureUnit } from '../resolve/unit';
+import { plural } from '../../words/counted';
 
 /** Whole stitches from a hole to where the colour of the round above it changes, one way and the other. */
 export interface ColourSteps {
@@ -53,5 +54,5 @@ export function eyeColourCheck(form: PartForm, { units, seat }: FeaturePlacement
 
 function wordsOf({ side }: FeatureUnit, stitches: number, way: 'left' | 'right', lying: boolean): string {
   const where = lying ? 'along its round' : `on its ${way}`;
-  return `from the ${side} eye’s hole ${stitches === 0 ? `no whole stitch to the colour change ${where}` : `${stitches} ${stitches === 1 ? 'stitch' : 'stitches'} to the colour change ${where}`}`;
+  return `from the ${side} eye’s hole ${stitches === 0 ? `no whole stitch to the colour change ${where}` : `${plural(stitches, 'stitch')} to the colour change ${where}`}`;
 }

@@ -7,7 +7,7 @@ import { middleOf, rightOf } from '../frame/sidewaysFrame';
 import type { FeaturePlacement } from '../resolve/placement';
 import { endOf, startOf, type FeatureUnit } from '../resolve/unit';
 import { isAtBack } from '../rule/rule';
-import { plural } from '../rule/writeRule';
+import { plural } from '../../words/counted';
 
 const rounds = (n: number) => plural(n, 'round');
 

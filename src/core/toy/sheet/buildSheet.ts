@@ -23,6 +23,7 @@ import { orderByUnit } from '../orderWords';
 import { safetyOf } from '../safetyOf';
 import { suppliesOf, supplyLines } from '../supplies/suppliesOf';
 import { actTitle, bulksOf } from './stopWords';
+import { wholeMm } from '../../words/counted';
 
 export type SheetLine =
   | { kind: 'round'; label: string; text: string; count: string; wrong: boolean }
@@ -71,12 +72,10 @@ export interface Sheet {
   cautions: string[];
 }
 
-const mm = (value: number) => `${Math.round(value)} mm`;
-
 function stopLine(stop: Stop, bulks: number): SheetLine {
   const late =
     stop.latest > stop.after
-      ? `Last call after round ${stop.latest}: the opening is ${mm(stop.latestOpeningMm)} then.`
+      ? `Last call after round ${stop.latest}: the opening is ${wholeMm(stop.latestOpeningMm)} then.`
       : '';
   return {
     kind: 'stop',
@@ -169,7 +168,7 @@ function placedEyes({ form }: PartAnalysis, eyes: FeaturePlacement): SheetPart['
       ...landmarkSentences(form, eyes),
       directions.check,
       ...(colours ? [colours] : []),
-      `Post to post ${eyes.apart}${rounds}; ${mm(eyes.surfaceMm)} around the face, ${mm(eyes.straightMm)} straight across.`,
+      `Post to post ${eyes.apart}${rounds}; ${wholeMm(eyes.surfaceMm)} around the face, ${wholeMm(eyes.straightMm)} straight across.`,
       ...(eyes.lower && !eyes.rule.lying ? [climb] : []),
     ],
   };
@@ -192,7 +191,7 @@ function sheetPart(part: PartAnalysis): SheetPart {
   const facts = [
     `${part.fabric.rounds} ${part.fabric.row[0] === 1 ? 'rows' : 'rounds'}, ${stitches} stitches`,
   ];
-  if (size.widthMm > 0) facts.push(`about ${mm(size.widthMm)} wide and ${mm(size.heightMm)} high`);
+  if (size.widthMm > 0) facts.push(`about ${wholeMm(size.widthMm)} wide and ${wholeMm(size.heightMm)} high`);
   facts.push(
     `worked from the ${source.lying ? (source.start === 'top' ? 'left to the right' : 'right to the left') : source.start === 'top' ? 'top down' : 'bottom up'}`,
   );
@@ -217,7 +216,7 @@ function sheetPart(part: PartAnalysis): SheetPart {
       ...part.lines.map((line) => placedLine(part, line)),
     ],
     closing: stops.closing
-      ? `${stops.closing.words} Leave a tail of ${mm(Math.ceil(stops.closing.tailMm / 10) * 10)}.`
+      ? `${stops.closing.words} Leave a tail of ${wholeMm(Math.ceil(stops.closing.tailMm / 10) * 10)}.`
       : null,
     assembly: source.steps
       .filter((step) => step.kind !== 'stuff' && step.kind !== 'close' && step.kind !== 'feature')

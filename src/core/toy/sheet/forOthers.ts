@@ -13,6 +13,7 @@ import { assembled } from '../assembled';
 import { fingerprint } from '../fingerprint';
 import { suppliesOf, supplyLines } from '../supplies/suppliesOf';
 import { buildSheet, type Sheet, type SheetLine } from './buildSheet';
+import { wholeMm } from '../../words/counted';
 
 /** For whom a pattern is written out. */
 export interface Reader {
@@ -185,11 +186,12 @@ function abbreviations(toy: ToyAnalysis, terms: Terms): string {
 function before(toy: ToyAnalysis, sheet: Sheet, terms: Terms): PatternLine[] {
   const posed = assembled(toy).filter(({ loose }) => !loose);
   const size = posed.length > 0 ? sizeOfToy(posed) : null;
-  const mm = (value: number) => `${Math.round(value)} mm`;
   const audience = readAudience(toy.pattern.header.audience);
   const needs = supplyLines(suppliesOf(toy));
   return [
-    ...(size ? [remark(`Finished size: about ${mm(size.heightMm)} high and ${mm(size.widthMm)} wide.`)] : []),
+    ...(size
+      ? [remark(`Finished size: about ${wholeMm(size.heightMm)} high and ${wholeMm(size.widthMm)} wide.`)]
+      : []),
     remark(audience ? `Made for: ${audienceWords[audience]}.` : 'For whom it is has not been said.'),
     ...(needs.length > 0 ? [remark('You need:'), ...needs.map((need) => remark(`- ${need}`))] : []),
     remark(`Words: ${abbreviations(toy, terms)}.`),

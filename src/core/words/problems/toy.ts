@@ -1,0 +1,69 @@
+import { plural } from '../counted';
+import { roundName, type NoFacts, type RoundSaid, type Words } from './words';
+
+const whole = (value: number): string => `${Math.round(value)} mm`;
+
+/** What the messages about a toy as a whole are made of, and about the openings of its parts. Lengths in mm. */
+export interface ToyFacts {
+  /** parts that wait for each other, each for the next and the last for the first */
+  'order-cycle': { pieces: readonly string[] };
+  'colour-undefined': { round: number; yarn: string };
+  /** `more`: other rounds of the part that do */
+  'colour-unread': RoundSaid & { words: string; more: number };
+  'part-unused': { part: string };
+  'part-count': { part: string; make: number; placed: number };
+  'apart-reading': { apart: number };
+  'not-closed': { stitches: number };
+  'eyes-no-opening': { isPair: boolean; round: number; openingMm: number; neededMm: number };
+  'stuffing-no-opening': { widestMm: number };
+  'enclosed-no-opening': { thing: string; widestMm: number; sizeMm: number; isAssumed: boolean };
+  'eyes-under-three': NoFacts;
+  'line-where':
+    | { thing: string; open: 'lying' | 'along' | 'rounds' }
+    | { thing: string; open: 'no-rounds'; part: string; rounds: readonly number[] };
+}
+
+function cycleWords(pieces: readonly string[]): string {
+  const waits = pieces.map(
+    (piece, i) => `${i === 0 ? 'The' : 'the'} ${piece} waits for the ${pieces[(i + 1) % pieces.length]}`,
+  );
+  return `${waits.join(', ')}: none of them can be finished first. Sew one of them on instead of working it in.`;
+}
+
+function lineWords(facts: ToyFacts['line-where']): string {
+  const what = `The ${facts.thing}: `;
+  switch (facts.open) {
+    case 'lying':
+      return `${what}lines are followed on parts worked in rounds that stand upright; on this one count the holes on the piece.`;
+    case 'along':
+      return `${what}say along what, “along the back”, “along the front”, “along both sides”.`;
+    case 'rounds':
+      return `${what}say from which round to which, “from R4 to R14”.`;
+    case 'no-rounds':
+      return `${what}${facts.part} has no rounds ${facts.rounds.join(' and ')} to run between.`;
+  }
+}
+
+export const toyWords: Words<ToyFacts> = {
+  'order-cycle': ({ pieces }) => cycleWords(pieces),
+  'colour-undefined': ({ round, yarn }) =>
+    `Round ${round} uses “${yarn}”, but no line says which yarn that is.`,
+  'colour-unread': ({ words, more, ...round }) =>
+    `${roundName(round)} says “${words}”, and which stitches that is for is not read: they stay in the yarn before.${more > 0 ? ` So do ${more} more of its rounds.` : ''} Write it as “12 sc in brown, 12 sc in white”, or “change to white”.`,
+  'part-unused': ({ part }) => `${part} is made, but no sentence says where it goes.`,
+  'part-count': ({ part, make, placed }) =>
+    `${part} is made ${make} times, but only ${placed === 1 ? 'one is' : `${placed} are`} put in place.`,
+  'apart-reading': ({ apart }) =>
+    `“${apart} apart” is taken from post to post, so ${apart - 1} show between. Do you mean that, or ${apart} showing?`,
+  'not-closed': ({ stitches }) =>
+    `The text closes this part with ${plural(stitches, 'stitch')} left. More than 12 stays an open hole: little fingers get in and stuffing comes out. Work more rounds of decreases first.`,
+  'eyes-no-opening': ({ isPair, round, openingMm, neededMm }) =>
+    `After round ${round} the opening is only ${whole(openingMm)}: washers can't be pressed there. They need ${whole(neededMm)}. Move the ${isPair ? 'eyes' : 'nose'}, or embroider ${isPair ? 'them' : 'it'}.`,
+  'stuffing-no-opening': ({ widestMm }) =>
+    `The opening never lets stuffing in: it is ${whole(widestMm)} at the widest.`,
+  'enclosed-no-opening': ({ thing, widestMm, sizeMm, isAssumed }) =>
+    `The opening never lets the ${thing} in: it is ${whole(widestMm)} at the widest, and the ${thing} ${isAssumed ? 'is taken to be' : 'is'} ${sizeMm} mm. ${isAssumed ? 'Write how wide it is: “a 15 mm …”.' : 'Take a smaller one.'}`,
+  'eyes-under-three': () =>
+    'This toy is for children under three. Eyes with washers can come off and be swallowed: take them off and embroider the eyes instead.',
+  'line-where': lineWords,
+};
