@@ -6,6 +6,7 @@ import { overSentences } from '../notation/editText';
 import { stitchKinds, stitchWord } from '../notation/terms';
 import { analyseToy } from '../toy/analyse';
 import type { PartAnalysis, ToyAnalysis } from '../toy/analysis';
+import { roundNumbered } from '../fabric/rounds';
 
 /** The text with a round written as it is worked, parts and all, or why that can't be. */
 export type LedgerWritten = { ok: true; text: string } | { ok: false; why: string };
@@ -14,7 +15,7 @@ const no = (why: string): LedgerWritten => ({ ok: false, why });
 
 /** Whether a round is nothing but a stitch into each, in one yarn: what is written instead of it loses nothing. */
 function isPlain({ fabric, source }: PartAnalysis, label: number): boolean {
-  const round = fabric.label.indexOf(label) + 1;
+  const round = roundNumbered(fabric, label);
   const count = roundCount(fabric, round);
   const from = fabric.offset[round - 1] ?? 0;
   const stitches = Array.from({ length: count }, (_, i) => from + i);
@@ -24,7 +25,7 @@ function isPlain({ fabric, source }: PartAnalysis, label: number): boolean {
   );
   const isOneYarn = stitches.every((stitch) => fabric.colour[stitch] === fabric.colour[from]);
   const isWhole = roundCount(fabric, fabric.base[round - 1] ?? 0) === count;
-  const isBare = source.rounds.find(({ number }) => number === label)?.work.items.length === 1;
+  const isBare = source.rounds[round - 1]?.work.items.length === 1;
   return isOneByOne && isOneYarn && isWhole && isBare && round > 1;
 }
 

@@ -8,6 +8,7 @@ import {
   type GroundChain,
   type GroundRun,
 } from './fabric';
+import { roundNumbered } from './rounds';
 
 /** One stitch of another part, as the maker counts. */
 export interface ForeignStitch {
@@ -55,7 +56,7 @@ function foreignAt(ground: readonly GroundRun[], place: number): ForeignStitch |
 export function takenBy(runs: readonly Ground[], fabric: Fabric): Uint8Array {
   const taken = new Uint8Array(fabric.kind.length);
   for (const run of runs) {
-    const round = fabric.label.indexOf(run.round) + 1;
+    const round = roundNumbered(fabric, run.round);
     for (let i = 0; i < run.count && round > 0; i += 1) {
       const at = stitchIndex(fabric, round, run.from + i);
       if (at < taken.length) taken[at] = (taken[at] ?? 0) | loopBits[run.loops];
@@ -66,7 +67,7 @@ export function takenBy(runs: readonly Ground[], fabric: Fabric): Uint8Array {
 
 /** How many of the loops that a part begins in its owner has worked into itself. */
 export function loopsTwice(run: Ground, owner: Fabric): number {
-  const round = owner.label.indexOf(run.round) + 1;
+  const round = roundNumbered(owner, run.round);
   if (round === 0) return 0;
   let twice = 0;
   for (let i = 0; i < run.count; i += 1) {

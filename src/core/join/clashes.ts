@@ -2,6 +2,7 @@ import { roundCount } from '../fabric/fabric';
 import { turn, wrapAngle } from '../shape/azimuth';
 import type { Join, JoinPart } from './joined';
 import { problem } from './problem';
+import { roundNumbered } from '../fabric/rounds';
 
 /** Joins that come to the same stitches of a wall, and those that lie over a feature. */
 export function withClashes(parts: readonly JoinPart[], joins: readonly Join[]): Join[] {
@@ -32,7 +33,7 @@ export function withClashes(parts: readonly JoinPart[], joins: readonly Join[]):
 function coveredFeature(parts: readonly JoinPart[], { on, covers, centre }: Join): string | null {
   const wall = parts.find(({ part }) => part.id === on.part);
   if (!wall || !covers || !centre) return null;
-  const [from, to] = covers.rounds.map((label) => wall.fabric.label.indexOf(label) + 1) as [number, number];
+  const [from, to] = covers.rounds.map((label) => roundNumbered(wall.fabric, label)) as [number, number];
   for (const feature of wall.features) {
     for (const { fromLine, azimuth } of feature.units) {
       const row = fromLine + 0.5;

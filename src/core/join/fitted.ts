@@ -1,6 +1,5 @@
 import pluralize from 'pluralize';
 import { roundCount } from '../fabric/fabric';
-import { roundIndex } from '../place/frame/frontLine';
 import { edgeAround } from './byEdges';
 import { edgeToEdge } from './edges';
 import { blankJoin, type Join, type JoinPart, type Unit } from './joined';
@@ -8,6 +7,7 @@ import type { Joining } from './joining';
 import { endOf, type Placing } from './placing';
 import { problem } from './problem';
 import { labelOf } from './numbers';
+import { roundNumbered } from '../fabric/rounds';
 
 /** A piece that goes over the end of another or into it, both about one axis: the edge of one is sewn to a round of the other. */
 interface Fitting {
@@ -56,7 +56,7 @@ const inFrom = (wall: JoinPart, end: Fitting['end'], deep: number): number | nul
 
 /** The round a sentence names, of whichever of the two has it. */
 function rowSaid({ sentence }: Placing, wall: JoinPart): number | null {
-  const row = sentence.round === undefined ? 0 : roundIndex(wall.fabric, sentence.round);
+  const row = sentence.round === undefined ? 0 : roundNumbered(wall.fabric, sentence.round);
   return row > 0 ? row : null;
 }
 

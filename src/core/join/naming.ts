@@ -3,6 +3,7 @@ import { turn, wrapAngle } from '../shape/azimuth';
 import type { Join, JoinedToy, JoinPart, Side } from './joined';
 import { problem } from './problem';
 import { rightward } from './spot';
+import { roundNumbered } from '../fabric/rounds';
 
 /** Off the middle by less than this, in radians, is in the middle. */
 const middleBy = 0.05;
@@ -19,7 +20,7 @@ export function named(
     const wall = wallOfJoin(join);
     if (!wall || !join.centre || join.round === null) return { join, side: null, isBehind: false };
     const off = wrapAngle(join.centre.azimuth - (fronts.get(wall.part.id) ?? wall.front)) * rightward(wall);
-    const row = wall.fabric.label.indexOf(Math.round(join.round)) + 1;
+    const row = roundNumbered(wall.fabric, Math.round(join.round));
     const halfStitch = turn / Math.max(1, roundCount(wall.fabric, Math.max(1, row))) / 2;
     // One alone that whole stitches keep half a stitch off the middle is in the middle.
     const middling = isAlone(join) ? Math.max(middleBy, halfStitch + 1e-6) : middleBy;

@@ -1,4 +1,5 @@
 import type { JoinPart } from './joined';
+import { roundNumbered } from '../fabric/rounds';
 
 /** The number a maker gives a row, which may lie halfway between two. */
 export function labelOf({ fabric }: JoinPart, row: number): number {
@@ -9,7 +10,7 @@ export function labelOf({ fabric }: JoinPart, row: number): number {
 /** The row of a round by the number a maker gives it; a half lies between two. */
 export function rowOfLabel({ fabric }: JoinPart, round: number): number {
   const whole = Math.floor(round);
-  return fabric.label.indexOf(whole) + 1 + (round - whole);
+  return roundNumbered(fabric, whole) + (round - whole);
 }
 
 /** Places with their rounds by the numbers a maker gives them. */

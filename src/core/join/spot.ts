@@ -2,10 +2,10 @@ import { roundCount } from '../fabric/fabric';
 import type { JoinPlace } from '../notation/sentence/joinPlace';
 import { countsBack, type FeatureKind } from '../notation/sentence/said';
 import { direction } from '../place/frame/direction';
-import { roundIndex } from '../place/frame/frontLine';
 import { landmarkLines } from '../place/frame/landmarks';
 import { stitchAzimuth, turn, wrapAngle } from '../shape/azimuth';
 import type { AnyJoin, JoinPart, Side } from './joined';
+import { roundNumbered } from '../fabric/rounds';
 
 /** Why a place can't be worked out from what is said. */
 export type NoRow = { why: 'unsaid' | 'missing' | 'waits'; what: string };
@@ -40,7 +40,7 @@ function numbered(wall: JoinPart, label: number, from: AnyJoin['countFrom']): nu
     const row = countsBack(from, orientation.start) ? fabric.rounds + 1 - label : label;
     return row >= 1 && row <= fabric.rounds ? row : missing(`round ${label} from the ${from}`);
   }
-  const index = roundIndex(fabric, label);
+  const index = roundNumbered(fabric, label);
   return index > 0 ? index : missing(`round ${label}`);
 }
 

@@ -211,7 +211,7 @@ function entriesOf(state: Joining, units: Units, written: WrittenRound): Written
 
 function joinRound(state: Joining, units: Units, round: number, wall: JoinPart): void {
   const { part, fabric, starts } = wall;
-  const source = part.rounds.find(({ number }) => number === fabric.label[round - 1]);
+  const source = part.rounds[round - 1];
   if (!source) return;
   const count = roundCount(fabric, round);
   const front = state.frontOf(wall, [round]);

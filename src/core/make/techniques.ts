@@ -1,6 +1,7 @@
 import { backLoop, bothLoops, frontLoop, roundCount, type Fabric } from '../fabric/fabric';
 import type { Join } from '../join/joined';
 import { stitchKinds, stitchWord, type StitchKind, type Terms } from '../notation/terms';
+import { roundNumbered } from '../fabric/rounds';
 
 /** A stitch as it is drawn: its own number in its round, its yarn, and what it stands on. */
 export interface DrawnStitch {
@@ -445,7 +446,7 @@ export function seamTechnique(
   if (!first || !second) return null;
   const yarnAt = (fabric: Fabric, round: number, stitch: number): string =>
     fabric.palette[fabric.colour[(fabric.offset[round - 1] ?? 0) + Math.floor(stitch) - 1] ?? 0] ?? '';
-  const rowOf = (fabric: Fabric, label: number) => Math.max(1, fabric.label.indexOf(label) + 1);
+  const rowOf = (fabric: Fabric, label: number) => Math.max(1, roundNumbered(fabric, label));
   const below = some.map(({ round, stitch }) => ({
     number: stitch,
     yarn: yarnAt(wall, rowOf(wall, round), stitch),

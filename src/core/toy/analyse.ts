@@ -25,7 +25,7 @@ import { readAudience } from '../safety/audience';
 import { roundStarts } from '../shape/azimuth';
 import { assumedGauge, gaugeOf, type Gauge } from '../shape/gauge';
 import { profileOf } from '../shape/profile';
-import { apartReadings, undefinedColours, unplacedParts, unreadColours } from './checkParts';
+import { apartReadings, rowsAndRounds, undefinedColours, unplacedParts, unreadColours } from './checkParts';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
 import { amongOthers } from './amongOthers';
 import { attempt } from './attempt';
@@ -344,6 +344,7 @@ function analyse(text: string, searches: boolean): ToyAnalysis {
     () => unreadColours(pattern),
     () => apartReadings(pattern, text),
     () => unplacedParts(pattern, joined),
+    () => rowsAndRounds(planned, joined),
   ];
   const overall = checks.flatMap((check) => attempt(check, null, 'the whole toy', (problem) => [problem]));
   const ofText = [...pattern.problems, ...overall].map((problem) => ofItsPart(problem, pattern.parts));

@@ -9,6 +9,9 @@ import { isBareApart } from '../notation/sentence/feature';
 import { toyHeaderEdits } from '../notation/editText';
 import { isColourName } from '../supplies/yarnColour';
 import { saying } from '../words/problems/problems';
+import { isRowAndRound } from '../fabric/rounds';
+import type { RoundsSaid } from '../notation/sentence/said';
+import type { PartAnalysis } from './analysis';
 
 interface ColourUse {
   name: string;
@@ -63,6 +66,45 @@ export function undefinedColours({ header, parts }: Pattern): Problem[] {
     }
   }
   return problems;
+}
+
+/** The rounds that a sentence names by their numbers. */
+const numbersOf = ({ gap, otherGap, range, round, countFrom }: RoundsSaid): number[] =>
+  countFrom
+    ? []
+    : [...(gap ?? []), ...(otherGap ?? []), ...(range ?? []), ...(round === undefined ? [] : [round])];
+
+/** Sentences that name a number which a row and a round of the part they are about both have. */
+export function rowsAndRounds(parts: readonly PartAnalysis[], { joins }: JoinedToy): Problem[] {
+  const toldOf = (
+    { source, fabric }: PartAnalysis,
+    { line, span }: Sentence,
+    said: RoundsSaid,
+  ): Problem[] => {
+    const round = numbersOf(said).find((number) => isRowAndRound(fabric, number));
+    if (round === undefined) return [];
+    return [
+      {
+        ...saying('row-and-round', { part: source.name, round }),
+        severity: 'warning',
+        part: source.name,
+        partId: source.id,
+        line,
+        column: span.from + 1,
+        suggestions: [],
+      },
+    ];
+  };
+  const ofFeatures = parts.flatMap((part) =>
+    part.source.steps.flatMap((step) => (step.kind === 'feature' ? toldOf(part, step, step) : [])),
+  );
+  const ofJoins = [...new Set(joins.map(({ sentence }) => sentence))].flatMap((sentence) => {
+    const wall = parts.find(({ source }) =>
+      joins.some((one) => one.sentence === sentence && one.on.part === source.id),
+    );
+    return wall ? toldOf(wall, sentence, sentence) : [];
+  });
+  return [...ofFeatures, ...ofJoins];
 }
 
 /** `Change colour`, without to which. */

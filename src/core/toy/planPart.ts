@@ -15,6 +15,7 @@ import type { Gauge } from '../shape/gauge';
 import { middleLine, type Profile } from '../shape/profile';
 import { stuffedProfile } from '../shape/stuffed';
 import { usualDensities } from '../supplies/stuffing';
+import { roundNumbered } from '../fabric/rounds';
 
 /** A part as far as its stops follow from it. */
 export interface PlannedPart {
@@ -65,17 +66,21 @@ function roundsOf(portion: Portion, { source, fabric, profile }: PlannedPart): [
   return isFirst ? [1, half] : [Math.min(last, half + 1), last];
 }
 
-/** Index of the round with a number, from 1; null where there is none. */
-function roundNumbered({ label }: Fabric, number: number | undefined): number | null {
-  const index = number === undefined ? 0 : [...label].lastIndexOf(number) + 1;
-  return index > 0 ? index : null;
-}
+/** Place of a round that a sentence may name, from 1; null where it names none, or none that is there. */
+const placeOfRound = (fabric: Fabric, number: number | undefined): number | null =>
+  number === undefined ? null : roundNumbered(fabric, number) || null;
 
 /** What the text puts inside. */
 const enclosedOf = ({ source, fabric }: PlannedPart): Enclosed[] =>
   source.steps.flatMap((step) =>
     step.kind === 'enclose'
-      ? [{ thing: step.thing, sizeMm: step.sizeMm, after: roundNumbered(fabric, step.after) }]
+      ? [
+          {
+            thing: step.thing,
+            sizeMm: step.sizeMm,
+            after: placeOfRound(fabric, step.after),
+          },
+        ]
       : [],
   );
 
@@ -112,7 +117,7 @@ function fillingOf(part: PlannedPart, { stuffingShare = 1 }: Hands): Filling | n
   return {
     from,
     to,
-    after: roundNumbered(fabric, moment),
+    after: placeOfRound(fabric, moment),
     gramsPerLitre: usualDensities[firmness] * stuffingShare,
     stuffed: stuffedProfile(fabric, profile, { ...finish, firmness }),
   };

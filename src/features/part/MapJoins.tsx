@@ -8,6 +8,7 @@ import { joinPart } from '../../core/toy/joinAll';
 import { useToy } from '../../data/useToy';
 import { palette } from '../../ui/palette';
 import { stitchMiddle } from './mapPaths';
+import { roundNumbered } from '../../core/fabric/rounds';
 
 /** Farther apart than so many stitches, two of a footprint lie on both sides of the cut at the back. */
 const cutFrom = 4;
@@ -83,7 +84,7 @@ function OwnEdge({ part, map, scale }: MapJoinsProps) {
     <G>
       {joins.slice(0, mostUnits).map((join, level) => {
         const wall = analysis.parts.find(({ source }) => source.id === join.on.part);
-        const row = join.through === null ? fabric.rounds : fabric.label.indexOf(join.through) + 1;
+        const row = join.through === null ? fabric.rounds : roundNumbered(fabric, join.through);
         if (!wall || row < 1) return null;
         const words = pinWords(joinPart(wall));
         const pinned = (join.pins ?? []).flatMap((pin, i) => {
@@ -124,13 +125,13 @@ function OwnEdge({ part, map, scale }: MapJoinsProps) {
 /** The stitches of a wall that a join takes, by their index, in the order of the needle or of the round. */
 function coveredBy({ path, ledger, covers, round }: Join, { fabric }: PartAnalysis): number[] {
   const indexOf = (label: number, stitch: number): number[] => {
-    const row = fabric.label.indexOf(label) + 1;
+    const row = roundNumbered(fabric, label);
     const count = row > 0 ? roundCount(fabric, row) : 0;
     return stitch >= 1 && stitch <= count ? [(fabric.offset[row - 1] ?? 0) + Math.floor(stitch) - 1] : [];
   };
   if (path) return path.flatMap((sewn) => indexOf(sewn.round, sewn.stitch));
   if (!ledger || !covers || round === null) return [];
-  const row = fabric.label.indexOf(round) + 1;
+  const row = roundNumbered(fabric, round);
   const count = row > 0 ? roundCount(fabric, row) : 0;
   const [first, last] = covers.stitches;
   const length = count > 0 ? ((((last - first) % count) + count) % count) + 1 : 0;

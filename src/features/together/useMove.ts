@@ -15,6 +15,7 @@ import { analyseToy, type ToyAnalysis } from '../../core/toy/analyse';
 import { assembled } from '../../core/toy/assembled';
 import { joinPart } from '../../core/toy/joinAll';
 import { useToy } from '../../data/useToy';
+import { roundNumbered } from '../../core/fabric/rounds';
 
 /** A join where a thumb can move it. */
 interface Movable {
@@ -45,7 +46,7 @@ function movable(toy: ToyAnalysis, unit: UnitRef): Movable | null {
   if (!join || join.asWritten || !found || join.round === null || join.stitch === null) return null;
   const wall = joinPart(found);
   const { fabric, starts } = wall;
-  const row = Math.max(1, fabric.label.indexOf(Math.round(join.round)) + 1);
+  const row = Math.max(1, roundNumbered(fabric, Math.round(join.round)));
   const front = joined.fronts.get(join.on.part) ?? wall.front;
   const count = roundCount(fabric, row);
   const off = Math.abs(join.stitch - stitchAtAzimuth(fabric, starts, row, front)) % count;

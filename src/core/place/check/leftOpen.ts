@@ -1,6 +1,5 @@
 import type { Suggestion } from '../../notation/problem';
 import { gapOf } from '../frame/faceFrame';
-import { roundIndex } from '../frame/frontLine';
 import { showingOf } from '../frame/pair';
 import { spaced } from '../move/step';
 import type { Finding } from '../resolve/finding';
@@ -13,6 +12,7 @@ import { sidewaysWords, verticalWords, writeRule } from '../rule/writeRule';
 import type { Check, Checked } from './checked';
 import { saying } from '../../words/problems/problems';
 import { plural } from '../../words/counted';
+import { roundNumbered } from '../../fabric/rounds';
 
 /**
  * What a sentence says and what was not read as it stands, and what it leaves open and is filled as makers usually do it. Each asks or
@@ -155,7 +155,7 @@ const sidewaysEyes: Check = (checked) => {
     if (step.otherGap[0] !== between[0]) return found;
     return [...found, { ...saying('same-hole', { why: 'line' }), severity: 'error' }];
   }
-  const line = roundIndex(form.fabric, between[0] ?? 0);
+  const line = roundNumbered(form.fabric, between[0] ?? 0);
   const other = placed.units.map(({ fromLine }) => fromLine).find((one) => one !== line) ?? line;
   const taken = gapOf(form, other);
   const apart = step.apart ?? step.showing;
@@ -187,7 +187,7 @@ function aboutTheMiddle(checked: Checked, apart: number): Suggestion[] {
 }
 
 const lineCount = ({ frame }: Checked, { from, to }: Sideways & { by: 'rounds' }): number =>
-  roundIndex(frame.form.fabric, to) - roundIndex(frame.form.fabric, from);
+  roundNumbered(frame.form.fabric, to) - roundNumbered(frame.form.fabric, from);
 
 /** What belongs to the eyes themselves needs no place of its own. */
 const atTheEyes = new Set(['lashes', 'sculpting']);

@@ -1,6 +1,7 @@
 import { roundCount, type Fabric } from '../../fabric/fabric';
 import type { PartSource } from '../../notation/pattern';
 import { stitchAzimuth, turn } from '../../shape/azimuth';
+import { roundNumbered } from '../../fabric/rounds';
 
 /**
  * Azimuth of the front line in radians: where the maker set it, else opposite the average round start over the rounds that carry
@@ -16,7 +17,7 @@ export function frontAzimuth(
 ): number {
   const flat = fabric.row[0] === 1;
   if (part.front) {
-    const round = roundIndex(fabric, part.front.round);
+    const round = roundNumbered(fabric, part.front.round);
     const count = Math.max(1, roundCount(fabric, round));
     if (round > 0 && flat) return (turn * (part.front.stitch - 0.5 - count / 2)) / count;
     if (round > 0) return stitchAzimuth(fabric, starts, round, part.front.stitch);
@@ -29,18 +30,15 @@ export function frontAzimuth(
   return sum / Math.max(1, over.length) + Math.PI;
 }
 
-/** Index (from 1) of the round a maker calls `label`; 0 where there is none. */
-export function roundIndex(fabric: Fabric, label: number): number {
-  return fabric.label.indexOf(label) + 1;
-}
-
 /**
  * Index (from 1) of the round below the line of holes between rounds `lower` and `lower + 1`; 0 where no two rounds of these numbers
  * follow one another, as where a number is missing or comes twice.
  */
 export function lineAbove(fabric: Fabric, lower: number): number {
-  for (let round = 1; round < fabric.rounds; round += 1) {
-    if (fabric.label[round - 1] === lower && fabric.label[round] === lower + 1) return round;
+  const round = roundNumbered(fabric, lower);
+  if (round > 0 && fabric.label[round] === lower + 1) return round;
+  for (let at = 1; at < fabric.rounds; at += 1) {
+    if (fabric.label[at - 1] === lower && fabric.label[at] === lower + 1) return at;
   }
   return 0;
 }

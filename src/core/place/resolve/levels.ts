@@ -2,7 +2,7 @@ import type { Fabric } from '../../fabric/fabric';
 import type { Suggestion } from '../../notation/problem';
 import { countsBack, type CountedFrom, type FeatureKind } from '../../notation/sentence/said';
 import { gapOf, upOf, type FaceFrame, type Level } from '../frame/faceFrame';
-import { lineAbove, roundIndex } from '../frame/frontLine';
+import { lineAbove } from '../frame/frontLine';
 import { isLandmark, landmarkLines } from '../frame/landmarks';
 import { heightUp } from '../frame/sidewaysFrame';
 import type { Reach } from '../rule/reach';
@@ -10,6 +10,7 @@ import type { Vertical } from '../rule/rule';
 import type { Report } from './finding';
 import { saying } from '../../words/problems/problems';
 import { plural } from '../../words/counted';
+import { roundNumbered } from '../../fabric/rounds';
 
 /** A placed feature as others count from it: its level, and how far it reaches up and down from that. */
 export interface CountedAnchor {
@@ -113,7 +114,7 @@ class Lines {
 
   /** The line after a round by its number in the text. */
   after(label: number): number {
-    const line = lineAbove(this.fabric, label) || roundIndex(this.fabric, label);
+    const line = lineAbove(this.fabric, label) || roundNumbered(this.fabric, label);
     if (line > 0) return this.onPart(line, `Round ${label}`);
     const labels = [...this.fabric.label.slice(0, -1)];
     const off = (index: number) => Math.abs((labels[index] ?? Infinity) - label);
@@ -194,13 +195,13 @@ function rangeLine(
   const [upper, lower] = upOf(form) < 0 ? [from, to - 1] : [to, from];
   const middle = Math.round((from + to - 1) / 2);
   const label = reach.down > 0 ? upper : reach.up > 0 ? lower : middle;
-  const known = roundIndex(fabric, label) > 0;
-  const whole = roundIndex(fabric, from) > 0 && roundIndex(fabric, to) > 0;
+  const known = roundNumbered(fabric, label) > 0;
+  const whole = roundNumbered(fabric, from) > 0 && roundNumbered(fabric, to) > 0;
   if (known && !whole) {
     const facts = { name, from, to, first: fabric.label[0] ?? 1, last: lines.lastLabel };
     report({ ...saying('range-beyond', facts), severity: 'error' });
   }
-  return known ? lines.onPart(roundIndex(fabric, label), `Round ${label}`) : lines.after(label);
+  return known ? lines.onPart(roundNumbered(fabric, label), `Round ${label}`) : lines.after(label);
 }
 
 function roundLine(

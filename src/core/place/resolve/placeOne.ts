@@ -10,7 +10,6 @@ import {
   type Row,
   type Spot,
 } from '../frame/faceFrame';
-import { roundIndex } from '../frame/frontLine';
 import { choosePair, showingOf, type Pair, type Seat } from '../frame/pair';
 import { washerMm } from '../rule/hardware';
 import { usualEyeLines, usualEyesApart } from '../rule/proposeRule';
@@ -24,6 +23,7 @@ import { needleGrid } from './needleGrid';
 import type { FeaturePlacement } from './placement';
 import type { FeatureUnit } from './unit';
 import { saying } from '../../words/problems/problems';
+import { roundNumbered } from '../../fabric/rounds';
 
 /** From this miss on, in stitches, a single post goes between two stitches rather than into a hole beside the middle. */
 const offFrom = 0.3;
@@ -210,7 +210,7 @@ function namedPositions({ frame, row, rule, id, report }: Placing): Positions | 
 function namedLine({ form }: FaceFrame, label: number, report: Report): number {
   const { fabric } = form;
   const last = fabric.rounds - 1;
-  const line = roundIndex(fabric, label);
+  const line = roundNumbered(fabric, label);
   if (line >= 1 && line <= last) return line;
   const nearest = line < 1 && label < (fabric.label[0] ?? 1) ? 1 : last;
   const facts = { why: 'no-line-after', round: label, taken: gapOf(form, nearest) } as const;

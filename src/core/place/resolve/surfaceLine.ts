@@ -8,6 +8,7 @@ import { wallRounds } from '../frame/landmarks';
 import type { PartForm } from '../frame/partForm';
 import { saying } from '../../words/problems/problems';
 import type { ToyFacts } from '../../words/problems/toy';
+import { roundNumbered } from '../../fabric/rounds';
 
 /** A hole of a surface line. */
 export interface LineHole {
@@ -109,8 +110,10 @@ function azimuthOf(form: PartForm, front: number, along: Along): number {
 }
 
 /** Index of a round of the wall by its number, from 1; 0 where the wall has none. A frill worked into its loops is none of it. */
-const wallRound = ({ fabric }: PartForm, number: number): number =>
-  wallRounds(fabric).find((round) => fabric.label[round - 1] === number) ?? 0;
+function wallRound({ fabric }: PartForm, number: number): number {
+  const round = roundNumbered(fabric, number);
+  return wallRounds(fabric).includes(round) ? round : 0;
+}
 
 /** The lines of holes of the wall between two of its rounds, in the order they are gone through. */
 function linesBetween({ fabric }: PartForm, first: number, last: number): number[] {

@@ -1,7 +1,6 @@
 import type { FeatureKind } from '../../notation/sentence/said';
 import { gapOf } from '../frame/faceFrame';
 import { liesOnItsSide } from '../frame/frameOf';
-import { roundIndex } from '../frame/frontLine';
 import { isLandmark } from '../frame/landmarks';
 import { apartOf } from '../frame/pair';
 import type { PartForm } from '../frame/partForm';
@@ -17,6 +16,7 @@ import {
   type Vertical,
 } from './rule';
 import type { FeatureSentence } from '../../notation/sentence/feature';
+import { roundNumbered } from '../../fabric/rounds';
 
 /**
  * The rule a sentence comes to on a part, with what it leaves open filled as makers usually do it. On a part that lies on its side up and
@@ -280,7 +280,7 @@ function eyeRounds({ sideways }: FeatureRule, step: FeatureSentence, form: PartF
 /** The line of holes after a round, or the nearest there is. */
 function lineNear({ fabric }: PartForm, label: number): number {
   const last = fabric.rounds - 1;
-  const line = roundIndex(fabric, label);
+  const line = roundNumbered(fabric, label);
   if (line >= 1 && line <= last) return line;
   return line < 1 && label < (fabric.label[0] ?? 1) ? 1 : last;
 }

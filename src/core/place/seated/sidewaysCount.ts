@@ -1,9 +1,9 @@
 import { directionAt } from '../frame/direction';
-import { roundIndex } from '../frame/frontLine';
 import { seatHoles, type PartForm } from '../frame/partForm';
 import { placeOf, rightOf, sidewaysFrame } from '../frame/sidewaysFrame';
 import type { FeaturePlacement } from '../resolve/placement';
 import { plural } from '../../words/counted';
+import { roundNumbered } from '../../fabric/rounds';
 
 /** What a maker counts of one eye on the real piece: rounds from the start to its line of holes, whole stitches from the round's first to it. */
 export interface SidewaysEyeCount {
@@ -55,7 +55,7 @@ export function checkSidewaysSeated(
   const frame = sidewaysFrame(form, eyes.front);
   const planned = plannedSidewaysCount(eyes, form.fabric.label);
   const seatedAt = ({ round, before }: SidewaysEyeCount) => {
-    const line = Math.max(1, Math.min(form.fabric.rounds - 1, roundIndex(form.fabric, round)));
+    const line = Math.max(1, Math.min(form.fabric.rounds - 1, roundNumbered(form.fabric, round)));
     const holes = seatHoles(form, line, seat);
     return {
       line,
@@ -68,8 +68,8 @@ export function checkSidewaysSeated(
   const moves = (['left', 'right'] as const).flatMap((side) => {
     const [real, plan] = [count[side], planned[side]];
     const across =
-      (roundIndex(form.fabric, plan.round) - roundIndex(form.fabric, real.round)) * rightOf(form);
-    const line = roundIndex(form.fabric, plan.round);
+      (roundNumbered(form.fabric, plan.round) - roundNumbered(form.fabric, real.round)) * rightOf(form);
+    const line = roundNumbered(form.fabric, plan.round);
     // On the planned round the stitches differ by themselves; on another the number that is level there is another one.
     const up =
       across === 0 ? (plan.before - real.before) * directionAt(form.fabric, form.orientation, line) : 0;

@@ -30,6 +30,7 @@ export const problemCodes = {
   'loops-used': 'Loops are worked that are taken already, or not there.',
   'round-missing': 'A round’s number is left out.',
   'round-duplicate': 'A round’s number comes twice.',
+  'row-and-round': 'A sentence names a number that a row and a round of one part both have.',
   'too-large': 'A round has more stitches than are worked out.',
   'part-too-large': 'A part has more stitches than are worked out.',
   'toy-too-large': 'The parts before have as many stitches as a toy may.',

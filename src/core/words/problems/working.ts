@@ -28,6 +28,7 @@ export interface WorkingFacts {
     | { why: 'loops'; round: number; loopsOf: number }
     | { why: 'repeat'; line: number; round: number };
   'round-duplicate': RoundSaid & { before: number };
+  'row-and-round': { part: string; round: number };
   'too-large': RoundSaid & { most: number };
   'part-too-large': { part: string; round: number; most: number };
   'toy-too-large': { part: string; most: number };
@@ -84,6 +85,8 @@ export const workingWords: Words<WorkingFacts> = {
   'round-missing': missingWords,
   'round-duplicate': ({ before, ...round }) =>
     `${roundName(round)} comes again after ${before}. Give it the next number if it is a round of its own.`,
+  'row-and-round': ({ part, round }) =>
+    `${part} has a row ${round} and a round ${round}: what is said here is taken to go by the round. Let the rounds count on from the rows to settle it.`,
   'too-large': ({ most, ...round }) =>
     `${roundName(round)} would have more than ${most} stitches, or more turns than a round can. Check its numbers.`,
   'part-too-large': ({ part, round, most }) =>
