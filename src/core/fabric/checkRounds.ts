@@ -58,6 +58,8 @@ interface Context {
   work: RoundWork & { madeUp: boolean };
   below: number;
   belowLabel: number | null;
+  /** stitches there is room for around a piece of nothing but rows; 0 where it is none, or the round goes into loops of its own */
+  edge: number;
 }
 
 type Found = Said & Pick<Problem, 'severity'> & { at?: number };
@@ -125,6 +127,22 @@ function barren(context: Context): Found[] {
   return [{ ...saying('round-no-stitch', { ...roundOf(source), isMadeUp: work.madeUp }), severity: 'error' }];
 }
 
+const alongSides =
+  /\b(?:around|along|down|up)\s+(?:\w+\s+){0,3}?(?:edges?|sides?|border|perimeter|piece)\b|\bcorners?\b|\bevenly\s+a?round\b/i;
+
+/** A round along the sides of rows, which is counted along the last of them. */
+function edging(context: Context): Found[] | null {
+  const { source, work, edge } = context;
+  const stated = source.work.total?.value ?? null;
+  const isSaid = alongSides.test(source.text);
+  const isRound = !source.row && stated === null && /\baround\b/i.test(source.text);
+  const isTotalled = !source.row && stated !== null && stated > work.made && stated >= edge - 8;
+  const isAlongLast = stated === work.made;
+  if (edge === 0 || isAlongLast || !(isSaid || isRound || isTotalled)) return null;
+  const facts = { ...roundOf(source), made: work.made, room: edge, stated };
+  return [{ ...saying('edging', facts), severity: isSaid || isTotalled ? 'error' : 'info' }];
+}
+
 /** What the round needs against what there is below. */
 function miscounted(context: Context): Found[] {
   const { source, work, below } = context;
@@ -168,7 +186,9 @@ function roundProblems(context: Context): Problem[] {
   const large = tooLarge(context);
   // With a word not understood the count can't be right; asking for the word is enough.
   const isKnown = large.length === 0 && !unread.some(({ code }) => code === 'unknown-stitch');
-  const counted = isKnown ? [...barren(context), ...(work.madeUp ? [] : miscounted(context))] : [];
+  const isMade = isKnown && !work.madeUp;
+  const measured = isMade ? (edging(context) ?? miscounted(context)) : [];
+  const counted = isKnown ? [...barren(context), ...measured] : [];
   return [...unread, ...large, ...counted].map(({ at = column, ...found }) => ({
     ...found,
     part: part.name,
@@ -251,7 +271,8 @@ class RoundCounter {
     const stated = source.work.total?.value ?? null;
     const items = first ? said : asMeant(said, { below: this.below, total: stated, terms: this.terms });
     const work = this.worked(items, stated, base !== undefined);
-    const ok = this.report(source, work);
+    const isOnEdge = !first && base === undefined && !folded;
+    const ok = this.report(source, work, isOnEdge ? this.edgeOfRows() : 0);
     this.checks.push({
       round: source.number,
       line: source.line,
@@ -266,6 +287,16 @@ class RoundCounter {
     this.below = work.made;
     this.belowLabel = source.number;
     return work.made;
+  }
+
+  /** Stitches there is room for around a piece of rows: the last and the first, and one a row on each side; 0 of any other piece. */
+  private edgeOfRows(): number {
+    const rows = this.checks.length;
+    const worked = this.part.rounds.slice(0, rows);
+    const isFlat = worked.every(({ row }) => row);
+    const isClosed = worked.some(({ work }) => work.items.some(({ type }) => type === 'join'));
+    if (rows < 2 || !isFlat || isClosed) return 0;
+    return this.below + (this.checks[0]?.worked ?? 0) + 2 * rows;
   }
 
   /** A round worked into the free loops of an earlier one. */
@@ -306,9 +337,9 @@ class RoundCounter {
   }
 
   /** Tells what is wrong, of a line that makes several rounds once; false where something is. */
-  private report(source: RoundSource, work: Context['work']): boolean {
+  private report(source: RoundSource, work: Context['work'], edge: number): boolean {
     const { part, below, belowLabel } = this;
-    const found = roundProblems({ part, source, work, below, belowLabel });
+    const found = roundProblems({ part, source, work, below, belowLabel, edge });
     for (const problem of found) {
       const key = `${problem.code}:${source.line}`;
       if (!this.saidOfLine.has(key)) this.problems.push(problem);

@@ -1,3 +1,4 @@
+import { analyseToy } from '../toy/analyse';
 import { readPattern } from './readPattern';
 
 const rounds = 'R1: 6 sc in MR (6)\nR2: inc x 6 (12)\n';
@@ -95,4 +96,16 @@ test.each([
 test('a heading that has said how often is not added to', () => {
   const [part] = readPattern(`US terms\nEars (make 2)\n${rounds}Repeat for the other ear.`).parts;
   expect(part?.make).toBe(2);
+});
+
+test.each([
+  ['Scarf: see picture [40]', ['see picture [40]']],
+  ['Scarf: knit with leftover yarn', ['knit with leftover yarn']],
+  ['Edging: sc around all four sides [40]', ['sc around all four sides [40]']],
+  ['Legs: make 2', []],
+  ['Ear: in brown', []],
+])('%s: what stands behind a name and makes no round is kept as a note', (line, notes) => {
+  const { pattern } = analyseToy(`Ball\nR1: 6 sc in ring\n${line}`);
+  expect(pattern.parts).toHaveLength(2);
+  expect(pattern.notes.map(({ text }) => text)).toEqual(notes);
 });

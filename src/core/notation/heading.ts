@@ -204,3 +204,14 @@ export function readHeading(raw: string): Heading | null {
   const confirmed = /:\s*$/.test(text) || make > 1 || words.length <= 2;
   return { name, make, sure: marked || (known && confirmed), usual, ...(colour === null ? {} : { colour }) };
 }
+
+/** `Scarf: knit one of what is left`: what stands behind the name of a part and is no count of it. */
+export function saidBeside(line: string): string {
+  const [, ...behind] = line.split(/:\s+/);
+  const said = behind.join(': ').trim();
+  const uncounted = said
+    .replace(makePattern, '')
+    .replace(/\b(?:in|with|using)\s+(?:(?:colou?r|yarn)\s+)?[a-z]+(?:\s+yarn)?$/i, '')
+    .replace(/[\d\s.,;()x×–-]+|\b(?:pcs?|pieces)\b/gi, '');
+  return uncounted === '' ? '' : said;
+}

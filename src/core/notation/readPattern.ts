@@ -3,7 +3,7 @@ import { isMaterial, sizeEyes } from './materials';
 import { roundsOnLine, sharedLines } from './unfold';
 import { copiesPart } from './copies';
 import { bareHeader, emptyPattern } from './emptyPattern';
-import { readHeading, type Heading } from './heading';
+import { readHeading, type Heading, saidBeside } from './heading';
 import { limits } from './limits';
 import { growsTogether } from './grown';
 import { findGrown, findOnto } from './onto';
@@ -510,6 +510,9 @@ class PatternReader {
       return 'heading';
     }
     this.part = this.open(heading.name, number, heading);
+    const beside = saidBeside(text);
+    const isLost = !hasWork || work.items.some(isWork);
+    if (beside && isLost) this.note(number, beside);
     const start = startSaidIn(text);
     if (start) this.starts.hear({ start, text: '', within: this.part });
     this.foundation = [];

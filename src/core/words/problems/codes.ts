@@ -31,6 +31,7 @@ export const problemCodes = {
   'round-missing': 'A round’s number is left out.',
   'round-duplicate': 'A round’s number comes twice.',
   'row-and-round': 'A sentence names a number that a row and a round of one part both have.',
+  edging: 'A round goes along the sides of a piece that is worked in rows.',
   'too-large': 'A round has more stitches than are worked out.',
   'part-too-large': 'A part has more stitches than are worked out.',
   'toy-too-large': 'The parts before have as many stitches as a toy may.',

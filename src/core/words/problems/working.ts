@@ -29,6 +29,8 @@ export interface WorkingFacts {
     | { why: 'repeat'; line: number; round: number };
   'round-duplicate': RoundSaid & { before: number };
   'row-and-round': { part: string; round: number };
+  /** `made`: counted along the last row; `room`: stitches there is room for all the way round */
+  edging: RoundSaid & { made: number; room: number; stated: number | null };
   'too-large': RoundSaid & { most: number };
   'part-too-large': { part: string; round: number; most: number };
   'toy-too-large': { part: string; most: number };
@@ -87,6 +89,8 @@ export const workingWords: Words<WorkingFacts> = {
     `${roundName(round)} comes again after ${before}. Give it the next number if it is a round of its own.`,
   'row-and-round': ({ part, round }) =>
     `${part} has a row ${round} and a round ${round}: what is said here is taken to go by the round. Let the rounds count on from the rows to settle it.`,
+  edging: ({ made, room, stated, ...round }) =>
+    `${roundName(round)} goes along the sides of a piece worked in rows, and those are not counted: along its last row it makes ${made}, all the way round there is room for about ${room}. ${stated === null ? 'Write its total in brackets, so that what comes after it is counted over that.' : `Its own total, ${stated}, is taken for what comes after it.`}`,
   'too-large': ({ most, ...round }) =>
     `${roundName(round)} would have more than ${most} stitches, or more turns than a round can. Check its numbers.`,
   'part-too-large': ({ part, round, most }) =>
