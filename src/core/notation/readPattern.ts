@@ -510,13 +510,17 @@ class PatternReader {
       return 'heading';
     }
     this.part = this.open(heading.name, number, heading);
-    const beside = saidBeside(text);
-    const isLost = !hasWork || work.items.some(isWork);
-    if (beside && isLost) this.note(number, beside);
+    if (!hasWork || work.items.some(isWork)) this.noteBeside(number, text);
     const start = startSaidIn(text);
     if (start) this.starts.hear({ start, text: '', within: this.part });
     this.foundation = [];
     return 'heading';
+  }
+
+  /** What stands behind the name of a part and makes no round of it. */
+  private noteBeside(number: number, text: string): void {
+    const beside = saidBeside(text);
+    if (beside) this.note(number, beside);
   }
 
   /** The first words of all, over whatever comes before the parts, name the toy. */
