@@ -510,16 +510,16 @@ class PatternReader {
       return 'heading';
     }
     this.part = this.open(heading.name, number, heading);
-    if (!hasWork || work.items.some(isWork)) this.noteBeside(number, text);
+    this.noteBeside(number, text, hasWork && !work.items.some(isWork));
     const start = startSaidIn(text);
     if (start) this.starts.hear({ start, text: '', within: this.part });
     this.foundation = [];
     return 'heading';
   }
 
-  /** What stands behind the name of a part and makes no round of it. */
-  private noteBeside(number: number, text: string): void {
-    const beside = saidBeside(text);
+  /** What stands behind the name of a part and makes no round of it; over the rounds of the part it is but a remark. */
+  private noteBeside(number: number, text: string, isRemark: boolean): void {
+    const beside = isRemark ? '' : saidBeside(text);
     if (beside) this.note(number, beside);
   }
 
