@@ -266,7 +266,7 @@ describe('drawn', () => {
     expect(drawn.middle).toBeCloseTo(9.84 * 5 - 47.5, 0);
     expect(fabricMap(part('', 'right').map).middle).toBeCloseTo(47.5 - 9.84 * 5, 0);
     const [left, right] = eyes!.units.map((post) =>
-      holeOnMap(map, drawn, post.fromLine, post.from, post.azimuth, false),
+      holeOnMap(map, drawn, { line: post.fromLine, hole: post.from, azimuth: post.azimuth, seat: 'foot' }),
     );
     expect(left!.x).toBeLessThan(right!.x);
     expect(Math.abs(left!.y - right!.y)).toBeLessThan(1);

@@ -77,14 +77,19 @@ function uprightPoint(view: MapView, line: number, azimuth: number): { x: number
   return { x: view.dir * angle * radius, y: view.start === 'top' ? y : height - y };
 }
 
+/** A hole as it is drawn: its line by index, its number and where it lies around; a split lies between two. */
+export interface MapHole {
+  line: number;
+  hole: number;
+  azimuth: number;
+  seat: 'foot' | 'split';
+}
+
 /** Where a hole lies on a drawn map: under the stitch that is worked into it, so that it stays with its stitch where those are not even. */
 export function holeOnMap(
   view: MapView,
   map: FabricMap,
-  line: number,
-  hole: number,
-  azimuth: number,
-  split: boolean,
+  { line, hole, azimuth, seat }: MapHole,
 ): { x: number; y: number } {
   const even = mapPoint(view, line, azimuth);
   const from = view.fabric.offset[line] ?? 0;
@@ -96,7 +101,7 @@ export function holeOnMap(
   if (count <= 0) return even;
   const [here, next] = [at(hole), at(hole + 1)];
   // At the back the map is cut: the two sides of a split lie at its two edges.
-  const along = split && Math.abs(next - here) < view.gauge.widthMm * 3 ? (here + next) / 2 : here;
+  const along = seat === 'split' && Math.abs(next - here) < view.gauge.widthMm * 3 ? (here + next) / 2 : here;
   return view.lying ? { x: even.x, y: along } : { x: along, y: even.y };
 }
 
@@ -108,101 +113,145 @@ function cellAngle(azimuths: Float64Array, from: number, to: number, at: number)
     : turn / Math.max(1, to - from);
 }
 
+/** Of a V the tops stand apart, of a decrease the feet: by so much of a stitch to either side. */
+const halfOpen = 0.36;
+/** How far a drawn stitch stays off its own round's line, and off the next one's, in rounds. */
+const offFoot = 0.12;
+const offTop = 0.08;
+/** A stitch leans no further than this, in stitches. */
+const mostLean = 1.2;
+
+/** One round as it is laid out: its stitches from `from` up to `to`, over those of its base. */
+interface LaidRound {
+  /** by index, from 0 */
+  r: number;
+  from: number;
+  to: number;
+  isRow: boolean;
+  /** angle of one stitch where all are even */
+  step: number;
+  /** millimetres to the right for each radian; negative where it runs to the left */
+  scale: number;
+  /** a spiral climbs by a round on its way around */
+  climbs: boolean;
+  /** how far stitches stand beside their feet as the round leans, in stitches */
+  shift: number;
+  base: number;
+  baseFrom: number;
+  baseCount: number;
+}
+
+function laidRound({ fabric, profile, gauge, dir, lean }: MapView, r: number): LaidRound {
+  const [from, to] = [fabric.offset[r] ?? 0, fabric.offset[r + 1] ?? 0];
+  const base = (fabric.base[r] ?? 0) - 1;
+  const baseFrom = base >= 0 ? (fabric.offset[base] ?? 0) : 0;
+  const baseCount = base >= 0 ? (fabric.offset[base + 1] ?? 0) - baseFrom : 0;
+  const isRow = fabric.row[r] === 1;
+  const isJoined = fabric.joined[r] === 1;
+  const leanOfRound = lean ?? (isJoined ? leanOfJoined : leanOfSpiral);
+  const radius = isRow ? ((to - from) * gauge.widthMm) / turn : (profile.radius[r] ?? 0);
+  // A row is flat: it runs over its own width, and every other one comes back.
+  const way = isRow && r % 2 === 1 ? -dir : dir;
+  return {
+    r,
+    from,
+    to,
+    isRow,
+    step: turn / Math.max(1, to - from),
+    scale: way * radius,
+    climbs: !isRow && !isJoined,
+    shift: isRow ? 0 : leanOfRound,
+    base,
+    baseFrom,
+    baseCount,
+  };
+}
+
+/** Where a stitch stands, as an angle from the front. */
+function angleOf(view: MapView, { r, from, to, isRow, step }: LaidRound, at: number): number {
+  if (isRow) return (at - from + 0.5 - (to - from) / 2) * step;
+  const azimuth = view.azimuths
+    ? (view.azimuths[at] ?? 0)
+    : stitchAzimuth(view.fabric, view.starts, r + 1, at - from + 1);
+  return wrapAngle(azimuth - view.front);
+}
+
+/** How far the feet of a stitch lie beside it, as an angle. */
+function leanOf(view: MapView, round: LaidRound, at: number, angle: number): number {
+  const { fabric, starts, azimuths, front } = view;
+  const { step, base, baseFrom, baseCount } = round;
+  const parents = fabric.parentCount[at] ?? 0;
+  if (parents === 0 || baseCount === 0 || round.isRow) return 0;
+  const first = fabric.parentFirst[at] ?? 0;
+  const feet = azimuths
+    ? ((azimuths[first] ?? 0) + (azimuths[first + parents - 1] ?? 0)) / 2
+    : (starts[base] ?? 0) + (turn * (first - baseFrom + parents / 2)) / baseCount;
+  const lean = wrapAngle(feet - (round.shift * step) / 2 - front - angle);
+  return Math.max(-mostLean * step, Math.min(mostLean * step, lean));
+}
+
+/** The three points of a stitch: foot and two tops of a V, or two feet and the top of a decrease. */
+function putStitch(view: MapView, round: LaidRound, at: number, points: Float32Array): void {
+  const { fabric, azimuths, start, gauge } = view;
+  const { r, from, to, isRow, step, scale, climbs } = round;
+  const angle = angleOf(view, round, at);
+  const lean = leanOf(view, round, at, angle);
+  const climb = climbs ? angle / turn : 0;
+  const [foot, top] = [r + climb + offFoot, r + 1 + climb - offTop];
+  const height = fabric.rounds * gauge.heightMm;
+  const y = (v: number) => (start === 'bottom' ? height - v * gauge.heightMm : v * gauge.heightMm);
+  const isDecrease = (fabric.parentCount[at] ?? 0) > 1;
+  const wide = azimuths && !isRow ? cellAngle(azimuths, from, to, at) : step;
+  const pair = angle + (isDecrease ? lean : 0);
+  const p = at * 6;
+  points[p] = (pair - halfOpen * wide) * scale;
+  points[p + 1] = y(isDecrease ? foot : top);
+  points[p + 2] = (isDecrease ? angle : angle + lean) * scale;
+  points[p + 3] = y(isDecrease ? top : foot);
+  points[p + 4] = (pair + halfOpen * wide) * scale;
+  points[p + 5] = points[p + 1] ?? 0;
+}
+
+/** A map that stands, laid on its side: turned a quarter to the left about the middle of the part. */
+function laidOnSide({ start, profile, gauge }: MapView, map: FabricMap): FabricMap {
+  const { points, lines, width, height } = map;
+  for (let p = 0; p < points.length; p += 2) {
+    const [x, y] = [points[p] ?? 0, points[p + 1] ?? 0];
+    points[p] = y - height / 2;
+    points[p + 1] = width / 2 - x;
+  }
+  const middle = (start === 'top' ? 1 : -1) * (middleLine(profile) * gauge.heightMm - height / 2);
+  return { ...map, lines: lines.map((line) => line - height / 2), middle, width: height, height: width };
+}
+
 /**
  * Lays the stitches of a part out flat: one row a round as wide as the round is long, the front line upright in the middle. A spiral
  * is drawn climbing, as it does on the piece.
  */
 export function fabricMap(view: MapView): FabricMap {
-  const { fabric, starts, profile, gauge, front, dir } = view;
+  const { fabric, profile, gauge } = view;
   const total = fabric.offset[fabric.rounds] ?? 0;
-  const points = new Float32Array(total * 6);
-  const round = new Uint16Array(total);
-  const h = gauge.heightMm;
-  const height = fabric.rounds * h;
-  const flip = view.start === 'bottom';
-  const lines = new Float64Array(fabric.rounds + 1);
-  const half = new Float64Array(fabric.rounds);
-  let width = 0;
-  for (let r = 0; r < fabric.rounds; r += 1) {
-    const from = fabric.offset[r] ?? 0;
-    const to = fabric.offset[r + 1] ?? 0;
-    const count = to - from;
-    const radius = profile.radius[r] ?? 0;
-    const base = (fabric.base[r] ?? 0) - 1;
-    const baseFrom = base >= 0 ? (fabric.offset[base] ?? 0) : 0;
-    const baseCount = base >= 0 ? (fabric.offset[base + 1] ?? 0) - baseFrom : 0;
-    const step = turn / Math.max(1, count);
-    const isRow = fabric.row[r] === 1;
-    const shift = isRow ? 0 : (view.lean ?? (fabric.joined[r] ? leanOfJoined : leanOfSpiral));
-    const climbs = !isRow && fabric.joined[r] !== 1;
-    half[r] = isRow ? (count * gauge.widthMm) / 2 : radius * Math.PI;
-    width = Math.max(width, 2 * (half[r] ?? 0));
-    lines[r] = flip ? height - r * h : r * h;
-    for (let i = 0; i < count; i += 1) {
-      const at = from + i;
-      const standing = view.azimuths;
-      const angle = isRow
-        ? (i + 0.5 - count / 2) * step
-        : wrapAngle((standing ? (standing[at] ?? 0) : stitchAzimuth(fabric, starts, r + 1, i + 1)) - front);
-      // A row is flat: it runs over its own width, and every other one comes back.
-      const scale = isRow ? (count * gauge.widthMm) / turn : radius;
-      const sign = isRow && r % 2 === 1 ? -dir : dir;
-      const climb = climbs ? angle / turn : 0;
-      const top = r + 1 + climb;
-      const foot = r + climb;
-      const y = (v: number) => (flip ? height - v * h : v * h);
-      const parents = fabric.parentCount[at] ?? 0;
-      let lean = 0;
-      if (parents > 0 && baseCount > 0 && !isRow) {
-        const first = fabric.parentFirst[at] ?? 0;
-        const parent = standing
-          ? ((standing[first] ?? 0) + (standing[first + parents - 1] ?? 0)) / 2
-          : (starts[base] ?? 0) + (turn * (first - baseFrom + parents / 2)) / baseCount;
-        lean = wrapAngle(parent - (shift * step) / 2 - front - angle);
-        lean = Math.max(-1.2 * step, Math.min(1.2 * step, lean));
-      }
-      const x = (a: number) => sign * a * scale;
-      const p = at * 6;
-      const decrease = parents > 1;
-      const wide = standing && !isRow ? cellAngle(standing, from, to, at) : step;
-      points[p] = x(angle + (decrease ? lean : 0) - 0.36 * wide);
-      points[p + 1] = y((decrease ? foot : top) + (decrease ? 0.12 : -0.08));
-      points[p + 2] = x(decrease ? angle : angle + lean);
-      points[p + 3] = y(decrease ? top - 0.08 : foot + 0.12);
-      points[p + 4] = x(angle + (decrease ? lean : 0) + 0.36 * wide);
-      points[p + 5] = points[p + 1] ?? 0;
-      round[at] = r + 1;
-    }
-  }
-  lines[fabric.rounds] = flip ? 0 : height;
-  if (view.lying) {
-    for (let p = 0; p < points.length; p += 2) {
-      const [x, y] = [points[p] ?? 0, points[p + 1] ?? 0];
-      points[p] = y - height / 2;
-      points[p + 1] = width / 2 - x;
-    }
-    for (let r = 0; r <= fabric.rounds; r += 1) lines[r] = (lines[r] ?? 0) - height / 2;
-    return {
-      points,
-      round,
-      colour: fabric.colour,
-      palette: fabric.palette,
-      lines,
-      half,
-      middle: (view.start === 'top' ? 1 : -1) * (middleLine(profile) * h - height / 2),
-      width: height,
-      height: width,
-    };
-  }
-  return {
-    points,
-    round,
+  const height = fabric.rounds * gauge.heightMm;
+  const lineAt = (r: number) => (view.start === 'bottom' ? height - r * gauge.heightMm : r * gauge.heightMm);
+  const map: FabricMap = {
+    points: new Float32Array(total * 6),
+    round: new Uint16Array(total),
     colour: fabric.colour,
     palette: fabric.palette,
-    lines,
-    half,
+    lines: Float64Array.from({ length: fabric.rounds + 1 }, (_, r) => lineAt(r)),
+    half: new Float64Array(fabric.rounds),
     middle: 0,
-    width,
+    width: 0,
     height,
   };
+  for (let r = 0; r < fabric.rounds; r += 1) {
+    const round = laidRound(view, r);
+    const { from, to, isRow } = round;
+    const half = isRow ? ((to - from) * gauge.widthMm) / 2 : (profile.radius[r] ?? 0) * Math.PI;
+    map.half[r] = half;
+    map.width = Math.max(map.width, 2 * half);
+    map.round.fill(r + 1, from, to);
+    for (let at = from; at < to; at += 1) putStitch(view, round, at, map.points);
+  }
+  return view.lying ? laidOnSide(view, map) : map;
 }

@@ -22,7 +22,7 @@ export function MapConflicts({
     <G>
       {marks.map((mark) => {
         const [a, b] = mark.ends.map(({ line, hole }) =>
-          holeOnMap(part.map, map, line, hole, mark.azimuth, mark.seat === 'split'),
+          holeOnMap(part.map, map, { line, hole, azimuth: mark.azimuth, seat: mark.seat }),
         );
         if (!a || !b) return null;
         const { x, y } = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };

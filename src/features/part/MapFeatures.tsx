@@ -25,9 +25,7 @@ export function MapFeatures({
       {features.map((feature) => {
         const here = feature.id === chosen;
         const points = feature.needle?.points ?? [];
-        const spots = points.map((point) =>
-          holeOnMap(map, drawn, point.line, point.hole, point.azimuth, false),
-        );
+        const spots = points.map((point) => holeOnMap(map, drawn, { ...point, seat: 'foot' }));
         return (
           <G key={feature.id}>
             {feature.needle === null
@@ -38,7 +36,7 @@ export function MapFeatures({
                       [unit.toLine, unit.to, unit.toAzimuth],
                     ] as const
                   ).map(([line, hole, azimuth]) =>
-                    holeOnMap(map, drawn, line, hole, azimuth, feature.seat === 'split'),
+                    holeOnMap(map, drawn, { line, hole, azimuth, seat: feature.seat }),
                   );
                   const { x, y } =
                     a && b

@@ -19,7 +19,7 @@ function placeOnMap(
   unit: FeatureUnit,
 ): Point {
   if (washerMm !== null)
-    return holeOnMap(view, map, unit.fromLine, unit.from, unit.azimuth, seat === 'split');
+    return holeOnMap(view, map, { line: unit.fromLine, hole: unit.from, azimuth: unit.azimuth, seat });
   const level = unit.fromLine === unit.toLine;
   const a = mapPoint(view, unit.fromLine, level ? unit.azimuth : unit.fromAzimuth);
   const b = mapPoint(view, unit.toLine, level ? unit.azimuth : unit.toAzimuth);

@@ -13,7 +13,7 @@ export function MapLines({ part, map, scale }: { part: PartAnalysis; map: Fabric
     <G>
       {part.lines.map(({ sentence, along, holes }) => {
         const points = holes.map(({ line, hole, azimuth }) =>
-          holeOnMap(part.map, map, line, hole, azimuth, false),
+          holeOnMap(part.map, map, { line, hole, azimuth, seat: 'foot' }),
         );
         return (
           <G key={`${sentence.line} ${sentence.span.from} ${along}`}>

@@ -101,7 +101,12 @@ export function MapPanel({
   const eyePoints =
     eyes?.units.map((post) => ({
       post,
-      at: holeOnMap(part.map, map, post.fromLine, post.from, post.azimuth, eyes.seat === 'split'),
+      at: holeOnMap(part.map, map, {
+        line: post.fromLine,
+        hole: post.from,
+        azimuth: post.azimuth,
+        seat: eyes.seat,
+      }),
     })) ?? [];
   const active =
     feature === 'eyes' && eyes

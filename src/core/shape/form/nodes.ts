@@ -50,73 +50,115 @@ export function chainOfSlot(fabric: Fabric, slot: number): number {
   return slot < chains ? slot : 2 * chains - 2 - slot;
 }
 
+/** Chains that a part begins on; a ring has none. */
+function chainsOf({ start, places }: Fabric): number {
+  if (start === 'ring') return 0;
+  return start === 'oval' ? (places + 1) / 2 : places;
+}
+
+/** Lays out the nodes of one part and links them. */
+class NodeLinks {
+  readonly nodes: FormNodes;
+
+  constructor(
+    private readonly fabric: Fabric,
+    gathered: boolean,
+  ) {
+    const stitches = fabric.offset[fabric.rounds] ?? 0;
+    const chainCount = chainsOf(fabric);
+    let count = stitches + chainCount;
+    const startPole = fabric.start === 'ring' && stitches > 0 ? count++ : -1;
+    const endPole = gathered && stitches > 0 ? count++ : -1;
+    const side = () => new Int32Array(count).fill(-1);
+    this.nodes = {
+      count,
+      stitches,
+      prev: side(),
+      next: side(),
+      down: side(),
+      up: side(),
+      round: new Uint16Array(count),
+      wall: wallRounds(fabric),
+      ridge: new Uint8Array(fabric.rounds),
+      chainFrom: stitches,
+      chainCount,
+      startPole,
+      endPole,
+    };
+  }
+
+  all(): FormNodes {
+    this.linkChains();
+    for (let round = 0; round < this.fabric.rounds; round += 1) {
+      this.linkStitches(round);
+      this.nodes.ridge[round] = this.isRidge(round) ? 1 : 0;
+      this.linkEnds(round);
+    }
+    return this.nodes;
+  }
+
+  private link(a: number, b: number): void {
+    this.nodes.next[a] = b;
+    this.nodes.prev[b] = a;
+  }
+
+  private linkChains(): void {
+    const { chainFrom, chainCount } = this.nodes;
+    for (let chain = 1; chain < chainCount; chain += 1) this.link(chainFrom + chain - 1, chainFrom + chain);
+    if (this.fabric.start === 'tube' && chainCount > 2) this.link(chainFrom + chainCount - 1, chainFrom);
+  }
+
+  /** The node that a stitch stands on. */
+  private under(stitch: number): number {
+    const { parentFirst, parentCount, start, startSlots } = this.fabric;
+    const first = parentFirst[stitch] ?? -1;
+    if (first >= 0) return first + (((parentCount[stitch] ?? 1) - 1) >> 1);
+    if (start === 'ring') return this.nodes.startPole;
+    return this.nodes.chainFrom + chainOfSlot(this.fabric, startSlots[stitch] ?? 0);
+  }
+
+  private linkStitches(round: number): void {
+    const { nodes, fabric } = this;
+    const [from, to] = [fabric.offset[round] ?? 0, fabric.offset[round + 1] ?? 0];
+    const isWall = nodes.wall[round] === 1;
+    const isLast = round === fabric.rounds - 1;
+    for (let stitch = from; stitch < to; stitch += 1) {
+      nodes.round[stitch] = round;
+      if (stitch + 1 < to) this.link(stitch, stitch + 1);
+      const down = this.under(stitch);
+      nodes.down[stitch] = down;
+      if (down >= 0 && (nodes.up[down] === -1 || isWall)) nodes.up[down] = stitch;
+      if (nodes.endPole >= 0 && isLast) nodes.up[stitch] = nodes.endPole;
+    }
+  }
+
+  /** Whether most of a round is worked into one loop. */
+  private isRidge(round: number): boolean {
+    const { offset, into } = this.fabric;
+    const [from, to] = [offset[round] ?? 0, offset[round + 1] ?? 0];
+    const single = into
+      .subarray(from, to)
+      .filter((loops) => loops === frontLoop || loops === backLoop).length;
+    return round > 0 && single * 2 > to - from;
+  }
+
+  /** The end of a round runs on into the next, or closes to its own beginning. */
+  private linkEnds(round: number): void {
+    const { offset, row, rounds, base, joined } = this.fabric;
+    const [from, to] = [offset[round] ?? 0, offset[round + 1] ?? 0];
+    if (row[round] === 1 || to - from < 2) return;
+    const isJoined = joined[round] === 1;
+    const isFollowed = round + 1 < rounds && base[round + 1] === round + 1 && row[round + 1] !== 1;
+    if (isFollowed && !isJoined && roundCount(this.fabric, round + 2) > 0) this.link(to - 1, to);
+    else if (isJoined) this.link(to - 1, from);
+  }
+}
+
 /**
  * Lays out the nodes of a part and who neighbours whom.
  *
  * @param fabric the stitch graph
  * @param gathered the last round is drawn together
  */
-export function formNodes(fabric: Fabric, gathered: boolean): FormNodes {
-  const stitches = fabric.offset[fabric.rounds] ?? 0;
-  const ring = fabric.start === 'ring';
-  const chainFrom = stitches;
-  const chainCount = ring ? 0 : fabric.start === 'oval' ? (fabric.places + 1) / 2 : fabric.places;
-  let count = stitches + chainCount;
-  const startPole = ring && stitches > 0 ? count++ : -1;
-  const endPole = gathered && stitches > 0 ? count++ : -1;
-  const side = () => new Int32Array(count).fill(-1);
-  const nodes: FormNodes = {
-    count,
-    stitches,
-    prev: side(),
-    next: side(),
-    down: side(),
-    up: side(),
-    round: new Uint16Array(count),
-    wall: wallRounds(fabric),
-    ridge: new Uint8Array(fabric.rounds),
-    chainFrom,
-    chainCount,
-    startPole,
-    endPole,
-  };
-  const link = (a: number, b: number) => {
-    nodes.next[a] = b;
-    nodes.prev[b] = a;
-  };
-  for (let chain = 1; chain < chainCount; chain += 1) link(chainFrom + chain - 1, chainFrom + chain);
-  if (fabric.start === 'tube' && chainCount > 2) link(chainFrom + chainCount - 1, chainFrom);
-  for (let round = 0; round < fabric.rounds; round += 1) {
-    const from = fabric.offset[round] ?? 0;
-    const to = fabric.offset[round + 1] ?? 0;
-    let single = 0;
-    for (let stitch = from; stitch < to; stitch += 1) {
-      nodes.round[stitch] = round;
-      if (stitch + 1 < to) link(stitch, stitch + 1);
-      const into = fabric.into[stitch] ?? 0;
-      if (into === frontLoop || into === backLoop) single += 1;
-      const first = fabric.parentFirst[stitch] ?? -1;
-      const down =
-        first >= 0
-          ? first + (((fabric.parentCount[stitch] ?? 1) - 1) >> 1)
-          : ring
-            ? startPole
-            : chainFrom + chainOfSlot(fabric, fabric.startSlots[stitch] ?? 0);
-      nodes.down[stitch] = down;
-      const wallRound = nodes.wall[round] === 1;
-      if (down >= 0 && (nodes.up[down] === -1 || wallRound)) nodes.up[down] = stitch;
-      if (endPole >= 0 && round === fabric.rounds - 1) nodes.up[stitch] = endPole;
-    }
-    if (round > 0 && to > from) nodes.ridge[round] = single * 2 > to - from ? 1 : 0;
-    if (fabric.row[round] === 1 || to - from < 2) continue;
-    const spirals =
-      round + 1 < fabric.rounds &&
-      fabric.base[round + 1] === round + 1 &&
-      fabric.joined[round] !== 1 &&
-      fabric.row[round + 1] !== 1 &&
-      roundCount(fabric, round + 2) > 0;
-    if (spirals) link(to - 1, to);
-    else if (fabric.joined[round] === 1) link(to - 1, from);
-  }
-  return nodes;
-}
+export const formNodes = (fabric: Fabric, gathered: boolean): FormNodes =>
+  new NodeLinks(fabric, gathered).all();

@@ -125,7 +125,8 @@ export class Relaxation {
     const stuffed = stuffedProfile(fabric, profile, finish);
     const shares = sharesOf(fabric, profile, stuffed);
     this.alongShare = shares.along;
-    this.springs = formSprings(fabric, this.nodes, starts, gauge, finish.firmness !== 'none', shares);
+    const stuffing = finish.firmness !== 'none';
+    this.springs = formSprings({ fabric, nodes: this.nodes, starts, gauge, stuffed: stuffing, shares });
     this.places = startPlaces(fabric, this.nodes, starts, stuffed, gauge);
     if (finish.pressedAt !== null) layFlat(this.places, this.nodes, finish.pressedAt);
     this.first = this.places.slice();
