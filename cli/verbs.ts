@@ -4,9 +4,8 @@ import type { Firmness } from '../src/core/shape/stuffed';
 import type { Fabric } from '../src/core/fabric/fabric';
 import { freeEdges } from '../src/core/fabric/freeEdges';
 import { analyseToy, frameOfPart, type PartAnalysis, type ToyAnalysis } from '../src/core/toy/analyse';
-import { measurePart } from '../src/core/toy/formOfPart';
+import { finishOfPart, measurePart } from '../src/core/toy/formOfPart';
 import { stuffingGrams } from '../src/core/supplies/stuffing';
-import { finishOf } from '../src/core/shape/form/finish';
 import { showThrough } from '../src/core/shape/form/showThrough';
 import { yarnOf } from '../src/core/toy/yarnOf';
 import type { Problem } from '../src/core/notation/problem';
@@ -311,7 +310,7 @@ export const plainVerbs: Record<string, (toy: ToyAnalysis, options: Options) => 
     toy.parts
       .map((part) => {
         const { measures, form } = measurePart(part, firmness);
-        const said = finishOf(part.source, part.fabric, part.profile, part.map.front, firmness).firmness;
+        const said = finishOfPart(part, firmness).firmness;
         const grams = stuffingGrams(measures.volumeMl, said);
         const shows =
           said === 'none'

@@ -200,7 +200,7 @@ function roundProblems(context: Context): Problem[] {
 }
 
 /** What a part comes to, counted round by round. */
-interface CheckedRounds {
+export interface CheckedRounds {
   checks: RoundCheck[];
   problems: Problem[];
   /** work that went into counting */

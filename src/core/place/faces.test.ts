@@ -125,7 +125,9 @@ describe.each(faces)('%s', (_, text) => {
     }
     const placed = standing(form, stand, false);
     for (const { from: hole } of eyes.units)
-      expect(holePoint(part.fabric, form.nodes, placed, stand, eyes.line, hole)!.at[2]).toBeGreaterThan(0);
+      expect(
+        holePoint(part.fabric, { nodes: form.nodes, placed, stand }, eyes.line, hole)!.at[2],
+      ).toBeGreaterThan(0);
   });
 });
 

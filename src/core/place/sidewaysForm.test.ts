@@ -46,7 +46,7 @@ test.each(ways)(
     const stand = standOf(part);
     const placed = standing(form, stand, false);
     const at = (line: number, hole: number) =>
-      holePoint(part.fabric, form.nodes, placed, stand, line, hole)!.at;
+      holePoint(part.fabric, { nodes: form.nodes, placed, stand }, line, hole)!.at;
     const [left, right] = part.eyes!.units.map((post) => at(post.fromLine, post.from));
     const [mouth, cheeks] = part.features;
     const [corner, other] = [

@@ -56,7 +56,9 @@ interface Circumstances {
 const fabricOf = memoise((part: PartSource, terms: Terms) => buildFabric(part, terms));
 const checkedOf = memoise((part: PartSource, terms: Terms, searches: boolean) => {
   const { checks, problems } = checkRounds(part, terms);
-  return searches ? { checks, ...suggest(part, terms, checks, problems) } : { checks, problems, spent: 0 };
+  return searches
+    ? { checks, ...suggest(part, terms, { checks, problems }) }
+    : { checks, problems, spent: 0 };
 });
 
 interface Worked {

@@ -1,21 +1,25 @@
 import { finishOf } from '../shape/form/finish';
 import { measureForm, type FormMeasures } from '../shape/form/measures';
-import type { FormInput } from '../shape/form/relaxation';
+import type { Finish, FormInput } from '../shape/form/relaxation';
 import type { Firmness } from '../shape/stuffed';
 import { relaxForm, type RelaxedForm } from '../shape/form/relaxForm';
 import type { Stand } from '../shape/form/stand';
 import type { PartAnalysis } from './analyse';
 import { fingerprint } from './fingerprint';
 
+/** How a part is finished, as far as its form depends on it; stuffed as firmly as is asked, else as the text says. */
+export const finishOfPart = ({ source, fabric, profile, map }: PartAnalysis, firmness?: Firmness): Finish =>
+  finishOf({ part: source, fabric, profile, front: map.front }, firmness);
+
 /** What relaxing a part needs. The front matters only to a part that is pressed flat. */
 export function formInputOf(part: PartAnalysis, firmness?: Firmness): FormInput {
-  const { fabric, starts, profile, source, map, form } = part;
+  const { fabric, starts, profile, form } = part;
   return {
     fabric,
     starts,
     profile,
     gauge: form.gauge,
-    finish: finishOf(source, fabric, profile, map.front, firmness),
+    finish: finishOfPart(part, firmness),
   };
 }
 

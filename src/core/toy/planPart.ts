@@ -103,7 +103,7 @@ function fillingOf(part: PlannedPart, { stuffingShare = 1 }: Hands): Filling | n
   const staysEmpty = said.some(({ firmness, portion }) => firmness === 'none' && !portion);
   const nothingSaid = said.length === 0 && isDisc(part);
   if (staysEmpty || nothingSaid || fabric.row[0] === 1 || fabric.rounds === 0) return null;
-  const finish = finishOf(source, fabric, profile, front);
+  const finish = finishOf({ part: source, fabric, profile, front });
   const firmness = finish.firmness === 'none' ? 'medium' : finish.firmness;
   const portion = said.findLast((step) => step.portion)?.portion ?? null;
   const empty = said.findLast((step) => step.empty)?.empty ?? null;

@@ -169,10 +169,10 @@ describe('work is counted, not timed', () => {
     const [part] = readPattern(text).parts;
     const { checks, problems } = checkRounds(part!, 'us');
     const budget = 20_000;
-    const once = suggest(part!, 'us', checks, problems, budget);
+    const once = suggest(part!, 'us', { checks, problems }, { budget });
     // The last candidate is looked at whole.
     expect(once.spent).toBeLessThanOrEqual(budget + 100 * text.length + limits.roundSteps);
-    expect(suggest(part!, 'us', checks, problems, 0).problems).toEqual(problems);
+    expect(suggest(part!, 'us', { checks, problems }, { budget: 0 }).problems).toEqual(problems);
   });
 
   test('slips in many parts share one search', () => {

@@ -26,7 +26,7 @@ export function ChosenStitch({
   const { rounds } = useMemo(() => measureForm(fabric, form, stand), [fabric, form, stand]);
   const azimuths = useMemo(() => formAzimuths(fabric, form, part.starts), [fabric, form, part.starts]);
   const address = addressOf(fabric, stitch, azimuths[stitch] ?? 0, map.front, map.dir);
-  const hidden = hiddenBy(fabric, form.nodes, placed, stitch, 'front');
+  const hidden = hiddenBy(fabric, { nodes: form.nodes, placed }, stitch, 'front');
   const flat = fabric.row[0] === 1;
   const around = rounds[form.nodes.round[stitch] ?? 0]?.circumferenceMm ?? 0;
   return (
@@ -44,8 +44,9 @@ export function ChosenStitch({
       </Answer>
       {flat ? null : (
         <Body>
-          {fromFrontWords(address)}, facing {facingWords(outwardAt(form.nodes, placed, stand, stitch))}. This
-          round is {Math.round(around)} mm around.
+          {fromFrontWords(address)}, facing{' '}
+          {facingWords(outwardAt({ nodes: form.nodes, placed, stand }, stitch))}. This round is{' '}
+          {Math.round(around)} mm around.
         </Body>
       )}
       {!flat && hidden.length > 0 ? (

@@ -1,11 +1,10 @@
 import { useMemo } from 'react';
 import { View } from '@tamagui/core';
-import { finishOf } from '../../core/shape/form/finish';
 import { measureForm } from '../../core/shape/form/measures';
 import { coverOfStrand, showThrough } from '../../core/shape/form/showThrough';
 import { stuffingGrams } from '../../core/supplies/stuffing';
 import type { PartAnalysis } from '../../core/toy/analyse';
-import { standOf } from '../../core/toy/formOfPart';
+import { finishOfPart, standOf } from '../../core/toy/formOfPart';
 import { yarnOf } from '../../core/toy/yarnOf';
 import type { PartForm3d } from '../../data/useForm';
 import { useStuffing } from '../../data/useYarns';
@@ -35,7 +34,7 @@ export function FormFacts({
     return (
       <Quiet>{trouble ? 'Sizes and stuffing come with the form.' : 'The form is being worked out.'}</Quiet>
     );
-  const { firmness } = finishOf(part.source, part.fabric, part.profile, part.map.front);
+  const { firmness } = finishOfPart(part);
   const grams = stuffingGrams(measures.volumeMl, firmness, densities);
   // Lying on its side, width and height are not those of stitch and round.
   const stands = !part.source.lying;

@@ -9,8 +9,7 @@ import { surfaceOf, type Surface } from '../../core/shape/form/surface';
 import { featureColour } from '../../core/place/rule/library';
 import type { ToyHeader } from '../../core/notation/pattern';
 import type { PartAnalysis } from '../../core/toy/analyse';
-import { finishOf } from '../../core/shape/form/finish';
-import { standOf } from '../../core/toy/formOfPart';
+import { finishOfPart, standOf } from '../../core/toy/formOfPart';
 import { yarnColour } from '../../core/supplies/yarnColour';
 
 /** Everything a picture of a form is drawn from. Lengths in mm, as the part stands. */
@@ -49,7 +48,8 @@ export function drawnForm(part: PartAnalysis, form: RelaxedForm, header: ToyHead
   const stand = standOf(part);
   const placed = standing(form, stand, fabric.row[0] === 1);
   const tints = fabric.palette.map((name) => yarnColour(name, header));
-  const at = (line: number, hole: number) => holePoint(fabric, form.nodes, placed, stand, line, hole);
+  const standingForm = { nodes: form.nodes, placed, stand };
+  const at = (line: number, hole: number) => holePoint(fabric, standingForm, line, hole);
   const eyes = part.features.flatMap(({ rule, units, seat, washerMm }) => {
     if (washerMm === null || rule.sizeMm === null) return [];
     const radius = rule.sizeMm / 2;
@@ -84,16 +84,16 @@ export function drawnForm(part: PartAnalysis, form: RelaxedForm, header: ToyHead
   );
   return {
     placed,
-    frames: stitchFrames(fabric, form.nodes, placed, stand),
+    frames: stitchFrames(fabric, standingForm),
     surface: surfaceOf(fabric, form.nodes),
     colours: Array.from(fabric.colour, (index) => tints[index] ?? palette.yarnUnknown),
     mirrored: isMirrored(stand),
-    stuffed: finishOf(part.source, fabric, part.profile, part.map.front).firmness !== 'none',
+    stuffed: finishOfPart(part).firmness !== 'none',
     step: part.form.gauge.widthMm,
     eyes,
     strokes,
     patches,
-    outward: (stitch) => outwardAt(form.nodes, placed, stand, stitch),
+    outward: (stitch) => outwardAt(standingForm, stitch),
     selected: null,
     measured: [],
     tape: [],

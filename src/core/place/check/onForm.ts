@@ -49,7 +49,7 @@ function holesOnForm(
     : [fabric.offset[line] ?? 0, fabric.offset[line + 1] ?? 0];
   const shift = seat === 'split' ? 0.5 : 0;
   const at = ({ line: on, hole }: HoleOnForm) =>
-    holePoint(fabric, relaxed.nodes, placed, stand, on, hole + shift)?.at;
+    holePoint(fabric, { nodes: relaxed.nodes, placed, stand }, on, hole + shift)?.at;
   let [low, high] = [Infinity, -Infinity];
   for (let stitch = from; stitch < to; stitch += 1) {
     low = Math.min(low, placed[stitch * 3] ?? 0);

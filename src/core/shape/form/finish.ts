@@ -20,14 +20,17 @@ function soleRounds(fabric: Fabric, profile: Profile): number {
   return rise < Math.tan((20 * Math.PI) / 180) * (profile.radius[fold - 1] ?? 0) ? fold : 0;
 }
 
+/** A part as worked, with where its front is. */
+export interface Finished {
+  part: PartSource;
+  fabric: Fabric;
+  profile: Profile;
+  /** azimuth */
+  front: number;
+}
+
 /** How the text finishes a part, as far as its form depends on it. Stuffing nobody speaks of is taken as medium. */
-export function finishOf(
-  part: PartSource,
-  fabric: Fabric,
-  profile: Profile,
-  front: number,
-  firmness?: Firmness,
-): Finish {
+export function finishOf({ part, fabric, profile, front }: Finished, firmness?: Firmness): Finish {
   const said = (kind: string) => part.steps.some((step) => step.kind === kind);
   const stuffing = part.steps.flatMap((step) => (step.kind === 'stuff' ? (step.firmness ?? []) : [])).at(-1);
   const flat = fabric.row[0] === 1;

@@ -177,7 +177,9 @@ describe('what the profile can’t show', () => {
     const crease = (word: string) => {
       const text = `${dome}\nR5: (3 sc, inc) x 6\nR6: (4 sc, inc) x 6\nR7: ${word}sc around\nR8-R12: sc around`;
       const toy = analyseToy(text).parts[0]!;
-      const { fabric, form } = formOf(text, { sole: finishOf(toy.source, toy.fabric, toy.profile, 0).sole });
+      const { fabric, form } = formOf(text, {
+        sole: finishOf({ part: toy.source, fabric: toy.fabric, profile: toy.profile, front: 0 }).sole,
+      });
       const at = measureForm(fabric, form, upright).rounds;
       const slope = (low: number, high: number) =>
         Math.atan2(
@@ -308,7 +310,7 @@ describe('truth of the method', () => {
           best = far;
         }
       }
-      const out = outwardAt(form.nodes, placed, upright, near);
+      const out = outwardAt({ nodes: form.nodes, placed, stand: upright }, near);
       off.push(
         Math.abs(
           (x - placed[near * 3]!) * out[0] +
@@ -396,12 +398,12 @@ describe('surface and measures', () => {
       (best, stitch) => (Math.cos(azimuths[stitch]! - 2) > Math.cos(azimuths[best]! - 2) ? stitch : best),
       from,
     );
-    expect(facingWords(outwardAt(form.nodes, placed, stand, front))).toBe('forward');
-    expect(hiddenBy(fabric, form.nodes, placed, front, 'front')).toEqual([]);
-    const back = hiddenBy(fabric, form.nodes, placed, front, 'back');
+    expect(facingWords(outwardAt({ nodes: form.nodes, placed, stand }, front))).toBe('forward');
+    expect(hiddenBy(fabric, { nodes: form.nodes, placed }, front, 'front')).toEqual([]);
+    const back = hiddenBy(fabric, { nodes: form.nodes, placed }, front, 'back');
     expect(back.length).toBeGreaterThan(0);
     for (const hiding of back) expect(Math.abs(hiding - round)).toBeLessThanOrEqual(2);
-    const crown = outwardAt(form.nodes, placed, stand, 2);
+    const crown = outwardAt({ nodes: form.nodes, placed, stand }, 2);
     expect(facingWords(crown)).toContain('up');
   });
 
@@ -414,7 +416,10 @@ describe('surface and measures', () => {
   ])('%j gives a form without a fault', (text) => {
     const part = analyseToy(text || 'Head').parts[0];
     if (!part) return;
-    const { fabric, form } = formOf(text || 'Head', finishOf(part.source, part.fabric, part.profile, 0));
+    const { fabric, form } = formOf(
+      text || 'Head',
+      finishOf({ part: part.source, fabric: part.fabric, profile: part.profile, front: 0 }),
+    );
     for (const value of form.places) expect(Number.isFinite(value)).toBe(true);
     for (const value of Object.values(measureForm(fabric, form, upright)).filter(
       (one) => typeof one === 'number',

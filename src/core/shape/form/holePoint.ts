@@ -1,24 +1,21 @@
 import type { Fabric } from '../../fabric/fabric';
-import type { FormNodes } from './nodes';
 import type { SurfacePoint } from './surfacePoint';
 import { outwardAt } from './sight';
-import type { Stand } from './stand';
+import type { PlacedNodes } from './stand';
 
 /**
  * Where a hole of the fabric really is on the form: at the foot of the stitch that is worked into it, between what that is worked into.
  *
- * @param placed as from `standing`
  * @param line the line of holes between the rounds with index `line` and `line + 1`, from 1
  * @param hole from 1 in the round above the line; halves lie between two holes
  */
 export function holePoint(
   fabric: Fabric,
-  nodes: FormNodes,
-  placed: Float32Array,
-  stand: Stand,
+  form: PlacedNodes,
   line: number,
   hole: number,
 ): SurfacePoint | null {
+  const { nodes, placed } = form;
   const from = fabric.offset[line] ?? 0;
   const count = (fabric.offset[line + 1] ?? 0) - from;
   if (count <= 0) return null;
@@ -38,7 +35,7 @@ export function holePoint(
       number,
       number,
     ];
-  const out = mean((node) => outwardAt(nodes, placed, stand, node));
+  const out = mean((node) => outwardAt(form, node));
   const size = Math.hypot(...out) || 1;
   return {
     at: mean((node) => [placed[node * 3] ?? 0, placed[node * 3 + 1] ?? 0, placed[node * 3 + 2] ?? 0]),

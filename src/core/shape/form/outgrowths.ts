@@ -1,7 +1,6 @@
 import type { Fabric } from '../../fabric/fabric';
-import type { FormNodes } from './nodes';
 import { outwardAt } from './sight';
-import type { Stand } from './stand';
+import type { PlacedNodes } from './stand';
 
 /** A stitch of an outgrowth, as a matrix column by column like those of the fabric's own stitches. */
 export interface OutgrowthFrame {
@@ -21,13 +20,8 @@ const droop = 0.12;
  *
  * @param step mean stitch width in mm
  */
-export function outgrowthFrames(
-  fabric: Fabric,
-  nodes: FormNodes,
-  placed: Float32Array,
-  stand: Stand,
-  step: number,
-): OutgrowthFrame[] {
+export function outgrowthFrames(fabric: Fabric, form: PlacedNodes, step: number): OutgrowthFrame[] {
+  const { nodes, placed } = form;
   const frames: OutgrowthFrame[] = [];
   for (const { after, kinds } of fabric.outgrowths) {
     const stitch = Math.max(0, after);
@@ -37,7 +31,7 @@ export function outgrowthFrames(
       kinds.findIndex((kind) => kind !== 'ch') < 0 ? kinds.length : kinds.findIndex((kind) => kind !== 'ch'),
     );
     const back = kinds.length - chains;
-    let [x, y, z] = outwardAt(nodes, placed, stand, stitch);
+    let [x, y, z] = outwardAt(form, stitch);
     const at = [placed[stitch * 3] ?? 0, placed[stitch * 3 + 1] ?? 0, placed[stitch * 3 + 2] ?? 0];
     const next = nodes.next[stitch] ?? -1;
     const along = [0, 1, 2].map((axis) =>

@@ -127,7 +127,7 @@ export class Relaxation {
     this.alongShare = shares.along;
     const stuffing = finish.firmness !== 'none';
     this.springs = formSprings({ fabric, nodes: this.nodes, starts, gauge, stuffed: stuffing, shares });
-    this.places = startPlaces(fabric, this.nodes, starts, stuffed, gauge);
+    this.places = startPlaces({ fabric, nodes: this.nodes, starts, profile: stuffed, gauge });
     if (finish.pressedAt !== null) layFlat(this.places, this.nodes, finish.pressedAt);
     this.first = this.places.slice();
     this.before = this.places.slice();

@@ -1,7 +1,6 @@
 import type { Fabric } from '../../fabric/fabric';
-import type { FormNodes } from './nodes';
 import { surfaceOf } from './surface';
-import { isMirrored, type Stand } from './stand';
+import { isMirrored, type PlacedNodes } from './stand';
 
 /** Where somebody looks from. */
 export type Side = 'front' | 'back' | 'left' | 'right' | 'top' | 'underneath';
@@ -16,13 +15,8 @@ export const sideDirections: Readonly<Record<Side, readonly [number, number, num
   underneath: [0, -1, 0],
 };
 
-/** The outward direction of the fabric at a node, by its neighbours; unit length. `placed` as from `standing`. */
-export function outwardAt(
-  nodes: FormNodes,
-  placed: Float32Array,
-  stand: Stand,
-  node: number,
-): [number, number, number] {
+/** The outward direction of the fabric at a node, by its neighbours; unit length. */
+export function outwardAt({ nodes, placed, stand }: PlacedNodes, node: number): [number, number, number] {
   const of = (side: Int32Array) => {
     const other = side[node] ?? -1;
     return (other < 0 ? node : other) * 3;
@@ -57,8 +51,7 @@ export function facingWords([x, y, z]: readonly [number, number, number]): strin
  */
 export function hiddenBy(
   fabric: Fabric,
-  nodes: FormNodes,
-  placed: Float32Array,
+  { nodes, placed }: Pick<PlacedNodes, 'nodes' | 'placed'>,
   node: number,
   side: Side,
 ): number[] {

@@ -1,4 +1,5 @@
 import type { RelaxedForm } from './relaxForm';
+import type { FormNodes } from './nodes';
 
 /** How a part stands before the one who looks at it. */
 export interface Stand {
@@ -10,6 +11,13 @@ export interface Stand {
   start: 'top' | 'bottom';
   /** stood up so, then turned a quarter to the left */
   lying: boolean;
+}
+
+/** The nodes of a form as it stands: three numbers a node in `placed`, in mm, as from `standing`. */
+export interface PlacedNodes {
+  nodes: FormNodes;
+  placed: Float32Array;
+  stand: Stand;
 }
 
 /**

@@ -6,7 +6,7 @@ describe('stitches as they are drawn', () => {
   const framesOf = (text: string, stand: Stand) => {
     const { fabric, form } = formOf(text);
     const placed = standing(form, stand, false);
-    return { fabric, form, placed, frames: stitchFrames(fabric, form.nodes, placed, stand) };
+    return { fabric, form, placed, frames: stitchFrames(fabric, { nodes: form.nodes, placed, stand }) };
   };
   const det = (m: Float32Array, at: number) => {
     const [a, b, c] = [0, 4, 8].map((k) => [m[at + k]!, m[at + k + 1]!, m[at + k + 2]!]) as [
