@@ -60,12 +60,18 @@ function readArguments() {
   }
 }
 
+/** What is asked of one file. */
+interface Question {
+  verb: string;
+  file: string;
+  /** one of several files */
+  isAmongOthers: boolean;
+  gauge: string | undefined;
+}
+
 /** What a verb prints for one file; with several files each answer is an object on a line of its own that names its file. */
 function answer(
-  verb: string,
-  file: string,
-  several: boolean,
-  gauge: string | undefined,
+  { verb, file, isAmongOthers, gauge }: Question,
   options: Options,
 ): { output: string; wrong: boolean } {
   // A page that lost its line ends is read as if each round had a line of its own; places are told in the file as it is.
@@ -77,10 +83,13 @@ function answer(
   const wrong = isStopped || toy.problems.some((problem) => problem.severity === 'error');
   if (options.text) {
     const words = plainVerbs[verb]?.(toy, options) ?? '';
-    return { output: printable(several ? `${file}\n${words.trimEnd()}\n` : `${words.trimEnd()}`), wrong };
+    return {
+      output: printable(isAmongOthers ? `${file}\n${words.trimEnd()}\n` : `${words.trimEnd()}`),
+      wrong,
+    };
   }
   const found = verbs[verb]?.(toy, options);
-  if (several)
+  if (isAmongOthers)
     return {
       output: JSON.stringify(
         { file, ...(typeof found === 'string' ? { [verb]: found } : (found as object)) },
@@ -108,7 +117,10 @@ function run(): number {
   let code = 0;
   for (const file of files) {
     try {
-      const { output, wrong } = answer(verb, file, files.length > 1, values.gauge, options);
+      const { output, wrong } = answer(
+        { verb, file, isAmongOthers: files.length > 1, gauge: values.gauge },
+        options,
+      );
       process.stdout.write(`${output}\n`);
       if (wrong) code = Math.max(code, 1);
     } catch (reason) {

@@ -199,13 +199,13 @@ class FabricBuilder {
     const { index, before } = working;
     const { grown } = this;
     return {
-      stitch: (kind, slot, slots, loops, name) => {
+      stitch: ({ kind, slot, slots, loops, colour }) => {
         const into = working.only || bits[loops];
         if (index === 0) this.keepSlot(working, slot, slots);
         const { first, parents } = parentsOf(working, slot, slots);
         for (let at = first; at < first + parents; at += 1)
           if (!grown.take(at, into, index + 1)) working.clash += 1;
-        grown.push({ kind: code[kind], colour: this.tint(name), into, first, parents });
+        grown.push({ kind: code[kind], colour: this.tint(colour), into, first, parents });
       },
       workedThrough: (words, made, loops) => {
         const from = grown.length - before - made + 1;

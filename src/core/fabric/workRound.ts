@@ -3,9 +3,18 @@ import { limits } from '../notation/limits';
 import { plainAround } from '../notation/workItem';
 import { stitchKind, type StitchKind, type Terms } from '../notation/terms';
 
+/** A stitch as it is worked: its kind, the first place of the round below that it takes, and how many. */
+export interface WorkedStitch {
+  kind: StitchKind;
+  slot: number;
+  slots: number;
+  loops: LoopsWord;
+  colour: string | null;
+}
+
 /** Receives every stitch of a round as it is worked. Slots are places in the round below, from 0. */
 export interface StitchSink {
-  stitch(kind: StitchKind, firstSlot: number, slots: number, loops: LoopsWord, colour: string | null): void;
+  stitch(stitch: WorkedStitch): void;
   outgrowth?(kinds: StitchKind[]): void;
   /** the stitches just made, so many of them, go through a finished piece too */
   workedThrough?(words: string, made: number, loops: LoopsWord): void;
@@ -116,7 +125,7 @@ export function workRound(
     tooLarge: false,
     steps: 0,
   };
-  workItems(items, { below, terms: options.terms, sink: options.sink }, state, 0, true);
+  workItems(items, { below, terms: options.terms, sink: options.sink }, state, { isWhole: true });
   flush(state, options.sink);
   const used = Number.isFinite(below) ? state.position : 0;
   const left = Number.isFinite(below) ? Math.max(0, below - state.position) : 0;
@@ -159,19 +168,25 @@ function step(state: State): boolean {
   return !state.tooLarge;
 }
 
+/** Where items stand: what is kept for those behind them, and whether they are the whole round. */
+interface Within {
+  /** places of the round below */
+  reserve?: number;
+  isWhole?: boolean;
+}
+
 function workItems(
   items: readonly Item[],
   round: Round,
   state: State,
-  reserve: number,
-  whole: boolean,
+  { reserve = 0, isWhole = false }: Within = {},
 ): void {
   for (const [index, item] of items.entries()) {
     if (!step(state)) return;
     const after = () => fixedTake(withoutFastening(items, index)) + reserve;
     switch (item.type) {
       case 'work':
-        if (whole && isFinishing(items, index, round, state)) break;
+        if (isWhole && isFinishing(items, index, round, state)) break;
         if (opensGrowth(item, items[index + 1])) openGrowth(item, state, round.sink);
         else workItem(item, round, state, after);
         break;
@@ -290,7 +305,7 @@ function workOnce({ item, kind, loops, colour }: Stitching, { below, sink }: Rou
   const takes = kind === 'ch' || inRing || again ? 0 : together;
   const slot = again ? state.lastSlot : state.position;
   const slots = takes === 0 && !again ? 0 : together;
-  for (let m = 0; m < make; m += 1) sink.stitch(kind, slot, slots, loops, colour);
+  for (let m = 0; m < make; m += 1) sink.stitch({ kind, slot, slots, loops, colour });
   state.made += make;
   if (takes > 0) state.lastSlot = state.position + takes - 1;
   state.position += takes;
@@ -338,7 +353,7 @@ function workGroup(item: GroupItem, round: Round, state: State, after: () => num
   const open = item.items.some(fillsUp);
   if (open) {
     const reserve = item.extent.kind === 'leave' ? item.extent.n : after();
-    workItems(item.items, round, state, reserve, false);
+    workItems(item.items, round, state, { reserve });
     return;
   }
   let times = timesOf(item.extent);
@@ -353,7 +368,7 @@ function workGroup(item: GroupItem, round: Round, state: State, after: () => num
     const needed = (n: number) => state.position + n * size + after();
     if (needed(times) !== below && needed(times + 1) === below) times += 1;
   }
-  for (let i = 0; i < times && step(state); i += 1) workItems(item.items, round, state, 0, false);
+  for (let i = 0; i < times && step(state); i += 1) workItems(item.items, round, state);
 }
 
 /** `(sl st, sc, hdc, sc, sl st) in next st`: a fin grown in one stitch. */
@@ -367,11 +382,11 @@ function workIntoOne(item: GroupItem, round: Round, state: State, after: () => n
       ...round,
       below: Number.POSITIVE_INFINITY,
       sink: {
-        stitch: (kind, _slot, _slots, loops, colour) => round.sink.stitch(kind, slot, 1, loops, colour),
+        stitch: (stitch) => round.sink.stitch({ ...stitch, slot, slots: 1 }),
         outgrowth: round.sink.outgrowth,
       },
     };
-    workItems(item.items, inner, first, 0, false);
+    workItems(item.items, inner, first);
     state.made = first.made;
     state.tooLarge = first.tooLarge;
     state.steps = first.steps;

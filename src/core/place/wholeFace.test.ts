@@ -233,11 +233,11 @@ test('the nearest real hole: no other hole of the line is nearer, also among dec
       fc.integer({ min: 2, max: 28 }),
       fc.double({ min: -3, max: 3, noNaN: true }),
       (line, azimuth) => {
-        const nearest = nearestFootHole(fabric, starts, lean, line, azimuth);
+        const nearest = nearestFootHole({ fabric, starts, lean }, line, azimuth);
         const off = Math.abs(wrapAngle(nearest.azimuth - azimuth));
         for (let other = -3; other <= 3; other += 0.05)
           expect(
-            Math.abs(wrapAngle(nearestFootHole(fabric, starts, lean, line, other).azimuth - azimuth)),
+            Math.abs(wrapAngle(nearestFootHole({ fabric, starts, lean }, line, other).azimuth - azimuth)),
           ).toBeGreaterThanOrEqual(off - 1e-9);
         expect(nearest.hole).toBeGreaterThanOrEqual(1);
       },

@@ -25,7 +25,7 @@ export function ChosenStitch({
   const placed = useMemo(() => standing(form, stand, fabric.row[0] === 1), [form, stand, fabric]);
   const { rounds } = useMemo(() => measureForm(fabric, form, stand), [fabric, form, stand]);
   const azimuths = useMemo(() => formAzimuths(fabric, form, part.starts), [fabric, form, part.starts]);
-  const address = addressOf(fabric, stitch, azimuths[stitch] ?? 0, map.front, map.dir);
+  const address = addressOf(fabric, stitch, azimuths[stitch] ?? 0, map);
   const hidden = hiddenBy(fabric, { nodes: form.nodes, placed }, stitch, 'front');
   const flat = fabric.row[0] === 1;
   const around = rounds[form.nodes.round[stitch] ?? 0]?.circumferenceMm ?? 0;

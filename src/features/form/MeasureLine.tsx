@@ -19,13 +19,7 @@ export function MeasureLine({
     const round = roundOfStitch(part.fabric, stitch);
     const number = stitch - (part.fabric.offset[round] ?? 0) + 1;
     return addressWords(
-      addressOf(
-        part.fabric,
-        stitch,
-        stitchAzimuth(part.fabric, part.starts, round + 1, number),
-        part.map.front,
-        part.map.dir,
-      ),
+      addressOf(part.fabric, stitch, stitchAzimuth(part.fabric, part.starts, round + 1, number), part.map),
     ).toLowerCase();
   };
   const [from, to] = ends;

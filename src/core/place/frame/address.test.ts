@@ -13,8 +13,7 @@ const address = (stitch: number, front: number, dir: 1 | -1) => {
     fabric,
     stitch,
     stitchAzimuth(fabric, input.starts, round + 1, stitch - fabric.offset[round]! + 1),
-    front,
-    dir,
+    { front, dir },
   );
 };
 

@@ -1,6 +1,7 @@
 import { roundCount, type Fabric } from '../../fabric/fabric';
 import { turn, wrapAngle } from '../../shape/azimuth';
 import { plural } from '../../words/counted';
+import type { MapView } from '../../shape/map';
 
 /** A stitch as a maker finds it. */
 export interface StitchAddress {
@@ -28,15 +29,13 @@ export function roundOfStitch(fabric: Fabric, stitch: number): number {
  *
  * @param stitch index in the fabric
  * @param azimuth where it stands, in radians
- * @param front azimuth of the front line
- * @param dir +1 where stitch numbers run left to right as seen from the front
+ * @param facing azimuth of the front line, and which way stitch numbers run as seen from the front
  */
 export function addressOf(
   fabric: Fabric,
   stitch: number,
   azimuth: number,
-  front: number,
-  dir: 1 | -1,
+  { front, dir }: Pick<MapView, 'front' | 'dir'>,
 ): StitchAddress {
   const round = roundOfStitch(fabric, stitch);
   const of = roundCount(fabric, round + 1);

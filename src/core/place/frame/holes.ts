@@ -75,6 +75,13 @@ export function footHoleAzimuths(
   });
 }
 
+/** Rounds with where each begins, and how far they lean where that is measured. */
+export interface LeaningRounds {
+  fabric: Fabric;
+  starts: Float64Array;
+  lean: number | null;
+}
+
 /**
  * The foot hole nearest to an azimuth, each hole where it really is: over its own parents, not evenly spaced. Around increases and
  * decreases that is up to half a stitch apart.
@@ -82,9 +89,7 @@ export function footHoleAzimuths(
  * @param round index of the round below the gap, from 1
  */
 export function nearestFootHole(
-  fabric: Fabric,
-  starts: Float64Array,
-  lean: number | null,
+  { fabric, starts, lean }: LeaningRounds,
   round: number,
   azimuth: number,
 ): { hole: number; azimuth: number } {

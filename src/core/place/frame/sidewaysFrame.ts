@@ -101,7 +101,7 @@ function holesNear(form: PartForm, side: Side, { line, azimuth }: Place, seat: S
   const step = turn / Math.max(1, even.count);
   const found = [0, -1, 1].map((by) => {
     const wanted = azimuth + by * step;
-    if (seat === 'foot') return nearestFootHole(form.fabric, form.starts, form.lean, line, wanted);
+    if (seat === 'foot') return nearestFootHole(form, line, wanted);
     const number = Math.round((wanted - even.first) / step);
     return {
       hole: (((number % even.count) + even.count) % even.count) + 1,

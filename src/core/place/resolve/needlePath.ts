@@ -133,9 +133,7 @@ export function needlePath(
       act,
       line: at,
       gap: [fabric.label[at - 1] ?? at, fabric.label[at] ?? at + 1],
-      ...(own
-        ? { hole: own.hole, azimuth: own.azimuth }
-        : nearestFootHole(fabric, form.starts, form.lean, at, spot.azimuth)),
+      ...(own ? { hole: own.hole, azimuth: own.azimuth } : nearestFootHole(form, at, spot.azimuth)),
     });
   };
   for (const [out, into] of lines) {
