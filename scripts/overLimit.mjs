@@ -17,7 +17,6 @@ export const overLimit = {
     'src/core/place/rule/readRule.ts',
     'src/core/shape/form/relaxation.ts',
     'src/core/shape/form/surface.ts',
-    'src/core/toy/sheet/buildSheet.ts',
     'src/features/part/AddRound.tsx',
     'src/features/part/FeatureCard.tsx',
     'src/features/part/MapPanel.tsx',
@@ -59,5 +58,4 @@ export const overLimit = {
     'src/features/yarns/ToyYarnScreen.tsx',
     'src/features/yarns/YarnScreen.tsx',
   ],
-  'max-params': ['src/core/notation/writeItems.ts'],
 };

@@ -58,50 +58,70 @@ const stopSign = /^\s*[:.|)\]=]/;
 const stitchFirst =
   /^\s*(?:\d+\s*)?(?:sc|hdc|dc|tr|htr|sl|ss|inc|dec|blo|flo|single|double|half|increase|decrease)\b/i;
 
-/** `R3-5 sc around`, `Rounds 5 to 8 sc in each st`, `Rnds 3, 4 and 5:`: several rounds, with or without a colon after them. */
-function rangeLabel(line: string): string {
+/** A label of several numbers as it is met: the words before the numbers, the numbers, and what stands behind them. */
+interface Range {
+  whole: string;
+  space: string;
+  word: string;
+  /** behind the first number */
+  others: string;
+  numbers: readonly number[];
+  rest: string;
+}
+
+function rangeAt(line: string): Range | null {
   const found = rangePattern.exec(line);
-  if (!found) return line;
+  if (!found) return null;
   const [whole, space = '', word = '', one = '', others = ''] = found;
   const numbers = [one, ...(others.match(/\d+/g) ?? [])].map(Number);
+  return { whole, space, word, others, numbers, rest: line.slice(whole.length) };
+}
+
+const listSign = /,|and|&|\+|\//i;
+const spokenRange = /to|through|thru|till|until|\.\.|…|>/i;
+const workBehind =
+  /^\s*(?:[[(]|\d+\s*(?:sc|hdc|dc)\b|even|work|plain|straight|no\s|continue|repeat|rep\b|as\s|same\s)/i;
+
+/** Whether its numbers are those of rounds one after another, and no list of some. */
+function runsOn({ numbers, others }: Range): boolean {
   const [first = 0] = numbers;
   const last = numbers.at(-1) ?? 0;
-  if (last <= first || last - first > 400) return line;
-  const rest = line.slice(whole.length);
-  const lists = /,|and|&|\+|\//i.test(others);
-  const consecutive = numbers.every((at, index) => at === first + index);
-  if (lists && !consecutive) return line;
-  const stopped = stopSign.test(rest);
-  const plural = /s$/i.test(word);
-  const spoken = /to|through|thru|till|until|\.\.|…|>/i.test(others);
-  const workFollows =
-    /^\s*(?:[[(]|\d+\s*(?:sc|hdc|dc)\b|even|work|plain|straight|no\s|continue|repeat|rep\b|as\s|same\s)/i.test(
-      rest,
-    );
-  // `R1-6 sc in ring` and `R2-12 sc (12)` name one round, with a dash after it.
-  const glued =
-    !/\s/.test(others) &&
-    stitchFirst.test(rest) &&
-    !/\b(?:ring|mr|mc|circle)\b/i.test(rest) &&
-    !new RegExp(String.raw`^\s*sc\s*[[(=]\s*${last}\b`, 'i').test(rest);
-  const isRange = stopped || plural || (!lists && (spoken || workFollows || glued));
-  if (!isRange) return line;
-  // These the grammar reads itself.
-  if (
-    stopped &&
-    numbers.length === 2 &&
-    !space.trim() &&
-    !/[([]/.test(whole) &&
-    /^\s*(?:to|and|&|\+|[-‐‑‒–—−~])/i.test(others) &&
-    /^\s*[:.)]/.test(rest)
-  )
-    return line;
-  const end = stopped
-    ? whole.length + (/^\s*[:.|)\]=]/.exec(rest)?.[0].length ?? 0)
-    : whole.length + (/^\s/.test(rest) ? 1 : 0);
+  const isConsecutive = numbers.every((at, index) => at === first + index);
+  return last > first && last - first <= 400 && (!listSign.test(others) || isConsecutive);
+}
+
+/** `R1-6 sc in ring` and `R2-12 sc (12)` name one round, with a dash after it; `R2-12 sc` several. */
+function isGluedToWork({ others, numbers, rest }: Range): boolean {
+  const isTotal = new RegExp(String.raw`^\s*sc\s*[[(=]\s*${numbers.at(-1)}\b`, 'i').test(rest);
+  const isInRing = /\b(?:ring|mr|mc|circle)\b/i.test(rest);
+  return !/\s/.test(others) && stitchFirst.test(rest) && !isInRing && !isTotal;
+}
+
+/** Whether several rounds are meant: by a stop behind the numbers, by `Rounds`, or by how it goes on. */
+function namesSeveral(range: Range): boolean {
+  const { others, word, rest } = range;
+  if (stopSign.test(rest) || /s$/i.test(word)) return true;
+  const isTold = spokenRange.test(others) || workBehind.test(rest) || isGluedToWork(range);
+  return !listSign.test(others) && isTold;
+}
+
+/** What the grammar reads itself. */
+function isUsual({ whole, space, others, numbers, rest }: Range): boolean {
+  const isPlain = numbers.length === 2 && !space.trim() && !/[([]/.test(whole);
+  const isJoined = /^\s*(?:to|and|&|\+|[-‐‑‒–—−~])/i.test(others);
+  return isPlain && isJoined && /^\s*[:.)]/.test(rest);
+}
+
+/** `R3-5 sc around`, `Rounds 5 to 8 sc in each st`, `Rnds 3, 4 and 5:`: several rounds, with or without a colon after them. */
+function rangeLabel(line: string): string {
+  const range = rangeAt(line);
+  if (!range || !runsOn(range) || !namesSeveral(range) || isUsual(range)) return line;
+  const { whole, space, word, numbers, rest } = range;
+  const behind = stopSign.exec(rest) ?? /^\s/.exec(rest);
+  const end = whole.length + (behind?.[0].length ?? 0);
   const begin = space.trim() ? 0 : space.length;
   // The colon stands last, so that the label ends where the work begins.
-  const label = `${/^row/i.test(word) ? 'row' : 'R'}${first}-${last}`;
+  const label = `${/^row/i.test(word) ? 'row' : 'R'}${numbers[0]}-${numbers.at(-1)}`;
   return inPlace(line, begin, end, `${label.padEnd(end - begin - 1)}:`) ?? line;
 }
 

@@ -125,26 +125,53 @@ class StitchMeaning {
 
   /** What later steps look at: loops, whether it stands alone, whether it goes on. */
   private mark(item: WorkItem): void {
-    const { core, shape, trail, tog } = this.read;
     const loops = this.loops();
     if (loops) item.loops = loops;
-    const bare = !this.lead && !trail && !this.place && !this.clause && !tog && this.word !== 'ch';
-    if (bare) item.bare = true;
-    const severalInOne = (valueOf(this.lead) ?? 1) > 1 && this.has(T.Next);
-    const isChange = shape !== undefined || is(core, ...changes) || severalInOne;
-    const goesAround = (this.clause ?? this.place)?.extent?.kind === 'around' && !this.each;
-    if (isChange && goesAround && !this.has(T.Remain, T.Hook, T.Chain)) item.openEnded = true;
+    if (this.standsAlone()) item.bare = true;
+    if (this.changesAround()) item.openEnded = true;
     const n = this.number();
-    const goesOn = !this.place && this.clause?.extent.kind === 'around';
-    const change = shape ?? (is(core, ...changes) ? core : undefined);
-    const isSize = change !== undefined && this.sizeOf(change) !== null && !this.lead;
-    if (n !== undefined && goesOn && !tog && !isSize && this.word !== 'ch')
-      Object.assign(item, { openEnded: true, said: n });
-    const apart = shape && core && is(core, T.Stitch) && endOf(core) < shape.startOffset;
-    if (apart && !trail && !tog) item.pair = true;
+    if (n !== undefined && this.goesOnAround()) Object.assign(item, { openEnded: true, said: n });
+    if (this.isPair()) item.pair = true;
     if (item.pair && this.lead && this.clause) item.before = numberOf(this.lead);
-    if (this.each && this.placeNumber && this.tokens.length <= 3 && !this.has(T.Next, T.Article, T.St))
-      item.orTotal = true;
+    const isShort = this.tokens.length <= 3 && !this.has(T.Next, T.Article, T.St);
+    if (this.each && this.placeNumber && isShort) item.orTotal = true;
+  }
+
+  /** `sc`, and no number, place or end. */
+  private standsAlone(): boolean {
+    const { trail, tog } = this.read;
+    const isNumbered = this.lead !== undefined || trail !== undefined;
+    const isPlaced = this.place !== undefined || this.clause !== undefined;
+    return !isNumbered && !isPlaced && !tog && this.word !== 'ch';
+  }
+
+  /** The token that makes it an increase or a decrease. */
+  private change(): IToken | undefined {
+    const { core, shape } = this.read;
+    return shape ?? (is(core, ...changes) ? core : undefined);
+  }
+
+  /** `inc around`, `2 sc in next st around`: it may be a repeat of what stands before it. */
+  private changesAround(): boolean {
+    const severalInOne = (valueOf(this.lead) ?? 1) > 1 && this.has(T.Next);
+    const isChange = this.change() !== undefined || severalInOne;
+    const goesAround = (this.clause ?? this.place)?.extent?.kind === 'around' && !this.each;
+    return isChange && goesAround && !this.has(T.Remain, T.Hook, T.Chain);
+  }
+
+  /** `5 sc around`: so many, over and over, or all around. */
+  private goesOnAround(): boolean {
+    const goesOn = !this.place && this.clause?.extent.kind === 'around';
+    const change = this.change();
+    const isSize = change !== undefined && this.sizeOf(change) !== null && !this.lead;
+    return goesOn && !this.read.tog && !isSize && this.word !== 'ch';
+  }
+
+  /** `sc inc`: a stitch and an increase with a space between. */
+  private isPair(): boolean {
+    const { core, shape, trail, tog } = this.read;
+    if (!shape || !core || trail || tog) return false;
+    return is(core, T.Stitch) && endOf(core) < shape.startOffset;
   }
 
   private loops(): LoopsWord | undefined {

@@ -4,11 +4,28 @@ import { stitchKind, stitchWord, type Terms } from './terms';
 const ordinal = (n: number) =>
   `${n}${n % 10 === 1 && n !== 11 ? 'st' : n % 10 === 2 && n !== 12 ? 'nd' : n % 10 === 3 && n !== 13 ? 'rd' : 'th'}`;
 
+/** How a word is repeated: with a sign before its number, and whether `around` may stand right behind it. */
+interface Repeated {
+  sign?: string;
+  isOpenEnded?: boolean;
+}
+
 /** How often, behind a word that stands for one stitch: `sc 6`, `inc x 6`, `inc around`. */
-function often(word: string, extent: Extent, bare: boolean, sign = '', openEnded = true): string {
-  if (extent.kind === 'around') return openEnded ? `${word} around` : `${word} in each st around`;
+function often(
+  word: string,
+  { extent, bare }: WorkItem,
+  { sign = '', isOpenEnded = true }: Repeated = {},
+): string {
+  if (extent.kind === 'around') return isOpenEnded ? `${word} around` : `${word} in each st around`;
   if (extent.kind === 'leave') return `${word} until ${extent.n} stitches remain`;
-  return extent.n === 1 && (bare || sign) ? word : `${word} ${sign}${extent.n}`;
+  return extent.n === 1 && (bare === true || sign) ? word : `${word} ${sign}${extent.n}`;
+}
+
+/** Into which stitches, behind what is worked into each: `in next st`, `in each of next 4 sts`. */
+function intoEach(extent: Extent): string {
+  if (extent.kind === 'around') return 'in each st around';
+  if (extent.kind === 'leave') return `in each st until ${extent.n} stitches remain`;
+  return extent.n === 1 ? 'in next st' : `in each of next ${extent.n} sts`;
 }
 
 /** A piece that is worked in stands behind the stitches: `6 sc joining the left arm`. */
@@ -22,60 +39,48 @@ function writeHeld(item: WorkItem, from: Terms, to: Terms): string {
   return `${isPlain ? `${extent.n} ${stitch}` : words} joining the ${item.piece}`;
 }
 
+const loopsWord = { front: 'FLO ', back: 'BLO ', both: '' };
+
 function writeWork(item: WorkItem, from: Terms, to: Terms): string {
-  const kind = stitchKind(item.word, from);
-  const word = stitchWord(kind, to);
-  const plain = kind === 'sc';
-  const { make, together, extent } = item;
-  const loops = item.loops === 'front' ? 'FLO ' : item.loops === 'back' ? 'BLO ' : '';
+  const loops = item.loops ? loopsWord[item.loops] : '';
   const colour = item.colour ? ` in ${item.colour}` : '';
+  return loops + writeStitches(item, stitchWord(stitchKind(item.word, from), to), from) + colour;
+}
+
+/** What is worked, but for its loops and yarn. */
+function writeStitches(item: WorkItem, word: string, from: Terms): string {
+  const { make, together, extent, target } = item;
   const times = extent.kind === 'count' ? extent.n : 1;
-  const bare = item.bare === true;
-  if (item.target === 'ring') return `${loops}${times * make} ${word} in ring${colour}`;
-  if (item.target === 'hook')
-    return `${loops}${make > 1 ? `${make} ` : ''}${word} in ${ordinal(item.fromHook)} ch from hook${colour}`;
-  if (item.target === 'same')
-    return `${loops}${make > 1 ? `${make} ` : ''}${word} in same st${times > 1 ? ` x ${times}` : ''}${colour}`;
-  if (item.target === 'first') return `${loops}${make > 1 ? `${make} ` : ''}${word} in first st${colour}`;
-  if (together > 1) {
-    const glued = plain ? (together === 2 ? 'dec' : `dec${together}`) : `${word}${together}tog`;
-    return (
-      loops +
-      (plain && together > 3
-        ? often(`${word}${together}tog`, extent, bare, 'x ')
-        : often(glued, extent, bare, 'x ', item.openEnded === true)) +
-      colour
-    );
-  }
-  if (make > 1) {
-    if (make === 2)
-      return (
-        loops +
-        (plain
-          ? often('inc', extent, bare, 'x ', item.openEnded === true)
-          : often(`${word} inc`, extent, bare, 'x ', item.openEnded === true)) +
-        colour
-      );
-    if (make === 3 && plain)
-      return loops + often('inc3', extent, bare, 'x ', item.openEnded === true) + colour;
-    const each =
-      extent.kind === 'around'
-        ? 'in each st around'
-        : extent.kind === 'leave'
-          ? `in each st until ${extent.n} stitches remain`
-          : extent.n === 1
-            ? 'in next st'
-            : `in each of next ${extent.n} sts`;
-    return `${loops}${make} ${word} ${each}${colour}`;
-  }
-  return loops + often(word, extent, bare) + colour;
+  const several = make > 1 ? `${make} ` : '';
+  if (target === 'ring') return `${times * make} ${word} in ring`;
+  if (target === 'hook') return `${several}${word} in ${ordinal(item.fromHook)} ch from hook`;
+  if (target === 'same') return `${several}${word} in same st${times > 1 ? ` x ${times}` : ''}`;
+  if (target === 'first') return `${several}${word} in first st`;
+  const isPlain = stitchKind(item.word, from) === 'sc';
+  if (together > 1) return writeDecrease(item, word, isPlain);
+  return make > 1 ? writeIncrease(item, word, isPlain) : often(word, item);
+}
+
+function writeDecrease(item: WorkItem, word: string, isPlain: boolean): string {
+  const { together } = item;
+  const worked = `${word}${together}tog`;
+  if (isPlain && together > 3) return often(worked, item, { sign: 'x ' });
+  const short = together === 2 ? 'dec' : `dec${together}`;
+  return often(isPlain ? short : worked, item, { sign: 'x ', isOpenEnded: item.openEnded === true });
+}
+
+function writeIncrease(item: WorkItem, word: string, isPlain: boolean): string {
+  const { make, extent } = item;
+  const repeated = { sign: 'x ', isOpenEnded: item.openEnded === true };
+  if (make === 2) return often(isPlain ? 'inc' : `${word} inc`, item, repeated);
+  if (make === 3 && isPlain) return often('inc3', item, repeated);
+  return `${make} ${word} ${intoEach(extent)}`;
 }
 
 function writeGroup(item: GroupItem, from: Terms, to: Terms): string {
   const inner = writeItems(item.items, from, to);
   const { extent } = item;
-  if (item.intoOne)
-    return `(${inner}) ${extent.kind === 'around' ? 'in each st around' : extent.kind === 'leave' ? `in each st until ${extent.n} stitches remain` : extent.n === 1 ? 'in next st' : `in each of next ${extent.n} sts`}`;
+  if (item.intoOne) return `(${inner}) ${intoEach(extent)}`;
   if (item.orMore && extent.kind === 'count') return `*${inner}; repeat from * ${extent.n} times`;
   if (extent.kind === 'around') return `(${inner}) around`;
   if (extent.kind === 'leave') return `(${inner}) until ${extent.n} stitches remain`;

@@ -46,21 +46,39 @@ export function readFeature(
   phrases: Phrases,
   text: string,
 ): void {
+  readMake(step, feature, phrases, text);
+  if (phrases.countsShowing && step.showing === undefined && step.apart !== undefined) {
+    step.showing = step.apart;
+    delete step.apart;
+  }
+  readSideways(step, feature, phrases);
+  readStitches(step);
+  besideIt(step);
+  if (feature === 'eyes' && phrases.ring) ringed(step, phrases, text);
+  readWidth(step, feature, phrases);
+  // One mouth that reaches from left to right.
+  const isOne = feature === 'mouth' || feature === 'nose';
+  if (isOne && phrases.leftAndRight && !step.outward) delete step.sides;
+  if (!phrases.momentOpens) afterRound(step);
+  unread(step, phrases, text);
+}
+
+/** How it is made: its style, stitched or bought. */
+function readMake(step: FeatureSentence, feature: FeatureKind, phrases: Phrases, text: string): void {
   const style = styleOf(feature, phrases.styles);
   if (style) step.style = style;
-  if (style === 'line') step.embroidered = true;
-  if (feature === 'eyes' && isYarnWork(step, text)) step.embroidered = true;
+  const isStitched = style === 'line' || (feature === 'eyes' && isYarnWork(step, text));
+  if (isStitched) step.embroidered = true;
   if (feature === 'nose' && isBoughtNose(step, text)) step.pressed = true;
   // Pressed eyes lie on one line of holes, whatever they are said to reach over.
   if (feature === 'eyes' && step.range && !step.gap) {
     step.gap = step.range;
     delete step.range;
   }
-  if (phrases.countsShowing && step.showing === undefined && step.apart !== undefined) {
-    step.showing = step.apart;
-    delete step.apart;
-  }
-  readSideways(step, feature, phrases);
+}
+
+/** Stitches that are told one by the other, or by their round. */
+function readStitches(step: FeatureSentence): void {
   const [first] = step.stitches ?? [];
   // `The first at stitch 12, the second 7 stitches further`
   if (first !== undefined && step.stitches?.length === 1 && step.further !== undefined)
@@ -71,34 +89,22 @@ export function readFeature(
     step.ofRound = step.round;
     delete step.round;
   }
-  // `3 stitches from the nose` and nothing else: beside it.
+}
+
+/** `3 stitches from the nose` and nothing else: beside it. */
+function besideIt(step: FeatureSentence): void {
+  const { gap, relation, stitchesFrom, range, round } = step;
   const from = step.outward?.from;
-  if (
-    from &&
-    from !== 'front' &&
-    from !== 'eyes' &&
-    !step.gap &&
-    !step.relation &&
-    !step.stitchesFrom &&
-    !step.range &&
-    step.round === undefined
-  )
-    step.level ??= from;
-  if (feature === 'eyes' && phrases.ring) ringed(step, phrases, text);
-  // `4 sts` alone is how wide what is stitched is.
-  const stitched = feature === 'mouth' || feature === 'nose' || feature === 'brows';
-  if (
-    phrases.bare !== null &&
-    phrases.bare <= widestBare &&
-    step.sizeMm === undefined &&
-    !step.stitches &&
-    stitched
-  )
-    step.wide ??= phrases.bare;
-  // One mouth that reaches from left to right.
-  if ((feature === 'mouth' || feature === 'nose') && phrases.leftAndRight && !step.outward) delete step.sides;
-  if (!phrases.momentOpens) afterRound(step);
-  unread(step, phrases, text);
+  const isPlaced = [gap, relation, stitchesFrom, range, round].some((said) => said !== undefined);
+  if (from && from !== 'front' && from !== 'eyes' && !isPlaced) step.level ??= from;
+}
+
+const stitchedOn: ReadonlySet<FeatureKind> = new Set<FeatureKind>(['mouth', 'nose', 'brows']);
+
+/** `4 sts` alone is how wide what is stitched is. */
+function readWidth(step: FeatureSentence, feature: FeatureKind, { bare }: Phrases): void {
+  if (bare === null || bare > widestBare || !stitchedOn.has(feature)) return;
+  if (step.sizeMm === undefined && !step.stitches) step.wide ??= bare;
 }
 
 /** `Insert the eyes after round 9`, and nothing else that says where: the line of holes after it. Beside a place it says when. */

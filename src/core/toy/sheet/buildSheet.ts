@@ -24,6 +24,7 @@ import { safetyOf } from '../safetyOf';
 import { suppliesOf, supplyLines } from '../supplies/suppliesOf';
 import { actTitle, bulksOf } from './stopWords';
 import { wholeMm } from '../../words/counted';
+import type { RoundCheck } from '../../fabric/checkRounds';
 
 export type SheetLine =
   | { kind: 'round'; label: string; text: string; count: string; wrong: boolean }
@@ -86,51 +87,68 @@ function stopLine(stop: Stop, bulks: number): SheetLine {
   };
 }
 
-/** Rounds of one line stand together, divided where a stop falls among them. */
-function roundLines(part: PartAnalysis): SheetLine[] {
-  const lines: SheetLine[] = [];
-  const { rounds } = part.source;
-  const stops = new Map<number, Stop[]>();
-  const marked = markerPlan(part.fabric, part.features);
-  const bulks = bulksOf(part.stops);
-  for (const stop of part.stops.stops) stops.set(stop.after, [...(stops.get(stop.after) ?? []), stop]);
-  for (let i = 0; i < rounds.length;) {
-    const first = rounds[i];
-    if (!first) break;
-    let j = i;
-    while (
-      rounds[j + 1]?.line === first.line &&
-      rounds[j + 1]?.text === first.text &&
-      !stops.has(rounds[j]?.number ?? -1)
-    )
-      j += 1;
-    const last = rounds[j] ?? first;
-    const body = first.text.slice(first.work.label?.span.to ?? 0).trim();
-    const counts = part.checks.slice(i, j + 1);
-    const from = counts[0]?.worked;
-    const to = counts.at(-1)?.worked;
-    const word = first.row ? 'Row' : 'R';
-    const space = first.row ? ' ' : '';
-    for (const { round, label, marks } of marked) {
-      if (round > i && round <= j + 1)
-        lines.push({
-          kind: 'marks',
-          text: `While working ${first.row ? 'row' : 'round'} ${label}, put a marker into ${markWords(marks)} as you pass.`,
-        });
-    }
-    lines.push({
-      kind: 'round',
-      label:
-        first === last ? `${word}${space}${first.number}` : `${word}${space}${first.number}–${last.number}`,
-      text:
-        body.replace(/\s*[[({=]\s*\d+\s*(?:sts?|stitches|sc|dc)?\s*[\])}]?\s*\.?\s*$/i, '').trim() || body,
-      count: from === undefined ? 'not counted' : from === to ? `${from}` : `${from} to ${to}`,
-      wrong: counts.length === 0 || counts.some((check) => !check.ok),
-    });
-    for (const stop of stops.get(last.number) ?? []) lines.push(stopLine(stop, bulks));
-    i = j + 1;
+/** Rounds that stand together on a sheet: those of one line, up to a stop. By index, from 0. */
+interface RoundRun {
+  from: number;
+  to: number;
+}
+
+function runsOf({ source, stops }: PartAnalysis): RoundRun[] {
+  const { rounds } = source;
+  const isStop = new Set(stops.stops.map(({ after }) => after));
+  const runs: RoundRun[] = [];
+  for (const [i, { line, text }] of rounds.entries()) {
+    const before = rounds[i - 1];
+    const isSame = before?.line === line && before.text === text && !isStop.has(before.number);
+    const run = runs.at(-1);
+    if (isSame && run) run.to = i;
+    else runs.push({ from: i, to: i });
   }
-  return lines;
+  return runs;
+}
+
+const totalBehind = /\s*[[({=]\s*\d+\s*(?:sts?|stitches|sc|dc)?\s*[\])}]?\s*\.?\s*$/i;
+
+function countWords(counts: readonly RoundCheck[]): string {
+  const [from, to] = [counts[0]?.worked, counts.at(-1)?.worked];
+  if (from === undefined) return 'not counted';
+  return from === to ? `${from}` : `${from} to ${to}`;
+}
+
+function runLine({ source, checks }: PartAnalysis, { from, to }: RoundRun): SheetLine[] {
+  const [first, last] = [source.rounds[from], source.rounds[to]];
+  if (!first || !last) return [];
+  const body = first.text.slice(first.work.label?.span.to ?? 0).trim();
+  const counts = checks.slice(from, to + 1);
+  const label = `${first.row ? 'Row ' : 'R'}${first.number}`;
+  return [
+    {
+      kind: 'round',
+      label: first === last ? label : `${label}–${last.number}`,
+      text: body.replace(totalBehind, '').trim() || body,
+      count: countWords(counts),
+      wrong: counts.length === 0 || counts.some((check) => !check.ok),
+    },
+  ];
+}
+
+/** Rounds of one line stand together, divided where a stop falls among them; before them the markers that are put in on the way. */
+function roundLines(part: PartAnalysis): SheetLine[] {
+  const bulks = bulksOf(part.stops);
+  const marked = markerPlan(part.fabric, part.features);
+  return runsOf(part).flatMap((run) => {
+    const { row, number } = part.source.rounds[run.to]!;
+    const onTheWay = marked.filter(({ round }) => round > run.from && round <= run.to + 1);
+    const stops = part.stops.stops.filter(({ after }) => after === number);
+    return [
+      ...onTheWay.map(({ label, marks }): SheetLine => ({
+        kind: 'marks',
+        text: `While working ${row ? 'row' : 'round'} ${label}, put a marker into ${markWords(marks)} as you pass.`,
+      })),
+      ...runLine(part, run),
+      ...stops.map((stop) => stopLine(stop, bulks)),
+    ];
+  });
 }
 
 function strokesOf(part: PartAnalysis, { points, lies }: NeedlePath): SheetMap['strokes'] {
