@@ -214,41 +214,52 @@ function placeWords(part: PartAnalysis, id: string | null): string[] {
   return [capital(address), count, there, ...needle].filter(Boolean);
 }
 
-/** Everything there is to do on a toy, in order: a round, a stop, a seam after the other. */
-export const tasksOf = memoise((toy: ToyAnalysis): Task[] => {
-  const tasks: Task[] = [];
+/** A step of the order with the tasks it comes to: its rounds, or one that it shares with what is done at the same stop. */
+export interface StepTasks {
+  step: Step;
+  tasks: readonly Task[];
+}
+
+function stopTask(part: PartAnalysis, unit: TaskUnit, after: number): Task | null {
+  const stop = part.stops.stops.find((one) => one.after === after);
+  if (!stop) return null;
+  const bulks = bulksOf(part.stops);
+  return {
+    kind: 'stop',
+    unit,
+    after: stop.after,
+    latest: stop.latest,
+    openingMm: stop.openingMm,
+    acts: stop.acts,
+    titles: stop.acts.map((act) => actTitle(act, bulks)),
+    places: stop.acts.map((act) => placeWords(part, act.feature)),
+  };
+}
+
+/** Whether a task is the stop after a round of a unit. */
+const isStopOf = (task: Task | undefined, { part, unit, from }: Step): task is Task =>
+  task?.kind === 'stop' && task.after === from && task.unit.part === part && task.unit.unit === unit;
+
+/** The steps of the order, each with what is tapped along for it. */
+export const tasksBySteps = memoise((toy: ToyAnalysis): StepTasks[] => {
+  const steps: StepTasks[] = [];
   for (const step of toy.order.steps) {
     const part = toy.parts.find(({ source }) => source.id === step.part);
     if (!part) continue;
     const name = unitName(toy, step.part, step.unit);
     const unit: TaskUnit = { part: step.part, unit: step.unit, name, of: part.source.make };
-    if (step.do === 'work') {
-      tasks.push(...roundTasks(toy, part, unit, step));
-      continue;
+    const last = steps.at(-1)?.tasks.at(-1);
+    if (step.do === 'work') steps.push({ step, tasks: roundTasks(toy, part, unit, step) });
+    else if (step.from === null) steps.push({ step, tasks: [finishTask(toy, unit, step)] });
+    else {
+      const stop = isStopOf(last, step) ? last : stopTask(part, unit, step.from);
+      steps.push({ step, tasks: stop ? [stop] : [] });
     }
-    if (step.from === null) {
-      tasks.push(finishTask(toy, unit, step));
-      continue;
-    }
-    const stop = part.stops.stops.find(({ after }) => after === step.from);
-    const last = tasks.at(-1);
-    const isSame =
-      last?.kind === 'stop' &&
-      last.after === step.from &&
-      last.unit.part === unit.part &&
-      last.unit.unit === unit.unit;
-    if (!stop || isSame) continue;
-    const bulks = bulksOf(part.stops);
-    tasks.push({
-      kind: 'stop',
-      unit,
-      after: stop.after,
-      latest: stop.latest,
-      openingMm: stop.openingMm,
-      acts: stop.acts,
-      titles: stop.acts.map((act) => actTitle(act, bulks)),
-      places: stop.acts.map((act) => placeWords(part, act.feature)),
-    });
   }
-  return tasks;
+  return steps;
 });
+
+/** Everything there is to do on a toy, in order: a round, a stop, a seam after the other. */
+export const tasksOf = memoise((toy: ToyAnalysis): Task[] => [
+  ...new Set(tasksBySteps(toy).flatMap(({ tasks }) => tasks)),
+]);

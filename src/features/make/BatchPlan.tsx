@@ -2,10 +2,11 @@ import { useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
 import { daysBetween, scheduleOf, type DayPlan, type Schedule } from '../../core/plan/schedule';
 import { batchItems, dayItemWords, scheduleCsv, scheduleIcs, type BatchOrder } from '../../core/toy/batch';
+import type { Place } from '../../core/make/run';
+import type { ToyAnalysis } from '../../core/toy/analysis';
 import { nameOfToy } from '../../core/keep/toyCard';
 import { fileName } from '../../core/words/fileName';
 import { timeWords } from '../../core/words/time';
-import { useToy } from '../../data/useToy';
 import { OneOf } from '../../ui/Choice';
 import { DateField } from '../../ui/DateField';
 import { saveFile } from '../../ui/files';
@@ -49,16 +50,22 @@ const usualDays = 14;
 /** Nobody works longer on one day. */
 const mostMinutes = 16 * 60;
 
+interface BatchPlanProps {
+  toy: ToyAnalysis;
+  copies: number;
+  /** where she is in what is half made */
+  done?: Place;
+}
+
 /** What to make each day, so that so many toys are there by a certain one. */
-export function BatchPlan({ copies }: { copies: number }) {
-  const { analysis } = useToy();
+export function BatchPlan({ toy, copies, done }: BatchPlanProps) {
   const [order, setOrder] = useState<BatchOrder>('toys');
   const [by, setBy] = useState(() => dayFromNow(usualDays));
   const [minutes, setMinutes] = useState(usualMinutes);
   const [on, setOn] = useState<ReadonlySet<number>>(everyDay);
   const schedule = useMemo(
-    () => scheduleOf(batchItems(analysis, copies, order), daysBetween(dayFromNow(0), by, on), minutes),
-    [analysis, copies, order, by, on, minutes],
+    () => scheduleOf(batchItems(toy, copies, order, done), daysBetween(dayFromNow(0), by, on), minutes),
+    [toy, copies, order, done, by, on, minutes],
   );
   return (
     <View gap="$3" role="region" aria-label="Over days">
@@ -86,9 +93,7 @@ export function BatchPlan({ copies }: { copies: number }) {
       />
       <Weekdays on={on} onChange={setOn} />
       <Outcome schedule={schedule} />
-      {schedule.days.length > 0 ? (
-        <Days days={schedule.days} copies={copies} name={nameOfToy(analysis)} />
-      ) : null}
+      {schedule.days.length > 0 ? <Days days={schedule.days} copies={copies} name={nameOfToy(toy)} /> : null}
     </View>
   );
 }

@@ -1,9 +1,12 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
 import { longestPicture, type Progress, type Run, type TapFor } from '../../core/make/run';
 import type { Task } from '../../core/make/tasks';
 import { whereWasI } from '../../core/make/whereWasI';
 import { analyseToy } from '../../core/toy/analyse';
+import { plannedForHands } from '../../core/toy/planToy';
+import { usualHands } from '../../core/plan/hands';
+import { usePace } from '../../data/pace';
 import { useMakeHabits } from '../../data/makeHabits';
 import type { Happening } from '../../data/makingRun';
 import { OneOf } from '../../ui/Choice';
@@ -14,6 +17,7 @@ import { choosePhoto } from '../../ui/photo';
 import { NumberStep } from '../../ui/NumberStep';
 import { Press } from '../../ui/Press';
 import { Body, Quiet, Title } from '../../ui/text';
+import { BatchPlan } from './BatchPlan';
 import { LogEntries } from './LogEntries';
 import { MoreRounds } from './MoreRounds';
 
@@ -96,6 +100,27 @@ function GoTo({ tasks, progress, happen, onClose }: MakeMoreProps) {
           <Press key={`${unit.name} ${at}`} label={unit.name} onPress={() => go(at)} />
         ))}
       </View>
+    </Card>
+  );
+}
+
+/** What is still to be made, day by day. */
+function LeftOverDays({ progress, run }: MakeMoreProps) {
+  const { pace } = usePace();
+  const [isPlanning, setPlanning] = useState(false);
+  const { text, place } = progress;
+  const toy = useMemo(
+    () => ({ ...plannedForHands(analyseToy(text, { searches: false }), run.hands ?? usualHands), pace }),
+    [text, run.hands, pace],
+  );
+  return (
+    <Card gap="$3">
+      <Heading>What is left</Heading>
+      {isPlanning ? (
+        <BatchPlan toy={toy} copies={run.copies} done={place} />
+      ) : (
+        <Press label="Plan the rest over days" onPress={() => setPlanning(true)} />
+      )}
     </Card>
   );
 }
@@ -234,6 +259,7 @@ export function MakeMore(props: MakeMoreProps) {
       <Habits />
       <GoTo {...props} />
       {task.kind === 'round' ? <Otherwise {...props} task={task} /> : null}
+      <LeftOverDays {...props} />
       <Log {...props} />
       <Press tone="primary" label="Back to the work" onPress={onClose} />
     </View>

@@ -90,7 +90,7 @@ function BeginNew({ isFirst, onBegin }: { isFirst: boolean; onBegin: (copies: nu
       ) : null}
       <Press tone={isFirst ? 'primary' : 'plain'} label="Begin making" onPress={() => onBegin(copies)} />
       {isPlanning ? (
-        <BatchPlan copies={copies} />
+        <BatchPlan toy={analysis} copies={copies} />
       ) : (
         <Press label="Plan it over days" onPress={() => setPlanning(true)} />
       )}
