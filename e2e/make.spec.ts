@@ -274,3 +274,30 @@ test('how a round is done is drawn on its own stitches: a tap away, or at once f
   await next(page, 'How is this done?');
   await expect(page.getByRole('region', { name: 'A decrease that hardly shows' })).toBeVisible();
 });
+
+test('the demo has an otter half made and owls begun: both are gone on with, and the rest is planned', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: /demo/i }).click();
+  await page.getByRole('link', { name: 'Open Pondside otter' }).click();
+  await page.getByRole('tab', { name: /^Make/ }).click();
+  await page.getByRole('button', { name: 'Go on making' }).click();
+  await expect(page.getByRole('heading', { name: 'Body' })).toBeVisible();
+  await expect(page.getByText(/^Round 9\b/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Leave the work' }).click();
+  await page.getByRole('link', { name: 'Logbook' }).click();
+  await expect(page.getByText(/Fibre from the old cushion/)).toBeVisible();
+
+  await page.goto('/');
+  await page.getByRole('link', { name: 'Open Pondside owl for babies' }).click();
+  await page.getByRole('tab', { name: /^Make/ }).click();
+  await page.getByRole('button', { name: 'Go on making' }).click();
+  await expect(page.getByText(/toy 3 of 6/)).toBeVisible();
+  await page.getByRole('button', { name: 'Beside the work' }).click();
+  await page.getByRole('button', { name: 'Plan the rest over days' }).click();
+  const days = page.getByRole('list', { name: 'What to make each day' });
+  await expect(days.getByRole('listitem').first()).toContainText('Body, toy 3');
+  await expect(days).not.toContainText('toy 1');
+  await expectAccessible(page);
+});

@@ -96,14 +96,12 @@ const newToy = ({ document }: Pick<ReadyToy, 'document'>, made = now()): StoredT
   return { id, revision: 1, document: { ...document, id, made, changed: made }, savedBy: null };
 };
 
-/** The keys of several new toys, the first on top. */
-function entriesOf(toys: readonly ReadyToy[]): Changes {
+/** The keys of several new toys, the first on top, and the ids they get. */
+function entriesOf(toys: readonly ReadyToy[]): { changes: Changes; ids: string[] } {
   const begun = Date.now();
-  const entries = toys.map((ready, index) => {
-    const stored = newToy(ready, new Date(begun - index).toISOString());
-    return { ...toyEntry(stored), ...cardEntry(stored, ready.card) };
-  });
-  return Object.assign({}, ...entries) as Changes;
+  const stored = toys.map((ready, index) => newToy(ready, new Date(begun - index).toISOString()));
+  const entries = stored.map((toy, index) => ({ ...toyEntry(toy), ...cardEntry(toy, toys[index]!.card) }));
+  return { changes: Object.assign({}, ...entries) as Changes, ids: stored.map(({ id }) => id) };
 }
 
 /** Puts toys on the shelf, all of them or none. One that is there already, under the id it brings, stays, and this is a copy of it. */
@@ -341,14 +339,21 @@ export const shelf = {
     return (await storage.getItem(seededKey)) !== null;
   },
 
-  /** Puts several new toys on the shelf, the first on top: all of them or none. */
-  addAll: (toys: readonly ReadyToy[]): Promise<void> =>
-    transact([], () => ({ changes: entriesOf(toys), result: undefined })),
+  /** Puts several new toys on the shelf, the first on top: all of them or none. Resolves to their ids. */
+  addAll: (toys: readonly ReadyToy[]): Promise<string[]> =>
+    transact([], () => {
+      const { changes, ids } = entriesOf(toys);
+      return { changes, result: ids };
+    }),
 
-  /** Begins a new shelf with toys, the first on top: all of them or, where another tab was faster or the page is closed, none. */
-  seed: (toys: readonly ReadyToy[]): Promise<void> =>
-    transact([seededKey], (kept) => ({
-      changes: kept.has(seededKey) ? {} : { ...entriesOf(toys), [seededKey]: 'yes' },
-      result: undefined,
-    })),
+  /**
+   * Begins a new shelf with toys, the first on top: all of them or, where another tab was faster or the page is closed, none. Resolves
+   * to their ids.
+   */
+  seed: (toys: readonly ReadyToy[]): Promise<string[]> =>
+    transact([seededKey], (kept) => {
+      if (kept.has(seededKey)) return { changes: {}, result: [] };
+      const { changes, ids } = entriesOf(toys);
+      return { changes: { ...changes, [seededKey]: 'yes' }, result: ids };
+    }),
 };

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { demoToys } from './demoToys';
+import { beginDemo, demoToys } from './demoToys';
 import { announceChange } from './otherTabs';
 import { reading } from './reading';
 import { shelf, type RemovedToy } from './shelf';
@@ -47,7 +47,10 @@ export function useShelfActions() {
     onSuccess: () => refresh(),
   });
   const addDemo = useMutation({
-    mutationFn: async () => shelf.addAll(await demoToys()),
+    mutationFn: async () => {
+      const toys = await demoToys();
+      await beginDemo(toys, await shelf.addAll(toys));
+    },
     // A request can be lost on a network that changes.
     retry: 1,
     onSuccess: () => refresh(),

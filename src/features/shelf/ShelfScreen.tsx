@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { View } from '@tamagui/core';
 import { limits } from '../../core/notation/limits';
 import { bringing } from '../../data/bring';
-import { demoToys, wantsDemo } from '../../data/demoToys';
+import { beginDemo, demoToys, wantsDemo } from '../../data/demoToys';
 import { onChangeElsewhere } from '../../data/otherTabs';
 import { loadReading, shelf, type RemovedToy } from '../../data/shelf';
 import { useShelf, useShelfActions } from '../../data/useShelf';
@@ -172,9 +172,12 @@ function useSeeding(
       try {
         const [wasSeeded, isWanted] = await Promise.all([shelf.wasSeeded(), wantsDemo()]);
         if (wasSeeded || !isWanted) return;
-        await shelf.seed(await demoToys());
+        const toys = await demoToys();
+        const ids = await shelf.seed(toys);
         setFailed(false);
         await readAgain();
+        // The shelf shows itself first; what is half made is seen when a toy is opened.
+        await beginDemo(toys, ids);
       } catch {
         setFailed(true);
       }
