@@ -4,7 +4,8 @@ import { analyseToy } from '../core/toy/analyse';
 import { usualHands, type Hands } from '../core/plan/hands';
 import { plannedForHands } from '../core/toy/planToy';
 import { tasksOf } from '../core/toy/tasksOf';
-import type { Run } from '../core/make/run';
+import { foldRun, type Run } from '../core/make/run';
+import { taskWords } from '../core/make/tasks';
 import { createMakingRun, type MakingRun } from './makingRun';
 import { runs } from './runs';
 import { newId } from './shelf';
@@ -43,6 +44,36 @@ const opened = new Map<string, MakingRun>();
 async function openRun(id: string) {
   await opened.get(id)?.settled();
   return runs.read(id);
+}
+
+/** Where a run stands, for its card. */
+export interface Standing {
+  /** `Body, round 9`; null where all of it is done */
+  task: string | null;
+  /** which toy of the batch is in hand, from 1 */
+  toy: number;
+  minutes: number;
+}
+
+async function standingOf(id: string): Promise<Standing | null> {
+  const kept = await openRun(id);
+  if (!kept) return null;
+  const tasksNow = (text: string) => tasksOfText(text, kept.run.hands);
+  const { place, text, finished, minutes } = foldRun(kept.run, kept.events, tasksNow);
+  const task = finished ? undefined : tasksNow(text)[place.task];
+  return { task: task ? taskWords(task) : null, toy: place.copy + 1, minutes };
+}
+
+/** Where a run stands; null until it is read, and where it can't be. */
+export function useStanding(run: string): Standing | null {
+  const { data } = useQuery({
+    queryKey: ['standing', run],
+    queryFn: () => standingOf(run),
+    // The taps between two looks are counted at the next one.
+    gcTime: 0,
+    retry: false,
+  });
+  return data ?? null;
 }
 
 /** A run opened to be made; undefined while it is read, null where there is none. */

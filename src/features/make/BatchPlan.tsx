@@ -189,7 +189,10 @@ function Days({ days, copies, name }: { days: readonly DayPlan[]; copies: number
           onPress={() => saveFile(`${fileName(name)}-days.csv`, scheduleCsv(days, copies), 'text/csv')}
         />
       </View>
-      <Quiet>By usual figures for stitches a minute and for what is done at stops.</Quiet>
+      <Quiet>
+        By your own pace where Hoppla knows it, else by usual figures for stitches a minute and for what is
+        done at stops.
+      </Quiet>
     </>
   );
 }

@@ -11,7 +11,7 @@ import { useMakeHabits } from '../../data/makeHabits';
 import type { Happening } from '../../data/makingRun';
 import { OneOf } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
-import { Card } from '../../ui/layout';
+import { Card, fewCards } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { choosePhoto } from '../../ui/photo';
 import { NumberStep } from '../../ui/NumberStep';
@@ -254,14 +254,16 @@ export function MakeMore(props: MakeMoreProps) {
   const task = tasks[progress.place.task];
   if (!task) return null;
   return (
-    <View gap="$4">
-      <WhereWasI task={task} text={progress.text} />
-      <Habits />
-      <GoTo {...props} />
-      {task.kind === 'round' ? <Otherwise {...props} task={task} /> : null}
-      <LeftOverDays {...props} />
-      <Log {...props} />
+    <>
+      <View gap="$4" style={fewCards} alignItems="flex-start">
+        <WhereWasI task={task} text={progress.text} />
+        <Habits />
+        <GoTo {...props} />
+        {task.kind === 'round' ? <Otherwise {...props} task={task} /> : null}
+        <LeftOverDays {...props} />
+        <Log {...props} />
+      </View>
       <Press tone="primary" label="Back to the work" onPress={onClose} />
-    </View>
+    </>
   );
 }

@@ -10,9 +10,9 @@ import { nameOfToy } from '../../core/keep/toyCard';
 import { generalCaution } from '../../core/safety/cautions';
 import { useHands } from '../../data/hands';
 import { usePace } from '../../data/pace';
-import { useMakingRun, useRuns } from '../../data/useMaking';
+import { useMakingRun, useRuns, useStanding, type Standing } from '../../data/useMaking';
 import { useToy } from '../../data/useToy';
-import { Card, Fill } from '../../ui/layout';
+import { Card, fewCards, Fill } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { HowMany } from '../../ui/HowMany';
 import { Empty, Page } from '../../ui/Page';
@@ -46,15 +46,30 @@ function OrderOfWork() {
   );
 }
 
+/** `Toy 3 of 6 · begun 26/11/2026 · 77 min so far` */
+function begunWords({ started, copies }: Run, standing: Standing | null): string {
+  const toys = standing?.task ? `toy ${standing.toy} of ${copies}` : `${copies} toys`;
+  const minutes = Math.round(standing?.minutes ?? 0);
+  const words = [
+    `Begun ${new Date(started).toLocaleDateString()}`,
+    copies > 1 ? toys : '',
+    minutes > 0 ? `${timeWords(minutes)} so far` : '',
+  ];
+  return words.filter(Boolean).join(' · ');
+}
+
 /** A run that was begun, to be gone on with. */
 function Begun({ run, onOpen, onDelete }: { run: Run; onOpen: () => void; onDelete: () => void }) {
   const [isSure, setSure] = useState(false);
+  const standing = useStanding(run.id);
   return (
     <Card gap="$2">
-      <Body>
-        Begun {new Date(run.started).toLocaleDateString()}
-        {run.copies > 1 ? `, ${run.copies} toys` : ''}
-      </Body>
+      {standing ? (
+        <Title render="h2" margin={0} fontSize="$4" lineHeight="$4">
+          {standing.task ?? 'All done'}
+        </Title>
+      ) : null}
+      <Body>{begunWords(run, standing)}</Body>
       <View flexDirection="row" gap="$2">
         <Press grow tone="primary" label="Go on making" onPress={onOpen} />
         <Press
@@ -113,25 +128,36 @@ function Begin({ onOpen }: { onOpen: (run: string) => void }) {
           what is being made can’t be read or kept: this browser’s storage is full or shut.
         </Notice>
       ) : null}
-      {(runs ?? []).map((run) => (
-        <Begun key={run.id} run={run} onOpen={() => onOpen(run.id)} onDelete={() => remove.mutate(run.id)} />
-      ))}
-      {runs && runs.length > 0 ? (
-        <Press role="link" label="Logbook" onPress={() => router.push(`/toy/${editor.id}/log`)} />
-      ) : null}
-      {hasRounds ? (
-        <>
-          <BeginNew isFirst={!runs || runs.length === 0} onBegin={start} />
-          <Title render="h2" margin={0}>
-            Order of work
-          </Title>
-          <ToyTimeline />
-          <OrderOfWork />
-          <Quiet>{generalCaution}</Quiet>
-        </>
-      ) : (
-        <Empty>Nothing to make yet: write some rounds first.</Empty>
-      )}
+      <View gap="$4" style={fewCards} alignItems="flex-start">
+        <View gap="$4">
+          {(runs ?? []).map((run) => (
+            <Begun
+              key={run.id}
+              run={run}
+              onOpen={() => onOpen(run.id)}
+              onDelete={() => remove.mutate(run.id)}
+            />
+          ))}
+          {runs && runs.length > 0 ? (
+            <Press role="link" label="Logbook" onPress={() => router.push(`/toy/${editor.id}/log`)} />
+          ) : null}
+          {hasRounds ? (
+            <BeginNew isFirst={!runs || runs.length === 0} onBegin={start} />
+          ) : (
+            <Empty>Nothing to make yet: write some rounds first.</Empty>
+          )}
+        </View>
+        {hasRounds ? (
+          <View gap="$4">
+            <Title render="h2" margin={0}>
+              Order of work
+            </Title>
+            <ToyTimeline />
+            <OrderOfWork />
+            <Quiet>{generalCaution}</Quiet>
+          </View>
+        ) : null}
+      </View>
     </>
   );
 }
@@ -156,6 +182,7 @@ export function MakeScreen() {
   return (
     <Fill>
       <Page
+        broad
         title="Make"
         aside={<SaveLine name={nameOfToy(analysis)} />}
         back={{ name: 'Back to the shelf', go: () => router.replace('/') }}

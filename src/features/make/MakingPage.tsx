@@ -213,7 +213,7 @@ export function MakingPage({ making, reopen, onLeave }: MakingPageProps) {
     );
   if (shows === 'more')
     return (
-      <Page key="beside" title="Beside the work" back={{ name: 'Back to the work', go: toWork }}>
+      <Page broad key="beside" title="Beside the work" back={{ name: 'Back to the work', go: toWork }}>
         <MakeMore progress={progress} tasks={tasks} happen={happen} run={making.run} onClose={toWork} />
       </Page>
     );
