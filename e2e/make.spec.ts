@@ -118,6 +118,37 @@ test('a small toy is made by taps: repeats, a reload, a skipped stop, two rounds
   await expect(page.getByRole('heading', { name: 'Right ear' })).toBeVisible();
   await page.keyboard.press('Backspace');
   await expect(page.getByRole('heading', { name: 'Left ear' })).toBeVisible();
+  await page.getByRole('checkbox').first().click();
+  await page.keyboard.press('ArrowRight');
+
+  // The second ear to its end, then both seams, pin by pin and stitch by stitch.
+  await expect(page.getByRole('heading', { name: 'Right ear' })).toBeVisible();
+  await page.keyboard.press('Space');
+  await page.keyboard.press('Space');
+  await page.getByRole('checkbox').first().click();
+  await page.keyboard.press('ArrowRight');
+  const seam = page.getByText('Sew it onto the head');
+  await expect(seam).toBeVisible();
+  await expectAccessible(page);
+  await next(page, 'Next');
+  await expect(page.getByText(/^Pins first\./)).toBeVisible();
+  await next(page, 'Next');
+  await expect(page.getByText(/^Edge stitch 1 to /)).toBeVisible();
+  const goOn = page.getByRole('button', { name: /^(?:Next|Done)$/ });
+  for (let taps = 0; taps < 80 && (await goOn.count()) > 0; taps += 1) await goOn.click();
+  await expect(page.getByText('All done.')).toBeVisible();
+
+  // What went otherwise is in the logbook, and its sheet has the rounds that were worked.
+  await page.getByRole('button', { name: 'Leave the work' }).click();
+  await expect(page.getByRole('heading', { name: 'All done' })).toBeVisible();
+  await page.getByRole('link', { name: 'Logbook' }).click();
+  await expect(page.getByText(/Went on without: Stuff the bulk\. Later, from outside\./)).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save its sheet as it was made' }).click();
+  const sheet = readFileSync(await (await download).path(), 'utf8');
+  expect(sheet).toMatch(/R9\b.*\b12\b/);
+  expect(sheet).toMatch(/R10\b.*\b6\b/);
+  expect(sheet).toContain('Later, from outside.');
 });
 
 test('kept by the tap: closed without a word, it goes on at the same stitch; two tabs are told of each other', async ({

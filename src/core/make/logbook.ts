@@ -15,6 +15,8 @@ export interface Session {
 export interface Logbook {
   run: Run;
   sessions: Session[];
+  /** the pattern as it was made: the run’s own, with what was changed on the way */
+  text: string;
   /** what she wrote down, and what went otherwise than planned, in its order */
   entries: LogEntry[];
   /** minutes from tap to tap along rounds, and the stitches made in them */
@@ -42,8 +44,8 @@ export function logbookOf(run: Run, events: readonly RunEvent[], tasksOf: TasksO
     } else
       sessions.push({ from: event.at, until: event.at, minutes: 0, stitches: stitches - before.stitches });
   }
-  const { log, worked, finished } = making.progress();
-  return { run, sessions, entries: log, worked, finished };
+  const { text, log, worked, finished } = making.progress();
+  return { run, text, sessions, entries: log, worked, finished };
 }
 
 /** So many minutes of tapping tell a pace; fewer may be anything. */

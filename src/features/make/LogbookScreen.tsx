@@ -4,6 +4,10 @@ import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { nameOfToy } from '../../core/keep/toyCard';
 import { entriesWith, logbookOf, paceOf, type Logbook, type Session } from '../../core/make/logbook';
+import { usualHands } from '../../core/plan/hands';
+import { analyseToy } from '../../core/toy/analyse';
+import { plannedForHands } from '../../core/toy/planToy';
+import { asMadeMarkdown } from '../../core/toy/sheet/asMade';
 import { usualPace } from '../../core/plan/time';
 import { fileName } from '../../core/words/fileName';
 import { timeWords } from '../../core/words/time';
@@ -13,7 +17,8 @@ import { packToy } from '../../data/shelfFile';
 import { tasksOfText } from '../../data/useMaking';
 import { useToy } from '../../data/useToy';
 import { Field } from '../../ui/Field';
-import { saveBlob } from '../../ui/files';
+import { saveBlob, saveFile } from '../../ui/files';
+import { Icon } from '../../ui/Icon';
 import { Card, fewCards, Fill } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { Opening } from '../../ui/Opening';
@@ -76,6 +81,14 @@ function standsWords({ run, sessions, finished }: Logbook): string {
   return `${words.filter(Boolean).join(', ')}.`;
 }
 
+/** The sheet of one making, with what was changed on the way. */
+const sheetAsMade = (book: Logbook): string =>
+  asMadeMarkdown(
+    plannedForHands(analyseToy(book.text, { searches: false }), book.run.hands ?? usualHands),
+    book,
+    (at) => new Date(at).toLocaleDateString(),
+  );
+
 /** One making of the toy. */
 function Made({ book, wanted }: { book: Logbook; wanted: string }) {
   const { run, entries } = book;
@@ -89,6 +102,11 @@ function Made({ book, wanted }: { book: Logbook; wanted: string }) {
       {found.length > 0 ? <LogEntries entries={found} copies={run.copies} /> : null}
       {found.length === 0 && entries.length > 0 ? <Quiet>Nothing in it says that.</Quiet> : null}
       {entries.length === 0 ? <Quiet>Nothing was written down.</Quiet> : null}
+      <Press
+        label="Save its sheet as it was made"
+        icon={<Icon name="download" />}
+        onPress={() => saveFile(`${fileName(run.name)}-as-made.md`, sheetAsMade(book), 'text/markdown')}
+      />
     </Card>
   );
 }
