@@ -132,6 +132,9 @@ interface LaidRound {
   step: number;
   /** millimetres to the right for each radian; negative where it runs to the left */
   scale: number;
+  /** where the start lies, and how far each round lies under the one before it */
+  upper: number;
+  down: number;
   /** a spiral climbs by a round on its way around */
   climbs: boolean;
   /** how far stitches stand beside their feet as the round leans, in stitches */
@@ -141,7 +144,7 @@ interface LaidRound {
   baseCount: number;
 }
 
-function laidRound({ fabric, profile, gauge, dir, lean }: MapView, r: number): LaidRound {
+function laidRound({ fabric, profile, gauge, dir, lean, start }: MapView, r: number): LaidRound {
   const [from, to] = [fabric.offset[r] ?? 0, fabric.offset[r + 1] ?? 0];
   const base = (fabric.base[r] ?? 0) - 1;
   const baseFrom = base >= 0 ? (fabric.offset[base] ?? 0) : 0;
@@ -159,6 +162,8 @@ function laidRound({ fabric, profile, gauge, dir, lean }: MapView, r: number): L
     isRow,
     step: turn / Math.max(1, to - from),
     scale: way * radius,
+    upper: start === 'bottom' ? fabric.rounds * gauge.heightMm : 0,
+    down: start === 'bottom' ? -gauge.heightMm : gauge.heightMm,
     climbs: !isRow && !isJoined,
     shift: isRow ? 0 : leanOfRound,
     base,
@@ -192,22 +197,21 @@ function leanOf(view: MapView, round: LaidRound, at: number, angle: number): num
 
 /** The three points of a stitch: foot and two tops of a V, or two feet and the top of a decrease. */
 function putStitch(view: MapView, round: LaidRound, at: number, points: Float32Array): void {
-  const { fabric, azimuths, start, gauge } = view;
-  const { r, from, to, isRow, step, scale, climbs } = round;
+  const { fabric, azimuths } = view;
+  const { r, from, to, isRow, step, scale, climbs, upper, down } = round;
   const angle = angleOf(view, round, at);
   const lean = leanOf(view, round, at, angle);
   const climb = climbs ? angle / turn : 0;
-  const [foot, top] = [r + climb + offFoot, r + 1 + climb - offTop];
-  const height = fabric.rounds * gauge.heightMm;
-  const y = (v: number) => (start === 'bottom' ? height - v * gauge.heightMm : v * gauge.heightMm);
+  const foot = upper + (r + climb + offFoot) * down;
+  const top = upper + (r + 1 + climb - offTop) * down;
   const isDecrease = (fabric.parentCount[at] ?? 0) > 1;
   const wide = azimuths && !isRow ? cellAngle(azimuths, from, to, at) : step;
   const pair = angle + (isDecrease ? lean : 0);
   const p = at * 6;
   points[p] = (pair - halfOpen * wide) * scale;
-  points[p + 1] = y(isDecrease ? foot : top);
+  points[p + 1] = isDecrease ? foot : top;
   points[p + 2] = (isDecrease ? angle : angle + lean) * scale;
-  points[p + 3] = y(isDecrease ? top : foot);
+  points[p + 3] = isDecrease ? top : foot;
   points[p + 4] = (pair + halfOpen * wide) * scale;
   points[p + 5] = points[p + 1] ?? 0;
 }
