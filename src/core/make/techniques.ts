@@ -2,6 +2,8 @@ import { backLoop, bothLoops, frontLoop, roundCount, type Fabric } from '../fabr
 import type { Join } from '../join/joined';
 import { stitchKinds, stitchWord, type StitchKind, type Terms } from '../notation/terms';
 import { roundNumbered } from '../fabric/rounds';
+import type { ClosingSchool } from '../notation/sentence/close';
+import { gatherOrder } from '../plan/closing';
 
 /** A stitch as it is drawn: its own number in its round, its yarn, and what it stands on. */
 export interface DrawnStitch {
@@ -398,24 +400,47 @@ export function techniquesOf(fabric: Fabric, round: number, terms: Terms): Techn
 /** So many stitches of an end or a seam are enough to show how it goes on. */
 const shown = 6;
 
-/** How the end of a part is drawn together. */
-export function gatherTechnique(fabric: Fabric): Technique {
+/** How the thread goes through the loops, in words. */
+const threadWay: Readonly<Record<ClosingSchool, string>> = {
+  'outside-in':
+    'The needle goes down under the front loop of each of the stitches in turn, towards the middle.',
+  'inside-out': 'The needle comes up from the middle under the front loop of each of the stitches in turn.',
+  star: 'Then the next one and the one across from it, all the way round.',
+};
+
+/**
+ * How the end of a part is drawn together.
+ *
+ * @param school which way the thread goes; from the middle outwards where nothing says
+ */
+export function gatherTechnique(fabric: Fabric, school: ClosingSchool | null = null): Technique {
   const rounds = new TwoRounds(fabric, fabric.rounds);
-  const below = Array.from({ length: Math.min(shown, rounds.count) }, (_, i) => ({
+  const { count } = rounds;
+  const below = Array.from({ length: Math.min(shown, count) }, (_, i) => ({
     number: i + 1,
     yarn: rounds.yarnOf(i + 1),
     on: [],
   }));
   const step = { below, above: [], loops: 'front' as const };
+  const [first = 1, across = 1] = gatherOrder(count, school);
+  const all = below.map((_, i) => i);
+  const isKnown = across <= below.length;
+  const threaded: TechniqueStep[] =
+    school === 'star'
+      ? [
+          {
+            ...step,
+            words: `The needle goes under the front loop of stitch ${first}, then across the hole under that of stitch ${across}.`,
+            into: isKnown ? [first - 1, across - 1] : [first - 1],
+          },
+          { ...step, words: threadWay.star, into: all },
+        ]
+      : [{ ...step, words: threadWay[school ?? 'inside-out'], into: all }];
   return {
     kind: 'gather',
     title: 'Drawing the end together',
     steps: [
-      {
-        ...step,
-        words: `The needle goes under the front loop of each of the ${rounds.count} stitches in turn, from the middle outwards.`,
-        into: below.map((_, i) => i),
-      },
+      ...threaded,
       {
         ...step,
         words:

@@ -1,3 +1,5 @@
+import type { ClosingSchool } from '../notation/sentence/close';
+
 /** How a part is closed with the stitches it ends with. */
 export interface Closing {
   stitches: number;
@@ -5,6 +7,29 @@ export interface Closing {
   /** what to do, in a maker's words */
   words: string;
   tailMm: number;
+}
+
+/** How the thread goes through the loops of an end that is drawn together, in turn; stitches from 1. */
+export function gatherOrder(stitches: number, school: ClosingSchool | null): number[] {
+  const round = Array.from({ length: stitches }, (_, i) => i + 1);
+  if (school !== 'star') return round;
+  const half = Math.ceil(stitches / 2);
+  return round.slice(0, half).flatMap((one) => (one + half <= stitches ? [one, one + half] : [one]));
+}
+
+/** What to do with the thread before it is buried. */
+function gatherWords(stitches: number, school: ClosingSchool | null): string {
+  const order = gatherOrder(stitches, school).join(', ');
+  switch (school) {
+    case 'outside-in':
+      return `From the outside in: the needle goes down under the front loop of each of the last ${stitches} in turn, towards the middle. Pull tight, go back through the same hole two or three times, bury the end.`;
+    case 'inside-out':
+      return `From the inside out: the needle comes up from the middle under the front loop of each of the last ${stitches} in turn, so that the edge turns in. Pull tight, knot it in the hole, where nobody sees it, bury the end.`;
+    case 'star':
+      return `As a star: under the front loops across the hole, ${order}, counted from where the round ends. Pull tight, go back through the middle two or three times, bury the end.`;
+    case null:
+      return `Run the tail through the front loops of the last ${stitches}, pull tight, go back through the same hole two or three times, bury the end.`;
+  }
 }
 
 /** Why an end is not drawn together: it is said to stay open, the part is sewn on by it, or it is shut flat; null where it may be. */
@@ -30,24 +55,36 @@ function carryingClosing(stitches: number, onto: string): Closing {
   };
 }
 
+/** What is known of an end: of rows, what goes on from it, why it stays, and which way its thread goes where that is told. */
+export interface EndSaid {
+  flat: boolean;
+  carries: string | null;
+  stays: Stays;
+  school: ClosingSchool | null;
+}
+
 /** How an end is closed: a flat one, one that another part grows out of, one that is sewn on, or any other. */
 export function closingAt(
   stitches: number,
-  { flat, carries, stays, widthMm }: { flat: boolean; carries: string | null; stays: Stays; widthMm: number },
+  { flat, carries, stays, school, widthMm }: EndSaid & { widthMm: number },
 ): Closing {
   if (carries !== null) return carryingClosing(stitches, carries);
-  return flat ? flatClosing(stitches, widthMm) : closingOf(stitches, widthMm, stays);
+  return flat ? flatClosing(stitches, widthMm) : closingOf(stitches, widthMm, { stays, school });
 }
 
 /**
  * Up to 8 stitches: gather through the front loops. 9 to 12: one more round of decreases first, or gather twice. More than 12 is not
  * closed: little fingers get in and stuffing comes out.
  *
- * @param stays why the end is not drawn together, where it is not
+ * @param said why the end is not drawn together, where it is not; else which way its thread goes
  *
  * Tails: n·w + 150 mm to gather; three and a half times the edge + 150 mm to sew an open edge on.
  */
-export function closingOf(stitches: number, stitchWidthMm: number, stays: Stays = null): Closing {
+export function closingOf(
+  stitches: number,
+  stitchWidthMm: number,
+  { stays = null, school = null }: Partial<Pick<EndSaid, 'stays' | 'school'>> = {},
+): Closing {
   const edge = stitches * stitchWidthMm;
   if (stays === 'flat') {
     return {
@@ -71,7 +108,7 @@ export function closingOf(stitches: number, stitchWidthMm: number, stays: Stays 
       stitches,
       how: 'gather',
       tailMm: edge + 150,
-      words: `Run the tail through the front loops of the last ${stitches}, pull tight, go back through the same hole two or three times, bury the end.`,
+      words: gatherWords(stitches, school),
     };
   }
   if (stitches <= 12) {

@@ -1,7 +1,7 @@
 import * as fc from 'fast-check';
 import { analyseToy } from '../toy/analyse';
 import type { Window } from './acts';
-import { closingOf } from './closing';
+import { closingOf, gatherOrder } from './closing';
 import { fewestMoments } from './stops';
 
 /**
@@ -364,7 +364,7 @@ test.each([
 test('tails: n·w + 150 to gather, three and a half times the edge + 150 to sew', () => {
   expect(closingOf(6, 5).tailMm).toBe(180);
   expect(closingOf(20, 5).tailMm).toBe(500);
-  expect(closingOf(12, 5, 'sewn')).toMatchObject({ how: 'open', tailMm: 360 });
+  expect(closingOf(12, 5, { stays: 'sewn' })).toMatchObject({ how: 'open', tailMm: 360 });
 });
 
 // Whether it is filled at all, in the words of many makers.
@@ -477,4 +477,33 @@ test('up to which round she stuffs as she goes says when, and not how far', () =
   const { stops } = planOf(`${arm}\nStuff as you go up to round 6.`);
   const fills = stops.flatMap(({ acts }) => acts.flatMap((act) => (act.act === 'stuff' ? [act.fills] : [])));
   expect(fills).toMatchObject([{ to: 12 }]);
+});
+
+describe('which way the thread goes that draws an end together', () => {
+  test.each([
+    [6, [1, 4, 2, 5, 3, 6]],
+    [5, [1, 4, 2, 5, 3]],
+    [1, [1]],
+  ])('a star over %p stitches goes across the hole', (stitches, order) => {
+    expect(gatherOrder(stitches, 'star')).toEqual(order);
+  });
+
+  test('each loop once, whichever way', () => {
+    for (const school of ['outside-in', 'inside-out', 'star', null] as const)
+      for (let n = 1; n <= 12; n += 1)
+        expect([...gatherOrder(n, school)].sort((a, b) => a - b)).toEqual(
+          Array.from({ length: n }, (_, i) => i + 1),
+        );
+  });
+
+  test.each([
+    ['outside-in', /^From the outside in: .*down under the front loop of each of the last 6/],
+    ['inside-out', /^From the inside out: .*so that the edge turns in/],
+    ['star', /^As a star: under the front loops across the hole, 1, 4, 2, 5, 3, 6,/],
+    [null, /^Run the tail through the front loops of the last 6/],
+  ] as const)('%s is said as it is done', (school, words) => {
+    expect(closingOf(6, 5, { school }).words).toMatch(words);
+    // More than eight are not drawn together in one go, whichever way.
+    expect(closingOf(10, 5, { school }).how).toBe('one-more-round');
+  });
 });

@@ -6,6 +6,7 @@ import { closingAt, type Closing, type Stays } from './closing';
 import { usualHands, type Hands } from './hands';
 import { openingAfter } from './reach';
 import { windowsOf, type Enclosed, type Filling, type Impossible, type Inside, type WorkIn } from './windows';
+import type { ClosingSchool } from '../notation/sentence/close';
 
 export interface StopPlan {
   stops: Stop[];
@@ -25,6 +26,8 @@ export interface StopInput {
   enclosed?: readonly Enclosed[];
   /** what the text says of an end that is not closed */
   stays: Stays;
+  /** which way the thread goes that draws the end together, where the text says */
+  school?: ClosingSchool | null;
   /** the name of the part that grows out of its last round */
   carries: string | null;
   /** the tail the text asks for, in mm: where it is longer than what is needed it holds */
@@ -56,6 +59,7 @@ export function planStops(input: StopInput): StopPlan {
     flat,
     carries: input.carries,
     stays: input.stays,
+    school: input.school ?? null,
     widthMm: gauge.widthMm,
   });
   const closing = { ...needed, tailMm: Math.max(needed.tailMm, input.tailMm ?? 0) };

@@ -16,6 +16,7 @@ import { middleLine, type Profile } from '../shape/profile';
 import { stuffedProfile } from '../shape/stuffed';
 import { usualDensities } from '../supplies/stuffing';
 import { roundNumbered } from '../fabric/rounds';
+import type { ClosingSchool } from '../notation/sentence/close';
 
 /** A part as far as its stops follow from it. */
 export interface PlannedPart {
@@ -123,6 +124,10 @@ function fillingOf(part: PlannedPart, { stuffingShare = 1 }: Hands): Filling | n
   };
 }
 
+/** Which way the text draws the end together; null where it does not say. */
+export const schoolSaid = ({ steps }: PartSource): ClosingSchool | null =>
+  steps.flatMap((step) => (step.kind === 'close' && step.school ? [step.school] : [])).at(-1) ?? null;
+
 /** The longest tail the text asks for by its length; 0 where it names none. */
 const tailSaid = ({ steps }: PartSource): number =>
   Math.max(0, ...steps.map((step) => (step.kind === 'cut' ? (step.tailMm ?? 0) : 0)));
@@ -157,6 +162,7 @@ export function planPart(
     workIns,
     enclosed: enclosedOf(part),
     stays: edge === 'shut flat' ? 'flat' : stays,
+    school: schoolSaid(source),
     carries: source.carries ?? null,
     tailMm: tailSaid(source),
     hands,

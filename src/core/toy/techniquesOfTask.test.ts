@@ -111,3 +111,15 @@ test('a row that was turned goes back over the one below: its stitches are met f
   expect(decrease?.steps[0]?.into).toEqual([0, 1]);
   expect(decrease?.steps[1]?.above.at(-1)).toMatchObject({ number: 1, on: [0, 1] });
 });
+
+test('an end that is closed as a star is drawn across the hole, by the thread’s own way', () => {
+  const star = analyseToy(
+    'Ball\nR1: 6 sc in ring\nR2: inc x 6\nR3-R5: sc around\nR6: dec x 6\nStuff. Close the hole with a star stitch.',
+  );
+  const closing = tasksOf(star).find(
+    (task) => task.kind === 'stop' && task.acts.some(({ act }) => act === 'close'),
+  );
+  const [gather] = techniquesOfTask(star, closing!);
+  expect(gather!.steps.map(({ into }) => into)).toEqual([[0, 3], [0, 1, 2, 3, 4, 5], [], []]);
+  expect(gather!.steps[0]!.words).toContain('stitch 1, then across the hole under that of stitch 4');
+});

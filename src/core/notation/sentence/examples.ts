@@ -36,6 +36,12 @@ export const stuffExamples: readonly (readonly [string, Partial<StuffSentence>])
 /** What sentences about closing come to. */
 export const closeExamples: readonly (readonly [string, Partial<CloseSentence>])[] = [
   ['Close the hole.', { how: 'gathered', stitches: null }],
+  ['Close the hole from the inside out.', { how: 'gathered', school: 'inside-out' }],
+  [
+    'Weave the tail through the last 6 front loops from outside to inside and pull tight.',
+    { how: 'gathered', school: 'outside-in' },
+  ],
+  ['Close the hole with a star stitch.', { how: 'gathered', school: 'star' }],
   ['Weave the tail through the last 6 stitches and pull tight.', { how: 'gathered', stitches: 6 }],
   ['Sew the opening shut.', { how: 'sewn' }],
   ['Do not close the hole.', { how: 'open' }],
