@@ -38,9 +38,12 @@ export function createMakingRun(
   let kept = events.length;
   const waiting: RunEvent[] = [];
   let writing: Promise<void> | null = null;
+  // A tap has no time to find the tasks again: they change with the text only.
+  let known = { text: run.text, tasks: tasksOf(run.text) };
   const shown = (): Pick<MakingState, 'progress' | 'tasks'> => {
     const progress = making.progress();
-    return { progress, tasks: tasksOf(progress.text) };
+    if (progress.text !== known.text) known = { text: progress.text, tasks: tasksOf(progress.text) };
+    return { progress, tasks: known.tasks };
   };
   const state = createStore<MakingState>()(() => ({ ...shown(), trouble: null }));
 

@@ -1,9 +1,9 @@
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { View } from '@tamagui/core';
-import type { Happening, MakingRun } from '../../data/makingRun';
+import type { Happening, MakingRun, MakingState } from '../../data/makingRun';
 import { useMakeHabits } from '../../data/makeHabits';
-import type { Progress, TapFor } from '../../core/make/run';
+import type { TapFor } from '../../core/make/run';
 import { movesOfTask, type Task } from '../../core/make/tasks';
 import { analyseToy } from '../../core/toy/analyse';
 import { techniquesOfTask } from '../../core/toy/techniquesOfTask';
@@ -67,13 +67,20 @@ function Trouble({ trouble, making, reopen }: TroubleProps) {
 }
 
 interface SkippingProps {
-  left: string[];
+  making: MakingRun;
   onStay: () => void;
   happen: (what: Happening) => void;
 }
 
+/** Acts of the stop she is at that are not ticked, by their titles. */
+function leftOf({ progress, tasks }: MakingState): string[] {
+  const task = tasks[progress.place.task];
+  return task?.kind === 'stop' ? task.titles.filter((_, i) => !progress.ticked.has(i)) : [];
+}
+
 /** Why she goes on from a stop with acts left. */
-function Skipping({ left, onStay, happen }: SkippingProps) {
+function Skipping({ making, onStay, happen }: SkippingProps) {
+  const left = leftOf(useStore(making.state));
   if (left.length === 0) return null;
   const skip = (why: string) => {
     onStay();
@@ -89,23 +96,17 @@ function Skipping({ left, onStay, happen }: SkippingProps) {
   );
 }
 
-interface AllDoneProps {
-  making: MakingRun;
-  progress: Progress;
-  isEmpty: boolean;
-  onBack: () => void;
-}
-
 /** Behind the last task. */
-function AllDone({ making, progress, isEmpty, onBack }: AllDoneProps) {
+function AllDone({ making, isEmpty, onBack }: { making: MakingRun; isEmpty: boolean; onBack: () => void }) {
+  const minutes = useStore(making.state, ({ progress }) => progress.minutes);
   const { copies } = making.run;
   if (isEmpty) return <Answer>Nothing to make yet: write some rounds first.</Answer>;
   return (
     <>
       <Answer>All done.</Answer>
       <Body>
-        {copies > 1 ? `${copies} toys` : 'The toy'}, {Math.round(progress.minutes)} minutes by the taps. Tug
-        every part once more before it is given away.
+        {copies > 1 ? `${copies} toys` : 'The toy'}, {Math.round(minutes)} minutes by the taps. Tug every part
+        once more before it is given away.
       </Body>
       <Press label="One step back" onPress={onBack} />
     </>
@@ -139,7 +140,7 @@ function TaskNow({ making, by, happen }: TaskNowProps) {
 }
 
 /** How what comes now is done: drawn at once for who learns, a tap away for others. */
-function HowToNow({ task, text }: { task: Task; text: string }) {
+const HowToNow = memo(function HowToNow({ task, text }: { task: Task; text: string }) {
   const { habits } = useMakeHabits();
   const toy = useMemo(() => analyseToy(text, { searches: false }), [text]);
   const techniques = useMemo(() => techniquesOfTask(toy, task), [toy, task]);
@@ -151,7 +152,7 @@ function HowToNow({ task, text }: { task: Task; text: string }) {
       isOpen={habits.teaches}
     />
   );
-}
+});
 
 /** A tap happens, and is felt: where it leads to a stop, differently. */
 function useHappening(making: MakingRun, buzzes: boolean): (what: Happening) => void {
@@ -171,15 +172,13 @@ interface MakingPageProps {
 
 type Shows = 'work' | 'why' | 'more';
 
-/** What the thumb and the keys do: on, unless something is left to tick; and back. */
+/** What the thumb and the keys do: on, unless something is left to tick; and back. What is told apart is read when it happens. */
 function useTaps(making: MakingRun, by: TapFor, happen: (what: Happening) => void) {
-  const { progress, tasks } = useStore(making.state);
   const [shows, setShows] = useState<Shows>('work');
-  const task = tasks[progress.place.task];
-  const left = task?.kind === 'stop' ? task.titles.filter((_, i) => !progress.ticked.has(i)) : [];
   const goOn = () => {
-    if (progress.finished || shows === 'more') return;
-    if (left.length > 0) setShows('why');
+    const now = making.state.getState();
+    if (now.progress.finished || shows === 'more') return;
+    if (leftOf(now).length > 0) setShows('why');
     else happen({ kind: 'on', by });
   };
   const goBack = () => {
@@ -188,19 +187,57 @@ function useTaps(making: MakingRun, by: TapFor, happen: (what: Happening) => voi
     happen({ kind: 'back' });
   };
   useKeys(goOn, goBack);
-  return { shows, setShows, left, goOn, goBack };
+  return { shows, setShows, goOn, goBack };
 }
 
-/** The screen that lies on the table: the next number, and a stop before it is too late. */
+interface TapFootProps {
+  making: MakingRun;
+  by: TapFor;
+  onNext: () => void;
+  onBack: () => void;
+}
+
+/** What the thumb rests on, for the task as it stands. */
+function TapFoot({ making, by, onNext, onBack }: TapFootProps) {
+  const label = useStore(making.state, ({ progress, tasks }) => {
+    const task = tasks[progress.place.task];
+    return task ? nextLabel(task, progress.place.move, by) : '';
+  });
+  const canGoOn = useStore(making.state, (now) => leftOf(now).length === 0);
+  return <TapBar label={label} canGoOn={canGoOn} onNext={onNext} onBack={onBack} />;
+}
+
+/** Everything beside the work, for the task as it stands. */
+function Beside({
+  making,
+  happen,
+  onClose,
+}: {
+  making: MakingRun;
+  happen: (what: Happening) => void;
+  onClose: () => void;
+}) {
+  const { progress, tasks } = useStore(making.state);
+  return <MakeMore progress={progress} tasks={tasks} happen={happen} run={making.run} onClose={onClose} />;
+}
+
+/**
+ * The screen that lies on the table: the next number, and a stop before it is too late. A tap within a round changes what it shows of
+ * that round and nothing around it, so that it is answered at once on a slow phone too.
+ */
 export function MakingPage({ making, reopen, onLeave }: MakingPageProps) {
-  const { progress, tasks, trouble: unkept } = useStore(making.state);
+  const tasks = useStore(making.state, (now) => now.tasks);
+  const at = useStore(making.state, ({ progress }) => progress.place.task);
+  const copy = useStore(making.state, ({ progress }) => progress.place.copy);
+  const finished = useStore(making.state, ({ progress }) => progress.finished);
+  const minutes = useStore(making.state, ({ progress }) => Math.round(progress.minutes));
+  const unkept = useStore(making.state, (now) => now.trouble);
   const { habits } = useMakeHabits();
-  const { place, finished } = progress;
-  const task = tasks[place.task];
+  const task = tasks[at];
   useAwake(habits.awake && !finished);
   useSpeaking(finished ? undefined : task, habits.speaks);
   const happen = useHappening(making, habits.buzzes);
-  const { shows, setShows, left, goOn, goBack } = useTaps(making, habits.by, happen);
+  const { shows, setShows, goOn, goBack } = useTaps(making, habits.by, happen);
   const leave = { name: 'Leave the work', go: onLeave };
   const trouble = <Trouble trouble={unkept} making={making} reopen={reopen} />;
   const toWork = () => setShows('work');
@@ -208,21 +245,21 @@ export function MakingPage({ making, reopen, onLeave }: MakingPageProps) {
     return (
       <Page key="end" title={making.run.name} back={leave}>
         {trouble}
-        <AllDone making={making} progress={progress} isEmpty={!task} onBack={goBack} />
+        <AllDone making={making} isEmpty={!task} onBack={goBack} />
       </Page>
     );
   if (shows === 'more')
     return (
       <Page broad key="beside" title="Beside the work" back={{ name: 'Back to the work', go: toWork }}>
-        <MakeMore progress={progress} tasks={tasks} happen={happen} run={making.run} onClose={toWork} />
+        <Beside making={making} happen={happen} onClose={toWork} />
       </Page>
     );
   return (
     <Page
       // A stop begins at its top, wherever the page before it was scrolled to.
-      key={`${task.kind} ${place.copy} ${task.kind === 'round' ? task.unit.name : place.task}`}
+      key={`${task.kind} ${copy} ${task.kind === 'round' ? task.unit.name : at}`}
       title={task.unit.name}
-      aside={whereWords(task, place.copy, making.run.copies, progress.minutes)}
+      aside={whereWords(task, copy, making.run.copies, minutes)}
       back={leave}
       actions={
         <Press
@@ -232,17 +269,10 @@ export function MakingPage({ making, reopen, onLeave }: MakingPageProps) {
           onPress={() => setShows('more')}
         />
       }
-      foot={
-        <TapBar
-          label={nextLabel(task, place.move, habits.by)}
-          canGoOn={left.length === 0}
-          onNext={goOn}
-          onBack={goBack}
-        />
-      }
+      foot={<TapFoot making={making} by={habits.by} onNext={goOn} onBack={goBack} />}
     >
       {trouble}
-      {shows === 'why' ? <Skipping left={left} onStay={toWork} happen={happen} /> : null}
+      {shows === 'why' ? <Skipping making={making} onStay={toWork} happen={happen} /> : null}
       <TaskNow making={making} by={habits.by} happen={happen} />
     </Page>
   );

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { View } from '@tamagui/core';
 import { placeOfMove, stitchesBefore, type MovePlace } from '../../core/make/moves';
 import type { TapFor } from '../../core/make/run';
@@ -8,21 +9,39 @@ import { RoundRing } from './RoundRing';
 
 type RoundTask = Extract<Task, { kind: 'round' }>;
 
+/** What a number counts, over it. */
+const Counts = memo(function Counts({ label }: { label: string }) {
+  return (
+    <Body fontWeight="700" aria-hidden>
+      {label}
+    </Body>
+  );
+});
+
+/** How many there are, under it. */
+const Whole = memo(function Whole({ words }: { words: string }) {
+  return <Quiet aria-hidden>{words}</Quiet>;
+});
+
+interface GiantProps {
+  label: string;
+  value: number;
+  of: number | null;
+}
+
 /** A number to be read at arm's length, with what it counts. */
-function Giant({ label, value, of }: { label: string; value: number; of: number | null }) {
+const Giant = memo(function Giant({ label, value, of }: GiantProps) {
   const whole = of === null ? '' : `of ${of}`;
   return (
     <View flexGrow={1} flexBasis={0} aria-label={`${label} ${value} ${whole}`.trim()} role="img">
-      <Body fontWeight="700" aria-hidden>
-        {label}
-      </Body>
+      <Counts label={label} />
       <Answer fontSize={value > 99 ? 84 : 112} lineHeight={112} letterSpacing={-4} aria-hidden>
         {value}
       </Answer>
-      <Quiet aria-hidden>{whole}</Quiet>
+      <Whole words={whole} />
     </View>
   );
-}
+});
 
 /** The moves of the repeat she is in, the one that comes now set off. */
 function RepeatNow({ task, place }: { task: RoundTask; place: MovePlace }) {
@@ -64,7 +83,7 @@ export interface Ahead {
   stop: Extract<Task, { kind: 'stop' }> | null;
 }
 
-function Coming({ next, roundsToStop, stop }: Ahead) {
+const Coming = memo(function Coming({ next, roundsToStop, stop }: Ahead) {
   return (
     <View gap="$2" borderTopWidth={1} borderColor="$line" paddingTop="$3">
       {next?.kind === 'round' ? (
@@ -82,7 +101,7 @@ function Coming({ next, roundsToStop, stop }: Ahead) {
       ) : null}
     </View>
   );
-}
+});
 
 /** What is ahead of a task in the same unit. */
 export function aheadOf(tasks: readonly Task[], at: number): Ahead {
@@ -95,55 +114,80 @@ export function aheadOf(tasks: readonly Task[], at: number): Ahead {
   };
 }
 
-/** A round while it is worked: its number, what to do, and where in it she is. */
-export function RoundNow({
-  task,
-  move,
-  by,
-  ahead,
-}: {
+/** The two numbers: the round, and where in it she is. */
+function Numbers({ task, move, by }: Pick<RoundNowProps, 'task' | 'move' | 'by'>) {
+  const { moves, label, rounds, row } = task;
+  const { repeats, stitches } = moves;
+  const place = by === 'round' ? null : placeOfMove(moves, move);
+  const isByRepeat = by === 'repeat' && repeats.length > 1;
+  const stitch = Math.min(stitches, stitchesBefore(moves, move) + 1);
+  return (
+    <Row alignItems="flex-start" gap="$4">
+      <Giant label={row ? 'Row' : 'Round'} value={label} of={rounds} />
+      {place && isByRepeat ? <Giant label="Repeat" value={place.repeat + 1} of={repeats.length} /> : null}
+      {place && !isByRepeat ? <Giant label="Stitch" value={stitch} of={stitches} /> : null}
+      {place ? null : <Giant label="Stitches" value={stitches} of={null} />}
+    </Row>
+  );
+}
+
+/** The maker's own words. */
+const Words = memo(function Words({ words }: { words: string }) {
+  return (
+    <Answer fontSize="$7" lineHeight="$7">
+      {words}
+    </Answer>
+  );
+});
+
+interface ComesToProps {
+  stitches: number;
+  isRow: boolean;
+  /** which repeat she is in, and of how many; empty where that is told already */
+  repeat: string;
+}
+
+/** How many stitches there are at the end. */
+const ComesTo = memo(function ComesTo({ stitches, isRow, repeat }: ComesToProps) {
+  return (
+    <Body fontSize="$4">
+      {stitches} stitches at the end of the {isRow ? 'row' : 'round'}.{repeat}
+    </Body>
+  );
+});
+
+/** What is marked or changes in the round. */
+const Asides = memo(function Asides({ asides }: { asides: readonly string[] }) {
+  return asides.map((aside) => (
+    <View key={aside} borderLeftWidth={4} borderColor="$marker" paddingLeft="$3">
+      <Body fontSize="$4">{aside}</Body>
+    </View>
+  ));
+});
+
+interface RoundNowProps {
   task: RoundTask;
   move: number;
   by: TapFor;
   ahead: Ahead;
-}) {
-  const place = placeOfMove(task.moves, move);
+}
+
+/** A round while it is worked: its number, what to do, and where in it she is. */
+export function RoundNow({ task, move, by, ahead }: RoundNowProps) {
+  const place = by === 'round' ? null : placeOfMove(task.moves, move);
   const { repeats, stitches } = task.moves;
   const isRepeated = repeats.length > 1;
-  const word = task.row ? 'Row' : 'Round';
+  // Of one run the large number says all there is.
+  const isDivided = isRepeated || (repeats[0]?.runs.length ?? 0) > 1;
+  const repeat =
+    isRepeated && by === 'stitch' && place ? ` Repeat ${place.repeat + 1} of ${repeats.length}.` : '';
   return (
     <View gap="$4">
-      <Row alignItems="flex-start" gap="$4">
-        <Giant label={word} value={task.label} of={task.rounds} />
-        {by !== 'round' && place ? (
-          isRepeated && by === 'repeat' ? (
-            <Giant label="Repeat" value={place.repeat + 1} of={repeats.length} />
-          ) : (
-            <Giant
-              label="Stitch"
-              value={Math.min(stitches, stitchesBefore(task.moves, move) + 1)}
-              of={stitches}
-            />
-          )
-        ) : (
-          <Giant label="Stitches" value={stitches} of={null} />
-        )}
-      </Row>
-      <Answer fontSize="$7" lineHeight="$7">
-        {task.words}
-      </Answer>
-      {by !== 'round' && place && (isRepeated || (repeats[0]?.runs.length ?? 0) > 1 || by === 'stitch') ? (
-        <RepeatNow task={task} place={place} />
-      ) : null}
-      <Body fontSize="$4">
-        {stitches} stitches at the end of the {word.toLowerCase()}.
-        {isRepeated && by === 'stitch' && place ? ` Repeat ${place.repeat + 1} of ${repeats.length}.` : ''}
-      </Body>
-      {task.asides.map((aside) => (
-        <View key={aside} borderLeftWidth={4} borderColor="$marker" paddingLeft="$3">
-          <Body fontSize="$4">{aside}</Body>
-        </View>
-      ))}
+      <Numbers task={task} move={move} by={by} />
+      <Words words={task.words} />
+      {place && isDivided ? <RepeatNow task={task} place={place} /> : null}
+      <ComesTo stitches={stitches} isRow={task.row} repeat={repeat} />
+      <Asides asides={task.asides} />
       {by === 'round' ? null : <RoundRing moves={task.moves} done={move} />}
       <Coming {...ahead} />
     </View>

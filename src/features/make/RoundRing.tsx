@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import Svg, { Line } from 'react-native-svg';
 import { useTheme, View } from '@tamagui/core';
 import type { RoundMoves } from '../../core/make/moves';
@@ -35,29 +36,39 @@ function ticksOf({ repeats, moves }: RoundMoves, done: number): Tick[] {
   return ticks.filter((tick, i) => i % every === 0 || tick.move === done);
 }
 
+interface StrokeProps extends Tick {
+  colour: string;
+  isNow: boolean;
+}
+
+/** A place in the ring. Of a tap only two change: the one that is left and the one that comes. */
+const Stroke = memo(function Stroke({ at, isChange, colour, isNow }: StrokeProps) {
+  const angle = 2 * Math.PI * at - Math.PI / 2;
+  const outer = inner + (isChange ? 28 : 16);
+  return (
+    <Line
+      x1={middle + inner * Math.cos(angle)}
+      y1={middle + inner * Math.sin(angle)}
+      x2={middle + outer * Math.cos(angle)}
+      y2={middle + outer * Math.sin(angle)}
+      stroke={colour}
+      strokeWidth={isNow ? 7 : 4}
+      strokeLinecap="round"
+    />
+  );
+});
+
 /** The round as a ring, a stroke for each place the hook goes: what is done, where she is, what changes the count. */
 export function RoundRing({ moves, done }: { moves: RoundMoves; done: number }) {
   const theme = useTheme();
+  const [now, before, ahead] = [theme.marker.val, theme.color.val, theme.line.val];
   return (
     <View alignItems="center" aria-hidden>
       <Svg width={size} height={size} viewBox={`0 0 ${size} ${size}`}>
-        {ticksOf(moves, done).map(({ at, move, isChange }) => {
-          const angle = 2 * Math.PI * at - Math.PI / 2;
-          const isNow = move === done;
-          const outer = inner + (isChange ? 28 : 16);
-          const colour = isNow ? theme.marker.val : move < done ? theme.color.val : theme.line.val;
-          return (
-            <Line
-              key={move}
-              x1={middle + inner * Math.cos(angle)}
-              y1={middle + inner * Math.sin(angle)}
-              x2={middle + outer * Math.cos(angle)}
-              y2={middle + outer * Math.sin(angle)}
-              stroke={colour}
-              strokeWidth={isNow ? 7 : 4}
-              strokeLinecap="round"
-            />
-          );
+        {ticksOf(moves, done).map((tick) => {
+          const isNow = tick.move === done;
+          const rest = tick.move < done ? before : ahead;
+          return <Stroke key={tick.move} {...tick} isNow={isNow} colour={isNow ? now : rest} />;
         })}
       </Svg>
     </View>

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
 import { Icon } from '../../ui/Icon';
@@ -11,7 +12,7 @@ interface TapBarProps {
 }
 
 /** What the thumb rests on: one wide place to go on, one beside it to take a tap back. */
-export function TapBar({ label, canGoOn, onNext, onBack }: TapBarProps) {
+export const TapBar = memo(function TapBar({ label, canGoOn, onNext, onBack }: TapBarProps) {
   return (
     <View flexDirection="row" gap="$2">
       <Pressable role="button" aria-label="One step back" onPress={onBack}>
@@ -53,4 +54,4 @@ export function TapBar({ label, canGoOn, onNext, onBack }: TapBarProps) {
       </Pressable>
     </View>
   );
-}
+});
