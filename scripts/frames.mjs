@@ -1,20 +1,9 @@
-import { spawn } from 'node:child_process';
 import { chromium } from '@playwright/test';
-import { build, install, installChromium, root } from './setup.mjs';
+import { demoServer } from './setup.mjs';
 
 // Counts the frames the form view draws while it is turned, in a real browser drawing without a GPU.
-install();
-installChromium();
-build();
 const port = 4393;
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/serve.ts', '--demo'], {
-  cwd: root,
-  env: { ...process.env, PORT: String(port) },
-  stdio: ['ignore', 'pipe', 'inherit'],
-});
-await new Promise((ready) => {
-  server.stdout.once('data', ready);
-});
+const server = await demoServer(port);
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu'],

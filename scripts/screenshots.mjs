@@ -1,21 +1,10 @@
-import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
-import { build, install, installChromium, root } from './setup.mjs';
+import { demoServer, root } from './setup.mjs';
 
-install();
-installChromium();
-build();
 const port = 4391;
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/serve.ts', '--demo'], {
-  cwd: root,
-  env: { ...process.env, PORT: String(port) },
-  stdio: ['ignore', 'pipe', 'inherit'],
-});
-await new Promise((ready) => {
-  server.stdout.once('data', ready);
-});
+const server = await demoServer(port);
 const folder = join(root, 'docs', 'screenshots');
 mkdirSync(folder, { recursive: true });
 const browser = await chromium.launch({

@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -89,4 +89,20 @@ export function build() {
   run(process.execPath, ['scripts/fonts.mjs']);
   run(process.execPath, ['scripts/offline.mjs']);
   stamp('built', wanted);
+}
+
+/** The built app with its demo toys on a port of this machine, for what is measured and photographed in a browser. */
+export async function demoServer(port) {
+  install();
+  installChromium();
+  build();
+  const server = spawn(process.execPath, ['--import', 'tsx', 'server/serve.ts', '--demo'], {
+    cwd: root,
+    env: { ...process.env, PORT: String(port) },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  await new Promise((ready) => {
+    server.stdout.once('data', ready);
+  });
+  return server;
 }

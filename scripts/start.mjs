@@ -1,21 +1,10 @@
-import { spawn } from 'node:child_process';
 import { chromium } from '@playwright/test';
-import { build, install, installChromium, root } from './setup.mjs';
+import { demoServer } from './setup.mjs';
 
 // How long a phone waits for the shelf: the browser slowed down four times, from the address to the first toy that can be tapped, on a
 // first visit and on a reload. What it is compared with is a page of the same app that shows one sentence.
-install();
-installChromium();
-build();
 const port = 4394;
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/serve.ts', '--demo'], {
-  cwd: root,
-  env: { ...process.env, PORT: String(port) },
-  stdio: ['ignore', 'pipe', 'inherit'],
-});
-await new Promise((ready) => {
-  server.stdout.once('data', ready);
-});
+const server = await demoServer(port);
 const slowdown = 4;
 const runs = 3;
 

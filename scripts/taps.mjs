@@ -1,21 +1,10 @@
-import { spawn } from 'node:child_process';
 import { chromium } from '@playwright/test';
-import { build, install, installChromium, root } from './setup.mjs';
+import { demoServer } from './setup.mjs';
 
 // How soon a tap beside the maker is answered: the browser slowed down four times, from the tap to the next picture, beside a button on
 // the same page that does nothing.
-install();
-installChromium();
-build();
 const port = 4395;
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/serve.ts', '--demo'], {
-  cwd: root,
-  env: { ...process.env, PORT: String(port) },
-  stdio: ['ignore', 'pipe', 'inherit'],
-});
-await new Promise((ready) => {
-  server.stdout.once('data', ready);
-});
+const server = await demoServer(port);
 const slowdown = 4;
 const taps = 25;
 
