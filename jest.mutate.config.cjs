@@ -5,5 +5,6 @@ module.exports = {
   ...projects[0],
   displayName: undefined,
   testEnvironment: '@stryker-mutator/jest-runner/jest-env/node',
+  setupFiles: ['<rootDir>/jest.mutate.setup.cjs'],
   testMatch: ['<rootDir>/src/core/{place,fabric}/**/*.test.ts'],
 };

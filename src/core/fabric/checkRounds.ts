@@ -247,7 +247,9 @@ class RoundCounter {
         this.problems.push(partTooLarge(this.part, source));
         break;
       }
-      const restart = before !== null && source.row !== before.row && source.number === 1;
+      // `Foundation row: …` has no number, so the next may be the first.
+      const isCountedAnew = source.number === 1 && (source.row !== before?.row || before.work.label === null);
+      const restart = before !== null && isCountedAnew;
       if (!restart)
         this.problems.push(...numbering(this.part, source, before?.number ?? this.numberBefore(source)));
       stitches += this.countRound(source, before === null);

@@ -157,7 +157,7 @@ function partWithStop(text: string): string | null {
 const begins = /^(?:\p{L}|\d+(?:st|nd|rd|th)\b|["'“‘(#])/u;
 /** What a sentence about the making begins with, and no part is called. */
 const doings =
-  /^(?:stuff|sew|close|insert|embroider|fasten|cut|weave|repeat|continue|attach|pin|gather|pull|leave|finish|join|place|glue|start|begin|working|worked|we|you|note)\b/i;
+  /^(?:stuff|sew|close|do(?:n['’]?t|\s+not)|insert|embroider|fasten|cut|weave|repeat|continue|attach|pin|gather|pull|leave|finish|join|place|glue|start|begin|working|worked|we|you|note)\b/i;
 
 /** `Foundation row: ch 11, …`: how a part begins, and no part. */
 export const foundationLabel =
@@ -207,8 +207,7 @@ export function readHeading(raw: string): Heading | null {
 
 /** `Scarf: knit one of what is left`: what stands behind the name of a part and is no count of it. */
 export function saidBeside(line: string): string {
-  const [, ...behind] = line.split(/:\s+/);
-  const said = behind.join(': ').trim();
+  const [, said = ''] = /^[^:;,]+(?::\s|[;,])\s*(.*)$/.exec(line) ?? [];
   const uncounted = said
     .replace(makePattern, '')
     .replace(/\b(?:in|with|using)\s+(?:(?:colou?r|yarn)\s+)?[a-z]+(?:\s+yarn)?$/i, '')

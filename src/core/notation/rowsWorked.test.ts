@@ -1,3 +1,4 @@
+import { analyseToy } from '../toy/analyse';
 import { applyEdits } from './applyEdits';
 import { readPattern } from './readPattern';
 
@@ -63,4 +64,45 @@ test.each([
   'R1: 6 sc\nR2: inc x 6',
 ])('what its start, a turn or a word tells is not asked: %s', (text) => {
   expect(asked(text)).toEqual([]);
+});
+
+describe('rows that are labelled as rounds', () => {
+  const rowsOf = (text: string) => analyseToy(text).parts[0]!.fabric.row.join('');
+
+  test.each([
+    [
+      'along a chain and turned',
+      'Ear\nCh 11\nR1: sc in 2nd ch from hook, sc across, turn [10]\nR2: ch 1, sc across, turn [10]',
+      '11',
+    ],
+    [
+      'with the turn said first',
+      'Bow\nRnd 1: ch 21, sc in 2nd ch from hook and in each ch across\nRnd 2: ch 1, turn, sc across',
+      '11',
+    ],
+    ['without a word of turning', 'Sash\nCh 4\nR1: sc in 2nd ch from hook, sc 2\nR2-R5: ch 1, sc 3', '11111'],
+    [
+      'by a line of its own',
+      'Flap\nCh 8\nTurn at the end of every row.\nR1: sc in 2nd ch from hook, sc 6\nR2: sc 7',
+      '11',
+    ],
+    [
+      'rows, then round their edge',
+      'Bag\nCh 11\nR1: sc in 2nd ch from hook, sc across, turn\nR2: ch 1, sc across, turn\nR3: sc around [24]',
+      '110',
+    ],
+    [
+      'round, then short rows, then round',
+      'Heel\nR1: 6 sc in ring\nR2: inc around\nR3: sc 6, turn\nR4: ch 1, sc 6, turn\nR5: sc around',
+      '00110',
+    ],
+    [
+      'an oval goes round',
+      'Sole\nCh 6\nR1: sc in 2nd ch from hook, sc 3, 3 sc in last ch, other side, sc 3, 2 sc in last ch [12]\nR2: sc around',
+      '00',
+    ],
+    ['a joined chain goes round', 'Cuff\nCh 12, join\nR1: sc in each ch around\nR2: sc around', '00'],
+  ])('%s', (_, text, rows) => {
+    expect(rowsOf(text)).toBe(rows);
+  });
 });

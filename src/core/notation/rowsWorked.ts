@@ -104,20 +104,42 @@ export function findRounds(parts: readonly PartSource[], lines: readonly string[
     // A chain worked along once and left is a strip, whatever its line is called.
     if (part.rounds.length === 1 && startsAlongChain(first) && !startsClosed(first)) first.row = true;
     const { saysTurned, goesRound: begunRound } = evidenceOf(part, first, lines);
-    if (saysTurned) continue;
     const { rounds } = part;
+    if (saysTurned) {
+      for (const round of rounds) round.row ||= !joins(round) && !around.test(round.text);
+      continue;
+    }
     const isFlat =
       startsAlongChain(first) ||
       rounds.some((round, index) => isTurned(round, rounds[index + 1]) || across.test(round.text));
     const isAround = !isFlat && rounds.some((round) => joins(round) || around.test(round.text));
     const isTold = begunRound || isFlat || isAround;
     if (first.row && !isTold) problems.push(asksHow(part));
-    let goesRound = begunRound || isAround;
-    for (const [index, round] of rounds.entries()) {
-      if (joins(round)) goesRound = true;
-      else if (isTurned(round, rounds[index + 1])) goesRound = false;
-      if (goesRound) round.row = false;
-    }
+    goOver(rounds, { begunRound: begunRound || isAround, isFlat });
   }
   return problems;
+}
+
+/**
+ * Tells rows from rounds, one after the other: from what is joined, or said to go around, it goes round; from what is turned, to and
+ * fro, also where it is labelled `R3`.
+ */
+function goOver(
+  rounds: readonly RoundSource[],
+  { begunRound, isFlat }: { begunRound: boolean; isFlat: boolean },
+): void {
+  let goesRound = begunRound;
+  let wasTurned = false;
+  for (const [index, round] of rounds.entries()) {
+    const turned = isTurned(round, rounds[index + 1]);
+    // `Round 7: sc around`, on rows or after short ones: round again. A row may say so of its own length.
+    const isSaidRound = !round.row && !turned && around.test(round.text);
+    if (joins(round) || isSaidRound) goesRound = true;
+    else if (turned) goesRound = false;
+    // In the middle of rounds only what is turned, and what comes back from there, is a row.
+    const isBetween = begunRound && !turned && !wasTurned;
+    if (goesRound) round.row = false;
+    else if (isFlat && !isBetween) round.row = true;
+    wasTurned = turned;
+  }
 }
