@@ -1,5 +1,6 @@
 /** What reads, writes and edits toys. It is large, and waited for where it is needed: the shelf itself shows what is kept. */
 export type Reading = typeof import('./keptToy') &
+  typeof import('./demoMakings') &
   Pick<typeof import('../core/keep/document'), 'readDocument'> &
   Pick<typeof import('../core/notation/editText'), 'setToyHeader'>;
 

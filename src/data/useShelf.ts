@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { beginDemo, demoToys } from './demoToys';
+import { demoToys } from './demoToys';
 import { announceChange } from './otherTabs';
 import { reading } from './reading';
 import { shelf, type RemovedToy } from './shelf';
@@ -49,7 +49,9 @@ export function useShelfActions() {
   const addDemo = useMutation({
     mutationFn: async () => {
       const toys = await demoToys();
-      await beginDemo(toys, await shelf.addAll(toys));
+      const ids = await shelf.addAll(toys);
+      const { beginDemo } = await reading();
+      await beginDemo(toys, ids);
     },
     // A request can be lost on a network that changes.
     retry: 1,

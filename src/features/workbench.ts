@@ -4,6 +4,7 @@
  */
 export { readDocument } from '../core/keep/document';
 export { setToyHeader } from '../core/notation/editText';
+export * from '../data/demoMakings';
 export * from '../data/keptToy';
 export * from '../data/shelfFile';
 export { BuyScreen } from './buy/BuyScreen';

@@ -3,7 +3,8 @@ import { useEffect, useState } from 'react';
 import { View } from '@tamagui/core';
 import { limits } from '../../core/notation/limits';
 import { bringing } from '../../data/bring';
-import { beginDemo, demoToys, wantsDemo } from '../../data/demoToys';
+import { demoToys, wantsDemo, type DemoToy } from '../../data/demoToys';
+import { reading } from '../../data/reading';
 import { onChangeElsewhere } from '../../data/otherTabs';
 import { loadReading, shelf, type RemovedToy } from '../../data/shelf';
 import { useShelf, useShelfActions } from '../../data/useShelf';
@@ -159,6 +160,12 @@ export function ShelfScreen() {
   );
 }
 
+/** Begins what the demo has half made. Without it the toys are as good: what can't be loaded now is only missing. */
+async function beginMakings(toys: readonly DemoToy[], ids: readonly string[]): Promise<void> {
+  const { beginDemo } = await reading().catch(() => ({ beginDemo: null }));
+  await beginDemo?.(toys, ids);
+}
+
 /** A new shelf on the demo server begins with the demo toys, once: all of them or none. */
 function useSeeding(
   empty: boolean,
@@ -177,7 +184,7 @@ function useSeeding(
         setFailed(false);
         await readAgain();
         // The shelf shows itself first; what is half made is seen when a toy is opened.
-        await beginDemo(toys, ids);
+        setTimeout(() => whenIdle(() => void beginMakings(toys, ids)), loadAfterMs);
       } catch {
         setFailed(true);
       }
