@@ -3,7 +3,7 @@ import { roundCount } from '../fabric/fabric';
 import type { Join, LedgerLine } from '../join/joined';
 import { applyEdits } from '../notation/applyEdits';
 import { overSentences } from '../notation/editText';
-import { stitchKinds, stitchWord } from '../notation/terms';
+import { stitchKinds, stitchWord } from '../notation/stitchKinds';
 import { analyseToy } from '../toy/analyse';
 import type { PartAnalysis, ToyAnalysis } from '../toy/analysis';
 import { roundNumbered } from '../fabric/rounds';

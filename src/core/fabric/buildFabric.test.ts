@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
 import { readPattern } from '../notation/readPattern';
-import { stitchKinds } from '../notation/terms';
+import { stitchKinds } from '../notation/stitchKinds';
 import { arbitraryPart, textOf } from '../__tests__/arbitraryPart';
 import { buildFabric } from './buildFabric';
 import { roundCount, stitchCount } from './fabric';

@@ -1,7 +1,8 @@
 import type { Problem } from '../notation/problem';
 import type { Item } from '../notation/ast';
 import type { PartSource, RoundSource } from '../notation/pattern';
-import { stitchKinds, type StitchKind, type Terms } from '../notation/terms';
+import { stitchKinds, type StitchKind } from '../notation/stitchKinds';
+import type { Terms } from '../notation/terms';
 import { loopBits as bits, type Fabric, type Outgrowth, type WorkedThrough } from './fabric';
 import { asMeant } from './readings';
 import { isJoined, partStart, roundItems } from './roundItems';

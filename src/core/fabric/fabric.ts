@@ -1,5 +1,5 @@
 import type { LoopsWord } from '../notation/ast';
-import type { StitchKind } from '../notation/terms';
+import type { StitchKind } from '../notation/stitchKinds';
 
 /** How the first round begins. All ring-like starts give the same fabric. */
 export type StartKind = 'ring' | 'row' | 'oval' | 'tube' | 'edge';

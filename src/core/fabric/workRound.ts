@@ -1,7 +1,8 @@
 import type { Extent, GroupItem, Item, LoopsWord, WorkItem } from '../notation/ast';
 import { limits } from '../notation/limits';
 import { plainAround } from '../notation/workItem';
-import { stitchKind, type StitchKind, type Terms } from '../notation/terms';
+import { stitchKind, type StitchKind } from '../notation/stitchKinds';
+import type { Terms } from '../notation/terms';
 
 /** A stitch as it is worked: its kind, the first place of the round below that it takes, and how many. */
 export interface WorkedStitch {

@@ -1,7 +1,7 @@
 import { evenRound } from '../fabric/evenRound';
 import { applyEdits } from '../notation/applyEdits';
 import type { PartSource } from '../notation/pattern';
-import { stitchWord } from '../notation/terms';
+import { stitchWord } from '../notation/stitchKinds';
 import { lastLineOf } from '../notation/wrapped';
 import { analyseToy, type PartAnalysis, type ToyAnalysis } from '../toy/analyse';
 import { sizeOfPart } from '../toy/stuffedPart';

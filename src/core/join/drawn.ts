@@ -1,7 +1,7 @@
 import * as vec3 from 'gl-matrix/vec3';
 import { roundCount } from '../fabric/fabric';
 import type { FeaturePlacement } from '../place/resolve/placement';
-import type { StitchKind } from '../notation/terms';
+import type { StitchKind } from '../notation/stitchKinds';
 import { turn, wrapAngle } from '../shape/azimuth';
 import { chainLength } from '../shape/form/outgrowths';
 import { normalAt, placeOf, type PosedUnit } from './pose';

@@ -1,6 +1,7 @@
 import { backLoop, bothLoops, frontLoop, roundCount, type Fabric } from '../fabric/fabric';
 import type { Join } from '../join/joined';
-import { stitchKinds, stitchWord, type StitchKind, type Terms } from '../notation/terms';
+import { stitchKinds, stitchWord, type StitchKind } from '../notation/stitchKinds';
+import type { Terms } from '../notation/terms';
 import { roundNumbered } from '../fabric/rounds';
 import type { ClosingSchool } from '../notation/sentence/close';
 import { gatherOrder } from '../plan/closing';

@@ -1,5 +1,6 @@
 import type { Extent, GroupItem, Item, WorkItem } from './ast';
-import { stitchKind, stitchWord, type Terms } from './terms';
+import { stitchKind, stitchWord } from './stitchKinds';
+import type { Terms } from './terms';
 
 const ordinal = (n: number) =>
   `${n}${n % 10 === 1 && n !== 11 ? 'st' : n % 10 === 2 && n !== 12 ? 'nd' : n % 10 === 3 && n !== 13 ? 'rd' : 'th'}`;

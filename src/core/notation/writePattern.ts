@@ -2,7 +2,8 @@ import type { Item } from './ast';
 import { readWorkLine } from './grammar';
 import { readPattern } from './readPattern';
 import { T, tokenise } from './tokens';
-import { stitchKind, stitchWord, type StitchKind, type Terms } from './terms';
+import { stitchKind, stitchWord, type StitchKind } from './stitchKinds';
+import type { Terms } from './terms';
 import { tokenMatcher, type TokenType } from 'chevrotain';
 import { writeLine } from './writeLine';
 

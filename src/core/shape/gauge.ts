@@ -1,4 +1,4 @@
-import { stitchKinds, type StitchKind } from '../notation/terms';
+import { stitchKinds, type StitchKind } from '../notation/stitchKinds';
 import type { ToyHeader } from '../notation/pattern';
 
 /** Stitch width and round height in mm, and whether the maker measured them. */

@@ -1,5 +1,5 @@
-import type { StitchKind } from '../notation/terms';
-import { stitchKinds } from '../notation/terms';
+import type { StitchKind } from '../notation/stitchKinds';
+import { stitchKinds } from '../notation/stitchKinds';
 import type { Gauge } from '../shape/gauge';
 import { heightOfCode } from '../shape/gauge';
 

@@ -2,7 +2,7 @@ import { evenRound } from '../fabric/evenRound';
 import { saysOpen } from '../fabric/lastEdge';
 import type { LineEdit } from '../notation/problem';
 import { writeReinforce, type ReinforceSentence } from '../notation/sentence/reinforce';
-import { stitchWord } from '../notation/terms';
+import { stitchWord } from '../notation/stitchKinds';
 import type { FeaturePlacement } from '../place/resolve/placement';
 import { discMm } from '../place/rule/hardware';
 import { removeRule, writeRule } from '../place/rule/writeRule';

@@ -3,7 +3,7 @@ import { isJoin } from '../notation/sentence/join';
 import type { Reinforcing } from '../notation/sentence/reinforce';
 import { reinforcedIn } from '../notation/sentence/reinforced';
 import type { FeatureKind } from '../notation/sentence/said';
-import { stitchKinds, type StitchKind } from '../notation/terms';
+import { stitchKinds, type StitchKind } from '../notation/stitchKinds';
 import type { FeaturePlacement } from '../place/resolve/placement';
 import { hasPost } from '../place/rule/rule';
 import { readAudience, type Audience } from '../safety/audience';

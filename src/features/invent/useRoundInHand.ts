@@ -1,7 +1,7 @@
 import { tapsIn, withRoundDone, withTaps } from '../../core/invent/soFar';
 import { plainToEnd, sameToEnd, workedBy, type Tap } from '../../core/invent/taps';
 import { withRounds, type NextRound } from '../../core/invent/waysOn';
-import { stitchWord } from '../../core/notation/terms';
+import { stitchWord } from '../../core/notation/stitchKinds';
 import { analyseToy, type PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
 

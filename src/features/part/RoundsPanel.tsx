@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from '@tamagui/core';
 import { useState } from 'react';
 import { freeEdges } from '../../core/fabric/freeEdges';
-import { stitchWord } from '../../core/notation/terms';
+import { stitchWord } from '../../core/notation/stitchKinds';
 import {
   deleteRound,
   duplicateRound,

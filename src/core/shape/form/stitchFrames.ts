@@ -1,5 +1,5 @@
 import { frontLoop, type Fabric } from '../../fabric/fabric';
-import { stitchKinds } from '../../notation/terms';
+import { stitchKinds } from '../../notation/stitchKinds';
 import type { FormNodes } from './nodes';
 import { outgrowthFrames } from './outgrowths';
 import { outwardAt } from './sight';

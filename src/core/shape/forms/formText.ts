@@ -1,5 +1,6 @@
 import { evenRound } from '../../fabric/evenRound';
-import { stitchWord, type Terms } from '../../notation/terms';
+import { stitchWord } from '../../notation/stitchKinds';
+import type { Terms } from '../../notation/terms';
 import type { Gauge } from '../gauge';
 import { exactCounts, rememberedCounts, roomAlong, type OutlinePoint } from './meridian';
 import { ball, cone, disc, ear, egg, leg, tube } from './outlines';

@@ -1,4 +1,4 @@
-import { stitchKinds } from '../../notation/terms';
+import { stitchKinds } from '../../notation/stitchKinds';
 import { stitchYarnMm } from '../../supplies/stitchYarn';
 import { analyseToy } from '../analyse';
 import { readYarnUse, yarnUseOf } from '../../supplies/yarnUse';

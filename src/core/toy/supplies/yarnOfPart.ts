@@ -1,5 +1,5 @@
 import type { Fabric } from '../../fabric/fabric';
-import { stitchKinds, type StitchKind } from '../../notation/terms';
+import { stitchKinds, type StitchKind } from '../../notation/stitchKinds';
 import { weightInWords, yarnWeight, type YarnWeight } from '../../shape/yarnWeights';
 import { stitchYarnMm } from '../../supplies/stitchYarn';
 import type { PartAnalysis, ToyAnalysis } from '../analysis';
