@@ -6,7 +6,7 @@ export const overLimit = {
     'src/core/fabric/startOf.ts',
     'src/core/notation/grammar.ts',
     'src/core/notation/lookahead.ts',
-    'src/core/notation/manners.ts',
+    'src/core/notation/spannedRounds.ts',
     'src/core/notation/sentence/feature.ts',
     'src/core/notation/sentence/lookahead.ts',
     'src/core/notation/sentence/names.ts',

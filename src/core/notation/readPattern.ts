@@ -21,7 +21,7 @@ import {
 } from './partLines';
 import type { LineKind, PartSource, Pattern } from './pattern';
 import type { Problem } from './problem';
-import { lengthWorked } from './manners';
+import { lengthWorked } from './spannedRounds';
 import {
   headerUnclear,
   numberedTooHigh,
