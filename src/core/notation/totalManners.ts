@@ -1,4 +1,4 @@
-import { inPlace, labelled, number } from './mannerWords';
+import { inPlace, labelled } from './mannerWords';
 import { numberWords } from './tokens';
 
 /** A line with the totals that are said for each round of its range; null where they are not. */
