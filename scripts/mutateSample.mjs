@@ -6,7 +6,8 @@ import { readFileSync } from 'node:fs';
 const linesEach = 5;
 
 /** A number from a text that a small change of the text changes altogether. */
-const scattered = (text) => [...text].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 1_000_003, 7);
+const scattered = (text) =>
+  [...text].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 1_000_003, 7);
 
 /** The lines of a file to change, as the tool takes them: from the first to the last, counted from 1; null where it only says types. */
 function sampleOf(file) {
