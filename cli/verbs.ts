@@ -1,9 +1,11 @@
-import type { LedgerLine } from '../src/core/join/joined';
+import type { LedgerLine, Pin } from '../src/core/join/joined';
+import { pinWord } from '../src/core/join/pins';
 import type { Hands } from '../src/core/plan/hands';
 import type { Firmness } from '../src/core/shape/stuffed';
 import type { Fabric } from '../src/core/fabric/fabric';
 import { freeEdges } from '../src/core/fabric/freeEdges';
 import { analyseToy, frameOfPart, type PartAnalysis, type ToyAnalysis } from '../src/core/toy/analyse';
+import { joinPart } from '../src/core/toy/joinAll';
 import { finishOfPart, measurePart } from '../src/core/toy/formOfPart';
 import { stuffingGrams } from '../src/core/supplies/stuffing';
 import { showThrough } from '../src/core/shape/form/showThrough';
@@ -132,6 +134,7 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
           ledger,
           otherLedgers,
           missMm,
+          pins,
           sentence: _sentence,
           called: _called,
           ...join
@@ -146,6 +149,7 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
           ledger: ledger && named(ledger),
           otherLedgers: otherLedgers.map(named),
           missMm: round2(missMm),
+          pins: pins && pins.map((pin) => pinJson(parts, on.part, pin)),
         }),
       ),
       problems: joined.problems,
@@ -243,6 +247,12 @@ const nameOfPart = (toy: ToyAnalysis, id: string): string =>
 
 /** The units of a part, from 1. */
 const unitsOf = ({ source }: PartAnalysis): number[] => Array.from({ length: source.make }, (_, i) => i + 1);
+
+/** A pin of what is joined to a part, with the word for where it is. */
+function pinJson(parts: readonly PartAnalysis[], wall: string, { round, stitch, at }: Pin) {
+  const on = parts.find(({ source }) => source.id === wall);
+  return { round, stitch, where: on ? pinWord(joinPart(on), at) : at };
+}
 
 /** One feature as the contract gives it, on whichever unit. */
 function placementJson({ fabric, source }: PartAnalysis, feature: FeaturePlacement) {

@@ -5,6 +5,7 @@ import { edgeToEdge, type EdgeAround } from './edges';
 import { blankJoin, type JoinPart } from './joined';
 import type { Joining } from './joining';
 import { endOf, type Placing } from './placing';
+import { pinsAround } from './pins';
 import { problem } from './problem';
 import { rightward } from './spot';
 
@@ -48,7 +49,8 @@ export function joinEdges(state: Joining, placing: Placing): void {
       round,
       stitch: a <= b ? big : small,
     }));
-    state.joins.push({ ...join, round, doubles: plan.doubles, path });
+    const pins = pinsAround(wall, path, state.frontOf(wall, [wall.fabric.rounds]));
+    state.joins.push({ ...join, round, doubles: plan.doubles, path, pins });
   }
 }
 

@@ -1,8 +1,7 @@
 import { roundCount } from '../fabric/fabric';
-import { direction } from '../place/frame/direction';
 import { stitchAtAzimuth, turn, wrapAngle } from '../shape/azimuth';
-import type { Join, JoinedToy, JoinPart, LedgerLine } from './joined';
-import type { WallStitch } from './sewing';
+import type { Join, JoinedToy, JoinPart, LedgerLine, Pin } from './joined';
+import { pinWord } from './pins';
 
 /** What a maker does to join one unit. */
 export interface JoinDirections {
@@ -38,19 +37,20 @@ function stitchWords(stitch: number, count: number): string {
   return `between stitches ${before === 0 ? count : before} and ${before + 1 > count ? 1 : before + 1}`;
 }
 
-/** Where each of the four pins of a join to this wall is, as one looks at the spot. */
-export function pinWords({ orientation }: JoinPart): string[] {
-  const upright = orientation.start === 'top' ? ['top', 'bottom'] : ['bottom', 'top'];
-  const across = direction(orientation) === 1 ? ['left', 'right'] : ['right', 'left'];
-  return [...upright, ...across];
-}
-
 /** Which of its own stitches meets a stitch of the wall: `its stitch 4 to `. */
-function edgeWords({ path }: Join, { round, stitch }: WallStitch): string {
+function edgeWords({ path }: Join, { round, stitch }: Pin): string {
   const edges = (path ?? []).filter((sewn) => sewn.round === round && sewn.stitch === stitch);
   if (edges.length === 0) return '';
   const numbers = edges.map(({ edge }) => edge).join(' and ');
   return `its ${edges.length === 1 ? 'stitch' : 'stitches'} ${numbers} to `;
+}
+
+/** Each pin with the stitches it holds together: `top: its stitch 4 to round 6, stitch 9`. */
+function pinsSaid(join: Join, wall: JoinPart): string[] {
+  return (join.pins ?? []).map((pin) => {
+    const to = `round ${pin.round}, stitch ${pin.stitch}`;
+    return `${pinWord(wall, pin.at)}: ${edgeWords(join, pin)}${to}`;
+  });
 }
 
 /** One entry of a no-sew round in words. */
@@ -115,7 +115,9 @@ const capitalised = (said: Said): Said => ({ ...said, address: capital(said.addr
 
 const nothing = { lines: [], pins: [], path: [] };
 
-function edgeDirections({ path, doubles }: Join, wallName: string): Said {
+function edgeDirections(join: Join, wall: JoinPart): Said {
+  const { path, doubles } = join;
+  const wallName = wall.part.name.toLowerCase();
   if (!path) return { ...nothing, address: `not to the edge of the ${wallName} as it is` };
   const twice =
     doubles && doubles.length > 0
@@ -125,11 +127,14 @@ function edgeDirections({ path, doubles }: Join, wallName: string): Said {
     ...nothing,
     address: `its edge to the edge of the ${wallName}`,
     lines: [twice, 'Bring the fronts together and begin at the back.'],
+    pins: pinsSaid(join, wall),
     path: path.map(({ edge, stitch }) => `${edge} to ${stitch}`),
   };
 }
 
-function fittedDirections({ round, path, doubles, ring }: Join, wallName: string): Said {
+function fittedDirections(join: Join, wall: JoinPart): Said {
+  const { round, path, doubles, ring } = join;
+  const wallName = wall.part.name.toLowerCase();
   if (round === null) return { ...nothing, address: `on the ${wallName}: how deep is not said yet` };
   const twice =
     doubles && doubles.length > 0
@@ -143,6 +148,7 @@ function fittedDirections({ round, path, doubles, ring }: Join, wallName: string
       `It goes about the ${where} of the ${wallName}: pin front, back and both sides to round ${round} first, then sew round.`,
       ...twice,
     ],
+    pins: pinsSaid(join, wall),
     path: (path ?? []).map(({ edge, stitch }) => `${edge} to ${stitch}`),
   };
 }
@@ -227,19 +233,16 @@ function wallDirections(join: Join, wall: JoinPart, toy: JoinedToy): Said {
   if (isAround)
     return {
       ...said,
-      pins: [],
+      pins: pinsSaid(join, wall),
       address: `around the ${centre?.along === 0 ? 'start' : 'end'} of the ${wallName}`,
     };
   if (round === null || stitch === null)
     return { ...nothing, address: `on the ${wallName}: where is not said yet` };
   const count = roundCount(wall.fabric, wall.fabric.label.indexOf(Math.round(round)) + 1);
-  const where = pinWords(wall);
   return {
     ...said,
     address: `${roundWords(round)} of the ${wallName}, ${stitchWords(stitch, count)}`,
-    pins: (pins ?? []).map(
-      (pin, i) => `${where[i] ?? ''}: ${edgeWords(join, pin)}round ${pin.round}, stitch ${pin.stitch}`,
-    ),
+    pins: pinsSaid(join, wall),
   };
 }
 
@@ -254,8 +257,8 @@ export function joinDirections(join: Join, toy: JoinedToy, parts: readonly JoinP
   const wall = parts.find(({ part }) => part.id === join.on.part);
   if (!wall) return { ...nothing, title, address: '' };
   const wallName = wall.part.name.toLowerCase();
-  if (join.kind === 'edge-to-edge') return { title, ...capitalised(edgeDirections(join, wallName)) };
-  if (join.kind === 'pushed-in') return { title, ...capitalised(fittedDirections(join, wallName)) };
+  if (join.kind === 'edge-to-edge') return { title, ...capitalised(edgeDirections(join, wall)) };
+  if (join.kind === 'pushed-in') return { title, ...capitalised(fittedDirections(join, wall)) };
   if (join.kind === 'no-sew') return { title, ...capitalised(noSewDirections(join, wallName, toy)) };
   return { title, ...capitalised(wallDirections(join, wall, toy)) };
 }

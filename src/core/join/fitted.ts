@@ -5,6 +5,7 @@ import { edgeToEdge } from './edges';
 import { blankJoin, type Join, type JoinPart, type Unit } from './joined';
 import type { Joining } from './joining';
 import { endOf, type Placing } from './placing';
+import { pinsAround } from './pins';
 import { problem } from './problem';
 import { labelOf } from './numbers';
 import { roundNumbered } from '../fabric/rounds';
@@ -140,12 +141,12 @@ export function joinFitted(state: Joining, placing: Placing): void {
     const name = pluralize.singular(piece.part.name.toLowerCase());
     const unit: Unit = isTurned ? { part: piece.part.id, unit: i + 1, name, side: null } : own;
     const on = { part: wall.part.id, unit: Math.min(i + 1, wall.part.make) };
-    state.joins.push({ ...fitted(fitting, unit), on });
+    state.joins.push({ ...fitted(state, fitting, unit), on });
   });
 }
 
 /** One unit over or in its own. */
-function fitted(fitting: Fitting, unit: Unit): Join {
+function fitted(state: Joining, fitting: Fitting, unit: Unit): Join {
   const { placing, piece, wall, row, end } = fitting;
   const { sentence } = placing;
   const { fabric } = wall;
@@ -172,6 +173,7 @@ function fitted(fitting: Fitting, unit: Unit): Join {
       stitches: [1, roundCount(fabric, row)],
     },
     path: path ?? null,
+    pins: path ? pinsAround(wall, path, state.frontOf(wall, [row])) : null,
     doubles: plan?.doubles ?? null,
   };
 }

@@ -72,6 +72,18 @@ export const kindOfHeld: Record<Held, JoinKind> = {
 /** One entry of a no-sew round. */
 export type LedgerLine = { plain: number } | (UnitRef & { stitches: number });
 
+/**
+ * Which of a join's pins one is. About a place on a wall: towards its start or end, and each way round. All the way round a wall: on its
+ * front, back or a side. Of a flat edge: its ends and its middle. Of what is pulled through: where it goes in and out.
+ */
+export type PinAt =
+  'start' | 'end' | 'falling' | 'rising' | 'front' | 'back' | Side | 'middle' | 'in' | 'out';
+
+/** A stitch of the wall to pin first. */
+export interface Pin extends WallStitch {
+  at: PinAt;
+}
+
 /** One unit in its place. Rounds are numbers of the maker's text, stitches count from 1. */
 export interface Join {
   kind: JoinKind;
@@ -96,8 +108,8 @@ export interface Join {
   insideMm: number | null;
   /** every stitch of its edge with the wall stitch it is sewn to */
   path: SewnStitch[] | null;
-  /** four places to pin first */
-  pins: WallStitch[] | null;
+  /** the places to pin first */
+  pins: Pin[] | null;
   ledger: LedgerLine[] | null;
   /** other rounds with the same parts, as good or nearly, the best first */
   otherLedgers: readonly (readonly LedgerLine[])[];

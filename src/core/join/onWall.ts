@@ -1,12 +1,13 @@
 import { roundCount } from '../fabric/fabric';
 import { stitchAtAzimuth, stitchAzimuth, turn, wrapAngle } from '../shape/azimuth';
-import { footprintOf, isFootprint, type Edge, type Held } from './footprint';
-import { blankJoin, kindOfHeld, type Join, type JoinPart, type Unit } from './joined';
+import { footprintOf, isFootprint, type Edge, type Footprint, type Held, type Laid } from './footprint';
+import { blankJoin, kindOfHeld, type Join, type JoinPart, type Pin, type Unit } from './joined';
 import type { Joining } from './joining';
 import { inRound, labelOf, relabelled } from './numbers';
 import { heldOf, isStrand, sewnEdgeOf, type Placing } from './placing';
 import { problem } from './problem';
-import { coversOf, pinsOf, sewingPath } from './sewing';
+import { pinsAbout, pinsAround, pinsOfLine } from './pins';
+import { coversOf, sewingPath, type Covers, type SewnStitch } from './sewing';
 import { snapOne, snapPair } from './snap';
 import { rightward, type Around } from './spot';
 import { alongAt, inSpace, type Wall, type WallPoint } from './wall';
@@ -163,18 +164,43 @@ function laidOn(
       problems: [problem(piece, 'join-flat', facts, { severity: 'info', sentence })],
     };
   const edge: Edge = { count: edgeRound.count, stitchMm: piece.gauge.widthMm, held };
-  const laid = { centre, heading: headingOf(placing, held, centre, front), sense: senseOf(placing) };
+  const laid: Laid = { centre, heading: headingOf(placing, held, centre, front), sense: senseOf(placing) };
   const found = footprintOf(surface, edge, laid);
   if (!isFootprint(found)) {
     const code = found.why === 'wider-than-wall' ? 'limb-wider-than-wall' : 'join-over-edge';
     return { ...bare, problems: [problem(piece, code, facts, { severity: 'error', sentence })] };
   }
-  const covers = coversOf(surface, found, centre);
   const path = sewingPath(surface, found, held === 'round');
+  const pins = pinsOn({ wall, front, surface }, edge, { found, laid, path });
+  const covers = coversOf(surface, found, centre);
+  const rounds: Covers['rounds'] = [labelOf(wall, covers.rounds[0]), labelOf(wall, covers.rounds[1])];
   return {
     ...bare,
-    covers: { ...covers, rounds: [labelOf(wall, covers.rounds[0]), labelOf(wall, covers.rounds[1])] },
+    covers: { rounds, stitches: lineCovers(pins, rounds) ?? covers.stitches },
     path: relabelled(wall, path),
-    pins: relabelled(wall, pinsOf(found, path, centre)),
+    pins,
   };
+}
+
+/** The first and last stitch that a flat edge is sewn to where it lies along one round; null for any other. */
+function lineCovers(pins: readonly Pin[], [first, last]: Covers['rounds']): Covers['stitches'] | null {
+  const isLine = pins.some(({ at }) => at === 'middle');
+  const [from, to] = [pins.find(({ at }) => at === 'falling'), pins.find(({ at }) => at === 'rising')];
+  return isLine && from && to && first === last ? [from.stitch, to.stitch] : null;
+}
+
+/** The pins of an edge on its wall. About the very start or end it goes all the way round. */
+function pinsOn(
+  { wall, front, surface }: { wall: JoinPart; front: number; surface: Wall },
+  { held }: Edge,
+  { found, laid, path }: { found: Footprint; laid: Laid; path: readonly SewnStitch[] },
+): Pin[] {
+  const { along } = laid.centre;
+  const isAtEnd = along <= 0 || along >= (surface.along.at(-1) ?? 0);
+  if (isAtEnd && held === 'round') return pinsAround(wall, relabelled(wall, path), front);
+  const radiusMm = inSpace(surface, laid.centre)
+    .slice(0, 2)
+    .reduce((far, off) => Math.hypot(far, off), 0);
+  const pins = held === 'round' ? pinsAbout(found, path, laid) : pinsOfLine(found, path, laid, radiusMm);
+  return relabelled(wall, pins);
 }

@@ -119,3 +119,12 @@ test('what it says to move makes the pair even; both hands, both ends', () => {
     { numRuns: 60 },
   );
 });
+
+// A flat ear of six places along its round has no top: its outer end tells whether it is turned like the other.
+test('the outer ends of two flat ears: level with their middles, or one of them two rounds up', () => {
+  const flat = (leftEnd: number, rightEnd: number) =>
+    check(at(12, 9.5, { round: leftEnd, stitch: 7 }), at(12, 27.5, { round: rightEnd, stitch: 30 }));
+  expect(flat(12, 12).turned).toBe(true);
+  expect(flat(10, 10).turned).toBe(true);
+  expect(flat(12, 10).turned).toBe(false);
+});

@@ -11,7 +11,10 @@ export interface Counted {
   stitch: number;
 }
 
-/** What she counts of one of a pair: its middle, and where its topmost pin is, if she counts that too. */
+/**
+ * What she counts of one of a pair: its middle, and where its topmost pin is, if she counts that too; of a flat edge that lies along its
+ * round, the pin at its outer end.
+ */
 export interface PinnedUnit {
   middle: Counted;
   top: Counted | null;
@@ -48,6 +51,13 @@ interface Spot {
   radiusMm: number;
 }
 
+/** How far a pin is from its middle, in mm. */
+interface FromMiddle {
+  /** away from the front */
+  asideMm: number;
+  upMm: number;
+}
+
 function between(values: Float64Array, row: number): number {
   const at = Math.max(0, Math.min(values.length - 1, row - 1));
   const [from = 0, to = from] = [values[Math.floor(at)], values[Math.ceil(at)]];
@@ -70,11 +80,20 @@ function spotOf(wall: JoinPart, front: number, side: Side, { round, stitch }: Co
 }
 
 /** How far the top pin is away from the front and up, seen from the middle, in mm. */
-function topOf(wall: JoinPart, middle: Spot, top: Spot): { asideMm: number; upMm: number } {
+function topOf(wall: JoinPart, middle: Spot, top: Spot): FromMiddle {
   return {
     asideMm: wrapAngle(top.off - middle.off) * middle.radiusMm,
     upMm: (wall.orientation.start === 'top' ? -1 : 1) * (top.depthMm - middle.depthMm),
   };
+}
+
+/** Whether two pins lie alike of their middles: above them by how far they are aside, beside them by how high they are. */
+function areTurnedAlike(wall: JoinPart, left: FromMiddle, right: FromMiddle): boolean {
+  const isBeside =
+    Math.abs(left.asideMm) + Math.abs(right.asideMm) > Math.abs(left.upMm) + Math.abs(right.upMm);
+  return isBeside
+    ? Math.abs(left.upMm - right.upMm) <= turnedWithin * wall.gauge.heightMm
+    : Math.abs(left.asideMm - right.asideMm) <= turnedWithin * wall.gauge.widthMm;
 }
 
 /** Where one of a pair would mirror the other, round and stitch. */
@@ -117,10 +136,7 @@ export function checkPinned(
   const tops = [topFrom('left', left), topFrom('right', right)];
   const [leftTop, rightTop] = tops;
   const leans = tops.map((top) => (top ? Math.atan2(top.asideMm, top.upMm) : 0));
-  const isTurned =
-    leftTop && rightTop
-      ? Math.abs(leftTop.asideMm - rightTop.asideMm) <= turnedWithin * wall.gauge.widthMm
-      : null;
+  const isTurned = leftTop && rightTop ? areTurnedAlike(wall, leftTop, rightTop) : null;
   const moves =
     level && even
       ? []

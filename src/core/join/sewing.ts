@@ -124,6 +124,32 @@ function bestPath(wall: Wall, { points }: Footprint): SewnStitch[] {
   });
 }
 
+/** Places of a flat edge that are about as far from two stitches of the wall go all one way: each falls on a stitch of its own. */
+const leanings = [0, 0.1, -0.1];
+
+/** How uneven a line is sewn: what its steps along one round differ by, in stitches. */
+function unevenness(wall: Wall, path: readonly SewnStitch[]): number {
+  const steps = path.flatMap(({ round, stitch }, j) => {
+    const next = path[j + 1];
+    return next?.round === round
+      ? [stitchesBetween(stitch, next.stitch, roundCount(wall.fabric, round))]
+      : [];
+  });
+  return Math.max(0, ...steps) - Math.min(...steps, Infinity);
+}
+
+/** The line of a flat edge, sewn as evenly as its places allow. */
+function flatPath(wall: Wall, { points }: Footprint): SewnStitch[] {
+  // The layer behind lies on the one in front: each place comes twice, but for the middle of an odd count.
+  const front = Math.max(1, Math.floor(points.length / 2));
+  const paths = leanings.map((leaning) =>
+    points.map((point, j) => ({ edge: j + 1, ...stitchNear(wall, point, leaning) })),
+  );
+  const uneven = paths.map((path) => unevenness(wall, path.slice(0, front)));
+  const least = uneven.indexOf(Math.min(...uneven));
+  return paths[least] ?? [];
+}
+
 /**
  * The way the needle goes: every stitch of the edge once, each to the wall stitch nearest to its place, the round first and then the
  * stitch at its real azimuth. Where that steps further than two, or comes to one stitch three times, the best path around is taken.
@@ -131,28 +157,9 @@ function bestPath(wall: Wall, { points }: Footprint): SewnStitch[] {
  * @param isRing whether the edge is open; the two layers of a flat one share their stitches
  */
 export function sewingPath(wall: Wall, footprint: Footprint, isRing: boolean): SewnStitch[] {
+  if (!isRing) return flatPath(wall, footprint);
   const path = nearest(wall, footprint);
-  return isRing && isUneven(wall, path) ? bestPath(wall, footprint) : path;
-}
-
-/**
- * The four places to pin first, in this order: towards the start, towards the end, towards falling and towards rising azimuths.
- *
- * @param path what is sewn in them: of every point the wall stitch its edge stitch goes to
- */
-export function pinsOf({ points }: Footprint, path: readonly WallStitch[], centre: WallPoint): WallStitch[] {
-  const furthest = (measure: (point: WallPoint) => number): number =>
-    points.reduce((best, point, i) => (measure(point) > measure(points[best] ?? point) ? i : best), 0);
-  const picks = [
-    furthest(({ along }) => -along),
-    furthest(({ along }) => along),
-    furthest(({ azimuth }) => centre.azimuth - azimuth),
-    furthest(({ azimuth }) => azimuth - centre.azimuth),
-  ];
-  return picks.flatMap((pick) => {
-    const sewn = path[pick];
-    return sewn ? [{ round: sewn.round, stitch: sewn.stitch }] : [];
-  });
+  return isUneven(wall, path) ? bestPath(wall, footprint) : path;
 }
 
 /** What a footprint covers of the wall. */

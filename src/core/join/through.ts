@@ -42,7 +42,11 @@ export function joinThrough(state: Joining, placing: Placing, row: number, front
   const facts = { piece: piece.part.name, wall: wall.part.name, count: units.length };
   const surface = state.wall(wall);
   const round = Math.max(1, Math.min(wall.fabric.rounds, Math.round(row)));
-  const exits = exitStitches(placing, row, front).map((stitch) => ({ round: labelOf(wall, row), stitch }));
+  const exits = exitStitches(placing, row, front).map((stitch, i) => ({
+    round: labelOf(wall, row),
+    stitch,
+    at: i === 0 ? ('in' as const) : ('out' as const),
+  }));
   const points = exits.map(({ stitch }): WallPoint => {
     const azimuth = stitchAzimuth(wall.fabric, wall.starts, round, stitch);
     return { along: alongAt(surface, row), azimuth };

@@ -2,7 +2,8 @@ import * as fc from 'fast-check';
 import type { Fabric } from '../fabric/fabric';
 import { analyseToy } from '../toy/analyse';
 import { footprintOf, isFootprint, type Edge } from './footprint';
-import { coversOf, pinsOf, sewingPath } from './sewing';
+import { pinsAbout } from './pins';
+import { coversOf, sewingPath } from './sewing';
 import { alongAt, inSpace, rowAt, straightAcross, wallOf, type Wall, type WallPoint } from './wall';
 
 /** A ball of a radius, as a wall of many rings. */
@@ -114,7 +115,7 @@ describe.each(walls)('sewing onto a %s', (_, wall) => {
             const [a, b] = [inSpace(wall, at), inSpace(wall, { ...point, along: at.along })];
             expect(away(a, b)).toBeLessThan(5 * 1.6);
           });
-          expect(pinsOf(found, path, centre).length).toBeGreaterThanOrEqual(2);
+          expect(pinsAbout(found, path, { centre, heading, sense: 1 }).length).toBeGreaterThanOrEqual(2);
           const { rounds } = coversOf(wall, found, centre);
           expect(rounds[0]).toBeLessThanOrEqual(Math.ceil(row));
           expect(rounds[1]).toBeGreaterThanOrEqual(Math.floor(row));

@@ -108,12 +108,20 @@ export function isOnWall({ along }: Wall, at: number): boolean {
   return at >= -nearly && at <= (along.at(-1) ?? 0) + nearly;
 }
 
-/** The stitch of a wall nearest to a place: the round first, then the stitch at its real azimuth, as the round leans. */
-export function stitchNear(wall: Wall, { along, azimuth }: WallPoint): { round: number; stitch: number } {
+/**
+ * The stitch of a wall nearest to a place: the round first, then the stitch at its real azimuth, as the round leans.
+ *
+ * @param leaning how much nearer the stitch after a place counts than the one before, in stitches
+ */
+export function stitchNear(
+  wall: Wall,
+  { along, azimuth }: WallPoint,
+  leaning = 0,
+): { round: number; stitch: number } {
   const { fabric, starts } = wall;
   const round = Math.max(1, Math.min(fabric.rounds, Math.round(rowAt(wall, along))));
   const count = roundCount(fabric, round);
-  const at = Math.round(stitchAtAzimuth(fabric, starts, round, azimuth));
+  const at = Math.round(stitchAtAzimuth(fabric, starts, round, azimuth) + leaning);
   return { round, stitch: at > count ? at - count : Math.max(1, at) };
 }
 

@@ -1,5 +1,5 @@
 import { Circle, G, Line, Text as SvgText } from 'react-native-svg';
-import { pinWords } from '../../core/join/directions';
+import { pinWord, topPin } from '../../core/join/pins';
 import type { Join } from '../../core/join/joined';
 import { roundCount } from '../../core/fabric/fabric';
 import type { FabricMap } from '../../core/shape/map';
@@ -86,11 +86,12 @@ function OwnEdge({ part, map, scale }: MapJoinsProps) {
         const wall = analysis.parts.find(({ source }) => source.id === join.on.part);
         const row = join.through === null ? fabric.rounds : roundNumbered(fabric, join.through);
         if (!wall || row < 1) return null;
-        const words = pinWords(joinPart(wall));
-        const pinned = (join.pins ?? []).flatMap((pin, i) => {
+        const pins = join.pins ?? [];
+        const uppermost = topPin(joinPart(wall), pins) ?? pins[0];
+        const pinned = pins.flatMap((pin) => {
           const sewn = join.path?.find(({ round, stitch }) => round === pin.round && stitch === pin.stitch);
-          const isShown = joins.length === 1 || words[i] === 'top';
-          return sewn && isShown ? [{ edge: sewn.edge, word: words[i] ?? '' }] : [];
+          const isShown = joins.length === 1 || pin === uppermost;
+          return sewn && isShown ? [{ edge: sewn.edge, word: pinWord(joinPart(wall), pin.at) }] : [];
         });
         const aside = (part.map.start === 'top' ? -1 : 1) * (18 + level * 18);
         return (

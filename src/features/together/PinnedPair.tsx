@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { withHalf } from '../../core/join/directions';
-import type { Join, Side } from '../../core/join/joined';
+import type { Join, JoinPart, Side } from '../../core/join/joined';
 import { checkPinned, type PinnedCheck, type PinnedUnit } from '../../core/join/pinned';
+import { pinWord, topPin } from '../../core/join/pins';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { joinPart } from '../../core/toy/joinAll';
 import { useToy } from '../../data/useToy';
@@ -28,9 +29,10 @@ export function pairOf(join: Join, joins: readonly Join[]): Pair | null {
   return left && join.kind !== 'no-sew' ? { left, right: join } : null;
 }
 
-/** As it is planned. Pins lie towards the start of the wall, then towards its end: which is the top depends on where it begins. */
-function planned({ round, stitch, pins }: Join, startsAtTop: boolean): PinnedUnit {
-  const top = pins?.[startsAtTop ? 0 : 1];
+/** As it is planned: its middle, and the pin at its top; of a flat edge that lies along its round, the one at its outer end. */
+function planned(wall: JoinPart, { round, stitch, pins, unit }: Join): PinnedUnit {
+  const outer = pins?.find(({ at }) => pinWord(wall, at) === unit.side);
+  const top = topPin(wall, pins ?? []) ?? outer;
   return {
     middle: { round: round ?? 1, stitch: stitch ?? 1 },
     top: top ? { round: top.round, stitch: top.stitch } : null,
@@ -41,14 +43,16 @@ interface CountProps {
   name: string;
   pinned: PinnedUnit;
   counted: 'middle' | 'top';
+  /** what the second of them is called */
+  second: string;
   onChange: (pinned: PinnedUnit) => void;
 }
 
 /** Round and stitch of a place on the real piece. */
-function Count({ name, pinned, counted, onChange }: CountProps) {
+function Count({ name, pinned, counted, second, onChange }: CountProps) {
   const spot = pinned[counted];
   if (!spot) return null;
-  const what = counted === 'middle' ? `Middle of the ${name}` : `Top pin of the ${name}`;
+  const what = `${counted === 'middle' ? 'Middle' : second} of the ${name}`;
   return (
     <View flexDirection="row" flexWrap="wrap" gap="$3">
       <NumberStep
@@ -95,8 +99,8 @@ function words(check: PinnedCheck, { left, right }: Pair): string[] {
 function Counting({ pair, part, onDone }: { pair: Pair; part: PartAnalysis; onDone: () => void }) {
   const { analysis } = useToy();
   const wall = joinPart(part);
-  const startsAtTop = wall.orientation.start === 'top';
-  const plan = { left: planned(pair.left, startsAtTop), right: planned(pair.right, startsAtTop) };
+  const plan = { left: planned(wall, pair.left), right: planned(wall, pair.right) };
+  const second = topPin(wall, pair.left.pins ?? []) ? 'Top pin' : 'Outer pin';
   const [pinned, setPinned] = useState<Record<Side, PinnedUnit>>({
     left: { ...plan.left, top: null },
     right: { ...plan.right, top: null },
@@ -119,6 +123,7 @@ function Counting({ pair, part, onDone }: { pair: Pair; part: PartAnalysis; onDo
               name={names[side]}
               pinned={pinned[side]}
               counted={counted}
+              second={second}
               onChange={(next) => setPinned({ ...pinned, [side]: next })}
             />
           ))}
@@ -127,7 +132,7 @@ function Counting({ pair, part, onDone }: { pair: Pair; part: PartAnalysis; onDo
       <Outcome told={check ? words(check, pair) : null} turned={check?.turned === true} />
       {canCountTops ? (
         <Press
-          label="Count the top pins too"
+          label={`Count the ${second.toLowerCase()}s too`}
           onPress={() =>
             setPinned({
               left: { ...pinned.left, top: plan.left.top },
