@@ -20,6 +20,9 @@ export const Row = styled(View, {
   gap: '$2',
 });
 
+/** One of two columns that share the width, where there is room for both. */
+export const halfWide = { flexGrow: 1, flexShrink: 1, flexBasis: 0, minWidth: 0 } as const;
+
 /** A sheet of its own on the page. */
 export const Card = styled(View, {
   name: 'Card',

@@ -13,7 +13,7 @@ import { rightward } from './spot';
 export function joinEdges(state: Joining, placing: Placing): void {
   const { sentence, piece, wall, units } = placing;
   const [a, b] = [endOf(piece).count, endOf(wall).count];
-  const plan = edgeToEdge(edgeAround(piece), edgeAround(wall));
+  const plan = edgeToEdge(edgeAround(state, piece), edgeAround(state, wall));
   const [smaller, larger] = a <= b ? [piece, wall] : [wall, piece];
   const facts = {
     smaller: smaller.part.name,
@@ -49,7 +49,7 @@ export function joinEdges(state: Joining, placing: Placing): void {
       round,
       stitch: a <= b ? big : small,
     }));
-    const pins = pinsAround(wall, path, state.frontOf(wall, [wall.fabric.rounds]));
+    const pins = pinsAround(wall, path, state.facing(wall, wall.fabric.rounds));
     state.joins.push({ ...join, round, doubles: plan.doubles, path, pins });
   }
 }
@@ -59,12 +59,10 @@ export function joinEdges(state: Joining, placing: Placing): void {
  *
  * @param row by index; the last where none is given
  */
-export function edgeAround(of: JoinPart, row = of.fabric.rounds): EdgeAround {
-  const { fabric, starts, features, part } = of;
-  const count = roundCount(fabric, row);
-  const hasFront = part.front !== null || features.length > 0;
-  const front = hasFront ? stitchAtAzimuth(fabric, starts, row, of.front) : count / 2 + 0.5;
-  return { count, front, rightward: rightward(of) };
+export function edgeAround(state: Joining, of: JoinPart, row = of.fabric.rounds): EdgeAround {
+  const { fabric, starts } = of;
+  const front = stitchAtAzimuth(fabric, starts, row, state.facing(of, row));
+  return { count: roundCount(fabric, row), front, rightward: rightward(of) };
 }
 
 /** Lines that say at which end of the toy a part begins. */

@@ -156,7 +156,7 @@ function fitted(state: Joining, fitting: Fitting, unit: Unit): Join {
     problems: fitProblems(fitting),
   };
   if (row === null || round === null) return join;
-  const plan = edgeToEdge(edgeAround(piece), edgeAround(wall, row));
+  const plan = edgeToEdge(edgeAround(state, piece), edgeAround(state, wall, row));
   const isSmaller = endOf(piece).count <= roundCount(fabric, row);
   const path = plan?.path.map(({ larger, smaller }) => ({
     edge: isSmaller ? smaller : larger,
@@ -173,7 +173,7 @@ function fitted(state: Joining, fitting: Fitting, unit: Unit): Join {
       stitches: [1, roundCount(fabric, row)],
     },
     path: path ?? null,
-    pins: path ? pinsAround(wall, path, state.frontOf(wall, [row])) : null,
+    pins: path ? pinsAround(wall, path, state.facing(wall, row)) : null,
     doubles: plan?.doubles ?? null,
   };
 }

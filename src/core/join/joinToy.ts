@@ -148,6 +148,14 @@ function byWay(placings: readonly Placing[]) {
   return { edges, fitted, walls: placings.filter((placing) => !others.has(placing)) };
 }
 
+/** Where walls face forward that have things joined to rounds that are said: their own edges, where they are joined, go by the same. */
+function settleFronts(state: Joining, placings: readonly Placing[]): void {
+  for (const wall of new Set(placings.map((placing) => placing.wall))) {
+    const said = rowsSaid(placings, wall);
+    if (said.length > 0) state.frontOf(wall, said);
+  }
+}
+
 /**
  * Joins a toy: every sentence that brings parts together, resolved to rounds and stitches of the walls as they are now. What waits for
  * the place of another part comes after it; what can't be worked out is said, and the rest is joined.
@@ -155,18 +163,29 @@ function byWay(placings: readonly Placing[]) {
  * @param parts all parts of the toy, in the order of the text
  */
 export function joinToy(parts: readonly JoinPart[]): JoinedToy {
-  const state = new Joining(parts);
+  const { assumed, joined } = joinOnce(parts, new Map());
+  // Where a part faces may only be known once what goes by its edge is placed: then its edge is turned to it.
+  const isKnownNow = [...assumed].some((id) => joined.fronts.has(id));
+  return isKnownNow ? joinOnce(parts, joined.fronts).joined : joined;
+}
+
+function joinOnce(
+  parts: readonly JoinPart[],
+  fronts: JoinedToy['fronts'],
+): { joined: JoinedToy; assumed: ReadonlySet<string> } {
+  const state = new Joining(parts, fronts);
   const units = new Units();
   joinAsWritten(state, units);
   const placings = placingsOf(parts, units, state.problems).map(turnedRound);
   const ways = byWay(placings);
+  const onWalls = ways.walls.map(headOnTop);
+  settleFronts(state, onWalls);
   for (const placing of ways.edges) joinEdges(state, placing);
   for (const placing of ways.fitted) {
     const flat = [placing.piece, placing.wall].find(({ fabric }) => fabric.row[0] === 1);
     if (flat) unplaced(state, placing, 'unworked', flat.part.name);
     else joinFitted(state, placing);
   }
-  const onWalls = ways.walls.map(headOnTop);
   let waiting: Placing[] = onWalls;
   for (let before = Infinity; waiting.length > 0 && waiting.length < before;) {
     before = waiting.length;
@@ -184,11 +203,12 @@ export function joinToy(parts: readonly JoinPart[]): JoinedToy {
   const others = parts.filter((part) => part !== root && !isWorkedOn(part) && roundCount(part.fabric, 1) > 0);
   const isJoined = ({ part, unit }: Unit) =>
     joins.some((join) => join.unit.part === part && join.unit.unit === unit);
-  return {
+  const joined: JoinedToy = {
     units: joins.map(({ unit }) => unit),
     joins: withClashes(parts, joins),
     loose: others.flatMap((part) => units.rest(part)).filter((unit) => !isJoined(unit)),
     fronts: state.fronts,
     problems: state.problems,
   };
+  return { joined, assumed: state.assumed };
 }

@@ -1,5 +1,7 @@
 import type { Problem } from '../notation/problem';
+import { roundCount } from '../fabric/fabric';
 import { frontAzimuth } from '../place/frame/frontLine';
+import { stitchAzimuth } from '../shape/azimuth';
 import type { Join, JoinPart } from './joined';
 import { rowOfLabel } from './numbers';
 import { endOf, widthOn, type Placing } from './placing';
@@ -11,9 +13,17 @@ export class Joining {
   readonly joins: Join[] = [];
   readonly problems: Problem[] = [];
   private readonly walls = new Map<string, Wall>();
-  readonly fronts = new Map<string, number>();
+  readonly fronts: Map<string, number>;
+  /** parts whose front was taken to be opposite the start of their own edge, as nothing was known to be joined to them */
+  readonly assumed = new Set<string>();
 
-  constructor(readonly parts: readonly JoinPart[]) {}
+  /** @param fronts azimuths of front lines that are known already */
+  constructor(
+    readonly parts: readonly JoinPart[],
+    fronts: ReadonlyMap<string, number>,
+  ) {
+    this.fronts = new Map(fronts);
+  }
 
   wall(of: JoinPart): Wall {
     const known = this.walls.get(of.part.id);
@@ -68,6 +78,19 @@ export class Joining {
     const front = hasOwn ? wall.front : frontAzimuth(part, fabric, starts, rounds);
     this.fronts.set(part.id, front);
     return front;
+  }
+
+  /**
+   * The azimuth at which a part faces forward, for an edge of it that is joined: where its face or its maker has it, else where what is
+   * joined to the part has it, else opposite the start of the round.
+   */
+  facing({ part, features, front, fabric, starts }: JoinPart, round: number): number {
+    const hasOwn = part.front !== null || features.length > 0;
+    if (hasOwn) return front;
+    const known = this.fronts.get(part.id);
+    if (known !== undefined) return known;
+    this.assumed.add(part.id);
+    return stitchAzimuth(fabric, starts, round, (roundCount(fabric, round) + 1) / 2);
   }
 
   /** Where around its wall the units of a sentence go, about a row of it; null where that is not said. */

@@ -12,12 +12,18 @@ import { snapOne, snapPair } from './snap';
 import { rightward, type Around } from './spot';
 import { alongAt, inSpace, type Wall, type WallPoint } from './wall';
 
+/** A place on a wall, and the azimuth of the wall's front line. */
+interface Spot {
+  centre: WallPoint;
+  front: number;
+}
+
 /**
  * Which way the edge is turned: the front of what is joined looks to the front of the toy; in the middle of the front or back, where
  * that is straight up from the wall, it looks up. Around the very start or end of the wall every way is down its sides: the front looks
  * down the front. A flat edge lies along its round, or up and down where it is said to reach over several.
  */
-function headingOf(placing: Placing, held: Held, spot: WallPoint, front: number): number {
+function headingOf(state: Joining, placing: Placing, held: Held, { centre: spot, front }: Spot): number {
   const { wall, sentence } = placing;
   const up = wall.orientation.start === 'top' ? Math.PI : 0;
   if (held !== 'round') {
@@ -32,15 +38,15 @@ function headingOf(placing: Placing, held: Held, spot: WallPoint, front: number)
   const aside = isMiddle ? up : (Math.sign(toFront) * Math.PI) / 2;
   const facing = isStart ? 0 : isEnd ? Math.PI : aside;
   const { count } = sewnEdgeOf(placing);
-  return facing - (senseOf(placing) * turn * (frontStitchOf(placing) - 1)) / Math.max(1, count);
+  const frontStitch = frontStitchOf(state, placing);
+  return facing - (senseOf(placing) * turn * (frontStitch - 1)) / Math.max(1, count);
 }
 
-/** The stitch of the sewn edge that the front line of the piece passes: by its face, else opposite the start of that round. */
-function frontStitchOf(placing: Placing): number {
+/** The stitch of the sewn edge that the front line of the piece passes. */
+function frontStitchOf(state: Joining, placing: Placing): number {
   const { piece } = placing;
-  const { round, count } = sewnEdgeOf(placing);
-  const hasOwn = piece.part.front !== null || piece.features.length > 0;
-  return hasOwn ? stitchAtAzimuth(piece.fabric, piece.starts, round, piece.front) : (count + 1) / 2;
+  const { round } = sewnEdgeOf(placing);
+  return stitchAtAzimuth(piece.fabric, piece.starts, round, state.facing(piece, round));
 }
 
 /** Seen from outside, an edge that is worked the same way as its wall goes on in the same sense as the wall's headings. */
@@ -108,7 +114,7 @@ export function joinOnWall(state: Joining, placing: Placing, row: number, front:
     const [x, y, z] = inSpace(surface, centre);
     const [a, b, c] = inSpace(surface, { along, azimuth: wanted });
     const join: Join = {
-      ...laidOn(state.wall(wall), placing, unit, { centre, front }),
+      ...laidOn(state, placing, unit, { centre, front }),
       round: isPole ? null : labelOf(wall, row),
       stitch: stitch === null ? null : inRound(stitch, roundCount(wall.fabric, round)),
       called: placing.side ?? placing.sides?.[i] ?? null,
@@ -123,13 +129,10 @@ export function joinOnWall(state: Joining, placing: Placing, row: number, front:
 }
 
 /** A unit's edge laid onto the wall about a place. */
-function laidOn(
-  surface: Wall,
-  placing: Placing,
-  unit: Unit,
-  { centre, front }: { centre: WallPoint; front: number },
-): Join {
+function laidOn(state: Joining, placing: Placing, unit: Unit, spot: Spot): Join {
+  const { centre, front } = spot;
   const { sentence, piece, wall } = placing;
+  const surface = state.wall(wall);
   const edgeRound = sewnEdgeOf(placing);
   const isClosed = edgeRound.closed !== null;
   const held = heldOf(placing);
@@ -164,7 +167,7 @@ function laidOn(
       problems: [problem(piece, 'join-flat', facts, { severity: 'info', sentence })],
     };
   const edge: Edge = { count: edgeRound.count, stitchMm: piece.gauge.widthMm, held };
-  const laid: Laid = { centre, heading: headingOf(placing, held, centre, front), sense: senseOf(placing) };
+  const laid: Laid = { centre, heading: headingOf(state, placing, held, spot), sense: senseOf(placing) };
   const found = footprintOf(surface, edge, laid);
   if (!isFootprint(found)) {
     const code = found.why === 'wider-than-wall' ? 'limb-wider-than-wall' : 'join-over-edge';

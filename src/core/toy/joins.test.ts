@@ -511,3 +511,55 @@ test('legs that grow into a body are joined by the work: nothing asks for their 
   ]);
   expect(joined.loose).toEqual([]);
 });
+
+/** The stitch of its own edge that a unit has at a pin. */
+function edgeAt(text: string, name: string, at: string): number | undefined {
+  const join = analyseToy(text).joined.joins.find(({ unit }) => unit.name === name);
+  const pin = join?.pins?.find((one) => one.at === at);
+  return join?.path?.find(({ round, stitch }) => round === pin?.round && stitch === pin.stitch)?.edge;
+}
+
+// The arms on round 8 put the front of the body at 12½ there. Sixteen rounds of 24 later, leaning a quarter of a stitch each, that line
+// passes 16½, and the back 4½.
+describe('the edge of a body faces where its limbs have its front', () => {
+  const closed = '\nR16: (2 sc, dec) x 6 [18]\nR17: (sc, dec) x 6 [12]\nR18: dec x 6 [6]';
+  const head = toy('', { start: 'bottom', lean: 0.25 }).replace(
+    'x 6 [24]\n\nArm',
+    `x 6 [24]${closed}\n\nArm`,
+  );
+  const seam = 'Sew the head to the body.';
+
+  test('sewn onto a closed head', () => {
+    const text = `${head}Sew the arms to the sides of the body on round 8.\n${seam}`;
+    expect([16, 17]).toContain(edgeAt(text, 'body', 'front'));
+    expect([4, 5]).toContain(edgeAt(text, 'body', 'back'));
+  });
+
+  test('to the open edge of a head, whichever is said first', () => {
+    const open = toy('', { start: 'bottom', lean: 0.25 });
+    const arms = 'Sew the arms to the sides of the body on round 8.';
+    for (const text of [`${open}${arms}\n${seam}`, `${open}${seam}\n${arms}`]) {
+      const { joins, fronts } = analyseToy(text).joined;
+      const join = joins.find(({ unit, on }) => unit.part === 'head' || on.part === 'head');
+      expect(join?.kind).toBe('edge-to-edge');
+      const front = join?.pins?.find(({ at }) => at === 'front');
+      expect(fronts.has('body')).toBe(true);
+      expect([16, 17]).toContain(front?.stitch);
+    }
+  });
+
+  test('what is known only after the seam turns it too: arms in line with the legs, so many rounds above them', () => {
+    const text = `${head}Sew two legs to the sides of the body on round 8.\nSew the arms to the body, 6 rounds above the legs.\n${seam}`;
+    expect([16, 17]).toContain(edgeAt(text, 'body', 'front'));
+  });
+
+  // Ten rounds under the seam is round 14½, the front of round 15 at 12½; nine rounds later it is at 14¾.
+  test('arms that go by the seam turn it themselves', () => {
+    const text = `${head}Sew the arms to the sides of the body, 10 rounds below the head.\n${seam}`;
+    expect(edgeAt(text, 'body', 'front')).toBe(15);
+  });
+
+  test('with nothing joined to it, opposite the start of its last round', () => {
+    expect([12, 13]).toContain(edgeAt(`${head}${seam}`, 'body', 'front'));
+  });
+});

@@ -1,5 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
+import { View } from '@tamagui/core';
 import { fairBody, fairCsv, fairCss, fairToysOf } from '../../core/toy/sheet/fair';
 import { useMakingList, useToMake } from '../../data/useMakingList';
 import { useRecordsOf } from '../../data/useRecord';
@@ -45,7 +46,12 @@ export function FairScreen() {
             </Notice>
           </OffPaper>
         ) : null}
-        {isEmpty ? <Empty>No toy is on the list yet. Put some on it under To buy.</Empty> : null}
+        {isEmpty ? (
+          <View padding="$4" gap="$3">
+            <Empty>No toy is on the list yet. Say there which you make, and how many.</Empty>
+            <Press tone="primary" label="To the list" onPress={() => router.replace('/buy')} />
+          </View>
+        ) : null}
         {!isEmpty && toys.length === 0 && isReading ? <Empty>Working it out …</Empty> : null}
         {toys.length > 0 ? (
           <>

@@ -11,6 +11,7 @@ import { useAnalysis } from '../../data/useAnalysis';
 import { useShelfActions } from '../../data/useShelf';
 import { Field } from '../../ui/Field';
 import { Guard } from '../../ui/Guard';
+import { halfWide } from '../../ui/layout';
 import { Icon } from '../../ui/Icon';
 import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';
@@ -57,6 +58,7 @@ export function NewToyScreen() {
   return (
     <Page
       title="Bring a pattern"
+      broad
       aside="Paste it as it is"
       back={{
         name: 'Back to the shelf',
@@ -84,101 +86,108 @@ export function NewToyScreen() {
         />
       }
     >
-      <Field
-        label="The pattern"
-        multiline
-        value={text}
-        onChange={setText}
-        placeholder={'Head\nR1: 6 sc in magic ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]'}
-      />
-      <View flexDirection="row" flexWrap="wrap">
-        <Press
-          tight
-          tone="quiet"
-          role="link"
-          label="What can be read?"
-          onPress={() => router.push('/notation')}
-        />
-        <Press
-          tight
-          tone="quiet"
-          role="link"
-          label="From another phone"
-          onPress={() => router.push('/receive')}
-        />
-      </View>
-      {tooLong ? (
-        <Notice tone="wrong" live>
-          This text has {text.length - limits.textSigns} signs too many for one toy. Give the end of it to a
-          toy of its own.
-        </Notice>
-      ) : null}
-      {failed ? (
-        <Notice tone="wrong" live>
-          The browser would not save the toy. Your text is still here: try again, or copy it somewhere safe.
-        </Notice>
-      ) : null}
-      {text.trim() ? (
-        <Guard what="What was found" resetKeys={[toy]}>
-          <View gap="$3">
-            <Title render="h2" margin={0}>
-              {worked.length === 0
-                ? 'No rounds found yet'
-                : worked.length === 1
-                  ? 'One part found'
-                  : `${worked.length} parts found`}
-            </Title>
-            {worked.map((part) => (
-              <Body key={part.source.id}>
-                <Body fontWeight="700">{part.source.name}</Body>
-                {part.source.make > 1 ? `, make ${part.source.make}` : ''}: {part.checks.length}{' '}
-                {part.checks.length === 1 ? 'round' : 'rounds'},{' '}
-                {part.checks.reduce((sum, check) => sum + check.worked, 0)} stitches
-                {part.eyes ? ', eyes' : ''}
-              </Body>
-            ))}
-            {worked.length > 0 ? (
-              <ForWhom
-                text={text}
-                audience={readAudience(toy.pattern.header.audience)}
-                onChoose={(next) => {
-                  setBefore([...before, text]);
-                  setText(next);
-                }}
-              />
-            ) : null}
-            <Problems
-              problems={toy.problems}
-              showLine
-              onApply={(suggestion) => {
-                const told = habitIn(suggestion.edits);
-                if (told) keepHabit(told);
-                setBefore([...before, text]);
-                setText(applyEdits(text, suggestion.edits));
-              }}
+      <View gap="$4" $wide={{ flexDirection: 'row', gap: '$5' }}>
+        <View gap="$4" $wide={halfWide}>
+          <Field
+            label="The pattern"
+            multiline
+            value={text}
+            onChange={setText}
+            placeholder={'Head\nR1: 6 sc in magic ring [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]'}
+          />
+          <View flexDirection="row" flexWrap="wrap">
+            <Press
+              tight
+              tone="quiet"
+              role="link"
+              label="What can be read?"
+              onPress={() => router.push('/notation')}
             />
-            {worked.length > 0 && silent === rounds.length ? (
-              <Notice tone="look">
-                no round says how many stitches it should have, so only the rounds themselves can be checked.
-                Totals such as [24] help.
-              </Notice>
-            ) : null}
-            {worked.length > 0 && toy.problems.length === 0 ? (
-              <Notice tone="good">every round adds up.</Notice>
-            ) : null}
-            {notes.length > 0 ? (
-              <Notice tone="plain">
-                Kept as notes, not counted:{' '}
-                {notes
-                  .slice(0, 12)
-                  .map((note) => `line ${note.line}, “${note.text.slice(0, 80)}”`)
-                  .join('; ')}
-                {notes.length > 12 ? `; and ${notes.length - 12} more` : ''}
-              </Notice>
-            ) : null}
+            <Press
+              tight
+              tone="quiet"
+              role="link"
+              label="From another phone"
+              onPress={() => router.push('/receive')}
+            />
           </View>
-        </Guard>
-      ) : null}
+          {tooLong ? (
+            <Notice tone="wrong" live>
+              This text has {text.length - limits.textSigns} signs too many for one toy. Give the end of it to
+              a toy of its own.
+            </Notice>
+          ) : null}
+          {failed ? (
+            <Notice tone="wrong" live>
+              The browser would not save the toy. Your text is still here: try again, or copy it somewhere
+              safe.
+            </Notice>
+          ) : null}
+        </View>
+        {text.trim() ? (
+          <View $wide={halfWide}>
+            <Guard what="What was found" resetKeys={[toy]}>
+              <View gap="$3">
+                <Title render="h2" margin={0}>
+                  {worked.length === 0
+                    ? 'No rounds found yet'
+                    : worked.length === 1
+                      ? 'One part found'
+                      : `${worked.length} parts found`}
+                </Title>
+                {worked.map((part) => (
+                  <Body key={part.source.id}>
+                    <Body fontWeight="700">{part.source.name}</Body>
+                    {part.source.make > 1 ? `, make ${part.source.make}` : ''}: {part.checks.length}{' '}
+                    {part.checks.length === 1 ? 'round' : 'rounds'},{' '}
+                    {part.checks.reduce((sum, check) => sum + check.worked, 0)} stitches
+                    {part.eyes ? ', eyes' : ''}
+                  </Body>
+                ))}
+                {worked.length > 0 ? (
+                  <ForWhom
+                    text={text}
+                    audience={readAudience(toy.pattern.header.audience)}
+                    onChoose={(next) => {
+                      setBefore([...before, text]);
+                      setText(next);
+                    }}
+                  />
+                ) : null}
+                <Problems
+                  problems={toy.problems}
+                  showLine
+                  onApply={(suggestion) => {
+                    const told = habitIn(suggestion.edits);
+                    if (told) keepHabit(told);
+                    setBefore([...before, text]);
+                    setText(applyEdits(text, suggestion.edits));
+                  }}
+                />
+                {worked.length > 0 && silent === rounds.length ? (
+                  <Notice tone="look">
+                    no round says how many stitches it should have, so only the rounds themselves can be
+                    checked. Totals such as [24] help.
+                  </Notice>
+                ) : null}
+                {worked.length > 0 && toy.problems.length === 0 ? (
+                  <Notice tone="good">every round adds up.</Notice>
+                ) : null}
+                {notes.length > 0 ? (
+                  <Notice tone="plain">
+                    Kept as notes, not counted:{' '}
+                    {notes
+                      .slice(0, 12)
+                      .map((note) => `line ${note.line}, “${note.text.slice(0, 80)}”`)
+                      .join('; ')}
+                    {notes.length > 12 ? `; and ${notes.length - 12} more` : ''}
+                  </Notice>
+                ) : null}
+              </View>
+            </Guard>
+          </View>
+        ) : null}
+      </View>
     </Page>
   );
 }

@@ -32,14 +32,20 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
     [eyes, form, part],
   );
   if (!eyes) {
+    const sighted = analysis.parts.find((other) => other !== part && other.eyes);
     return (
       <View gap="$3">
         <Notice tone="plain">
-          No eyes are placed on this part. Put a pair on the map and move it from there, or write a sentence
-          about them in the text.
+          {sighted
+            ? `The eyes of this toy are on the ${sighted.source.name.toLowerCase()}.`
+            : 'No eyes are placed on this part. Put a pair on the map and move it from there, or write a sentence about them in the text.'}
         </Notice>
         {part.fabric.rounds >= 2 ? (
-          <Press tone="primary" label="Place two eyes" onPress={() => edits.addFeature('eyes')} />
+          <Press
+            tone={sighted ? undefined : 'primary'}
+            label={sighted ? 'Place two here' : 'Place two eyes'}
+            onPress={() => edits.addFeature('eyes')}
+          />
         ) : (
           <Quiet>Eyes need at least two rounds to go between.</Quiet>
         )}

@@ -87,7 +87,10 @@ export function PartScreen({ id, first }: PartScreenProps) {
   // Not tried again by itself: that would take the plain text away from under the typing.
   const text = (
     <Guard what="The marked text" instead={<PlainText />}>
-      <TextPanel onLook={wide ? undefined : () => choose('rounds')} />
+      <TextPanel
+        from={part && part !== analysis.parts[0] ? part.source.firstLine : 1}
+        onLook={wide ? undefined : () => choose('rounds')}
+      />
     </Guard>
   );
   return (

@@ -1,3 +1,4 @@
+import { useEffect, useRef, useState } from 'react';
 import { useTheme, View } from '@tamagui/core';
 import { Text as Words, TextInput, View as Box } from 'react-native';
 import { palette } from '../../ui/palette';
@@ -13,8 +14,28 @@ const gutter = 34;
 /** Marks are drawn on a copy of each line: of more lines than this only the text itself is drawn. */
 const mostMarked = 1500;
 
-/** The pattern as the maker writes it, with what is wrong marked where it stands. Everything else follows from it. */
-export function TextPanel({ onLook }: { onLook?: () => void }) {
+/** What stays free above the line that is shown first. */
+const above = 12;
+
+/** Where the text begins to be read: at a line, once, when it is opened. Afterwards it stays where she reads. */
+function useScrolledTo(opened: number) {
+  const [line] = useState(opened);
+  const ref = useRef<Box>(null);
+  useEffect(() => {
+    const mark = ref.current as unknown as HTMLElement | null;
+    const region = mark?.closest('[role=region]');
+    if (line === 1 || !mark || !region) return;
+    region.scrollTop += mark.getBoundingClientRect().top - region.getBoundingClientRect().top - above;
+  }, [line]);
+  return { line, ref };
+}
+
+/**
+ * The pattern as the maker writes it, with what is wrong marked where it stands. Everything else follows from it.
+ *
+ * @param from the line it is shown from when it is opened
+ */
+export function TextPanel({ from, onLook }: { from: number; onLook?: () => void }) {
   const { editor, text, analysis } = useToy();
   const theme = useTheme();
   const marked = new Map<number, Problem>();
@@ -26,6 +47,7 @@ export function TextPanel({ onLook }: { onLook?: () => void }) {
     }
   }
   const lines = text.split('\n');
+  const top = useScrolledTo(from);
   if (lines.length > mostMarked)
     return <Field label="Pattern text" multiline value={text} onChange={editor.setText} />;
   return (
@@ -48,6 +70,7 @@ export function TextPanel({ onLook }: { onLook?: () => void }) {
                 return (
                   <Box
                     key={index}
+                    {...(index + 1 === top.line ? { ref: top.ref } : {})}
                     style={{
                       paddingLeft: gutter,
                       paddingRight: 12,

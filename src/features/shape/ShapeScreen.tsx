@@ -1,7 +1,7 @@
 import { View } from '@tamagui/core';
 import { sizeOfPart } from '../../core/toy/stuffedPart';
 import { useMemo, useState } from 'react';
-import { Card, Row } from '../../ui/layout';
+import { Card, halfWide, Row } from '../../ui/layout';
 import {
   formRounds,
   forms,
@@ -73,48 +73,53 @@ export function ShapeScreen({ gauge = assumedGauge, terms = 'us', back, onTake }
       title="Start from a shape"
       aside={`${gauge.widthMm} × ${gauge.heightMm} mm a stitch${gauge.assumed ? ', assumed' : ''}`}
       back={back}
+      broad
       foot={<Press tone="primary" label="Take these rounds" onPress={() => onTake(text)} />}
     >
-      <OneOf
-        wraps
-        unlabelled
-        label="Shape"
-        options={kinds.map((key) => [key, forms[key].name])}
-        chosen={kind}
-        onChoose={choose}
-      />
-      <View flexDirection="row" gap="$4" alignItems="center">
-        <ToyPicture picture={picture} name={form.name} size={148} />
-        <View flexGrow={1} flexShrink={1} flexBasis={0} gap="$1" role="status">
-          <Answer>{part?.checks.length ?? 0} rounds</Answer>
-          <Body>{widest} stitches at the widest</Body>
-          <Quiet>about {Math.round(part ? sizeOfPart(part).widthMm : 0)} mm wide, stuffed</Quiet>
-        </View>
-      </View>
-      <Size label={kind === 'oval' ? 'Across' : 'Width'} value={width} onChange={setWidth} />
-      {form.height !== null ? (
-        <Size label={kind === 'oval' ? 'Length' : 'Height'} value={height} onChange={setHeight} />
-      ) : null}
-      {kind === 'oval' ? null : (
-        <View gap="$2">
+      <View gap="$4" $wide={{ flexDirection: 'row', gap: '$5' }}>
+        <View gap="$4" $wide={halfWide}>
           <OneOf
-            label="Every round a multiple of"
-            options={[...repeatStarts.map((n) => [String(n), String(n)] as const), ['exact', 'Any']]}
-            chosen={start === null ? 'exact' : String(start)}
-            onChoose={(key) => setStart(repeatStarts.find((n) => String(n) === key) ?? null)}
+            wraps
+            unlabelled
+            label="Shape"
+            options={kinds.map((key) => [key, forms[key].name])}
+            chosen={kind}
+            onChoose={choose}
           />
-          <Quiet>{start === null ? exactWords : repeatWords(start, offMm)}</Quiet>
+          <View flexDirection="row" gap="$4" alignItems="center">
+            <ToyPicture picture={picture} name={form.name} size={148} />
+            <View flexGrow={1} flexShrink={1} flexBasis={0} gap="$1" role="status">
+              <Answer>{part?.checks.length ?? 0} rounds</Answer>
+              <Body>{widest} stitches at the widest</Body>
+              <Quiet>about {Math.round(part ? sizeOfPart(part).widthMm : 0)} mm wide, stuffed</Quiet>
+            </View>
+          </View>
+          <Size label={kind === 'oval' ? 'Across' : 'Width'} value={width} onChange={setWidth} />
+          {form.height !== null ? (
+            <Size label={kind === 'oval' ? 'Length' : 'Height'} value={height} onChange={setHeight} />
+          ) : null}
+          {kind === 'oval' ? null : (
+            <View gap="$2">
+              <OneOf
+                label="Every round a multiple of"
+                options={[...repeatStarts.map((n) => [String(n), String(n)] as const), ['exact', 'Any']]}
+                chosen={start === null ? 'exact' : String(start)}
+                onChoose={(key) => setStart(repeatStarts.find((n) => String(n) === key) ?? null)}
+              />
+              <Quiet>{start === null ? exactWords : repeatWords(start, offMm)}</Quiet>
+            </View>
+          )}
         </View>
-      )}
-      <Card aria-label="The rounds">
-        {text
-          .trim()
-          .split('\n')
-          .filter((line) => /^R\d/.test(line))
-          .map((line, index) => (
-            <Body key={index}>{line}</Body>
-          ))}
-      </Card>
+        <Card aria-label="The rounds" $wide={halfWide}>
+          {text
+            .trim()
+            .split('\n')
+            .filter((line) => /^R\d/.test(line))
+            .map((line, index) => (
+              <Body key={index}>{line}</Body>
+            ))}
+        </Card>
+      </View>
     </Page>
   );
 }

@@ -13,7 +13,7 @@ import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { SaveLine } from '../toy/SaveLine';
-import { OffPaper, Paper, PaperFoot } from './Paper';
+import { BesideToy, OffPaper, Paper, PaperFoot } from './Paper';
 
 const termWords: readonly [Terms, string][] = [
   ['us', 'US terms'],
@@ -80,7 +80,9 @@ export function ForOthersScreen() {
             ) : null}
           </View>
         </OffPaper>
-        <Paper label="The pattern for others" html={html} />
+        <BesideToy>
+          <Paper label="The pattern for others" html={html} />
+        </BesideToy>
         <Keep pattern={pattern} />
       </Page>
     </Fill>

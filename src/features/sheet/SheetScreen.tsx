@@ -13,7 +13,7 @@ import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { SaveLine } from '../toy/SaveLine';
 import { ToyTabs } from '../toy/ToyTabs';
-import { Paper, PaperFoot } from './Paper';
+import { BesideToy, Paper, PaperFoot } from './Paper';
 
 /** The maker's sheet, as it will be printed. */
 export function SheetScreen() {
@@ -30,7 +30,9 @@ export function SheetScreen() {
         back={{ name: 'Back to the shelf', go: () => router.replace('/') }}
         scrolls={false}
       >
-        <Paper label="The sheet" html={html} />
+        <BesideToy>
+          <Paper label="The sheet" html={html} />
+        </BesideToy>
         <PaperFoot>
           <Press grow tone="primary" label="Print" icon={null} onPress={() => window.print()} />
           <Press
