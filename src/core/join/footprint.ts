@@ -11,6 +11,8 @@ export interface Edge {
   /** width of one of them in mm, by its own yarn */
   stitchMm: number;
   held: Held;
+  /** of a flat one the stitch its front layer begins with, counted from 0 */
+  first?: number;
 }
 
 /** Where an edge is laid, and how it is turned there. */
@@ -131,14 +133,22 @@ function lineOf(wall: Wall, { centre, heading }: Laid, places: number, stitchMm:
   return points;
 }
 
-/** The line of a flattened edge: ⌊m/2⌋ places; edge stitches j and m−1−j share one, and of an odd count the last takes the middle. */
-function flatFootprint(wall: Wall, { count, stitchMm, held }: Edge, laid: Laid): Footprint | NoFootprint {
+/**
+ * The line of a flattened edge: ⌊m/2⌋ places; counted from the first of its front layer, edge stitches j and m−1−j share one, and of an
+ * odd count the last takes the middle.
+ */
+function flatFootprint(
+  wall: Wall,
+  { count, stitchMm, held, first = 0 }: Edge,
+  laid: Laid,
+): Footprint | NoFootprint {
   const across = Math.max(1, Math.floor(count / 2));
   // Folded at its middle the line lies on itself.
   const places = held === 'pinched' ? Math.max(1, Math.ceil(across / 2)) : across;
   const line = lineOf(wall, laid, places, stitchMm);
   if (!line || line.some(({ along }) => !isOnWall(wall, along))) return { why: 'over-edge' };
-  const points = Array.from({ length: count }, (_, j) => {
+  const points = Array.from({ length: count }, (_, stitch) => {
+    const j = (((stitch - first) % count) + count) % count;
     const flat = Math.min(j, count - 1 - j, across - 1);
     const at = held === 'pinched' ? Math.min(flat, across - 1 - flat) : flat;
     return line[at] ?? laid.centre;

@@ -163,16 +163,13 @@ function settleFronts(state: Joining, placings: readonly Placing[]): void {
  * @param parts all parts of the toy, in the order of the text
  */
 export function joinToy(parts: readonly JoinPart[]): JoinedToy {
-  const { assumed, joined } = joinOnce(parts, new Map());
+  const joined = joinOnce(parts, new Map());
   // Where a part faces may only be known once what goes by its edge is placed: then its edge is turned to it.
-  const isKnownNow = [...assumed].some((id) => joined.fronts.has(id));
-  return isKnownNow ? joinOnce(parts, joined.fronts).joined : joined;
+  const isKnownNow = [...joined.facings.keys()].some((id) => joined.fronts.has(id));
+  return isKnownNow ? joinOnce(parts, joined.fronts) : joined;
 }
 
-function joinOnce(
-  parts: readonly JoinPart[],
-  fronts: JoinedToy['fronts'],
-): { joined: JoinedToy; assumed: ReadonlySet<string> } {
+function joinOnce(parts: readonly JoinPart[], fronts: JoinedToy['fronts']): JoinedToy {
   const state = new Joining(parts, fronts);
   const units = new Units();
   joinAsWritten(state, units);
@@ -203,12 +200,12 @@ function joinOnce(
   const others = parts.filter((part) => part !== root && !isWorkedOn(part) && roundCount(part.fabric, 1) > 0);
   const isJoined = ({ part, unit }: Unit) =>
     joins.some((join) => join.unit.part === part && join.unit.unit === unit);
-  const joined: JoinedToy = {
+  return {
     units: joins.map(({ unit }) => unit),
     joins: withClashes(parts, joins),
     loose: others.flatMap((part) => units.rest(part)).filter((unit) => !isJoined(unit)),
     fronts: state.fronts,
+    facings: state.facings,
     problems: state.problems,
   };
-  return { joined, assumed: state.assumed };
 }

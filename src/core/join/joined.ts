@@ -135,6 +135,8 @@ export interface JoinedToy {
   loose: Unit[];
   /** azimuth of the front line of each wall that something is joined to, by its part */
   fronts: ReadonlyMap<string, number>;
+  /** azimuth at which each other part that is joined by an edge faces forward, by its part */
+  facings: ReadonlyMap<string, number>;
   problems: Problem[];
 }
 

@@ -1,6 +1,6 @@
 import type { Problem } from '../notation/problem';
 import { roundCount } from '../fabric/fabric';
-import { frontAzimuth } from '../place/frame/frontLine';
+import { bentFront, frontAzimuth } from '../place/frame/frontLine';
 import { stitchAzimuth } from '../shape/azimuth';
 import type { Join, JoinPart } from './joined';
 import { rowOfLabel } from './numbers';
@@ -14,8 +14,8 @@ export class Joining {
   readonly problems: Problem[] = [];
   private readonly walls = new Map<string, Wall>();
   readonly fronts: Map<string, number>;
-  /** parts whose front was taken to be opposite the start of their own edge, as nothing was known to be joined to them */
-  readonly assumed = new Set<string>();
+  /** azimuths at which parts face by their edge or their shape, as nothing was known to be joined to them */
+  readonly facings = new Map<string, number>();
 
   /** @param fronts azimuths of front lines that are known already */
   constructor(
@@ -82,15 +82,17 @@ export class Joining {
 
   /**
    * The azimuth at which a part faces forward, for an edge of it that is joined: where its face or its maker has it, else where what is
-   * joined to the part has it, else opposite the start of the round.
+   * joined to the part has it, else where its shape bends it to, else opposite the start of the round.
    */
   facing({ part, features, front, fabric, starts }: JoinPart, round: number): number {
     const hasOwn = part.front !== null || features.length > 0;
     if (hasOwn) return front;
     const known = this.fronts.get(part.id);
     if (known !== undefined) return known;
-    this.assumed.add(part.id);
-    return stitchAzimuth(fabric, starts, round, (roundCount(fabric, round) + 1) / 2);
+    const opposite = (roundCount(fabric, round) + 1) / 2;
+    const facing = bentFront(fabric, starts) ?? stitchAzimuth(fabric, starts, round, opposite);
+    this.facings.set(part.id, facing);
+    return facing;
   }
 
   /** Where around its wall the units of a sentence go, about a row of it; null where that is not said. */

@@ -1,5 +1,7 @@
 import { roundCount } from '../fabric/fabric';
 import { stitchAtAzimuth, stitchAzimuth, turn, wrapAngle } from '../shape/azimuth';
+import { direction } from '../place/frame/direction';
+import { flatStance, headingToFront } from './facing';
 import { footprintOf, isFootprint, type Edge, type Footprint, type Held, type Laid } from './footprint';
 import { blankJoin, kindOfHeld, type Join, type JoinPart, type Pin, type Unit } from './joined';
 import type { Joining } from './joining';
@@ -31,12 +33,7 @@ function headingOf(state: Joining, placing: Placing, held: Held, { centre: spot,
     const reachesOver = Math.abs(a - b) > 1;
     return reachesOver ? up : (rightward(wall) * Math.PI) / 2;
   }
-  const toFront = wrapAngle(front - spot.azimuth);
-  const isStart = spot.along <= 0;
-  const isEnd = spot.along >= (wall.profile.along.at(-1) ?? 0);
-  const isMiddle = Math.abs(toFront) < 0.3 || Math.abs(toFront) > Math.PI - 0.3;
-  const aside = isMiddle ? up : (Math.sign(toFront) * Math.PI) / 2;
-  const facing = isStart ? 0 : isEnd ? Math.PI : aside;
+  const facing = headingToFront(wall, spot, front);
   const { count } = sewnEdgeOf(placing);
   const frontStitch = frontStitchOf(state, placing);
   return facing - (senseOf(placing) * turn * (frontStitch - 1)) / Math.max(1, count);
@@ -47,6 +44,27 @@ function frontStitchOf(state: Joining, placing: Placing): number {
   const { piece } = placing;
   const { round } = sewnEdgeOf(placing);
   return stitchAtAzimuth(piece.fabric, piece.starts, round, state.facing(piece, round));
+}
+
+/**
+ * The stitch of its edge, from 0, at the left end of a piece that is held flat, as one looks at the wall. With a front of its own its front layer has that in its
+ * middle; else the piece is folded at the start of its round, and so faces forward with the middle of a layer.
+ */
+function flatFrom(state: Joining, { piece, wall, sentence }: Placing, spot: Spot): number {
+  const { round, count } = sewnEdgeOf({ piece, sentence });
+  const { hand, side } = piece.orientation;
+  const across = Math.max(1, Math.floor(count / 2));
+  const { pointsDown, looksIn } = flatStance(wall, spot.centre, spot.front);
+  // Sewn from left to right is the layer in front, where stitches run so as one looks at it; upside down or from behind they run back.
+  const isFirstInFront = (direction({ hand, side, start: 'top' }) === 1) === (pointsDown === looksIn);
+  const middle = (across - 1) / 2 + (isFirstInFront ? 0 : across);
+  const hasOwn = piece.part.front !== null || piece.features.length > 0;
+  if (!hasOwn) {
+    state.facings.set(piece.part.id, stitchAzimuth(piece.fabric, piece.starts, round, middle + 1));
+    return 0;
+  }
+  const front = stitchAtAzimuth(piece.fabric, piece.starts, round, piece.front) - 1;
+  return Math.round(front - middle - 1e-9);
 }
 
 /** Seen from outside, an edge that is worked the same way as its wall goes on in the same sense as the wall's headings. */
@@ -166,7 +184,8 @@ function laidOn(state: Joining, placing: Placing, unit: Unit, spot: Spot): Join 
       kind: 'outline',
       problems: [problem(piece, 'join-flat', facts, { severity: 'info', sentence })],
     };
-  const edge: Edge = { count: edgeRound.count, stitchMm: piece.gauge.widthMm, held };
+  const first = held === 'round' ? 0 : flatFrom(state, placing, spot);
+  const edge: Edge = { count: edgeRound.count, stitchMm: piece.gauge.widthMm, held, first };
   const laid: Laid = { centre, heading: headingOf(state, placing, held, spot), sense: senseOf(placing) };
   const found = footprintOf(surface, edge, laid);
   if (!isFootprint(found)) {

@@ -1,5 +1,6 @@
 import * as vec3 from 'gl-matrix/vec3';
 import { direction } from '../place/frame/direction';
+import { flatStance, headingToFront, type FlatStance } from './facing';
 import type { Join, JoinedToy, JoinPart, Unit } from './joined';
 import { sewnEdgeOf } from './placing';
 import { alongAt, depthAt, radiusAt, type Wall, type WallPoint } from './wall';
@@ -33,8 +34,6 @@ export interface PosedUnit {
 
 /** A flattened piece is two layers of fabric, not a tube. */
 const flatThickness = 0.28;
-/** On a wall as upright as this a flat piece has nothing to stand on. */
-const steep = 0.4;
 const forward = vec3.fromValues(0, 0, 1);
 const upward = vec3.fromValues(0, 1, 0);
 
@@ -91,6 +90,29 @@ export function normalAt(posed: PosedUnit, { along, azimuth }: WallPoint): vec3 
   return vec3.length(normal) < 1e-9 ? radial : vec3.normalize(normal, normal);
 }
 
+/** A direction along the surface at a place, by its heading there: from the way towards the end, towards rising azimuths. */
+function towards(posed: PosedUnit, at: WallPoint, heading: number): vec3 {
+  const { frame } = posed;
+  const { hand, side } = posed.part.orientation;
+  const angle = angleOf(posed, at.azimuth);
+  const around = vec3.scale(vec3.create(), frame.front, -Math.sin(angle));
+  vec3.scaleAndAdd(around, around, frame.right, Math.cos(angle));
+  const rises = direction({ hand, side, start: 'top' });
+  // What goes around the surface and what stands off it leave the way towards the end.
+  const onward = vec3.cross(vec3.create(), around, normalAt(posed, at));
+  vec3.scale(onward, onward, Math.cos(heading));
+  return vec3.scaleAndAdd(onward, onward, around, rises * Math.sin(heading));
+}
+
+/** Where the front of a piece looks that is held flat along a round: outward from the axis of its wall, or inward. */
+function flatFront(posed: PosedUnit, at: WallPoint, { looksIn }: FlatStance): vec3 {
+  const { frame } = posed;
+  const angle = angleOf(posed, at.azimuth);
+  const outward = vec3.scale(vec3.create(), frame.front, Math.cos(angle));
+  vec3.scaleAndAdd(outward, outward, frame.right, Math.sin(angle));
+  return looksIn ? vec3.negate(outward, outward) : outward;
+}
+
 /** How far the end of a part is from its start along its axis. */
 const lengthOf = ({ along, z }: Wall): number => (along.length > 0 ? (z.at(-1) ?? 0) : 0);
 
@@ -143,26 +165,23 @@ function onWall(
   { centre, kind, sentence }: Join,
 ): Pick<PosedUnit, 'frame' | 'outward' | 'thickness'> | null {
   if (!centre) return null;
-  const along = Math.min(wall.surface.along.at(-1) ?? 0, alongAt(wall.surface, rowOfCentre(wall, centre)));
+  const row = rowOfCentre(wall, centre);
+  const along = Math.min(wall.surface.along.at(-1) ?? 0, alongAt(wall.surface, row));
   const here: WallPoint = { along, azimuth: centre.azimuth };
   const isClosed = kind === 'closed-on-wall';
   const isFlat = heldFlat.has(kind);
   const straight = normalAt(wall, here);
-  const normal = isFlat && Math.abs(straight[1] ?? 0) < steep ? hanging(straight) : straight;
+  const stance = isFlat ? flatStance(wall.part, centre, wall.facing) : null;
+  const normal = stance?.hangs ? hanging(straight) : straight;
   const edge = sewnEdgeOf({ piece: part, sentence });
   const byStart = isClosed && edge.closed === 'start';
   // A closed end is pressed flat as far as it is sewn: the round that is sewn through lies on the wall.
   const depth = isClosed ? depthAt(surface, alongAt(surface, edge.round)) : lengthOf(surface);
   const origin = vec3.scaleAndAdd(vec3.create(), placeOf(wall, here), normal, byStart ? -depth : depth);
   const away = byStart ? vec3.clone(normal) : vec3.negate(vec3.create(), normal);
-  // A flat edge lies along the round: what faces off it is what stands on that and on the wall.
-  const facing = isFlat ? (normal === straight ? wall.frame.away : straight) : forward;
+  const heading = headingToFront(wall.part, centre, wall.facing);
+  const facing = stance ? flatFront(wall, here, stance) : towards(wall, here, heading);
   const frame = frameAt(origin, away, facing);
-  const looksBack = isFlat && vec3.dot(frame.front, upward) + vec3.dot(frame.front, forward) < 0;
-  if (looksBack) {
-    vec3.negate(frame.front, frame.front);
-    vec3.negate(frame.right, frame.right);
-  }
   return { frame, outward: straight, thickness: isFlat ? flatThickness : 1 };
 }
 
@@ -178,13 +197,16 @@ function rowOfCentre({ surface, part }: PosedUnit, centre: WallPoint): number {
   return round + (centre.along - before) / Math.max(1e-9, (along[round] ?? 0) - before);
 }
 
+/** From so steep an axis on, as the cosine to straight up, a frill hangs down about it. */
+const upright = 0.4;
+
 /** What is worked into a round of another, as a frill: about the same axis, hanging down where that axis is upright. */
 function inRound(wall: PosedUnit, part: JoinPart, surface: Wall): PosedUnit['frame'] {
   const { onto } = part.part;
   const row = onto ? wall.part.fabric.label.lastIndexOf(onto.round) + 1 : 0;
   const depth = depthAt(wall.surface, alongAt(wall.surface, row));
   const origin = vec3.scaleAndAdd(vec3.create(), wall.frame.origin, wall.frame.away, depth);
-  const rises = (wall.frame.away[1] ?? 0) > steep && surface.along.length > 0;
+  const rises = (wall.frame.away[1] ?? 0) > upright && surface.along.length > 0;
   const away = rises ? vec3.negate(vec3.create(), wall.frame.away) : vec3.clone(wall.frame.away);
   return frameAt(origin, away, wall.frame.front);
 }
@@ -270,7 +292,7 @@ function rootOf(worked: readonly JoinPart[], placeable: readonly Join[]): JoinPa
  */
 export function poseToy(
   parts: readonly JoinPart[],
-  { joins, loose, fronts }: JoinedToy,
+  { joins, loose, fronts, facings }: JoinedToy,
   surfaceOf: (part: JoinPart) => Wall,
 ): PosedUnit[] {
   const worked = parts.filter(({ fabric }) => fabric.rounds > 0 && fabric.row[0] !== 1);
@@ -283,7 +305,7 @@ export function poseToy(
   const standAlone = (part: JoinPart, unit: Unit): PosedUnit => ({
     ...standingUnit(part, unit),
     surface: surfaceOf(part),
-    facing: fronts.get(part.part.id) ?? part.front,
+    facing: fronts.get(part.part.id) ?? facings.get(part.part.id) ?? part.front,
   });
   const posed: PosedUnit[] = [standAlone(root, nameless(root))];
   const has = (id: string) => posed.find(({ unit }) => unit.part === id);

@@ -285,7 +285,14 @@ function ofItsPart(problem: Problem, parts: readonly PartSource[]): Problem {
 }
 
 const unordered: Order = { steps: [], cycles: [] };
-const unjoined: JoinedToy = { units: [], joins: [], loose: [], fronts: new Map(), problems: [] };
+const unjoined: JoinedToy = {
+  units: [],
+  joins: [],
+  loose: [],
+  fronts: new Map(),
+  facings: new Map(),
+  problems: [],
+};
 
 /** A toy of which only the text is known. */
 function nothingBut(text: string, problem: Problem): ToyAnalysis {
