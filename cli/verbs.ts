@@ -137,6 +137,7 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
           pins,
           sentence: _sentence,
           called: _called,
+          facing: _facing,
           ...join
         }) => ({
           ...join,

@@ -1,6 +1,7 @@
+import { direction } from '../place/frame/direction';
 import { wrapAngle } from '../shape/azimuth';
 import type { Profile } from '../shape/profile';
-import type { JoinPart } from './joined';
+import type { AnyJoin, JoinPart } from './joined';
 import type { WallPoint } from './wall';
 
 /** Where so little of the way to the front lies along the wall, as a share, the wall faces the front or the back. */
@@ -38,12 +39,14 @@ export function headingToFront(wall: JoinPart, { along, azimuth }: WallPoint, fr
 
 /** How a piece held flat stands at a place of its wall. */
 export interface FlatStance {
-  /** the wall is upright: the piece hangs down along it */
+  /** its line goes up the wall, over several rounds; else it lies along its round */
+  isUpright: boolean;
+  /** the wall is upright and its line lies along the round: the piece hangs down along it */
   hangs: boolean;
-  /** its closed end points down: it hangs, or is under the wall */
-  pointsDown: boolean;
   /** its front looks inward over the wall: it stands on top, behind the sides, and looks to the front all the same */
   looksIn: boolean;
+  /** stitches that run to the right, seen from the side it is looked at, run against the line it is sewn along */
+  isReversed: boolean;
 }
 
 /** On a wall as upright as this a flat piece has nothing to stand on. */
@@ -51,15 +54,33 @@ const steep = 0.4;
 /** So far behind the sides, as the cosine of the way to the front, what stands on top looks inward. */
 const behindSides = -0.1;
 
+/** Whether a sentence lays an edge over several rounds: then its line goes up the wall. */
+export function liesUpWall({ range, gap }: AnyJoin): boolean {
+  const [from = 0, to = 0] = range ?? gap ?? [];
+  return Math.abs(from - to) > 1;
+}
+
 /**
- * How a piece held flat stands at a place: its front looks outward, but for one on top behind the sides.
+ * How a piece held flat stands at a place. Its line goes to the right along its round, and it looks outward, but for one on top behind the
+ * sides; or its line goes up, and it looks to the front.
  *
  * @param front azimuth of the front line of the wall
  */
-export function flatStance(wall: JoinPart, { along, azimuth }: WallPoint, front: number): FlatStance {
+export function flatStance(
+  wall: JoinPart,
+  { along, azimuth }: WallPoint,
+  front: number,
+  isUpright: boolean,
+): FlatStance {
+  if (isUpright) {
+    const isOnLeft = Math.sin(front - azimuth) * direction(wall.orientation) > 0;
+    return { isUpright, hangs: false, looksIn: false, isReversed: !isOnLeft };
+  }
   const rising = wall.orientation.start === 'top' ? 1 : -1;
   const looksUp = widening(wall.profile, along) * rising;
   const hangs = Math.abs(looksUp) < steep;
-  const isBehind = Math.cos(front - azimuth) < behindSides;
-  return { hangs, pointsDown: looksUp < steep, looksIn: !hangs && isBehind };
+  const looksIn = !hangs && Math.cos(front - azimuth) < behindSides;
+  // What hangs, or is under the wall, points down: its stitches run the other way; so do those of what is seen from behind.
+  const pointsDown = looksUp < steep;
+  return { isUpright, hangs, looksIn, isReversed: pointsDown !== looksIn };
 }

@@ -120,6 +120,8 @@ export interface Join {
   loops: 'both' | 'front' | 'back' | null;
   /** of two edges, the stitches of the smaller that take two */
   doubles: number[] | null;
+  /** of what is held flat without a front of its own: the azimuth at which it faces forward, in the middle of a layer */
+  facing: number | null;
   /** how far its middle is from where it was wanted */
   missMm: number;
   /** the middle on the wall, for drawing; null where that is not on one */
@@ -162,6 +164,7 @@ export const blankJoin = (kind: Join['kind'], unit: Unit, wall: JoinPart, senten
   base: null,
   loops: null,
   doubles: null,
+  facing: null,
   missMm: 0,
   centre: null,
   problems: [],

@@ -1,7 +1,7 @@
 import { roundCount } from '../fabric/fabric';
 import { stitchAtAzimuth, stitchAzimuth, turn, wrapAngle } from '../shape/azimuth';
 import { direction } from '../place/frame/direction';
-import { flatStance, headingToFront } from './facing';
+import { flatStance, headingToFront, liesUpWall } from './facing';
 import { footprintOf, isFootprint, type Edge, type Footprint, type Held, type Laid } from './footprint';
 import { blankJoin, kindOfHeld, type Join, type JoinPart, type Pin, type Unit } from './joined';
 import type { Joining } from './joining';
@@ -29,9 +29,7 @@ function headingOf(state: Joining, placing: Placing, held: Held, { centre: spot,
   const { wall, sentence } = placing;
   const up = wall.orientation.start === 'top' ? Math.PI : 0;
   if (held !== 'round') {
-    const [a = 0, b = 0] = sentence.range ?? sentence.gap ?? [];
-    const reachesOver = Math.abs(a - b) > 1;
-    return reachesOver ? up : (rightward(wall) * Math.PI) / 2;
+    return liesUpWall(sentence) ? up : (rightward(wall) * Math.PI) / 2;
   }
   const facing = headingToFront(wall, spot, front);
   const { count } = sewnEdgeOf(placing);
@@ -50,22 +48,22 @@ function frontStitchOf(state: Joining, placing: Placing): number {
  * The stitch of its edge, from 0, at the left end of a piece that is held flat, as one looks at the wall. With a front of its own its front layer has that in its
  * middle; else the piece is folded at the start of its round, and so faces forward with the middle of a layer.
  */
-function flatFrom(state: Joining, { piece, wall, sentence }: Placing, spot: Spot): number {
+function foldedAt({ piece, wall, sentence }: Placing, spot: Spot): { first: number; facing: number | null } {
   const { round, count } = sewnEdgeOf({ piece, sentence });
   const { hand, side } = piece.orientation;
   const across = Math.max(1, Math.floor(count / 2));
-  const { pointsDown, looksIn } = flatStance(wall, spot.centre, spot.front);
-  // Sewn from left to right is the layer in front, where stitches run so as one looks at it; upside down or from behind they run back.
-  const isFirstInFront = (direction({ hand, side, start: 'top' }) === 1) === (pointsDown === looksIn);
+  const { isReversed } = flatStance(wall, spot.centre, spot.front, liesUpWall(sentence));
+  const runsRight = direction({ hand, side, start: 'top' }) === 1;
+  const isFirstInFront = runsRight !== isReversed;
   const middle = (across - 1) / 2 + (isFirstInFront ? 0 : across);
   const hasOwn = piece.part.front !== null || piece.features.length > 0;
-  if (!hasOwn) {
-    state.facings.set(piece.part.id, stitchAzimuth(piece.fabric, piece.starts, round, middle + 1));
-    return 0;
-  }
+  if (!hasOwn) return { first: 0, facing: stitchAzimuth(piece.fabric, piece.starts, round, middle + 1) };
   const front = stitchAtAzimuth(piece.fabric, piece.starts, round, piece.front) - 1;
-  return Math.round(front - middle - 1e-9);
+  return { first: Math.round(front - middle - 1e-9), facing: null };
 }
+
+/** What is held open as a ring. */
+const notFolded = { first: 0, facing: null };
 
 /** Seen from outside, an edge that is worked the same way as its wall goes on in the same sense as the wall's headings. */
 function senseOf(placing: Placing): 1 | -1 {
@@ -184,7 +182,7 @@ function laidOn(state: Joining, placing: Placing, unit: Unit, spot: Spot): Join 
       kind: 'outline',
       problems: [problem(piece, 'join-flat', facts, { severity: 'info', sentence })],
     };
-  const first = held === 'round' ? 0 : flatFrom(state, placing, spot);
+  const { first, facing } = held === 'round' ? notFolded : foldedAt(placing, spot);
   const edge: Edge = { count: edgeRound.count, stitchMm: piece.gauge.widthMm, held, first };
   const laid: Laid = { centre, heading: headingOf(state, placing, held, spot), sense: senseOf(placing) };
   const found = footprintOf(surface, edge, laid);
@@ -201,6 +199,7 @@ function laidOn(state: Joining, placing: Placing, unit: Unit, spot: Spot): Join 
     covers: { rounds, stitches: lineCovers(pins, rounds) ?? covers.stitches },
     path: relabelled(wall, path),
     pins,
+    facing,
   };
 }
 

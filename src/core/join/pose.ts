@@ -1,6 +1,6 @@
 import * as vec3 from 'gl-matrix/vec3';
 import { direction } from '../place/frame/direction';
-import { flatStance, headingToFront, type FlatStance } from './facing';
+import { flatStance, headingToFront, liesUpWall, type FlatStance } from './facing';
 import type { Join, JoinedToy, JoinPart, Unit } from './joined';
 import { sewnEdgeOf } from './placing';
 import { alongAt, depthAt, radiusAt, type Wall, type WallPoint } from './wall';
@@ -171,7 +171,7 @@ function onWall(
   const isClosed = kind === 'closed-on-wall';
   const isFlat = heldFlat.has(kind);
   const straight = normalAt(wall, here);
-  const stance = isFlat ? flatStance(wall.part, centre, wall.facing) : null;
+  const stance = isFlat ? flatStance(wall.part, centre, wall.facing, liesUpWall(sentence)) : null;
   const normal = stance?.hangs ? hanging(straight) : straight;
   const edge = sewnEdgeOf({ piece: part, sentence });
   const byStart = isClosed && edge.closed === 'start';
@@ -179,8 +179,11 @@ function onWall(
   const depth = isClosed ? depthAt(surface, alongAt(surface, edge.round)) : lengthOf(surface);
   const origin = vec3.scaleAndAdd(vec3.create(), placeOf(wall, here), normal, byStart ? -depth : depth);
   const away = byStart ? vec3.clone(normal) : vec3.negate(vec3.create(), normal);
-  const heading = headingToFront(wall.part, centre, wall.facing);
-  const facing = stance ? flatFront(wall, here, stance) : towards(wall, here, heading);
+  // A line up the wall has its front beside it, on the side where the front is.
+  const beside = Math.sin(wall.facing - centre.azimuth) < 0 ? -Math.PI / 2 : Math.PI / 2;
+  const heading = stance?.isUpright ? beside : headingToFront(wall.part, centre, wall.facing);
+  const isAlongRound = stance !== null && !stance.isUpright;
+  const facing = isAlongRound ? flatFront(wall, here, stance) : towards(wall, here, heading);
   const frame = frameAt(origin, away, facing);
   return { frame, outward: straight, thickness: isFlat ? flatThickness : 1 };
 }
@@ -288,12 +291,12 @@ function rootOf(worked: readonly JoinPart[], placeable: readonly Join[]): JoinPa
 /**
  * The toy with every part in its place, as far as that is known; what is not lies beside it.
  *
- * @param surfaceOf the stuffed surface of a part
+ * @param surfaceOf the surface of a part, stuffed, or as it is when it is held flat
  */
 export function poseToy(
   parts: readonly JoinPart[],
   { joins, loose, fronts, facings }: JoinedToy,
-  surfaceOf: (part: JoinPart) => Wall,
+  surfaceOf: (part: JoinPart, isFlat: boolean) => Wall,
 ): PosedUnit[] {
   const worked = parts.filter(({ fabric }) => fabric.rounds > 0 && fabric.row[0] !== 1);
   const byId = (id: string) => worked.find(({ part }) => part.id === id);
@@ -304,7 +307,7 @@ export function poseToy(
   if (!root) return [];
   const standAlone = (part: JoinPart, unit: Unit): PosedUnit => ({
     ...standingUnit(part, unit),
-    surface: surfaceOf(part),
+    surface: surfaceOf(part, false),
     facing: fronts.get(part.part.id) ?? facings.get(part.part.id) ?? part.front,
   });
   const posed: PosedUnit[] = [standAlone(root, nameless(root))];
@@ -314,9 +317,11 @@ export function poseToy(
     const wall = has(join.on.part);
     const part = byId(join.unit.part);
     if (!wall || !part) return false;
-    const surface = surfaceOf(part);
+    const surface = surfaceOf(part, heldFlat.has(join.kind));
     const place = placeBy(join, wall, part, surface);
-    if (place) posed.push({ ...standAlone(part, join.unit), surface, ...place });
+    if (!place) return true;
+    const alone = standAlone(part, join.unit);
+    posed.push({ ...alone, surface, facing: join.facing ?? alone.facing, ...place });
     return true;
   };
   let waiting = placeable;

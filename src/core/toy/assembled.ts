@@ -11,7 +11,7 @@ import { yarnColour } from '../supplies/yarnColour';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
 import { joinPart } from './joinAll';
 import { memoise } from './memoise';
-import { stuffedPart } from './stuffedPart';
+import { isStuffed, stuffedPart } from './stuffedPart';
 
 /** The surface of a part as it is stuffed; one that is not keeps its profile. */
 const stuffedWall = memoise((part: PartAnalysis): Wall => {
@@ -20,11 +20,17 @@ const stuffedWall = memoise((part: PartAnalysis): Wall => {
   return wallOf(fabric, starts, stuffedPart(part), how !== 'open' && how !== 'flat');
 });
 
+/** An empty part pressed flat: each round as wide as half its stitches, one height below the other. */
+const flatWall = memoise((part: PartAnalysis): Wall => {
+  const round = stuffedWall(part);
+  return { ...round, z: round.along, radius: round.radius.map((radius) => (radius * Math.PI) / 2) };
+});
+
 const posedOf = memoise((toy: ToyAnalysis): PosedUnit[] => {
-  const surfaceOf = ({ part }: JoinPart): Wall => {
+  const surfaceOf = ({ part }: JoinPart, isFlat: boolean): Wall => {
     const found = toy.parts.find(({ source }) => source.id === part.id);
     if (!found) throw new Error(`no part ${part.id}`);
-    return stuffedWall(found);
+    return isFlat && !isStuffed(found) ? flatWall(found) : stuffedWall(found);
   };
   return poseToy(
     toy.parts.map((part) => joinPart(part)),
