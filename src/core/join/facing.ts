@@ -22,6 +22,12 @@ function widening({ along, radius }: Profile, at: number): number {
   return way > 1e-9 ? Math.max(-1, Math.min(1, wider / way)) : 0;
 }
 
+/** Which way is up at the front or back of a wall: along it, and around one that lies on its side. */
+function headingUp({ orientation }: JoinPart): number {
+  if (orientation.lying) return (direction(orientation) * Math.PI) / 2;
+  return orientation.start === 'top' ? Math.PI : 0;
+}
+
 /**
  * Which way along its wall a piece looks that is joined at a place, in radians from the way towards the end of the wall, towards rising
  * azimuths: to the front of the toy, as far as the wall lets it; up where the wall itself faces the front or the back.
@@ -33,7 +39,7 @@ export function headingToFront(wall: JoinPart, { along, azimuth }: WallPoint, fr
   const down = widening(wall.profile, along) * Math.cos(toFront);
   const around = Math.sin(toFront);
   const facesFront = Math.hypot(down, around) < facesFrontWithin;
-  if (facesFront) return wall.orientation.start === 'top' ? Math.PI : 0;
+  if (facesFront) return headingUp(wall);
   return Math.atan2(around, down);
 }
 

@@ -54,9 +54,25 @@ function sameRound(placings: readonly Placing[], { wall }: Placing, row: number)
   );
 }
 
-/** The one of two pieces that lies on its side where it is joined, or is flat; null where neither does. */
-function acrossOf({ piece, wall }: Placing): JoinPart | null {
-  if (wall.orientation.lying || wall.fabric.row[0] === 1) return wall;
+/**
+ * Whether a sentence says the very round and stitch of one unit, or its front or back: that is the same place whichever way the wall lies.
+ */
+function isSaidByStitch(placing: Placing): boolean {
+  const { sentence, units, isOnTop, stitches } = placing;
+  const { round, gap, relation, countFrom, back, sides, place, way, kind } = sentence;
+  const { front, ...goesBy } = place;
+  const isPlain = relation === undefined && countFrom === undefined && way === undefined && !isOnTop;
+  const hasRow = (round !== undefined || gap !== undefined) && Object.keys(goesBy).length === 0;
+  const isAround = (stitches ?? sentence.stitches)?.length === 1 || back || front || sides === 'middle';
+  const isSewn = kind !== 'nosew' && heldOf(placing) === 'round';
+  return units.length === 1 && isPlain && hasRow && isAround === true && isSewn;
+}
+
+/** The one of two pieces that lies on its side where it is joined, or is flat; null where neither does, or it makes no difference. */
+function acrossOf(placing: Placing): JoinPart | null {
+  const { piece, wall } = placing;
+  if (wall.fabric.row[0] === 1) return wall;
+  if (wall.orientation.lying && !isSaidByStitch(placing)) return wall;
   // A closed piece that lies touches with its side, not with its end.
   return piece.orientation.lying && !endOf(piece).open ? piece : null;
 }

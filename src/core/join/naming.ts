@@ -19,6 +19,7 @@ export function named(
   const placed = joins.map((join) => {
     const wall = wallOfJoin(join);
     if (!wall || !join.centre || join.round === null) return { join, side: null, isBehind: false };
+    if (wall.orientation.lying) return { join, side: sideAlong(wall, join.round), isBehind: false };
     const off = wrapAngle(join.centre.azimuth - (fronts.get(wall.part.id) ?? wall.front)) * rightward(wall);
     const row = roundNumbered(wall.fabric, Math.round(join.round));
     const halfStitch = turn / Math.max(1, roundCount(wall.fabric, Math.max(1, row))) / 2;
@@ -43,6 +44,13 @@ export function named(
     return { ...join, problems, unit: { ...unit, side, name } };
   });
   return named.map((join) => ({ ...join, unit: { ...join.unit, name: toldApart(join, named) } }));
+}
+
+/** The side a round of a part is on that lies on its side; null in its middle. */
+function sideAlong({ fabric, orientation }: JoinPart, round: number): Side | null {
+  const fromMiddle = roundNumbered(fabric, Math.round(round)) - (fabric.rounds + 1) / 2;
+  if (Math.abs(fromMiddle) < 1) return null;
+  return fromMiddle < 0 === (orientation.start === 'top') ? 'left' : 'right';
 }
 
 /** Of several that would go by one name each has its number: `left front tentacle 2`. */

@@ -102,12 +102,16 @@ export function pinsAround(wall: JoinPart, path: readonly SewnStitch[], front: n
  * @param orientation of the wall: at which end it begins, and which way its azimuths go
  */
 export function pinWord({ orientation }: JoinPart, at: PinAt): string {
-  const startsAtTop = orientation.start === 'top';
-  if (at === 'start') return startsAtTop ? 'top' : 'bottom';
-  if (at === 'end') return startsAtTop ? 'bottom' : 'top';
+  const { lying, start } = orientation;
+  // On a part that lies on its side its start is at the left or right, and stitches go up or down.
+  const [first, last] = lying ? ['left', 'right'] : ['top', 'bottom'];
+  const [back, onward] = lying ? ['bottom', 'top'] : ['left', 'right'];
+  const isStartFirst = start === 'top';
+  if (at === 'start') return (isStartFirst ? first : last) ?? at;
+  if (at === 'end') return (isStartFirst ? last : first) ?? at;
   if (at === 'falling' || at === 'rising') {
-    const isRight = (at === 'rising') === (direction(orientation) === 1);
-    return isRight ? 'right' : 'left';
+    const isOnward = (at === 'rising') === (direction(orientation) === 1);
+    return (isOnward ? onward : back) ?? at;
   }
   return at;
 }

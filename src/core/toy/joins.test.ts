@@ -1,6 +1,9 @@
 import { applyEdits } from '../notation/applyEdits';
 import { putJoin, rewriteJoin, stepJoin, type JoinStep } from '../join/move';
 import { analyseToy } from './analyse';
+import { placeOf } from '../join/pose';
+import { pinWord } from '../join/pins';
+import { assembled } from './assembled';
 import { joinPart } from './joinAll';
 
 interface Worked {
@@ -561,5 +564,57 @@ describe('the edge of a body faces where its limbs have its front', () => {
 
   test('with nothing joined to it, opposite the start of its last round', () => {
     expect([12, 13]).toContain(edgeAt(`${head}${seam}`, 'body', 'front'));
+  });
+});
+
+// A head of 36 in its middle, worked from the left to the right: stitches run upwards, so underneath is a quarter of a round, 9, before the
+// front. Round 8 begins at the back: its front is at 18½.
+describe('on a part that lies on its side', () => {
+  const lying = (sentences: string, start = 'left') =>
+    analyseToy(
+      `Lean: 0\nGauge: 5 mm x 5 mm\nHead\nStart: ${start}\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5: (3 sc, inc) x 6\nR6: (4 sc, inc) x 6\nR7-R13: sc around\nR14: (4 sc, dec) x 6\nR15: (3 sc, dec) x 6\nR16: (2 sc, dec) x 6\nR17: (sc, dec) x 6\nR18: dec x 6\n\nFoot (make 2)\nR1: 6 sc in ring\nR2: inc x 6\nR3-R5: sc around\n${sentences}`,
+    );
+  const feet =
+    'Sew the left foot to the head on round 7, stitch 9. Sew the right foot to the head on round 12, stitch 9.';
+  const tipOf = (toy: ReturnType<typeof lying>, name: string) => {
+    const unit = assembled(toy).find((one) => one.unit.name === name)!;
+    return placeOf(unit, { along: 0, azimuth: 0 });
+  };
+
+  test('what is sewn to a round and a stitch is under it, left and right by the rounds', () => {
+    const toy = lying(feet);
+    expect(toy.joined.joins.map(({ unit, round, stitch }) => [unit.name, round, stitch])).toEqual([
+      ['left foot', 7, 9],
+      ['right foot', 12, 9],
+    ]);
+    const [left, right] = [tipOf(toy, 'left foot'), tipOf(toy, 'right foot')];
+    expect(left[1]).toBeLessThan(-30);
+    expect(right[1]).toBeLessThan(-30);
+    expect(left[0]).toBeLessThan(right[0]!);
+    const [join] = toy.joined.joins;
+    const words = join?.pins?.map(({ at }) => pinWord(joinPart(toy.parts[0]!), at));
+    expect(words).toEqual(['left', 'right', 'bottom', 'top']);
+  });
+
+  test('begun at the right, its rounds run to the left and its stitches down', () => {
+    const toy = lying(feet, 'right');
+    const [join] = toy.joined.joins;
+    expect(join?.unit.side).toBe('right');
+    expect(join?.problems.map(({ code }) => code)).toContain('join-side');
+    expect(tipOf(toy, join!.unit.name)[1]).toBeGreaterThan(30);
+  });
+
+  test('in the middle of the front and of the back', () => {
+    const toy = lying(
+      'Sew one foot to the front of the head on round 9. Sew one foot to the back of the head on round 9.',
+    );
+    const [front, back] = toy.joined.joins.map(({ stitch }) => stitch);
+    expect([front, back]).toEqual([18.5, 0.5]);
+  });
+
+  test('where up and down are asked for it still says that it can not tell', () => {
+    const toy = lying('Sew the feet to the head on round 8, 4 stitches from the front.');
+    expect(toy.joined.joins.every(({ round }) => round === null)).toBe(true);
+    expect(toy.problems.map(({ code }) => code)).toContain('join-unworked');
   });
 });

@@ -207,7 +207,10 @@ function Looking({ turned, onTurn, pulled, onPull }: LookingProps) {
 
 /** A join as a card; after the second of a pair what she counts of both. */
 function JoinItem({ join, joins }: { join: Join; joins: readonly Join[] }) {
-  const pair = pairOf(join, joins);
+  const { analysis } = useToy();
+  const wall = analysis.parts.find(({ source }) => source.id === join.on.part);
+  // What is on both sides of a part that lies is on two of its rounds: there is no front line between them to count from.
+  const pair = wall?.form.orientation.lying ? null : pairOf(join, joins);
   return (
     <View render="li" gap="$2" style={{ listStyleType: 'none' }}>
       <JoinCard join={join} />

@@ -45,6 +45,8 @@ function movable(toy: ToyAnalysis, unit: UnitRef): Movable | null {
   const found = join && parts.find(({ source }) => source.id === join.on.part);
   if (!join || join.asWritten || !found || join.round === null || join.stitch === null) return null;
   const wall = joinPart(found);
+  // Up and down are around a wall that lies: only its text moves what is on it.
+  if (wall.orientation.lying) return null;
   const { fabric, starts } = wall;
   const row = Math.max(1, roundNumbered(fabric, Math.round(join.round)));
   const front = joined.fronts.get(join.on.part) ?? wall.front;
