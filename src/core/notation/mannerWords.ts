@@ -15,3 +15,7 @@ export const labelled = new RegExp(
   String.raw`^\s*(?:${roundWord}\.?\s*\d{1,4}(?:\s*-\s*\d{1,4})?|\d{1,4}(?:\s*-\s*\d{1,4})?(?=\s*[:.)]))`,
   'i',
 );
+
+/** `Make a slip knot, ` before the chains it holds. */
+export const slipKnot =
+  /\b(?:(?:make|tie|start\s+with|begin\s+with|with)\s+)?(?:an?\s+)?slip\s?-?knot(?:\s+on\s*(?:to)?\s+(?:(?:the|your)\s+)?hook)?\s*[,.;:]?\s*(?:(?:and|then)\s+)?(?=ch)/i;

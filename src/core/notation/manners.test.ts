@@ -326,3 +326,25 @@ test.each(['Continue in this way until R7.', 'Continue until there are 7 rounds.
     expect(pattern.notes.map(({ text }) => text)).toEqual([line]);
   },
 );
+
+test.each([
+  'Start with an adjustable ring, 6 sc into it.',
+  'Form a ring, 6 sc in it.',
+  'Form a magic ring and work 6 sc into the centre',
+  'Create a magic loop and crochet 6 sc into it',
+  'Make a ring, sc 6 into the middle of it',
+  'Make a magic ring. 6 sc in it. (6)',
+  'Make a slip knot, ch 2, 6 sc in 2nd ch from hook.',
+  'Slip knot on hook, ch 2, 6 sc in 2nd ch from hook',
+  'R1: Slip knot, ch 2, then 6 sc in the 2nd ch from hook (6)',
+])('%s is the first round', (first) => {
+  const toy = analyseToy(`Ball\n${first}\nR2: inc x 6 (12)`);
+  expect(toy.parts[0]!.checks.map(({ worked }) => worked)).toEqual([6, 12]);
+  expect(toy.problems).toEqual([]);
+});
+
+test('`it` is a ring only where one was named, and a slip knot alone is no round', () => {
+  const toy = analyseToy('Head\nR1: 6 sc in ring (6)\nR2: inc x 6 (12)\nMake a slip knot and put it aside.');
+  expect(toy.parts[0]!.checks.map(({ worked }) => worked)).toEqual([6, 12]);
+  expect(toy.pattern.notes.map(({ text }) => text)).toEqual(['Make a slip knot and put it aside.']);
+});

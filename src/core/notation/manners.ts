@@ -1,5 +1,5 @@
 import { fromTable, figuredLabel, nakedLabel, rangeLabel, undecorated } from './labelManners';
-import { inPlace, labelled, number, numberOf, roundWord } from './mannerWords';
+import { inPlace, labelled, number, numberOf, roundWord, slipKnot } from './mannerWords';
 import { spannedRounds, type SpannedRounds } from './spannedRounds';
 import { totalAfterWork, totalBrackets, totalsOfRange, totalWords } from './totalManners';
 
@@ -120,6 +120,21 @@ function tidied(line: string): string {
     );
 }
 
+const stitchesOnce = String.raw`\b(?:sc|dc|hdc|htr|tr|sts?|stitch(?:es)?)\b(?:\s+\d{1,2})?`;
+/** `a ring, 6 sc into it`: the hole of a ring that was named before, by another word. */
+const intoIt = new RegExp(
+  String.raw`(\b(?:ring|circle|loop|mr)\b.{0,40}?${stitchesOnce}\s+(?:in(?:to)?|inside|through)\s+)(it|that|the\s+(?:cent(?:re|er)|middle|hole)(?:\s+of\s+(?:it|the\s+(?:ring|circle|loop)))?)(?=\s*(?:[[(.,;:=–-]|$))`,
+  'i',
+);
+const making =
+  /^(\s*(?:[a-z]+\s*\d*\s*[:.)-]\s*)?)(form|create)(?=\s+(?:an?|your)\s+(?:\w+\s+)?(?:ring|circle|loop)\b)/i;
+/** `Form a ring, 6 sc into it`, `make a slip knot, ch 2, …`: what a first round is begun with. */
+const begun = (line: string): string =>
+  line
+    .replace(slipKnot, (whole) => ' '.repeat(whole.length))
+    .replace(making, (_, before: string, word: string) => before + 'make'.padEnd(word.length))
+    .replace(intoIt, (_, before: string, word: string) => before + 'mr'.padEnd(word.length));
+
 /** Brings a line to the manner the grammar reads. */
 export function canonical(given: string): Canonical {
   const { line: spanned, rounds } = spannedRounds(figuredLabel(given));
@@ -134,6 +149,7 @@ export function canonical(given: string): Canonical {
     plainRounds,
     abbreviated,
     tidied,
+    begun,
     totalWords,
     totalAfterWork,
     totalBrackets,

@@ -6,6 +6,7 @@ import { foundationLabel, readHeading, type Heading } from './heading';
 import { isDefinition, isGlossary, isListed, isListHeading } from './glossary';
 import { limits } from './limits';
 import { canonical, type Canonical } from './manners';
+import { slipKnot } from './mannerWords';
 import { rephrase } from './phrasings';
 import { Rewriting } from './rewriting';
 import { readSentences, unreadSentences } from './sentence/readSentences';
@@ -253,6 +254,9 @@ function isExplanation({ work }: Words, line: string): boolean {
   return explains && !/\d/.test(line.split(/[-–—=:]/)[1] ?? '');
 }
 
+/** `Start with an `, before a ring. */
+const startingWith = /^\s*(?:start|begin)(?:ing)?\s+(?:off\s+)?with\s+(?:an?\s+)?/i;
+
 /** A line of pure work without a label, such as `6 sc in magic ring` or `(sc, inc) x 6`. */
 function isBareWork(read: Words, line: string): boolean {
   const { work, steps, termsSaid } = read;
@@ -264,9 +268,15 @@ function isBareWork(read: Words, line: string): boolean {
   const says = steps.some(({ kind }) => kind !== 'cut' && !(kind === 'nosew' && intoRing));
   const isSentence = says && !work.total;
   if (isSentence || isExplanation(read, line)) return false;
-  return (
-    line.slice(0, first.span.from).replace(foundationLabel, '').replace(nextRound, '').trim().length <= 12
+  const before = line
+    .slice(0, first.span.from + 2)
+    .replace(slipKnot, '')
+    .slice(0, -2);
+  const said = [foundationLabel, nextRound, startingWith].reduce(
+    (words, known) => words.replace(known, ''),
+    before,
   );
+  return said.trim().length <= 12;
 }
 
 /** Chains, a ring: what a first round is worked into. */
