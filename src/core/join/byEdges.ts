@@ -66,7 +66,7 @@ export function edgeAround(state: Joining, of: JoinPart, row = of.fabric.rounds)
 }
 
 /** Lines that say at which end of the toy a part begins. */
-function turnings({ part }: JoinPart): Suggestion[] {
+export function turnings({ part }: JoinPart): Suggestion[] {
   const hasHeading = part.rounds[0]?.line !== part.firstLine;
   const line = hasHeading ? part.firstLine : part.firstLine - 1;
   return (['bottom', 'top'] as const).map((end) => ({

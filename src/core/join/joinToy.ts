@@ -1,7 +1,7 @@
 import { roundCount } from '../fabric/fabric';
 import type { ProblemCode } from '../words/problems/codes';
 import { turn } from '../shape/azimuth';
-import { joinEdges } from './byEdges';
+import { joinEdges, turnings } from './byEdges';
 import { withClashes } from './clashes';
 import { blankJoin, type Join, type JoinedToy, type JoinPart, type Unit } from './joined';
 import { Joining } from './joining';
@@ -91,19 +91,19 @@ function joinReady(state: Joining, waiting: readonly Placing[], all: readonly Pl
     // Where left and right are along the part, rounds and stitches change their parts: not worked out yet, and said.
     const across = acrossOf(placing);
     if (across) {
-      unplaced(state, placing, 'unworked', across.part.name);
+      unplaced(state, placing, { why: 'unworked', what: across.part.name });
       return false;
     }
     const row = rowOf(wall, sentence, (id) => state.neighbour(wall, id), reachOf(placing));
     if (!isRow(row)) {
       if (row.why === 'waits') return true;
-      unplaced(state, placing, row.why, row.what);
+      unplaced(state, placing, row);
       return false;
     }
     if (waitsInLine(state, placing, waiting)) return true;
     const isPole = row < 0.5 || row > wall.fabric.rounds + 0.5;
     if (isPole && placing.units.length > 1) {
-      unplaced(state, placing, 'unsaid', '');
+      unplaced(state, placing, { why: 'unsaid', what: '' });
       return false;
     }
     const said = rowsSaid(all, wall);
@@ -121,10 +121,13 @@ function joinReady(state: Joining, waiting: readonly Placing[], all: readonly Pl
   });
 }
 
+/** Why it is not known where a unit goes. */
+type Unplaced = Omit<NoRow, 'why'> & { why: NoRow['why'] | 'unworked' };
+
 /** A unit of which it is not known where it goes. */
-function unplaced(state: Joining, placing: Placing, why: NoRow['why'] | 'unworked', what: string): void {
+function unplaced(state: Joining, placing: Placing, { why, what, mayBeTurned }: Unplaced): void {
   const { sentence, piece, wall, units } = placing;
-  const codes: Record<NoRow['why'] | 'unworked', ProblemCode> = {
+  const codes: Record<Unplaced['why'], ProblemCode> = {
     unsaid: 'join-where',
     missing: 'join-row-missing',
     waits: 'join-waits',
@@ -133,7 +136,9 @@ function unplaced(state: Joining, placing: Placing, why: NoRow['why'] | 'unworke
   const facts = { piece: piece.part.name, wall: wall.part.name, what };
   const severity = why === 'unworked' ? 'info' : 'warning';
   units.forEach((unit, i) => {
-    const problems = i === 0 ? [problem(piece, codes[why], facts, { severity, sentence })] : [];
+    const said = problem(piece, codes[why], facts, { severity, sentence });
+    const told = mayBeTurned ? { ...said, suggestions: turnings(wall).slice(0, 1) } : said;
+    const problems = i === 0 ? [told] : [];
     state.joins.push({ ...blankJoin('open-on-wall', unit, wall, sentence), problems });
   });
 }
@@ -196,7 +201,7 @@ function joinOnce(parts: readonly JoinPart[], fronts: JoinedToy['fronts']): Join
   for (const placing of ways.edges) joinEdges(state, placing);
   for (const placing of ways.fitted) {
     const flat = [placing.piece, placing.wall].find(({ fabric }) => fabric.row[0] === 1);
-    if (flat) unplaced(state, placing, 'unworked', flat.part.name);
+    if (flat) unplaced(state, placing, { why: 'unworked', what: flat.part.name });
     else joinFitted(state, placing);
   }
   let waiting: Placing[] = onWalls;
@@ -206,7 +211,7 @@ function joinOnce(parts: readonly JoinPart[], fronts: JoinedToy['fronts']): Join
   }
   for (const placing of waiting) {
     const { ofPart, inLineWith } = placing.sentence.place;
-    unplaced(state, placing, 'waits', ofPart?.part.name ?? inLineWith?.name ?? '');
+    unplaced(state, placing, { why: 'waits', what: ofPart?.part.name ?? inLineWith?.name ?? '' });
   }
   const inText = ({ unit }: Join) => parts.findIndex(({ part }) => part.id === unit.part);
   const joins = named(parts, state.joins, state.fronts).sort(

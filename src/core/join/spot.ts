@@ -8,7 +8,7 @@ import type { AnyJoin, JoinPart, Side } from './joined';
 import { roundNumbered } from '../fabric/rounds';
 
 /** Why a place can't be worked out from what is said. */
-export type NoRow = { why: 'unsaid' | 'missing' | 'waits'; what: string };
+export type NoRow = { why: 'unsaid' | 'missing' | 'waits'; what: string; mayBeTurned?: true };
 
 /** Where another part is on this wall: the middle of it, and the rounds it covers. */
 export interface Neighbour {
@@ -32,6 +32,8 @@ function fromEnd(wall: JoinPart, end: 'start' | 'end' | 'top' | 'bottom', n: num
 }
 
 const missing = (what: string): NoRow => ({ why: 'missing', what });
+/** It would be there if the part began at the bottom, which nothing says. */
+const turnedAway = (what: string): NoRow => ({ ...missing(what), mayBeTurned: true });
 
 /** The row of a round as the maker numbers it, counted from where it is said. */
 function numbered(wall: JoinPart, label: number, from: AnyJoin['countFrom']): number | NoRow {
@@ -71,7 +73,7 @@ const mayStandOnHead = (wall: JoinPart): boolean =>
 function byNeck(wall: JoinPart, rounds: number, way: 'above' | 'below' | 'from'): number | NoRow {
   const [line, ...others] = landmarkLines(wall.fabric, 'neck');
   if (line === undefined && way === 'above') return missing('a round above the neck');
-  if (line === undefined && mayStandOnHead(wall)) return missing('an open neck at its top');
+  if (line === undefined && mayStandOnHead(wall)) return turnedAway('an open neck at its top');
   if (line === undefined) return fromEnd(wall, 'top', rounds);
   if (others.length > 0) return missing('one neck of several');
   return line + 0.5 + (way === 'above' ? -1 : 1) * downward(wall) * rounds;
@@ -104,8 +106,12 @@ function besideOwn(
   return Math.round(feature.line + sign * (feature.half + reach));
 }
 
-function byRelation(wall: JoinPart, relation: NonNullable<AnyJoin['relation']>): number | NoRow {
-  const { rounds, direction: way, to } = relation;
+function byRelation(
+  wall: JoinPart,
+  { rounds, direction: way, to }: NonNullable<AnyJoin['relation']>,
+  openTop = false,
+): number | NoRow {
+  if (to === 'top' && openTop && mayStandOnHead(wall)) return turnedAway('an open edge at its top');
   if (to === 'base') return fromEnd(wall, 'bottom', rounds);
   if (to === 'top' || to === 'start') return fromEnd(wall, to, rounds);
   if (to === 'edge') return fromEnd(wall, 'end', rounds);
@@ -176,7 +182,7 @@ function rowSaid(
   if (gap) return middle(wall, gap, countFrom);
   if (round !== undefined) return numbered(wall, round, countFrom);
   if (beside) return besideOwn(wall, beside, reach);
-  if (relation) return byRelation(wall, relation);
+  if (relation) return byRelation(wall, relation, sentence.place.openTop);
   if (atEyes) return halfRows(wall, 'eyes')?.line ?? missing('the eyes');
   if (level) {
     const feature = wall.features.find(({ kind }) => kind === level);

@@ -618,3 +618,16 @@ describe('on a part that lies on its side', () => {
     expect(toy.problems.map(({ code }) => code)).toContain('join-unworked');
   });
 });
+
+// The body of 24 begins closed: its open edge is its end. If that is its top, it was begun at the bottom, and left and right are the other
+// way round: it is asked, and one tap says so. Round 24 is then the first below that edge, and 21 the fourth.
+test('a top edge of a part that is taken to begin at its top is asked about', () => {
+  const sentence = 'Sew the arms to the body 4 rounds below the top edge, one on each side.';
+  const asked = analyseToy(toy(sentence));
+  expect(asked.joined.joins.map(({ round }) => round)).toEqual([null, null]);
+  const problem = asked.problems.find(({ code }) => code === 'join-row-missing');
+  expect(problem?.suggestions.map(({ title }) => title)).toEqual(['Round 1 of the body is at the bottom']);
+  const settled = applyEdits(toy(sentence), problem!.suggestions[0]!.edits);
+  expect(places(settled).map(([, round]) => round)).toEqual([21, 21]);
+  expect(places(toy('Sew the arms to the body 4 rounds below the top, one on each side.'))).toHaveLength(2);
+});

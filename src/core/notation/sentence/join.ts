@@ -162,6 +162,7 @@ export function withPartNames<Join extends JoinSentence | PinSentence>(
   const { relation, ...rest } = sentence;
   const isOwn = relation && !goesByPart(place, sentence.text);
   const said = { ...(isOwn ? sentence : (rest as Join)), joined, place, ...unusedOf(unread, elsewhere) };
+  if (said.relation?.to === 'top' && topEdge.test(sentence.text)) place.openTop = true;
   if (hasRounds !== undefined && roundsFromNeck.test(sentence.text)) said.countFrom = 'top';
   // Rounds that are named say more than a level.
   if (hasRounds !== undefined || said.relation) delete place.atEyes;
@@ -173,6 +174,7 @@ export function withPartNames<Join extends JoinSentence | PinSentence>(
   return said;
 }
 
+const topEdge = /\b(?:top|upper)\s+(?:open\s+)?(?:edge|rim|opening)\b/i;
 const saysEnd = /\b(?:to|on|onto|at)\s+the\s+(?:very\s+)?(?:top|bottom)\b/i;
 
 /** `At the bottom of the body at the back` is low on its back, and not its very end: how low is asked. */

@@ -25,6 +25,8 @@ export interface JoinPlace {
   byEdge?: 'upper' | 'lower';
   /** so many rounds over or under the round that is said; with no number, directly beside it, edge to edge */
   off?: { direction: 'above' | 'below'; rounds: number | null };
+  /** the top it goes by is an open edge */
+  openTop?: true;
   /** on a level with the eyes */
   atEyes?: true;
   /** directly over or under something of the wall itself, edge to edge */
