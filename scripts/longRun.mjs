@@ -6,6 +6,7 @@ import { demoServer } from './setup.mjs';
 const port = 4396;
 const server = await demoServer(port);
 const taps = 100_000;
+const packedAfterMs = 8000;
 
 /** Puts taps on and back in turn behind what is kept of the only run of a toy that was begun with `demo`. */
 const tapOnAndBack = (page, count) =>
@@ -60,9 +61,14 @@ try {
   await page.goBack();
   await page.getByRole('button', { name: 'Go on making' }).waitFor();
   await tapOnAndBack(page, taps);
+  // All of them in one sitting: the first to open it reads a row a tap, and packs them for the next.
+  const first = await opened(page);
+  await page.waitForTimeout(packedAfterMs);
+  await page.goBack();
+  await page.getByRole('button', { name: 'Go on making' }).waitFor();
   const many = await opened(page);
   process.stdout.write(
-    `a toy with ${taps} taps more opens beside the maker in ${many.toFixed(2)} s; with those of the demo in ${few.toFixed(2)} s: ${(many - few).toFixed(2)} s for the taps\n`,
+    `a toy with ${taps} taps more opens beside the maker in ${many.toFixed(2)} s; with those of the demo in ${few.toFixed(2)} s: ${(many - few).toFixed(2)} s for the taps (the first time after all those in one sitting ${(first - few).toFixed(2)} s)\n`,
   );
 } finally {
   await browser.close();

@@ -89,3 +89,51 @@ test('made in two tabs: the one behind is told and takes no more taps', async ()
   expect(here!.state.getState().progress.place).toEqual(place);
   expect((await runs.read(run.id))?.events).toHaveLength(1);
 });
+
+/** How many rows of the database a run has. */
+async function rowsOf(id: string): Promise<number> {
+  const open = indexedDB.open('hoppla-runs');
+  const db = await new Promise<IDBDatabase>((resolve) => {
+    open.onsuccess = () => resolve(open.result);
+  });
+  const counting = db
+    .transaction('events')
+    .objectStore('events')
+    .count(IDBKeyRange.bound([id, 0], [id, Number.MAX_SAFE_INTEGER]));
+  const rows = await new Promise<number>((resolve) => {
+    counting.onsuccess = () => resolve(counting.result);
+  });
+  db.close();
+  return rows;
+}
+
+test('a long making is packed into few rows behind her back: the same events, and the next tap goes on', async () => {
+  const run = newRun();
+  await runs.begin(run);
+  const long = 2600;
+  for (let i = 0; i < long; i += 1) await runs.add(run.id, i, { ...tap, at: i });
+  const before = await runs.read(run.id);
+  // It is packed after it was read.
+  for (let tries = 0; tries < 50 && (await rowsOf(run.id)) > 300; tries += 1)
+    await new Promise((resolve) => setTimeout(resolve, 20));
+  expect(await rowsOf(run.id)).toBe(201);
+  expect(await runs.read(run.id)).toEqual(before);
+  expect(before?.events.map(({ at }) => at)).toEqual(Array.from({ length: long }, (_, i) => i));
+  await runs.add(run.id, long, { ...tap, at: long });
+  await expect(runs.add(run.id, long, { ...tap, at: 9 })).rejects.toThrow(MovedOnError);
+  expect((await runs.read(run.id))?.events.at(-1)?.at).toBe(long);
+  await runs.remove(run.id);
+  expect(await rowsOf(run.id)).toBe(0);
+});
+
+test('a making brought back from a file is one row, and a row that can not be read keeps the others as they are', async () => {
+  const run = newRun();
+  const events = Array.from({ length: 3000 }, (_, at): RunEvent => ({ ...tap, at }));
+  await runs.restore(run, events);
+  expect(await rowsOf(run.id)).toBe(1);
+  expect((await runs.read(run.id))?.events).toEqual(events);
+  await runs.add(run.id, 3000, { kind: 'unheard of' } as unknown as RunEvent);
+  const kept = await runs.read(run.id);
+  expect(kept?.events).toEqual(events);
+  expect(kept?.unreadable).toBe(1);
+});

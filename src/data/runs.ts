@@ -4,9 +4,32 @@ import { connectionTo } from './database';
 
 interface Runs extends DBSchema {
   runs: { key: string; value: Run; indexes: { toy: string } };
-  /** one row a tap, by the run and the number of the event in it */
-  events: { key: [run: string, number: number]; value: { run: string; number: number; event: RunEvent } };
+  /** by the run and the number of the event in it, from 0 */
+  events: { key: [run: string, number: number]; value: EventRow | PackedRow };
 }
+
+/** One tap. */
+interface EventRow {
+  run: string;
+  number: number;
+  event: RunEvent;
+}
+
+/** Many taps that follow each other: a hundred thousand rows take seconds to read. */
+interface PackedRow {
+  run: string;
+  /** of the first */
+  number: number;
+  events: RunEvent[];
+}
+
+const isPacked = (row: EventRow | PackedRow): row is PackedRow => 'events' in row;
+const eventsOf = (row: EventRow | PackedRow): RunEvent[] => (isPacked(row) ? row.events : [row.event]);
+
+/** From so many rows of one tap on they are packed; so many go into one row, and the last stay as they are. */
+const packFrom = 2000;
+const packedMost = 20_000;
+const keptSingle = 200;
 
 const databaseName = 'hoppla-runs';
 
@@ -32,6 +55,32 @@ export interface KeptRun {
 
 const rangeOf = (run: string) => IDBKeyRange.bound([run, 0], [run, Number.MAX_SAFE_INTEGER]);
 
+/** Events that follow each other, as rows of many. */
+function packed(run: string, first: number, events: readonly RunEvent[]): PackedRow[] {
+  const rows: PackedRow[] = [];
+  for (let at = 0; at < events.length; at += packedMost)
+    rows.push({ run, number: first + at, events: events.slice(at, at + packedMost) });
+  return rows;
+}
+
+/** Packs the rows of a run that hold one tap each, but for the last: all at once, or none where it was taken away or changed meanwhile. */
+async function pack(id: string, rows: readonly (EventRow | PackedRow)[]): Promise<void> {
+  const single = rows.filter((row) => !isPacked(row));
+  if (single.length < packFrom) return;
+  const old = single.slice(0, -keptSingle);
+  const [first, last] = [old[0], old.at(-1)];
+  const isWhole = first && last && last.number - first.number + 1 === old.length;
+  if (!isWhole) return;
+  const transaction = (await database()).transaction('events', 'readwrite');
+  const range = IDBKeyRange.bound([id, first.number], [id, last.number]);
+  const isThere = (await transaction.store.count(range)) === old.length;
+  if (isThere) {
+    await transaction.store.delete(range);
+    for (const row of packed(id, first.number, old.flatMap(eventsOf))) await transaction.store.put(row);
+  }
+  await transaction.done;
+}
+
 /** What is made, in a database of its own: one transaction a tap. */
 export const runs = {
   /** The runs of a toy, the newest first. */
@@ -54,8 +103,11 @@ export const runs = {
     ]);
     await transaction.done;
     if (!run) return null;
-    const events = rows.map(({ event }) => event).filter(isEvent);
-    return { run, events, unreadable: rows.length - events.length };
+    const all = rows.flatMap(eventsOf);
+    const events = all.filter(isEvent);
+    // Nobody waits for it, and rows that can't be packed are read as they are.
+    if (events.length === all.length) void pack(id, rows).catch(() => undefined);
+    return { run, events, unreadable: all.length - events.length };
   },
 
   /**
@@ -79,8 +131,7 @@ export const runs = {
     const isHere = (await transaction.objectStore('runs').getKey(run.id)) !== undefined;
     if (!isHere) {
       await transaction.objectStore('runs').add(run);
-      for (const [number, event] of events.entries())
-        await transaction.objectStore('events').put({ run: run.id, number, event });
+      for (const row of packed(run.id, 0, events)) await transaction.objectStore('events').put(row);
     }
     await transaction.done;
   },

@@ -162,16 +162,22 @@ export function withPartNames<Join extends JoinSentence | PinSentence>(
   const { relation, ...rest } = sentence;
   const isOwn = relation && !goesByPart(place, sentence.text);
   const said = { ...(isOwn ? sentence : (rest as Join)), joined, place, ...unusedOf(unread, elsewhere) };
-  if (said.relation?.to === 'top' && topEdge.test(sentence.text)) place.openTop = true;
-  if (hasRounds !== undefined && roundsFromNeck.test(sentence.text)) said.countFrom = 'top';
-  // Rounds that are named say more than a level.
-  if (hasRounds !== undefined || said.relation) delete place.atEyes;
+  settleRounds(said, hasRounds !== undefined);
   if (andTheOther.test(sentence.text)) nameBoth(said);
   if (leftAndRight.test(sentence.text)) joinBoth(said);
   if (said.back && saysEnd.test(sentence.text)) leaveEndOut(said);
   // So many stitches from the back are not in the middle of it.
   if (place.aside?.of === 'back') delete said.back;
   return said;
+}
+
+/** What a place says beside the rounds that are named, or the end it goes by. */
+function settleRounds(said: JoinSentence | PinSentence, hasRounds: boolean): void {
+  const { relation, place, text } = said;
+  if (relation?.to === 'top' && topEdge.test(text)) place.openTop = true;
+  if (hasRounds && roundsFromNeck.test(text)) said.countFrom = 'top';
+  // Rounds that are named say more than a level.
+  if (hasRounds || relation) delete place.atEyes;
 }
 
 const topEdge = /\b(?:top|upper)\s+(?:open\s+)?(?:edge|rim|opening)\b/i;
