@@ -1,5 +1,6 @@
 import { roundCount } from '../fabric/fabric';
 import type { Suggestion } from '../notation/problem';
+import { direction } from '../place/frame/direction';
 import { stitchAtAzimuth } from '../shape/azimuth';
 import { edgeToEdge, type EdgeAround } from './edges';
 import { blankJoin, type JoinPart } from './joined';
@@ -13,7 +14,7 @@ import { rightward } from './spot';
 export function joinEdges(state: Joining, placing: Placing): void {
   const { sentence, piece, wall, units } = placing;
   const [a, b] = [endOf(piece).count, endOf(wall).count];
-  const plan = edgeToEdge(edgeAround(state, piece), edgeAround(state, wall));
+  const plan = edgeToEdge(turnedOnto(state, piece, wall, 'end'), edgeAround(state, wall));
   const [smaller, larger] = a <= b ? [piece, wall] : [wall, piece];
   const facts = {
     smaller: smaller.part.name,
@@ -63,6 +64,22 @@ export function edgeAround(state: Joining, of: JoinPart, row = of.fabric.rounds)
   const { fabric, starts } = of;
   const front = stitchAtAzimuth(fabric, starts, row, state.facing(of, row));
   return { count: roundCount(fabric, row), front, rightward: rightward(of) };
+}
+
+/**
+ * The last round of a piece as it lies on an end of another: with its own start beyond that end, whichever way it stands by itself.
+ *
+ * @param end of the wall that the piece lies on, over or against
+ */
+export function turnedOnto(
+  state: Joining,
+  piece: JoinPart,
+  { orientation: { start } }: JoinPart,
+  end: 'start' | 'end',
+): EdgeAround {
+  const opposite = start === 'top' ? 'bottom' : 'top';
+  const lying = { ...piece.orientation, start: end === 'start' ? start : opposite } as const;
+  return { ...edgeAround(state, piece), rightward: direction(lying) };
 }
 
 /** Lines that say at which end of the toy a part begins. */

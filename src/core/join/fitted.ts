@@ -1,6 +1,6 @@
 import pluralize from 'pluralize';
 import { roundCount } from '../fabric/fabric';
-import { edgeAround } from './byEdges';
+import { edgeAround, turnedOnto } from './byEdges';
 import { edgeToEdge } from './edges';
 import { blankJoin, type Join, type JoinPart, type Unit } from './joined';
 import type { Joining } from './joining';
@@ -156,7 +156,7 @@ function fitted(state: Joining, fitting: Fitting, unit: Unit): Join {
     problems: fitProblems(fitting),
   };
   if (row === null || round === null) return join;
-  const plan = edgeToEdge(edgeAround(state, piece), edgeAround(state, wall, row));
+  const plan = edgeToEdge(turnedOnto(state, piece, wall, end), edgeAround(state, wall, row));
   const isSmaller = endOf(piece).count <= roundCount(fabric, row);
   const path = plan?.path.map(({ larger, smaller }) => ({
     edge: isSmaller ? smaller : larger,

@@ -186,3 +186,29 @@ test('a flat piece with a front of its own is folded beside it', () => {
   expect(flat('Front: stitch 3.5 of round 8')).toEqual([1, 12]);
   expect(flat('Front: stitch 6.5 of round 8')).toEqual([3, 4]);
 });
+
+const hat = ['Hat', ...ball.slice(0, 6), 'R7-R9: sc around', 'R10: (4 sc, dec) x 6', 'R11: (3 sc, dec) x 6'];
+const ends = [
+  'Slip the hat over the head.',
+  'Slip the hat over the head, down to round 8.',
+  'Sew the edge of the hat to the edge of the body.',
+  'Sew the head to the body.',
+];
+
+test('so is what goes over an end or against it, at whichever end it is said to begin', () => {
+  fc.assert(
+    fc.property(
+      fc.record({ hand, lean, body: start, head: start }),
+      fc.constantFrom(...ends),
+      (worked, sentence) => {
+        const lines = ['Gauge: 5 mm x 4.2 mm', worked.hand, worked.lean, 'Body', worked.body, ...ball];
+        const head = ['Head', worked.head, ...ball, ...closed];
+        const text = [...lines, ...head, ...hat, sentence].filter((line) => line !== '');
+        const off = offMm(text.join('\n'));
+        expect(off.length).toBeGreaterThan(0);
+        for (const mm of off) expect(mm).toBeLessThan(withinMm);
+      },
+    ),
+    { numRuns: 60 },
+  );
+});
