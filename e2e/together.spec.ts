@@ -223,3 +223,40 @@ test('the toy is saved as a picture and as a form, and it is said how it stands'
   const obj = await saved('Save the toy as a form, OBJ');
   expect(obj.bytes.toString()).toMatch(/^o left arm$/m);
 });
+
+test('a body under its head is pinned at the front, the back and both sides, and its text opens at its name', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
+  await page.getByRole('link', { name: 'Open Pondside otter' }).click();
+  await page.getByRole('tab', { name: 'Together' }).click();
+  await page.getByRole('button', { name: 'Body: sew it, stitch by stitch' }).click();
+  for (const where of ['front', 'back', 'left', 'right'])
+    await expect(
+      page.getByText(new RegExp(`^${where}: its stitch \\d+ to round 23, stitch \\d+$`)),
+    ).toBeVisible();
+  // Ears over several rounds have a top pin; it is counted like that of the arms.
+  await page.getByRole('button', { name: 'Check both sides: left ear and right ear' }).click();
+  const ears = page.getByRole('region', { name: 'Both sides: left ear and right ear' });
+  await ears.getByRole('button', { name: 'Count the top pins too' }).click();
+  await expect(ears.getByText('level, as far from the front and turned alike')).toBeVisible();
+
+  await page.getByRole('tab', { name: 'Parts' }).click();
+  const lineAtTop = async (part: RegExp) => {
+    await page.getByRole('link', { name: part }).click();
+    await page.getByRole('tab', { name: 'Text' }).click();
+    const text = page.getByRole('textbox', { name: 'Pattern text' });
+    await expect(text).toBeVisible();
+    return page.getByRole('region', { name: 'The text' }).evaluate((region) => region.scrollTop);
+  };
+  expect(await lineAtTop(/^Open Head/)).toBe(0);
+  await page.getByRole('button', { name: 'Back to Pondside otter' }).click();
+  expect(await lineAtTop(/^Open Body/)).toBeGreaterThan(400);
+});
+
+test('nothing on the list for the fair yet: one tap to where it is put', async ({ page }) => {
+  await page.goto('/fair');
+  await page.getByRole('button', { name: 'To the list', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'To buy' })).toBeVisible();
+});

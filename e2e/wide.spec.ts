@@ -70,3 +70,29 @@ test('the shelf stands in columns and the whole toy beside its parts; of many to
   await expect(page.getByRole('img', { name: 'Pondside otter, put together' })).toBeVisible();
   await expectAccessible(page);
 });
+
+test('the sheet stands beside the toy, and the text beside what was found in it', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
+  await page.getByRole('link', { name: 'Open Pondside otter' }).click();
+  await page.getByRole('tab', { name: 'Sheet' }).click();
+  const toy = page.getByRole('img', { name: 'Pondside otter, put together' });
+  const sheet = page.getByRole('region', { name: 'The sheet' });
+  await expect(toy).toBeVisible();
+  const [left, right] = [await toy.boundingBox(), await sheet.boundingBox()];
+  expect(left!.x + left!.width).toBeLessThanOrEqual(right!.x);
+  await expectAccessible(page);
+  // On paper the sheet is alone.
+  await page.emulateMedia({ media: 'print' });
+  await expect(toy).toBeHidden();
+  await expect(sheet).toBeVisible();
+  await page.emulateMedia({ media: 'screen' });
+
+  await page.goto('/new');
+  const text = page.getByRole('textbox', { name: 'The pattern' });
+  await text.fill('Ear (make 2)\nR1: 6 sc in ring [6]\nR2: inc x 6 [12]');
+  const found = page.getByRole('heading', { name: 'One part found' });
+  const [written, beside] = [await text.boundingBox(), await found.boundingBox()];
+  expect(written!.x + written!.width).toBeLessThanOrEqual(beside!.x);
+  await expectAccessible(page);
+});

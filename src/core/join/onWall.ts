@@ -45,8 +45,8 @@ function frontStitchOf(state: Joining, placing: Placing): number {
 }
 
 /**
- * The stitch of its edge, from 0, at the left end of a piece that is held flat, as one looks at the wall. With a front of its own its front layer has that in its
- * middle; else the piece is folded at the start of its round, and so faces forward with the middle of a layer.
+ * Where a piece is folded that is held flat: the stitch of its edge, from 0, that its line begins with. With a front of its own, that is
+ * in the middle of the layer in front; else it is folded at the start of its round, and faces forward with the middle of a layer.
  */
 function foldedAt({ piece, wall, sentence }: Placing, spot: Spot): { first: number; facing: number | null } {
   const { round, count } = sewnEdgeOf({ piece, sentence });
