@@ -201,3 +201,39 @@ test('the whole shelf goes into one file and comes back, also where a toy has ch
   for (const name of ['Pondside otter', 'Pondside toadstool', 'My toadstool'])
     await expect(page.getByRole('link', { name: `Open ${name}` })).toBeVisible();
 });
+
+test('a page of a toy keeps its address while it opens: loaded anew just then it is the same page', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
+  await page.getByRole('link', { name: 'Open Pondside otter' }).click();
+  await expect(page.getByRole('link', { name: 'Open Head' })).toBeVisible();
+  const sheet = `${page.url()}/sheet`;
+  // Every address the page has from its beginning on, also those that are there for a moment only.
+  await page.addInitScript(() => {
+    const own = history.replaceState.bind(history);
+    const had: string[] = [];
+    (window as unknown as { had: string[] }).had = had;
+    history.replaceState = (state, title, address) => {
+      had.push(String(address));
+      own(state, title, address);
+    };
+  });
+  const addresses = () => page.evaluate(() => (window as unknown as { had: string[] }).had);
+  let release = () => {};
+  const held = new Promise<void>((resolve) => (release = resolve));
+  await page.route('**/workbench-*.js', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto(sheet, { waitUntil: 'commit' });
+  await expect(page.getByText('Opening …')).toBeVisible();
+  expect(page.url()).toBe(sheet);
+  await page.reload({ waitUntil: 'commit' });
+  await expect(page.getByText('Opening …')).toBeVisible();
+  release();
+  await expect(page.getByRole('region', { name: 'The sheet' })).toBeVisible();
+  expect(page.url()).toBe(sheet);
+  for (const address of await addresses()) expect(address).toMatch(/\/sheet$/);
+});

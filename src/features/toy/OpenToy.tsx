@@ -1,10 +1,10 @@
 import { Slot, useLocalSearchParams, useRouter } from 'expo-router';
 import { ToyProvider } from '../../data/useToy';
 import { Notice } from '../../ui/Notice';
-import { Opening } from '../../ui/Opening';
 import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { DamagedToy } from './DamagedToy';
+import { OpeningToy } from './OpeningToy';
 
 /** The toy of the address, open for the pages inside. */
 export function OpenToy() {
@@ -22,8 +22,12 @@ export function OpenToy() {
           </Notice>
         </Page>
       }
-      opening={<Opening />}
-      failed={(reason, retry) => <DamagedToy reason={reason} retry={retry} />}
+      opening={<OpeningToy />}
+      failed={(reason, retry) => (
+        <OpeningToy>
+          <DamagedToy reason={reason} retry={retry} />
+        </OpeningToy>
+      )}
     >
       <Slot />
     </ToyProvider>
