@@ -37,6 +37,9 @@ const refuseWrites = (page: Page) =>
     };
   });
 
+// What is still on its way when a test ends is nobody's any more.
+test.afterEach(({ page }) => mend(page));
+
 const typedText = (page: Page) => page.getByRole('textbox', { name: 'Pattern text' });
 
 test('the edit that once took the whole shelf away', async ({ page }) => {

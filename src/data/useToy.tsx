@@ -1,36 +1,32 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { createContext, useContext, useEffect, useMemo, type ReactNode } from 'react';
+import { useContext, useEffect, useLayoutEffect, useMemo, type ReactNode } from 'react';
 import { useStore } from 'zustand';
-import type { PartAnalysis, ToyAnalysis } from '../core/toy/analyse';
+import type { PartAnalysis } from '../core/toy/analyse';
 import { lastingId } from '../core/keep/partIds';
 import { plannedForHands } from '../core/toy/planToy';
 import { abandonedDrafts, holdOpening } from './drafts';
 import { useHands } from './hands';
 import { onChangeElsewhere } from './otherTabs';
 import { shelf } from './shelf';
+import { AnalysisContext, EditorContext, type AnalysedToy, type OpenedToy } from './toyContext';
 import { createToyEditor, type SaveState, type ToyEditor } from './toyEditor';
 import { useAnalysis } from './useAnalysis';
 import { shelfKey, toyQueryKey } from './useShelf';
 import { usePace } from './pace';
 import { useYarnUse } from './yarnUse';
 
-interface OpenToy {
+interface OpenToy extends AnalysedToy {
   editor: ToyEditor;
   text: string;
-  analysis: ToyAnalysis;
-  /** the id of a part that outlives its name and its place in the text */
-  idOf: (part: PartAnalysis) => string;
   save: SaveState;
   canUndo: boolean;
   canRedo: boolean;
 }
 
-const EditorContext = createContext<ToyEditor | null>(null);
-const AnalysisContext = createContext<Pick<OpenToy, 'analysis' | 'idOf'> | null>(null);
-
-interface ToyProviderProps {
+interface ToyOpenerProps {
   id: string;
-  children: ReactNode;
+  /** gives the toy to the screens, and takes it back; it keeps being the same function */
+  onOpen: (open: OpenedToy | null) => void;
   missing: ReactNode;
   /** what stands there until the toy is read */
   opening: ReactNode;
@@ -46,8 +42,8 @@ async function openToy(id: string) {
   return stored && { stored, history, drafts };
 }
 
-/** Opens a toy for all screens below it. */
-export function ToyProvider({ id, children, missing, opening, failed }: ToyProviderProps) {
+/** Opens a toy, and keeps it open. What it shows stands there until it is: then there is nothing to see of it. */
+export function ToyOpener({ id, onOpen, missing, opening, failed }: ToyOpenerProps) {
   const client = useQueryClient();
   const { data, error, refetch, isPending } = useQuery({
     queryKey: toyQueryKey(id),
@@ -87,15 +83,11 @@ export function ToyProvider({ id, children, missing, opening, failed }: ToyProvi
   if (isPending) return opening;
   if (data === null) return missing;
   if (!editor || editor.id !== id) return opening;
-  return (
-    <EditorContext.Provider value={editor}>
-      <Analysed editor={editor}>{children}</Analysed>
-    </EditorContext.Provider>
-  );
+  return <Analysed editor={editor} onOpen={onOpen} />;
 }
 
 /** Analyses the open toy once for all that look at it. */
-function Analysed({ editor, children }: { editor: ToyEditor; children: ReactNode }) {
+function Analysed({ editor, onOpen }: { editor: ToyEditor } & Pick<ToyOpenerProps, 'onOpen'>) {
   const text = useStore(editor.store, (state) => state.text);
   const read = useAnalysis(text);
   const { hands } = useHands();
@@ -109,13 +101,16 @@ function Analysed({ editor, children }: { editor: ToyEditor; children: ReactNode
     const known = editor.knowParts(analysis.pattern.parts);
     return { analysis, idOf: ({ source }: PartAnalysis) => lastingId(known, source) };
   }, [editor, analysis]);
-  return <AnalysisContext.Provider value={analysed}>{children}</AnalysisContext.Provider>;
+  // Before anything is drawn: what is typed and what follows from it are seen together.
+  useLayoutEffect(() => onOpen({ editor, analysed }), [onOpen, editor, analysed]);
+  useLayoutEffect(() => () => onOpen(null), [onOpen]);
+  return null;
 }
 
 /** The open toy without what is computed of it: for where that may be what is broken. */
 export function useToyText(): Omit<OpenToy, 'analysis' | 'idOf'> {
   const editor = useContext(EditorContext);
-  if (!editor) throw new Error('useToyText needs a ToyProvider above it.');
+  if (!editor) throw new Error('useToyText needs an open toy above it.');
   const text = useStore(editor.store, (state) => state.text);
   const save = useStore(editor.status, (state) => state.save);
   const canUndo = useStore(editor.store.temporal, (state) => state.pastStates.length > 0);
@@ -127,6 +122,6 @@ export function useToyText(): Omit<OpenToy, 'analysis' | 'idOf'> {
 export function useToy(): OpenToy {
   const open = useToyText();
   const analysed = useContext(AnalysisContext);
-  if (!analysed) throw new Error('useToy needs a ToyProvider above it.');
+  if (!analysed) throw new Error('useToy needs an open toy above it.');
   return { ...open, ...analysed };
 }

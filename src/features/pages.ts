@@ -1,6 +1,4 @@
-import { createElement } from 'react';
 import { loadedPage } from '../ui/loadedPage';
-import { OpeningToy } from './toy/OpeningToy';
 
 /** Loads what toys are read, shown and changed with, once. */
 export const workbench = () => import('./workbench');
@@ -19,7 +17,7 @@ export const MakePage = page(({ MakeScreen }) => MakeScreen);
 export const NewShapePage = page(({ NewShapeScreen }) => NewShapeScreen);
 export const NewToyPage = page(({ NewToyScreen }) => NewToyScreen);
 export const NotationPage = page(({ NotationScreen }) => NotationScreen);
-export const OpenToy = page(({ OpenToy }) => OpenToy, createElement(OpeningToy));
+export const OpenToy = page(({ OpenToy }) => OpenToy);
 export const PartPage = page(({ PartScreen }) => PartScreen);
 export const PartShapePage = page(({ PartShapeScreen }) => PartShapeScreen);
 export const ReceivePage = page(({ ReceiveScreen }) => ReceiveScreen);

@@ -1,18 +1,6 @@
-import {
-  createContext,
-  Suspense,
-  use,
-  useContext,
-  useState,
-  type ComponentType,
-  type ReactNode,
-} from 'react';
+import { Suspense, use, useState, type ComponentType } from 'react';
+import { UnlessHeldBack } from './HoldBack';
 import { Opening } from './Opening';
-
-const HeldBack = createContext(false);
-
-/** Holds back the pages below: they are in their places, so that the address keeps naming them, and show nothing yet. */
-export const HoldBack = ({ children }: { children: ReactNode }) => <HeldBack value>{children}</HeldBack>;
 
 /**
  * Pages that come from a file which is loaded when the first of them is shown; until then they say that they open.
@@ -28,11 +16,7 @@ export function loadedPage<Pages>(load: () => Promise<Pages>) {
     });
     return loading;
   };
-  /** @param opening what stands there until then */
-  return <Props extends object>(
-    pick: (pages: Pages) => ComponentType<Props>,
-    opening: ReactNode = <Opening />,
-  ): ComponentType<Props> => {
+  return <Props extends object>(pick: (pages: Pages) => ComponentType<Props>): ComponentType<Props> => {
     function Loaded({ pages, props }: { pages: Promise<Pages>; props: Props }) {
       const Shown = pick(use(pages));
       return <Shown {...props} />;
@@ -40,11 +24,12 @@ export function loadedPage<Pages>(load: () => Promise<Pages>) {
     return function LoadedPage(props) {
       // Held out here, where it outlives the waiting: a page that could not be loaded asks again only when it is shown anew.
       const [pages] = useState(loaded);
-      if (useContext(HeldBack)) return null;
       return (
-        <Suspense fallback={opening}>
-          <Loaded pages={pages} props={props} />
-        </Suspense>
+        <UnlessHeldBack>
+          <Suspense fallback={<Opening />}>
+            <Loaded pages={pages} props={props} />
+          </Suspense>
+        </UnlessHeldBack>
       );
     };
   };

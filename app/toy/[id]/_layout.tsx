@@ -1,2 +1,2 @@
-export { OpenToy as default } from '../../../src/features/pages';
+export { ToyPages as default } from '../../../src/features/toy/ToyPages';
 export { BrokenPage as ErrorBoundary } from '../../../src/features/BrokenPage';

@@ -1,19 +1,20 @@
-import { Slot, useLocalSearchParams, useRouter } from 'expo-router';
-import { ToyProvider } from '../../data/useToy';
+import { useRouter } from 'expo-router';
+import type { OpenedToy } from '../../data/toyContext';
+import { ToyOpener } from '../../data/useToy';
 import { Notice } from '../../ui/Notice';
+import { Opening } from '../../ui/Opening';
 import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { DamagedToy } from './DamagedToy';
-import { OpeningToy } from './OpeningToy';
 
-/** The toy of the address, open for the pages inside. */
-export function OpenToy() {
-  const { id } = useLocalSearchParams<{ id: string }>();
+/** Opens a toy for its pages; until it is open, or where it can't be, this says so in their place. */
+export function OpenToy({ id, onOpen }: { id: string; onOpen: (open: OpenedToy | null) => void }) {
   const router = useRouter();
   const toShelf = <Press label="To the shelf" onPress={() => router.replace('/')} />;
   return (
-    <ToyProvider
+    <ToyOpener
       id={id}
+      onOpen={onOpen}
       missing={
         <Page title="Not here">
           <Notice tone="look" actions={toShelf}>
@@ -22,14 +23,8 @@ export function OpenToy() {
           </Notice>
         </Page>
       }
-      opening={<OpeningToy />}
-      failed={(reason, retry) => (
-        <OpeningToy>
-          <DamagedToy reason={reason} retry={retry} />
-        </OpeningToy>
-      )}
-    >
-      <Slot />
-    </ToyProvider>
+      opening={<Opening />}
+      failed={(reason, retry) => <DamagedToy reason={reason} retry={retry} />}
+    />
   );
 }
