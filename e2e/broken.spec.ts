@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { bearHead, bringPattern, expectAccessible, saved } from './helpers';
+import { bearHead, bringPattern, expectAccessible, openDemo, saved } from './helpers';
 
 const withEyes = `${bearHead}\nEyes: 9 mm, between R9 and R10, 6 showing`;
 
@@ -336,9 +336,7 @@ test('the demo toys are asked for again where the request is lost on its way', a
     lost += 1;
     return lost === 1 ? route.abort() : route.continue();
   });
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
-  await expect(page.getByRole('link', { name: 'Open Pondside otter' })).toBeVisible();
+  await openDemo(page);
   expect(lost).toBe(2);
 });
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { expectAccessible } from './helpers';
+import { expectAccessible, openDemo } from './helpers';
 
 const savedText = async (page: Page, name: string): Promise<string> => {
   const download = page.waitForEvent('download');
@@ -11,9 +11,7 @@ const savedText = async (page: Page, name: string): Promise<string> => {
 test('a list for several toys: what is there is taken off, what it costs is summed, a toy that is gone is told', async ({
   page,
 }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
-  await expect(page.getByRole('link', { name: 'Open Pondside otter' })).toBeVisible();
+  await openDemo(page);
   await page.getByRole('button', { name: 'To buy' }).click();
   await page.getByRole('button', { name: 'Add Pondside otter' }).click();
   await page.getByRole('button', { name: 'Add Pondside hedgehog' }).click();

@@ -31,6 +31,19 @@ export async function expectAccessible(page: Page): Promise<void> {
   ).toEqual([]);
 }
 
+/** The shelf with the demo toys on it. */
+export async function openDemo(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
+  await expect(page.getByRole('link', { name: 'Open Pondside otter' })).toBeVisible();
+}
+
+/** The otter of the demo, with what it is made of. */
+export async function openOtter(page: Page): Promise<void> {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Open Pondside otter' }).click();
+}
+
 /** Brings a pattern from the shelf to its first part. */
 export async function bringPattern(page: Page, text: string): Promise<void> {
   await page.goto('/');

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { bearHead, bringPattern, expectAccessible, holes, saved } from './helpers';
+import { bearHead, bringPattern, expectAccessible, holes, openDemo, openOtter, saved } from './helpers';
 
 test('a reload keeps everything, also on a deep link, and the undo history', async ({ page }) => {
   await bringPattern(page, `${bearHead}\nEyes: 9 mm, between R9 and R10, 6 showing`);
@@ -166,9 +166,7 @@ test('the page of a part outlives a new name, and a part put in above it', async
 test('the whole shelf goes into one file and comes back, also where a toy has changed meanwhile', async ({
   page,
 }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
-  await expect(page.getByRole('link', { name: 'Open Pondside otter' })).toBeVisible();
+  await openDemo(page);
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save the whole shelf' }).click();
   const file = await (await download).path();
@@ -205,9 +203,7 @@ test('the whole shelf goes into one file and comes back, also where a toy has ch
 test('a page of a toy keeps its address while it opens: loaded anew just then it is the same page', async ({
   page,
 }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
-  await page.getByRole('link', { name: 'Open Pondside otter' }).click();
+  await openOtter(page);
   await expect(page.getByRole('link', { name: 'Open Head' })).toBeVisible();
   const sheet = `${page.url()}/sheet`;
   // Every address the page has from its beginning on, also those that are there for a moment only.

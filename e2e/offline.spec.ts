@@ -1,11 +1,10 @@
 import { expect, test } from '@playwright/test';
+import { openDemo } from './helpers';
 
 test.use({ serviceWorkers: 'allow' });
 
 test('once opened, every screen works after a reload with the network off', async ({ page, context }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
-  await expect(page.getByRole('link', { name: 'Open Pondside otter' })).toBeVisible();
+  await openDemo(page);
   await page.evaluate(async () => {
     await navigator.serviceWorker.ready;
     if (!navigator.serviceWorker.controller)

@@ -1,10 +1,8 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible } from './helpers';
+import { expectAccessible, openOtter } from './helpers';
 
 test('for whom it is, what stops it, and the eyes in thread instead; figures are hers', async ({ page }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
-  await page.getByRole('link', { name: 'Open Pondside otter' }).click();
+  await openOtter(page);
   await expect(page.getByRole('link', { name: 'Child-safe' })).toContainText('For whom is it?');
   await page.getByRole('link', { name: 'Child-safe' }).click();
   await page.getByRole('radio', { name: 'Under 3' }).click();
@@ -50,9 +48,7 @@ test('for whom it is, what stops it, and the eyes in thread instead; figures are
 test('what is tried is written down: a failure stays, mended and held; it goes with the toy’s file', async ({
   page,
 }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
-  await page.getByRole('link', { name: 'Open Pondside otter' }).click();
+  await openOtter(page);
   await page.getByRole('link', { name: 'Child-safe' }).click();
   await page.getByRole('link', { name: 'Try it, and write it down' }).click();
   await expect(page.getByText('Nothing tried yet')).toBeVisible();
@@ -113,9 +109,7 @@ test('a gauge and a scale beside the phone: a pull is read, every fault is told,
 }) => {
   test.setTimeout(240_000);
   const pull = (course: object) => request.post('/bench/gauge/course', { data: course });
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
-  await page.getByRole('link', { name: 'Open Pondside otter' }).click();
+  await openOtter(page);
   await page.getByRole('link', { name: 'Child-safe' }).click();
   await page.getByRole('link', { name: 'Try it, and write it down' }).click();
   await page.getByRole('button', { name: 'Try: Pull, left eye of the head' }).click();

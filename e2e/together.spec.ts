@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
-import { expectAccessible, saved } from './helpers';
+import { expectAccessible, openOtter, saved } from './helpers';
 
 /** A bear of six parts; its sentences say nothing of arms and legs. */
 const bear = `Toy: Willow bear
@@ -113,9 +113,7 @@ test('where a place is not said it is asked, and counted on the tab', async ({ p
 });
 
 test('after pinning both sides are counted, and it is said what to move', async ({ page }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
-  await page.getByRole('link', { name: 'Open Pondside otter' }).click();
+  await openOtter(page);
   await page.getByRole('tab', { name: 'Together' }).click();
   await page.getByRole('button', { name: 'Check both sides: left arm and right arm' }).click();
   const both = page.getByRole('region', { name: 'Both sides: left arm and right arm' });
@@ -133,9 +131,7 @@ test('after pinning both sides are counted, and it is said what to move', async 
 test('the maps show where parts meet: the stitches of the wall, and which stitch of the edge comes on top', async ({
   page,
 }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
-  await page.getByRole('link', { name: 'Open Pondside otter' }).click();
+  await openOtter(page);
   await page.getByRole('link', { name: /^Open Body/ }).click();
   await page.getByRole('tab', { name: 'Map' }).click();
   const body = page.getByRole('img', { name: /^Body unrolled/ });
@@ -152,9 +148,7 @@ test('the maps show where parts meet: the stitches of the wall, and which stitch
 test('a tap on the drawing takes a part in the hand: pads, arrow keys and a thumb move it there', async ({
   page,
 }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
-  await page.getByRole('link', { name: 'Open Pondside otter' }).click();
+  await openOtter(page);
   await page.getByRole('tab', { name: 'Together' }).click();
   const hand = page.getByRole('group', { name: 'The part in your hand' });
   await expect(hand.getByText('Tap a part to move it.')).toBeVisible();
@@ -200,9 +194,7 @@ test('a tap on the drawing takes a part in the hand: pads, arrow keys and a thum
 });
 
 test('the toy is saved as a picture and as a form, and it is said how it stands', async ({ page }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
-  await page.getByRole('link', { name: 'Open Pondside otter' }).click();
+  await openOtter(page);
   await page.getByRole('tab', { name: 'Together' }).click();
   await expect(page.getByText(/As it is drawn it leans back .* and rests on the left leg/)).toBeVisible();
   const saved = async (button: string) => {
@@ -227,9 +219,7 @@ test('the toy is saved as a picture and as a form, and it is said how it stands'
 test('a body under its head is pinned at the front, the back and both sides, and its text opens at its name', async ({
   page,
 }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
-  await page.getByRole('link', { name: 'Open Pondside otter' }).click();
+  await openOtter(page);
   await page.getByRole('tab', { name: 'Together' }).click();
   await page.getByRole('button', { name: 'Body: sew it, stitch by stitch' }).click();
   for (const where of ['front', 'back', 'left', 'right'])

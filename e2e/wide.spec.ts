@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { bearHead, expectAccessible, feature } from './helpers';
+import { bearHead, expectAccessible, feature, openDemo, openOtter } from './helpers';
 
 test('text, map and answer stand side by side where there is room', async ({ page }) => {
   await page.goto('/');
@@ -49,8 +49,7 @@ test('a conflict stands in the line of features beside the form, and its remedy 
 test('the shelf stands in columns and the whole toy beside its parts; of many toys one is found by its name', async ({
   page,
 }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
+  await openDemo(page);
   const toys = page.getByRole('list', { name: 'Toys' }).getByRole('listitem');
   await expect(toys).toHaveCount(5);
   const [first, second] = await Promise.all([toys.nth(0).boundingBox(), toys.nth(1).boundingBox()]);
@@ -72,9 +71,7 @@ test('the shelf stands in columns and the whole toy beside its parts; of many to
 });
 
 test('the sheet stands beside the toy, and the text beside what was found in it', async ({ page }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Look at the Pondside demo toys' }).click();
-  await page.getByRole('link', { name: 'Open Pondside otter' }).click();
+  await openOtter(page);
   await page.getByRole('tab', { name: 'Sheet' }).click();
   const toy = page.getByRole('img', { name: 'Pondside otter, put together' });
   const sheet = page.getByRole('region', { name: 'The sheet' });

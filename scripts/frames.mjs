@@ -1,13 +1,10 @@
-import { chromium } from '@playwright/test';
+import { openBrowser } from './browser.mjs';
 import { demoServer } from './setup.mjs';
 
 // Counts the frames the form view draws while it is turned, in a real browser drawing without a GPU.
 const port = 4393;
 const server = await demoServer(port);
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu'],
-});
+const browser = await openBrowser();
 try {
   const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
   await page.addInitScript(() => {

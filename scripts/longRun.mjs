@@ -1,4 +1,4 @@
-import { chromium } from '@playwright/test';
+import { halfMadeOtter, openBrowser } from './browser.mjs';
 import { demoServer } from './setup.mjs';
 
 // How long a toy takes to open that is made with a great many taps: the page beside the maker, from the address to the stitch she is at,
@@ -45,18 +45,9 @@ async function opened(page) {
   return (Date.now() - began) / 1000;
 }
 
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu'],
-});
+const browser = await openBrowser();
 try {
-  const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
-  await page.goto(`http://127.0.0.1:${port}/`);
-  // What the demo has half made is begun once the shelf has nothing else to do.
-  await page.waitForTimeout(5000);
-  await page.getByRole('link', { name: 'Open Pondside otter' }).click();
-  await page.getByRole('tab', { name: /^Make/ }).click();
-  await page.getByRole('button', { name: 'Go on making' }).waitFor();
+  const page = await halfMadeOtter(browser, port);
   const few = await opened(page);
   await page.goBack();
   await page.getByRole('button', { name: 'Go on making' }).waitFor();

@@ -1,4 +1,4 @@
-import { chromium } from '@playwright/test';
+import { openBrowser } from './browser.mjs';
 import { demoServer } from './setup.mjs';
 
 // How long a phone waits for the shelf: the browser slowed down four times, from the address to the first toy that can be tapped, on a
@@ -11,10 +11,7 @@ const settledMs = 6000;
 
 /** Seconds until something can be tapped on a page, in a browser that has never been here, and again after a reload. */
 async function measure(path, ready) {
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu'],
-  });
+  const browser = await openBrowser();
   try {
     const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
     const session = await page.context().newCDPSession(page);

@@ -1,4 +1,4 @@
-import { chromium } from '@playwright/test';
+import { halfMadeOtter, openBrowser } from './browser.mjs';
 import { demoServer } from './setup.mjs';
 
 // How soon a tap beside the maker is answered: the browser slowed down four times, from the tap to the next picture, beside a button on
@@ -32,17 +32,9 @@ const busyTimes = (page, name) =>
   );
 
 const middle = (numbers) => [...numbers].sort((a, b) => a - b)[Math.floor(numbers.length / 2)];
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu'],
-});
+const browser = await openBrowser();
 try {
-  const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
-  await page.goto(`http://127.0.0.1:${port}/`);
-  // What the demo has half made is begun once the shelf has nothing else to do.
-  await page.waitForTimeout(5000);
-  await page.getByRole('link', { name: 'Open Pondside otter' }).click();
-  await page.getByRole('tab', { name: /^Make/ }).click();
+  const page = await halfMadeOtter(browser, port);
   await page.getByRole('button', { name: 'Go on making' }).click();
   await page.getByRole('button', { name: 'Beside the work' }).click();
   await page.getByRole('radio', { name: 'A stitch' }).click();

@@ -11,7 +11,7 @@ export interface JoinDirections {
   address: string;
   /** what it covers, how to count there, why two sides differ */
   lines: string[];
-  /** the four places to pin first */
+  /** the places to pin first: `front: round 24, stitch 16` */
   pins: string[];
   /** every stitch of the edge and where it goes */
   path: string[];

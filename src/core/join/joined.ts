@@ -29,6 +29,10 @@ export interface JoinPart {
   features: readonly FeaturePlacement[];
 }
 
+/** Whether a part has a front of its own, by its maker's word or its face. */
+export const hasOwnFront = ({ part, features }: JoinPart): boolean =>
+  part.front !== null || features.length > 0;
+
 /** One making of a part. */
 export interface UnitRef {
   /** the part by its id in the text */

@@ -2,7 +2,7 @@ import type { Problem } from '../notation/problem';
 import { roundCount } from '../fabric/fabric';
 import { bentFront, frontAzimuth } from '../place/frame/frontLine';
 import { stitchAzimuth } from '../shape/azimuth';
-import type { Join, JoinPart } from './joined';
+import { hasOwnFront, type Join, type JoinPart } from './joined';
 import { rowOfLabel } from './numbers';
 import { endOf, widthOn, type Placing } from './placing';
 import { aroundOf, type Around, type Neighbour } from './spot';
@@ -70,12 +70,11 @@ export class Joining {
 
   /** The front line of a wall: where its face or its maker has it, else opposite the round starts of the rounds that things are joined to. */
   frontOf(wall: JoinPart, rows: readonly number[]): number {
-    const { part, features, fabric, starts } = wall;
+    const { part, fabric, starts } = wall;
     const known = this.fronts.get(part.id);
     if (known !== undefined) return known;
     const rounds = [...new Set(rows.map((row) => Math.round(row)))];
-    const hasOwn = part.front !== null || features.length > 0;
-    const front = hasOwn ? wall.front : frontAzimuth(part, fabric, starts, rounds);
+    const front = hasOwnFront(wall) ? wall.front : frontAzimuth(part, fabric, starts, rounds);
     this.fronts.set(part.id, front);
     return front;
   }
@@ -84,9 +83,9 @@ export class Joining {
    * The azimuth at which a part faces forward, for an edge of it that is joined: where its face or its maker has it, else where what is
    * joined to the part has it, else where its shape bends it to, else opposite the start of the round.
    */
-  facing({ part, features, front, fabric, starts }: JoinPart, round: number): number {
-    const hasOwn = part.front !== null || features.length > 0;
-    if (hasOwn) return front;
+  facing(piece: JoinPart, round: number): number {
+    const { part, fabric, starts } = piece;
+    if (hasOwnFront(piece)) return piece.front;
     const known = this.fronts.get(part.id);
     if (known !== undefined) return known;
     const opposite = (roundCount(fabric, round) + 1) / 2;

@@ -3,7 +3,7 @@ import { stitchAtAzimuth, stitchAzimuth, turn, wrapAngle } from '../shape/azimut
 import { direction } from '../place/frame/direction';
 import { flatStance, headingToFront, liesUpWall } from './facing';
 import { footprintOf, isFootprint, type Edge, type Footprint, type Held, type Laid } from './footprint';
-import { blankJoin, kindOfHeld, type Join, type JoinPart, type Pin, type Unit } from './joined';
+import { blankJoin, hasOwnFront, kindOfHeld, type Join, type JoinPart, type Pin, type Unit } from './joined';
 import type { Joining } from './joining';
 import { inRound, labelOf, relabelled } from './numbers';
 import { heldOf, isStrand, sewnEdgeOf, type Placing } from './placing';
@@ -56,8 +56,8 @@ function foldedAt({ piece, wall, sentence }: Placing, spot: Spot): { first: numb
   const runsRight = direction({ hand, side, start: 'top' }) === 1;
   const isFirstInFront = runsRight !== isReversed;
   const middle = (across - 1) / 2 + (isFirstInFront ? 0 : across);
-  const hasOwn = piece.part.front !== null || piece.features.length > 0;
-  if (!hasOwn) return { first: 0, facing: stitchAzimuth(piece.fabric, piece.starts, round, middle + 1) };
+  if (!hasOwnFront(piece))
+    return { first: 0, facing: stitchAzimuth(piece.fabric, piece.starts, round, middle + 1) };
   const front = stitchAtAzimuth(piece.fabric, piece.starts, round, piece.front) - 1;
   return { first: Math.round(front - middle - 1e-9), facing: null };
 }

@@ -74,6 +74,14 @@ export function placeOf(posed: PosedUnit, { along, azimuth }: WallPoint): vec3 {
   return vec3.scaleAndAdd(place, place, frame.right, radius * Math.sin(angle));
 }
 
+/** Straight away from the axis of a unit, at an azimuth. */
+function outwardAt(posed: PosedUnit, azimuth: number): vec3 {
+  const { front, right } = posed.frame;
+  const angle = angleOf(posed, azimuth);
+  const outward = vec3.scale(vec3.create(), front, Math.cos(angle));
+  return vec3.scaleAndAdd(outward, outward, right, Math.sin(angle));
+}
+
 /** What stands straight off the surface at a place, outward. */
 export function normalAt(posed: PosedUnit, { along, azimuth }: WallPoint): vec3 {
   const { frame, surface } = posed;
@@ -82,12 +90,10 @@ export function normalAt(posed: PosedUnit, { along, azimuth }: WallPoint): vec3 
   const [a, b] = [Math.max(0, along - step), Math.min(last, along + step)];
   const widens = radiusAt(surface, b) - radiusAt(surface, a);
   const goes = depthAt(surface, b) - depthAt(surface, a);
-  const angle = angleOf(posed, azimuth);
-  const radial = vec3.scale(vec3.create(), frame.front, Math.cos(angle));
-  vec3.scaleAndAdd(radial, radial, frame.right, Math.sin(angle));
-  const normal = vec3.scale(vec3.create(), radial, goes);
+  const outward = outwardAt(posed, azimuth);
+  const normal = vec3.scale(vec3.create(), outward, goes);
   vec3.scaleAndAdd(normal, normal, frame.away, -widens);
-  return vec3.length(normal) < 1e-9 ? radial : vec3.normalize(normal, normal);
+  return vec3.length(normal) < 1e-9 ? outward : vec3.normalize(normal, normal);
 }
 
 /** A direction along the surface at a place, by its heading there: from the way towards the end, towards rising azimuths. */
@@ -106,10 +112,7 @@ function towards(posed: PosedUnit, at: WallPoint, heading: number): vec3 {
 
 /** Where the front of a piece looks that is held flat along a round: outward from the axis of its wall, or inward. */
 function flatFront(posed: PosedUnit, at: WallPoint, { looksIn }: FlatStance): vec3 {
-  const { frame } = posed;
-  const angle = angleOf(posed, at.azimuth);
-  const outward = vec3.scale(vec3.create(), frame.front, Math.cos(angle));
-  vec3.scaleAndAdd(outward, outward, frame.right, Math.sin(angle));
+  const outward = outwardAt(posed, at.azimuth);
   return looksIn ? vec3.negate(outward, outward) : outward;
 }
 

@@ -149,44 +149,6 @@ test('so is a body under its head, and a head on the edge of its body, with arms
   );
 });
 
-// Decreases over the toes, in the middle of round 4 of a foot: five rounds later, leaning a quarter of a stitch each, that is not where the
-// middle of the round is. Twelve stitches from round 4 on: 6½ there, 7¾ on round 9.
-test('a foot is sewn with its toes to the front, not with the middle of its last round', () => {
-  const text = ['Gauge: 5 mm x 4.2 mm', 'Lean: 0.25', 'Body', ...ball, ...closed, '', 'Foot', ...pieces.foot];
-  const toy = analyseToy([...text, 'Sew the foot to the front of the body on round 12.'].join('\n'));
-  const [join] = toy.joined.joins;
-  const top = join?.pins?.find(({ at }) => at === 'start');
-  const edge = join?.path?.find(({ round, stitch }) => round === top?.round && stitch === top.stitch)?.edge;
-  expect([7, 8]).toContain(edge);
-});
-
-// A front of its own at stitch 3 of 12: its layer of six is 1 to 6 (the middle 3½ is as near as whole stitches come), and left of it is 1.
-test('a flat piece with a front of its own is folded beside it', () => {
-  const flat = (front: string) => {
-    const text = [
-      'Gauge: 5 mm x 4.2 mm',
-      'Lean: 0',
-      'Body',
-      ...ball,
-      ...closed,
-      '',
-      'Ear',
-      front,
-      ...pieces.tube,
-    ];
-    const toy = analyseToy(
-      [...text, 'Flatten the ear and sew it to the front of the body on round 3.'].join('\n'),
-    );
-    const [join] = toy.joined.joins;
-    const left = join?.pins?.[0];
-    return join?.path
-      ?.filter(({ round, stitch }) => round === left?.round && stitch === left.stitch)
-      .map(({ edge }) => edge);
-  };
-  expect(flat('Front: stitch 3.5 of round 8')).toEqual([1, 12]);
-  expect(flat('Front: stitch 6.5 of round 8')).toEqual([3, 4]);
-});
-
 const hat = ['Hat', ...ball.slice(0, 6), 'R7-R9: sc around', 'R10: (4 sc, dec) x 6', 'R11: (3 sc, dec) x 6'];
 const ends = [
   'Slip the hat over the head.',
