@@ -10,7 +10,7 @@ export default {
   concurrency: 2,
   timeoutMS: 20_000,
   reporters: ['clear-text', 'progress-append-only'],
-  clearTextReporter: { allowColor: false, logTests: false, reportTests: false, reportMutants: false },
+  clearTextReporter: { allowColor: false, logTests: false, reportTests: false, reportMutants: true },
   ignorePatterns: ['dist', '.expo', 'docs', 'public', 'e2e', 'test-results', 'playwright-report'],
   tempDirName: '.mutants',
   allowEmpty: false,

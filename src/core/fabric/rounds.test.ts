@@ -1,4 +1,8 @@
 import { analyseToy } from '../toy/analyse';
+import { buildSheet } from '../toy/sheet/buildSheet';
+import { patternForOthers } from '../toy/sheet/forOthers';
+import { orderWords } from '../toy/orderWords';
+import { tasksOf } from '../toy/tasksOf';
 import { isRowAndRound, roundNumbered } from './rounds';
 
 /** Six rows of ten to and fro, then six rounds about their edge that count from 1 again. */
@@ -54,4 +58,38 @@ describe('a sentence that names such a number is told what is taken', () => {
   test('and no other', () => {
     expect(told('8 mm eyes, 2 rounds from the edge, 4 stitches showing.')).toEqual([]);
   });
+});
+
+// The last stop is after round 6, not after row 6.
+test('a stop stands behind its round, and not behind the row of that number too', () => {
+  const toy = bag('');
+  const [part] = toy.parts;
+  expect(part!.stops.stops.map(({ after, row }) => [after, row])).toEqual([[6, 12]]);
+  const onSheet = buildSheet(toy).parts[0]!.lines;
+  expect(onSheet.map((line) => (line.kind === 'round' ? line.label : line.kind))).toEqual([
+    'Row 1',
+    'Row 2–6',
+    'R1',
+    'R2–6',
+    'stop',
+  ]);
+  const { lines } = patternForOthers(toy, { terms: 'us', hand: 'right' });
+  const kinds = lines.flatMap(({ kind, text }) => (kind === 'stop' ? [kind] : (/^R\w*/.exec(text) ?? [])));
+  expect(kinds).toEqual(['Row', 'Row', 'R1', 'stop']);
+  const said = lines.flatMap(({ text }) => / (across|around)\b/.exec(text)?.[1] ?? []);
+  expect(said).toEqual(['across', 'across', 'around']);
+  expect(orderWords(toy).map(({ words }) => words)).toContain('Row 1 to round 6');
+});
+
+// A slip of the pen: two rounds 9. What is worked into the second is told there, and not at the first.
+test('of two rounds with one number each has what is worked into it', () => {
+  const toy = analyseToy(
+    'Body\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5-R9: sc around\nR9: 6 sc, 4 sc through left arm, 8 sc, 4 sc through right arm, 2 sc\nR10: sc around\n\nArm (make 2)\nR1: 6 sc in ring\nR2: (2 sc, inc) x 2\nR3-R6: sc around\n',
+  );
+  expect(toy.joined.joins.map(({ row, round }) => [row, round])).toEqual([
+    [10, 9],
+    [10, 9],
+  ]);
+  const nines = tasksOf(toy).filter((task) => task.kind === 'round' && task.label === 9);
+  expect(nines.map((task) => task.kind === 'round' && task.asides.length > 0)).toEqual([false, true]);
 });

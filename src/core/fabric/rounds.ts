@@ -2,6 +2,14 @@ import type { Fabric } from './fabric';
 
 type Numbered = Pick<Fabric, 'label' | 'row'>;
 
+/** A round of a part: its place, and the number it goes by. Of what lies halfway between two both have a half. */
+export interface RoundRef {
+  /** by index, from 1: two rounds of a part never have the same */
+  row: number;
+  /** in the maker's text, where two may have the same */
+  round: number;
+}
+
 /** Places of the rounds and rows that have a number in the text, from 1, in the order they are worked. */
 const numbered = ({ label }: Numbered, number: number): number[] =>
   [...label].flatMap((one, i) => (one === number ? [i + 1] : []));

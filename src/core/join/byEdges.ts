@@ -5,6 +5,7 @@ import { stitchAtAzimuth } from '../shape/azimuth';
 import { edgeToEdge, type EdgeAround } from './edges';
 import { blankJoin, type JoinPart } from './joined';
 import type { Joining } from './joining';
+import { roundAt, withNumbers } from './numbers';
 import { endOf, type Placing } from './placing';
 import { pinsAround } from './pins';
 import { problem } from './problem';
@@ -39,19 +40,19 @@ export function joinEdges(state: Joining, placing: Placing): void {
       : [];
   for (const unit of units) {
     const join = { ...blankJoin('edge-to-edge', unit, wall, sentence), problems: sameEnd };
-    const round = wall.fabric.label[wall.fabric.rounds - 1] ?? wall.fabric.rounds;
+    const last = roundAt(wall, wall.fabric.rounds);
     if (!plan) {
       const problems = [problem(piece, 'edges-ratio', facts, { severity: 'error', sentence })];
-      state.joins.push({ ...join, round, problems });
+      state.joins.push({ ...join, ...last, problems });
       continue;
     }
     const path = plan.path.map(({ larger: big, smaller: small }) => ({
+      ...last,
       edge: a <= b ? small : big,
-      round,
       stitch: a <= b ? big : small,
     }));
-    const pins = pinsAround(wall, path, state.facing(wall, wall.fabric.rounds));
-    state.joins.push({ ...join, round, doubles: plan.doubles, path, pins });
+    const pins = withNumbers(wall, pinsAround(wall, path, state.facing(wall, wall.fabric.rounds)));
+    state.joins.push({ ...join, ...last, doubles: plan.doubles, path, pins });
   }
 }
 

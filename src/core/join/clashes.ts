@@ -2,20 +2,19 @@ import { roundCount } from '../fabric/fabric';
 import { turn, wrapAngle } from '../shape/azimuth';
 import type { Join, JoinPart } from './joined';
 import { problem } from './problem';
-import { roundNumbered } from '../fabric/rounds';
 
 /** Joins that come to the same stitches of a wall, and those that lie over a feature. */
 export function withClashes(parts: readonly JoinPart[], joins: readonly Join[]): Join[] {
   return joins.map((join, i) => {
     const piece = parts.find(({ part }) => part.id === join.unit.part);
     if (!piece || !join.path || join.kind === 'edge-to-edge') return join;
-    const own = new Set(join.path.map(({ round, stitch }) => `${round}/${stitch}`));
+    const own = new Set(join.path.map(({ row, stitch }) => `${row}/${stitch}`));
     const other = joins.find(
       (one, k) =>
         k < i &&
         one.on.part === join.on.part &&
         one.kind !== 'edge-to-edge' &&
-        one.path?.some(({ round, stitch }) => own.has(`${round}/${stitch}`)),
+        one.path?.some(({ row, stitch }) => own.has(`${row}/${stitch}`)),
     );
     const { sentence, unit } = join;
     const touches = other
@@ -33,7 +32,7 @@ export function withClashes(parts: readonly JoinPart[], joins: readonly Join[]):
 function coveredFeature(parts: readonly JoinPart[], { on, covers, centre }: Join): string | null {
   const wall = parts.find(({ part }) => part.id === on.part);
   if (!wall || !covers || !centre) return null;
-  const [from, to] = covers.rounds.map((label) => roundNumbered(wall.fabric, label)) as [number, number];
+  const [from, to] = covers.rows;
   for (const feature of wall.features) {
     for (const { fromLine, azimuth } of feature.units) {
       const row = fromLine + 0.5;

@@ -38,8 +38,8 @@ function stitchWords(stitch: number, count: number): string {
 }
 
 /** Which of its own stitches meets a stitch of the wall: `its stitch 4 to `. */
-function edgeWords({ path }: Join, { round, stitch }: Pin): string {
-  const edges = (path ?? []).filter((sewn) => sewn.round === round && sewn.stitch === stitch);
+function edgeWords({ path }: Join, { row, stitch }: Pin): string {
+  const edges = (path ?? []).filter((sewn) => sewn.row === row && sewn.stitch === stitch);
   if (edges.length === 0) return '';
   const numbers = edges.map(({ edge }) => edge).join(' and ');
   return `its ${edges.length === 1 ? 'stitch' : 'stitches'} ${numbers} to `;
@@ -64,18 +64,19 @@ function pathWords(path: NonNullable<Join['path']>): string[] {
   return path.map(({ edge, round, stitch }) => `${edge} to round ${round}, stitch ${stitch}`);
 }
 
+/** Stitches of the round that a middle is on; of what lies between two of the later. */
+const countAbout = ({ fabric }: JoinPart, row: number | null): number =>
+  roundCount(fabric, Math.max(1, Math.round(row ?? 1)));
+
 /** The other of a pair: as far from the front line, on the other side of the same round. */
 const otherOf = (join: Join, wall: JoinPart, { joins, fronts }: JoinedToy): Join | undefined => {
   const front = fronts.get(wall.part.id) ?? wall.front;
   const offOf = ({ centre }: Join) => wrapAngle((centre?.azimuth ?? front) - front);
-  const count = roundCount(
-    wall.fabric,
-    Math.max(1, wall.fabric.label.indexOf(Math.round(join.round ?? 0)) + 1),
-  );
+  const count = countAbout(wall, join.row);
   const halfStitch = turn / Math.max(1, count) / 2;
   return joins.find((other) => {
-    const { unit, on, round } = other;
-    const isThere = unit.part === join.unit.part && on.part === join.on.part && round === join.round;
+    const { unit, on, row } = other;
+    const isThere = unit.part === join.unit.part && on.part === join.on.part && row === join.row;
     const isAcross = unit.side !== null && unit.side !== join.unit.side;
     return isThere && isAcross && Math.abs(wrapAngle(offOf(join) + offOf(other))) <= halfStitch + 1e-6;
   });
@@ -83,18 +84,17 @@ const otherOf = (join: Join, wall: JoinPart, { joins, fronts }: JoinedToy): Join
 
 function wallLines(join: Join, wall: JoinPart, toy: JoinedToy): string[] {
   const { fronts } = toy;
-  const { round, stitch, covers, unit } = join;
+  const { row, round, stitch, covers, unit } = join;
   const lines: string[] = [];
   if (covers) {
     const [from, to] = covers.rounds;
     const rounds = from === to ? `round ${from}` : `rounds ${from} to ${to}`;
     lines.push(`It covers ${rounds}, stitches ${covers.stitches[0]} to ${covers.stitches[1]}.`);
   }
-  if (round === null || stitch === null) return lines;
-  const index = wall.fabric.label.indexOf(Math.round(round)) + 1;
-  const count = roundCount(wall.fabric, index);
+  if (row === null || round === null || stitch === null) return lines;
+  const count = countAbout(wall, row);
   const front = fronts.get(wall.part.id) ?? wall.front;
-  const frontStitch = stitchAtAzimuth(wall.fabric, wall.starts, Math.max(1, index), front);
+  const frontStitch = stitchAtAzimuth(wall.fabric, wall.starts, Math.max(1, Math.round(row)), front);
   lines.push(
     `Round ${Math.round(round)} has ${count} stitches; the front line passes it at ${withHalf(Math.round(frontStitch * 2) / 2)}.`,
   );
@@ -193,13 +193,12 @@ function noSewDirections({ round, base, loops, ledger }: Join, wallName: string,
 
 /** The two places it goes in and out by. */
 function throughDirections(
-  { round, insideMm }: Join,
+  { row, round, insideMm }: Join,
   wall: JoinPart,
   pins: NonNullable<Join['pins']>,
 ): Omit<Said, 'path'> {
   const wallName = wall.part.name.toLowerCase();
-  const index = wall.fabric.label.indexOf(Math.round(round ?? 0)) + 1;
-  const count = roundCount(wall.fabric, Math.max(1, index));
+  const count = countAbout(wall, row);
   const [first, second] = pins.map(
     ({ stitch }) => `${Number.isInteger(stitch) ? 'at ' : ''}${stitchWords(stitch, count)}`,
   );
@@ -213,7 +212,7 @@ function throughDirections(
 }
 
 function wallDirections(join: Join, wall: JoinPart, toy: JoinedToy): Said {
-  const { round, stitch, covers, pins, path, centre, through, unit } = join;
+  const { row, round, stitch, covers, pins, path, centre, through, unit } = join;
   const wallName = wall.part.name.toLowerCase();
   const closed =
     through === null
@@ -238,10 +237,9 @@ function wallDirections(join: Join, wall: JoinPart, toy: JoinedToy): Said {
     };
   if (round === null || stitch === null)
     return { ...nothing, address: `on the ${wallName}: where is not said yet` };
-  const count = roundCount(wall.fabric, wall.fabric.label.indexOf(Math.round(round)) + 1);
   return {
     ...said,
-    address: `${roundWords(round)} of the ${wallName}, ${stitchWords(stitch, count)}`,
+    address: `${roundWords(round)} of the ${wallName}, ${stitchWords(stitch, countAbout(wall, row))}`,
     pins: pinsSaid(join, wall),
   };
 }

@@ -4,6 +4,7 @@ import { seen } from './drawn';
 import type { JoinPart } from './joined';
 import type { JoinSpot } from './move';
 import { normalAt, placeOf, type PosedUnit } from './pose';
+import { roundAt, rowOfLabel } from './numbers';
 import { alongAt, type WallPoint } from './wall';
 
 /** What a thumb has taken hold of: the middle of a unit on its wall. */
@@ -64,15 +65,12 @@ function aroundRound(
   return [...middles, ...stitches.filter(isClear)];
 }
 
-/** Every place of the wall that a middle can come to. Of rounds that bear one number the first is meant. */
+/** Every place of the wall that a middle can come to: on each round that a sentence can name. */
 function candidatesOf(grip: Grip): Candidate[] {
   const { part } = grip.wall;
-  const { label, rounds } = part.fabric;
-  return Array.from({ length: rounds }, (_, i) => i + 1)
-    .filter((row) => label.indexOf(label[row - 1] ?? 0) === row - 1)
-    .flatMap((row) =>
-      aroundRound(part, row, grip).map((one) => ({ ...one, row, round: label[row - 1] ?? row })),
-    );
+  return Array.from({ length: part.fabric.rounds }, (_, i) => roundAt(part, i + 1))
+    .filter(({ row, round }) => rowOfLabel(part, round) === row)
+    .flatMap((round) => aroundRound(part, round.row, grip).map((one) => ({ ...one, ...round })));
 }
 
 const pointOn = ({ surface }: PosedUnit, row: number, azimuth: number): WallPoint => ({

@@ -7,7 +7,7 @@ import type { Joining } from './joining';
 import { endOf, type Placing } from './placing';
 import { pinsAround } from './pins';
 import { problem } from './problem';
-import { labelOf } from './numbers';
+import { labelOf, roundAt, rowsCovered, withNumbers } from './numbers';
 import { roundNumbered } from '../fabric/rounds';
 
 /** A piece that goes over the end of another or into it, both about one axis: the edge of one is sewn to a round of the other. */
@@ -150,30 +150,30 @@ function fitted(state: Joining, fitting: Fitting, unit: Unit): Join {
   const { placing, piece, wall, row, end } = fitting;
   const { sentence } = placing;
   const { fabric } = wall;
-  const round = row === null ? null : (fabric.label[row - 1] ?? row);
   const join: Join = {
     ...blankJoin('pushed-in', unit, wall, sentence),
     problems: fitProblems(fitting),
   };
-  if (row === null || round === null) return join;
+  if (row === null) return join;
+  const ring = roundAt(wall, row);
   const plan = edgeToEdge(turnedOnto(state, piece, wall, end), edgeAround(state, wall, row));
   const isSmaller = endOf(piece).count <= roundCount(fabric, row);
   const path = plan?.path.map(({ larger, smaller }) => ({
+    ...ring,
     edge: isSmaller ? smaller : larger,
-    round,
     stitch: isSmaller ? larger : smaller,
   }));
-  const last = fabric.label[fabric.rounds - 1] ?? fabric.rounds;
+  const rows: [number, number] = end === 'start' ? [1, row] : [row, fabric.rounds];
   return {
     ...join,
-    round,
+    ...ring,
     ring: { row, end },
     covers: {
-      rounds: end === 'start' ? [fabric.label[0] ?? 1, round] : [round, last],
+      ...rowsCovered(wall, rows),
       stitches: [1, roundCount(fabric, row)],
     },
     path: path ?? null,
-    pins: path ? pinsAround(wall, path, state.facing(wall, row)) : null,
+    pins: path ? withNumbers(wall, pinsAround(wall, path, state.facing(wall, row))) : null,
     doubles: plan?.doubles ?? null,
   };
 }

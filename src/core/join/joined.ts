@@ -1,4 +1,5 @@
 import type { Fabric } from '../fabric/fabric';
+import type { RoundRef } from '../fabric/rounds';
 import type { PartSource } from '../notation/pattern';
 import type { Problem } from '../notation/problem';
 import type { JoinSentence, PinSentence } from '../notation/sentence/join';
@@ -84,11 +85,14 @@ export type PinAt =
   'start' | 'end' | 'falling' | 'rising' | 'front' | 'back' | Side | 'middle' | 'in' | 'out';
 
 /** A stitch of the wall to pin first. */
-export interface Pin extends WallStitch {
+export interface PinnedStitch extends WallStitch {
   at: PinAt;
 }
 
-/** One unit in its place. Rounds are numbers of the maker's text, stitches count from 1. */
+/** The same, with the number of its round. */
+export type Pin = PinnedStitch & RoundRef;
+
+/** One unit in its place. Stitches count from 1. */
 export interface Join {
   kind: JoinKind;
   unit: Unit;
@@ -100,10 +104,14 @@ export interface Join {
   on: UnitRef;
   /** what says so */
   sentence: AnyJoin;
-  /** the middle of what it covers; both may be a half. Null where it goes around the very start or end */
+  /** the round of the middle of what it covers, by its place; null where it goes around the very start or end */
+  row: number | null;
+  /** the number of that round */
   round: number | null;
+  /** the stitch of that middle, which may be a half */
   stitch: number | null;
-  covers: Covers | null;
+  /** with the numbers of its rounds */
+  covers: (Covers & { rounds: [number, number] }) | null;
   /** number of the round of the unit that is sewn through, where it ends closed; null where its edge is */
   through: number | null;
   /** of what is pushed in or over: the row of the wall its edge is sewn to, by index, and the end of the wall that lies on its side */
@@ -111,7 +119,7 @@ export interface Join {
   /** of what is pulled through: how much of it lies inside */
   insideMm: number | null;
   /** every stitch of its edge with the wall stitch it is sewn to */
-  path: SewnStitch[] | null;
+  path: (SewnStitch & RoundRef)[] | null;
   /** the places to pin first */
   pins: Pin[] | null;
   ledger: LedgerLine[] | null;
@@ -119,7 +127,7 @@ export interface Join {
   otherLedgers: readonly (readonly LedgerLine[])[];
   /** what the ledger adds up to */
   sum: number | null;
-  /** of a no-sew round, the round it is worked into, and which loops of that */
+  /** of a no-sew round, the number of the round it is worked into, and which loops of that */
   base: number | null;
   loops: 'both' | 'front' | 'back' | null;
   /** of two edges, the stitches of the smaller that take two */
@@ -154,6 +162,7 @@ export const blankJoin = (kind: Join['kind'], unit: Unit, wall: JoinPart, senten
   called: null,
   on: { part: wall.part.id, unit: 1 },
   sentence,
+  row: null,
   round: null,
   stitch: null,
   covers: null,

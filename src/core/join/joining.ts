@@ -3,7 +3,6 @@ import { roundCount } from '../fabric/fabric';
 import { bentFront, frontAzimuth } from '../place/frame/frontLine';
 import { stitchAzimuth } from '../shape/azimuth';
 import { hasOwnFront, type Join, type JoinPart } from './joined';
-import { rowOfLabel } from './numbers';
 import { endOf, widthOn, type Placing } from './placing';
 import { aroundOf, type Around, type Neighbour } from './spot';
 import { wallOf, type Wall } from './wall';
@@ -38,10 +37,8 @@ export class Joining {
     const there = this.joins.filter(({ unit, on }) => unit.part === id && on.part === wall.part.id);
     const placed = there.filter(({ covers }) => covers !== null);
     if (placed.length === 0) return this.seamOf(wall, id);
-    const rows = placed.flatMap(({ covers }) =>
-      (covers?.rounds ?? []).map((round) => rowOfLabel(wall, round)),
-    );
-    const middles = placed.flatMap(({ round }) => (round === null ? [] : [rowOfLabel(wall, round)]));
+    const rows = placed.flatMap(({ covers }) => covers?.rows ?? []);
+    const middles = placed.flatMap(({ row }) => (row === null ? [] : [row]));
     const middle = (Math.min(...rows) + Math.max(...rows)) / 2;
     return {
       row: middles.length > 0 ? middles.reduce((sum, row) => sum + row, 0) / middles.length : middle,

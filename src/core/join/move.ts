@@ -1,4 +1,5 @@
 import { roundCount } from '../fabric/fabric';
+import { roundNumbered } from '../fabric/rounds';
 import { stitchAtAzimuth } from '../shape/azimuth';
 import type { LineEdit } from '../notation/problem';
 import { writeJoin } from '../notation/sentence/join';
@@ -102,7 +103,7 @@ export function putJoin(sentence: AnyJoin, wall: JoinPart, { round, at }: JoinSp
 
 /** The whole stitches of a round nearest to some azimuths. */
 function stitchesAt({ fabric, starts }: JoinPart, label: number, azimuths: readonly number[]): number[] {
-  const round = fabric.label.indexOf(label) + 1;
+  const round = roundNumbered(fabric, label);
   const count = roundCount(fabric, round);
   return azimuths.map((azimuth) => {
     const stitch = Math.round(stitchAtAzimuth(fabric, starts, round, azimuth));

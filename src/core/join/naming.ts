@@ -3,7 +3,6 @@ import { turn, wrapAngle } from '../shape/azimuth';
 import type { Join, JoinedToy, JoinPart, Side } from './joined';
 import { problem } from './problem';
 import { rightward } from './spot';
-import { roundNumbered } from '../fabric/rounds';
 
 /** Off the middle by less than this, in radians, is in the middle. */
 const middleBy = 0.05;
@@ -18,11 +17,11 @@ export function named(
   const isAlone = ({ unit }: Join) => joins.filter((other) => other.unit.part === unit.part).length === 1;
   const placed = joins.map((join) => {
     const wall = wallOfJoin(join);
-    if (!wall || !join.centre || join.round === null) return { join, side: null, isBehind: false };
-    if (wall.orientation.lying) return { join, side: sideAlong(wall, join.round), isBehind: false };
+    if (!wall || !join.centre || join.row === null) return { join, side: null, isBehind: false };
+    if (wall.orientation.lying) return { join, side: sideAlong(wall, join.row), isBehind: false };
     const off = wrapAngle(join.centre.azimuth - (fronts.get(wall.part.id) ?? wall.front)) * rightward(wall);
-    const row = roundNumbered(wall.fabric, Math.round(join.round));
-    const halfStitch = turn / Math.max(1, roundCount(wall.fabric, Math.max(1, row))) / 2;
+    const row = Math.max(1, Math.round(join.row));
+    const halfStitch = turn / Math.max(1, roundCount(wall.fabric, row)) / 2;
     // One alone that whole stitches keep half a stitch off the middle is in the middle.
     const middling = isAlone(join) ? Math.max(middleBy, halfStitch + 1e-6) : middleBy;
     const isMiddle = Math.abs(Math.sin(off)) < middling;
@@ -46,9 +45,9 @@ export function named(
   return named.map((join) => ({ ...join, unit: { ...join.unit, name: toldApart(join, named) } }));
 }
 
-/** The side a round of a part is on that lies on its side; null in its middle. */
-function sideAlong({ fabric, orientation }: JoinPart, round: number): Side | null {
-  const fromMiddle = roundNumbered(fabric, Math.round(round)) - (fabric.rounds + 1) / 2;
+/** The side a row of a part is on that lies on its side; null in its middle. */
+function sideAlong({ fabric, orientation }: JoinPart, row: number): Side | null {
+  const fromMiddle = Math.round(row) - (fabric.rounds + 1) / 2;
   if (Math.abs(fromMiddle) < 1) return null;
   return fromMiddle < 0 === (orientation.start === 'top') ? 'left' : 'right';
 }

@@ -1,5 +1,6 @@
 import type { JoinPart } from './joined';
-import { roundNumbered } from '../fabric/rounds';
+import { roundNumbered, type RoundRef } from '../fabric/rounds';
+import type { Covers } from './sewing';
 
 /** The number a maker gives a row, which may lie halfway between two. */
 export function labelOf({ fabric }: JoinPart, row: number): number {
@@ -7,15 +8,29 @@ export function labelOf({ fabric }: JoinPart, row: number): number {
   return below + (row - Math.floor(row));
 }
 
+/** A row with its number. */
+export const roundAt = (wall: JoinPart, row: number): RoundRef => ({ row, round: labelOf(wall, row) });
+
 /** The row of a round by the number a maker gives it; a half lies between two. */
 export function rowOfLabel({ fabric }: JoinPart, round: number): number {
   const whole = Math.floor(round);
   return roundNumbered(fabric, whole) + (round - whole);
 }
 
-/** Places with their rounds by the numbers a maker gives them. */
-export const relabelled = <T extends { round: number }>(wall: JoinPart, places: readonly T[]): T[] =>
-  places.map((place) => ({ ...place, round: labelOf(wall, place.round) }));
+/** Places by row, with the numbers a maker gives their rounds. */
+export const withNumbers = <T extends { row: number }>(
+  wall: JoinPart,
+  places: readonly T[],
+): (T & RoundRef)[] => places.map((place) => ({ ...place, ...roundAt(wall, place.row) }));
+
+/** The rows something covers, with the numbers of the first and last round. */
+export const rowsCovered = (
+  wall: JoinPart,
+  [first, last]: Covers['rows'],
+): { rows: Covers['rows']; rounds: Covers['rows'] } => ({
+  rows: [first, last],
+  rounds: [labelOf(wall, first), labelOf(wall, last)],
+});
 
 /** A stitch brought into its round, on a whole or half number. */
 export const inRound = (stitch: number, count: number): number => {

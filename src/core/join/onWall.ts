@@ -3,9 +3,17 @@ import { stitchAtAzimuth, stitchAzimuth, turn, wrapAngle } from '../shape/azimut
 import { direction } from '../place/frame/direction';
 import { flatStance, headingToFront, liesUpWall } from './facing';
 import { footprintOf, isFootprint, type Edge, type Footprint, type Held, type Laid } from './footprint';
-import { blankJoin, hasOwnFront, kindOfHeld, type Join, type JoinPart, type Pin, type Unit } from './joined';
+import {
+  blankJoin,
+  hasOwnFront,
+  kindOfHeld,
+  type Join,
+  type JoinPart,
+  type PinnedStitch,
+  type Unit,
+} from './joined';
 import type { Joining } from './joining';
-import { inRound, labelOf, relabelled } from './numbers';
+import { inRound, labelOf, roundAt, rowsCovered, withNumbers } from './numbers';
 import { heldOf, isStrand, sewnEdgeOf, type Placing } from './placing';
 import { problem } from './problem';
 import { pinsAbout, pinsAround, pinsOfLine } from './pins';
@@ -100,7 +108,7 @@ export function joinOnWall(state: Joining, placing: Placing, row: number, front:
     units.forEach((unit) =>
       state.joins.push({
         ...blankJoin('open-on-wall', unit, wall, sentence),
-        round: labelOf(wall, row),
+        ...roundAt(wall, row),
         problems: [problem(piece, 'join-around', facts, { sentence })],
       }),
     );
@@ -131,7 +139,7 @@ export function joinOnWall(state: Joining, placing: Placing, row: number, front:
     const [a, b, c] = inSpace(surface, { along, azimuth: wanted });
     const join: Join = {
       ...laidOn(state, placing, unit, { centre, front }),
-      round: isPole ? null : labelOf(wall, row),
+      ...(isPole ? null : roundAt(wall, row)),
       stitch: stitch === null ? null : inRound(stitch, roundCount(wall.fabric, round)),
       called: placing.side ?? placing.sides?.[i] ?? null,
       missMm: Math.hypot(a - x, b - y, c - z),
@@ -152,7 +160,7 @@ function laidOn(state: Joining, placing: Placing, unit: Unit, spot: Spot): Join 
   const edgeRound = sewnEdgeOf(placing);
   const isClosed = edgeRound.closed !== null;
   const held = heldOf(placing);
-  const through = isClosed ? (piece.fabric.label[edgeRound.round - 1] ?? edgeRound.round) : null;
+  const through = isClosed ? labelOf(piece, edgeRound.round) : null;
   const facts = { piece: unit.name, wall: wall.part.name, count: edgeRound.count };
   const blank = blankJoin(
     isClosed && held === 'round' ? 'closed-on-wall' : kindOfHeld[held],
@@ -193,18 +201,20 @@ function laidOn(state: Joining, placing: Placing, unit: Unit, spot: Spot): Join 
   const path = sewingPath(surface, found, held === 'round');
   const pins = pinsOn({ wall, front, surface }, edge, { found, laid, path });
   const covers = coversOf(surface, found, centre);
-  const rounds: Covers['rounds'] = [labelOf(wall, covers.rounds[0]), labelOf(wall, covers.rounds[1])];
   return {
     ...bare,
-    covers: { rounds, stitches: lineCovers(pins, rounds) ?? covers.stitches },
-    path: relabelled(wall, path),
-    pins,
+    covers: { ...rowsCovered(wall, covers.rows), stitches: lineCovers(pins, covers) ?? covers.stitches },
+    path: withNumbers(wall, path),
+    pins: withNumbers(wall, pins),
     facing,
   };
 }
 
 /** The first and last stitch that a flat edge is sewn to where it lies along one round; null for any other. */
-function lineCovers(pins: readonly Pin[], [first, last]: Covers['rounds']): Covers['stitches'] | null {
+function lineCovers(
+  pins: readonly PinnedStitch[],
+  { rows: [first, last] }: Covers,
+): Covers['stitches'] | null {
   const isLine = pins.some(({ at }) => at === 'middle');
   const [from, to] = [pins.find(({ at }) => at === 'falling'), pins.find(({ at }) => at === 'rising')];
   return isLine && from && to && first === last ? [from.stitch, to.stitch] : null;
@@ -215,13 +225,12 @@ function pinsOn(
   { wall, front, surface }: { wall: JoinPart; front: number; surface: Wall },
   { held }: Edge,
   { found, laid, path }: { found: Footprint; laid: Laid; path: readonly SewnStitch[] },
-): Pin[] {
+): PinnedStitch[] {
   const { along } = laid.centre;
   const isAtEnd = along <= 0 || along >= (surface.along.at(-1) ?? 0);
-  if (isAtEnd && held === 'round') return pinsAround(wall, relabelled(wall, path), front);
+  if (isAtEnd && held === 'round') return pinsAround(wall, path, front);
   const radiusMm = inSpace(surface, laid.centre)
     .slice(0, 2)
     .reduce((far, off) => Math.hypot(far, off), 0);
-  const pins = held === 'round' ? pinsAbout(found, path, laid) : pinsOfLine(found, path, laid, radiusMm);
-  return relabelled(wall, pins);
+  return held === 'round' ? pinsAbout(found, path, laid) : pinsOfLine(found, path, laid, radiusMm);
 }

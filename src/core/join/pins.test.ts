@@ -57,8 +57,8 @@ test('a flat edge is pinned at both ends and in its middle, and covers what it i
     'Flatten the ears and sew them to the head on round 8, one on each side.',
   );
   expect(left?.path?.slice(0, 6).map(({ stitch }) => stitch)).toEqual([4, 5, 6, 7, 8, 9]);
-  expect(right?.covers).toEqual({ rounds: [8, 8], stitches: [16, 21] });
-  expect(left?.covers).toEqual({ rounds: [8, 8], stitches: [4, 9] });
+  expect(right?.covers).toMatchObject({ rounds: [8, 8], stitches: [16, 21] });
+  expect(left?.covers).toMatchObject({ rounds: [8, 8], stitches: [4, 9] });
   expect(left?.pins.slice(0, 2)).toEqual([
     ['left', 8, 4],
     ['right', 8, 9],

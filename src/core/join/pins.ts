@@ -1,8 +1,7 @@
-import { roundNumbered } from '../fabric/rounds';
 import { direction } from '../place/frame/direction';
 import { stitchAzimuth, turn, wrapAngle } from '../shape/azimuth';
 import type { Footprint, Laid } from './footprint';
-import type { JoinPart, Pin, PinAt } from './joined';
+import type { JoinPart, Pin, PinAt, PinnedStitch } from './joined';
 import type { SewnStitch, WallStitch } from './sewing';
 import { rightward } from './spot';
 import type { WallPoint } from './wall';
@@ -10,12 +9,12 @@ import type { WallPoint } from './wall';
 const away = (azimuth: number, from: number): number => Math.abs(wrapAngle(azimuth - from));
 
 /** The pins of those places that a stitch is sewn to, each stitch once. */
-function pinned(path: readonly WallStitch[], picks: readonly (readonly [PinAt, number])[]): Pin[] {
-  const pins: Pin[] = [];
+function pinned(path: readonly WallStitch[], picks: readonly (readonly [PinAt, number])[]): PinnedStitch[] {
+  const pins: PinnedStitch[] = [];
   for (const [at, pick] of picks) {
     const sewn = path[pick];
-    const isPinned = pins.some(({ round, stitch }) => round === sewn?.round && stitch === sewn.stitch);
-    if (sewn && !isPinned) pins.push({ round: sewn.round, stitch: sewn.stitch, at });
+    const isPinned = pins.some(({ row, stitch }) => row === sewn?.row && stitch === sewn.stitch);
+    if (sewn && !isPinned) pins.push({ row: sewn.row, stitch: sewn.stitch, at });
   }
   return pins;
 }
@@ -34,7 +33,7 @@ function furthest<T>(of: readonly T[], measure: (one: T) => number): number {
  *
  * @param path what is sewn in them: of every point of the footprint the wall stitch its edge stitch goes to
  */
-export function pinsAbout({ points }: Footprint, path: readonly WallStitch[], laid: Laid): Pin[] {
+export function pinsAbout({ points }: Footprint, path: readonly WallStitch[], laid: Laid): PinnedStitch[] {
   const middle = laid.centre.azimuth;
   // Where a ring reaches around the start or the end, its sides are those of its middle, not those of the wall.
   const isAboutEnd = points.some(({ azimuth }) => Math.abs(azimuth - middle) > turn / 4);
@@ -59,7 +58,7 @@ export function pinsOfLine(
   path: readonly WallStitch[],
   { centre }: Laid,
   radiusMm: number,
-): Pin[] {
+): PinnedStitch[] {
   const alongOf = ({ along }: WallPoint) => along - centre.along;
   const aroundOf = ({ azimuth }: WallPoint) => (azimuth - centre.azimuth) * radiusMm;
   const isAround =
@@ -79,13 +78,11 @@ export function pinsOfLine(
 /**
  * The four places to pin an edge by that goes all the way round a wall: front, back, left and right of the toy.
  *
- * @param path every stitch of the edge; rounds by their number in the maker's text
+ * @param path every stitch of the edge
  * @param front azimuth of the wall's front line
  */
-export function pinsAround(wall: JoinPart, path: readonly SewnStitch[], front: number): Pin[] {
-  const azimuths = path.map(({ round, stitch }) =>
-    stitchAzimuth(wall.fabric, wall.starts, Math.max(1, roundNumbered(wall.fabric, round)), stitch),
-  );
+export function pinsAround(wall: JoinPart, path: readonly SewnStitch[], front: number): PinnedStitch[] {
+  const azimuths = path.map(({ row, stitch }) => stitchAzimuth(wall.fabric, wall.starts, row, stitch));
   const quarter = (rightward(wall) * turn) / 4;
   const nearest = (to: number) => furthest(azimuths, (azimuth) => -away(azimuth, to));
   return pinned(path, [

@@ -1,4 +1,5 @@
 import * as vec3 from 'gl-matrix/vec3';
+import { roundNumbered } from '../fabric/rounds';
 import { direction } from '../place/frame/direction';
 import { flatStance, headingToFront, liesUpWall, type FlatStance } from './facing';
 import type { Join, JoinedToy, JoinPart, Unit } from './joined';
@@ -209,7 +210,7 @@ const upright = 0.4;
 /** What is worked into a round of another, as a frill: about the same axis, hanging down where that axis is upright. */
 function inRound(wall: PosedUnit, part: JoinPart, surface: Wall): PosedUnit['frame'] {
   const { onto } = part.part;
-  const row = onto ? wall.part.fabric.label.lastIndexOf(onto.round) + 1 : 0;
+  const row = onto ? roundNumbered(wall.part.fabric, onto.round) : 0;
   const depth = depthAt(wall.surface, alongAt(wall.surface, row));
   const origin = vec3.scaleAndAdd(vec3.create(), wall.frame.origin, wall.frame.away, depth);
   const rises = (wall.frame.away[1] ?? 0) > upright && surface.along.length > 0;

@@ -3,22 +3,21 @@ import { stitchAtAzimuth } from '../shape/azimuth';
 import type { Footprint } from './footprint';
 import { rowAt, stitchNear, type Wall, type WallPoint } from './wall';
 
-/** One stitch of an edge, and the stitch of the wall that it is sewn to. Rounds by index, from 1. */
-export interface SewnStitch {
-  edge: number;
-  round: number;
-  stitch: number;
-}
-
 /** A stitch of the wall. */
 export interface WallStitch {
-  round: number;
+  /** of its round, by index, from 1 */
+  row: number;
   stitch: number;
 }
 
-/** What a footprint covers: its first and last round, and on the round of its middle the first and last stitch, counted on. */
+/** One stitch of an edge, and the stitch of the wall that it is sewn to. */
+export interface SewnStitch extends WallStitch {
+  edge: number;
+}
+
+/** What a footprint covers: its first and last row, and on the row of its middle the first and last stitch, counted on. */
 export interface Covers {
-  rounds: [number, number];
+  rows: [number, number];
   stitches: [number, number];
 }
 
@@ -40,17 +39,17 @@ function nearest(wall: Wall, { points }: Footprint): SewnStitch[] {
 /** Whether a path steps too far, or comes to one stitch of the wall too often. */
 function isUneven(wall: Wall, path: readonly SewnStitch[]): boolean {
   const hits = new Map<string, number>();
-  for (const { round, stitch } of path) {
-    const key = `${round}/${stitch}`;
+  for (const { row, stitch } of path) {
+    const key = `${row}/${stitch}`;
     hits.set(key, (hits.get(key) ?? 0) + 1);
   }
   const crowded = [...hits.values()].some((times) => times > mostInOne);
-  const steps = path.some(({ round, stitch }, j) => {
+  const steps = path.some(({ row, stitch }, j) => {
     const next = path[(j + 1) % path.length];
     if (!next) return false;
-    const count = roundCount(wall.fabric, Math.min(round, next.round));
-    const isStep = Math.abs(next.round - round) > longestStep;
-    const sameRound = next.round === round;
+    const count = roundCount(wall.fabric, Math.min(row, next.row));
+    const isStep = Math.abs(next.row - row) > longestStep;
+    const sameRound = next.row === row;
     return isStep || (sameRound && stitchesBetween(stitch, next.stitch, count) > longestStep);
   });
   return crowded || steps;
@@ -59,15 +58,15 @@ function isUneven(wall: Wall, path: readonly SewnStitch[]): boolean {
 /** The wall stitches about a place: those at most one round and one stitch off the nearest. */
 function about(wall: Wall, point: WallPoint): (WallStitch & { off: number })[] {
   const { fabric, starts } = wall;
-  const row = rowAt(wall, point.along);
-  const middle = Math.max(1, Math.min(fabric.rounds, Math.round(row)));
+  const at = rowAt(wall, point.along);
+  const middle = Math.max(1, Math.min(fabric.rounds, Math.round(at)));
   const found: (WallStitch & { off: number })[] = [];
-  for (let round = Math.max(1, middle - 1); round <= Math.min(fabric.rounds, middle + 1); round += 1) {
-    const count = roundCount(fabric, round);
-    const at = stitchAtAzimuth(fabric, starts, round, point.azimuth);
-    for (let near = Math.floor(at) - 1; near <= Math.ceil(at) + 1; near += 1) {
+  for (let row = Math.max(1, middle - 1); row <= Math.min(fabric.rounds, middle + 1); row += 1) {
+    const count = roundCount(fabric, row);
+    const wanted = stitchAtAzimuth(fabric, starts, row, point.azimuth);
+    for (let near = Math.floor(wanted) - 1; near <= Math.ceil(wanted) + 1; near += 1) {
       const stitch = (((near - 1) % count) + count) % count;
-      found.push({ round, stitch: stitch + 1, off: (round - row) ** 2 + (near - at) ** 2 });
+      found.push({ row, stitch: stitch + 1, off: (row - at) ** 2 + (near - wanted) ** 2 });
     }
   }
   return found;
@@ -75,11 +74,11 @@ function about(wall: Wall, point: WallPoint): (WallStitch & { off: number })[] {
 
 /** What a step from one wall stitch to the next costs beside being off its place. */
 function stepCost(wall: Wall, a: WallStitch, b: WallStitch): number {
-  const count = roundCount(wall.fabric, Math.min(a.round, b.round));
-  const rounds = Math.abs(a.round - b.round);
-  const stitches = rounds === 0 ? stitchesBetween(a.stitch, b.stitch, count) : 0;
-  const isSame = rounds === 0 && stitches === 0;
-  return (isSame ? 0.6 : 0) + 4 * Math.max(0, rounds - longestStep) + 4 * Math.max(0, stitches - longestStep);
+  const count = roundCount(wall.fabric, Math.min(a.row, b.row));
+  const rows = Math.abs(a.row - b.row);
+  const stitches = rows === 0 ? stitchesBetween(a.stitch, b.stitch, count) : 0;
+  const isSame = rows === 0 && stitches === 0;
+  return (isSame ? 0.6 : 0) + 4 * Math.max(0, rows - longestStep) + 4 * Math.max(0, stitches - longestStep);
 }
 
 /** The cyclic path that is least off its places and steps least far, by dynamic programming over the stitches about each place. */
@@ -119,8 +118,8 @@ function bestPath(wall: Wall, { points }: Footprint): SewnStitch[] {
     });
   }
   return best.path.map((choice, j) => {
-    const { round = 1, stitch = 1 } = choices[j]?.[choice] ?? {};
-    return { edge: j + 1, round, stitch };
+    const { row = 1, stitch = 1 } = choices[j]?.[choice] ?? {};
+    return { edge: j + 1, row, stitch };
   });
 }
 
@@ -129,11 +128,9 @@ const leanings = [0, 0.1, -0.1];
 
 /** How uneven a line is sewn: what its steps along one round differ by, in stitches. */
 function unevenness(wall: Wall, path: readonly SewnStitch[]): number {
-  const steps = path.flatMap(({ round, stitch }, j) => {
+  const steps = path.flatMap(({ row, stitch }, j) => {
     const next = path[j + 1];
-    return next?.round === round
-      ? [stitchesBetween(stitch, next.stitch, roundCount(wall.fabric, round))]
-      : [];
+    return next?.row === row ? [stitchesBetween(stitch, next.stitch, roundCount(wall.fabric, row))] : [];
   });
   return Math.max(0, ...steps) - Math.min(...steps, Infinity);
 }
@@ -175,7 +172,7 @@ export function coversOf(wall: Wall, { points }: Footprint, centre: WallPoint): 
   const isAllRound = Math.max(...offs) - Math.min(...offs) >= count - 1;
   const inRound = (stitch: number) => ((((Math.round(stitch) - 1) % count) + count) % count) + 1;
   return {
-    rounds: [first, last],
+    rows: [first, last],
     stitches: isAllRound
       ? [1, count]
       : [inRound(middle + Math.min(...offs)), inRound(middle + Math.max(...offs))],

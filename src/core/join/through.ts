@@ -2,7 +2,7 @@ import { roundCount } from '../fabric/fabric';
 import { stitchAtAzimuth, stitchAzimuth, turn, wrapAngle } from '../shape/azimuth';
 import { blankJoin, type JoinPart } from './joined';
 import type { Joining } from './joining';
-import { inRound, labelOf } from './numbers';
+import { inRound, roundAt } from './numbers';
 import { isStrand, type Placing } from './placing';
 import { problem } from './problem';
 import { snapOne, snapPair } from './snap';
@@ -43,7 +43,7 @@ export function joinThrough(state: Joining, placing: Placing, row: number, front
   const surface = state.wall(wall);
   const round = Math.max(1, Math.min(wall.fabric.rounds, Math.round(row)));
   const exits = exitStitches(placing, row, front).map((stitch, i) => ({
-    round: labelOf(wall, row),
+    ...roundAt(wall, row),
     stitch,
     at: i === 0 ? ('in' as const) : ('out' as const),
   }));
@@ -65,7 +65,7 @@ export function joinThrough(state: Joining, placing: Placing, row: number, front
   state.joins.push(
     {
       ...blank,
-      round: labelOf(wall, row),
+      ...roundAt(wall, row),
       stitch: exits[0]?.stitch ?? null,
       pins: exits,
       insideMm: told.insideMm,

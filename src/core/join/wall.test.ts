@@ -106,19 +106,19 @@ describe.each(walls)('sewing onto a %s', (_, wall) => {
           if (!isFootprint(found)) return;
           const path = sewingPath(wall, found, true);
           expect(path.map((stitch) => stitch.edge)).toEqual(Array.from({ length: count }, (__, j) => j + 1));
-          path.forEach(({ round, stitch }, j) => {
+          path.forEach(({ row, stitch }, j) => {
             const point = found.points[j]!;
-            const off = Math.abs(rowAt(wall, point.along) - round);
+            const off = Math.abs(rowAt(wall, point.along) - row);
             // Where the plain path is uneven a better one may be one round off.
             expect(off).toBeLessThanOrEqual(1.51);
-            const at = stitchPlace(round, stitch);
+            const at = stitchPlace(row, stitch);
             const [a, b] = [inSpace(wall, at), inSpace(wall, { ...point, along: at.along })];
             expect(away(a, b)).toBeLessThan(5 * 1.6);
           });
           expect(pinsAbout(found, path, { centre, heading, sense: 1 }).length).toBeGreaterThanOrEqual(2);
-          const { rounds } = coversOf(wall, found, centre);
-          expect(rounds[0]).toBeLessThanOrEqual(Math.ceil(row));
-          expect(rounds[1]).toBeGreaterThanOrEqual(Math.floor(row));
+          const { rows } = coversOf(wall, found, centre);
+          expect(rows[0]).toBeLessThanOrEqual(Math.ceil(row));
+          expect(rows[1]).toBeGreaterThanOrEqual(Math.floor(row));
         },
       ),
       { numRuns: 60 },

@@ -117,12 +117,12 @@ export function stitchNear(
   wall: Wall,
   { along, azimuth }: WallPoint,
   leaning = 0,
-): { round: number; stitch: number } {
+): { row: number; stitch: number } {
   const { fabric, starts } = wall;
-  const round = Math.max(1, Math.min(fabric.rounds, Math.round(rowAt(wall, along))));
-  const count = roundCount(fabric, round);
-  const at = Math.round(stitchAtAzimuth(fabric, starts, round, azimuth) + leaning);
-  return { round, stitch: at > count ? at - count : Math.max(1, at) };
+  const row = Math.max(1, Math.min(fabric.rounds, Math.round(rowAt(wall, along))));
+  const count = roundCount(fabric, row);
+  const at = Math.round(stitchAtAzimuth(fabric, starts, row, azimuth) + leaning);
+  return { row, stitch: at > count ? at - count : Math.max(1, at) };
 }
 
 /** One straight way over a stretch of wall that is unrolled flat: where it is, how much is left of it, and in which direction it goes. */

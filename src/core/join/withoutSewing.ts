@@ -7,7 +7,7 @@ import { blankJoin, type AnyJoin, type Join, type JoinPart, type Unit } from './
 import type { Joining } from './joining';
 import { isPlan, ledgerOf, rankedLedgers, solveLedger, type LedgerTask, type NoLedger } from './ledger';
 import { putJoin } from './move';
-import { inRound, labelOf } from './numbers';
+import { inRound, labelOf, roundAt, rowOfLabel, rowsCovered } from './numbers';
 import { nosewWidth, type Placing } from './placing';
 import { problem } from './problem';
 import { alongAt } from './wall';
@@ -48,7 +48,7 @@ function entriesOf(
       for (const unit of units)
         state.joins.push({
           ...blankJoin('no-sew', unit, wall, sentence),
-          round: labelOf(wall, round),
+          ...roundAt(wall, round),
           problems: [problem(piece, 'join-around', facts, { sentence })],
         });
       continue;
@@ -91,7 +91,7 @@ export function joinWithoutSewing(
   const plan = best ?? solveLedger(task);
   const otherLedgers = others.map((other) => ledgerOf(task, other));
   const bare = {
-    round: labelOf(wall, round),
+    ...roundAt(wall, round),
     base: fabric.label[(fabric.base[round - 1] ?? 0) - 1] ?? null,
   };
   // It is one round: loops that one of its sentences says hold for the parts of the others too.
@@ -126,10 +126,9 @@ function workedIn(
 ): Pick<Join, 'stitch' | 'covers' | 'missMm' | 'centre'> {
   const middle = start + (width - 1) / 2;
   const off = middle - target - count * Math.round((middle - target) / count);
-  const label = labelOf(wall, round);
   return {
     stitch: inRound(middle, count),
-    covers: { rounds: [label, label], stitches: [start, ((start + width - 2) % count) + 1] },
+    covers: { ...rowsCovered(wall, [round, round]), stitches: [start, ((start + width - 2) % count) + 1] },
     missMm: Math.abs(off) * wall.gauge.widthMm,
     centre: {
       along: alongAt(state.wall(wall), round),
@@ -205,7 +204,7 @@ function waysIn(entries: readonly Entry[], into: Round): WaysIn {
   );
   const rounds = nearestFirst.filter((row) => {
     // Rounds that bear one number can't be told apart by a sentence.
-    const isNamed = row >= 1 && row <= fabric.rounds && fabric.label.indexOf(labelOf(wall, row)) === row - 1;
+    const isNamed = row >= 1 && row <= fabric.rounds && rowOfLabel(wall, labelOf(wall, row)) === row;
     if (!isNamed) return false;
     const there = { count: roundCount(fabric, row), axis: stitchAtAzimuth(fabric, starts, row, front) };
     return isPlan(solveLedger(taskOf(there, onRound(entries, into, there))));

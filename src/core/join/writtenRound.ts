@@ -8,7 +8,7 @@ import { stitchAtAzimuth, stitchAzimuth } from '../shape/azimuth';
 import { blankJoin, type Join, type JoinPart, type Unit } from './joined';
 import type { Joining } from './joining';
 import { ledgerOf } from './ledger';
-import { inRound, labelOf } from './numbers';
+import { inRound, roundAt, rowsCovered } from './numbers';
 import { endOf, nosewWidth, type Units } from './placing';
 import { problem } from './problem';
 import { alongAt } from './wall';
@@ -232,7 +232,6 @@ function joinRound(state: Joining, units: Units, round: number, wall: JoinPart):
   }));
   const task = { count, gap: 0, axis: written.axis, parts };
   const ledger = ledgerOf(task, { starts: written.entries.map(({ run }) => run.from), cost: 0, axis: null });
-  const label = labelOf(wall, round);
   // On a part that lies, and on a flat one, left and right are not around it: her stitches stand, and no side is told by them.
   const isAcross = wall.orientation.lying || fabric.row[0] === 1;
   for (const entry of written.entries) {
@@ -242,11 +241,14 @@ function joinRound(state: Joining, units: Units, round: number, wall: JoinPart):
       ...blankJoin('no-sew', unit, wall, sentenceOf(written, run.said)),
       asWritten: true,
       called: run.said.part?.side ?? null,
-      round: label,
+      ...roundAt(wall, round),
       base: fabric.label[(fabric.base[round - 1] ?? 0) - 1] ?? null,
       loops: run.loops,
       stitch: inRound(middle, count),
-      covers: { rounds: [label, label], stitches: [run.from, ((run.from + run.count - 2) % count) + 1] },
+      covers: {
+        ...rowsCovered(wall, [round, round]),
+        stitches: [run.from, ((run.from + run.count - 2) % count) + 1],
+      },
       ledger,
       sum: count,
       centre: isAcross

@@ -33,6 +33,8 @@ export type Task =
       kind: 'stop';
       unit: TaskUnit;
       after: number;
+      /** that round by its place, from 1 */
+      row: number;
       latest: number;
       openingMm: number;
       acts: Act[];

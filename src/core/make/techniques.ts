@@ -2,7 +2,6 @@ import { backLoop, bothLoops, frontLoop, roundCount, type Fabric } from '../fabr
 import type { Join } from '../join/joined';
 import { stitchKinds, stitchWord, type StitchKind } from '../notation/stitchKinds';
 import type { Terms } from '../notation/terms';
-import { roundNumbered } from '../fabric/rounds';
 import type { ClosingSchool } from '../notation/sentence/close';
 import { gatherOrder } from '../plan/closing';
 
@@ -472,10 +471,9 @@ export function seamTechnique(
   if (!first || !second) return null;
   const yarnAt = (fabric: Fabric, round: number, stitch: number): string =>
     fabric.palette[fabric.colour[(fabric.offset[round - 1] ?? 0) + Math.floor(stitch) - 1] ?? 0] ?? '';
-  const rowOf = (fabric: Fabric, label: number) => Math.max(1, roundNumbered(fabric, label));
-  const below = some.map(({ round, stitch }) => ({
+  const below = some.map(({ row, stitch }) => ({
     number: stitch,
-    yarn: yarnAt(wall, rowOf(wall, round), stitch),
+    yarn: yarnAt(wall, row, stitch),
     on: [],
   }));
   const above = some.map(({ edge }, i) => ({

@@ -65,6 +65,8 @@ export interface Stop {
   part: string;
   /** stop after this round */
   after: number;
+  /** that round by its place, from 1: two of a text can have one number */
+  row: number;
   earliest: number;
   /** last call: after this round the opening is too small */
   latest: number;

@@ -3,6 +3,7 @@ import type { Stop } from './acts';
 import { orderOf, unitKey, type Need, type OrderUnit, type Step } from './order';
 
 const stopAfter = (after: number): Stop => ({
+  row: after,
   part: '',
   after,
   earliest: after,

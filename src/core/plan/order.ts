@@ -14,6 +14,8 @@ export interface Step {
   to: number | null;
   /** of rounds that are worked the first and the last by index, from 1: two of a text can have one number */
   indexes: readonly [number, number] | null;
+  /** of an act the round it comes after, by index, from 1; null of anything else */
+  after: number | null;
   /** the feature or the parts it is about, or what it is sewn to */
   about: string | null;
   stitches: number;
@@ -70,9 +72,7 @@ function segmentsOf({ labels, stops }: OrderUnit): Segment[] {
   const segments: Segment[] = [];
   let from = 1;
   for (let round = 1; round <= labels.length; round += 1) {
-    const here = stops.filter(
-      ({ after }) => after === labels[round - 1] && labels.lastIndexOf(after) === round - 1,
-    );
+    const here = stops.filter(({ row }) => row === round);
     if (here.length === 0 && round < labels.length) continue;
     segments.push({ from, to: round, stops: here });
     from = round + 1;
@@ -127,7 +127,8 @@ class Ordering {
     for (let round = from; round <= to; round += 1) stitches += counts[round - 1] ?? 0;
     const [first, last] = [labels[from - 1] ?? from, labels[to - 1] ?? to];
     const indexes = [from, to] as const;
-    this.steps.push({ do: 'work', part, unit, from: first, to: last, indexes, about: null, stitches });
+    const worked = { from: first, to: last, indexes, after: null } as const;
+    this.steps.push({ do: 'work', part, unit, ...worked, about: null, stitches });
     for (const stop of stops)
       for (const { act, feature, part: worked } of stop.acts)
         this.steps.push({
@@ -137,6 +138,7 @@ class Ordering {
           from: stop.after,
           to: stop.after,
           indexes: null,
+          after: stop.row,
           about: feature ?? worked,
           stitches: 0,
         });
@@ -166,7 +168,7 @@ export function orderOf(
   const ordering = new Ordering(byKey);
   for (const key of byKey.keys()) ordering.work(key, 'all');
   const { steps, cycles } = ordering;
-  const blank = { from: null, to: null, indexes: null } as const;
+  const blank = { from: null, to: null, indexes: null, after: null } as const;
   for (const { part, unit, finishing } of units)
     for (const { do: doing, about, stitches } of finishing)
       steps.push({ do: doing, part, unit, ...blank, about, stitches });

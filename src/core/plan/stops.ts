@@ -79,6 +79,7 @@ export function planStops(input: StopInput): StopPlan {
     return {
       part,
       after: label(after),
+      row: after,
       earliest: label(Math.max(...acts.map((window) => window.earliest))),
       latest: label(latest),
       openingMm: openingAfter(passage, after),

@@ -23,18 +23,26 @@ export function unitName({ parts, joined }: ToyAnalysis, part: string, unit: num
 }
 
 /** What is done at a stop, by the name it has there. */
-function actText({ do: doing, from, about }: Step, part: PartAnalysis | undefined): string {
-  const acts = part?.stops.stops.find(({ after }) => after === from)?.acts ?? [];
+function actText({ do: doing, after, about }: Step, part: PartAnalysis | undefined): string {
+  const acts = part?.stops.stops.find(({ row }) => row === after)?.acts ?? [];
   const act = acts.find((one) => one.act === doing && (one.feature ?? one.part) === about);
   return act && part ? actTitle(act, bulksOf(part.stops)) : '';
 }
 
+/** The rounds of a step: rows where they are, and where it goes on in rounds, both by name. */
+function workText({ from, to, indexes }: Step, part: PartAnalysis | undefined): string {
+  const [first, last] = (indexes ?? []).map((index) => part?.fabric.row[index - 1] === 1);
+  const word = first ? 'Row' : 'Round';
+  if (indexes?.[0] === indexes?.[1]) return `${word} ${from}`;
+  if (first !== last) return `${word} ${from} to ${last ? 'row' : 'round'} ${to}`;
+  return `${word}s ${from} to ${to}`;
+}
+
 function stepText(step: Step, part: PartAnalysis | undefined): string {
-  const { do: doing, from, to, about } = step;
-  const word = part?.fabric.row[0] === 1 ? 'Row' : 'Round';
+  const { do: doing, about } = step;
   switch (doing) {
     case 'work':
-      return from === to ? `${word} ${from}` : `${word}s ${from} to ${to}`;
+      return workText(step, part);
     case 'sew':
       return `Sew it onto the ${about}`;
     case 'place':

@@ -1,4 +1,5 @@
 import { roundCount } from '../fabric/fabric';
+import { roundNumbered } from '../fabric/rounds';
 import { lastEdgeOf } from '../fabric/lastEdge';
 import type { Join, UnitRef } from '../join/joined';
 import type { Problem } from '../notation/problem';
@@ -15,9 +16,6 @@ import { saying } from '../words/problems/problems';
 type PlainWorkIn = Readonly<{ round: number; names: readonly string[]; isThrough: boolean }> & {
   [key: string]: Plain;
 };
-
-/** Index of the round with a number, from 1; of several the last. */
-const roundAt = ({ fabric }: PartAnalysis, label: number): number => [...fabric.label].lastIndexOf(label) + 1;
 
 type PlainHands = Readonly<Hands> & { [key: string]: Plain };
 
@@ -67,12 +65,12 @@ const isBefore = ({ kind }: Join): boolean => kind === 'no-sew' || kind === 'thr
 function workInsOf(part: PartAnalysis, joins: readonly Join[]): WorkIn[] {
   const workIns: { round: number; names: string[]; isThrough: boolean }[] = [];
   for (const join of joins) {
-    if (!isBefore(join) || join.on.part !== part.source.id || join.round === null) continue;
-    const round = roundAt(part, Math.round(join.round));
+    if (!isBefore(join) || join.on.part !== part.source.id || join.row === null) continue;
+    const round = Math.round(join.row);
     const isThrough = join.kind === 'through';
     const known = workIns.find((one) => one.round === round && one.isThrough === isThrough);
     if (known) known.names.push(join.unit.name);
-    else if (round > 0) workIns.push({ round, names: [join.unit.name], isThrough });
+    else workIns.push({ round, names: [join.unit.name], isThrough });
   }
   return workIns;
 }
@@ -122,7 +120,7 @@ function needsOf(
   const { source } = part;
   const workedIn = joins.flatMap((join): Need[] => {
     const isHere = isBefore(join) && join.on.part === source.id && join.on.unit === unit;
-    const round = isHere && join.round !== null ? roundAt(part, Math.round(join.round)) : 0;
+    const round = isHere && join.row !== null ? Math.round(join.row) : 0;
     // What is pulled through goes in after the round above it.
     const at = join.kind === 'through' ? Math.min(part.fabric.rounds, round + 1) : round;
     return round > 0 ? [{ round: at, unit: keyOf(join.unit), upTo: 'all' }] : [];
@@ -140,7 +138,7 @@ function needsOf(
           {
             round: 1,
             unit: unitKey(onto.part, Math.min(unit, ground.source.make)),
-            upTo: roundAt(ground, onto.round),
+            upTo: roundNumbered(ground.fabric, onto.round),
           },
         ]
       : [];

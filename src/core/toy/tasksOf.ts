@@ -107,11 +107,11 @@ const movesOfRounds = memoise((part: PartAnalysis, notes: readonly NoteAt[]) =>
   roundsOf(part, notes).map(({ round, words, worked }) => movesOf(round, words, worked)),
 );
 
-/** What is worked into a round, stitch by stitch. */
-function ledgerOf({ joined, parts }: ToyAnalysis, { part, unit }: TaskUnit, label: number): string[] {
+/** What is worked into a round, stitch by stitch; the round by its place. */
+function ledgerOf({ joined, parts }: ToyAnalysis, { part, unit }: TaskUnit, at: number): string[] {
   const join = joined.joins.find(
-    ({ kind, on, round, ledger }) =>
-      kind === 'no-sew' && ledger && on.part === part && on.unit === unit && round === label,
+    ({ kind, on, row, ledger }) =>
+      kind === 'no-sew' && ledger && on.part === part && on.unit === unit && row === at,
   );
   if (!join) return [];
   return joinDirections(
@@ -138,7 +138,7 @@ function roundTasks(toy: ToyAnalysis, part: PartAnalysis, unit: TaskUnit, { inde
       row: round.row,
       words,
       moves: moves[index] ?? movesOf(round, words, 0),
-      asides: [...ledgerOf(toy, unit, round.number), ...asides],
+      asides: [...ledgerOf(toy, unit, index + 1), ...asides],
     };
   });
 }
@@ -220,14 +220,15 @@ export interface StepTasks {
   tasks: readonly Task[];
 }
 
-function stopTask(part: PartAnalysis, unit: TaskUnit, after: number): Task | null {
-  const stop = part.stops.stops.find((one) => one.after === after);
+function stopTask(part: PartAnalysis, unit: TaskUnit, row: number): Task | null {
+  const stop = part.stops.stops.find((one) => one.row === row);
   if (!stop) return null;
   const bulks = bulksOf(part.stops);
   return {
     kind: 'stop',
     unit,
     after: stop.after,
+    row: stop.row,
     latest: stop.latest,
     openingMm: stop.openingMm,
     acts: stop.acts,
@@ -237,8 +238,8 @@ function stopTask(part: PartAnalysis, unit: TaskUnit, after: number): Task | nul
 }
 
 /** Whether a task is the stop after a round of a unit. */
-const isStopOf = (task: Task | undefined, { part, unit, from }: Step): task is Task =>
-  task?.kind === 'stop' && task.after === from && task.unit.part === part && task.unit.unit === unit;
+const isStopOf = (task: Task | undefined, { part, unit, after }: Step): task is Task =>
+  task?.kind === 'stop' && task.row === after && task.unit.part === part && task.unit.unit === unit;
 
 /** The steps of the order, each with what is tapped along for it. */
 export const tasksBySteps = memoise((toy: ToyAnalysis): StepTasks[] => {
@@ -250,9 +251,9 @@ export const tasksBySteps = memoise((toy: ToyAnalysis): StepTasks[] => {
     const unit: TaskUnit = { part: step.part, unit: step.unit, name, of: part.source.make };
     const last = steps.at(-1)?.tasks.at(-1);
     if (step.do === 'work') steps.push({ step, tasks: roundTasks(toy, part, unit, step) });
-    else if (step.from === null) steps.push({ step, tasks: [finishTask(toy, unit, step)] });
+    else if (step.after === null) steps.push({ step, tasks: [finishTask(toy, unit, step)] });
     else {
-      const stop = isStopOf(last, step) ? last : stopTask(part, unit, step.from);
+      const stop = isStopOf(last, step) ? last : stopTask(part, unit, step.after);
       steps.push({ step, tasks: stop ? [stop] : [] });
     }
   }

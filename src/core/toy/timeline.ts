@@ -32,15 +32,14 @@ export function partTimeline({ fabric, form, profile, stops: plan }: PartAnalysi
   const labels = [...fabric.label];
   const passage = { fabric, gauge: form.gauge, profile };
   const bulks = bulksOf(plan);
-  const indexOf = (label: number): number => labels.lastIndexOf(label) + 1;
-  const bars = plan.stops.flatMap(({ after, acts }) =>
-    acts.map((act): ActBar => ({ title: actTitle(act, bulks), ...act.window, at: indexOf(after) })),
+  const bars = plan.stops.flatMap(({ row, acts }) =>
+    acts.map((act): ActBar => ({ title: actTitle(act, bulks), ...act.window, at: row })),
   );
   return {
     labels,
     openings: labels.map((_label, i) => openingAfter(passage, i + 1)),
     bars,
-    stops: plan.stops.map(({ after }) => indexOf(after)),
+    stops: plan.stops.map(({ row }) => row),
   };
 }
 

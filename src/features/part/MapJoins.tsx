@@ -2,13 +2,13 @@ import { Circle, G, Line, Text as SvgText } from 'react-native-svg';
 import { pinWord, topPin } from '../../core/join/pins';
 import type { Join } from '../../core/join/joined';
 import { roundCount } from '../../core/fabric/fabric';
+import { sewnEdgeOf } from '../../core/join/placing';
 import type { FabricMap } from '../../core/shape/map';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { joinPart } from '../../core/toy/joinAll';
 import { useToy } from '../../data/useToy';
 import { palette } from '../../ui/palette';
 import { stitchMiddle } from './mapPaths';
-import { roundNumbered } from '../../core/fabric/rounds';
 
 /** Farther apart than so many stitches, two of a footprint lie on both sides of the cut at the back. */
 const cutFrom = 4;
@@ -84,12 +84,13 @@ function OwnEdge({ part, map, scale }: MapJoinsProps) {
     <G>
       {joins.slice(0, mostUnits).map((join, level) => {
         const wall = analysis.parts.find(({ source }) => source.id === join.on.part);
-        const row = join.through === null ? fabric.rounds : roundNumbered(fabric, join.through);
-        if (!wall || row < 1) return null;
+        const edge = sewnEdgeOf({ piece: joinPart(part), sentence: join.sentence });
+        const row = join.through === null ? fabric.rounds : edge.round;
+        if (!wall) return null;
         const pins = join.pins ?? [];
         const uppermost = topPin(joinPart(wall), pins) ?? pins[0];
         const pinned = pins.flatMap((pin) => {
-          const sewn = join.path?.find(({ round, stitch }) => round === pin.round && stitch === pin.stitch);
+          const sewn = join.path?.find((one) => one.row === pin.row && one.stitch === pin.stitch);
           const isShown = joins.length === 1 || pin === uppermost;
           return sewn && isShown ? [{ edge: sewn.edge, word: pinWord(joinPart(wall), pin.at) }] : [];
         });
@@ -124,19 +125,17 @@ function OwnEdge({ part, map, scale }: MapJoinsProps) {
 }
 
 /** The stitches of a wall that a join takes, by their index, in the order of the needle or of the round. */
-function coveredBy({ path, ledger, covers, round }: Join, { fabric }: PartAnalysis): number[] {
-  const indexOf = (label: number, stitch: number): number[] => {
-    const row = roundNumbered(fabric, label);
-    const count = row > 0 ? roundCount(fabric, row) : 0;
-    return stitch >= 1 && stitch <= count ? [(fabric.offset[row - 1] ?? 0) + Math.floor(stitch) - 1] : [];
+function coveredBy({ path, ledger, covers, row }: Join, { fabric }: PartAnalysis): number[] {
+  const indexOf = (of: number, stitch: number): number[] => {
+    const isThere = stitch >= 1 && stitch <= roundCount(fabric, of);
+    return isThere ? [(fabric.offset[of - 1] ?? 0) + Math.floor(stitch) - 1] : [];
   };
-  if (path) return path.flatMap((sewn) => indexOf(sewn.round, sewn.stitch));
-  if (!ledger || !covers || round === null) return [];
-  const row = roundNumbered(fabric, round);
-  const count = row > 0 ? roundCount(fabric, row) : 0;
+  if (path) return path.flatMap((sewn) => indexOf(sewn.row, sewn.stitch));
+  if (!ledger || !covers || row === null) return [];
+  const count = roundCount(fabric, row);
   const [first, last] = covers.stitches;
-  const length = count > 0 ? ((((last - first) % count) + count) % count) + 1 : 0;
-  return Array.from({ length }, (_, k) => indexOf(round, ((first - 1 + k) % count) + 1)).flat();
+  const length = ((((last - first) % count) + count) % count) + 1;
+  return Array.from({ length }, (_, k) => indexOf(row, ((first - 1 + k) % count) + 1)).flat();
 }
 
 /** Where the name stands: in the middle of what lies together, on the side of the cut where more of it is. */

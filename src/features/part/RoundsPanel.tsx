@@ -46,7 +46,7 @@ export function RoundsPanel({ part }: { part: PartAnalysis }) {
       (problem.code === 'colour-undefined' || problem.code.startsWith('part-')) &&
       problem.partId === source.id,
   );
-  const stops = new Set(part.stops.stops.map((stop) => stop.after));
+  const stops = new Set(part.stops.stops.map((stop) => stop.row));
   // The last round's own edge is no surprise; loops left below it are.
   const free = freeEdges(part.fabric, part.taken).filter((edge) => edge.loop !== 'both');
   const word = stitchWord('sc', terms.value);
@@ -99,7 +99,7 @@ export function RoundsPanel({ part }: { part: PartAnalysis }) {
               problems={part.problems.filter(
                 (problem) => problem.line === card.line && problem.round !== undefined,
               )}
-              stopAfter={own.some(({ round }) => stops.has(round))}
+              stopAfter={own.some((_, i) => stops.has(card.index + i + 1))}
               open={open === card.line}
               howTo={
                 open === card.line ? (

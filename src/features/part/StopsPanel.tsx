@@ -61,7 +61,7 @@ export function StopsPanel({ part }: { part: PartAnalysis }) {
         const closes = stop.acts.some(({ act }) => act === 'close' || act === 'cut');
         return (
           <View
-            key={stop.after}
+            key={stop.row}
             backgroundColor="$sheet"
             borderRadius="$3"
             borderWidth={1}

@@ -15,7 +15,6 @@ import { analyseToy, type ToyAnalysis } from '../../core/toy/analyse';
 import { assembled } from '../../core/toy/assembled';
 import { joinPart } from '../../core/toy/joinAll';
 import { useToy } from '../../data/useToy';
-import { roundNumbered } from '../../core/fabric/rounds';
 
 /** A join where a thumb can move it. */
 interface Movable {
@@ -43,12 +42,13 @@ function movable(toy: ToyAnalysis, unit: UnitRef): Movable | null {
   const { joined, parts } = toy;
   const join = joinOf(toy, unit);
   const found = join && parts.find(({ source }) => source.id === join.on.part);
-  if (!join || join.asWritten || !found || join.round === null || join.stitch === null) return null;
+  if (!join || join.asWritten || !found || join.row === null || join.round === null || join.stitch === null)
+    return null;
   const wall = joinPart(found);
   // Up and down are around a wall that lies: only its text moves what is on it.
   if (wall.orientation.lying) return null;
   const { fabric, starts } = wall;
-  const row = Math.max(1, roundNumbered(fabric, Math.round(join.round)));
+  const row = Math.max(1, Math.round(join.row));
   const front = joined.fronts.get(join.on.part) ?? wall.front;
   const count = roundCount(fabric, row);
   const off = Math.abs(join.stitch - stitchAtAzimuth(fabric, starts, row, front)) % count;

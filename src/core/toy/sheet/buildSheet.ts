@@ -29,7 +29,15 @@ import type { RoundCheck } from '../../fabric/checkRounds';
 export type SheetLine =
   | { kind: 'round'; label: string; text: string; count: string; wrong: boolean }
   | { kind: 'marks'; text: string }
-  | { kind: 'stop'; after: number; title: string; lastCall: string; acts: { name: string; why: string }[] };
+  | {
+      kind: 'stop';
+      after: number;
+      /** that round by its place, from 1 */
+      row: number;
+      title: string;
+      lastCall: string;
+      acts: { name: string; why: string }[];
+    };
 
 /** The drawing of a part with its eyes, in mm. */
 export interface SheetMap {
@@ -81,6 +89,7 @@ function stopLine(stop: Stop, bulks: number): SheetLine {
   return {
     kind: 'stop',
     after: stop.after,
+    row: stop.row,
     title: `Stop after round ${stop.after}`,
     lastCall: stop.acts.some(({ act }) => act === 'close' || act === 'cut') ? '' : late,
     acts: stop.acts.map((act) => ({ name: actTitle(act, bulks), why: act.why })),
@@ -95,11 +104,11 @@ interface RoundRun {
 
 function runsOf({ source, stops }: PartAnalysis): RoundRun[] {
   const { rounds } = source;
-  const isStop = new Set(stops.stops.map(({ after }) => after));
+  const isStop = new Set(stops.stops.map(({ row }) => row));
   const runs: RoundRun[] = [];
   for (const [i, { line, text }] of rounds.entries()) {
     const before = rounds[i - 1];
-    const isSame = before?.line === line && before.text === text && !isStop.has(before.number);
+    const isSame = before?.line === line && before.text === text && !isStop.has(i);
     const run = runs.at(-1);
     if (isSame && run) run.to = i;
     else runs.push({ from: i, to: i });
@@ -137,9 +146,9 @@ function roundLines(part: PartAnalysis): SheetLine[] {
   const bulks = bulksOf(part.stops);
   const marked = markerPlan(part.fabric, part.features);
   return runsOf(part).flatMap((run) => {
-    const { row, number } = part.source.rounds[run.to]!;
+    const { row } = part.source.rounds[run.to]!;
     const onTheWay = marked.filter(({ round }) => round > run.from && round <= run.to + 1);
-    const stops = part.stops.stops.filter(({ after }) => after === number);
+    const stops = part.stops.stops.filter((stop) => stop.row === run.to + 1);
     return [
       ...onTheWay.map(({ label, marks }): SheetLine => ({
         kind: 'marks',

@@ -84,6 +84,8 @@ const blank: PatternLine = { kind: 'blank', text: '' };
 
 /** A round as it is written out. */
 interface WrittenRound {
+  /** its place in the part, from 1 */
+  place: number;
   number: number;
   row: boolean;
   body: string;
@@ -107,13 +109,13 @@ function condensed(
     let j = i;
     const goesOn = ({ number, body, total, row }: WrittenRound, before: number) =>
       number === before + 1 && body === first.body && total === first.total && row === first.row;
-    for (let next = rounds[j + 1]; next && !stops.has(rounds[j]?.number ?? 0); next = rounds[j + 1]) {
+    for (let next = rounds[j + 1]; next && !stops.has(rounds[j]?.place ?? 0); next = rounds[j + 1]) {
       if (!goesOn(next, rounds[j]?.number ?? 0)) break;
       j += 1;
     }
-    const last = rounds[j]?.number ?? first.number;
+    const last = rounds[j] ?? first;
     const total = first.total === null ? '' : ` [${first.total}]`;
-    lines.push({ last, line: `${labelOf(first, last)}: ${first.body}${total}` });
+    lines.push({ last: last.place, line: `${labelOf(first, last.number)}: ${first.body}${total}` });
     i = j + 1;
   }
   return lines;
@@ -128,12 +130,15 @@ function roundsOf(line: string, index: number, part: PartAnalysis, terms: Terms)
   const isPlain = items.every(({ type }) => type !== 'unknown');
   if (!label || brackets.length > 0 || said || !isPlain || items.length === 0) return null;
   const body = writeItems(items, terms);
+  // To and fro one works across, not around.
+  const across = body.replace(/\baround\b/g, 'across');
   const own = source.rounds.flatMap((round, at) => (round.line === index + 1 ? [{ round, at }] : []));
   if (own.length === 0 || own.some(({ round }) => round.lines > 1)) return null;
   return own.map(({ round, at }) => ({
+    place: at + 1,
     number: round.number,
     row: round.row && /^\s*row/i.test(line),
-    body,
+    body: round.row ? across : body,
     total: checks[at]?.worked ?? null,
   }));
 }
@@ -146,12 +151,12 @@ const stopLines = ({ after, acts, lastCall }: Extract<SheetLine, { kind: 'stop' 
   ...acts.map(({ name, why }): PatternLine => ({ kind: 'act', text: `${name}: ${why}` })),
 ];
 
-/** Stops of a part by the number of their round, in words. */
+/** Stops of a part by the place of their round, in words. */
 function stopsOf(part: Sheet['parts'][number]): Map<number, PatternLine[]> {
   const stops = new Map<number, PatternLine[]>();
   for (const line of part.lines) {
     if (line.kind !== 'stop') continue;
-    stops.set(line.after, [...(stops.get(line.after) ?? []), ...stopLines(line)]);
+    stops.set(line.row, [...(stops.get(line.row) ?? []), ...stopLines(line)]);
   }
   return stops;
 }
@@ -225,9 +230,9 @@ function partLines(
   const told = new Set(stops.keys());
   const out: PatternLine[] = [];
   let waiting: WrittenRound[] = [];
-  const stopAfter = (number: number) => {
-    out.push(...(stops.get(number) ?? []));
-    stops.delete(number);
+  const stopAfter = (place: number) => {
+    out.push(...(stops.get(place) ?? []));
+    stops.delete(place);
   };
   const flush = () => {
     for (const { last, line } of condensed(waiting, told)) {
@@ -246,8 +251,8 @@ function partLines(
     }
     flush();
     out.push(index + 1 === part.source.line ? { kind: 'heading', text: line } : text(line));
-    for (const round of part.source.rounds)
-      if (round.line + round.lines - 1 === index + 1) stopAfter(round.number);
+    for (const [at, round] of part.source.rounds.entries())
+      if (round.line + round.lines - 1 === index + 1) stopAfter(at + 1);
   });
   flush();
   while (out.at(-1)?.kind === 'blank') out.pop();
