@@ -89,10 +89,20 @@ export function heldOf({ sentence, piece }: Placing): Held {
 const toEachSide =
   /\b(?:to|on|onto|at)\s+each\s+side\b(?!\s+of\s+(?:the\s+|its\s+)?(?:front|centre|center|middle|face|eyes?|nose)\b)/i;
 
+/** `One arm at stitch 9 and the other at stitch 27`, `the left arm at stitch 9, the right one at 27`: the second goes by the name of the first. */
+const isOfTheOther =
+  /\bthe (?:other|(?:second|right|left) one|second(?= (?:to|at|on|in|goes|is)\b))\b|(?:\band|,) one(?= (?:to|at|on)\b)/i;
+
+/** Which side each of two is on, where the text says it of one of them at least; null where it does not. */
+function sidesOfPair(side: NamedUnits['side'], { stitchSides }: AnyJoin): Placing['sides'] {
+  if (stitchSides) return stitchSides;
+  if (side === null) return null;
+  return side === 'left' ? ['left', 'right'] : ['right', 'left'];
+}
+
 /** How many units of a part a sentence places: a bare plural means all of them, `one on each side` two. */
 function unitsMeant({ count }: NamedUnits, { part }: JoinPart, { sides, text, way }: AnyJoin): number {
-  // `One arm at stitch 9 and the other at stitch 27`
-  const isOneEach = !way && (sides === 'both' || /\bthe other\b/i.test(text));
+  const isOneEach = !way && (sides === 'both' || isOfTheOther.test(text));
   if (isOneEach && count === 1 && part.make > 1) return 2;
   // `Two flippers to each side`: so many on the left and as many on the right.
   const isSeveralEach = typeof count === 'number' && count > 1 && toEachSide.test(text);
@@ -254,8 +264,10 @@ export function placingsOf(parts: readonly JoinPart[], units: Units, problems: P
       const taken = units.take(piece, unitsMeant(name, piece, sentence));
       if (taken.length === 0) continue;
       const named = stitches.length >= taken.length ? stitches.splice(0, taken.length) : null;
-      const sides = named?.length === 2 ? (sentence.stitchSides ?? null) : null;
-      placings.push({ sentence, piece, wall: onto, units: taken, stitches: named, sides, side: name.side });
+      const sides = named?.length === 2 ? sidesOfPair(name.side, sentence) : null;
+      // Of two that are placed by the name of one it is not both their side.
+      const side = sides || taken.length > 1 ? null : name.side;
+      placings.push({ sentence, piece, wall: onto, units: taken, stitches: named, sides, side });
     }
   };
   const said = parts.flatMap((owner) =>

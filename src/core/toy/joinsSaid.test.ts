@@ -310,7 +310,7 @@ test('what names a place for each of a pair is asked about, never given to both'
 });
 
 test('stitches that are not as many as the parts are asked about', () => {
-  const toy = bear('Attach one arm at stitch 9 of round 8 and the other at stitch 27.');
+  const toy = bear('Attach the arms at stitch 9 of round 8.');
   expect(
     toy.joined.joins.flatMap(({ stitch, problems }) => [stitch, ...problems.map(({ code }) => code)]),
   ).toEqual([null, 'join-around', null, 'join-around']);

@@ -84,11 +84,15 @@ export function readJoin<Kind extends 'sew' | 'nosew' | 'pin'>(
   for (const key of placeKeys) if (step[key] !== undefined) Object.assign(place, { [key]: step[key] });
   const covered = stitchesCovered(said.text);
   // What is joined lies over the stitches from one to the other: their middle is where its own goes.
-  if (covered.length > 0) place.stitches = covered.map(([first, last]) => (first + last) / 2);
+  if (covered.length > 0) place.stitches = covered.map(({ first, last }) => (first + last) / 2);
+  // `Over stitches 23 to 2` goes over the start of the round, and its middle by how many that has: it is asked.
+  const overStart = covered.filter(({ first, last }) => last < first).map(({ words }) => words);
+  if (overStart.length > 0) delete place.stitches;
   const sides = place.stitches?.length === 2 ? sidesOfTwo(said.text) : null;
   if (sides) place.stitchSides = sides;
   const passes = kind !== 'nosew' && saysTwice(said.text) ? { twice: true as const } : {};
-  return { ...said, ...place, ...passes, kind, joined: [], place: {} };
+  const unread = unusedOf(overStart, overStart.length > 0);
+  return { ...said, ...place, ...passes, ...unread, kind, joined: [], place: {} };
 }
 
 const stitchNumber = /\b(?:sts?|stitch(?:es)?)\.?\s*#?\s*\d/i;
@@ -111,13 +115,13 @@ const stitchRanges = new RegExp(
 );
 
 /** The stitches that a sentence says something lies over: `over stitches 5-10 and 21-26`, `between stitches 5 and 10`, each from one to the other. */
-function stitchesCovered(text: string): [number, number][] {
-  const found = [...text.matchAll(stitchRanges)].map((numbers): [number, number] => {
-    const [first = 0, last = 0] = numbers.slice(1).filter(Boolean).map(Number);
-    return [first, last];
+function stitchesCovered(text: string): { words: string; first: number; last: number }[] {
+  const found = [...text.matchAll(stitchRanges)].map(([words, ...numbers]) => {
+    const [first = 0, last = 0] = numbers.filter(Boolean).map(Number);
+    return { words, first, last };
   });
   const isNamed = new RegExp(`${stitchRange}|${betweenStitches}`, 'i').test(text);
-  return isNamed ? found.filter(([first, last]) => last > first) : [];
+  return isNamed ? found.filter(({ first, last }) => last !== first) : [];
 }
 
 function edgeIn(tokens: readonly IToken[]): PlaceSaid['edge'] {
@@ -134,14 +138,19 @@ const roundsFromNeck =
 const isLimb = /\b(?:arms?|legs?|feet|foot|paws?|ears?|wings?|fins?)\b/i;
 const isFacial = /\b(?:eyes?|nose|mouth|face)\b/i;
 
+/** `Just under the head`: beside it, and not on it. */
+const rightBeside =
+  /\b(?:directly|just|right|immediately|close)\s+(?:above|over|below|under|beneath|underneath)\b/i;
+
 /**
- * `Under the head, between R8 and R13`: the rounds say where, and the head is what it is joined to. `Above the legs on round 13`: on limbs
- * nothing is sewn, so they say where around.
+ * `Under the head, between R8 and R13`: the rounds say where, and the head is what it is joined to. `On R21, just under the head`: it is
+ * not. `Above the legs on round 13`: on limbs nothing is sewn, so they say where around.
  */
-function besideWithRounds(place: JoinPlace, part: NamedPart, joined: readonly Joined[]): void {
+function besideWithRounds({ place, joined, text }: JoinSentence | PinSentence, part: NamedPart): void {
   const [only, ...more] = joined;
+  const isOneGroup = only?.wall === null && more.length === 0;
   if (isLimb.test(part.name)) place.inLineWith ??= part;
-  else if (only?.wall === null && more.length === 0) only.wall = part;
+  else if (isOneGroup && !rightBeside.test(text)) only.wall = part;
   delete place.ofPart;
 }
 
@@ -156,12 +165,18 @@ export function withPartNames<Join extends JoinSentence | PinSentence>(
   const joined = joinedIn(own);
   const { ofPart } = place;
   const hasRounds = sentence.gap ?? sentence.range ?? sentence.round;
-  if (ofPart?.rounds === null && hasRounds !== undefined) besideWithRounds(place, ofPart.part, joined);
+  if (ofPart?.rounds === null && hasRounds !== undefined)
+    besideWithRounds({ ...sentence, place, joined }, ofPart.part);
   // `On both sides` is one thing, said once.
   if (sentence.sides !== undefined) delete place.atSides;
   const { relation, ...rest } = sentence;
   const isOwn = relation && !goesByPart(place, sentence.text);
-  const said = { ...(isOwn ? sentence : (rest as Join)), joined, place, ...unusedOf(unread, elsewhere) };
+  const said = {
+    ...(isOwn ? sentence : (rest as Join)),
+    joined,
+    place,
+    ...unusedOf([...(sentence.unused ?? []), ...unread], elsewhere || sentence.elsewhere === true),
+  };
   settleRounds(said, hasRounds !== undefined);
   if (andTheOther.test(sentence.text)) nameBoth(said);
   if (leftAndRight.test(sentence.text)) joinBoth(said);

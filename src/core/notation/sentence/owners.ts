@@ -139,7 +139,7 @@ function joinsBesides(
 }
 
 const verbOnly =
-  /^(?:then|and|now|next|sew|attach|stitch|join|whip|whipstitch|place|position|cent(?:er|re)|set|pin|fix|mount|arrange|on|the|both|an?|one|each|two|left|right|his|her|its|all|\d+)$/;
+  /^(?:then|and|now|next|sew|attach|stitch|join|whip|whipstitch|place|position|cent(?:er|re)|set|pin|fix|mount|arrange|on|the|both|an?|one|each|two|first|second|third|fourth|left|right|his|her|its|all|\d+)$/;
 
 const placeVerb =
   /^(\s*(?:(?:then|now|next|finally|lastly)[,\s]+)?)(place|position|put|set|arrange|fix|add|secure|fasten|tack|mount|apply|assemble(?:\s+(?:the\s+)?[a-z]+)?\s*:)(?=\s)/i;

@@ -297,6 +297,8 @@ export class SentenceParser extends SentenceLookahead {
           S.Join,
         ) &&
         !this.isSign() &&
+        // `One ear at stitch 8`: there the stitches are numbered, and not counted.
+        !(meaning.length > 0 && this.stitchNumbersLength() > 0) &&
         this.gapAhead(1) === 0 &&
         !this.settled(meaning) &&
         !(

@@ -293,6 +293,12 @@ const twoOrdinals = new RegExp(
   'gi',
 );
 
+/** `To the third round`; `every second round` is none of them. */
+const oneOrdinal = new RegExp(
+  String.raw`\b((?:on|in|at|to|onto|into|of|over|around|along|through|above|below|under|after|before|from|past)\s+(?:the\s+)?)(${ordinalWords.join('|')})(?=\s+(?:round|rnd|row)\b)`,
+  'gi',
+);
+
 /** `Spaced 7 stitches`, which is `7 stitches apart` in as many signs. */
 const spacedBy =
   /\bspaced\s+((?:\d+|[a-z]{3,6})\s+(?:sts?|stitches))(?!\s*(?:apart|between|from|each|evenly|in\b|\())(?![a-z])/gi;
@@ -339,6 +345,7 @@ export function tokensOf(text: string): IToken[] {
       twoOrdinals,
       (_, one: string, between: string, other: string) => figure(one) + between + figure(other),
     )
+    .replace(oneOrdinal, (_, before: string, one: string) => before + figure(one))
     .replace(spacedBy, (whole, distance: string) => `${distance} apart`.padEnd(whole.length));
   sentenceLexer ??= new Lexer(sentenceTypes, {
     positionTracking: 'onlyOffset',
