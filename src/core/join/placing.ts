@@ -93,11 +93,20 @@ const toEachSide =
 const isOfTheOther =
   /\bthe (?:other|(?:second|right|left) one|second(?= (?:to|at|on|in|goes|is)\b))\b|(?:\band|,) one(?= (?:to|at|on)\b)/i;
 
-/** Which side each of two is on, where the text says it of one of them at least; null where it does not. */
-function sidesOfPair(side: NamedUnits['side'], { stitchSides }: AnyJoin): Placing['sides'] {
-  if (stitchSides) return stitchSides;
-  if (side === null) return null;
-  return side === 'left' ? ['left', 'right'] : ['right', 'left'];
+/** What the text calls the units it places: all by one side, or of two that have stitches of their own each by its own. */
+function sidesCalled(
+  { side, count }: NamedUnits,
+  { stitchSides }: AnyJoin,
+  placed: number,
+  byStitches: boolean,
+): Pick<Placing, 'side' | 'sides'> {
+  // `The left arm at stitch 19, the other at stitch 6`: of two that go by the name of one it is not both their side.
+  const isOfOne = count === 1 && placed === 2;
+  const isPair = byStitches && placed === 2;
+  if (isPair && stitchSides) return { side: null, sides: stitchSides };
+  if (!isOfOne || side === null) return { side, sides: null };
+  const sides = side === 'left' ? (['left', 'right'] as const) : (['right', 'left'] as const);
+  return { side: null, sides: byStitches ? sides : null };
 }
 
 /** How many units of a part a sentence places: a bare plural means all of them, `one on each side` two. */
@@ -248,15 +257,10 @@ export function placingsOf(parts: readonly JoinPart[], units: Units, problems: P
       const said = wall ?? faceFor(sentence, parts);
       const head = said ? undefined : headFor(piece, parts);
       const onto = said ?? head ?? (trunk !== piece ? trunk : undefined);
-      if (head)
-        problems.push(
-          problem(
-            piece,
-            'join-wall',
-            { piece: piece.part.name, wall: head.part.name },
-            { severity: 'info', sentence },
-          ),
-        );
+      if (head) {
+        const facts = { piece: piece.part.name, wall: head.part.name };
+        problems.push(problem(piece, 'join-wall', facts, { severity: 'info', sentence }));
+      }
       if (!onto || onto === piece || onto.fabric.rounds === 0) {
         problems.push(problem(piece, 'join-no-wall', { piece: piece.part.name }, { sentence }));
         continue;
@@ -264,10 +268,8 @@ export function placingsOf(parts: readonly JoinPart[], units: Units, problems: P
       const taken = units.take(piece, unitsMeant(name, piece, sentence));
       if (taken.length === 0) continue;
       const named = stitches.length >= taken.length ? stitches.splice(0, taken.length) : null;
-      const sides = named?.length === 2 ? sidesOfPair(name.side, sentence) : null;
-      // Of two that are placed by the name of one it is not both their side.
-      const side = sides || taken.length > 1 ? null : name.side;
-      placings.push({ sentence, piece, wall: onto, units: taken, stitches: named, sides, side });
+      const sides = sidesCalled(name, sentence, taken.length, named !== null);
+      placings.push({ sentence, piece, wall: onto, units: taken, stitches: named, ...sides });
     }
   };
   const said = parts.flatMap((owner) =>

@@ -26,6 +26,53 @@ const told = (text: string) =>
     stop.acts.map(({ act, feature }) => (act === 'embroider' ? `embroider ${feature}` : act)).join(' '),
   ]);
 
+// Rounds 1 to 4 grow to 24, 5 to 8 are plain, 9 to 11 decrease. The line of holes of the eyes is there after round 6; washers go on until
+// round 10, easily until 9. What the text says is done when it says so, if it can be.
+describe('a moment that the text names', () => {
+  const eyes = (words: string) => told(head(24, 4, words));
+  test.each([
+    ['After R7, insert 9 mm eyes between R5 and R6, 5 showing.', 7],
+    ['Insert 9 mm eyes between R5 and R6 after round 8, 5 showing.', 8],
+    ['When you have finished R8, insert 9 mm eyes between R5 and R6, 5 showing.', 8],
+    ['Stop after R10 and insert 9 mm eyes between R5 and R6, 5 showing.', 10],
+  ])('eyes: %s', (words, after) => {
+    expect(eyes(words).find(([, , , acts]) => String(acts).includes('seat-eyes'))?.[0]).toBe(after);
+  });
+
+  test('eyes that are put in early don’t draw the stuffing along', () => {
+    expect(eyes('After R7, insert 9 mm eyes between R5 and R6, 5 showing.')).toEqual([
+      [7, 6, 10, 'seat-eyes'],
+      [9, 8, 10, 'stuff'],
+      [10, 10, 10, 'top-up'],
+      [11, 11, 11, 'close'],
+    ]);
+  });
+
+  test.each([
+    [
+      'Stop after R11 and insert 9 mm eyes between R5 and R6, 5 showing.',
+      9,
+      /after round 11: by then no washer/,
+    ],
+    ['After R4, insert 9 mm eyes between R5 and R6, 5 showing.', 9, /after round 4: .* not worked/],
+  ])('what can’t be done then is said: %s', (words, after, why) => {
+    const [stop] = planOf(head(24, 4, words)).stops;
+    expect(stop?.after).toBe(after);
+    expect(stop?.acts[0]?.why).toMatch(why);
+  });
+
+  test.each([
+    ['Start stuffing after R8.', 8],
+    ['Begin to stuff at round 9.', 8],
+    ['Stuff from R9 on.', 8],
+    ['Begin to stuff the head after finishing round 8.', 8],
+    ['When you have completed R9, stuff the head.', 9],
+    ['Stuff from round 1 to round 8.', 9],
+  ])('stuffing: %s', (words, after) => {
+    expect(told(head(24, 4, words)).find(([, , , acts]) => String(acts) === 'stuff')?.[0]).toBe(after);
+  });
+});
+
 // Worked out by hand: after, earliest, latest, acts.
 test.each<[string, string, (number | string)[][]]>([
   [

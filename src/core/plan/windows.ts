@@ -13,6 +13,8 @@ export interface Inside {
   feature: string;
   /** index of the round below its line of holes, 0 for the start; of what lies over several the last */
   line: number;
+  /** index of the round after which the text puts it on; null where it does not say */
+  after: number | null;
   /** across the disc of felt that lies behind its washer, in mm; null without one */
   discMm: number | null;
   /** across the washer that is pressed on inside, in mm; null where there is none */
@@ -98,7 +100,7 @@ function washerOpenings({ washersTight, washersEasy }: Hands, washerMm: number |
 /** What is pressed on is said with its size; what is stitched may also be done later. */
 function insideWindow(
   input: WindowInput,
-  { act, feature, line, discMm, washerMm }: Inside,
+  { act, feature, line, after: said, discMm, washerMm }: Inside,
 ): Window | Impossible {
   const { hands, fabric } = input;
   const washers = washerOpenings(hands, washerMm);
@@ -140,17 +142,23 @@ function insideWindow(
       }),
     };
   const seated = discMm === null ? '' : backedByDisc(isPair, discMm);
+  const isAsSaid = said !== null && said >= earliest && said <= latest;
+  const otherwise = said === null || isAsSaid ? '' : notThen(labelOf(input, said), said > latest);
   return {
     ...plainWindow,
     act,
     feature,
     earliest,
-    easy,
+    easy: isAsSaid ? said : easy,
     latest,
     why: (after) =>
-      `The opening is ${opening(after)} mm now. Seat ${isPair ? 'both eyes' : 'the nose'} loosely, look from the front and both sides,${seated} then press ${isPair ? 'the washers to the last click: they do not come off whole' : 'its washer to the last click: it does not come off whole'}.`,
+      `${otherwise}The opening is ${opening(after)} mm now. Seat ${isPair ? 'both eyes' : 'the nose'} loosely, look from the front and both sides,${seated} then press ${isPair ? 'the washers to the last click: they do not come off whole' : 'its washer to the last click: it does not come off whole'}.`,
   };
 }
+
+/** Why the stop is not where the text has it. */
+const notThen = (round: number, isLate: boolean): string =>
+  `Your pattern says after round ${round}: ${isLate ? 'by then no washer goes on' : 'by then the place for it is not worked'}. `;
 
 /** What comes between the look from all sides and the washer: once that is pressed, no disc gets under it. */
 function backedByDisc(isPair: boolean, discMm: number): string {
@@ -204,8 +212,14 @@ function fillingMoments(
   const tool = Math.min(passed, lastTool);
   const easy = Math.min(passed, lastReached(input, widest, byFingers(hands.stuffFingers, hands)));
   const usual = Math.min(tool, Math.max(easy || tool, pressedDone));
-  const earliest = Math.min(usual, widest);
   const said = filling.after;
+  // Eyes that the text puts in early don't draw the stuffing along: it waits until the piece is no longer as wide as it gets.
+  const isPressedAsSaid =
+    said === null &&
+    pressed.some(({ feature }) => input.inside.some((one) => one.feature === feature && one.after !== null));
+  let lastWidest = widest;
+  while (lastWidest < to && opening(lastWidest + 1) >= opening(widest) - 1e-9) lastWidest += 1;
+  const earliest = Math.min(usual, isPressedAsSaid ? lastWidest : widest);
   return {
     from,
     to,

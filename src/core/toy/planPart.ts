@@ -31,13 +31,27 @@ export interface PlannedPart {
 /** Surface work and what draws the stuffed piece in: done on the finished part. */
 const onFinished = new Set(['sculpting', 'hair']);
 
+/** Place of a round that a sentence may name, from 1; null where it names none, or none that is there. */
+const placeOfRound = (fabric: Fabric, number: number | undefined): number | null =>
+  number === undefined ? null : roundNumbered(fabric, number) || null;
+
+/** The round after which the text puts on what is of a kind; null where it does not say. */
+const momentOf = (kind: FeatureKind, { steps }: PartSource, fabric: Fabric): number | null =>
+  placeOfRound(
+    fabric,
+    steps.flatMap((step) =>
+      step.kind === 'feature' && step.feature === kind && step.after !== undefined ? [step.after] : [],
+    )[0],
+  );
+
 /** What is put on a part while the inside is within reach. */
 function insideOf({ fabric, features, source }: PlannedPart): Inside[] {
   if (fabric.row[0] === 1) return [];
   return features.flatMap(({ id, kind, rule, units, needle, line, washerMm }): Inside[] => {
     const pressed = hasPost(rule);
     const last = units.length > 0 ? Math.max(...units.flatMap((unit) => [unit.fromLine, unit.toLine])) : line;
-    const plain = { feature: id, line: last, discMm: null, washerMm };
+    const after = momentOf(kind, source, fabric);
+    const plain = { feature: id, line: last, after, discMm: null, washerMm };
     if (pressed) {
       const disc = discBehind(source, kind, rule.sizeMm ?? 0);
       return [{ ...plain, act: kind === 'eyes' ? 'seat-eyes' : 'seat-nose', discMm: disc }];
@@ -66,10 +80,6 @@ function roundsOf(portion: Portion, { source, fabric, profile }: PlannedPart): [
   const isFirst = (portion.end === 'upper') === (source.start === 'top');
   return isFirst ? [1, half] : [Math.min(last, half + 1), last];
 }
-
-/** Place of a round that a sentence may name, from 1; null where it names none, or none that is there. */
-const placeOfRound = (fabric: Fabric, number: number | undefined): number | null =>
-  number === undefined ? null : roundNumbered(fabric, number) || null;
 
 /** What the text puts inside. */
 const enclosedOf = ({ source, fabric }: PlannedPart): Enclosed[] =>

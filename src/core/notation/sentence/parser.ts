@@ -131,9 +131,12 @@ export class SentenceParser extends SentenceLookahead {
       const value = roundOf(said);
       const side = before && roundSideOf(before);
       if (side && this.found.step.round === undefined) this.found.step.roundSide = side;
-      if (before && is(before, S.After)) {
+      // `When you have finished round 14` is a moment wherever it stands.
+      const isDone =
+        before !== undefined && /^(?:finish(?:ed|ing)?|complet(?:ed?|ing)|worked)$/i.test(before.image);
+      if (before && (isDone || is(before, S.After))) {
         this.found.step.after = value;
-        this.found.momentOpens = before === this.input[0];
+        this.found.momentOpens = isDone || before === this.input[0];
       } else if (this.found.step.round === undefined) this.found.step.round = value;
       else if (this.found.step.round !== value) this.found.unused.push(a.startOffset);
     });

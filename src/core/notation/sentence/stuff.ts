@@ -114,9 +114,22 @@ function upToIn(text: string): Portion | null {
   return rounds > 0 ? { by: 'rounds', rounds, at: 'first' } : null;
 }
 
+/** `Begin to stuff at round 15`, `stuff from round 15 on`: before that round is worked. */
+const fromRound =
+  /\b(?:start|begin|commence)\w*\b[^.;]*\b(?:at|on|in|with|from)\s+(?:rounds?|rnds?|rows?|r)\.? ?#?(\d{1,3})\b|\bfrom\s+(?:rounds?|rnds?|rows?|r)\.? ?#?(\d{1,3})(?!\s*(?:-|–|to|through|until|up\s+to)\b)/i;
+
+/** The number of the round after which the text fills it; undefined where it does not say. */
+function momentIn(text: string, after: number | undefined): number | undefined {
+  if (after !== undefined) return after;
+  const [, begun, from] = fromRound.exec(text) ?? [];
+  const round = Number(begun ?? from ?? 0);
+  return round > 1 ? round - 1 : undefined;
+}
+
 /** Reads a sentence about stuffing. */
 export function readStuff(said: Said, { step }: Phrases, tokens: readonly IToken[]): StuffSentence {
-  const { firmness, after } = step;
+  const { firmness } = step;
+  const after = momentIn(said.text, step.after);
   // `Don't stuff the last 4 rounds` leaves those empty; the rest is filled.
   const leaves = tokens.some((token) =>
     /^(?:don['’]?t|not|without|leave|leaving|empty|unstuffed)$/i.test(token.image),

@@ -129,7 +129,10 @@ export const S = {
     'Beside',
     '(?:(?:on|at|to)\\s+)?(?:both|each|either)\\s+sides?\\s+of|(?:(?:on|at|to)\\s+)?the\\s+left\\s+and\\s+(?:the\\s+)?right(?:\\s+sides?)?\\s+(?:of|from)|beside|next\\s+to',
   ),
-  EitherSide: kw('EitherSide', '(?:(?:on|at|to)\\s+)?(?:both|each|either)\\s+sides?'),
+  EitherSide: kw(
+    'EitherSide',
+    '(?:(?:on|at|to)\\s+)?(?:(?:both|each|either)\\s+sides?|(?:the\\s+)?left\\s+and\\s+(?:to\\s+)?(?:the\\s+)?right(?=\\s+of\\s+(?:the\\s+)?(?:cent|mid|front)))',
+  ),
   SideOf: kw(
     'SideOf',
     '(?:on|at|to)\\s+the\\s+(?:left|right)(?:\\s+side)?\\s+of(?=\\s+(?:the\\s+)?(?:eyes?|nose|mouth|muzzle|cheeks?|patch|buttons?|bow)(?![A-Za-z]))',
