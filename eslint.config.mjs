@@ -67,5 +67,10 @@ export default [
     rules: { 'no-restricted-imports': 'off' },
   },
   { files: ['**/*.ts', '**/*.tsx'], ignores: ['**/*.test.ts', 'e2e/**'], rules: limits },
-  ...Object.entries(overLimit).map(([rule, files]) => ({ files, rules: { [rule]: 'off' } })),
+  ...Object.entries(overLimit).flatMap(([rule, files]) =>
+    Object.entries(files).map(([file, max]) => ({
+      files: [file],
+      rules: { [rule]: ['error', typeof limits[rule][1] === 'number' ? max : { ...limits[rule][1], max }] },
+    })),
+  ),
 ];
