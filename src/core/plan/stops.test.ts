@@ -68,6 +68,9 @@ describe('a moment that the text names', () => {
     ['Begin to stuff the head after finishing round 8.', 8],
     ['When you have completed R9, stuff the head.', 9],
     ['Stuff from round 1 to round 8.', 9],
+    ['Stuff the head when there are 24 stitches left.', 8],
+    ['Stuff firmly once 18 sts remain.', 9],
+    ['When 12 stitches are left, stuff.', 10],
   ])('stuffing: %s', (words, after) => {
     expect(told(head(24, 4, words)).find(([, , , acts]) => String(acts) === 'stuff')?.[0]).toBe(after);
   });

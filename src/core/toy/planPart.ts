@@ -1,4 +1,4 @@
-import type { Fabric } from '../fabric/fabric';
+import { roundCount, type Fabric } from '../fabric/fabric';
 import { lastEdgeOf, saysOpen } from '../fabric/lastEdge';
 import type { PartSource } from '../notation/pattern';
 import type { FeatureKind } from '../notation/sentence/said';
@@ -81,6 +81,13 @@ function roundsOf(portion: Portion, { source, fabric, profile }: PlannedPart): [
   return isFirst ? [1, half] : [Math.min(last, half + 1), last];
 }
 
+/** Place of the last round that leaves so many stitches, from 1; null where none does. */
+function roundLeft(fabric: Fabric, stitches: number | undefined): number | null {
+  for (let round = fabric.rounds; round >= 1; round -= 1)
+    if (roundCount(fabric, round) === stitches) return round;
+  return null;
+}
+
 /** What the text puts inside. */
 const enclosedOf = ({ source, fabric }: PlannedPart): Enclosed[] =>
   source.steps.flatMap((step) =>
@@ -128,7 +135,7 @@ function fillingOf(part: PlannedPart, { stuffingShare = 1 }: Hands): Filling | n
   return {
     from,
     to,
-    after: placeOfRound(fabric, moment),
+    after: placeOfRound(fabric, moment) ?? roundLeft(fabric, said.findLast((step) => step.left)?.left),
     gramsPerLitre: usualDensities[firmness] * stuffingShare,
     stuffed: stuffedProfile(fabric, profile, { ...finish, firmness }),
   };

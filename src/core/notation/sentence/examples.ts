@@ -31,6 +31,8 @@ export const stuffExamples: readonly (readonly [string, Partial<StuffSentence>])
   ],
   ['Do not stuff the top half.', { firmness: null, empty: { by: 'end', end: 'upper' } }],
   ['After round 9, stuff firmly.', { firmness: 'firm', after: 9 }],
+  ['When 18 stitches are left, stuff.', { left: 18 }],
+  ['Stuff firmly once there are 12 stitches remaining.', { firmness: 'firm', left: 12 }],
 ];
 
 /** What sentences about closing come to. */

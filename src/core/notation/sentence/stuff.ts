@@ -23,6 +23,8 @@ export interface StuffSentence extends Said, MomentSaid {
   empty: Portion | null;
   /** words that the plan does not follow; a limb they name may be a part of its own */
   unplanned?: { why: Unplanned; words: string; limb?: string };
+  /** so many stitches are left when it is filled */
+  left?: number;
   /** the part that is named; null for the one it stands with */
   part: NamedPart | null;
   /** what it says of sewing besides: `Stuff the muzzle and sew it to the head` */
@@ -118,6 +120,10 @@ function upToIn(text: string): Portion | null {
 const fromRound =
   /\b(?:start|begin|commence)\w*\b[^.;]*\b(?:at|on|in|with|from)\s+(?:rounds?|rnds?|rows?|r)\.? ?#?(\d{1,3})\b|\bfrom\s+(?:rounds?|rnds?|rows?|r)\.? ?#?(\d{1,3})(?!\s*(?:-|–|to|through|until|up\s+to)\b)/i;
 
+/** `Stuff when 18 stitches are left`, `once there are 12 stitches remaining` */
+const stitchesLeft =
+  /\b(?:when|once|while|with|as soon as)\b[^.;]*?(?<![-–]\s?)\b(\d{1,3})\s+(?:sts?|stitches)\s+(?:are\s+)?(?:left|remain(?:ing)?)\b/i;
+
 /** The number of the round after which the text fills it; undefined where it does not say. */
 function momentIn(text: string, after: number | undefined): number | undefined {
   if (after !== undefined) return after;
@@ -130,6 +136,7 @@ function momentIn(text: string, after: number | undefined): number | undefined {
 export function readStuff(said: Said, { step }: Phrases, tokens: readonly IToken[]): StuffSentence {
   const { firmness } = step;
   const after = momentIn(said.text, step.after);
+  const left = Number(stitchesLeft.exec(said.text)?.[1] ?? 0);
   // `Don't stuff the last 4 rounds` leaves those empty; the rest is filled.
   const leaves = tokens.some((token) =>
     /^(?:don['’]?t|not|without|leave|leaving|empty|unstuffed)$/i.test(token.image),
@@ -150,6 +157,7 @@ export function readStuff(said: Said, { step }: Phrases, tokens: readonly IToken
     empty: emptyOnly ? portion : null,
     part: null,
     ...(after === undefined ? {} : { after }),
+    ...(left > 0 ? { left } : {}),
     ...(unplanned ? { unplanned } : {}),
   };
 }
@@ -165,9 +173,10 @@ const firmWords: Record<Exclude<Firmness, 'none'>, string> = {
 };
 
 /** The sentence that is read back to the same. */
-export function writeStuff({ firmness, portion, empty, part, after }: StuffSentence): string {
+export function writeStuff({ firmness, portion, empty, part, after, left }: StuffSentence): string {
   const what = part ? ` the ${part.name.toLowerCase()}` : '';
-  const moment = after === undefined ? '' : `After round ${after}, `;
+  const atLeft = left === undefined ? '' : `When ${left} stitches are left, `;
+  const moment = after === undefined ? atLeft : `After round ${after}, `;
   const begin = (verb: string) => (moment ? moment + verb.toLowerCase() : verb);
   if (firmness === 'none') return `${begin('Do')} not stuff${what}.`;
   if (empty) return `${begin('Don’t')} stuff ${portionWords(empty)}${part ? ` of${what}` : ''}.`;
