@@ -124,19 +124,18 @@ const fromRound =
 const stitchesLeft =
   /\b(?:when|once|while|with|as soon as)\b[^.;]*?(?<![-–]\s?)\b(\d{1,3})\s+(?:sts?|stitches)\s+(?:are\s+)?(?:left|remain(?:ing)?)\b/i;
 
-/** The number of the round after which the text fills it; undefined where it does not say. */
-function momentIn(text: string, after: number | undefined): number | undefined {
-  if (after !== undefined) return after;
+/** When the text fills it: after which round, by its number, or with how many stitches left; nothing where it does not say. */
+function momentIn(text: string, said: number | undefined): Pick<StuffSentence, 'after' | 'left'> {
   const [, begun, from] = fromRound.exec(text) ?? [];
   const round = Number(begun ?? from ?? 0);
-  return round > 1 ? round - 1 : undefined;
+  const after = said ?? (round > 1 ? round - 1 : undefined);
+  const left = Number(stitchesLeft.exec(text)?.[1] ?? 0);
+  return { ...(after === undefined ? {} : { after }), ...(left > 0 ? { left } : {}) };
 }
 
 /** Reads a sentence about stuffing. */
 export function readStuff(said: Said, { step }: Phrases, tokens: readonly IToken[]): StuffSentence {
   const { firmness } = step;
-  const after = momentIn(said.text, step.after);
-  const left = Number(stitchesLeft.exec(said.text)?.[1] ?? 0);
   // `Don't stuff the last 4 rounds` leaves those empty; the rest is filled.
   const leaves = tokens.some((token) =>
     /^(?:don['’]?t|not|without|leave|leaving|empty|unstuffed)$/i.test(token.image),
@@ -156,8 +155,7 @@ export function readStuff(said: Said, { step }: Phrases, tokens: readonly IToken
     portion: emptyOnly ? null : portion,
     empty: emptyOnly ? portion : null,
     part: null,
-    ...(after === undefined ? {} : { after }),
-    ...(left > 0 ? { left } : {}),
+    ...momentIn(said.text, step.after),
     ...(unplanned ? { unplanned } : {}),
   };
 }
