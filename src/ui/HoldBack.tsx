@@ -7,5 +7,6 @@ export const HoldBack = ({ until, children }: { until: boolean; children: ReactN
   <HeldBack value={!until}>{children}</HeldBack>
 );
 
+/** What is shown of a page as long as it is not held back. */
 export const UnlessHeldBack = ({ children }: { children: ReactNode }) =>
   useContext(HeldBack) ? null : children;

@@ -2,7 +2,7 @@ import pluralize from 'pluralize';
 import { roundCount } from '../fabric/fabric';
 import { lastEdgeOf } from '../fabric/lastEdge';
 import type { Problem } from '../notation/problem';
-import { isJoin, type Joined } from '../notation/sentence/join';
+import { isJoin, isOfTheOther, type Joined } from '../notation/sentence/join';
 import type { NamedUnits } from '../notation/sentence/names';
 import type { Held } from './footprint';
 import type { AnyJoin, JoinPart, Side, Unit } from './joined';
@@ -89,10 +89,6 @@ export function heldOf({ sentence, piece }: Placing): Held {
 const toEachSide =
   /\b(?:to|on|onto|at)\s+each\s+side\b(?!\s+of\s+(?:the\s+|its\s+)?(?:front|centre|center|middle|face|eyes?|nose)\b)/i;
 
-/** `One arm at stitch 9 and the other at stitch 27`, `the left arm at stitch 9, the right one at 27`: the second goes by the name of the first. */
-const isOfTheOther =
-  /\bthe (?:other|(?:second|right|left) one|second(?= (?:to|at|on|in|goes|is)\b))\b|(?:\band|,) one(?= (?:to|at|on)\b)/i;
-
 /** What the text calls the units it places: all by one side, or of two that have stitches of their own each by its own. */
 function sidesCalled(
   { side, count }: NamedUnits,
@@ -110,8 +106,12 @@ function sidesCalled(
 }
 
 /** How many units of a part a sentence places: a bare plural means all of them, `one on each side` two. */
-function unitsMeant({ count }: NamedUnits, { part }: JoinPart, { sides, text, way }: AnyJoin): number {
-  const isOneEach = !way && (sides === 'both' || isOfTheOther.test(text));
+function unitsMeant(
+  { count }: NamedUnits,
+  { part }: JoinPart,
+  { sides, text, way, joined }: AnyJoin,
+): number {
+  const isOneEach = !way && joined.length <= 1 && (sides === 'both' || isOfTheOther.test(text));
   if (isOneEach && count === 1 && part.make > 1) return 2;
   // `Two flippers to each side`: so many on the left and as many on the right.
   const isSeveralEach = typeof count === 'number' && count > 1 && toEachSide.test(text);

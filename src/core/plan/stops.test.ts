@@ -55,10 +55,22 @@ describe('a moment that the text names', () => {
       /after round 11: by then no washer/,
     ],
     ['After R4, insert 9 mm eyes between R5 and R6, 5 showing.', 9, /after round 4: .* not worked/],
+    ['After R3, stuff firmly.', 9, /after round 3: that is too early/],
+    ['After R11, stuff firmly.', 9, /after round 11: by then nothing gets in/],
   ])('what can’t be done then is said: %s', (words, after, why) => {
     const [stop] = planOf(head(24, 4, words)).stops;
     expect(stop?.after).toBe(after);
     expect(stop?.acts[0]?.why).toMatch(why);
+  });
+
+  test('what is done at a stop with the rest is said, and what is done as said is not', () => {
+    const whys = (words: string) => planOf(head(24, 4, words)).stops[0]?.acts.map(({ why }) => why) ?? [];
+    const [eyes, stuffing] = whys('Eyes: 9 mm, between R5 and R6, 5 showing. Start stuffing after R8. ');
+    expect([eyes, stuffing].join(' ')).not.toContain('Your pattern says');
+    const [late] = whys(
+      'Stop after R10, insert 9 mm eyes between R5 and R6, 5 showing. Start stuffing after R8.',
+    );
+    expect(late).toMatch(/^Your pattern says after round 10: it is done with the rest of this stop\./);
   });
 
   test.each([

@@ -143,7 +143,7 @@ function insideWindow(
     };
   const seated = discMm === null ? '' : backedByDisc(isPair, discMm);
   const isAsSaid = said !== null && said >= earliest && said <= latest;
-  const otherwise = said === null || isAsSaid ? '' : notThen(labelOf(input, said), said > latest);
+  const why = { early: 'by then the place for it is not worked', late: 'by then no washer goes on' };
   return {
     ...plainWindow,
     act,
@@ -152,13 +152,21 @@ function insideWindow(
     easy: isAsSaid ? said : easy,
     latest,
     why: (after) =>
-      `${otherwise}The opening is ${opening(after)} mm now. Seat ${isPair ? 'both eyes' : 'the nose'} loosely, look from the front and both sides,${seated} then press ${isPair ? 'the washers to the last click: they do not come off whole' : 'its washer to the last click: it does not come off whole'}.`,
+      `${notThen(input, { said, after, earliest, latest }, why)}The opening is ${opening(after)} mm now. Seat ${isPair ? 'both eyes' : 'the nose'} loosely, look from the front and both sides,${seated} then press ${isPair ? 'the washers to the last click: they do not come off whole' : 'its washer to the last click: it does not come off whole'}.`,
   };
 }
 
-/** Why the stop is not where the text has it. */
-const notThen = (round: number, isLate: boolean): string =>
-  `Your pattern says after round ${round}: ${isLate ? 'by then no washer goes on' : 'by then the place for it is not worked'}. `;
+/** Why a stop is not where the text has it, in a sentence; nothing where it is. Rounds by index. */
+function notThen(
+  passage: Passage,
+  { said, after, earliest, latest }: { said: number | null; after: number; earliest: number; latest: number },
+  why: { early: string; late: string },
+): string {
+  if (said === null || said === after) return '';
+  const reason =
+    said < earliest ? why.early : said > latest ? why.late : 'it is done with the rest of this stop';
+  return `Your pattern says after round ${labelOf(passage, said)}: ${reason}. `;
+}
 
 /** What comes between the look from all sides and the washer: once that is pressed, no disc gets under it. */
 function backedByDisc(isPair: boolean, discMm: number): string {
@@ -188,6 +196,8 @@ interface FillingMoments {
   fingersFit: boolean;
   /** washers are behind which it is tucked */
   hasWashers: boolean;
+  /** after which of its rounds the text fills it; null where it does not say */
+  said: number | null;
 }
 
 function fillingMoments(
@@ -230,6 +240,7 @@ function fillingMoments(
     lastTool,
     fingersFit: easy > 0 && pressedDone <= easy,
     hasWashers: pressed.length > 0,
+    said: said !== null && said >= chamber.from && said <= chamber.to ? said : null,
   };
 }
 
@@ -264,7 +275,7 @@ function fillingWindows(
       easy: bulk,
       latest: lastTool,
       why: (after) =>
-        `${moments.fingersFit ? 'Fingers still fit' : 'Only a tool fits'}: the opening is ${opening(after)} mm. ${amountWords(fills.grams)} Push it to the walls${moments.hasWashers ? ' and tuck it behind the washers' : ''}.`,
+        `${notThen(input, { said: moments.said, after, earliest, latest: tool }, { early: 'that is too early for all of it', late: 'by then nothing gets in' })}${moments.fingersFit ? 'Fingers still fit' : 'Only a tool fits'}: the opening is ${opening(after)} mm. ${amountWords(fills.grams)} Push it to the walls${moments.hasWashers ? ' and tuck it behind the washers' : ''}.`,
     },
   ];
   const reachesEnd = chamber.neck !== null || filling.to >= chamber.to;

@@ -37,6 +37,19 @@ test('of two that are named by one side each is called by its own', () => {
   expect(codesOf(wrong).filter((code) => code === 'join-side')).toHaveLength(2);
 });
 
+test('one on each of two parts, and two by their numbers', () => {
+  const { joins } = analyseToy(toy('Sew one arm to the head on R6 and the other to the body on R6.')).joined;
+  expect(joins.map(({ on, round }) => [on.part, round])).toEqual([
+    ['head', 6],
+    ['body', 6],
+  ]);
+  const two = 'Sew the first and second legs to the body on R5, 4 stitches from the front.';
+  expect(analyseToy(toy(two)).joined.joins.map(({ unit, round }) => [unit.unit, round])).toEqual([
+    [1, 5],
+    [2, 5],
+  ]);
+});
+
 test('one alone keeps the stitch it is said to go at', () => {
   expect(places(toy('Sew one ear on stitch 8 of round 6 of the head.'))).toEqual([['ear', 6, 8]]);
 });

@@ -84,9 +84,11 @@ function OwnEdge({ part, map, scale }: MapJoinsProps) {
     <G>
       {joins.slice(0, mostUnits).map((join, level) => {
         const wall = analysis.parts.find(({ source }) => source.id === join.on.part);
-        const edge = sewnEdgeOf({ piece: joinPart(part), sentence: join.sentence });
-        const row = join.through === null ? fabric.rounds : edge.round;
         if (!wall) return null;
+        const isClosed = join.through !== null;
+        const row = isClosed
+          ? sewnEdgeOf({ piece: joinPart(part), sentence: join.sentence }).round
+          : fabric.rounds;
         const pins = join.pins ?? [];
         const uppermost = topPin(joinPart(wall), pins) ?? pins[0];
         const pinned = pins.flatMap((pin) => {

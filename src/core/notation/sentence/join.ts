@@ -163,6 +163,7 @@ export function withPartNames<Join extends JoinSentence | PinSentence>(
   if (way) return byWay(sentence, way);
   const { place, mentions: own, unread, elsewhere } = readJoinPlace(sentence.text, mentions);
   const joined = joinedIn(own);
+  if (isOfTheOther.test(sentence.text)) partTheTwo(joined, own);
   const { ofPart } = place;
   const hasRounds = sentence.gap ?? sentence.range ?? sentence.round;
   if (ofPart?.rounds === null && hasRounds !== undefined)
@@ -262,6 +263,20 @@ function joinBoth(said: JoinSentence | PinSentence): void {
 function goesByPart({ beside, ofPart, inLineWith, outFrom }: JoinPlace, text: string): boolean {
   const isToPart = ofPart !== undefined || inLineWith !== undefined || outFrom !== undefined;
   return beside !== undefined || (isToPart && !isFacial.test(text));
+}
+
+/** `One arm at stitch 9 and the other at stitch 27`, `the left arm at stitch 9, the right one at 27`: the second goes by the name of the first. */
+export const isOfTheOther =
+  /\bthe (?:other|(?:second|right|left) one|second(?= (?:to|at|on|in|goes|is)\b))\b|(?:\band|,) one(?= (?:to|at|on)\b)/i;
+
+/** `One arm to the head and the other to the body`: each has a goal of its own. */
+function partTheTwo(joined: Joined[], mentions: readonly Mention[]): void {
+  const [only, ...more] = joined;
+  const [first, ...others] = only?.parts ?? [];
+  const goal = mentions.findLast(({ isGoal }) => isGoal);
+  const isOne = first?.count === 1 && others.length === 0 && more.length === 0;
+  if (!isOne || !goal || !only?.wall || goal.id === only.wall.id) return;
+  joined.push({ parts: [{ ...first, side: null }], wall: { id: goal.id, name: goal.name } });
 }
 
 /** What a sentence brings together: what is named before a goal is joined to it. */

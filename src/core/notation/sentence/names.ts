@@ -54,6 +54,7 @@ const counts: Record<string, number | 'all'> = {
   each: 'all',
   every: 'all',
 };
+const ordinals = new Set(['first', 'second', 'third', 'fourth']);
 // `Sew on the arms`: there `on` belongs to the verb.
 const verbs = new Set(
   'sew sewn sewing stitch stitched attach join pin put fasten whip whipstitch'.split(' '),
@@ -218,6 +219,12 @@ export function wordsWithNames(sentence: string, mentions: readonly Mention[]): 
   return words.join(' ');
 }
 
+/** `The first and second legs` are two: the words about `and`, and how many were counted behind it. */
+function withFirst(words: readonly Word[], count: Mention['count']): Mention['count'] {
+  const [one = '', and, other = ''] = words.map(({ text }) => text);
+  return and === 'and' && ordinals.has(one) && ordinals.has(other) ? 2 : count;
+}
+
 /** What stands before a name and belongs to it: `to both sides of the`, `the two front`. */
 function beforeName(words: readonly Word[], at: number) {
   let side: Mention['side'] = null;
@@ -243,5 +250,12 @@ function beforeName(words: readonly Word[], at: number) {
     passed.includes('of') ||
     passed.some((word) => goals.has(word));
   const isBeside = passed.some((word) => word === 'side' || word === 'sides');
-  return { side, count, article, isGoal, isBeside, opens: i < 0 };
+  return {
+    side,
+    count: withFirst(words.slice(Math.max(0, i - 1), i + 2), count),
+    article,
+    isGoal,
+    isBeside,
+    opens: i < 0,
+  };
 }
