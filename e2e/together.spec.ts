@@ -193,6 +193,30 @@ test('a tap on the drawing takes a part in the hand: pads, arrow keys and a thum
   await expectAccessible(page);
 });
 
+test('the part in the hand is turned and tilted by pads, and the list of stitches goes by it', async ({
+  page,
+}) => {
+  await openOtter(page);
+  await page.getByRole('tab', { name: 'Together' }).click();
+  const hand = page.getByRole('group', { name: 'The part in your hand' });
+  await page
+    .getByRole('img', { name: 'Pondside otter, put together' })
+    .click({ position: { x: 90, y: 140 } });
+  await expect(hand.getByRole('heading', { name: 'Left arm' })).toBeVisible();
+  await hand.getByRole('button', { name: 'Left arm in your hand: turn it or tilt it' }).click();
+  for (let times = 0; times < 4; times += 1)
+    await hand.getByRole('button', { name: 'Left arm in your hand: its end lower' }).click();
+  await expect(hand.getByText('Points left and down.')).toBeVisible();
+  await hand.getByRole('button', { name: 'Left arm in your hand: turn it clockwise' }).click();
+  const left = page.getByRole('group', { name: 'Left arm', exact: true });
+  await expect(left.getByText(/^Turned \d+° clockwise/)).toBeVisible();
+  await expect(left.getByText(/^Hold its far end 60° lower/)).toBeVisible();
+  await expect(
+    page.getByRole('group', { name: 'Right arm', exact: true }).getByText(/^Turned \d+° anticlockwise/),
+  ).toBeVisible();
+  await expectAccessible(page);
+});
+
 test('the toy is saved as a picture and as a form, and it is said how it stands', async ({ page }) => {
   await openOtter(page);
   await page.getByRole('tab', { name: 'Together' }).click();

@@ -211,6 +211,31 @@ function throughDirections(
   };
 }
 
+const degreesWords = (degrees: number): string => `${Math.round(Math.abs(degrees))}°`;
+
+/** How it is held while it is pinned and sewn, where that is not straight off the wall with its front to the front. */
+function stanceLines({ turned, path, kind, sentence: { stance } }: Join): string[] {
+  const { droop = 0, lean = 0 } = stance ?? {};
+  const lines: string[] = [];
+  if (Math.abs(turned) > 0.5) {
+    const count = path?.length ?? 0;
+    const isRing = kind === 'open-on-wall' || kind === 'closed-on-wall';
+    const stitches = withHalf(Math.round((Math.abs(turned) / 360) * count * 2) / 2);
+    const way = turned > 0 ? 'clockwise' : 'anticlockwise';
+    const share = isRing ? `, ${stitches} of its ${count} stitches` : '';
+    lines.push(
+      `Turned ${degreesWords(turned)} ${way} as you look at it from outside${share}: the pins have it so.`,
+    );
+  }
+  const held = [
+    droop === 0 ? '' : `${degreesWords(droop)} ${droop > 0 ? 'lower' : 'higher'}`,
+    lean === 0 ? '' : `${degreesWords(lean)} further ${lean > 0 ? 'forward' : 'back'}`,
+  ].filter((words) => words !== '');
+  if (held.length > 0)
+    lines.push(`Hold its far end ${held.join(' and ')} than straight off the fabric while you sew.`);
+  return lines;
+}
+
 function wallDirections(join: Join, wall: JoinPart, toy: JoinedToy): Said {
   const { row, round, stitch, covers, pins, path, centre, through, unit } = join;
   const wallName = wall.part.name.toLowerCase();
@@ -227,7 +252,8 @@ function wallDirections(join: Join, wall: JoinPart, toy: JoinedToy): Said {
         ]
       : [];
   if (join.kind === 'through' && pins) return { ...throughDirections(join, wall, pins), path: [] };
-  const said = { lines: [...closed, ...strand, ...wallLines(join, wall, toy)], path: pathWords(path ?? []) };
+  const lines = [...closed, ...strand, ...wallLines(join, wall, toy), ...stanceLines(join)];
+  const said = { lines, path: pathWords(path ?? []) };
   const isAround = round === null && covers !== null;
   if (isAround)
     return {

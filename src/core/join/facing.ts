@@ -1,5 +1,6 @@
+import type { TurnSaid } from '../notation/sentence/stance';
 import { direction } from '../place/frame/direction';
-import { wrapAngle } from '../shape/azimuth';
+import { turn, wrapAngle } from '../shape/azimuth';
 import type { Profile } from '../shape/profile';
 import type { AnyJoin, JoinPart } from './joined';
 import type { WallPoint } from './wall';
@@ -42,6 +43,63 @@ export function headingToFront(wall: JoinPart, { along, azimuth }: WallPoint, fr
   if (facesFront) return headingUp(wall);
   return Math.atan2(around, down);
 }
+
+/**
+ * Which way along its wall a place has its own side of the toy, left or right; null in the middle, and where the wall itself faces that
+ * side.
+ */
+function headingToSide(wall: JoinPart, { along, azimuth }: WallPoint, front: number): number | null {
+  const side = Math.sign(Math.round(wrapAngle(azimuth - front) * 1e6)) * (Math.PI / 2);
+  if (side === 0) return null;
+  const toSide = wrapAngle(front + side - azimuth);
+  const down = widening(wall.profile, along) * Math.cos(toSide);
+  const around = Math.sin(toSide);
+  return Math.hypot(down, around) < facesFrontWithin ? null : Math.atan2(around, down);
+}
+
+/** So near to where a front looks already, or to the other way, in radians, nothing tells which way round it is turned there. */
+const noWayRound = 0.2;
+
+/** A piece at its place, and which way its front looks there before it is turned. */
+export interface Unturned {
+  /** heading of its front along the wall */
+  heading: number;
+  centre: WallPoint;
+  /** azimuth of the front line of the wall */
+  front: number;
+  /** stitches of its edge */
+  count: number;
+  /** it is the right one of two: the mirror image of what is said */
+  isMirrored: boolean;
+}
+
+/**
+ * How far a piece is turned about its own axis where it stands, in radians of rising headings.
+ *
+ * @returns null where it is turned towards what it looks to already, or straight away from: which way round is not known
+ */
+export function turnOf(
+  wall: JoinPart,
+  { by, unit, way }: TurnSaid,
+  { heading, centre, front, count, isMirrored }: Unturned,
+): number | null {
+  const angle = unit === 'degrees' ? (by * Math.PI) / 180 : (by * turn) / Math.max(1, count);
+  if (way === 'clockwise' || way === 'anticlockwise') {
+    const isClockwise = (way === 'clockwise') !== isMirrored;
+    return angle * clockwise(wall) * (isClockwise ? 1 : -1);
+  }
+  const isBack = way === 'down' || way === 'inward';
+  const towards = way === 'up' || way === 'down' ? headingUp(wall) : headingToSide(wall, centre, front);
+  if (towards === null) return null;
+  const aim = towards + (isBack ? Math.PI : 0);
+  const far = wrapAngle(aim - heading);
+  const isUnclear = Math.abs(far) < noWayRound || Math.PI - Math.abs(far) < noWayRound;
+  return isUnclear ? null : angle * Math.sign(far);
+}
+
+/** +1 where headings rise clockwise, as one looks at the wall from outside. */
+export const clockwise = ({ orientation: { hand, side } }: JoinPart): 1 | -1 =>
+  direction({ hand, side, start: 'top' }) === 1 ? -1 : 1;
 
 /** How a piece held flat stands at a place of its wall. */
 export interface FlatStance {

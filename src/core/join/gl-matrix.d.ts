@@ -4,3 +4,9 @@ declare module 'gl-matrix/vec3' {
 
   export = vec3;
 }
+
+declare module 'gl-matrix/quat' {
+  import { quat } from 'gl-matrix';
+
+  export = quat;
+}

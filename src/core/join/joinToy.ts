@@ -21,6 +21,7 @@ import {
 } from './placing';
 import { problem } from './problem';
 import { isRow, rowOf, type NoRow } from './spot';
+import { withStances } from './stance';
 import { joinFitted } from './fitted';
 import { joinThrough } from './through';
 import { joinWithoutSewing } from './withoutSewing';
@@ -223,7 +224,7 @@ function joinOnce(parts: readonly JoinPart[], fronts: JoinedToy['fronts']): Join
     joins.some((join) => join.unit.part === part && join.unit.unit === unit);
   return {
     units: joins.map(({ unit }) => unit),
-    joins: withClashes(parts, joins),
+    joins: withStances(withClashes(parts, joins), parts),
     loose: others.flatMap((part) => units.rest(part)).filter((unit) => !isJoined(unit)),
     fronts: state.fronts,
     facings: state.facings,

@@ -134,6 +134,8 @@ export interface Join {
   doubles: number[] | null;
   /** of what is held flat without a front of its own: the azimuth at which it faces forward, in the middle of a layer */
   facing: number | null;
+  /** how far it is turned about its own axis from how it would stand by itself, in degrees clockwise as one looks at it from outside */
+  turned: number;
   /** how far its middle is from where it was wanted */
   missMm: number;
   /** the middle on the wall, for drawing; null where that is not on one */
@@ -178,6 +180,7 @@ export const blankJoin = (kind: Join['kind'], unit: Unit, wall: JoinPart, senten
   loops: null,
   doubles: null,
   facing: null,
+  turned: 0,
   missMm: 0,
   centre: null,
   problems: [],

@@ -1,7 +1,7 @@
 import { roundCount } from '../fabric/fabric';
 import { stitchAtAzimuth, stitchAzimuth, turn, wrapAngle } from '../shape/azimuth';
 import { direction } from '../place/frame/direction';
-import { flatStance, headingToFront, liesUpWall } from './facing';
+import { clockwise, flatStance, headingToFront, liesUpWall, turnOf } from './facing';
 import { footprintOf, isFootprint, type Edge, type Footprint, type Held, type Laid } from './footprint';
 import {
   blankJoin,
@@ -43,6 +43,27 @@ function headingOf(state: Joining, placing: Placing, held: Held, { centre: spot,
   const { count } = sewnEdgeOf(placing);
   const frontStitch = frontStitchOf(state, placing);
   return facing - (senseOf(placing) * turn * (frontStitch - 1)) / Math.max(1, count);
+}
+
+/** The same, turned as its sentence says, and by how much of that; null where it is not known which way round. */
+function turnedHeading(
+  state: Joining,
+  placing: Placing,
+  held: Held,
+  spot: Spot,
+): { heading: number; turned: number } | null {
+  const { wall, sentence, units } = placing;
+  const heading = headingOf(state, placing, held, spot);
+  const said = sentence.stance?.turned;
+  if (!said) return { heading, turned: 0 };
+  const isRight = wrapAngle(spot.centre.azimuth - spot.front) * rightward(wall) > 0;
+  const by = turnOf(wall, said, {
+    ...spot,
+    heading: held === 'round' ? headingToFront(wall, spot.centre, spot.front) : heading,
+    count: sewnEdgeOf(placing).count,
+    isMirrored: units.length > 1 && isRight,
+  });
+  return by === null ? null : { heading: heading + by, turned: (by * clockwise(wall) * 180) / Math.PI };
 }
 
 /** The stitch of the sewn edge that the front line of the piece passes. */
@@ -191,8 +212,10 @@ function laidOn(state: Joining, placing: Placing, unit: Unit, spot: Spot): Join 
       problems: [problem(piece, 'join-flat', facts, { severity: 'info', sentence })],
     };
   const { first, facing } = held === 'round' ? notFolded : foldedAt(placing, spot);
+  const stance = turnedHeading(state, placing, held, spot);
+  if (!stance) return { ...bare, problems: [problem(piece, 'join-turn', facts, { sentence })] };
   const edge: Edge = { count: edgeRound.count, stitchMm: piece.gauge.widthMm, held, first };
-  const laid: Laid = { centre, heading: headingOf(state, placing, held, spot), sense: senseOf(placing) };
+  const laid: Laid = { centre, heading: stance.heading, sense: senseOf(placing) };
   const found = footprintOf(surface, edge, laid);
   if (!isFootprint(found)) {
     const code = found.why === 'wider-than-wall' ? 'limb-wider-than-wall' : 'join-over-edge';
@@ -207,6 +230,7 @@ function laidOn(state: Joining, placing: Placing, unit: Unit, spot: Spot): Join 
     path: withNumbers(wall, path),
     pins: withNumbers(wall, pins),
     facing,
+    turned: stance.turned,
   };
 }
 

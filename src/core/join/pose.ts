@@ -1,5 +1,7 @@
+import * as quat from 'gl-matrix/quat';
 import * as vec3 from 'gl-matrix/vec3';
 import { roundNumbered } from '../fabric/rounds';
+import type { StanceSaid } from '../notation/sentence/stance';
 import { direction } from '../place/frame/direction';
 import { flatStance, headingToFront, liesUpWall, type FlatStance } from './facing';
 import type { Join, JoinedToy, JoinPart, Unit } from './joined';
@@ -158,6 +160,31 @@ function hanging(normal: vec3): vec3 {
   return vec3.normalize(down, down);
 }
 
+const radians = (degrees: number): number => (degrees * Math.PI) / 180;
+
+/** A direction turned towards another by an angle, and no further than to it. */
+function tilted(from: vec3, to: vec3, degrees: number): vec3 {
+  const axis = vec3.cross(vec3.create(), from, to);
+  if (vec3.length(axis) < 1e-6) return from;
+  vec3.normalize(axis, axis);
+  const by = Math.min(radians(Math.abs(degrees)), vec3.angle(from, to));
+  return vec3.transformQuat(vec3.create(), from, quat.setAxisAngle(quat.create(), axis, by));
+}
+
+/** Straight up from here there is no lower: what stands on top droops to its own side of the toy, in the middle to the front. */
+const nearlyUpright = 0.9;
+
+/** Where the far end of a piece points that would point straight off its wall. */
+function pointed(straight: vec3, place: vec3, { droop = 0, lean = 0 }: StanceSaid): vec3 {
+  const [x = 0] = place;
+  const aside = Math.abs(x) > 1 ? vec3.fromValues(Math.sign(x), 0, 0) : forward;
+  const isOnTop = (straight[1] ?? 0) > nearlyUpright && droop > 0;
+  const isBelow = (straight[1] ?? 0) < -nearlyUpright && droop < 0;
+  const vertical = isOnTop || isBelow ? aside : vec3.fromValues(0, droop > 0 ? -1 : 1, 0);
+  const hung = droop === 0 ? straight : tilted(straight, vertical, droop);
+  return lean === 0 ? hung : tilted(hung, vec3.fromValues(0, 0, Math.sign(lean)), lean);
+}
+
 /** Ways to join by an edge that is laid flat: what is worked in is held flat while the hook goes through both its layers. */
 const heldFlat: ReadonlySet<Join['kind']> = new Set(['flattened', 'pinched', 'no-sew']);
 
@@ -166,7 +193,7 @@ function onWall(
   wall: PosedUnit,
   part: JoinPart,
   surface: Wall,
-  { centre, kind, sentence }: Join,
+  { centre, kind, sentence, turned }: Join,
 ): Pick<PosedUnit, 'frame' | 'outward' | 'thickness'> | null {
   if (!centre) return null;
   const row = rowOfCentre(wall, centre);
@@ -176,18 +203,21 @@ function onWall(
   const isFlat = heldFlat.has(kind);
   const straight = normalAt(wall, here);
   const stance = isFlat ? flatStance(wall.part, centre, wall.facing, liesUpWall(sentence)) : null;
-  const normal = stance?.hangs ? hanging(straight) : straight;
+  const at = placeOf(wall, here);
+  const normal = pointed(stance?.hangs ? hanging(straight) : straight, at, sentence.stance ?? {});
   const edge = sewnEdgeOf({ piece: part, sentence });
   const byStart = isClosed && edge.closed === 'start';
   // A closed end is pressed flat as far as it is sewn: the round that is sewn through lies on the wall.
   const depth = isClosed ? depthAt(surface, alongAt(surface, edge.round)) : lengthOf(surface);
-  const origin = vec3.scaleAndAdd(vec3.create(), placeOf(wall, here), normal, byStart ? -depth : depth);
+  const origin = vec3.scaleAndAdd(vec3.create(), at, normal, byStart ? -depth : depth);
   const away = byStart ? vec3.clone(normal) : vec3.negate(vec3.create(), normal);
   // A line up the wall has its front beside it, on the side where the front is.
   const beside = Math.sin(wall.facing - centre.azimuth) < 0 ? -Math.PI / 2 : Math.PI / 2;
   const heading = stance?.isUpright ? beside : headingToFront(wall.part, centre, wall.facing);
   const isAlongRound = stance !== null && !stance.isUpright;
   const facing = isAlongRound ? flatFront(wall, here, stance) : towards(wall, here, heading);
+  const about = quat.setAxisAngle(quat.create(), straight, -radians(turned));
+  vec3.transformQuat(facing, facing, about);
   const frame = frameAt(origin, away, facing);
   return { frame, outward: straight, thickness: isFlat ? flatThickness : 1 };
 }

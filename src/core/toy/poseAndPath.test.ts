@@ -65,6 +65,11 @@ const pieces = {
   foot: ['R1: 6 sc in ring', 'R2: inc x 6', 'R3: (sc, inc) x 6', 'R4: 3 sc, 6 dec, 3 sc', 'R5-R9: sc around'],
 };
 const onWall = [
+  'Sew the pieces to the body on round 9, one on each side, turned 2 stitches clockwise.',
+  'Sew the pieces to the body on round 12, 5 stitches from the front, turned 40 degrees up.',
+  'Sew the pieces to the body on round 3, one on each side, turned a quarter turn anticlockwise.',
+  'Flatten the pieces and sew them to the body on round 11, 5 stitches from the front, turned 30 degrees anticlockwise.',
+  'Flatten the pieces and sew them to the body on round 5, one on each side, turned 45 degrees clockwise.',
   'Sew the pieces to the body on round 8, one on each side.',
   'Sew the pieces to the body on round 14, 4 stitches from the front.',
   'Sew the pieces to the body on round 3, one on each side.',

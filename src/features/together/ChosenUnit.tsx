@@ -1,14 +1,16 @@
 import { View } from '@tamagui/core';
 import { joinDirections } from '../../core/join/directions';
 import type { Unit } from '../../core/join/joined';
+import { canTilt, pointingWords } from '../../core/join/stance';
 import type { ToyAnalysis } from '../../core/toy/analyse';
+import { assembled } from '../../core/toy/assembled';
 import { joinPart } from '../../core/toy/joinAll';
 import { Icon } from '../../ui/Icon';
 import { Card, Row } from '../../ui/layout';
 import { Press } from '../../ui/Press';
 import { Body, Quiet, Title } from '../../ui/text';
-import { MovePads } from './MovePads';
-import { joinOf, type Move } from './useMove';
+import { MovePads, StancePads } from './MovePads';
+import { joinOf, type Move, type Stance } from './useMove';
 
 interface ChosenUnitProps {
   /** as it is drawn now, also while a thumb draws it elsewhere */
@@ -17,11 +19,12 @@ interface ChosenUnitProps {
   units: readonly Unit[];
   chosen: Unit | null;
   move: Move | null;
+  stance: Stance | null;
   onChoose: (unit: Unit) => void;
 }
 
 /** The part that is chosen on the drawing: where it is, and the pads that move it, within reach of the picture. */
-export function ChosenUnit({ toy, units, chosen, move, onChoose }: ChosenUnitProps) {
+export function ChosenUnit({ toy, units, chosen, move, stance, onChoose }: ChosenUnitProps) {
   const at = units.findIndex(({ part, unit }) => part === chosen?.part && unit === chosen.unit);
   const step = (by: number) => {
     const next = units[(at + by + units.length) % units.length];
@@ -30,6 +33,8 @@ export function ChosenUnit({ toy, units, chosen, move, onChoose }: ChosenUnitPro
   const parts = toy.parts.map((part) => joinPart(part));
   const join = chosen && joinOf(toy, chosen);
   const directions = join && joinDirections(join, toy.joined, parts);
+  const posed = chosen && assembled(toy).find(({ unit }) => unit === chosen);
+  const points = join && posed && canTilt(join) ? `Points ${pointingWords(posed)}.` : null;
   const name = chosen ? chosen.name.charAt(0).toUpperCase() + chosen.name.slice(1) : null;
   return (
     <Card gap="$2" role="group" aria-label="The part in your hand">
@@ -44,10 +49,12 @@ export function ChosenUnit({ toy, units, chosen, move, onChoose }: ChosenUnitPro
             <Body textAlign="center">Tap a part to move it. Swipe to turn the toy.</Body>
           )}
           {directions ? <Body textAlign="center">{directions.address}</Body> : null}
+          {points ? <Quiet textAlign="center">{points}</Quiet> : null}
         </View>
         <Press icon={<Icon name="next" />} name="The next part" onPress={() => step(1)} />
       </Row>
       {name && move ? <MovePads move={move} of={`${name} in your hand`} /> : null}
+      {name && stance ? <StancePads key={name} stance={stance} of={`${name} in your hand`} /> : null}
       {name && !move ? <Quiet>{whyFixed(join !== null && join !== undefined)}</Quiet> : null}
     </Card>
   );

@@ -1,8 +1,11 @@
+import { useState } from 'react';
+import { View } from '@tamagui/core';
 import type { JoinStep } from '../../core/join/move';
+import type { StanceStep } from '../../core/join/stance';
 import { Icon } from '../../ui/Icon';
 import { Row } from '../../ui/layout';
 import { Press } from '../../ui/Press';
-import type { Move } from './useMove';
+import type { Move, Stance } from './useMove';
 
 const steps: readonly {
   step: JoinStep;
@@ -33,5 +36,56 @@ export function MovePads({ move, of }: { move: Move; of: string }) {
           />
         ))}
     </Row>
+  );
+}
+
+interface StancePad {
+  step: StanceStep;
+  icon: 'turn-left' | 'turn-right' | 'droop' | 'raise' | 'to-you' | 'from-you';
+  label: string;
+  name: string;
+}
+
+const turns: readonly StancePad[] = [
+  { step: 'turn-left', icon: 'turn-left', label: 'Turn', name: 'turn it anticlockwise' },
+  { step: 'turn-right', icon: 'turn-right', label: 'Turn', name: 'turn it clockwise' },
+];
+const tilts: readonly StancePad[] = [
+  { step: 'droop', icon: 'droop', label: 'Lower', name: 'its end lower' },
+  { step: 'raise', icon: 'raise', label: 'Higher', name: 'its end higher' },
+  { step: 'forward', icon: 'to-you', label: 'Forward', name: 'its end further to the front' },
+  { step: 'backward', icon: 'from-you', label: 'Back', name: 'its end further to the back' },
+];
+
+/** Pads that turn a unit where it stands and move its far end, behind a button of their own. `of`: the unit, as it is said aloud. */
+export function StancePads({ stance, of }: { stance: Stance; of: string }) {
+  const [open, setOpen] = useState(false);
+  const pads = (row: readonly StancePad[]) => (
+    <Row>
+      {row.map(({ step, icon, label, name }) => (
+        <Press
+          key={step}
+          grow
+          stacked
+          tight
+          label={label}
+          name={`${of}: ${name}`}
+          icon={<Icon name={icon} />}
+          onPress={() => stance.go(step)}
+        />
+      ))}
+    </Row>
+  );
+  return (
+    <View gap="$2">
+      <Press
+        tone="quiet"
+        label={open ? 'Done turning' : stance.turns ? 'Turn it or tilt it' : 'Tilt it'}
+        name={`${of}: ${open ? 'close the pads that turn it' : 'turn it or tilt it'}`}
+        onPress={() => setOpen(!open)}
+      />
+      {open && stance.turns ? pads(turns) : null}
+      {open ? pads(tilts) : null}
+    </View>
   );
 }

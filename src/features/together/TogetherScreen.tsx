@@ -132,6 +132,7 @@ function Turned() {
         units={hand.units}
         chosen={hand.chosen}
         move={hand.move}
+        stance={hand.stance}
         onChoose={hand.choose}
       />
       <Body>

@@ -4,7 +4,7 @@ import type { Unit, UnitRef } from '../../core/join/joined';
 import { analyseToy, type ToyAnalysis } from '../../core/toy/analyse';
 import { assembled } from '../../core/toy/assembled';
 import { useToy } from '../../data/useToy';
-import { useMove, type Move } from './useMove';
+import { useMove, useStance, type Move, type Stance } from './useMove';
 
 /** What a maker has in her hand of the toy that is put together. */
 interface Hand {
@@ -13,6 +13,7 @@ interface Hand {
   units: readonly Unit[];
   chosen: Unit | null;
   move: Move | null;
+  stance: Stance | null;
   choose: (unit: UnitRef | null) => void;
   /** what the chosen unit is called where it can be taken hold of from a side; null where it can't */
   gripFrom: (yaw: number) => string | null;
@@ -32,11 +33,13 @@ export function useHand(): Hand {
   const units = assembled(toy).map(({ unit }) => unit);
   const unit = units.find((one) => one.part === chosen?.part && one.unit === chosen.unit) ?? null;
   const move = useMove(unit);
+  const stance = useStance(unit);
   return {
     toy,
     units,
     chosen: unit,
     move,
+    stance,
     choose: setChosen,
     gripFrom: (yaw) => (unit && move?.isWithinReach(yaw) ? `Draw the ${unit.name} over the toy` : null),
     drag: (by, yaw) => {

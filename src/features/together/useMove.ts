@@ -10,6 +10,14 @@ import {
   type JoinStep,
 } from '../../core/join/move';
 import { applyEdits } from '../../core/notation/applyEdits';
+import {
+  canTilt,
+  canTurn,
+  isMirrorImage,
+  rewriteStance,
+  stepStance,
+  type StanceStep,
+} from '../../core/join/stance';
 import { stitchAtAzimuth } from '../../core/shape/azimuth';
 import { analyseToy, type ToyAnalysis } from '../../core/toy/analyse';
 import { assembled } from '../../core/toy/assembled';
@@ -111,5 +119,31 @@ export function useMove(unit: UnitRef | null): Move | null {
     isWithinReach: (yaw) => grip !== null && isWithinReach(grip, yaw),
     draggedTo: (by, yaw) => grip && draggedTo(grip, by, yaw),
     textWith: (spot) => withJoin(text, shown.sentence, putJoin(shown.sentence, shown.wall, spot)),
+  };
+}
+
+/** How a unit is turned and tilted where it stands. */
+export interface Stance {
+  /** it can be turned about its own axis, and not only held lower or higher */
+  turns: boolean;
+  go: (step: StanceStep) => void;
+}
+
+/** How a unit of the open toy is turned and tilted; null where its join does not allow it. */
+export function useStance(unit: UnitRef | null): Stance | null {
+  const { analysis, editor } = useToy();
+  const shown = unit && joinOf(analysis, unit);
+  if (!unit || !shown || shown.asWritten || !canTilt(shown)) return null;
+  return {
+    turns: canTurn(shown),
+    go: (step) => {
+      const now = editor.store.getState().text;
+      const toy = analyseToy(now);
+      const join = joinOf(toy, unit);
+      const wall = join && toy.parts.find(({ source }) => source.id === join.on.part);
+      if (!join || !wall) return;
+      const stance = stepStance(join, step, isMirrorImage(join, toy.joined, joinPart(wall)));
+      if (stance) editor.step(applyEdits(now, [rewriteStance(join.sentence, stance)]));
+    },
   };
 }

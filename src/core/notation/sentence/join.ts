@@ -5,6 +5,7 @@ import type { Mention, NamedPart, NamedUnits } from './names';
 import type { Phrases } from './phrases';
 import { saysTwice } from './reinforce';
 import type { RoundsSaid, Said, SidesSaid } from './said';
+import { writeStance, type StanceSaid } from './stance';
 import { S } from './tokens';
 import { wayBetween, wayWords, type WayBetween, type WaySaid } from './ways';
 
@@ -37,6 +38,8 @@ interface Joining extends Said, PlaceSaid {
   twice?: true;
   /** over an end, into one, through, by a thread; not said where it is laid on and sewn */
   way?: WaySaid;
+  /** how it stands there; not said where that is straight off the wall, its front to the front */
+  stance?: StanceSaid;
 }
 
 /** `Sew the ears to the head between R4 and R9`, `Crochet the arms into round 14 of the body` */
@@ -161,7 +164,14 @@ export function withPartNames<Join extends JoinSentence | PinSentence>(
 ): Join {
   const way = wayBetween(sentence.text, mentions);
   if (way) return byWay(sentence, way);
-  const { place, mentions: own, unread, elsewhere } = readJoinPlace(sentence.text, mentions);
+  const {
+    place,
+    mentions: own,
+    unread,
+    elsewhere,
+    stance,
+    stanceWords,
+  } = readJoinPlace(sentence.text, mentions);
   const joined = joinedIn(own);
   if (isOfTheOther.test(sentence.text)) partTheTwo(joined, own);
   const { ofPart } = place;
@@ -178,6 +188,7 @@ export function withPartNames<Join extends JoinSentence | PinSentence>(
     place,
     ...unusedOf([...(sentence.unused ?? []), ...unread], elsewhere || sentence.elsewhere === true),
   };
+  if (stance) holdSo(said, stance, stanceWords);
   settleRounds(said, hasRounds !== undefined);
   if (andTheOther.test(sentence.text)) nameBoth(said);
   if (leftAndRight.test(sentence.text)) joinBoth(said);
@@ -194,6 +205,18 @@ function settleRounds(said: JoinSentence | PinSentence, hasRounds: boolean): voi
   if (hasRounds && roundsFromNeck.test(text)) said.countFrom = 'top';
   // Rounds that are named say more than a level.
   if (hasRounds || relation) delete place.atEyes;
+}
+
+/** How it stands, whose words are no place: what is tilted back is not at the back. */
+function holdSo(said: JoinSentence | PinSentence, stance: StanceSaid, words: readonly string[]): void {
+  said.stance = stance;
+  if (isOnlyIn(words, /\bback/, said.text)) delete said.back;
+}
+
+/** Whether a word of a sentence stands only in some words of it. */
+function isOnlyIn(words: readonly string[], word: RegExp, text: string): boolean {
+  const times = (said: string) => [...said.toLowerCase().matchAll(new RegExp(word, 'g'))].length;
+  return words.length > 0 && times(text) === words.reduce((sum, said) => sum + times(said), 0);
 }
 
 const topEdge = /\b(?:top|upper)\s+(?:open\s+)?(?:edge|rim|opening)\b/i;
@@ -221,11 +244,14 @@ function byWay<Join extends JoinSentence | PinSentence>(
   const joined = [{ parts: [{ id, name, count, side }], wall: { id: wall.id, name: wall.name } }];
   // `From one side to the other` says which way it goes; what hangs, is knotted in or put in is placed like anything else.
   const isPlaced = way.kind === 'hung' || way.kind === 'knotted' || way.kind === 'into';
-  const said = isPlaced ? readJoinPlace(sentence.text, [piece, wall]).place : {};
+  const { place: placed, stanceWords } = readJoinPlace(sentence.text, [piece, wall]);
+  const said = isPlaced ? placed : {};
   const { end } = way;
   const place = isPlaced && end && !said.around ? { ...said, around: end } : said;
   const where = isPlaced ? { relation, sides } : way.kind === 'through' ? { relation } : {};
-  return { ...sentence, ...defined(where), joined, place, way } as Join;
+  // What is over, in or through another has its axis: how it should stand is told to be unread.
+  const unused = unusedOf([...(sentence.unused ?? []), ...stanceWords], false);
+  return { ...sentence, ...defined(where), ...unused, joined, place, way } as Join;
 }
 
 const defined = <Value extends object>(value: Value): Partial<Value> =>
@@ -376,6 +402,7 @@ export function writeJoin(join: JoinSentence | PinSentence): string {
     ...placeWords(join),
     ...writeJoinPlace(join.place),
     ...edge,
+    ...writeStance(join.stance ?? {}),
     ...(join.twice ? ['twice round'] : []),
   ];
   return `${words.join(', ')}.`;

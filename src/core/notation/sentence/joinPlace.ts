@@ -1,5 +1,6 @@
 import { numberWords } from '../tokens';
 import { wordsWithNames, type Mention, type NamedPart } from './names';
+import { readStance, type StanceSaid } from './stance';
 
 /** Where on the wall something is joined, by what only makes sense with the names of the parts and by what only joining says. */
 export interface JoinPlace {
@@ -228,6 +229,7 @@ const vague = new RegExp(
     String.raw`\b(?:at (?:a slant|an angle)|angled|slanting|slanted|tilted|diagonally|upside down)(?: (?:forwards?|backwards?|outwards?|inwards?|up|down))?`,
     String.raw`\b(?:in line|level|lined up|aligned) with (?:the |his |her |its )?(?!(?:the|his|her|its|rounds?|rows?|rnds?|r ?\d+)\b)[a-z@\d]+`,
     String.raw`\bat an? \d+[ -]?(?:degrees?|°)(?: angle)?|\bso (?:that )?(?:they|it|both)(?: all| both)? (?:points?|faces?|looks?|bends?|leans?|droops?|hangs?) [a-z]+(?: [a-z]+)?`,
+    String.raw`\b(?:droop\w*|sagg?(?:s|ing)|pointing|leaning|rotated)(?: (?:slightly|forwards?|backwards?|outwards?|inwards?|up|down))*`,
     String.raw`\b(?:lower|upper) (?:part of (?:the |its )?)?(?:back|front|sides?)\b|\b(?:low|high)(?: down| up)? (?:on|at) (?:the |its )?(?:back|front|sides?)\b`,
     String.raw`\b(?:bottom|top|base) of (?:the |its |his |her )?(?:back|front|sides?)\b`,
     String.raw`\bin an? (?:curve|arc|circle|line|row|triangle)\b`,
@@ -255,6 +257,10 @@ export interface PlacedMentions {
   unread: string[];
   /** among that are words that say where around: no edge is meant */
   elsewhere: boolean;
+  /** how what is joined stands there */
+  stance: StanceSaid | null;
+  /** the words that say so */
+  stanceWords: string[];
 }
 
 /** `3 stitches lower on the left`, `4 cm apart`: a number that would be lost. Ordinals and `stitch 8` are read as stitches. */
@@ -281,7 +287,9 @@ export function readJoinPlace(sentence: string, mentions: readonly Mention[]): P
   const words = wordsWithNames(sentence, mentions);
   let place: JoinPlace = {};
   const goneBy = new Set<number>();
-  let rest = words.replace(loopsOf, '·');
+  // Its words are no place: what is tilted back is not at the back.
+  const { stance, said: stanceWords, rest: placed } = readStance(words);
+  let rest = placed.replace(loopsOf, '·');
   for (const { read, place: placeOf, goesBy } of manners) {
     const match = read.exec(rest);
     const found = match && placeOf(match, mentions);
@@ -306,7 +314,14 @@ export function readJoinPlace(sentence: string, mentions: readonly Mention[]): P
     inWords(words.replace(/[,.;]$/, ''), mentions),
   );
   const elsewhere = unread.some((words) => saysAround.test(words));
-  return { place, mentions: mentions.filter((_, i) => !goneBy.has(i)), unread, elsewhere };
+  return {
+    place,
+    mentions: mentions.filter((_, i) => !goneBy.has(i)),
+    unread,
+    elsewhere,
+    stance,
+    stanceWords,
+  };
 }
 
 /** The same in words that are read back to it. */

@@ -93,7 +93,7 @@ function single(word: string): string {
 }
 
 function wordsOf(text: string): Word[] {
-  return [...text.toLowerCase().matchAll(/([\p{L}\p{N}’'-]+)([:,;.]?)/gu)].map(
+  return [...text.toLowerCase().matchAll(/([\p{L}\p{N}’'-]+|°)([:,;.]?)/gu)].map(
     ([, word = '', sign = '']) => ({
       text: word,
       sign,

@@ -108,6 +108,8 @@ export const problemCodes = {
   'join-row-missing': 'A part is joined by a place that the other has not.',
   'join-waits': 'A part is joined by another part whose place is not known.',
   'join-around': 'No sentence says where around a part is joined.',
+  'join-turn': 'A part is turned towards where its front looks already: which way round is not known.',
+  'stance-unused': 'A part is to be turned or tilted where its kind of join does not allow it.',
   'join-assumed': 'Where around a part is joined is taken as usual.',
   'join-apart': '“6 stitches apart” is taken from edge to edge.',
   'join-side': 'A unit is called left and lies on the right, or the other way round.',

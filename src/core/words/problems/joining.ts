@@ -61,6 +61,8 @@ export interface JoiningFacts {
   'join-row-missing': Pieces & { what: string };
   'join-waits': Pieces & { what: string };
   'join-around': Units;
+  'join-turn': Pieces;
+  'stance-unused': { piece: string; words: string };
   'join-assumed': Units & { where: keyof typeof usual };
   'join-apart': Units & { between: number };
   'join-side': { piece: string; said: string };
@@ -136,6 +138,10 @@ export const joiningWords: Words<JoiningFacts> = {
     `The ${low(piece)} ${agree(piece, 'is', 'are')} placed by the ${low(what)}, and where that goes is not known.`,
   'join-around': ({ piece, wall, count }) =>
     `Nothing says where around the ${low(wall)} the ${count === 1 ? '' : `${count} `}${some(piece, count)} ${count === 1 ? 'goes' : 'go'}. Write it: “on both sides”, “at the back”, “4 stitches from the front”, “evenly around”.`,
+  'join-turn': ({ piece }) =>
+    `Which way round the ${low(piece)} ${agree(piece, 'is', 'are')} turned is not clear there: ${agree(piece, 'its front looks', 'their fronts look')} that way already, or straight away from it. Write “clockwise” or “anticlockwise”, as you look at ${agree(piece, 'it', 'them')} from outside.`,
+  'stance-unused': ({ piece, words }) =>
+    `“${words}” is not followed for the ${low(piece)}: joined in this way ${agree(piece, 'it stands', 'they stand')} as the round or the edge does. Pin ${agree(piece, 'it', 'them')}, look from every side, then sew.`,
   'join-assumed': ({ piece, count, where }) =>
     `Nothing says where: the ${some(piece, count)} ${count === 1 ? 'is' : 'are'} taken to go ${usual[where]}. Write it to settle it.`,
   'join-apart': ({ between, piece, count }) =>
