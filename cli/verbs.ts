@@ -1,4 +1,4 @@
-import type { LedgerLine, Pin } from '../src/core/join/joined';
+import type { Join, LedgerLine, Pin } from '../src/core/join/joined';
 import { pinWord } from '../src/core/join/pins';
 import type { Hands } from '../src/core/plan/hands';
 import type { Firmness } from '../src/core/shape/stuffed';
@@ -124,40 +124,41 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
     const nameOf = (id: string) => parts.find(({ source }) => source.id === id)?.source.name ?? id;
     const named = (ledger: readonly LedgerLine[]) =>
       ledger.map((entry) => ('plain' in entry ? entry : { ...entry, part: nameOf(entry.part) }));
+    const joinJson = ({
+      unit,
+      on,
+      centre: _centre,
+      ledger,
+      otherLedgers,
+      missMm,
+      pins,
+      path,
+      covers,
+      row: _row,
+      sentence: _sentence,
+      called: _called,
+      facing: _facing,
+      ...join
+    }: Join) => ({
+      ...join,
+      turned: round2(join.turned),
+      part: nameOf(unit.part),
+      unit: unit.unit,
+      name: unit.name,
+      side: unit.side,
+      on: nameOf(on.part),
+      onUnit: on.unit,
+      ledger: ledger && named(ledger),
+      otherLedgers: otherLedgers.map(named),
+      missMm: round2(missMm),
+      covers: covers && { rounds: covers.rounds, stitches: covers.stitches },
+      path: path && path.map(({ edge, round, stitch }) => ({ edge, round, stitch })),
+      pins: pins && pins.map((pin) => pinJson(parts, on.part, pin)),
+    });
     return {
       units: [...joined.units, ...joined.loose].map(({ part, ...unit }) => ({ part: nameOf(part), ...unit })),
-      joins: joined.joins.map(
-        ({
-          unit,
-          on,
-          centre: _centre,
-          ledger,
-          otherLedgers,
-          missMm,
-          pins,
-          path,
-          covers,
-          row: _row,
-          sentence: _sentence,
-          called: _called,
-          facing: _facing,
-          ...join
-        }) => ({
-          ...join,
-          part: nameOf(unit.part),
-          unit: unit.unit,
-          name: unit.name,
-          side: unit.side,
-          on: nameOf(on.part),
-          onUnit: on.unit,
-          ledger: ledger && named(ledger),
-          otherLedgers: otherLedgers.map(named),
-          missMm: round2(missMm),
-          covers: covers && { rounds: covers.rounds, stitches: covers.stitches },
-          path: path && path.map(({ edge, round, stitch }) => ({ edge, round, stitch })),
-          pins: pins && pins.map((pin) => pinJson(parts, on.part, pin)),
-        }),
-      ),
+      joins: joined.joins.map((join) => joinJson(join)),
+      workedOn: joined.workedOn.map((join) => joinJson(join)),
       problems: joined.problems,
     };
   },

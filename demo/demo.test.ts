@@ -48,9 +48,10 @@ test('the toadstool: stem in cap, arms through the stem, its skirt worked into i
     ['pushed-in', 'cap', 'stem'],
     ['through', 'arm', 'stem'],
   ]);
+  expect(toy.joined.workedOn.map(({ unit, round, path }) => [unit.name, round, path!.length])).toEqual([['skirt', 14, 24]]);
   expect(toy.joined.loose).toEqual([]);
   expect(assembled(toy).filter(({ loose }) => loose)).toEqual([]);
-  expect(assembled(toy).map(({ unit }) => unit.part)).toEqual(['stem', 'cap', 'skirt']);
+  expect(assembled(toy).map(({ unit }) => unit.part)).toEqual(['stem', 'cap', 'arms', 'skirt']);
 });
 
 test('the owl for babies passes its own screening; its wings are worked in evenly on both sides', () => {

@@ -26,12 +26,12 @@ const lengthOf = (run: GroundRun) => (isChainRun(run) ? run.chains : run.count);
  * The stitches of other parts that a stitch of the first round is worked into.
  *
  * @param stitch from 1
- * @returns none along a chain, in later rounds, and where the part begins by itself
+ * @returns none along a chain, for a chain of the round itself, in later rounds, and where the part begins by itself
  */
 export function foreignParents(fabric: Fabric, stitch: number): ForeignStitch[] {
   if (stitch < 1 || stitch > roundCount(fabric, 1)) return [];
   const first = fabric.startSlots[stitch - 1] ?? 0;
-  const together = Math.max(1, fabric.startTakes[stitch - 1] ?? 1);
+  const together = fabric.startTakes[stitch - 1] ?? 0;
   return Array.from({ length: together }, (_, i) => foreignAt(fabric.ground, first + i)).filter(
     (found) => found !== null,
   );

@@ -4,7 +4,7 @@ import { assembled } from '../toy/assembled';
 import { standingOf } from '../toy/standing';
 import { balanceOf, centreOfWeight } from './balance';
 import { overlapsOf } from './overlaps';
-import type { PosedUnit } from './pose';
+import type { PosedUnit } from './posed';
 import type { Wall } from './wall';
 
 const anyToy = analyseToy(

@@ -1,6 +1,7 @@
 import { roundCount } from '../fabric/fabric';
 import { stitchAtAzimuth, turn, wrapAngle } from '../shape/azimuth';
 import type { Join, JoinedToy, JoinPart, LedgerLine, Pin } from './joined';
+import { outlineOf, outlineWords } from './outline';
 import { pinWord } from './pins';
 
 /** What a maker does to join one unit. */
@@ -37,19 +38,26 @@ function stitchWords(stitch: number, count: number): string {
   return `between stitches ${before === 0 ? count : before} and ${before + 1 > count ? 1 : before + 1}`;
 }
 
+/** What the stitches of an outline are called, one after the other; null of an edge, whose stitches go by their numbers. */
+function namesOfOutline({ kind, unit }: Join, parts: readonly JoinPart[]): string[] | null {
+  const piece = kind === 'outline' ? parts.find(({ part }) => part.id === unit.part) : undefined;
+  return piece ? outlineOf(piece).map((stitch) => outlineWords(stitch, piece)) : null;
+}
+
 /** Which of its own stitches meets a stitch of the wall: `its stitch 4 to `. */
-function edgeWords({ path }: Join, { row, stitch }: Pin): string {
+function edgeWords({ path }: Join, { row, stitch }: Pin, names: readonly string[] | null): string {
   const edges = (path ?? []).filter((sewn) => sewn.row === row && sewn.stitch === stitch);
   if (edges.length === 0) return '';
+  if (names) return `${edges.map(({ edge }) => names[edge - 1] ?? '').join(' and ')} to `;
   const numbers = edges.map(({ edge }) => edge).join(' and ');
   return `its ${edges.length === 1 ? 'stitch' : 'stitches'} ${numbers} to `;
 }
 
 /** Each pin with the stitches it holds together: `top: its stitch 4 to round 6, stitch 9`. */
-function pinsSaid(join: Join, wall: JoinPart): string[] {
+function pinsSaid(join: Join, wall: JoinPart, names: readonly string[] | null = null): string[] {
   return (join.pins ?? []).map((pin) => {
     const to = `round ${pin.round}, stitch ${pin.stitch}`;
-    return `${pinWord(wall, pin.at)}: ${edgeWords(join, pin)}${to}`;
+    return `${pinWord(wall, pin.at)}: ${edgeWords(join, pin, names)}${to}`;
   });
 }
 
@@ -60,8 +68,10 @@ function ledgerWords(entry: LedgerLine, nameOf: (part: string, unit: number) => 
 }
 
 /** Edge stitches that follow each other onto one wall stitch or on along a round, in a few words each. */
-function pathWords(path: NonNullable<Join['path']>): string[] {
-  return path.map(({ edge, round, stitch }) => `${edge} to round ${round}, stitch ${stitch}`);
+function pathWords(path: NonNullable<Join['path']>, names: readonly string[] | null): string[] {
+  return path.map(
+    ({ edge, round, stitch }) => `${names?.[edge - 1] ?? edge} to round ${round}, stitch ${stitch}`,
+  );
 }
 
 /** Stitches of the round that a middle is on; of what lies between two of the later. */
@@ -191,6 +201,39 @@ function noSewDirections({ round, base, loops, ledger }: Join, wallName: string,
   };
 }
 
+/** What is begun in loops of another part, or gone on from. */
+function workedOnDirections(
+  { unit, round, covers, loops, path }: Join,
+  wall: JoinPart,
+  parts: readonly JoinPart[],
+): Said {
+  const wallName = wall.part.name.toLowerCase();
+  const [from, to] = covers?.stitches ?? [1, 1];
+  const count = path?.length ?? 0;
+  const isGoneOnFrom = wall.part.grown?.edges.some((edge) => edge.part === unit.part) === true;
+  if (isGoneOnFrom) {
+    const leg = parts.find(({ part }) => part.id === unit.part);
+    const last = leg ? (leg.fabric.label[leg.fabric.rounds - 1] ?? leg.fabric.rounds) : 0;
+    return {
+      ...nothing,
+      address: `stitches ${from} to ${to} of round ${round ?? 1} of the ${wallName}`,
+      lines: [
+        `The ${wallName} goes on from it: its round ${round ?? 1} is worked into ${count} stitches of round ${last} of the ${unit.name}. Nothing is sewn.`,
+      ],
+      path: (path ?? []).map(({ edge, stitch }) => `${edge} takes stitch ${stitch} of the ${wallName}`),
+    };
+  }
+  const which = loops === 'front' || loops === 'back' ? `${loops} loops` : 'loops';
+  return {
+    ...nothing,
+    address: `${which} of round ${round ?? ''} of the ${wallName}`,
+    lines: [
+      `It is begun in the ${which} that round ${round ?? ''} has left, ${count} stitches from stitch ${from} to ${to}. Join the yarn at stitch ${path?.[0]?.stitch ?? from} and work on from there. Nothing is sewn.`,
+    ],
+    path: (path ?? []).map(({ edge, stitch }) => `${edge} into stitch ${stitch}`),
+  };
+}
+
 /** The two places it goes in and out by. */
 function throughDirections(
   { row, round, insideMm }: Join,
@@ -236,7 +279,19 @@ function stanceLines({ turned, path, kind, sentence: { stance } }: Join): string
   return lines;
 }
 
-function wallDirections(join: Join, wall: JoinPart, toy: JoinedToy): Said {
+/** What of a flat piece is sewn, and how it is counted. */
+function flatLines({ kind, path, sentence }: Join): string[] {
+  if (kind === 'by-row') {
+    const by = sentence.sewnBy ?? 'last row';
+    return [`Sew its ${by} to the fabric, stitch by stitch; the rest of it stays free.`];
+  }
+  if (kind !== 'outline' || !path) return [];
+  return [
+    `Lay it flat and sew it down all round, ${path.length} stitches: along its last row, down the ends of its rows, under its first row, and up the other ends. Left and right are as it lies before you.`,
+  ];
+}
+
+function wallDirections(join: Join, wall: JoinPart, toy: JoinedToy, names: readonly string[] | null): Said {
   const { row, round, stitch, covers, pins, path, centre, through, unit } = join;
   const wallName = wall.part.name.toLowerCase();
   const closed =
@@ -252,13 +307,19 @@ function wallDirections(join: Join, wall: JoinPart, toy: JoinedToy): Said {
         ]
       : [];
   if (join.kind === 'through' && pins) return { ...throughDirections(join, wall, pins), path: [] };
-  const lines = [...closed, ...strand, ...wallLines(join, wall, toy), ...stanceLines(join)];
-  const said = { lines, path: pathWords(path ?? []) };
+  const lines = [
+    ...closed,
+    ...strand,
+    ...flatLines(join),
+    ...wallLines(join, wall, toy),
+    ...stanceLines(join),
+  ];
+  const said = { lines, path: pathWords(path ?? [], names) };
   const isAround = round === null && covers !== null;
   if (isAround)
     return {
       ...said,
-      pins: pinsSaid(join, wall),
+      pins: pinsSaid(join, wall, names),
       address: `around the ${centre?.along === 0 ? 'start' : 'end'} of the ${wallName}`,
     };
   if (round === null || stitch === null)
@@ -266,7 +327,7 @@ function wallDirections(join: Join, wall: JoinPart, toy: JoinedToy): Said {
   return {
     ...said,
     address: `${roundWords(round)} of the ${wallName}, ${stitchWords(stitch, countAbout(wall, row))}`,
-    pins: pinsSaid(join, wall),
+    pins: pinsSaid(join, wall, names),
   };
 }
 
@@ -283,6 +344,7 @@ export function joinDirections(join: Join, toy: JoinedToy, parts: readonly JoinP
   const wallName = wall.part.name.toLowerCase();
   if (join.kind === 'edge-to-edge') return { title, ...capitalised(edgeDirections(join, wall)) };
   if (join.kind === 'pushed-in') return { title, ...capitalised(fittedDirections(join, wall)) };
+  if (join.kind === 'worked-on') return { title, ...capitalised(workedOnDirections(join, wall, parts)) };
   if (join.kind === 'no-sew') return { title, ...capitalised(noSewDirections(join, wallName, toy)) };
-  return { title, ...capitalised(wallDirections(join, wall, toy)) };
+  return { title, ...capitalised(wallDirections(join, wall, toy, namesOfOutline(join, parts))) };
 }

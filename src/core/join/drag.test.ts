@@ -5,7 +5,7 @@ import { analyseToy } from '../toy/analyse';
 import { assembled } from '../toy/assembled';
 import { draggedTo, isWithinReach, type Grip } from './drag';
 import { seen } from './drawn';
-import { normalAt, placeOf } from './pose';
+import { normalAt, placeOf } from './posed';
 import { alongAt } from './wall';
 
 const toy = (header: string, sentence: string) =>

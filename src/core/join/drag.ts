@@ -3,7 +3,7 @@ import { stitchAzimuth, turn, wrapAngle } from '../shape/azimuth';
 import { seen } from './drawn';
 import type { JoinPart } from './joined';
 import type { JoinSpot } from './move';
-import { normalAt, placeOf, type PosedUnit } from './pose';
+import { normalAt, placeOf, type PosedUnit } from './posed';
 import { roundAt, rowOfLabel } from './numbers';
 import { alongAt, type WallPoint } from './wall';
 

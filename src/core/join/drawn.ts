@@ -4,7 +4,7 @@ import type { FeaturePlacement } from '../place/resolve/placement';
 import type { StitchKind } from '../notation/stitchKinds';
 import { turn, wrapAngle } from '../shape/azimuth';
 import { chainLength } from '../shape/form/outgrowths';
-import { normalAt, placeOf, type PosedUnit } from './pose';
+import { normalAt, placeOf, type PosedUnit } from './posed';
 import { alongAt } from './wall';
 
 /** One piece of surface as it is seen: its corners on the page, x to the right and y down, and how light it is. */
@@ -32,7 +32,7 @@ export interface DrawnDot {
   embroidered: boolean;
 }
 
-/** A thread that lies on the fabric, as it is seen. */
+/** A thread that lies on the fabric, or that a unit hangs by, as it is seen. */
 export interface DrawnStroke {
   unit: number;
   feature: string;
@@ -73,11 +73,13 @@ function colourOfRound({ fabric }: PosedUnit['part'], round: number): number {
 }
 
 /** The yarn of the stitch of a round at an azimuth. */
-export function colourAt({ part }: PosedUnit, round: number, azimuth: number): number {
+export function colourAt({ part, sheet }: PosedUnit, round: number, azimuth: number): number {
   const { fabric, starts } = part;
   const count = roundCount(fabric, round);
   if (count === 0) return 0;
-  const at = Math.floor((((azimuth - (starts[round - 1] ?? 0)) / turn) * count) % count);
+  const at =
+    sheet?.stitchAt(round, azimuth) ??
+    Math.floor((((azimuth - (starts[round - 1] ?? 0)) / turn) * count) % count);
   return (
     fabric.colour[(fabric.offset[round - 1] ?? 0) + ((at + count) % count)] ?? colourOfRound(part, round)
   );
@@ -89,6 +91,9 @@ export function seen(place: vec3, yaw: number): vec3 {
   const [cos, sin] = [Math.cos(yaw), Math.sin(yaw)];
   return vec3.fromValues(x * cos + z * sin, y, z * cos - x * sin);
 }
+
+/** What lies flat on a curved wall is drawn over it, also where a piece of the wall reaches further forward than its middle. */
+const sheetBeforeMm = 3;
 
 function facesOf(posed: PosedUnit, unit: number, { yaw, pulled, segments }: Looking): DrawnFace[] {
   const { surface, part } = posed;
@@ -115,7 +120,8 @@ function facesOf(posed: PosedUnit, unit: number, { yaw, pulled, segments }: Look
       faces.push({
         unit,
         corners: [a, b, c, d].flatMap(([x = 0, y = 0]) => [x, -y]),
-        depth: ((a[2] ?? 0) + (b[2] ?? 0) + (c[2] ?? 0) + (d[2] ?? 0)) / 4,
+        depth:
+          ((a[2] ?? 0) + (b[2] ?? 0) + (c[2] ?? 0) + (d[2] ?? 0)) / 4 + (posed.sheet ? sheetBeforeMm : 0),
         light: Math.max(0, vec3.dot(normal, sun)),
         colour: colourAt(posed, round, azimuth),
       });
@@ -136,7 +142,8 @@ function heightOfGrowth(kinds: readonly StitchKind[], widthMm: number): number {
 
 /** Spikes, tentacles and chains that grow from the fabric, a point each. */
 function growthsOf(posed: PosedUnit, unit: number, { yaw, pulled }: Looking): DrawnFace[] {
-  const { part, surface } = posed;
+  const { part, surface, sheet } = posed;
+  if (sheet) return [];
   const { fabric, starts, gauge } = part;
   const shown = (place: vec3) => seen(vec3.scaleAndAdd(place, place, posed.outward, pulled), yaw);
   return fabric.outgrowths.flatMap(({ after, round, kinds }): DrawnFace[] => {
@@ -179,7 +186,8 @@ const threadPieces = 4;
 
 /** The thread of what is stitched, as it lies. */
 function strokesOf(posed: PosedUnit, unit: number, { yaw, pulled }: Looking): DrawnStroke[] {
-  const { surface, part, outward } = posed;
+  const { surface, part, outward, sheet } = posed;
+  if (sheet) return [];
   const axis = seen(vec3.scaleAndAdd(vec3.create(), posed.frame.origin, outward, pulled), yaw);
   const threads = part.features.filter((feature) => !isFilled(feature));
   return threads.flatMap(({ kind, needle }) =>
@@ -201,7 +209,16 @@ function strokesOf(posed: PosedUnit, unit: number, { yaw, pulled }: Looking): Dr
   );
 }
 
+/** The thread a unit hangs by; pulled apart it goes with the unit. */
+function threadOf({ thread, outward }: PosedUnit, unit: number, { yaw, pulled }: Looking): DrawnStroke[] {
+  if (!thread) return [];
+  const ends = thread.map((place) => seen(vec3.scaleAndAdd(vec3.create(), place, outward, pulled), yaw));
+  const points = ends.flatMap(([x = 0, y = 0]) => [x, -y]);
+  return [{ unit, feature: 'thread', points, depth: Math.max(...ends.map(([, , z = 0]) => z)) }];
+}
+
 function dotsOf(posed: PosedUnit, unit: number, { yaw, pulled }: Looking): DrawnDot[] {
+  if (posed.sheet) return [];
   return posed.part.features.filter(isFilled).flatMap(({ kind, units, rule }) =>
     units.flatMap(({ fromLine, azimuth, halfMm }) => {
       const along = posed.surface.along[fromLine] ?? 0;
@@ -253,7 +270,7 @@ export function drawToy(posed: readonly PosedUnit[], looking: Looking): DrawnToy
   faces.sort((a, b) => a.depth - b.depth);
   const dots = posed.flatMap((unit, i) => dotsOf(unit, i, looking)).filter((dot) => !isHidden(faces, dot));
   const strokes = posed
-    .flatMap((unit, i) => strokesOf(unit, i, looking))
+    .flatMap((unit, i) => [...strokesOf(unit, i, looking), ...threadOf(unit, i, looking)])
     .filter(({ unit, points, depth }) => {
       const middle = 2 * Math.floor(points.length / 4);
       return !isHidden(faces, { unit, x: points[middle] ?? 0, y: points[middle + 1] ?? 0, depth });

@@ -24,7 +24,7 @@ function widening({ along, radius }: Profile, at: number): number {
 }
 
 /** Which way is up at the front or back of a wall: along it, and around one that lies on its side. */
-function headingUp({ orientation }: JoinPart): number {
+export function headingUp({ orientation }: JoinPart): number {
   if (orientation.lying) return (direction(orientation) * Math.PI) / 2;
   return orientation.start === 'top' ? Math.PI : 0;
 }

@@ -29,6 +29,8 @@ export interface Footprint {
   points: WallPoint[];
   /** how far its ring lies from its middle along the wall, or half the length of its line; in mm */
   reachMm: number;
+  /** the direction of each place from the middle, where they are not even about it */
+  headings?: number[];
 }
 
 /** Why an edge can't be laid there. */
@@ -154,6 +156,41 @@ function flatFootprint(
     return line[at] ?? laid.centre;
   });
   return { points, reachMm: ((places - 1) / 2) * stitchMm };
+}
+
+/** A place of a flat piece, in mm from its middle as it lies: x to the right, y up. */
+export interface FlatPlace {
+  x: number;
+  y: number;
+}
+
+/**
+ * The outline of a flat piece laid onto a wall: each place as far from the middle as on the piece, and in the same direction. The middle
+ * lies true; towards the rim a piece gives way as far as the wall curves both ways.
+ *
+ * @param up heading that the piece has above its middle
+ * @param clockwise +1 where headings rise clockwise, seen from outside
+ */
+export function outlineFootprint(
+  wall: Wall,
+  outline: readonly FlatPlace[],
+  { centre, up, clockwise }: { centre: WallPoint; up: number; clockwise: 1 | -1 },
+): Footprint | NoFootprint {
+  const points: WallPoint[] = [];
+  const headings: number[] = [];
+  for (const { x, y } of outline) {
+    const heading = up + clockwise * Math.atan2(x, y);
+    const distance = Math.hypot(x, y);
+    const point = distance < 1e-9 ? centre : straightAcross(wall, centre, heading, distance);
+    if (!point || !isOnWall(wall, point.along)) return { why: 'over-edge' };
+    points.push(point);
+    headings.push(heading);
+  }
+  const reachMm = Math.max(...outline.map(({ x, y }) => Math.hypot(x, y)));
+  const widest = wall.radius.reduce((most, radius) => Math.max(most, radius), 0);
+  const halfWide = Math.max(...outline.map(({ x }) => Math.abs(x)));
+  if (halfWide > Math.PI * widest) return { why: 'wider-than-wall' };
+  return { points, reachMm, headings };
 }
 
 /**

@@ -7,11 +7,13 @@ import { blankJoin, type Join, type JoinedToy, type JoinPart, type Unit } from '
 import { Joining } from './joining';
 import { named } from './naming';
 import { joinOnWall } from './onWall';
+import { flatPiece, isInRows } from './outline';
 import {
   endOf,
   headOnTop,
   heldOf,
   isEdgeToEdge,
+  isStrand,
   placingsOf,
   sewnEdgeOf,
   trunkOf,
@@ -24,6 +26,7 @@ import { isRow, rowOf, type NoRow } from './spot';
 import { withStances } from './stance';
 import { joinFitted } from './fitted';
 import { joinThrough } from './through';
+import { workedOnJoins } from './workedOn';
 import { joinWithoutSewing } from './withoutSewing';
 import { joinAsWritten } from './writtenRound';
 
@@ -34,7 +37,10 @@ export function isWorkedOn({ part }: JoinPart): boolean {
 
 /** Rows that one edge covers on either side of its middle, about. */
 function reachOf(placing: Placing): number {
-  const { piece, wall } = placing;
+  const { piece, wall, sentence } = placing;
+  const isByRow = sentence.sewnBy === 'first row' || sentence.sewnBy === 'last row';
+  if (isInRows(piece) && !isStrand(piece))
+    return isByRow ? 0 : flatPiece(piece).heightMm / 2 / wall.gauge.heightMm;
   if (heldOf(placing) !== 'round') return 0;
   return (sewnEdgeOf(placing).count * piece.gauge.widthMm) / turn / wall.gauge.heightMm;
 }
@@ -225,6 +231,7 @@ function joinOnce(parts: readonly JoinPart[], fronts: JoinedToy['fronts']): Join
   return {
     units: joins.map(({ unit }) => unit),
     joins: withStances(withClashes(parts, joins), parts),
+    workedOn: workedOnJoins(parts),
     loose: others.flatMap((part) => units.rest(part)).filter((unit) => !isJoined(unit)),
     fronts: state.fronts,
     facings: state.facings,

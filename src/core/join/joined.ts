@@ -56,6 +56,8 @@ export type JoinKind =
   | 'pinched'
   /** a flat piece, sewn down around its outline */
   | 'outline'
+  /** a flat piece, sewn by its first or last row and free otherwise */
+  | 'by-row'
   /** a strand, fastened by one end */
   | 'by-end'
   /** one end over another, or inside it, about one axis */
@@ -66,6 +68,7 @@ export type JoinKind =
   | 'hung'
   | 'edge-to-edge'
   | 'no-sew'
+  /** by the work itself: begun in the loops of another part, or gone on from */
   | 'worked-on';
 
 export const kindOfHeld: Record<Held, JoinKind> = {
@@ -147,6 +150,8 @@ export interface Join {
 export interface JoinedToy {
   units: Unit[];
   joins: Join[];
+  /** what is joined by the work itself: begun in the loops of another part, or gone on from */
+  workedOn: Join[];
   /** units no sentence puts anywhere */
   loose: Unit[];
   /** azimuth of the front line of each wall that something is joined to, by its part */

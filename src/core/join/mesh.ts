@@ -2,7 +2,7 @@ import type { FeatureKind } from '../notation/sentence/said';
 import { roundCount } from '../fabric/fabric';
 import { turn } from '../shape/azimuth';
 import { colourAt, isFilled } from './drawn';
-import { placeOf, type PosedUnit } from './pose';
+import { placeOf, type PosedUnit } from './posed';
 
 /** The surface of a unit as triangles, in mm: x to the right as one looks at the front, y up, z to the front. */
 export interface UnitMesh {

@@ -2,6 +2,7 @@ import { roundCount } from '../fabric/fabric';
 import { stitchAtAzimuth, stitchAzimuth, turn, wrapAngle } from '../shape/azimuth';
 import { direction } from '../place/frame/direction';
 import { clockwise, flatStance, headingToFront, liesUpWall, turnOf } from './facing';
+import { laidFlat, type Spot } from './flat';
 import { footprintOf, isFootprint, type Edge, type Footprint, type Held, type Laid } from './footprint';
 import {
   blankJoin,
@@ -20,13 +21,7 @@ import { pinsAbout, pinsAround, pinsOfLine } from './pins';
 import { coversOf, sewingPath, type Covers, type SewnStitch } from './sewing';
 import { snapOne, snapPair } from './snap';
 import { rightward, type Around } from './spot';
-import { alongAt, inSpace, type Wall, type WallPoint } from './wall';
-
-/** A place on a wall, and the azimuth of the wall's front line. */
-interface Spot {
-  centre: WallPoint;
-  front: number;
-}
+import { alongAt, inSpace, type Wall } from './wall';
 
 /**
  * Which way the edge is turned: the front of what is joined looks to the front of the toy; in the middle of the front or back, where
@@ -199,18 +194,13 @@ function laidOn(state: Joining, placing: Placing, unit: Unit, spot: Spot): Join 
     const hung = problem(piece, 'join-hung', { ...facts, threadMm }, { severity: 'info', sentence });
     return { ...blank, kind: 'hung', problems: [hung] };
   }
-  if (isStrand(piece))
+  if (isStrand(piece) && !sentence.sewnBy)
     return {
       ...blank,
       kind: 'by-end',
       problems: [problem(piece, 'join-strand', facts, { severity: 'info', sentence })],
     };
-  if (piece.fabric.row[0] === 1)
-    return {
-      ...blank,
-      kind: 'outline',
-      problems: [problem(piece, 'join-flat', facts, { severity: 'info', sentence })],
-    };
+  if (piece.fabric.row[0] === 1) return laidFlat(surface, placing, unit, spot);
   const { first, facing } = held === 'round' ? notFolded : foldedAt(placing, spot);
   const stance = turnedHeading(state, placing, held, spot);
   if (!stance) return { ...bare, problems: [problem(piece, 'join-turn', facts, { sentence })] };

@@ -1,6 +1,6 @@
 import * as vec3 from 'gl-matrix/vec3';
 import type { Join, Unit } from './joined';
-import { placeOf, type PosedUnit } from './pose';
+import { placeOf, type PosedUnit } from './posed';
 
 /** Two units that take the same room as they are drawn. */
 export interface Overlap {
@@ -68,7 +68,9 @@ export function overlapsOf(posed: readonly PosedUnit[], joins: readonly Join[]):
     for (const other of posed.slice(i + 1)) {
       const isWorkedOn = one.part.part.onto !== undefined || other.part.part.onto !== undefined;
       const isGrown = one.part.part.grown !== undefined || other.part.part.grown !== undefined;
-      if (isWorkedOn || isGrown || areJoined(one.unit, other.unit, joins)) continue;
+      // Flat pieces bend out of each other's way.
+      const isFlat = one.sheet !== null || other.sheet !== null;
+      if (isFlat || isWorkedOn || isGrown || areJoined(one.unit, other.unit, joins)) continue;
       const deepMm = Math.max(deepest(one, other), deepest(other, one));
       if (deepMm >= leastDeepMm) found.push({ units: [one.unit, other.unit], deepMm });
     }

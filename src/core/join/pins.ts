@@ -33,12 +33,24 @@ function furthest<T>(of: readonly T[], measure: (one: T) => number): number {
  *
  * @param path what is sewn in them: of every point of the footprint the wall stitch its edge stitch goes to
  */
-export function pinsAbout({ points }: Footprint, path: readonly WallStitch[], laid: Laid): PinnedStitch[] {
+export function pinsAbout(
+  { points, headings: own }: Footprint,
+  path: readonly WallStitch[],
+  laid: Laid,
+): PinnedStitch[] {
   const middle = laid.centre.azimuth;
   // Where a ring reaches around the start or the end, its sides are those of its middle, not those of the wall.
   const isAboutEnd = points.some(({ azimuth }) => Math.abs(azimuth - middle) > turn / 4);
-  const headings = points.map((_, j) => laid.heading + (laid.sense * turn * j) / points.length);
+  const headings = own ?? points.map((_, j) => laid.heading + (laid.sense * turn * j) / points.length);
   const towards = (heading: number) => furthest(headings, (one) => -away(one, heading));
+  // Of an outline that has corners the middles of its sides are pinned first.
+  if (own)
+    return pinned(path, [
+      ['start', towards(Math.PI)],
+      ['end', towards(0)],
+      ['falling', towards(-turn / 4)],
+      ['rising', towards(turn / 4)],
+    ]);
   return pinned(path, [
     ['start', furthest(points, ({ along }) => -along)],
     ['end', furthest(points, ({ along }) => along)],

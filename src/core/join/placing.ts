@@ -6,6 +6,7 @@ import { isJoin, isOfTheOther, type Joined } from '../notation/sentence/join';
 import type { NamedUnits } from '../notation/sentence/names';
 import type { Held } from './footprint';
 import type { AnyJoin, JoinPart, Side, Unit } from './joined';
+import { flatPiece, isInRows } from './outline';
 import { problem } from './problem';
 
 /** Units of one part that one sentence joins to one wall. */
@@ -123,6 +124,7 @@ function unitsMeant(
 export function widthOn(placing: Placing): number {
   const { piece, wall, sentence } = placing;
   if (isStrand(piece)) return Math.round((piece.fabric.rounds * piece.gauge.heightMm) / wall.gauge.widthMm);
+  if (isInRows(piece)) return Math.round(flatPiece(piece).widthMm / wall.gauge.widthMm);
   const { count } = endOf(piece);
   const held = sentence.kind === 'nosew' ? 'flattened' : heldOf(placing);
   const across = held === 'round' ? count / Math.PI : Math.floor(count / 2) / (held === 'pinched' ? 2 : 1);

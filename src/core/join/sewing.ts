@@ -147,6 +147,28 @@ function flatPath(wall: Wall, { points }: Footprint): SewnStitch[] {
   return paths[least] ?? [];
 }
 
+/** How uneven a way all round is sewn, over every step along one round, in stitches. */
+function unevennessRound(wall: Wall, path: readonly SewnStitch[]): number {
+  return path.reduce((sum, { row, stitch }, j) => {
+    const next = path[(j + 1) % path.length];
+    const isStep = next?.row === row;
+    return sum + (isStep ? (stitchesBetween(stitch, next.stitch, roundCount(wall.fabric, row)) - 1) ** 2 : 0);
+  }, 0);
+}
+
+/**
+ * The way around the outline of a flat piece. Its straight sides lie along rounds, where places may all be as far from two stitches: they
+ * fall one way, as evenly as they can.
+ */
+export function outlinePath(wall: Wall, footprint: Footprint): SewnStitch[] {
+  const paths = leanings.map((leaning) =>
+    footprint.points.map((point, j) => ({ edge: j + 1, ...stitchNear(wall, point, leaning) })),
+  );
+  const uneven = paths.map((path) => unevennessRound(wall, path));
+  const path = paths[uneven.indexOf(Math.min(...uneven))] ?? [];
+  return isUneven(wall, path) ? bestPath(wall, footprint) : path;
+}
+
 /**
  * The way the needle goes: every stitch of the edge once, each to the wall stitch nearest to its place, the round first and then the
  * stitch at its real azimuth. Where that steps further than two, or comes to one stitch three times, the best path around is taken.

@@ -4,17 +4,23 @@ import { readStance, writeStance, type StanceSaid, type TurnWay } from '../notat
 import { wrapAngle } from '../shape/azimuth';
 import type { AnyJoin, Join, JoinedToy, JoinPart } from './joined';
 import { rewriteJoin } from './move';
-import type { PosedUnit } from './pose';
+import type { PosedUnit } from './posed';
 import { problem } from './problem';
 import { rightward } from './spot';
 
 /** A step of a thumb that turns a unit where it stands, as one looks at it from outside, or moves its far end. */
 export type StanceStep = 'turn-left' | 'turn-right' | 'droop' | 'raise' | 'forward' | 'backward';
 
-const onWall: ReadonlySet<Join['kind']> = new Set(['open-on-wall', 'closed-on-wall', 'flattened', 'pinched']);
+const onWall: ReadonlySet<Join['kind']> = new Set([
+  'open-on-wall',
+  'closed-on-wall',
+  'flattened',
+  'pinched',
+  'by-row',
+]);
 
 /** Whether a unit can be turned where it is joined. */
-export const canTurn = ({ kind }: Pick<Join, 'kind'>): boolean => onWall.has(kind);
+export const canTurn = ({ kind }: Pick<Join, 'kind'>): boolean => onWall.has(kind) || kind === 'outline';
 /** Whether its far end can be held lower, higher, to the front or back: what is worked in hangs from its round by one edge. */
 export const canTilt = ({ kind }: Pick<Join, 'kind'>): boolean => onWall.has(kind) || kind === 'no-sew';
 

@@ -288,6 +288,7 @@ const unordered: Order = { steps: [], cycles: [] };
 const unjoined: JoinedToy = {
   units: [],
   joins: [],
+  workedOn: [],
   loose: [],
   fronts: new Map(),
   facings: new Map(),

@@ -1,5 +1,5 @@
 import { drawToy } from '../join/drawn';
-import { placeOf, sizeOfToy, type PosedUnit } from '../join/pose';
+import { placeOf, sizeOfToy, type PosedUnit } from '../join/posed';
 import { analyseToy } from './analyse';
 import { assembled, drawAssembled, modelOfToy, toyPicture } from './assembled';
 

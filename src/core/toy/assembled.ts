@@ -1,7 +1,8 @@
 import { drawToy, unitAt, type DrawnFace, type DrawnToy, type Looking } from '../join/drawn';
 import type { JoinPart, Unit } from '../join/joined';
 import { ballsOf, meshOf } from '../join/mesh';
-import { poseToy, type PosedUnit } from '../join/pose';
+import { poseToy } from '../join/pose';
+import type { PosedUnit } from '../join/posed';
 import { wallOf, type Wall } from '../join/wall';
 import { pressedEye, featureColour } from '../place/rule/library';
 import type { FeatureKind } from '../notation/sentence/said';

@@ -1,4 +1,5 @@
 import { Circle, G, Line, Text as SvgText } from 'react-native-svg';
+import { outlineOf } from '../../core/join/outline';
 import { pinWord, topPin } from '../../core/join/pins';
 import type { Join } from '../../core/join/joined';
 import { roundCount } from '../../core/fabric/fabric';
@@ -12,6 +13,9 @@ import { stitchMiddle } from './mapPaths';
 
 /** Farther apart than so many stitches, two of a footprint lie on both sides of the cut at the back. */
 const cutFrom = 4;
+
+/** Ways to sew along a line, from one end to the other. */
+const alongLine: ReadonlySet<Join['kind']> = new Set(['flattened', 'pinched', 'by-row']);
 
 interface Spot {
   x: number;
@@ -28,12 +32,13 @@ interface MapJoinsProps {
 export function MapJoins({ part, map, scale }: MapJoinsProps) {
   const { analysis } = useToy();
   const { widthMm } = part.map.gauge;
-  const joins = analysis.joined.joins.filter(({ on }) => on.part === part.source.id);
+  const { joins: sewn, workedOn } = analysis.joined;
+  const joins = [...sewn, ...workedOn].filter(({ on }) => on.part === part.source.id);
   return (
     <G>
       {joins.map((join) => {
         const spots = coveredBy(join, part).map((stitch) => stitchMiddle(map.points, stitch));
-        const isClosed = join.path !== null && join.kind !== 'flattened';
+        const isClosed = join.path !== null && !alongLine.has(join.kind);
         return (
           <G key={`${join.unit.part} ${join.unit.unit}`}>
             {spots.map((from, i) => {
@@ -75,20 +80,34 @@ export function MapJoins({ part, map, scale }: MapJoinsProps) {
 /** So many units have their pins on the map of their part; more would stand over each other. */
 const mostUnits = 2;
 
+/** The stitch of this part that each stitch of its sewn edge is, or lies at, by index. */
+function ownStitches({ kind, through, sentence }: Join, part: PartAnalysis): (edge: number) => number {
+  const { fabric } = part;
+  const piece = joinPart(part);
+  const first = (row: number) => fabric.offset[row - 1] ?? 0;
+  if (kind === 'outline') {
+    const outline = outlineOf(piece);
+    return (edge) => {
+      const { row = 1, stitch = 1 } = outline[edge - 1] ?? {};
+      return first(row) + stitch - 1;
+    };
+  }
+  if (kind === 'by-row')
+    return (edge) => first(sentence.sewnBy === 'first row' ? 1 : fabric.rounds) + edge - 1;
+  const row = through !== null ? sewnEdgeOf({ piece, sentence }).round : fabric.rounds;
+  return (edge) => first(row) + edge - 1;
+}
+
 /** Which stitches of this part's own edge are pinned, and on which side of the spot each lies; of a pair the uppermost of each. */
 function OwnEdge({ part, map, scale }: MapJoinsProps) {
   const { analysis } = useToy();
-  const { fabric } = part;
   const joins = analysis.joined.joins.filter(({ unit, path }) => unit.part === part.source.id && path);
   return (
     <G>
       {joins.slice(0, mostUnits).map((join, level) => {
         const wall = analysis.parts.find(({ source }) => source.id === join.on.part);
         if (!wall) return null;
-        const isClosed = join.through !== null;
-        const row = isClosed
-          ? sewnEdgeOf({ piece: joinPart(part), sentence: join.sentence }).round
-          : fabric.rounds;
+        const stitchOf = ownStitches(join, part);
         const pins = join.pins ?? [];
         const uppermost = topPin(joinPart(wall), pins) ?? pins[0];
         const pinned = pins.flatMap((pin) => {
@@ -100,7 +119,7 @@ function OwnEdge({ part, map, scale }: MapJoinsProps) {
         return (
           <G key={join.unit.unit}>
             {pinned.map(({ edge, word }) => {
-              const { x, y } = stitchMiddle(map.points, (fabric.offset[row - 1] ?? 0) + edge - 1);
+              const { x, y } = stitchMiddle(map.points, stitchOf(edge));
               return (
                 <G key={word}>
                   <Circle

@@ -10,7 +10,7 @@ import { Card, Row } from '../../ui/layout';
 import { Press } from '../../ui/Press';
 import { Body, Quiet, Title } from '../../ui/text';
 import { MovePads, StancePads } from './MovePads';
-import { joinOf, type Move, type Stance } from './useMove';
+import { joinOf, workedOnOf, type Move, type Stance } from './useMove';
 
 interface ChosenUnitProps {
   /** as it is drawn now, also while a thumb draws it elsewhere */
@@ -31,7 +31,7 @@ export function ChosenUnit({ toy, units, chosen, move, stance, onChoose }: Chose
     if (next) onChoose(next);
   };
   const parts = toy.parts.map((part) => joinPart(part));
-  const join = chosen && joinOf(toy, chosen);
+  const join = chosen && (joinOf(toy, chosen) ?? workedOnOf(toy, chosen));
   const directions = join && joinDirections(join, toy.joined, parts);
   const posed = chosen && assembled(toy).find(({ unit }) => unit === chosen);
   const points = join && posed && canTilt(join) ? `Points ${pointingWords(posed)}.` : null;

@@ -2,10 +2,10 @@ import { useRouter } from 'expo-router';
 import { useRef, useState } from 'react';
 import { useMedia, View } from '@tamagui/core';
 import { isWorkedOn } from '../../core/join/joinToy';
-import type { Join } from '../../core/join/joined';
+import type { Join, JoinPart } from '../../core/join/joined';
 import { firstJoin } from '../../core/join/move';
 import { trunkOf } from '../../core/join/placing';
-import { sizeOfToy } from '../../core/join/pose';
+import { sizeOfToy } from '../../core/join/posed';
 import { assembled } from '../../core/toy/assembled';
 import { standingOf } from '../../core/toy/standing';
 import { setToyHeader } from '../../core/notation/editText';
@@ -223,13 +223,18 @@ function JoinItem({ join, joins }: { join: Join; joins: readonly Join[] }) {
 /** Every join as a card, then what has no place yet. */
 function Joins() {
   const { analysis } = useToy();
-  const { joins } = analysis.joined;
+  const { joins, workedOn } = analysis.joined;
+  const all = [...workedOn, ...joins];
   return (
     <View gap="$3">
-      {joins.length > 0 ? (
+      {all.length > 0 ? (
         <View render="ul" margin={0} padding={0} gap="$3" aria-label="How the parts are joined">
-          {joins.map((join) => (
-            <JoinItem key={`${join.unit.part}/${join.unit.unit}`} join={join} joins={joins} />
+          {all.map((join) => (
+            <JoinItem
+              key={`${join.kind === 'worked-on' ? 'on ' : ''}${join.unit.part}/${join.unit.unit}`}
+              join={join}
+              joins={joins}
+            />
           ))}
         </View>
       ) : (
@@ -276,17 +281,16 @@ function Loose() {
   const parts = analysis.parts.map((part) => joinPart(part));
   const trunk = trunkOf(parts);
   const loose = parts.filter(({ part }) => analysis.joined.loose.some((unit) => unit.part === part.id));
-  const workedOn = parts.filter((part) => part !== trunk && isWorkedOn(part));
-  const names = workedOn.map(({ part }) => part.name).join(', ');
-  const isBeside = assembled(analysis).some(
-    ({ loose: lies, unit }) => lies && workedOn.some(({ part }) => part.id === unit.part),
-  );
-  const drawn = isBeside ? ' The drawing lays that beside the toy.' : '';
-  const beside = names ? (
-    <Quiet>
-      {names}: worked on, not sewn.{drawn}
-    </Quiet>
-  ) : null;
+  const isBeside = ({ part }: JoinPart) =>
+    assembled(analysis).some(({ loose: lies, unit }) => lies && unit.part === part.id);
+  const names = parts.filter((part) => part !== trunk && isWorkedOn(part) && isBeside(part));
+  const beside =
+    names.length > 0 ? (
+      <Quiet>
+        {names.map(({ part }) => part.name).join(', ')}: worked on, not sewn. The drawing lays that beside the
+        toy.
+      </Quiet>
+    ) : null;
   if (loose.length === 0 || !trunk) return beside;
   const place = (written: string) => {
     const lines = text.replace(/\s*$/, '');

@@ -45,6 +45,10 @@ const isOf =
 export const joinOf = ({ joined }: ToyAnalysis, unit: UnitRef): Join | undefined =>
   joined.joins.find((join) => isOf(unit)(join.unit));
 
+/** How a unit is joined by the work itself. */
+export const workedOnOf = ({ joined }: ToyAnalysis, unit: UnitRef): Join | undefined =>
+  joined.workedOn.find((join) => isOf(unit)(join.unit));
+
 /** Where the sentence of a unit has it in a toy; null where its place can't be moved. */
 function movable(toy: ToyAnalysis, unit: UnitRef): Movable | null {
   const { joined, parts } = toy;

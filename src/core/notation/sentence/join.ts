@@ -13,6 +13,8 @@ import { wayBetween, wayWords, type WayBetween, type WaySaid } from './ways';
 export interface PlaceSaid extends RoundsSaid, SidesSaid {
   /** the edge it is joined by: open as it was worked, flat, or drawn together at its middle */
   edge: 'open' | 'flattened' | 'pinched' | null;
+  /** of a flat piece, what of it is sewn; not said where its kind says it */
+  sewnBy?: 'outline' | 'first row' | 'last row';
   /** of two stitches that are named, on which side the text says each is */
   stitchSides?: readonly ('left' | 'right')[];
 }
@@ -93,9 +95,24 @@ export function readJoin<Kind extends 'sew' | 'nosew' | 'pin'>(
   if (overStart.length > 0) delete place.stitches;
   const sides = place.stitches?.length === 2 ? sidesOfTwo(said.text) : null;
   if (sides) place.stitchSides = sides;
+  const sewnBy = flatEdgeIn(said.text);
+  if (sewnBy) place.sewnBy = sewnBy;
   const passes = kind !== 'nosew' && saysTwice(said.text) ? { twice: true as const } : {};
   const unread = unusedOf(overStart, overStart.length > 0);
   return { ...said, ...place, ...passes, ...unread, kind, joined: [], place: {} };
+}
+
+const rowEdge =
+  /\b(?:by|along|with)\s+(?:its|the|their)\s+(?:(last|final)|(first|foundation|starting|beginning))\s+(?:row|edge|chain)s?\b/i;
+const roundOutline =
+  /\b(?:all\s+)?(?:the\s+way\s+)?a?round\s+(?:its|their|the)\s+(?:whole\s+|outer\s+)?(?:edges?|outlines?|outside)\b|\bappliqu|\b(?:by|along)\s+(?:its|their|the)\s+(?:outline|whole\s+edge)|\ball\s+(?:the\s+way\s+)?a?round\s+it(?:s\s+edge)?\b|\bflat\s+(?:on|onto|against)\b/i;
+
+/** What of a flat piece is sewn, where a sentence says so. */
+function flatEdgeIn(text: string): PlaceSaid['sewnBy'] {
+  const [, last, first] = rowEdge.exec(text) ?? [];
+  if (last) return 'last row';
+  if (first) return 'first row';
+  return roundOutline.test(text) ? 'outline' : undefined;
 }
 
 const stitchNumber = /\b(?:sts?|stitch(?:es)?)\.?\s*#?\s*\d/i;
@@ -378,6 +395,11 @@ function placeWords({
   ].filter((words) => words !== '');
 }
 
+const flatEdgeWords = ({ sewnBy }: PlaceSaid): string[] => {
+  if (!sewnBy) return [];
+  return [sewnBy === 'outline' ? 'all round its edge' : `by its ${sewnBy}`];
+};
+
 const verbWords: Record<'sew' | 'nosew' | 'pin', string> = { sew: 'Sew', nosew: 'No-sew: join', pin: 'Pin' };
 
 function writeWay(join: JoinSentence | PinSentence, way: WaySaid): string {
@@ -402,6 +424,7 @@ export function writeJoin(join: JoinSentence | PinSentence): string {
     ...placeWords(join),
     ...writeJoinPlace(join.place),
     ...edge,
+    ...flatEdgeWords(join),
     ...writeStance(join.stance ?? {}),
     ...(join.twice ? ['twice round'] : []),
   ];

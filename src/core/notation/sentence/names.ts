@@ -57,7 +57,7 @@ const counts: Record<string, number | 'all'> = {
 const ordinals = new Set(['first', 'second', 'third', 'fourth']);
 // `Sew on the arms`: there `on` belongs to the verb.
 const verbs = new Set(
-  'sew sewn sewing stitch stitched attach join pin put fasten whip whipstitch'.split(' '),
+  'sew sewn sewing stitch stitched attach join pin put fasten whip whipstitch applique appliqué'.split(' '),
 );
 const goals = new Set(['to', 'onto', 'on', 'of', 'into', 'in', 'at', 'against']);
 const between = new Set([

@@ -42,7 +42,7 @@ export const S = {
   ),
   Sew: kw(
     'Sew',
-    'sew|stitch\\s+(?:on|the)|whip\\s*stitch|ladder\\s+stitch|attach(?!\\s+(?:the\\s+)?(?:new\\s+|[a-z]+\\s+)?yarn)|join\\s+(?:the|both|two|an?|each|all)(?!\\s+(?:yarn|next|first|last|second|new|round|other|end|(?:two\\s+)?legs?\\s*(?::|together|by|with)))',
+    'sew|appliqu[eé](?:d)?|stitch\\s+(?:on|the)|whip\\s*stitch|ladder\\s+stitch|attach(?!\\s+(?:the\\s+)?(?:new\\s+|[a-z]+\\s+)?yarn)|join\\s+(?:the|both|two|an?|each|all)(?!\\s+(?:yarn|next|first|last|second|new|round|other|end|(?:two\\s+)?legs?\\s*(?::|together|by|with)))',
   ),
   Pin: kw('Pin', 'pin'),
   Fold: kw(

@@ -18,7 +18,7 @@ import { shippedRules, type RuleBook } from '../../safety/ruleBook';
 import { fabricMap, mapPoint, type FabricMap } from '../../shape/map';
 import { frameOfPart, type PartAnalysis, type ToyAnalysis } from '../analyse';
 import { joinPart } from '../joinAll';
-import { schoolWords, seamWords } from '../seams';
+import { hasSeam, schoolWords, seamWords } from '../seams';
 import { orderByUnit } from '../orderWords';
 import { safetyOf } from '../safetyOf';
 import { suppliesOf, supplyLines } from '../supplies/suppliesOf';
@@ -276,12 +276,13 @@ function sheetPart(part: PartAnalysis): SheetPart {
 function sheetJoins(toy: ToyAnalysis): Sheet['joins'] {
   const { joined, parts } = toy;
   const pieces = parts.map((part) => joinPart(part));
-  return joined.joins.map((join) => {
+  return [...joined.workedOn, ...joined.joins].map((join) => {
     const { title, address, lines, pins, path } = joinDirections(join, joined, pieces);
     const pinned = pins.length > 0 ? [`Pin first: ${pins.join('; ')}.`] : [];
-    const sewn = path.length > 0 ? [`Edge stitch to wall: ${path.join('; ')}.`] : [];
+    const follows = join.kind === 'worked-on' ? 'Stitch by stitch' : 'Edge stitch to wall';
+    const sewn = path.length > 0 ? [`${follows}: ${path.join('; ')}.`] : [];
     const way = schoolWords(join, toy);
-    const seam = seamWords(join, toy);
+    const seam = hasSeam(join) ? seamWords(join, toy) : null;
     const open = join.problems.filter(({ severity }) => severity !== 'info').map(({ message }) => message);
     return {
       heading: `${title}: ${address}`,

@@ -68,7 +68,9 @@ export interface JoiningFacts {
   'join-side': { piece: string; said: string };
   'join-unworked': Pieces & { what: string };
   'join-no-wall': { piece: string };
-  'join-flat': Pieces;
+  /** `sewn`: what of it, by how many stitches, and the number of its row that is up; null where its outline is not known */
+  'join-flat': Pieces & { sewn: FlatSewn | null };
+  'join-flat-how': Pieces;
   'join-strand': Pieces;
   /** `through`: the round it is sewn through */
   'join-closed': Units & { through: number };
@@ -103,6 +105,12 @@ export interface JoiningFacts {
   'nosew-unread': Pieces & { round: number };
 }
 
+interface FlatSewn {
+  by: 'outline' | 'first row' | 'last row';
+  count: number;
+  upper: number;
+}
+
 /** Where something goes that the text does not say. */
 const usual = {
   front: 'in the middle of the front',
@@ -110,6 +118,13 @@ const usual = {
   sides: 'on both sides, a quarter of a round from the front',
   top: 'on top',
 };
+
+function flatWords(sewn: FlatSewn | null): string {
+  if (!sewn) return 'its middle is placed, and its outline is not known. Pin it all round, then sew it down.';
+  const { by, count, upper } = sewn;
+  if (by !== 'outline') return `it is sewn by its ${by}, ${plural(count, 'stitch')}, and free otherwise.`;
+  return `it is sewn down around its outline, ${plural(count, 'stitch')}, its row ${upper} up. Where it should be otherwise, write “by its last row”, or say whether it starts at the top or the bottom.`;
+}
 
 function waysSaid({ nearest, narrower }: WaysIn): string {
   const byRound = nearest === null ? '' : `Round ${nearest} is the nearest that holds them. `;
@@ -152,8 +167,9 @@ export const joiningWords: Words<JoiningFacts> = {
     `Where the ${low(piece)} ${agree(piece, 'is', 'are')} joined is not worked out: the ${low(what)} lies on its side or is flat. On one that lies, say the round and the stitch of each; or pin it, look from every side, then sew.`,
   'join-no-wall': ({ piece }) =>
     `Nothing says what the ${low(piece)} ${agree(piece, 'is', 'are')} joined to.`,
-  'join-flat': ({ piece }) =>
-    `The ${low(piece)} is a flat piece: its middle is placed, and it is sewn down around its outline.`,
+  'join-flat': ({ piece, sewn }) => `The ${low(piece)} is a flat piece: ${flatWords(sewn)}`,
+  'join-flat-how': ({ piece }) =>
+    `The ${low(piece)} is a flat piece, and nothing says how it is sewn on. Write “all round its edge”, “by its last row” or “by its first row”.`,
   'join-strand': ({ piece }) =>
     `The ${low(piece)} is a strand: it is fastened by one end, at the place that is given, and hangs free.`,
   'join-closed': ({ piece, wall, count, through }) =>
