@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { joinDirections, ledgerSaid } from '../../core/join/directions';
+import { joinPicture } from '../../core/join/joinPicture';
 import type { Join } from '../../core/join/joined';
 import { applyEdits } from '../../core/notation/applyEdits';
 import { joinPart } from '../../core/toy/joinAll';
@@ -11,6 +12,7 @@ import { Card } from '../../ui/layout';
 import { Press } from '../../ui/Press';
 import { Answer, Body, Quiet, Title } from '../../ui/text';
 import { Problems } from '../part/Problems';
+import { JoinDrawing } from './JoinDrawing';
 import { MovePads } from './MovePads';
 import { useMove } from './useMove';
 
@@ -23,7 +25,15 @@ export function JoinCard({ join }: { join: Join }) {
   const [open, setOpen] = useState(false);
   const parts = analysis.parts.map((part) => joinPart(part));
   const { title, address, lines, pins, path } = joinDirections(join, analysis.joined, parts);
+  const picture = open ? joinPicture(join, analysis.joined, parts) : null;
   const move = useMove(join.unit);
+  const canOpen = path.length > 0 || join.centre !== null || join.ledger !== null;
+  const isWorked = join.kind === 'worked-on';
+  const opening =
+    path.length === 0
+      ? 'Show it drawn'
+      : `${isWorked ? 'Work' : 'Sew'} it, stitch by stitch (${path.length})`;
+  const closing = path.length === 0 ? 'Close the drawing' : 'Close the list';
   const way = schoolWords(join, analysis);
   return (
     <Card gap="$2" role="group" aria-label={title}>
@@ -38,14 +48,17 @@ export function JoinCard({ join }: { join: Join }) {
       <Problems problems={join.problems} onApply={({ edits }) => editor.step(applyEdits(text, edits))} />
       {move ? <MovePads move={move} of={title} /> : null}
       {join.kind === 'no-sew' && join.ledger && !join.asWritten ? <WriteRound join={join} /> : null}
-      {path.length > 0 ? (
+      {canOpen ? (
         <Press
-          label={open ? 'Close the list' : `Sew it, stitch by stitch (${path.length})`}
-          name={`${title}: ${open ? 'close the list' : 'sew it, stitch by stitch'}`}
+          label={open ? closing : opening}
+          name={`${title}: ${(open ? closing : opening).toLowerCase().replace(/ \(\d+\)$/, '')}`}
           onPress={() => setOpen(!open)}
         />
       ) : null}
-      {open ? <SewingList pins={pins} path={path} /> : null}
+      {open && picture ? <JoinDrawing picture={picture} name={title} /> : null}
+      {open && path.length > 0 ? (
+        <SewingList pins={pins} path={path} isSewn={join.kind !== 'worked-on'} />
+      ) : null}
     </Card>
   );
 }
@@ -84,7 +97,15 @@ function WriteRound({ join }: { join: Join }) {
 }
 
 /** The four pins, then every stitch of the edge. */
-function SewingList({ pins, path }: { pins: readonly string[]; path: readonly string[] }) {
+function SewingList({
+  pins,
+  path,
+  isSewn,
+}: {
+  pins: readonly string[];
+  path: readonly string[];
+  isSewn: boolean;
+}) {
   return (
     <View gap="$2">
       {pins.length > 0 ? (
@@ -95,7 +116,7 @@ function SewingList({ pins, path }: { pins: readonly string[]; path: readonly st
           ))}
         </View>
       ) : null}
-      <Body fontWeight="700">Edge stitch to wall</Body>
+      <Body fontWeight="700">{isSewn ? 'Edge stitch to wall' : 'Stitch by stitch'}</Body>
       <View render="ol" margin={0} padding={0} gap="$1" aria-label="Every stitch">
         {path.map((line) => (
           <View render="li" key={line} style={{ listStyleType: 'none' }}>
@@ -103,7 +124,9 @@ function SewingList({ pins, path }: { pins: readonly string[]; path: readonly st
           </View>
         ))}
       </View>
-      <Quiet>Small parts can come off: sew all round twice and tug hard. Check local rules.</Quiet>
+      {isSewn ? (
+        <Quiet>Small parts can come off: sew all round twice and tug hard. Check local rules.</Quiet>
+      ) : null}
     </View>
   );
 }

@@ -1,6 +1,7 @@
 import { rowEdges } from '../../fabric/edges';
 import { sizeOfPart } from '../stuffedPart';
 import { colourJogs } from '../../fabric/jogs';
+import { joinPicture, type JoinPicture } from '../../join/joinPicture';
 import { joinDirections } from '../../join/directions';
 import { audienceWords } from '../../safety/audience';
 import { hurtsOf } from '../../safety/hurts';
@@ -72,7 +73,7 @@ export interface Sheet {
   facts: string[];
   parts: SheetPart[];
   /** how each unit is joined: where it goes, how to count there, the pins, and every stitch of its edge */
-  joins: { heading: string; sentences: string[] }[];
+  joins: { heading: string; name: string; picture: JoinPicture | null; sentences: string[] }[];
   /** what the toy takes */
   needs: string[];
   /** the whole toy step by step */
@@ -286,6 +287,8 @@ function sheetJoins(toy: ToyAnalysis): Sheet['joins'] {
     const open = join.problems.filter(({ severity }) => severity !== 'info').map(({ message }) => message);
     return {
       heading: `${title}: ${address}`,
+      name: title,
+      picture: joinPicture(join, joined, pieces),
       sentences: [
         ...lines,
         ...pinned,

@@ -1,6 +1,7 @@
 import type { FabricMap } from '../../shape/map';
 import type { Sheet, SheetMap, SheetPart } from './buildSheet';
 import { escapedHtml } from './escaped';
+import { joinCss, joinSvg } from './joinSvg';
 
 const n = (value: number) => Math.round(value * 100) / 100;
 
@@ -80,14 +81,13 @@ export const sheetCss = `
 .sheet-map .needle{fill:none;stroke:#000;stroke-width:1.6;stroke-linecap:round}.sheet-map .front{stroke:#000;stroke-width:.5;stroke-dasharray:2 2}.sheet-map .eyes circle{fill:#000;stroke:#fff;stroke-width:1}.sheet-map .eyes .open{fill:none;stroke:#000;stroke-dasharray:2 1}.sheet-map text{font:7px sans-serif;fill:#000}
 @page{margin:14mm}@media print{.sheet{color:#000;font-size:11pt;max-width:none}.sheet .stop,.sheet tr,.sheet .answer,.sheet-map{break-inside:avoid}.sheet h2{break-after:avoid}}
 .sheet .written{margin:.15em 0}.sheet .remarks{border-left:4px solid #CBD6D1;padding:.1em 0 .1em .8em;margin:.5em 0;font-size:.92em}.sheet .remarks p{margin:.15em 0;white-space:pre-wrap}.sheet .halt{border:2px solid #10302E;padding:.4em .7em;font-size:1em}.sheet .halt p:first-child{font-weight:700}
-@media print{.sheet .remarks{break-inside:avoid}}
-`;
+@media print{.sheet .remarks{break-inside:avoid}}${joinCss}`;
 
 function joinsHtml({ joins }: Sheet): string {
   if (joins.length === 0) return '';
   const answers = joins.map(
-    ({ heading, sentences }) =>
-      `<div class="answer"><p><strong>${escapedHtml(heading)}</strong></p><ul>${sentences.map((sentence) => `<li>${escapedHtml(sentence)}</li>`).join('')}</ul></div>`,
+    ({ heading, name, picture, sentences }) =>
+      `<div class="answer"><p><strong>${escapedHtml(heading)}</strong></p>${picture ? joinSvg(picture, name) : ''}<ul>${sentences.map((sentence) => `<li>${escapedHtml(sentence)}</li>`).join('')}</ul></div>`,
   );
   return `<section><h2>Putting it together</h2>${answers.join('')}</section>`;
 }

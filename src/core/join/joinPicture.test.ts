@@ -1,0 +1,94 @@
+import { toyOfParts as toy, type Worked } from '../__tests__/toyOfParts';
+import { analyseToy } from '../toy/analyse';
+import { joinPart } from '../toy/joinAll';
+import { joinPicture, pictureWidth, type JoinPicture, type PictureMark } from './joinPicture';
+
+function pictures(text: string): { name: string; kind: string; picture: JoinPicture; stitches: number }[] {
+  const { joined, parts } = analyseToy(text);
+  const pieces = parts.map((part) => joinPart(part));
+  return [...joined.joins, ...joined.workedOn].flatMap((join) => {
+    const picture = joinPicture(join, joined, pieces);
+    return picture
+      ? [{ name: join.unit.name, kind: join.kind, picture, stitches: join.path?.length ?? 0 }]
+      : [];
+  });
+}
+
+/** Of the first join. */
+const firstPicture = (text: string): JoinPicture => pictures(text)[0]!.picture;
+
+const isWords = (mark: PictureMark) => mark.kind === 'words';
+const said = ({ marks }: JoinPicture, words: string) =>
+  marks.filter(isWords).find((mark) => mark.words === words)!;
+
+const everyWay = toy(
+  [
+    'Sew the head to the body.',
+    'Sew the arms to the sides of the body on round 8.',
+    'Flatten the ears and sew them to the head on round 5, one on each side.',
+    'Sew the tail to the back of the body on round 20.',
+    'Crochet the legs into round 22 of the body, evenly around.',
+    'Sew the snout around the start of the head.',
+  ].join('\n'),
+);
+
+test('every way to join is drawn, all of it on the page', () => {
+  const all = pictures(everyWay);
+  expect(new Set(all.map(({ kind }) => kind)).size).toBeGreaterThanOrEqual(4);
+  for (const { picture } of all) {
+    const places = picture.marks.flatMap((mark): (readonly [number, number])[] =>
+      mark.kind === 'line' ? [...mark.points] : [[mark.x, mark.y]],
+    );
+    for (const [x, y] of places) {
+      expect(x).toBeGreaterThanOrEqual(0);
+      expect(x).toBeLessThanOrEqual(pictureWidth);
+      expect(y).toBeGreaterThanOrEqual(-4);
+      expect(y).toBeLessThanOrEqual(picture.height);
+    }
+  }
+});
+
+test('every stitch of an edge has its place in the drawing', () => {
+  const onSpots = pictures(everyWay).filter(({ kind }) => kind === 'open-on-wall' || kind === 'flattened');
+  expect(onSpots.length).toBeGreaterThan(4);
+  for (const { picture, stitches } of onSpots)
+    expect(picture.marks.filter((mark) => mark.kind === 'dot' && mark.tone === 'piece')).toHaveLength(
+      stitches,
+    );
+});
+
+describe.each<Worked>([{}, { hand: 'left' }, { start: 'bottom' }, { hand: 'left', start: 'bottom' }])(
+  'as one looks at it from outside, %p',
+  (worked) => {
+    test('the top pin is above the bottom one, the right one to the right of the left one', () => {
+      const text = toy('Sew the arms to the sides of the body on round 10.', worked);
+      for (const { picture } of pictures(text)) {
+        expect(said(picture, 'top').y).toBeLessThan(said(picture, 'bottom').y);
+        expect(said(picture, 'left').x).toBeLessThan(said(picture, 'right').x);
+      }
+    });
+
+    test('of what is worked in the left part stands left of the front, which is below', () => {
+      const text = toy('Crochet the arms into round 10 of the body, one on each side.', worked);
+      const picture = firstPicture(text);
+      expect(said(picture, 'left arm').x).toBeLessThan(said(picture, 'front').x);
+      expect(said(picture, 'right arm').x).toBeGreaterThan(said(picture, 'front').x);
+    });
+  },
+);
+
+// Twelve stitches to sixteen: four take two, and each of the sixteen stands once in the lower row.
+test('of two edges each stitch stands once, with a thread for each pair', () => {
+  const picture = firstPicture(
+    'Gauge: 5 mm x 5 mm\nBody\nR1: 8 sc in ring [8]\nR2: inc x 8 [16]\nR3-R6: sc around [16]\nSew the head to the body.\n\nHead\nStart: bottom\nR1: 6 sc in ring [6]\nR2: inc x 6 [12]\nR3-R6: sc around [12]',
+  );
+  const threads = picture.marks.filter((mark) => mark.kind === 'line' && mark.tone === 'way');
+  expect(threads).toHaveLength(16);
+  expect(picture.marks.filter(isWords)).toHaveLength(12 + 16);
+});
+
+test('what is pulled through is drawn from stitch to stitch, with what lies inside', () => {
+  const picture = firstPicture(toy('Pull the tail through the body from side to side at round 8.'));
+  const words = picture.marks.filter(isWords).map((mark) => mark.words);
+  expect(words).toEqual(['in, stitch 6½', 'out, stitch 18½', expect.stringMatching(/mm inside$/), 'front']);
+});
