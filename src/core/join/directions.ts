@@ -201,6 +201,19 @@ function noSewDirections({ round, base, loops, ledger }: Join, wallName: string,
   };
 }
 
+/** What comes next on a thread. */
+function strungDirections(wallName: string, { sentence }: Join): Said {
+  const gap = sentence.way?.gapMm;
+  const apart = gap === undefined ? '' : `, ${Math.round(gap)} mm below it`;
+  return {
+    ...nothing,
+    address: `on the same thread, after the ${wallName}${apart}`,
+    lines: [
+      'Draw the thread through the middle of both its ends with a long needle, from its top to its bottom, straight through the stuffing. Knot it there so that it can’t slip.',
+    ],
+  };
+}
+
 /** What is begun in loops of another part, or gone on from. */
 function workedOnDirections(
   { unit, round, covers, loops, path }: Join,
@@ -344,6 +357,7 @@ export function joinDirections(join: Join, toy: JoinedToy, parts: readonly JoinP
   const wallName = wall.part.name.toLowerCase();
   if (join.kind === 'edge-to-edge') return { title, ...capitalised(edgeDirections(join, wall)) };
   if (join.kind === 'pushed-in') return { title, ...capitalised(fittedDirections(join, wall)) };
+  if (join.kind === 'strung') return { title, ...capitalised(strungDirections(wallName, join)) };
   if (join.kind === 'worked-on') return { title, ...capitalised(workedOnDirections(join, wall, parts)) };
   if (join.kind === 'no-sew') return { title, ...capitalised(noSewDirections(join, wallName, toy)) };
   return { title, ...capitalised(wallDirections(join, wall, toy, namesOfOutline(join, parts))) };

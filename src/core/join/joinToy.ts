@@ -24,6 +24,7 @@ import {
 import { problem } from './problem';
 import { isRow, rowOf, type NoRow } from './spot';
 import { withStances } from './stance';
+import { joinStrung } from './strung';
 import { joinFitted } from './fitted';
 import { joinThrough } from './through';
 import { workedOnJoins } from './workedOn';
@@ -201,6 +202,7 @@ function joinOnce(parts: readonly JoinPart[], fronts: JoinedToy['fronts']): Join
   const state = new Joining(parts, fronts);
   const units = new Units();
   joinAsWritten(state, units);
+  joinStrung(state, units);
   const placings = placingsOf(parts, units, state.problems).map(turnedRound);
   const ways = byWay(placings);
   const onWalls = ways.walls.map(headOnTop);

@@ -66,6 +66,8 @@ export type JoinKind =
   | 'through'
   /** hangs from a place by a thread */
   | 'hung'
+  /** on one thread with others, below the one before */
+  | 'strung'
   | 'edge-to-edge'
   | 'no-sew'
   /** by the work itself: begun in the loops of another part, or gone on from */

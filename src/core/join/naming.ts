@@ -53,8 +53,12 @@ function sideAlong({ fabric, orientation }: JoinPart, row: number): Side | null 
 }
 
 /** Of several that would go by one name each has its number: `left front tentacle 2`. */
-function toldApart({ unit }: Join, joins: readonly Join[]): string {
-  const alike = joins.filter((other) => other.unit.name === unit.name && other.unit.part === unit.part);
+function toldApart({ unit, kind }: Join, joins: readonly Join[]): string {
+  const own = joins.filter((other) => other.unit.part === unit.part);
+  const alike = own.filter((other) => other.unit.name === unit.name);
+  // The first of those on one thread is joined to nothing: the others have their own numbers all the same.
+  const isOneOfMany = own.length > 1 || unit.unit > 1;
+  if (kind === 'strung' && isOneOfMany && alike.length === own.length) return `${unit.name} ${unit.unit}`;
   return alike.length > 1
     ? `${unit.name} ${alike.findIndex((other) => other.unit.unit === unit.unit) + 1}`
     : unit.name;

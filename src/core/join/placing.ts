@@ -275,7 +275,10 @@ export function placingsOf(parts: readonly JoinPart[], units: Units, problems: P
     }
   };
   const said = parts.flatMap((owner) =>
-    resumed(owner.part.steps.filter(isJoin)).map((sentence) => ({ owner, sentence })),
+    resumed(owner.part.steps.filter(isJoin).filter(({ way }) => way?.kind !== 'strung')).map((sentence) => ({
+      owner,
+      sentence,
+    })),
   );
   // `Pin the ears. Sew the ears on round 6`: what says where comes before what does not.
   said.sort((a, b) => Number(saysWhere(b.sentence)) - Number(saysWhere(a.sentence)));

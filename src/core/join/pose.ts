@@ -1,5 +1,5 @@
 import * as vec3 from 'gl-matrix/vec3';
-import type { Join, JoinedToy, JoinPart, Unit } from './joined';
+import type { Join, JoinedToy, JoinPart, Unit, UnitRef } from './joined';
 import { beforeStart, heldFlat, inRound, placeBy } from './poseOfJoin';
 import { isInRows } from './outline';
 import { boundsOf, forward, frameAt, type Frame, type PosedUnit } from './posed';
@@ -89,7 +89,8 @@ export function poseToy(
   );
   const byId = (id: string) => worked.find(({ part }) => part.id === id);
   const placeable = joins.filter(
-    ({ kind, centre, ring }) => kind === 'edge-to-edge' || ring !== null || centre !== null,
+    ({ kind, centre, ring }) =>
+      kind === 'edge-to-edge' || kind === 'strung' || ring !== null || centre !== null,
   );
   const root = rootOf(worked, placeable);
   if (!root) return [];
@@ -102,11 +103,18 @@ export function poseToy(
   };
   const posed: PosedUnit[] = [standAlone(root, nameless(root))];
   const has = (id: string) => posed.find(({ unit }) => unit.part === id);
+  const hasUnit = ({ part, unit }: UnitRef) =>
+    posed.find((one) => one.unit.part === part && one.unit.unit === unit);
   /** Whether a join is done with: its unit stands, or can't. */
   const stands = (join: Join): boolean => {
-    const wall = has(join.on.part);
+    const isStrung = join.kind === 'strung';
+    const wall = isStrung ? hasUnit(join.on) : has(join.on.part);
     const part = byId(join.unit.part);
     if (!wall || !part) return false;
+    if (isStrung) {
+      posed.push(below(wall, standAlone(part, join.unit), join.sentence.way?.gapMm ?? 0));
+      return true;
+    }
     const surface = surfaceOf(part, heldFlat.has(join.kind));
     // On what lies flat itself nothing is placed.
     const place = wall.sheet ? null : placeBy(join, wall, part, surface);
@@ -132,6 +140,22 @@ export function poseToy(
     }),
   );
   return posed;
+}
+
+/** A unit that hangs below another on one thread, upright. */
+function below(upper: PosedUnit, unit: PosedUnit, gapMm: number): PosedUnit {
+  const [over, own] = [boundsOf([upper]), boundsOf([unit])];
+  const middle = (box: { low: vec3; high: vec3 }, axis: 0 | 2) => (box.low[axis] + box.high[axis]) / 2;
+  vec3.set(
+    unit.frame.origin,
+    middle(over, 0) - middle(own, 0),
+    over.low[1] - gapMm - own.high[1],
+    middle(over, 2) - middle(own, 2),
+  );
+  const x = middle(over, 0);
+  const z = middle(over, 2);
+  const thread = [vec3.fromValues(x, over.low[1], z), vec3.fromValues(x, over.low[1] - gapMm, z)] as const;
+  return { ...unit, thread, outward: vec3.fromValues(0, -1, 0) };
 }
 
 /** Places units in a row to the right of the toy, on the height of its foot. */

@@ -1,7 +1,7 @@
 import * as fc from 'fast-check';
 import { analyseToy } from '../toy/analyse';
 import { smoothest } from './resolve/surfaceLine';
-import { lineDirections, lineHeading } from './words/lineWords';
+import { lineDirections, lineHeading, lineHoles } from './words/lineWords';
 
 // 36 stitches on rounds 6 to 13; without lean the front is at 18½ in each of their lines of holes, the back at 36½.
 const head = (said: string, ...header: string[]) =>
@@ -144,4 +144,47 @@ test('the spine is where something goes, and nothing that grows', () => {
   expect(head('Sew a button over the spine at R5.').problems.map(({ code }) => code)).not.toContain(
     'line-where',
   );
+});
+
+describe('strands knotted in all round one round', () => {
+  const fringe = (sentence: string) => {
+    const toy = analyseToy(
+      `Gauge: 5 mm x 5 mm\nBody\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R9: sc around\n${sentence}`,
+    );
+    return { part: toy.parts[0]!, codes: toy.problems.map(({ code }) => code) };
+  };
+
+  // Round 6 has 18 stitches: every second one is 1, 3 … 17, nine of them; every fourth 1, 5, 9, 13, 17, and 17 to 1 are two.
+  test.each([
+    ['Knot a fringe into every second stitch of round 6.', [1, 3, 5, 7, 9, 11, 13, 15, 17]],
+    ['Knot 10 cm strands into every 4th stitch of round 6.', [1, 5, 9, 13, 17]],
+  ])('%s', (sentence, stitches) => {
+    const { part } = fringe(sentence);
+    const [line] = part.lines;
+    expect(line!.holes.map(({ hole }) => hole)).toEqual(stitches);
+    expect(new Set(line!.holes.map(({ line: at }) => at))).toEqual(new Set([5]));
+  });
+
+  test('it is said how many to cut and how long they hang', () => {
+    const { part } = fringe('Knot 10 cm strands into every 4th stitch of round 6.');
+    const [line] = part.lines;
+    expect(lineHeading(part.fabric, line!)).toBe('Strands all round, round 6, every 4 stitches');
+    const said = lineDirections(part.fabric, line!);
+    expect(said).toContain('5 strands, from stitch 1 on');
+    expect(said).toContain('The last is 2 from the first again: the others are 4 apart.');
+    expect(said).toContain('Cut 5 of 100 mm, 0.5 m in all; they hang 38 mm long.');
+    expect(said).toContain('not on a toy for small children');
+    expect(lineHoles(part.fabric, line!)[1]).toBe('R6: stitch 5 of 18');
+  });
+
+  test('a round that is not there is asked about', () => {
+    expect(fringe('Knot a fringe into each stitch of round 40.').codes).toContain('line-where');
+  });
+
+  test.each([
+    'Sew through the back loops of each stitch of round 6.',
+    'Weave a strand through every stitch of round 6 and pull it tight.',
+  ])('%s is none', (sentence) => {
+    expect(fringe(sentence).part.lines).toEqual([]);
+  });
 });

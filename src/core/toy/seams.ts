@@ -4,7 +4,14 @@ import type { SeamSchool } from '../notation/pattern';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
 
 /** Joins that are made with a seam around an edge: not what is worked in or on, pulled through, hung, or fastened by one end. */
-const seamless: ReadonlySet<Join['kind']> = new Set(['no-sew', 'worked-on', 'through', 'hung', 'by-end']);
+const seamless: ReadonlySet<Join['kind']> = new Set([
+  'no-sew',
+  'worked-on',
+  'through',
+  'hung',
+  'strung',
+  'by-end',
+]);
 export const hasSeam = ({ kind }: Pick<Join, 'kind'>): boolean => !seamless.has(kind);
 
 /** Whether the seam of a unit is gone round twice: its own sentence says so, or one that reinforces its part. */

@@ -155,6 +155,15 @@ export const encloseExamples: readonly (readonly [string, Partial<EncloseSentenc
 /** What sentences that work along a line come to. */
 export const surfaceExamples: readonly (readonly [string, Partial<SurfaceSentence>])[] = [
   [
+    'Knot a fringe of 8 cm strands into every second stitch of round 24 of the body.',
+    { kind: 'surface', thing: 'fringe', around: { round: 24, every: 2 }, strandMm: 80, part: named('Body') },
+  ],
+  ['Hook yarn strands into each stitch of R12.', { thing: 'yarn strands', around: { round: 12, every: 1 } }],
+  [
+    'Attach tassels all around round 9, in every 4th stitch.',
+    { thing: 'tassels', around: { round: 9, every: 4 }, strandMm: null },
+  ],
+  [
     'Work a crest along the back from R4 to R14.',
     { kind: 'surface', thing: 'crest', along: ['back'], rounds: [4, 14], over: null },
   ],

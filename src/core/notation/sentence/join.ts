@@ -7,7 +7,7 @@ import { saysTwice } from './reinforce';
 import type { RoundsSaid, Said, SidesSaid } from './said';
 import { writeStance, type StanceSaid } from './stance';
 import { S } from './tokens';
-import { wayBetween, wayWords, type WayBetween, type WaySaid } from './ways';
+import { strungIn, wayBetween, wayWords, type StrungSaid, type WayBetween, type WaySaid } from './ways';
 
 /** Where on the wall the middle of what is joined goes, and which way its edge is held. */
 export interface PlaceSaid extends RoundsSaid, SidesSaid {
@@ -179,8 +179,8 @@ export function withPartNames<Join extends JoinSentence | PinSentence>(
   sentence: Join,
   mentions: readonly Mention[],
 ): Join {
-  const way = wayBetween(sentence.text, mentions);
-  if (way) return byWay(sentence, way);
+  const otherwise = notLaidOn(sentence, mentions);
+  if (otherwise) return otherwise;
   const {
     place,
     mentions: own,
@@ -269,6 +269,29 @@ function byWay<Join extends JoinSentence | PinSentence>(
   // What is over, in or through another has its axis: how it should stand is told to be unread.
   const unused = unusedOf([...(sentence.unused ?? []), ...stanceWords], false);
   return { ...sentence, ...defined(where), ...unused, joined, place, way } as Join;
+}
+
+/** Strung, over, into, through another; null for what is laid on and sewn. */
+function notLaidOn<Join extends JoinSentence | PinSentence>(
+  sentence: Join,
+  mentions: readonly Mention[],
+): Join | null {
+  const strung = strungIn(sentence.text, mentions);
+  if (strung) return onThread(sentence, strung, mentions);
+  const way = wayBetween(sentence.text, mentions);
+  return way && byWay(sentence, way);
+}
+
+/** Parts on one thread; what else is named is told to be unread. */
+function onThread<Join extends JoinSentence | PinSentence>(
+  sentence: Join,
+  { parts, ...way }: StrungSaid,
+  mentions: readonly Mention[],
+): Join {
+  const named = parts.map(({ id, name, count, side }) => ({ id, name, count, side }));
+  const others = mentions.filter((one) => !parts.includes(one)).map(({ name }) => name.toLowerCase());
+  const unused = unusedOf([...(sentence.unused ?? []), ...others], false);
+  return { ...sentence, ...unused, joined: [{ parts: named, wall: null }], place: {}, way };
 }
 
 const defined = <Value extends object>(value: Value): Partial<Value> =>
@@ -403,6 +426,11 @@ const flatEdgeWords = ({ sewnBy }: PlaceSaid): string[] => {
 const verbWords: Record<'sew' | 'nosew' | 'pin', string> = { sew: 'Sew', nosew: 'No-sew: join', pin: 'Pin' };
 
 function writeWay(join: JoinSentence | PinSentence, way: WaySaid): string {
+  if (way.kind === 'strung') {
+    const names = join.joined.flatMap(({ parts }) => parts.map(unitsWords));
+    const between = way.gapMm === undefined ? '' : `, ${way.gapMm} mm between them`;
+    return `String ${names.join(' and ')} onto one thread${between}.`;
+  }
   const [{ parts, wall } = { parts: [], wall: null }] = join.joined;
   const { verb, link, more } = wayWords(way);
   const what = parts.map(unitsWords).join(' and ');

@@ -8,7 +8,7 @@ import { readSentences } from './readSentences';
 import type { FeatureKind } from './said';
 import type { Sentence } from './sentence';
 import type { SurfaceSentence } from './surface';
-import { wayBetween } from './ways';
+import { strungIn, wayBetween } from './ways';
 
 /** A sentence that stands outside the parts, under a heading such as `Assembly`, with the part before that heading. */
 export interface LooseSentence {
@@ -181,12 +181,14 @@ function asSewn(text: string): Sewn | null {
 }
 
 const passingVerb =
-  /\b(?:pull|thread|pass|run|draw|feed|push|insert|put|poke|slide|take|bring|hang|slip|fit|stretch|place|set|knot|tie|loop|hook|tuck|stick|stuff|press)\w*(?=\s)/i;
+  /\b(?:pull|thread|pass|run|draw|feed|push|insert|put|poke|slide|take|bring|hang|string|slip|fit|stretch|place|set|knot|tie|loop|hook|tuck|stick|stuff|press)\w*(?=\s)/i;
 
 /** `Pull the tail through the body`: what goes over, into or through another. It is read as what joins, and keeps its own words. */
 function passed(text: string, line: number, names: PartNames): JoinSentence[] {
   // Most lines have no such verb, and to look for one is cheaper than to look for every name.
-  if (!passingVerb.test(text) || !wayBetween(text, names.in(text))) return [];
+  if (!passingVerb.test(text)) return [];
+  const mentions = names.in(text);
+  if (!wayBetween(text, mentions) && !strungIn(text, mentions)) return [];
   const sewn = text.replace(passingVerb, (verb) => 'Sew'.padEnd(verb.length));
   return readSentences(sewn, line).flatMap((sentence) => {
     // What is called like a feature, a fringe, a patch, is the part of that name here.

@@ -1,4 +1,5 @@
 import type { JoinSentence } from './join';
+import { numberWords } from '../tokens';
 import type { NamedPart } from './names';
 import type { Said } from './said';
 
@@ -19,6 +20,10 @@ export interface SurfaceSentence extends Said {
   rounds: [number, number] | null;
   /** what it goes over, from the first of its rounds in the first place to the other in the second; null where it stays in one place */
   over: Over | null;
+  /** all round one round, at every so-manieth stitch: `Knot a fringe into every second stitch of round 24`; null where it runs along a line */
+  around: { round: number; every: number } | null;
+  /** length of each strand that is cut, in mm; null where it does not say */
+  strandMm: number | null;
   /** the part that is named; null for the one it stands with */
   part: NamedPart | null;
   /** the same as a join, for a crest that is a part of its own: `Sew the crest along the back from R4 to R14` */
@@ -54,12 +59,48 @@ const between = new RegExp(
   String.raw`\b(?:from|between|over)\s+(?:the\s+)?${roundWord}(\d{1,3})(?:\s+(?:at|on)\s+the\s+(front|back))?(?:\s*,?\s*(?:over|past)\s+the\s+(top|crown|head|start|bottom)\s*,?)?\s*(?:to|and|until|through|down\s+to|up\s+to|[-–—])\s*(?:the\s+)?(?:${roundWord})?(\d{1,3})(?:\s+(?:at|on)\s+the\s+(front|back))?`,
   'i',
 );
+const ordinals: Readonly<Record<string, number>> = { other: 2, second: 2, third: 3, fourth: 4, fifth: 5 };
+const strands =
+  /\b(fringe|(?:yarn\s+)?strands?|tassels?|hair|mane|fur|(?<!\b(?:front|back|both|free|remaining|unworked|top|chain)[\s-])loops)(?![a-z])/i;
+const knots = /\b(?:knot|tie|loop|hook|attach|add|make|work)\w*\b/i;
+/** A strand that is drawn through stitches to gather them is none that hangs from them. */
+const draws = /\b(?:gather|close|pull\s+(?:it\s+)?tight|draw\s+(?:it\s+)?(?:up|tight)|weave)\w*\b/i;
+const everyStitch = new RegExp(
+  String.raw`\b(?:each|every)\s+(?:(other|second|third|fourth|fifth|\d{1,2}(?:nd|rd|th)|${Object.keys(numberWords).join('|')})\s+)?(?:st|stitch|sc)(?:es)?\b`,
+  'i',
+);
+const allRound = new RegExp(
+  String.raw`\b(?:all\s+(?:the\s+way\s+)?)?a?round\s+(?:the\s+(?:edge|rim)\s+(?:of\s+)?)?(?=${roundWord}\d)`,
+  'i',
+);
+const oneRound = new RegExp(String.raw`\b${roundWord}(\d{1,3})\b`, 'i');
+const length = /\b(\d{1,3}(?:[.,]\d)?)\s*-?(cm|mm|in|inch(?:es)?)\b/i;
+const perUnit: Readonly<Record<string, number>> = { cm: 10, mm: 1, in: 25.4, inch: 25.4, inches: 25.4 };
+
+/** Strands that are knotted in all round one round: which, and how close; null where a sentence says nothing of the kind. */
+function aroundIn(text: string): SurfaceSentence['around'] {
+  const said = everyStitch.exec(text);
+  const round = oneRound.exec(text)?.[1];
+  const isAround =
+    !draws.test(text) && strands.test(text) && knots.test(text) && (said !== null || allRound.test(text));
+  if (!isAround || round === undefined) return null;
+  const word = said?.[1]?.toLowerCase();
+  const every = word === undefined ? 1 : (ordinals[word] ?? numberWords[word] ?? Number.parseInt(word, 10));
+  return { round: Number(round), every: Math.max(1, every) };
+}
+
+function lengthIn(text: string): number | null {
+  const [, said, unit = ''] = length.exec(text) ?? [];
+  return said === undefined ? null : Number(said.replace(',', '.')) * (perUnit[unit.toLowerCase()] ?? 1);
+}
+
 const verb = /\b(?:work|crochet|surface|stitch|make|add|embroider|attach|knot|sew|join|hook)\w*\b/i;
 const isLine =
   /\b(?:along|down|up|over|following)\s+(?:the\s+)?(?:both|each|left|right|mid|cent|back|front|spine|belly|tummy|chest|line|sides?)/i;
 
-/** What a sentence works along a line of the piece, in its words; null where it does nothing of that kind. */
+/** What a sentence works along a line of the piece, or all round one of its rounds, in its words; null where it does nothing of that kind. */
 export function surfaceIn(text: string): string | null {
+  if (aroundIn(text)) return strands.exec(text)?.[1]?.toLowerCase().replace(/\s+/g, ' ') ?? null;
   const said = verb.exec(text);
   const named = things.exec(text)?.[1] ?? ways.exec(text)?.[0];
   if (!said || !named) return null;
@@ -74,6 +115,19 @@ const overOf = (said: string): Over => {
 
 /** Reads a sentence about what is worked along a line. */
 export function readSurface(said: Said, named: string): SurfaceSentence {
+  const around = aroundIn(said.text);
+  if (around)
+    return {
+      ...said,
+      kind: 'surface',
+      thing: named,
+      along: [],
+      rounds: null,
+      over: null,
+      around,
+      strandMm: lengthIn(said.text),
+      part: null,
+    };
   const [, from, fromSide, passes, to, toSide] = between.exec(said.text) ?? [];
   const changesSide = fromSide !== undefined && toSide !== undefined && fromSide !== toSide;
   const over = passes !== undefined && changesSide ? overOf(passes) : null;
@@ -86,12 +140,29 @@ export function readSurface(said: Said, named: string): SurfaceSentence {
     along: [...follows],
     rounds: from === undefined || to === undefined ? null : [Number(from), Number(to)],
     over,
+    around: null,
+    strandMm: null,
     part: null,
   };
 }
 
+const nth = (every: number): string => (every === 2 ? 'second' : every === 3 ? '3rd' : `${every}th`);
+
 /** The sentence that is read back to the same. */
-export function writeSurface({ thing: named, along: follows, rounds, over, part }: SurfaceSentence): string {
+export function writeSurface({
+  thing: named,
+  along: follows,
+  rounds,
+  over,
+  around,
+  strandMm,
+  part,
+}: SurfaceSentence): string {
+  if (around) {
+    const stitch = around.every === 1 ? 'each stitch' : `every ${nth(around.every)} stitch`;
+    const long = strandMm === null ? '' : `${strandMm} mm `;
+    return `Knot ${long}${named} into ${stitch} of R${around.round}${part ? ` of the ${part.name.toLowerCase()}` : ''}.`;
+  }
   const of = part ? ` of the ${part.name.toLowerCase()}` : '';
   const [first = 'back', second = 'front'] = follows;
   if (over && rounds)

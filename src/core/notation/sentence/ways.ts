@@ -3,8 +3,8 @@ import { wordsWithNames, type Mention } from './names';
 
 /** How something comes to another where it is not laid on it from outside by its edge. */
 export interface WaySaid {
-  /** its edge around the end of the other; its end inside the other; from side to side through it; by a thread; knotted in */
-  kind: 'over' | 'into' | 'through' | 'hung' | 'knotted';
+  /** its edge around the end of the other; its end inside the other; from side to side through it; by a thread; knotted in; on one thread with others */
+  kind: 'over' | 'into' | 'through' | 'hung' | 'knotted' | 'strung';
   /** how many rounds of one lie inside the other */
   deep?: number;
   /** the part whose round is named, by its id */
@@ -15,6 +15,8 @@ export interface WaySaid {
   end?: 'top' | 'bottom' | 'start' | 'end';
   /** length of the thread it hangs by, in mm */
   threadMm?: number;
+  /** thread between two that are strung, in mm */
+  gapMm?: number;
 }
 
 /** A way, with which of the parts that are named goes to which. */
@@ -126,12 +128,41 @@ export function wayBetween(sentence: string, mentions: readonly Mention[]): WayB
   return null;
 }
 
+const strungList = String.raw`((?:(?:the|all|both|an?|one|your|and|then|two|three|four|five|six|\d+|@\d+),? )+)`;
+const strungOn = String.raw`(?:together\b|(?:on|onto|along|over|with|by) (?:an?|one|the|your|some)? ?(?:[a-z]+ ){0,2}?(?:cord|string|thread|strand|yarn|elastic|ribbon|lace|length)\b)`;
+const strung = new RegExp(String.raw`\b(?:string|thread|slide|put)\w* ${strungList}${strungOn}`);
+const apart =
+  /\b(\d{1,3}(?:[.,]\d)?) ?-?(cm|mm|in|inch(?:es)?) (?:of (?:cord|thread|string|yarn) )?(?:apart|between)/;
+
+/** Parts that one thread goes through, one after the other. */
+export interface StrungSaid extends WaySaid {
+  kind: 'strung';
+  parts: Mention[];
+}
+
+/**
+ * The parts that a sentence strings onto one thread, in their order.
+ *
+ * @param mentions the parts it names, in order
+ * @returns null where it says nothing of the kind
+ */
+export function strungIn(sentence: string, mentions: readonly Mention[]): StrungSaid | null {
+  const words = wordsWithNames(sentence, mentions);
+  const [, list = ''] = strung.exec(words) ?? [];
+  const parts = [...list.matchAll(/@(\d+)/g)].flatMap(([, index]) => mentions[Number(index)] ?? []);
+  if (parts.length === 0) return null;
+  const [, said, unit = ''] = apart.exec(words) ?? [];
+  const gap = said === undefined ? {} : { gapMm: Number(said.replace(',', '.')) * (perUnit[unit] ?? 1) };
+  return { kind: 'strung', parts, ...gap };
+}
+
 const verbWords: Readonly<Record<WaySaid['kind'], readonly [verb: string, link: string]>> = {
   over: ['Slide', 'over'],
   into: ['Push', 'into'],
   through: ['Pull', 'through'],
   hung: ['Hang', 'from'],
   knotted: ['Knot', 'into'],
+  strung: ['String', 'onto'],
 };
 
 /** What comes before the names, between them and behind them, in words that are read back to the same. */

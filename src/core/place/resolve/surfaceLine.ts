@@ -33,6 +33,8 @@ export interface SurfaceLine {
   until: Along | null;
   /** which end of the work that is */
   over: 'start' | 'end' | null;
+  /** it goes all round one round instead, at every so-manieth stitch */
+  around: SurfaceSentence['around'];
   holes: LineHole[];
   sentence: SurfaceSentence;
 }
@@ -156,11 +158,35 @@ function asked({ part }: PartForm, { line, span }: SurfaceSentence, facts: ToyFa
   };
 }
 
+/** Every so-manieth stitch of one round, by the hole it stands in: from the first of the round on. */
+function allRound(form: PartForm, sentence: SurfaceSentence): SurfaceLine[] | Problem {
+  const { thing, around } = sentence;
+  const { fabric, starts, lean, part } = form;
+  const row = around ? wallRound(form, around.round) : 0;
+  // The first round stands in no line of holes.
+  if (!around || row < 2)
+    return asked(form, sentence, {
+      thing,
+      open: 'no-rounds',
+      part: part.name,
+      rounds: around ? [around.round] : [],
+    });
+  const line = row - 1;
+  const azimuths = footHoleAzimuths(fabric, starts, lean, line);
+  const of = roundCount(fabric, row);
+  const holes = Array.from({ length: Math.ceil(of / around.every) }, (_, i): LineHole => {
+    const hole = 1 + i * around.every;
+    return { line, hole, of, azimuth: azimuths[hole - 1] ?? 0, off: 0, shift: 0 };
+  });
+  return [{ thing, along: 'front', until: null, over: null, around, holes, sentence }];
+}
+
 /** The lines of one sentence, or what it leaves open. */
 function linesOf(form: PartForm, front: number, sentence: SurfaceSentence): SurfaceLine[] | Problem {
   const { fabric, part } = form;
-  const { thing, along, rounds, over } = sentence;
+  const { thing, along, rounds, over, around } = sentence;
   const isFlat = fabric.row.some((row) => row === 1);
+  if (around) return isFlat ? asked(form, sentence, { thing, open: 'lying' }) : allRound(form, sentence);
   if (isFlat || part.lying) return asked(form, sentence, { thing, open: 'lying' });
   if (along.length === 0) return asked(form, sentence, { thing, open: 'along' });
   if (!rounds) return asked(form, sentence, { thing, open: 'rounds' });
@@ -173,7 +199,7 @@ function linesOf(form: PartForm, front: number, sentence: SurfaceSentence): Surf
   if (end === null)
     return along.map((side) => {
       const holes = holesAlong(form, stepsOf(linesBetween(form, from, to), side));
-      return { thing, along: side, until: null, over: null, holes, sentence };
+      return { thing, along: side, until: null, over: null, around: null, holes, sentence };
     });
   const [begins, ends] = along as [Along, Along];
   const turn = end === 'start' ? 1 : (wallRounds(fabric).at(-1) ?? 1);
@@ -181,7 +207,9 @@ function linesOf(form: PartForm, front: number, sentence: SurfaceSentence): Surf
     ...stepsOf(linesBetween(form, from, turn), begins),
     ...stepsOf(linesBetween(form, turn, to), ends),
   ];
-  return [{ thing, along: begins, until: ends, over: end, holes: holesAlong(form, steps), sentence }];
+  return [
+    { thing, along: begins, until: ends, over: end, around: null, holes: holesAlong(form, steps), sentence },
+  ];
 }
 
 /**

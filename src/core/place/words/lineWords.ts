@@ -1,6 +1,9 @@
 import type { Fabric } from '../../fabric/fabric';
 import type { SurfaceLine } from '../resolve/surfaceLine';
 
+const everyWords = (every: number): string =>
+  every === 1 ? 'each stitch' : every === 2 ? 'every second stitch' : `every ${every} stitches`;
+
 const placeWords = {
   front: 'the middle of the front',
   back: 'the middle of the back',
@@ -9,8 +12,12 @@ const placeWords = {
 };
 
 /** What is worked where: `Crest along the middle of the back, R4 to R14`. */
-export function lineHeading({ label }: Fabric, { thing, along, until, over, holes }: SurfaceLine): string {
+export function lineHeading(
+  { label }: Fabric,
+  { thing, along, until, over, around, holes }: SurfaceLine,
+): string {
   const name = thing.charAt(0).toUpperCase() + thing.slice(1);
+  if (around) return `${name} all round, round ${around.round}, ${everyWords(around.every)}`;
   const [first, last] = [holes[0], holes.at(-1)];
   if (!first || !last) return name;
   const goesOut = over === null && first.line <= last.line;
@@ -26,9 +33,31 @@ export function lineHeading({ label }: Fabric, { thing, along, until, over, hole
   return `${name} along ${placeWords[along]}, from round ${from} to round ${to}`;
 }
 
-/** Every hole of a line, lines of holes with their rounds: `R4|5: hole 12 of 30`. */
-export const lineHoles = ({ label }: Fabric, { holes }: SurfaceLine): string[] =>
-  holes.map(({ line, hole, of }) => `R${label[line - 1]}|${label[line]}: hole ${hole} of ${of}`);
+/** Every hole of a line, lines of holes with their rounds: `R4|5: hole 12 of 30`; all round one round every stitch. */
+export const lineHoles = ({ label }: Fabric, { holes, around }: SurfaceLine): string[] =>
+  holes.map(({ line, hole, of }) =>
+    around
+      ? `R${label[line]}: stitch ${hole} of ${of}`
+      : `R${label[line - 1]}|${label[line]}: hole ${hole} of ${of}`,
+  );
+
+/** A knot takes about so much of a strand, in mm; our own figure. */
+const knotMm = 25;
+
+/** How strands are knotted in, how many, and how much yarn that is. */
+function fringeDirections({ holes, around, sentence }: SurfaceLine): string {
+  const every = around?.every ?? 1;
+  const [first] = holes;
+  const last = first ? ((first.of - 1) % every) + 1 : every;
+  const closer =
+    last === every ? '' : ` The last is ${last} from the first again: the others are ${every} apart.`;
+  const { strandMm } = sentence;
+  const yarn =
+    strandMm === null
+      ? ` Cut each twice as long as it should hang, and ${knotMm} mm for the knot.`
+      : ` Cut ${holes.length} of ${Math.round(strandMm)} mm, ${(Math.ceil((holes.length * strandMm) / 100) / 10).toFixed(1)} m in all; they hang ${Math.max(0, Math.round((strandMm - knotMm) / 2))} mm long.`;
+  return `${holes.length} strands, from stitch 1 on, ${everyWords(every)}.${closer}${yarn} Fold each in half, draw the fold through under its stitch, draw both ends through the fold and pull tight. Loose strands come off and are swallowed: not on a toy for small children; tug at each.`;
+}
 
 const stepWords = (shift: number): string => {
   const count = Math.abs(shift) === 1 ? 'one hole' : `${Math.abs(shift)} holes`;
@@ -36,7 +65,9 @@ const stepWords = (shift: number): string => {
 };
 
 /** How to follow it on the piece without counting each round: the column of holes, and where to step to the one beside. */
-export function lineDirections({ label }: Fabric, { holes }: SurfaceLine): string {
+export function lineDirections({ label }: Fabric, surfaceLine: SurfaceLine): string {
+  const { holes, around } = surfaceLine;
+  if (around) return fringeDirections(surfaceLine);
   const steps = holes.filter(({ shift }) => shift !== 0);
   const stitches = `${holes.length} holes, so ${holes.length - 1} stitches from hole to hole.`;
   if (steps.length === 0) return `${stitches} Follow the column of holes straight on.`;

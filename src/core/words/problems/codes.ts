@@ -126,6 +126,7 @@ export const problemCodes = {
   'joins-overlap': 'Two parts are sewn to the same stitches.',
   'join-on-feature': 'A part is joined over a feature.',
   'join-hung': 'A part hangs by a thread.',
+  'join-strung': 'Parts hang on one thread: how long it is.',
   'join-through': 'A part is pulled through: how much of it lies inside, and what hangs out.',
   'through-short': 'A part that is pulled through is too short to come out on the other side.',
   'fit-depth': 'Nothing says how deep one part sits in another.',

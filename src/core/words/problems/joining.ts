@@ -82,6 +82,8 @@ export interface JoiningFacts {
   'joins-overlap': { piece: string; other: string };
   'join-on-feature': { piece: string; feature: string };
   'join-hung': Pieces & { threadMm: number | undefined };
+  /** `lengthMm` from end to end, and the thread that takes */
+  'join-strung': { count: number; lengthMm: number; threadMm: number };
   'join-through': Pieces & { insideMm: number; outMm: number };
   'through-short': Pieces & { insideMm: number };
   'fit-depth': Pieces;
@@ -187,6 +189,8 @@ export const joiningWords: Words<JoiningFacts> = {
   'join-on-feature': ({ piece, feature }) => `The ${low(piece)} lies over the ${low(feature)}.`,
   'join-hung': ({ piece, wall, threadMm }) =>
     `The ${low(piece)} hangs from the ${low(wall)}${threadMm === undefined ? '' : ` by ${Math.round(threadMm)} mm`}: draw the thread through a stitch of each twice and bury its ends. A thread is a cord: keep it short, and not on a toy for small children.`,
+  'join-strung': ({ count, lengthMm, threadMm }) =>
+    `${plural(count, 'piece')} on one thread, about ${lengthMm} mm from end to end: take ${threadMm} mm of strong thread, doubled. Knot it before the first and behind the last, and beside each that should stay in its place. A thread is a cord: keep it short, and not on a toy for small children.`,
   'join-through': ({ piece, wall, insideMm, outMm }) =>
     `The ${low(piece)} ${agree(piece, 'passes', 'pass')} through the ${low(wall)}: about ${insideMm} mm are inside, ${outMm} mm hang out on each side. Pull it through before stuffing, and catch it with a stitch on each side.`,
   'through-short': ({ piece, wall, insideMm }) =>

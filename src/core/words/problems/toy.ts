@@ -40,7 +40,9 @@ function lineWords(facts: ToyFacts['line-where']): string {
     case 'rounds':
       return `${what}say from which round to which, “from R4 to R14”.`;
     case 'no-rounds':
-      return `${what}${facts.part} has no rounds ${facts.rounds.join(' and ')} to run between.`;
+      return facts.rounds.length === 1
+        ? `${what}${facts.part} has no such round to knot it into, ${facts.rounds.join()}.`
+        : `${what}${facts.part} has no rounds ${facts.rounds.join(' and ')} to run between.`;
   }
 }
 
