@@ -62,25 +62,38 @@ function sameRound(placings: readonly Placing[], { wall }: Placing, row: number)
   );
 }
 
+/** Whether a sentence says where around, in a way that is the same whichever way the wall lies. */
+function saysAroundLying({ sentence, units, stitches }: Placing): boolean {
+  const { back, sides, place } = sentence;
+  const said = stitches ?? sentence.stitches;
+  if (said) return said.length === units.length;
+  const { front, around, evenly, aside } = place;
+  const isUpOrDown = around === 'top' || around === 'bottom';
+  if (units.length === 1) return back === true || front === true || sides === 'middle' || isUpOrDown;
+  const isAside = aside !== undefined && aside.of !== 'eyes' && units.length === 2;
+  return evenly === true || isAside;
+}
+
 /**
- * Whether a sentence says the very round and stitch of one unit, or its front or back: that is the same place whichever way the wall lies.
+ * Whether a sentence can be followed on a wall that lies on its side: it says the round, and where around by stitches, by the front or the
+ * back, evenly, or on top or underneath.
  */
-function isSaidByStitch(placing: Placing): boolean {
-  const { sentence, units, isOnTop, stitches } = placing;
-  const { round, gap, relation, countFrom, back, sides, place, way, kind } = sentence;
-  const { front, ...goesBy } = place;
+function isSaidLying(placing: Placing): boolean {
+  const { sentence, isOnTop } = placing;
+  const { round, gap, range, relation, countFrom, place, way, kind } = sentence;
+  const { front: _front, around: _around, evenly: _evenly, aside: _aside, ...goesBy } = place;
   const isPlain = relation === undefined && countFrom === undefined && way === undefined && !isOnTop;
-  const hasRow = (round !== undefined || gap !== undefined) && Object.keys(goesBy).length === 0;
-  const isAround = (stitches ?? sentence.stitches)?.length === 1 || back || front || sides === 'middle';
+  const isRowSaid = round !== undefined || gap !== undefined || range !== undefined;
+  const hasRow = isRowSaid && Object.keys(goesBy).length === 0;
   const isSewn = kind !== 'nosew' && heldOf(placing) === 'round';
-  return units.length === 1 && isPlain && hasRow && isAround === true && isSewn;
+  return isPlain && hasRow && saysAroundLying(placing) && isSewn;
 }
 
 /** The one of two pieces that lies on its side where it is joined, or is flat; null where neither does, or it makes no difference. */
 function acrossOf(placing: Placing): JoinPart | null {
   const { piece, wall } = placing;
   if (wall.fabric.row[0] === 1) return wall;
-  if (wall.orientation.lying && !isSaidByStitch(placing)) return wall;
+  if (wall.orientation.lying && !isSaidLying(placing)) return wall;
   // A closed piece that lies touches with its side, not with its end.
   return piece.orientation.lying && !endOf(piece).open ? piece : null;
 }

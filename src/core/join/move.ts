@@ -1,12 +1,15 @@
 import { roundCount } from '../fabric/fabric';
 import { roundNumbered } from '../fabric/rounds';
+import { direction } from '../place/frame/direction';
 import { stitchAtAzimuth } from '../shape/azimuth';
 import type { LineEdit } from '../notation/problem';
 import { writeJoin } from '../notation/sentence/join';
 import type { AnyJoin, JoinPart } from './joined';
 
-/** A step of a thumb: along the wall as one looks at the toy, or out from the middle of the front. */
-export type JoinStep = 'up' | 'down' | 'nearer' | 'further';
+/**
+ * A step of a thumb as one looks at the toy: up or down, out from the middle of the front, or along a wall that lies on its side.
+ */
+export type JoinStep = 'up' | 'down' | 'nearer' | 'further' | 'left' | 'right';
 
 /** Where a sentence has its units now. */
 export interface JoinedNow {
@@ -32,6 +35,7 @@ export function stepJoin(
   { round, fromFront, paired, azimuths }: JoinedNow,
   step: JoinStep,
 ): AnyJoin | null {
+  if (wall.orientation.lying) return stepLying(sentence, wall, { round, azimuths }, step);
   const isTop = wall.orientation.start === 'top';
   const whole = Math.round(round);
   const up = isTop ? whole - 1 : whole + 1;
@@ -48,6 +52,26 @@ export function stepJoin(
   const moved = atRound(sentence, wall, next);
   const named = (sentence.stitches ?? inLineWith) && stitchesAt(wall, next, azimuths);
   return { ...moved, ...(named ? { stitches: named } : {}) } as AnyJoin;
+}
+
+/** On a wall that lies its rounds go to the right or left, and the stitches of a round up or down. */
+function stepLying(
+  sentence: AnyJoin,
+  wall: JoinPart,
+  { round, azimuths }: Pick<JoinedNow, 'round' | 'azimuths'>,
+  step: JoinStep,
+): AnyJoin | null {
+  const toRight = wall.orientation.start === 'top' ? 1 : -1;
+  const along = step === 'right' ? toRight : step === 'left' ? -toRight : 0;
+  const next = Math.round(round) + along;
+  const [azimuth] = azimuths;
+  if (azimuth === undefined || !wall.fabric.label.includes(next)) return null;
+  const [stitch = 1] = stitchesAt(wall, next, [azimuth]);
+  const around =
+    step === 'up' ? direction(wall.orientation) : step === 'down' ? -direction(wall.orientation) : 0;
+  const count = roundCount(wall.fabric, roundNumbered(wall.fabric, next));
+  const at = ((((stitch + around - 1) % count) + count) % count) + 1;
+  return putJoin(sentence, wall, { round: next, at: { kind: 'stitch', stitch: at } });
 }
 
 /** The sentence with its units on another round: the round that is named is where their middle lies, and nothing is counted from it any more. */
@@ -125,7 +149,10 @@ export function firstJoin(piece: JoinPart, wall: JoinPart): string {
   const { part } = piece;
   const middle = wall.fabric.label[Math.floor(wall.fabric.rounds / 2)] ?? 1;
   const name = part.name.toLowerCase();
-  const where = part.make === 1 ? 'in the front centre' : part.make === 2 ? 'on both sides' : 'evenly';
+  // The sides of a part that lies are its ends: a pair goes above and below its front line.
+  const quarter = Math.max(1, Math.round(roundCount(wall.fabric, Math.floor(wall.fabric.rounds / 2)) / 4));
+  const pair = wall.orientation.lying ? `${quarter} stitches from the front` : 'on both sides';
+  const where = part.make === 1 ? 'in the front centre' : part.make === 2 ? pair : 'evenly';
   const what = part.make > 1 ? `all the ${name}` : `the ${name}`;
   return `Sew ${what} to the ${wall.part.name.toLowerCase()}, at round ${middle}, ${where}.`;
 }

@@ -346,6 +346,11 @@ function saysAround({ back, sides, elsewhere, place }: AnyJoin): boolean {
   return elsewhere === true || back === true || sides !== undefined || Object.keys(more).length > 0;
 }
 
+/** On a round of what lies: its top is none of its ends. */
+function isOnLying({ round, gap, range }: AnyJoin, { orientation }: JoinPart): boolean {
+  return orientation.lying && (round ?? gap ?? range) !== undefined;
+}
+
 /** Two parts that end open come together by their edges, where nothing says otherwise. */
 export function isEdgeToEdge({ sentence, piece, wall, units }: Placing): boolean {
   if (
@@ -355,6 +360,7 @@ export function isEdgeToEdge({ sentence, piece, wall, units }: Placing): boolean
     heldOf({ sentence, piece } as Placing) !== 'round'
   )
     return false;
+  if (isOnLying(sentence, wall)) return false;
   const { around } = sentence.place;
   const atEnd = around !== undefined && around !== wall.orientation.start && around !== 'start';
   const bothOpen = endOf(piece).open && endOf(wall).open && wall.fabric.row[0] !== 1;

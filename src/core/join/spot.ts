@@ -296,6 +296,10 @@ function bySide(
     if (count === 2) return certain(pair, true);
     return count === 1 && oneSide ? certain([pair[oneSide === 'left' ? 0 : 1] ?? 0]) : 'unclear';
   };
+  const isUpOrDown = place.around === 'top' || place.around === 'bottom';
+  // Stitches of a part that lies run up or down: its top is a quarter of a round from its front.
+  if (wall.orientation.lying && isUpOrDown && count === 1)
+    return certain([front + (place.around === 'top' ? 1 : -1) * rightward(wall) * quarter]);
   const alone = (azimuth: number): Around | 'unclear' => (count === 1 ? certain([azimuth]) : 'unclear');
   if (place.between !== undefined) return ofPair(betweenPair(wall, sentence, { row, front, width }));
   if (place.aside) return ofPair(asidePair(wall, sentence, row, front));

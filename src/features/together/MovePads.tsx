@@ -7,23 +7,33 @@ import { Row } from '../../ui/layout';
 import { Press } from '../../ui/Press';
 import type { Move, Stance } from './useMove';
 
-const steps: readonly {
+interface MovePad {
   step: JoinStep;
-  icon: 'up' | 'down' | 'closer' | 'wider';
+  icon: 'up' | 'down' | 'closer' | 'wider' | 'back' | 'next';
   name: string;
   pairs: boolean;
-}[] = [
+}
+
+const steps: readonly MovePad[] = [
   { step: 'up', icon: 'up', name: 'One round up', pairs: false },
   { step: 'down', icon: 'down', name: 'One round down', pairs: false },
   { step: 'nearer', icon: 'closer', name: 'One stitch nearer to the front', pairs: true },
   { step: 'further', icon: 'wider', name: 'One stitch further from the front', pairs: true },
 ];
 
+/** On a part that lies on its side its rounds go from left to right. */
+const lyingSteps: readonly MovePad[] = [
+  { step: 'up', icon: 'up', name: 'One stitch up', pairs: false },
+  { step: 'down', icon: 'down', name: 'One stitch down', pairs: false },
+  { step: 'left', icon: 'back', name: 'One round to the left', pairs: false },
+  { step: 'right', icon: 'next', name: 'One round to the right', pairs: false },
+];
+
 /** Pads that move a unit by whole rounds and stitches. `of`: the unit, as it is said aloud. */
 export function MovePads({ move, of }: { move: Move; of: string }) {
   return (
     <Row>
-      {steps
+      {(move.lying ? lyingSteps : steps)
         .filter(({ pairs }) => !pairs || move.paired)
         .map(({ step, icon, name }) => (
           <Press

@@ -3,7 +3,7 @@ import { useRef, useState } from 'react';
 import { useMedia, View } from '@tamagui/core';
 import { isWorkedOn } from '../../core/join/joinToy';
 import type { Join, JoinPart } from '../../core/join/joined';
-import { firstJoin } from '../../core/join/move';
+import { firstJoin, type JoinStep } from '../../core/join/move';
 import { trunkOf } from '../../core/join/placing';
 import { sizeOfToy } from '../../core/join/posed';
 import { assembled } from '../../core/toy/assembled';
@@ -95,6 +95,9 @@ const radians = (degrees: number): number => (degrees * Math.PI) / 180;
 const wholeTurn = 360;
 const turnStep = 5;
 
+/** Keys to the left and right, on a part that lies. */
+const alongLying: Partial<Record<JoinStep, JoinStep>> = { nearer: 'left', further: 'right' };
+
 /** The drawing, from the four sides or any between, together or pulled apart; a part of it in the hand. */
 function Turned() {
   const { wide } = useMedia();
@@ -124,7 +127,7 @@ function Turned() {
           onChoose={hand.choose}
           onDrag={(by) => hand.drag(by, yaw)}
           onDrop={hand.drop}
-          onStep={(step) => hand.move?.go(step)}
+          onStep={(step) => hand.move?.go(hand.move.lying ? (alongLying[step] ?? step) : step)}
         />
       </View>
       <ChosenUnit

@@ -57,14 +57,15 @@ function movable(toy: ToyAnalysis, unit: UnitRef): Movable | null {
   if (!join || join.asWritten || !found || join.row === null || join.round === null || join.stitch === null)
     return null;
   const wall = joinPart(found);
-  // Up and down are around a wall that lies: only its text moves what is on it.
-  if (wall.orientation.lying) return null;
   const { fabric, starts } = wall;
   const row = Math.max(1, Math.round(join.row));
   const front = joined.fronts.get(join.on.part) ?? wall.front;
   const count = roundCount(fabric, row);
   const off = Math.abs(join.stitch - stitchAtAzimuth(fabric, starts, row, front)) % count;
   const mates = joined.joins.filter(({ sentence }) => sentence === join.sentence);
+  // What is on both sides of a wall that lies is on two of its rounds or stitches: each is moved by its own sentence.
+  const { lying } = wall.orientation;
+  if (lying && mates.length > 1) return null;
   const now = {
     round: join.round,
     fromFront: Math.min(off, count - off),
@@ -92,6 +93,8 @@ const withJoin = (text: string, was: Join['sentence'], now: Join['sentence']): s
 export interface Move {
   /** a pair about the front line */
   paired: boolean;
+  /** its wall lies on its side */
+  lying: boolean;
   can: (step: JoinStep) => boolean;
   go: (step: JoinStep) => void;
   /** whether a thumb can take hold of it, looking from a side */
@@ -113,6 +116,7 @@ export function useMove(unit: UnitRef | null): Move | null {
   const grip = gripOf(analysis, shown);
   return {
     paired: shown.now.paired,
+    lying: shown.wall.orientation.lying,
     can: (step) => stepJoin(shown.sentence, shown.wall, shown.now, step) !== null,
     go: (step) => {
       const now = editor.store.getState().text;
