@@ -67,21 +67,21 @@ function saysAroundLying({ sentence, units, stitches }: Placing): boolean {
   const { back, sides, place } = sentence;
   const said = stitches ?? sentence.stitches;
   if (said) return said.length === units.length;
-  const { front, around, evenly, aside } = place;
+  const { front, around, evenly } = place;
   const isUpOrDown = around === 'top' || around === 'bottom';
   if (units.length === 1) return back === true || front === true || sides === 'middle' || isUpOrDown;
-  const isAside = aside !== undefined && aside.of !== 'eyes' && units.length === 2;
-  return evenly === true || isAside;
+  // So many stitches from the front may be meant above and below it, or to both ends: that is asked.
+  return evenly === true;
 }
 
 /**
  * Whether a sentence can be followed on a wall that lies on its side: it says the round, and where around by stitches, by the front or the
- * back, evenly, or on top or underneath.
+ * back, evenly, on top or underneath.
  */
 function isSaidLying(placing: Placing): boolean {
   const { sentence, isOnTop } = placing;
   const { round, gap, range, relation, countFrom, place, way, kind } = sentence;
-  const { front: _front, around: _around, evenly: _evenly, aside: _aside, ...goesBy } = place;
+  const { front: _front, around: _around, evenly: _evenly, ...goesBy } = place;
   const isPlain = relation === undefined && countFrom === undefined && way === undefined && !isOnTop;
   const isRowSaid = round !== undefined || gap !== undefined || range !== undefined;
   const hasRow = isRowSaid && Object.keys(goesBy).length === 0;

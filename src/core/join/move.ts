@@ -144,14 +144,26 @@ export function rewriteJoin(was: AnyJoin, now: AnyJoin): LineEdit {
   return { line, text: whole.slice(0, span.from) + words + rest };
 }
 
+/** How far a pair under a part that lies is from the middle of it, in stitches. */
+const besideMiddle = 3;
+
+/** Two stitches underneath a part that lies: its sides are its ends. */
+function underneath(wall: JoinPart, label: number): string {
+  const under = wall.front - (direction(wall.orientation) * Math.PI) / 2;
+  const stitch = stitchesAt(wall, label, [under])[0] ?? 1;
+  const count = roundCount(wall.fabric, roundNumbered(wall.fabric, label));
+  const [first, second] = [-besideMiddle, besideMiddle].map(
+    (off) => ((((stitch + off - 1) % count) + count) % count) + 1,
+  );
+  return `at stitches ${first} and ${second}`;
+}
+
 /** A sentence for units nothing places yet: on the sides, halfway along, to be moved from there. */
 export function firstJoin(piece: JoinPart, wall: JoinPart): string {
   const { part } = piece;
   const middle = wall.fabric.label[Math.floor(wall.fabric.rounds / 2)] ?? 1;
   const name = part.name.toLowerCase();
-  // The sides of a part that lies are its ends: a pair goes above and below its front line.
-  const quarter = Math.max(1, Math.round(roundCount(wall.fabric, Math.floor(wall.fabric.rounds / 2)) / 4));
-  const pair = wall.orientation.lying ? `${quarter} stitches from the front` : 'on both sides';
+  const pair = wall.orientation.lying ? underneath(wall, middle) : 'on both sides';
   const where = part.make === 1 ? 'in the front centre' : part.make === 2 ? pair : 'evenly';
   const what = part.make > 1 ? `all the ${name}` : `the ${name}`;
   return `Sew ${what} to the ${wall.part.name.toLowerCase()}, at round ${middle}, ${where}.`;

@@ -1,4 +1,4 @@
-import { rewriteJoin, stepJoin, type JoinStep } from '../join/move';
+import { firstJoin, rewriteJoin, stepJoin, type JoinStep } from '../join/move';
 import { placeOf } from '../join/posed';
 import { applyEdits } from '../notation/applyEdits';
 import { analyseToy } from './analyse';
@@ -30,13 +30,6 @@ test.each<[sentence: string, places: [number, number][]]>([
     [
       [7, 4],
       [7, 14],
-    ],
-  ],
-  [
-    'Sew two feet to the body on round 8, 5 stitches from the front.',
-    [
-      [8, 13.5],
-      [8, 23.5],
     ],
   ],
   [
@@ -96,6 +89,7 @@ describe.each([
 });
 
 test.each([
+  'Sew two feet to the body on round 8, 5 stitches from the front.',
   'Sew the feet to both sides of the body at round 9.',
   'Sew the fin to the body, 3 rounds above the foot.',
   'Flatten the fin and sew it to the body at round 9.',
@@ -103,4 +97,12 @@ test.each([
   const [join] = analyseToy(lying(sentence)).joined.joins;
   expect(join!.stitch).toBeNull();
   expect(join!.problems.map(({ code }) => code)).toEqual(['join-unworked']);
+});
+
+test('the place that a pair is given to begin with is underneath', () => {
+  const toy = analyseToy(lying('', 'left'));
+  const [wall, foot] = toy.parts.map((part) => joinPart(part));
+  const pair = { ...foot!, part: { ...foot!.part, make: 2 } };
+  // The front at 18½ of 36, underneath at 9½: 3 stitches to either side.
+  expect(firstJoin(pair, wall!)).toMatch(/at stitches (6|7) and (12|13)\.$/);
 });

@@ -166,7 +166,7 @@ export const joiningWords: Words<JoiningFacts> = {
   'join-side': ({ piece, said }) =>
     `The text calls it the ${said} one, and as one looks at the toy’s front the ${low(piece)} is on the other side. Say where round 1 is (Start: top or bottom), or change the side or the stitch.`,
   'join-unworked': ({ piece, what }) =>
-    `Where the ${low(piece)} ${agree(piece, 'is', 'are')} joined is not worked out: the ${low(what)} lies on its side or is flat. On one that lies, say the round, and the stitch of each, “so many stitches from the front”, “evenly”, “at the front”, “at the back”, “on the top” or “on the bottom”; or pin it, look from every side, then sew.`,
+    `Where the ${low(piece)} ${agree(piece, 'is', 'are')} joined is not worked out: the ${low(what)} lies on its side or is flat. On one that lies, say the round, and the stitch of each, “evenly”, “at the front”, “at the back”, “on the top” or “on the bottom”; or pin it, look from every side, then sew.`,
   'join-no-wall': ({ piece }) =>
     `Nothing says what the ${low(piece)} ${agree(piece, 'is', 'are')} joined to.`,
   'join-flat': ({ piece, sewn }) => `The ${low(piece)} is a flat piece: ${flatWords(sewn)}`,
