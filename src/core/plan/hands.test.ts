@@ -113,3 +113,35 @@ test('stuffing that was weighed counts at the stops and among what is bought', (
   expect(momentsOf(light)).toEqual(momentsOf(toy));
   expect(readHands(JSON.stringify({ ...usualHands, stuffingShare: 0 }))).toBe(usualHands);
 });
+
+describe('the longest needle', () => {
+  // Twenty-four stitches of 5 mm are 38 mm across: with 20 mm to hold, a needle of 60 reaches and one of 50 does not.
+  const pulled = analyseToy(
+    'Gauge: 5 mm x 5 mm\nBody\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5-R12: sc around\n\nArms\nR1: ch 31, sc in 2nd ch from hook and in each ch across [30]\n\nAssembly\nPull the arms through the body from side to side at round 8.',
+  );
+  const told = (needle: number) =>
+    plannedForHands(pulled, { ...usualHands, needle }).problems.filter(({ code }) => code === 'needle-short');
+
+  test('is told where it is too short for what is drawn through', () => {
+    expect(told(60)).toEqual([]);
+    expect(told(50).map(({ message }) => message)).toEqual([
+      expect.stringMatching(/for the arm the needle goes about 38 mm .* yours is 50 mm .* at least 60 mm/),
+    ]);
+    // Back again: nothing is kept of what another needle could not do.
+    expect(
+      plannedForHands(plannedForHands(pulled, { ...usualHands, needle: 50 }), {
+        ...usualHands,
+        needle: 65,
+      }).problems.map(({ code }) => code),
+    ).not.toContain('needle-short');
+  });
+
+  test('hands that were kept before it was asked for have the usual one', () => {
+    const { needle: _, ...before } = usualHands;
+    expect(readHands(JSON.stringify({ ...before, washersTight: 20 }))).toEqual({
+      ...usualHands,
+      washersTight: 20,
+    });
+    expect(readHands(JSON.stringify({ ...usualHands, needle: 'long' }))).toBe(usualHands);
+  });
+});

@@ -16,6 +16,8 @@ export interface Hands {
   handReach: number;
   /** how deep the stuffing stick reaches */
   toolReach: number;
+  /** how long the longest needle is */
+  needle: number;
   /** what the maker's own stuffing weighs for a gram of the usual one; as much where none was weighed */
   stuffingShare?: number;
 }
@@ -33,6 +35,7 @@ export const usualHands: Hands = {
   fingerReach: 80,
   handReach: 200,
   toolReach: 250,
+  needle: 70,
 };
 
 export type HandSize = 'small' | 'usual' | 'large';
@@ -73,6 +76,7 @@ export const handLimits: Readonly<Record<HandFigure, readonly [least: number, mo
   fingerReach: [30, 150],
   handReach: [80, 400],
   toolReach: [50, 600],
+  needle: [30, 400],
 };
 
 /** What is kept as hands: every figure, within its limits. */
@@ -83,14 +87,18 @@ export const handsSchema = Joi.object<Hands>(
       Joi.number().min(least).max(most).required(),
     ]),
   ),
-).keys({ stuffingShare: Joi.number().min(0.01).max(20) });
+  // Hands that were kept before needles were asked for have none.
+).keys({
+  needle: Joi.number().min(handLimits.needle[0]).max(handLimits.needle[1]),
+  stuffingShare: Joi.number().min(0.01).max(20),
+});
 
 /** Hands as they are kept; usual ones where none are, or where what is kept is no hands. */
 export function readHands(kept: string | null): Hands {
   if (kept === null) return usualHands;
   try {
     const { error, value } = handsSchema.validate(JSON.parse(kept), { convert: false });
-    return error ? usualHands : (value as Hands);
+    return error ? usualHands : { ...usualHands, ...(value as Hands) };
   } catch {
     return usualHands;
   }

@@ -19,6 +19,7 @@ import type { FaceFrame } from '../place/frame/faceFrame';
 import type { PartForm } from '../place/frame/partForm';
 import { eyesOf } from '../place/resolve/placement';
 import { surfaceLines } from '../place/resolve/surfaceLine';
+import { usualHands } from '../plan/hands';
 import type { Order } from '../plan/order';
 import type { StopPlan } from '../plan/stops';
 import { readAudience } from '../safety/audience';
@@ -32,6 +33,7 @@ import { attempt } from './attempt';
 import { joinAll } from './joinAll';
 import { forgetParts, interned } from './intern';
 import { memoise, type Plain } from './memoise';
+import { needleProblems } from './needleReach';
 import { placeAll } from './placeAll';
 import { planPart } from './planPart';
 import { amountProblems, stopProblems } from './stopProblems';
@@ -360,7 +362,13 @@ function analyse(text: string, searches: boolean): ToyAnalysis {
   const ofText = [...pattern.problems, ...overall].map((problem) => ofItsPart(problem, pattern.parts));
   const ofJoins = toldOnce([...joined.problems, ...joined.joins.flatMap((join) => join.problems), ...failed]);
   const ofParts = planned.flatMap((part) => part.problems);
-  const problems = [...ofText, ...ofParts, ...ofJoins, ...cycleProblems(order, planned)];
+  const ofNeedle = attempt(
+    () => needleProblems(planned, joined.joins, usualHands.needle),
+    null,
+    'the needle',
+    (problem) => [problem],
+  );
+  const problems = [...ofText, ...ofParts, ...ofJoins, ...ofNeedle, ...cycleProblems(order, planned)];
   problems.sort((a, b) => (a.line ?? 0) - (b.line ?? 0));
   return { text, pattern, gauge, lean: pattern.header.lean, parts: planned, joined, order, problems };
 }

@@ -9,6 +9,7 @@ import type { WorkIn } from '../plan/windows';
 import { hasPost } from '../place/rule/rule';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
 import { memoise, type Plain } from './memoise';
+import { needleProblems } from './needleReach';
 import { planPart } from './planPart';
 import { handCodes, stopProblems } from './stopProblems';
 import { saying } from '../words/problems/problems';
@@ -94,7 +95,8 @@ const plannedFor = memoise((toy: ToyAnalysis, hands: PlainHands): ToyAnalysis =>
   const parts = withPlans(toy.parts, toy.joined.joins, hands);
   const others = toy.problems.filter(({ code }) => !handCodes.has(code));
   const ofHands = parts.flatMap(({ problems }) => problems.filter(({ code }) => handCodes.has(code)));
-  const problems = [...others, ...ofHands].sort((a, b) => (a.line ?? 0) - (b.line ?? 0));
+  const ofNeedle = needleProblems(parts, toy.joined.joins, hands.needle);
+  const problems = [...others, ...ofHands, ...ofNeedle].sort((a, b) => (a.line ?? 0) - (b.line ?? 0));
   return { ...toy, parts, order: planToy(parts, toy.joined), problems };
 });
 
@@ -105,7 +107,8 @@ const plannedFor = memoise((toy: ToyAnalysis, hands: PlainHands): ToyAnalysis =>
  * @param toy as analysed for usual hands
  */
 export function plannedForHands(toy: ToyAnalysis, hands: Hands): ToyAnalysis {
-  return areUsual(hands) ? toy : plannedFor(toy, { ...hands });
+  const all = { ...usualHands, ...hands };
+  return areUsual(all) ? toy : plannedFor(toy, all);
 }
 
 const keyOf = ({ part, unit }: UnitRef) => unitKey(part, unit);

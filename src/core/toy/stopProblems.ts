@@ -9,6 +9,7 @@ export const handCodes: ReadonlySet<string> = new Set([
   'eyes-no-opening',
   'stuffing-no-opening',
   'enclosed-no-opening',
+  'needle-short',
 ]);
 
 const isAboutEyes = (step: PartSource['steps'][number]): boolean =>

@@ -78,6 +78,12 @@ const tools: readonly Asked[] = [
     how: 'Its thickness and the fibre beside it.',
   },
   { key: 'toolReach', label: 'Stuffing stick, how long', step: 10, how: 'From your grip to its tip.' },
+  {
+    key: 'needle',
+    label: 'Longest needle',
+    step: 5,
+    how: 'For what is pulled through a body, strung, or drawn in across a face.',
+  },
 ];
 
 /** A stitch of double knitting yarn, to say an opening in stitches. */

@@ -46,6 +46,7 @@ export const problemCodes = {
   'not-closed': 'The text closes a part with too many stitches left.',
   'eyes-no-opening': 'No round leaves an opening to press washers through.',
   'line-where': 'A line that is worked on the piece leaves open where it runs.',
+  'needle-short': 'The needle is shorter than what is drawn through with it.',
   'enclosed-no-opening': 'The opening is never wide enough for what goes inside.',
   'stuffing-no-opening': 'No round leaves an opening to stuff through.',
   'eyes-under-three': 'Pressed eyes on a toy for children under three.',

@@ -16,6 +16,8 @@ export interface ToyFacts {
   'not-closed': { stitches: number };
   'eyes-no-opening': { isPair: boolean; round: number; openingMm: number; neededMm: number };
   'stuffing-no-opening': { widestMm: number };
+  /** what is drawn through the part, how far that is, the needle there is and the one it takes; in mm */
+  'needle-short': { part: string; what: string; mm: number; needleMm: number; wantedMm: number };
   'enclosed-no-opening': { thing: string; widestMm: number; sizeMm: number; isAssumed: boolean };
   'eyes-under-three': NoFacts;
   'line-where':
@@ -63,6 +65,8 @@ export const toyWords: Words<ToyFacts> = {
     `After round ${round} the opening is only ${whole(openingMm)}: washers can't be pressed there. They need ${whole(neededMm)}. Move the ${isPair ? 'eyes' : 'nose'}, or embroider ${isPair ? 'them' : 'it'}.`,
   'stuffing-no-opening': ({ widestMm }) =>
     `The opening never lets stuffing in: it is ${whole(widestMm)} at the widest.`,
+  'needle-short': ({ part, what, mm, needleMm, wantedMm }) =>
+    `${part}: for the ${what} the needle goes about ${mm} mm straight through, and yours is ${needleMm} mm long (My hands and tools). Take one of at least ${wantedMm} mm, or go in two steps: out halfway between two stitches, and back in through the same hole.`,
   'enclosed-no-opening': ({ thing, widestMm, sizeMm, isAssumed }) =>
     `The opening never lets the ${thing} in: it is ${whole(widestMm)} at the widest, and the ${thing} ${isAssumed ? 'is taken to be' : 'is'} ${sizeMm} mm. ${isAssumed ? 'Write how wide it is: “a 15 mm …”.' : 'Take a smaller one.'}`,
   'eyes-under-three': () =>
