@@ -412,8 +412,13 @@ const threadWay: Readonly<Record<ClosingSchool, string>> = {
  * How the end of a part is drawn together.
  *
  * @param school which way the thread goes; from the middle outwards where nothing says
+ * @param slips a slip stitch into the next stitch comes first
  */
-export function gatherTechnique(fabric: Fabric, school: ClosingSchool | null = null): Technique {
+export function gatherTechnique(
+  fabric: Fabric,
+  school: ClosingSchool | null = null,
+  slips = false,
+): Technique {
   const rounds = new TwoRounds(fabric, fabric.rounds);
   const { count } = rounds;
   const below = Array.from({ length: Math.min(shown, count) }, (_, i) => ({
@@ -422,7 +427,7 @@ export function gatherTechnique(fabric: Fabric, school: ClosingSchool | null = n
     on: [],
   }));
   const step = { below, above: [], loops: 'front' as const };
-  const [first = 1, across = 1] = gatherOrder(count, school);
+  const [first = 1, across = 1] = gatherOrder(count, school, slips);
   const all = below.map((_, i) => i);
   const isKnown = across <= below.length;
   const threaded: TechniqueStep[] =
@@ -440,6 +445,16 @@ export function gatherTechnique(fabric: Fabric, school: ClosingSchool | null = n
     kind: 'gather',
     title: 'Drawing the end together',
     steps: [
+      ...(slips
+        ? [
+            {
+              ...step,
+              words: 'Slip stitch into the next stitch: the step of the spiral evens out. Cut the yarn.',
+              loops: 'both' as const,
+              into: [0],
+            },
+          ]
+        : []),
       ...threaded,
       {
         ...step,

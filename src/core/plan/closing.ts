@@ -9,17 +9,28 @@ export interface Closing {
   tailMm: number;
 }
 
-/** How the thread goes through the loops of an end that is drawn together, in turn; stitches from 1. */
-export function gatherOrder(stitches: number, school: ClosingSchool | null): number[] {
-  const round = Array.from({ length: stitches }, (_, i) => i + 1);
+/**
+ * How the thread goes through the loops of an end that is drawn together, in turn; stitches from 1.
+ *
+ * @param slips a slip stitch into the first of them came before: the thread goes on from the second, and ends with that one
+ */
+export function gatherOrder(stitches: number, school: ClosingSchool | null, slips = false): number[] {
+  const round = Array.from({ length: stitches }, (_, i) => (slips ? ((i + 1) % stitches) + 1 : i + 1));
   if (school !== 'star') return round;
   const half = Math.ceil(stitches / 2);
-  return round.slice(0, half).flatMap((one) => (one + half <= stitches ? [one, one + half] : [one]));
+  return round.slice(0, half).flatMap((one, i) => [one, ...round.slice(i + half, i + half + 1)]);
 }
 
 /** What to do with the thread before it is buried. */
-function gatherWords(stitches: number, school: ClosingSchool | null): string {
-  const order = gatherOrder(stitches, school).join(', ');
+function gatherWords(stitches: number, school: ClosingSchool | null, slips: boolean): string {
+  const order = gatherOrder(stitches, school, slips).join(', ');
+  const first = slips
+    ? 'Slip stitch into the next stitch, so that the step of the spiral is gone, and cut the yarn. '
+    : '';
+  return first + threadWords(stitches, school, order);
+}
+
+function threadWords(stitches: number, school: ClosingSchool | null, order: string): string {
   switch (school) {
     case 'outside-in':
       return `From the outside in: the needle goes down under the front loop of each of the last ${stitches} in turn, towards the middle. Pull tight, go back through the same hole two or three times, bury the end.`;
@@ -55,21 +66,23 @@ function carryingClosing(stitches: number, onto: string): Closing {
   };
 }
 
-/** What is known of an end: of rows, what goes on from it, why it stays, and which way its thread goes where that is told. */
+/** What is known of an end: of rows, what goes on from it, why it stays, and how it is drawn together where that is told. */
 export interface EndSaid {
   flat: boolean;
   carries: string | null;
   stays: Stays;
   school: ClosingSchool | null;
+  /** with a last slip stitch */
+  slips: boolean;
 }
 
 /** How an end is closed: a flat one, one that another part grows out of, one that is sewn on, or any other. */
 export function closingAt(
   stitches: number,
-  { flat, carries, stays, school, widthMm }: EndSaid & { widthMm: number },
+  { flat, carries, stays, school, slips, widthMm }: EndSaid & { widthMm: number },
 ): Closing {
   if (carries !== null) return carryingClosing(stitches, carries);
-  return flat ? flatClosing(stitches, widthMm) : closingOf(stitches, widthMm, { stays, school });
+  return flat ? flatClosing(stitches, widthMm) : closingOf(stitches, widthMm, { stays, school, slips });
 }
 
 /**
@@ -83,7 +96,7 @@ export function closingAt(
 export function closingOf(
   stitches: number,
   stitchWidthMm: number,
-  { stays = null, school = null }: Partial<Pick<EndSaid, 'stays' | 'school'>> = {},
+  { stays = null, school = null, slips = false }: Partial<Pick<EndSaid, 'stays' | 'school' | 'slips'>> = {},
 ): Closing {
   const edge = stitches * stitchWidthMm;
   if (stays === 'flat') {
@@ -108,7 +121,7 @@ export function closingOf(
       stitches,
       how: 'gather',
       tailMm: edge + 150,
-      words: gatherWords(stitches, school),
+      words: gatherWords(stitches, school, slips),
     };
   }
   if (stitches <= 12) {

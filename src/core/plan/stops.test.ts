@@ -550,12 +550,24 @@ describe('which way the thread goes that draws an end together', () => {
     expect(gatherOrder(stitches, 'star')).toEqual(order);
   });
 
+  // After a slip stitch into stitch 1 the yarn comes from there: the second is the first it goes through.
+  test.each([
+    [6, null, [2, 3, 4, 5, 6, 1]],
+    [6, 'star' as const, [2, 5, 3, 6, 4, 1]],
+  ])('after a last slip stitch over %p it begins at the second', (stitches, school, order) => {
+    expect(gatherOrder(stitches, school, true)).toEqual(order);
+    expect(closingOf(stitches, 5, { school, slips: true }).words).toMatch(
+      /^Slip stitch into the next stitch/,
+    );
+  });
+
   test('each loop once, whichever way', () => {
     for (const school of ['outside-in', 'inside-out', 'star', null] as const)
       for (let n = 1; n <= 12; n += 1)
-        expect([...gatherOrder(n, school)].sort((a, b) => a - b)).toEqual(
-          Array.from({ length: n }, (_, i) => i + 1),
-        );
+        for (const slips of [true, false])
+          expect([...gatherOrder(n, school, slips)].sort((a, b) => a - b)).toEqual(
+            Array.from({ length: n }, (_, i) => i + 1),
+          );
   });
 
   test.each([

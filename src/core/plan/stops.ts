@@ -28,6 +28,8 @@ export interface StopInput {
   stays: Stays;
   /** which way the thread goes that draws the end together, where the text says */
   school?: ClosingSchool | null;
+  /** with a last slip stitch */
+  slips?: boolean;
   /** the name of the part that grows out of its last round */
   carries: string | null;
   /** the tail the text asks for, in mm: where it is longer than what is needed it holds */
@@ -60,6 +62,7 @@ export function planStops(input: StopInput): StopPlan {
     carries: input.carries,
     stays: input.stays,
     school: input.school ?? null,
+    slips: input.slips ?? false,
     widthMm: gauge.widthMm,
   });
   const closing = { ...needed, tailMm: Math.max(needed.tailMm, input.tailMm ?? 0) };

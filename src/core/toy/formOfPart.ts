@@ -4,7 +4,7 @@ import type { Finish, FormInput } from '../shape/form/relaxation';
 import type { Firmness } from '../shape/stuffed';
 import { relaxForm, type RelaxedForm } from '../shape/form/relaxForm';
 import type { Stand } from '../shape/form/stand';
-import type { PartAnalysis } from './analyse';
+import type { PartAnalysis } from './analysis';
 import { fingerprint } from './fingerprint';
 
 /** How a part is finished, as far as its form depends on it; stuffed as firmly as is asked, else as the text says. */

@@ -145,6 +145,10 @@ function fillingOf(part: PlannedPart, { stuffingShare = 1 }: Hands): Filling | n
 export const schoolSaid = ({ steps }: PartSource): ClosingSchool | null =>
   steps.flatMap((step) => (step.kind === 'close' && step.school ? [step.school] : [])).at(-1) ?? null;
 
+/** Whether the text has a last slip stitch before the end is drawn together. */
+export const slipsSaid = ({ steps }: PartSource): boolean =>
+  steps.some((step) => step.kind === 'close' && step.slips === true);
+
 /** The longest tail the text asks for by its length; 0 where it names none. */
 const tailSaid = ({ steps }: PartSource): number =>
   Math.max(0, ...steps.map((step) => (step.kind === 'cut' ? (step.tailMm ?? 0) : 0)));
@@ -180,6 +184,7 @@ export function planPart(
     enclosed: enclosedOf(part),
     stays: edge === 'shut flat' ? 'flat' : stays,
     school: schoolSaid(source),
+    slips: slipsSaid(source),
     carries: source.carries ?? null,
     tailMm: tailSaid(source),
     hands,

@@ -2,7 +2,7 @@ import type { Task } from '../make/tasks';
 import { gatherTechnique, seamTechnique, techniquesOf, type Technique } from '../make/techniques';
 import type { ToyAnalysis } from './analysis';
 import { hasSeam, schoolWords } from './seams';
-import { schoolSaid } from './planPart';
+import { schoolSaid, slipsSaid } from './planPart';
 
 /** How what is to be done now is done: a round, an end that is drawn together, a part that is sewn on. */
 export function techniquesOfTask(toy: ToyAnalysis, task: Task): Technique[] {
@@ -13,7 +13,9 @@ export function techniquesOfTask(toy: ToyAnalysis, task: Task): Technique[] {
   if (task.kind === 'stop') {
     const isDrawnTogether =
       part.stops.closing?.how === 'gather' && task.acts.some(({ act }) => act === 'close');
-    return isDrawnTogether ? [gatherTechnique(part.fabric, schoolSaid(part.source))] : [];
+    return isDrawnTogether
+      ? [gatherTechnique(part.fabric, schoolSaid(part.source), slipsSaid(part.source))]
+      : [];
   }
   const join = joined.joins.find(({ unit }) => unit.part === task.unit.part && unit.unit === task.unit.unit);
   const wall = parts.find(({ source }) => source.id === join?.on.part);

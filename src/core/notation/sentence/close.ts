@@ -21,6 +21,8 @@ export interface CloseSentence extends Said, MomentSaid {
   stitches: number | null;
   /** which way the thread goes, where it is told; of one that is drawn together */
   school?: ClosingSchool;
+  /** a slip stitch into the next stitch comes first; of one that is drawn together */
+  slips?: true;
   /** the part that is named; null for the one it stands with */
   part: NamedPart | null;
   /** what it says of sewing besides: `Close the hole and sew it to the body` */
@@ -42,6 +44,10 @@ const schools: readonly (readonly [ClosingSchool, RegExp])[] = [
 const schoolIn = (text: string): ClosingSchool | undefined =>
   schools.find(([, words]) => words.test(text))?.[0];
 
+const slipStitch = /\bsl(?:ip)?[\s.-]*st(?:itch(?:es)?)?\b/i;
+const noSlipStitch = /\b(?:without|no)\s+(?:an?\s+)?(?:last\s+)?sl(?:ip)?[\s.-]*st/i;
+const slipsIn = (text: string): boolean => slipStitch.test(text) && !noSlipStitch.test(text);
+
 /** Reads a sentence about closing. */
 export function readClose(said: Said, { step, bare }: Phrases, tokens: readonly IToken[]): CloseSentence {
   const open = tokens.some((token) => is(token, S.StaysOpen));
@@ -56,6 +62,7 @@ export function readClose(said: Said, { step, bare }: Phrases, tokens: readonly 
     stitches: bare,
     part: null,
     ...(school === undefined ? {} : { school }),
+    ...(how === 'gathered' && slipsIn(said.text) ? { slips: true as const } : {}),
     ...(after === undefined ? {} : { after }),
   };
 }
@@ -67,7 +74,7 @@ const schoolSaid: Readonly<Record<ClosingSchool, string>> = {
 };
 
 /** The sentence that is read back to the same. */
-export function writeClose({ how, stitches, part, after, school }: CloseSentence): string {
+export function writeClose({ how, stitches, part, after, school, slips }: CloseSentence): string {
   const of = part ? ` of the ${part.name.toLowerCase()}` : '';
   const begin = after === undefined ? '' : `After round ${after}, `;
   const verb = { sewn: 'sew the opening shut', open: 'do not close the hole', gathered: 'close the hole' }[
@@ -75,6 +82,7 @@ export function writeClose({ how, stitches, part, after, school }: CloseSentence
   ];
   const left = stitches === null ? '' : ` over the last ${stitches} stitches`;
   const way = school === undefined ? '' : schoolSaid[school];
-  const words = `${begin}${verb}${of}${left}${way}.`;
+  const slip = slips ? ' with a last slip stitch' : '';
+  const words = `${begin}${verb}${of}${left}${way}${slip}.`;
   return words.charAt(0).toUpperCase() + words.slice(1);
 }

@@ -39,6 +39,8 @@ export const stuffExamples: readonly (readonly [string, Partial<StuffSentence>])
 export const closeExamples: readonly (readonly [string, Partial<CloseSentence>])[] = [
   ['Close the hole.', { how: 'gathered', stitches: null }],
   ['Close the hole from the inside out.', { how: 'gathered', school: 'inside-out' }],
+  ['Close the hole with a last slip stitch.', { how: 'gathered', slips: true }],
+  ['Close the hole as a star, without a slip stitch.', { how: 'gathered', school: 'star' }],
   [
     'Weave the tail through the last 6 front loops from outside to inside and pull tight.',
     { how: 'gathered', school: 'outside-in' },
