@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { paceWith, readPace } from '../core/plan/time';
+import { paceWith, readPace, type OwnPace } from '../core/plan/time';
 import { storage } from './storage';
 
 const paceKey = 'hoppla/habit/pace';
@@ -15,8 +15,8 @@ export function usePace() {
     staleTime: Infinity,
   });
   const keep = useMutation({
-    mutationFn: (pace: number | null) =>
-      pace === null ? storage.removeItem(paceKey) : storage.setItem(paceKey, String(pace)),
+    mutationFn: (pace: OwnPace | null) =>
+      pace === null ? storage.removeItem(paceKey) : storage.setItem(paceKey, JSON.stringify(pace)),
     onMutate: async (pace) => {
       // A read on its way would bring back what was kept before.
       await client.cancelQueries({ queryKey });
@@ -25,11 +25,11 @@ export function usePace() {
   });
   const own = data ?? null;
   return {
-    /** stitches a minute; null while nothing is known */
+    /** what is known of it; null while nothing is */
     own,
     pace: useMemo(() => paceWith(own), [own]),
     /** it could not be kept: the browser's storage is full or shut */
     failed: keep.isError,
-    change: (pace: number | null) => keep.mutate(pace),
+    change: (pace: OwnPace | null) => keep.mutate(pace),
   };
 }

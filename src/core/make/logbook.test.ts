@@ -1,6 +1,7 @@
 import { analyseToy } from '../toy/analyse';
 import { tasksOf } from '../toy/tasksOf';
-import { entriesWith, logbookOf, paceOf } from './logbook';
+import { actsPaceOf, entriesWith, logbookOf, paceOf } from './logbook';
+import { movesOfTask } from './tasks';
 import { foldRun, isEvent, type Run, type RunEvent } from './run';
 
 const text =
@@ -70,4 +71,45 @@ test('a photo is a small picture and nothing else', () => {
   expect(photo('data:text/html;base64,AAAA')).toBe(false);
   expect(photo('https://example.org/a.jpg')).toBe(false);
   expect(photo(`data:image/png;base64,${'A'.repeat(500_000)}`)).toBe(false);
+});
+
+describe('what is done at stops is timed', () => {
+  // The ball is stuffed and cut or closed at the end; each stop takes five minutes.
+  const kinds = tasksFor(text).flatMap((task) =>
+    task.kind === 'stop' ? task.acts.map(({ act }) => act) : [],
+  );
+  const making = (minutesAtStop: number): RunEvent[] => {
+    let at = 0;
+    return tasksFor(text).flatMap((task) => {
+      const taps = task.kind === 'finish' ? movesOfTask(task) : 1;
+      return Array.from({ length: taps }, (): RunEvent => {
+        at += task.kind === 'round' ? 1 : minutesAtStop / taps;
+        return { kind: 'on', by: 'round', at: start + at * minute };
+      });
+    });
+  };
+  const acted = (minutesAtStop: number) => logbookOf(run, making(minutesAtStop), tasksFor).acted;
+
+  test('each act of a stop has its usual share of the time', () => {
+    expect(kinds).toContain('stuff');
+    const all = acted(5);
+    expect(all.map((one) => one.do)).toEqual(expect.arrayContaining(kinds));
+    const stops = tasksFor(text).filter(({ kind }) => kind !== 'round').length;
+    expect(all.reduce((sum, { minutes }) => sum + minutes, 0)).toBeCloseTo(5 * stops, 6);
+  });
+
+  test('what is only gone through, or left lying, is not', () => {
+    expect(acted(0.05)).toEqual([]);
+    expect(acted(400)).toEqual([]);
+  });
+
+  test('an act has a time of its own once it was done twice', () => {
+    const once = [{ acted: [{ do: 'stuff' as const, times: 1, minutes: 9 }] }];
+    expect(actsPaceOf(once)).toEqual({ acts: {}, sewnPerMinute: null });
+    expect(actsPaceOf([...once, ...once])).toEqual({ acts: { stuff: 9 }, sewnPerMinute: null });
+    expect(actsPaceOf([{ acted: [{ do: 'sew', times: 40, minutes: 8 }] }])).toEqual({
+      acts: {},
+      sewnPerMinute: 5,
+    });
+  });
 });

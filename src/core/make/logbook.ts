@@ -1,5 +1,5 @@
-import { paceLimits } from '../plan/time';
-import { Making, type LogEntry, type Run, type RunEvent, type TasksOf } from './run';
+import { paceLimits, type OwnPace, type TimedAct } from '../plan/time';
+import { Making, type Acted, type LogEntry, type Run, type RunEvent, type TasksOf } from './run';
 
 /** A time at work without a long break. */
 export interface Session {
@@ -21,6 +21,8 @@ export interface Logbook {
   entries: LogEntry[];
   /** minutes from tap to tap along rounds, and the stitches made in them */
   worked: { minutes: number; stitches: number };
+  /** what was done at stops and on finished pieces, and how long it took */
+  acted: readonly Acted[];
   finished: boolean;
 }
 
@@ -44,8 +46,8 @@ export function logbookOf(run: Run, events: readonly RunEvent[], tasksOf: TasksO
     } else
       sessions.push({ from: event.at, until: event.at, minutes: 0, stitches: stitches - before.stitches });
   }
-  const { text, log, worked, finished } = making.progress();
-  return { run, text, sessions, entries: log, worked, finished };
+  const { text, log, worked, acted, finished } = making.progress();
+  return { run, text, sessions, entries: log, worked, acted, finished };
 }
 
 /** So many minutes of tapping tell a pace; fewer may be anything. */
@@ -57,6 +59,36 @@ export function paceOf(logbooks: readonly Pick<Logbook, 'worked'>[]): number | n
   const pace = minutes > 0 ? stitches / minutes : 0;
   const isKnown = minutes >= enoughMinutes && pace >= paceLimits[0] && pace <= paceLimits[1];
   return isKnown ? Math.round(pace * 10) / 10 : null;
+}
+
+/** Done so often, or sewn so many stitches, an act has a time of its own. */
+const enoughTimes = 2;
+const enoughSewn = 30;
+
+/** Minutes for what she does at stops and stitches she sews a minute, over several makings; only what she did often enough. */
+export function actsPaceOf(
+  logbooks: readonly Pick<Logbook, 'acted'>[],
+): Pick<OwnPace, 'acts' | 'sewnPerMinute'> {
+  const all = logbooks.flatMap(({ acted }) => acted);
+  const totalOf = (doing: Acted['do']) =>
+    all
+      .filter((one) => one.do === doing)
+      .reduce((sum, { times, minutes }) => ({ times: sum.times + times, minutes: sum.minutes + minutes }), {
+        times: 0,
+        minutes: 0,
+      });
+  const tenths = (value: number) => Math.round(value * 10) / 10;
+  const kinds = [...new Set(all.map((one) => one.do))].filter(
+    (doing): doing is TimedAct => doing !== 'sew' && doing !== 'work',
+  );
+  const known = kinds
+    .map((doing) => [doing, totalOf(doing)] as const)
+    .filter(([, { times }]) => times >= enoughTimes);
+  const sewn = totalOf('sew');
+  return {
+    acts: Object.fromEntries(known.map(([doing, { times, minutes }]) => [doing, tenths(minutes / times)])),
+    sewnPerMinute: sewn.times >= enoughSewn ? tenths(sewn.times / sewn.minutes) : null,
+  };
 }
 
 /** The entries that say something, by every word of it in any order: a word of the note, the piece, the day. */

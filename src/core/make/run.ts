@@ -1,5 +1,7 @@
 import Joi from 'joi';
 import { handsSchema, type Hands } from '../plan/hands';
+import type { Doing } from '../plan/order';
+import { usualPace } from '../plan/time';
 import { afterRepeat } from './moves';
 import { movesOfTask, taskName, taskWords, type Task } from './tasks';
 
@@ -130,12 +132,26 @@ export interface Progress {
   stitches: number;
   /** minutes from one tap along a round to the next, and the stitches made in them: her pace */
   worked: { minutes: number; stitches: number };
+  /** what was done at stops and on finished pieces, and how long it took */
+  acted: readonly Acted[];
   lastAt: number;
   finished: boolean;
 }
 
+/** Acts of one kind that were timed: how often, and minutes in all; of a seam its stitches. */
+export interface Acted {
+  do: Doing;
+  times: number;
+  minutes: number;
+}
+
 /** A break longer than this is no working time. */
 const longestGap = 5 * 60_000;
+/** Stuffing and stitching go on without a tap; longer than this nobody is at it. */
+const longestAct = 30 * 60_000;
+/** A stop that is gone through so many times quicker or slower than usual was not done there, or not all the time. */
+const tooQuick = 8;
+const tooSlow = 6;
 /** Places remembered for stepping back. */
 const backKept = 100_000;
 
@@ -158,6 +174,9 @@ export class Making {
   private minutes = 0;
   private stitches = 0;
   private readonly worked = { minutes: 0, stitches: 0 };
+  private readonly acted = new Map<Doing, Acted>();
+  /** minutes at the stop or the finishing she is at */
+  private atStop = 0;
   private lastAt: number;
   private readonly log: LogEntry[] = [];
   private readonly before: Place[] = [];
@@ -175,8 +194,9 @@ export class Making {
   progress(): Progress {
     const { text, place, log, minutes, stitches, lastAt, finished } = this;
     const worked = { ...this.worked };
+    const acted = Array.from(this.acted.values(), (one) => ({ ...one }));
     const ticked = new Set(this.ticked);
-    return { text, place, ticked, log: [...log], minutes, stitches, worked, lastAt, finished };
+    return { text, place, ticked, log: [...log], minutes, stitches, worked, acted, lastAt, finished };
   }
 
   /** Minutes at work so far, and stitches of the rounds tapped along. */
@@ -189,6 +209,8 @@ export class Making {
     const gap = event.at - this.lastAt;
     const minutes = gap > 0 && gap <= longestGap ? gap / 60_000 : 0;
     this.minutes += minutes;
+    if (gap > 0 && gap <= longestAct && this.tasks[this.place.task]?.kind !== 'round')
+      this.atStop += gap / 60_000;
     this.lastAt = Math.max(this.lastAt, event.at);
     switch (event.kind) {
       case 'on':
@@ -251,6 +273,7 @@ export class Making {
     const most = this.tasks[task] ? movesOfTask(this.tasks[task]) : 0;
     this.place = { copy: Math.min(place.copy, this.run.copies - 1), task, move: Math.min(place.move, most) };
     this.ticked = new Set();
+    this.atStop = 0;
     this.finished = false;
   }
 
@@ -262,8 +285,10 @@ export class Making {
     const most = movesOfTask(task);
     if (task.kind !== 'round') {
       const next = task.kind === 'stop' ? most : move + 1;
-      if (next >= most) this.nextTask();
-      else this.place = { ...this.place, move: next };
+      if (next >= most) {
+        this.time(task);
+        this.nextTask();
+      } else this.place = { ...this.place, move: next };
       return;
     }
     const next = by === 'stitch' ? move + 1 : by === 'repeat' ? afterRepeat(task.moves, move) : most;
@@ -278,6 +303,25 @@ export class Making {
     else this.place = { ...this.place, move: next };
   }
 
+  /** Takes down how long a stop or a finishing took, shared among its acts as they usually share it. */
+  private time(task: Exclude<Task, { kind: 'round' }>): void {
+    const acts: Doing[] = task.kind === 'stop' ? task.acts.map(({ act }) => act) : [task.do];
+    const usually = acts.map((act) =>
+      act === 'sew' ? movesOfTask(task) / usualPace.sewnPerMinute : act === 'work' ? 0 : usualPace.acts[act],
+    );
+    const usual = usually.reduce((sum, minutes) => sum + minutes, 0);
+    const isDone = this.atStop > usual / tooQuick && this.atStop < usual * tooSlow;
+    if (!isDone) return;
+    acts.forEach((act, i) => {
+      const { times, minutes } = this.acted.get(act) ?? { times: 0, minutes: 0 };
+      this.acted.set(act, {
+        do: act,
+        times: times + (act === 'sew' ? movesOfTask(task) : 1),
+        minutes: minutes + (this.atStop * (usually[i] ?? 0)) / usual,
+      });
+    });
+  }
+
   private back(): void {
     const last = this.before.pop();
     if (!last) return;
@@ -287,11 +331,13 @@ export class Making {
       this.stitches = Math.max(0, this.stitches - stitchesOf(task, this.place.move - last.move));
     this.place = last;
     this.ticked = new Set();
+    this.atStop = 0;
     this.finished = false;
   }
 
   private nextTask(): void {
     this.ticked = new Set();
+    this.atStop = 0;
     const { copy, task } = this.place;
     if (task + 1 < this.tasks.length) this.place = { copy, task: task + 1, move: 0 };
     else if (copy + 1 < this.run.copies) this.place = { copy: copy + 1, task: 0, move: 0 };

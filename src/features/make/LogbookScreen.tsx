@@ -3,15 +3,13 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { nameOfToy } from '../../core/keep/toyCard';
-import { entriesWith, logbookOf, paceOf, type Logbook, type Session } from '../../core/make/logbook';
+import { entriesWith, logbookOf, type Logbook, type Session } from '../../core/make/logbook';
 import { usualHands } from '../../core/plan/hands';
 import { analyseToy } from '../../core/toy/analyse';
 import { plannedForHands } from '../../core/toy/planToy';
 import { asMadeMarkdown } from '../../core/toy/sheet/asMade';
-import { usualPace } from '../../core/plan/time';
 import { fileName } from '../../core/words/fileName';
 import { timeWords } from '../../core/words/time';
-import { usePace } from '../../data/pace';
 import { runs } from '../../data/runs';
 import { packToy } from '../../data/shelfFile';
 import { tasksOfText } from '../../data/useMaking';
@@ -26,6 +24,7 @@ import { Empty, Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { Body, Quiet, Title } from '../../ui/text';
 import { LogEntries } from './LogEntries';
+import { PaceCard } from './PaceCard';
 
 /** Every making of a toy, looked back on, the newest first. */
 async function logbooksOf(toy: string): Promise<Logbook[]> {
@@ -111,38 +110,6 @@ function Made({ book, wanted }: { book: Logbook; wanted: string }) {
   );
 }
 
-/** Her own pace, and whether times are counted by it. */
-function Pace({ books }: { books: readonly Logbook[] }) {
-  const { own, failed, change } = usePace();
-  const known = paceOf(books);
-  if (known === null && own === null) return null;
-  return (
-    <Card gap="$2">
-      <Title render="h2" margin={0}>
-        Your pace
-      </Title>
-      {known === null ? null : (
-        <Body>
-          By the taps of this toy: {known} stitches a minute, pauses and stops left out. Usual is{' '}
-          {usualPace.stitchesPerMinute}.
-        </Body>
-      )}
-      {own === null ? null : <Body>Times are counted by {own} stitches a minute.</Body>}
-      <View flexDirection="row" flexWrap="wrap" gap="$2">
-        {known === null || known === own ? null : (
-          <Press label="Count times by it" onPress={() => change(known)} />
-        )}
-        {own === null ? null : <Press label="By the usual pace again" onPress={() => change(null)} />}
-      </View>
-      {failed ? (
-        <Notice tone="wrong" live>
-          the browser would not keep that. Try again.
-        </Notice>
-      ) : null}
-    </Card>
-  );
-}
-
 /** Saves the toy with everything that was written down while it was made. */
 function SaveAll({ id, name }: { id: string; name: string }) {
   const [failed, setFailed] = useState(false);
@@ -207,7 +174,7 @@ export function LogbookScreen() {
             <Made key={book.run.id} book={book} wanted={wanted.trim()} />
           ))}
           {books && wanted === '' ? <Sessions books={books} /> : null}
-          {books ? <Pace books={books} /> : null}
+          {books ? <PaceCard books={books} /> : null}
         </View>
         {books && books.length > 0 ? <SaveAll id={editor.id} name={nameOfToy(analysis)} /> : null}
       </Page>
