@@ -46,8 +46,6 @@ await phone.getByRole('link', { name: 'Open Head' }).click();
 await shot(phone, 'rounds');
 await phone.getByRole('tab', { name: 'Map' }).click();
 await shot(phone, 'map');
-await phone.getByRole('radio', { name: /^Mouth/ }).click();
-await shot(phone, 'feature');
 await phone.getByRole('tab', { name: 'Form' }).click();
 await phone.locator('canvas[data-ready=yes]').waitFor();
 await phone.getByText('Settling …').waitFor({ state: 'detached' });
@@ -58,7 +56,12 @@ await shot(phone, 'stops');
 await phone.getByRole('button', { name: /^Back to/ }).click();
 await phone.getByRole('tab', { name: /^Together/ }).click();
 await shot(phone, 'together');
-await phone.getByRole('group', { name: 'Left arm' }).scrollIntoViewIfNeeded();
+await phone.getByRole('button', { name: 'Left arm: sew it, stitch by stitch' }).click();
+await phone
+  .getByRole('group', { name: 'Left arm', exact: true })
+  .getByRole('heading')
+  .scrollIntoViewIfNeeded();
+await phone.getByRole('img', { name: 'Left arm, how it is joined' }).scrollIntoViewIfNeeded();
 await shot(phone, 'join');
 await phone.getByRole('tab', { name: 'Yarn' }).click();
 await phone.getByRole('radio', { name: 'Bulky, chunky' }).click();
@@ -85,6 +88,10 @@ for (let round = 3; round <= 23; round += 1)
   await phone.getByRole('button', { name: `Round ${round} done` }).click();
 await shot(phone, 'halt');
 await phone.getByRole('button', { name: 'Leave the work' }).click();
+await phone.getByRole('link', { name: 'Logbook' }).click();
+await phone.getByRole('heading', { name: 'Logbook' }).waitFor();
+await shot(phone, 'logbook');
+await phone.getByRole('button', { name: 'Back to the making' }).click();
 await phone.getByRole('tab', { name: 'Parts' }).click();
 await phone.getByRole('link', { name: 'Child-safe' }).click();
 await phone.getByRole('radio', { name: 'Under 3' }).click();

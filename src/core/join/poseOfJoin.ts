@@ -211,7 +211,12 @@ function passingThrough(wall: PosedUnit, part: JoinPart, surface: Wall, { pins }
   const middle = vec3.lerp(vec3.create(), from, to, 0.5);
   if (isInRows(part)) {
     const frame = frameAt(middle, way, forward);
-    return { frame, outward: upward, thickness: flatThickness, ...sheetOf(part, liesAlong(middle, way)) };
+    return {
+      frame,
+      outward: upward,
+      thickness: flatThickness,
+      ...sheetOf(part, liesAlong(middle, way, vec3.distance(from, to))),
+    };
   }
   const origin = vec3.scaleAndAdd(vec3.create(), middle, way, -lengthOf(surface) / 2);
   return { frame: frameAt(origin, way, forward), outward: upward, thickness: 1 };

@@ -157,13 +157,26 @@ function alongLine({ from, way, aside, off }: Line, x: number, y: number, offMm:
   return vec3.scaleAndAdd(place, place, off, offMm);
 }
 
-/** Straight along a line in space, its middle at a place. */
-export function liesAlong(middle: vec3, way: vec3): Lies {
+/** What hangs out of a strand falls so steeply, as a share of its length. */
+const falls = 0.9;
+
+/**
+ * Straight along a line in space, its middle at a place; what is longer than the line hangs down from its ends.
+ *
+ * @param straightMm how much of it is held straight
+ */
+export function liesAlong(middle: vec3, way: vec3, straightMm: number): Lies {
   const aside = vec3.cross(vec3.create(), vec3.fromValues(0, 0, 1), way);
   if (vec3.length(aside) < 1e-6) vec3.set(aside, 0, 1, 0);
   vec3.normalize(aside, aside);
   const off = vec3.cross(vec3.create(), way, aside);
-  return (x, y, offMm) => alongLine({ from: middle, way, aside, off }, x, y, offMm);
+  const outward = Math.sqrt(1 - falls ** 2);
+  return (x, y, offMm) => {
+    const loose = Math.max(0, Math.abs(x) - straightMm / 2);
+    const held = Math.sign(x) * (Math.abs(x) - loose + loose * outward);
+    const place = alongLine({ from: middle, way, aside, off }, held, y, offMm);
+    return vec3.set(place, place[0], place[1] - loose * falls, place[2]);
+  };
 }
 
 /** Upright before one, its middle at a place. */
