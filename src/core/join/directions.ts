@@ -271,7 +271,7 @@ const degreesWords = (degrees: number): string => `${Math.round(Math.abs(degrees
 
 /** How it is held while it is pinned and sewn, where that is not straight off the wall with its front to the front. */
 function stanceLines({ turned, path, kind, sentence: { stance } }: Join): string[] {
-  const { droop = 0, lean = 0 } = stance ?? {};
+  const { droop = 0, lean = 0, spread = 0 } = stance ?? {};
   const lines: string[] = [];
   if (Math.abs(turned) > 0.5) {
     const count = path?.length ?? 0;
@@ -286,6 +286,9 @@ function stanceLines({ turned, path, kind, sentence: { stance } }: Join): string
   const held = [
     droop === 0 ? '' : `${degreesWords(droop)} ${droop > 0 ? 'lower' : 'higher'}`,
     lean === 0 ? '' : `${degreesWords(lean)} further ${lean > 0 ? 'forward' : 'back'}`,
+    spread === 0
+      ? ''
+      : `${degreesWords(spread)} further ${spread > 0 ? 'out to its side' : 'in to the middle'}`,
   ].filter((words) => words !== '');
   if (held.length > 0)
     lines.push(`Hold its far end ${held.join(' and ')} than straight off the fabric while you sew.`);

@@ -223,6 +223,8 @@ describe('flat pieces have their place in the toy that is put together', () => {
   test('what is pulled through sticks out on both sides, what hangs has its thread', () => {
     const through = assembled(toy('Pull the feeler through the body from side to side at R8.'));
     const strand = through.find(({ unit }) => unit.part === 'feeler')!;
+    const alone = sizeOfToy(assembled(toy('')).slice(0, 1));
+    expect(sizeOfToy(through).heightMm).toBeCloseTo(alone.heightMm, 6);
     const xs = [0, Math.PI].map((azimuth) => placeOf(strand, { along: 0, azimuth })[0]!);
     expect(Math.min(...xs)).toBeLessThan(-18);
     expect(Math.max(...xs)).toBeGreaterThan(18);

@@ -83,14 +83,17 @@ function tilted(from: vec3, to: vec3, degrees: number): vec3 {
 const nearlyUpright = 0.9;
 
 /** Where the far end of a piece points that would point straight off its wall. */
-function pointed(straight: vec3, place: vec3, { droop = 0, lean = 0 }: StanceSaid): vec3 {
+function pointed(straight: vec3, place: vec3, { droop = 0, lean = 0, spread = 0 }: StanceSaid): vec3 {
   const [x = 0] = place;
   const aside = Math.abs(x) > 1 ? vec3.fromValues(Math.sign(x), 0, 0) : forward;
   const isOnTop = (straight[1] ?? 0) > nearlyUpright && droop > 0;
   const isBelow = (straight[1] ?? 0) < -nearlyUpright && droop < 0;
   const vertical = isOnTop || isBelow ? aside : vec3.fromValues(0, droop > 0 ? -1 : 1, 0);
   const hung = droop === 0 ? straight : tilted(straight, vertical, droop);
-  return lean === 0 ? hung : tilted(hung, vec3.fromValues(0, 0, Math.sign(lean)), lean);
+  const leant = lean === 0 ? hung : tilted(hung, vec3.fromValues(0, 0, Math.sign(lean)), lean);
+  // In the middle of the toy nothing has a side of its own.
+  if (spread === 0 || Math.abs(x) <= 1) return leant;
+  return tilted(leant, vec3.fromValues(Math.sign(x) * Math.sign(spread), 0, 0), spread);
 }
 
 /** Ways to join by an edge that is laid flat: what is worked in is held flat while the hook goes through both its layers. */

@@ -1,6 +1,7 @@
 import * as vec3 from 'gl-matrix/vec3';
 import { direction } from '../place/frame/direction';
 import type { JoinPart, Unit } from './joined';
+import { isStrand } from './placing';
 import { depthAt, radiusAt, type Wall, type WallPoint } from './wall';
 
 /**
@@ -131,13 +132,13 @@ export function boundsOf(posed: readonly PosedUnit[]): { low: vec3; high: vec3 }
   return { low, high };
 }
 
-/** Width, height and depth of the assembled toy, without what lies beside it; in mm. */
+/** Width, height and depth of the assembled toy, without what lies beside it and without strands, which hang as they will; in mm. */
 export function sizeOfToy(posed: readonly PosedUnit[]): {
   widthMm: number;
   heightMm: number;
   depthMm: number;
 } {
-  const { low, high } = boundsOf(posed.filter(({ loose }) => !loose));
+  const { low, high } = boundsOf(posed.filter(({ loose, part }) => !loose && !isStrand(part)));
   const [widthMm = 0, heightMm = 0, depthMm = 0] = vec3.sub(vec3.create(), high, low);
   return { widthMm, heightMm, depthMm };
 }

@@ -50,6 +50,10 @@ test.each([
   ['Sew the arms to the sides of the body on round 8, drooping 20 degrees.', 'left and a little down'],
   ['Sew the arms to the sides of the body on round 8, raised 90 degrees.', 'up'],
   ['Sew the arms to the sides of the body on round 8, tilted back 20°.', 'left and a little back'],
+  [
+    'Sew the arms to the body on round 8, 3 stitches from the front, leaning outward 20 degrees.',
+    'left and a little forward',
+  ],
 ])('%s points %s', (sentence, words) => {
   const unit = assembled(analyseToy(toy(sentence))).find((one) => one.unit.name === 'left arm')!;
   expect(pointingWords(unit)).toBe(words);

@@ -82,8 +82,8 @@ const tiltedOn = (now: number, by: number): number =>
  * @returns null where its join does not allow it
  */
 export function stepStance(join: Join, step: StanceStep, isMirrored: boolean): StanceSaid | null {
-  const { turned, droop = 0, lean = 0 } = join.sentence.stance ?? {};
-  const tilts = { ...(droop === 0 ? {} : { droop }), ...(lean === 0 ? {} : { lean }) };
+  const { turned, ...tilts } = join.sentence.stance ?? {};
+  const { droop = 0, lean = 0 } = tilts;
   if (step === 'turn-left' || step === 'turn-right')
     return canTurn(join) ? { ...tilts, ...turnedOn(join, step === 'turn-right', isMirrored) } : null;
   if (!canTilt(join)) return null;
@@ -94,7 +94,7 @@ export function stepStance(join: Join, step: StanceStep, isMirrored: boolean): S
 }
 
 const written =
-  /,? (?:turned \d+ (?:degrees|stitch|stitches) (?:clockwise|anticlockwise|up|down|outward|inward)|(?:drooping|raised|leaning forward|leaning back) \d+ degrees)/g;
+  /,? (?:turned \d+ (?:degrees|stitch|stitches) (?:clockwise|anticlockwise|up|down|outward|inward)|(?:drooping|raised|leaning forward|leaning back|leaning outward|leaning inward) \d+ degrees)/g;
 
 /** The edit that has a sentence say how its units stand. Its other words stay, unless it says so in words of its own. */
 export function rewriteStance(was: AnyJoin, stance: StanceSaid): LineEdit {

@@ -18,6 +18,8 @@ test.each<[string, object | null]>([
   ['leaning to the back at an angle of 10 degrees', { lean: -10 }],
   ['at an angle of 30 degrees downwards', { droop: 30 }],
   ['angled 30 deg up', { droop: -30 }],
+  ['each tilted outward 15 degrees', { spread: 15 }],
+  ['leaning inwards by 10°', { spread: -10 }],
   ['drooping 20 degrees, tilted back 10 degrees', { droop: 20, lean: -10 }],
   // How far, or which way, is not said.
   ['turned 3 stitches', null],
@@ -52,6 +54,10 @@ test('what is written is read back to the same', () => {
         degrees.map((by) => -by),
       ),
       lean: fc.oneof(
+        degrees,
+        degrees.map((by) => -by),
+      ),
+      spread: fc.oneof(
         degrees,
         degrees.map((by) => -by),
       ),

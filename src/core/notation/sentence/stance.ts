@@ -17,13 +17,15 @@ export interface StanceSaid {
   droop?: number;
   /** its far end is further to the front of the toy; less than 0: to its back */
   lean?: number;
+  /** its far end is further to its own side of the toy; less than 0: to the middle */
+  spread?: number;
 }
 
 const degrees = String.raw`(\d{1,3}) ?-?(?:degrees?|deg\b|°)`;
 const about = String.raw`(?:(?:by|at|about|of|with|to) |an? (?:angle|slant) of |roughly |around )*`;
 const them = String.raw`(?: (?:them|it|both|its ends?|their ends?|the ends?))?`;
 const tilting = String.raw`(?:angl(?:ed|e|ing)|tilt(?:ed|ing)?|slant(?:ed|ing)?|slop(?:ed|ing)|lean(?:ed|ing|s)?|point(?:ed|ing|s)?|hang(?:ing|s)?|held|bent|fac(?:ing|es?))`;
-const aim = String.raw`(down(?:wards?)?|up(?:wards?)?|forwards?|(?:to|towards) the front|back(?:wards?)?|(?:to|towards) the back)`;
+const aim = String.raw`(down(?:wards?)?|up(?:wards?)?|forwards?|(?:to|towards) the front|back(?:wards?)?|(?:to|towards) the back|outwards?|inwards?|apart)`;
 const turning = String.raw`(?:turn(?:ed|ing)?|rotat(?:ed|e|ing)|roll(?:ed)?|twist(?:ed)?)`;
 const turnAmount = String.raw`(?:${degrees}|(\d{1,2}|${Object.keys(numberWords).join('|')}|a) (?:sts?|stitch(?:es)?)|(an? (?:quarter|half|eighth)|half)(?: of)?(?: a)?(?: turn)?)`;
 const turnWay = String.raw`((?:anti|counter)-?clockwise|clockwise|up(?:wards?)?|down(?:wards?)?|outwards?|inwards?)`;
@@ -37,6 +39,8 @@ const wayOf = (word: string): TurnWay => {
 function tilt(word: string, by: number): StanceSaid {
   if (word.startsWith('down')) return { droop: by };
   if (word.startsWith('up')) return { droop: -by };
+  if (/^(?:out|apart)/.test(word)) return { spread: by };
+  if (word.startsWith('in')) return { spread: -by };
   return { lean: /back/.test(word) ? -by : by };
 }
 
@@ -100,15 +104,14 @@ const manners: readonly Manner[] = [
   },
 ];
 
-const mostDegrees = 180;
-const isPossible = ({
-  turned: { by, unit } = { by: 0, unit: 'degrees', way: 'up' },
-  droop = 0,
-  lean = 0,
-}: StanceSaid) =>
-  (unit === 'stitches' || by <= mostDegrees) &&
-  Math.abs(droop) <= mostDegrees / 2 &&
-  Math.abs(lean) <= mostDegrees / 2;
+const mostTurned = 180;
+const mostTilted = 90;
+
+/** Whether there is so much to turn or tilt. */
+function isPossible({ turned: turn, droop = 0, lean = 0, spread = 0 }: StanceSaid): boolean {
+  const isTurnable = !turn || turn.unit === 'stitches' || turn.by <= mostTurned;
+  return isTurnable && [droop, lean, spread].every((by) => Math.abs(by) <= mostTilted);
+}
 
 /**
  * What a sentence says of how a piece stands.
@@ -121,18 +124,20 @@ export function readStance(words: string): { stance: StanceSaid | null; rest: st
   let rest = words;
   const said: string[] = [];
   for (const { read, stance: stanceOf } of manners) {
-    const found = read.exec(rest);
-    const own = found && stanceOf(found);
-    if (!own || !isPossible(own)) continue;
-    stance = { ...own, ...stance };
-    said.push(found[0]);
-    rest = `${rest.slice(0, found.index)}·${rest.slice(found.index + found[0].length)}`;
+    // `Tilted forward 10 degrees, tilted outward 20 degrees`: one manner may say two things.
+    for (let found = read.exec(rest); found; found = read.exec(rest)) {
+      const own = stanceOf(found);
+      if (!isPossible(own)) break;
+      stance = { ...own, ...stance };
+      said.push(found[0]);
+      rest = `${rest.slice(0, found.index)}·${rest.slice(found.index + found[0].length)}`;
+    }
   }
   return { stance: said.length > 0 ? stance : null, rest, said };
 }
 
 /** The same in words that are read back to it. */
-export function writeStance({ turned: turn, droop, lean }: StanceSaid): string[] {
+export function writeStance({ turned: turn, droop, lean, spread }: StanceSaid): string[] {
   const tilted = (degreesSaid: number | undefined, more: string, less: string): string =>
     degreesSaid ? `${degreesSaid > 0 ? more : less} ${Math.abs(degreesSaid)} degrees` : '';
   const by = turn && `${turn.by} ${turn.unit === 'stitches' && turn.by === 1 ? 'stitch' : turn.unit}`;
@@ -140,5 +145,6 @@ export function writeStance({ turned: turn, droop, lean }: StanceSaid): string[]
     turn && turn.by > 0 ? `turned ${by} ${turn.way}` : '',
     tilted(droop, 'drooping', 'raised'),
     tilted(lean, 'leaning forward', 'leaning back'),
+    tilted(spread, 'leaning outward', 'leaning inward'),
   ].filter((words) => words !== '');
 }

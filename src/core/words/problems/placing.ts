@@ -159,13 +159,16 @@ function stuffingWords(
   };
 }
 
+/** Words of how something stands, and not where. */
+const aboutStance = /\b(?:droop|sag|point|lean|tilt|angle|slant|rotat|raise)/i;
+
 function unusedWords(facts: PlacingFacts['words-unused']): string {
   const words = `“${facts.words}”`;
   switch (facts.of) {
     case 'place':
       return `${words} could not be read and is left out for the ${facts.name}. Say it by rounds and stitches, or keep it as placed.`;
     case 'join':
-      return `${words} could not be read and is left out for the ${facts.piece.toLowerCase()}. Say it by rounds and stitches: “3 stitches between them”, “4 stitches from the front”.`;
+      return `${words} could not be read and is left out for the ${facts.piece.toLowerCase()}. ${aboutStance.test(facts.words) ? 'Say it by degrees or stitches: “drooping 30 degrees”, “leaning forward 20 degrees”, “turned 2 stitches clockwise”.' : 'Say it by rounds and stitches: “3 stitches between them”, “4 stitches from the front”.'}`;
     case 'stuffing':
       return `${words} ${stuffingWords(facts.piece.toLowerCase())[facts.open]}`;
   }
