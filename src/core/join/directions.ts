@@ -92,6 +92,11 @@ const otherOf = (join: Join, wall: JoinPart, { joins, fronts }: JoinedToy): Join
   });
 };
 
+const isFlat = ({ fabric }: JoinPart): boolean => fabric.row[0] === 1;
+/** Of a flat wall its rounds are rows. */
+const asRows = (words: string): string =>
+  words.replace(/\bround(s?)\b/g, 'row$1').replace(/\bRound(s?)\b/g, 'Row$1');
+
 function wallLines(join: Join, wall: JoinPart, toy: JoinedToy): string[] {
   const { fronts } = toy;
   const { row, round, stitch, covers, unit } = join;
@@ -103,6 +108,12 @@ function wallLines(join: Join, wall: JoinPart, toy: JoinedToy): string[] {
   }
   if (row === null || round === null || stitch === null) return lines;
   const count = countAbout(wall, row);
+  if (isFlat(wall)) {
+    lines.push(
+      `Row ${Math.round(round)} has ${count} stitches, its middle is at ${withHalf((count + 1) / 2)}. Every other row is counted back; top, left and right are with its right side towards you.`,
+    );
+    return lines.map(asRows);
+  }
   const front = fronts.get(wall.part.id) ?? wall.front;
   const frontStitch = stitchAtAzimuth(wall.fabric, wall.starts, Math.max(1, Math.round(row)), front);
   lines.push(
@@ -340,11 +351,13 @@ function wallDirections(join: Join, wall: JoinPart, toy: JoinedToy, names: reado
     };
   if (round === null || stitch === null)
     return { ...nothing, address: `on the ${wallName}: where is not said yet` };
-  return {
-    ...said,
+  const placed = {
     address: `${roundWords(round)} of the ${wallName}, ${stitchWords(stitch, countAbout(wall, row))}`,
     pins: pinsSaid(join, wall, names),
   };
+  return isFlat(wall)
+    ? { ...said, path: said.path.map(asRows), address: asRows(placed.address), pins: placed.pins.map(asRows) }
+    : { ...said, ...placed };
 }
 
 /**

@@ -5,6 +5,8 @@ import { stitchAtAzimuth, stitchAzimuth, turn } from '../shape/azimuth';
 import { withHalf } from './directions';
 import type { Join, JoinedToy, JoinPart, LedgerLine } from './joined';
 import { labelOf } from './numbers';
+import { xOf } from './onFlat';
+import { flatPiece } from './outline';
 import { pinWord } from './pins';
 import { endOf } from './placing';
 import { alongAt, inSpace, wallOf, type Wall, type WallPoint } from './wall';
@@ -115,6 +117,30 @@ function seenStitch(
   };
 }
 
+/** A place of a wall on the page, in mm from the middle of a spot. */
+type SeenAt = (at: { row: number; stitch: number }) => SeenStitch;
+
+/** How the stitches of a wall are seen about the middle of a join: from outside, or laid flat. */
+function seenAbout(join: Join, wall: JoinPart, row: number): SeenAt | null {
+  const { centre, stitch } = join;
+  if (wall.fabric.row[0] === 1) {
+    const { rows } = flatPiece(wall);
+    const placeOf = (at: { row: number; stitch: number }) => {
+      const own = rows[Math.max(0, Math.min(rows.length, Math.round(at.row)) - 1)];
+      return own ? { x: xOf(own, at.stitch), y: (own.from + own.to) / 2 } : { x: 0, y: 0 };
+    };
+    const middle = placeOf({ row, stitch: stitch ?? 1 });
+    return (at) => {
+      const { x, y } = placeOf(at);
+      return { ...at, x: x - middle.x, y: middle.y - y, facing: 1 };
+    };
+  }
+  if (!centre) return null;
+  const surface = wallOf(wall.fabric, wall.starts, wall.profile, !endOf(wall).open);
+  const view = viewOf(wall, surface, centre);
+  return (at) => seenStitch(wall, surface, view, at);
+}
+
 /** Rows about what is covered that are drawn, stitches beside it, and how far round the rim a stitch still shows. */
 const rowsBeside = 2;
 const stitchesBeside = 2.4;
@@ -140,16 +166,18 @@ function vOf({ x, y }: { x: number; y: number }, size: number, isDown: boolean, 
 function spotPicture(join: Join, wall: JoinPart): JoinPicture | null {
   const { centre, path, pins, covers } = join;
   const row = join.row ?? covers?.rows[0] ?? null;
-  if (!centre || row === null) return null;
+  if (row === null) return null;
   const { fabric } = wall;
-  const surface = wallOf(fabric, wall.starts, wall.profile, !endOf(wall).open);
-  const view = viewOf(wall, surface, centre);
+  const seenAt = seenAbout(join, wall, row);
+  if (!seenAt) return null;
   const middle = Math.max(1, Math.min(fabric.rounds, Math.round(row)));
   const nearest = {
     row: middle,
-    stitch: Math.round(join.stitch ?? stitchAtAzimuth(fabric, wall.starts, middle, centre.azimuth)),
+    stitch: Math.round(
+      join.stitch ?? (centre ? stitchAtAzimuth(fabric, wall.starts, middle, centre.azimuth) : 1),
+    ),
   };
-  const sewn = (path ?? [nearest]).map((at) => seenStitch(wall, surface, view, at));
+  const sewn = (path ?? [nearest]).map((at) => seenAt(at));
   const { widthMm } = wall.gauge;
   const half =
     Math.max(...sewn.map(({ x, y }) => Math.max(Math.abs(x), Math.abs(y)))) + stitchesBeside * widthMm;
@@ -163,7 +191,7 @@ function spotPicture(join: Join, wall: JoinPart): JoinPicture | null {
   const stitches: SeenStitch[] = [];
   for (let r = first; r <= last; r += 1)
     for (let stitch = 1; stitch <= roundCount(fabric, r); stitch += 1)
-      stitches.push(seenStitch(wall, surface, view, { row: r, stitch }));
+      stitches.push(seenAt({ row: r, stitch }));
   const shown = stitches.filter(
     ({ x, y, facing }) => facing > leastFacing && Math.abs(x) <= half && Math.abs(y) <= half,
   );
@@ -176,7 +204,7 @@ function spotPicture(join: Join, wall: JoinPart): JoinPicture | null {
     ...rowNumbers(wall, shown, toPage),
     ...needleWay(join, sewn.map(toPage), size),
     ...(pins ?? []).flatMap((pin): PictureMark[] => {
-      const at = toPage(seenStitch(wall, surface, view, pin));
+      const at = toPage(seenAt(pin));
       const out = away(at, { x: centreX, y: centreX - margin / 2 }, 22);
       return [
         { kind: 'dot', tone: 'pin', ...at, radius: size * 1.15 },

@@ -6,6 +6,7 @@ import { withClashes } from './clashes';
 import { blankJoin, type Join, type JoinedToy, type JoinPart, type Unit } from './joined';
 import { Joining } from './joining';
 import { named } from './naming';
+import { goesOnFlat, joinOnFlat } from './onFlat';
 import { joinOnWall } from './onWall';
 import { flatPiece, isInRows } from './outline';
 import {
@@ -92,7 +93,7 @@ function isSaidLying(placing: Placing): boolean {
 /** The one of two pieces that lies on its side where it is joined, or is flat; null where neither does, or it makes no difference. */
 function acrossOf(placing: Placing): JoinPart | null {
   const { piece, wall } = placing;
-  if (wall.fabric.row[0] === 1) return wall;
+  if (wall.fabric.row[0] === 1) return goesOnFlat(placing) ? null : wall;
   if (wall.orientation.lying && !isSaidLying(placing)) return wall;
   // A closed piece that lies touches with its side, not with its end.
   return piece.orientation.lying && !endOf(piece).open ? piece : null;
@@ -119,6 +120,10 @@ function joinReady(state: Joining, waiting: readonly Placing[], all: readonly Pl
     if (!isRow(row)) {
       if (row.why === 'waits') return true;
       unplaced(state, placing, row);
+      return false;
+    }
+    if (wall.fabric.row[0] === 1) {
+      joinOnFlat(state, placing, row);
       return false;
     }
     if (waitsInLine(state, placing, waiting)) return true;

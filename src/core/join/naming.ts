@@ -17,6 +17,7 @@ export function named(
   const isAlone = ({ unit }: Join) => joins.filter((other) => other.unit.part === unit.part).length === 1;
   const placed = joins.map((join) => {
     const wall = wallOfJoin(join);
+    if (wall?.fabric.row[0] === 1) return { join, side: join.unit.side, isBehind: false };
     if (!wall || !join.centre || join.row === null) return { join, side: null, isBehind: false };
     if (wall.orientation.lying) return { join, side: sideAlong(wall, join.row), isBehind: false };
     const off = wrapAngle(join.centre.azimuth - (fronts.get(wall.part.id) ?? wall.front)) * rightward(wall);

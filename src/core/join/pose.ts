@@ -89,8 +89,8 @@ export function poseToy(
   );
   const byId = (id: string) => worked.find(({ part }) => part.id === id);
   const placeable = joins.filter(
-    ({ kind, centre, ring }) =>
-      kind === 'edge-to-edge' || kind === 'strung' || ring !== null || centre !== null,
+    ({ kind, centre, ring, path }) =>
+      kind === 'edge-to-edge' || kind === 'strung' || ring !== null || centre !== null || path !== null,
   );
   const root = rootOf(worked, placeable);
   if (!root) return [];
@@ -116,8 +116,7 @@ export function poseToy(
       return true;
     }
     const surface = surfaceOf(part, heldFlat.has(join.kind));
-    // On what lies flat itself nothing is placed.
-    const place = wall.sheet ? null : placeBy(join, wall, part, surface);
+    const place = placeBy(join, wall, part, surface);
     if (!place) return true;
     const alone = standAlone(part, join.unit);
     posed.push({ ...alone, surface, facing: join.facing ?? alone.facing, ...place });

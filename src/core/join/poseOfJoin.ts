@@ -5,6 +5,7 @@ import type { StanceSaid } from '../notation/sentence/stance';
 import { stitchAzimuth } from '../shape/azimuth';
 import { flatStance, headingToFront, liesUpWall, type FlatStance } from './facing';
 import type { Join, JoinPart } from './joined';
+import { xOf } from './onFlat';
 import { flatPiece, isInRows } from './outline';
 import { sewnEdgeOf } from './placing';
 import {
@@ -255,8 +256,30 @@ function hangingFrom(
   return { frame: frameAt(origin, vec3.clone(upward), forward), outward, thickness: 1, thread };
 }
 
+/** A unit onto a flat wall: straight off its right side, its front up. */
+function onSheet(wall: PosedUnit, part: JoinPart, surface: Wall, join: Join): Posed | null {
+  const { row, stitch, through, sentence } = join;
+  const { sheet } = wall;
+  const own = flatPiece(wall.part).rows[Math.max(0, Math.round(row ?? 1) - 1)];
+  if (!sheet || row === null || stitch === null || !own) return null;
+  const share = (xOf(own, stitch) - own.left) / (own.right - own.left);
+  const at = sheet.placeAt({ along: alongAt(wall.surface, row - 0.5), azimuth: Math.PI * share });
+  const { closed, round } = sewnEdgeOf({ piece: part, sentence });
+  const byStart = closed === 'start';
+  const depth = through === null ? lengthOf(surface) : depthAt(surface, alongAt(surface, round));
+  const normal = wall.frame.front;
+  const origin = vec3.scaleAndAdd(vec3.create(), at, normal, byStart ? -depth : depth);
+  const away = byStart ? vec3.clone(normal) : vec3.negate(vec3.create(), normal);
+  return {
+    frame: frameAt(origin, away, upward),
+    outward: vec3.clone(normal),
+    thickness: heldFlat.has(join.kind) ? flatThickness : 1,
+  };
+}
+
 /** Where a join puts its unit; null where it can't stand there. */
 export function placeBy(join: Join, wall: PosedUnit, part: JoinPart, surface: Wall): Posed | null {
+  if (wall.sheet) return isInRows(part) ? null : onSheet(wall, part, surface, join);
   if (join.kind === 'through') return passingThrough(wall, part, surface, join);
   if (join.kind === 'hung') return hangingFrom(wall, part, surface, join);
   if (isInRows(part)) return flatOnWall(wall, part, join);

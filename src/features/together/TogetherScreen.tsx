@@ -214,7 +214,9 @@ function JoinItem({ join, joins }: { join: Join; joins: readonly Join[] }) {
   const { analysis } = useToy();
   const wall = analysis.parts.find(({ source }) => source.id === join.on.part);
   // What is on both sides of a part that lies is on two of its rounds: there is no front line between them to count from.
-  const pair = wall?.form.orientation.lying ? null : pairOf(join, joins);
+  // Nor is there one on a flat part.
+  const isAcross = wall === undefined || wall.form.orientation.lying || wall.fabric.row[0] === 1;
+  const pair = isAcross ? null : pairOf(join, joins);
   return (
     <View render="li" gap="$2" style={{ listStyleType: 'none' }}>
       <JoinCard join={join} />

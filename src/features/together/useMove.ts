@@ -57,6 +57,8 @@ function movable(toy: ToyAnalysis, unit: UnitRef): Movable | null {
   if (!join || join.asWritten || !found || join.row === null || join.round === null || join.stitch === null)
     return null;
   const wall = joinPart(found);
+  // On a flat wall there is no front to go by: its sentence moves what is on it.
+  if (wall.fabric.row[0] === 1) return null;
   const { fabric, starts } = wall;
   const row = Math.max(1, Math.round(join.row));
   const front = joined.fronts.get(join.on.part) ?? wall.front;

@@ -60,7 +60,8 @@ export interface JoiningFacts {
   'join-two-rounds': { rounds: readonly number[] };
   'join-row-missing': Pieces & { what: string };
   'join-waits': Pieces & { what: string };
-  'join-around': Units;
+  /** the wall is flat */
+  'join-around': Units & { isFlat?: boolean };
   'join-turn': Pieces;
   'stance-unused': { piece: string; words: string };
   'join-assumed': Units & { where: keyof typeof usual };
@@ -153,8 +154,10 @@ export const joiningWords: Words<JoiningFacts> = {
     `The ${low(piece)} should go by ${what}, and the ${low(wall)} has no such place.`,
   'join-waits': ({ piece, what }) =>
     `The ${low(piece)} ${agree(piece, 'is', 'are')} placed by the ${low(what)}, and where that goes is not known.`,
-  'join-around': ({ piece, wall, count }) =>
-    `Nothing says where around the ${low(wall)} the ${count === 1 ? '' : `${count} `}${some(piece, count)} ${count === 1 ? 'goes' : 'go'}. Write it: “on both sides”, “at the back”, “4 stitches from the front”, “evenly around”.`,
+  'join-around': ({ piece, wall, count, isFlat }) =>
+    isFlat
+      ? `Nothing says where across the ${low(wall)} the ${count === 1 ? '' : `${count} `}${some(piece, count)} ${count === 1 ? 'goes' : 'go'}. Write it: “in the middle”, “5 stitches from the middle”, or the stitch of each.`
+      : `Nothing says where around the ${low(wall)} the ${count === 1 ? '' : `${count} `}${some(piece, count)} ${count === 1 ? 'goes' : 'go'}. Write it: “on both sides”, “at the back”, “4 stitches from the front”, “evenly around”.`,
   'join-turn': ({ piece }) =>
     `Which way round the ${low(piece)} ${agree(piece, 'is', 'are')} turned is not clear there: ${agree(piece, 'its front looks', 'their fronts look')} that way already, or straight away from it. Write “clockwise” or “anticlockwise”, as you look at ${agree(piece, 'it', 'them')} from outside.`,
   'stance-unused': ({ piece, words }) =>
@@ -166,7 +169,7 @@ export const joiningWords: Words<JoiningFacts> = {
   'join-side': ({ piece, said }) =>
     `The text calls it the ${said} one, and as one looks at the toy’s front the ${low(piece)} is on the other side. Say where round 1 is (Start: top or bottom), or change the side or the stitch.`,
   'join-unworked': ({ piece, what }) =>
-    `Where the ${low(piece)} ${agree(piece, 'is', 'are')} joined is not worked out: the ${low(what)} lies on its side or is flat. On one that lies, say the round, and the stitch of each, “evenly”, “at the front”, “at the back”, “on the top” or “on the bottom”; or pin it, look from every side, then sew.`,
+    `Where the ${low(piece)} ${agree(piece, 'is', 'are')} joined is not worked out: the ${low(what)} lies on its side or is flat. On one that lies, say the round, and the stitch of each, “evenly”, “at the front”, “at the back”, “on the top” or “on the bottom”; on a flat one the row, and “in the middle” or the stitch. Or pin it, look from every side, then sew.`,
   'join-no-wall': ({ piece }) =>
     `Nothing says what the ${low(piece)} ${agree(piece, 'is', 'are')} joined to.`,
   'join-flat': ({ piece, sewn }) => `The ${low(piece)} is a flat piece: ${flatWords(sewn)}`,
