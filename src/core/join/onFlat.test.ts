@@ -6,8 +6,7 @@ import { joinPart } from '../toy/joinAll';
 import { stitchAzimuth } from '../shape/azimuth';
 import { joinDirections } from './directions';
 import { joinPicture } from './joinPicture';
-import { xOf } from './onFlat';
-import { flatPiece } from './outline';
+import { flatPiece, xOf } from './outline';
 import { placeOf, type PosedUnit } from './posed';
 import { alongAt } from './wall';
 

@@ -3,7 +3,7 @@ import { direction } from '../place/frame/direction';
 import { blankJoin, kindOfHeld, type Join, type PinAt, type PinnedStitch, type Unit } from './joined';
 import type { Joining } from './joining';
 import { labelOf, roundAt, rowsCovered, withNumbers } from './numbers';
-import { flatPiece, isInRows, type FlatPiece } from './outline';
+import { flatPiece, isInRows, xOf, type FlatPiece } from './outline';
 import { endOf, heldOf, isStrand, sewnEdgeOf, type Placing } from './placing';
 import { problem } from './problem';
 import type { SewnStitch } from './sewing';
@@ -29,12 +29,6 @@ export function goesOnFlat({ wall, piece, sentence, isOnTop }: Placing): boolean
 }
 
 const middleOf = ({ left, right }: FlatRow): number => (left + right) / 2;
-
-/** Where a stitch of a row lies, which may be a half; in mm to the right of the middle of the piece. */
-export const xOf = ({ left, right, runs, count }: FlatRow, stitch: number): number => {
-  const share = (stitch - 0.5) / count;
-  return runs === 1 ? left + share * (right - left) : right - share * (right - left);
-};
 
 /** Which stitch of a row lies at a place, as a real number. */
 const stitchAt = ({ left, right, runs, count }: FlatRow, x: number): number => {

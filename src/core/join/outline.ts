@@ -37,7 +37,8 @@ export interface FlatPiece {
 /** A piece that is worked in rows from its first to its last, each on the one before: its outline is known. With a round about it, it is not. */
 export function isInRows({ fabric }: Pick<JoinPart, 'fabric'>): boolean {
   const { rounds, folded, row, base } = fabric;
-  const isRowOnRow = (_: unknown, i: number) => row[i] === 1 && (i === 0 || base[i] === i);
+  const isRowOnRow = (_: unknown, i: number) =>
+    row[i] === 1 && (i === 0 || base[i] === i) && roundCount(fabric, i + 1) > 0;
   return rounds > 0 && folded === 0 && Array.from({ length: rounds }).every(isRowOnRow);
 }
 
@@ -52,24 +53,28 @@ export function rowEdge(
   return { runsRight: edge?.runs === 1, count: edge?.count ?? 0 };
 }
 
-/** Middle of the stitches of a row, one a stitch, as they stand on the row before. */
+/** What the stitches of a row stand on: the middle of that, one a stitch; none of a chain, which stands on nothing. */
+function feetOf(fabric: Fabric, row: number, below: Float64Array): number[] {
+  const first = stitchIndex(fabric, row, 1);
+  const baseFirst = stitchIndex(fabric, row - 1, 1);
+  return Array.from({ length: roundCount(fabric, row) }, (_, i) => i).flatMap((i) => {
+    const takes = fabric.parentCount[first + i] ?? 0;
+    const parent = (fabric.parentFirst[first + i] ?? 0) - baseFirst;
+    const [from, to] = [below[parent], below[parent + takes - 1]];
+    return takes > 0 && from !== undefined && to !== undefined ? [(from + to) / 2] : [];
+  });
+}
+
+/** Middle of each stitch of a row: each as wide as any, the whole row over the middle of what it stands on. */
 function placesAbove(fabric: Fabric, row: number, below: Float64Array | null, widthMm: number): Float64Array {
   const count = roundCount(fabric, row);
-  const first = stitchIndex(fabric, row, 1);
-  const places = new Float64Array(count);
-  const baseFirst = row > 1 ? stitchIndex(fabric, row - 1, 1) : 0;
-  const stands = (i: number): number => {
-    if (!below) return i * widthMm;
-    const parent = (fabric.parentFirst[first + i] ?? 0) - baseFirst;
-    const last = parent + Math.max(1, fabric.parentCount[first + i] ?? 1) - 1;
-    return ((below[parent] ?? 0) + (below[last] ?? below[parent] ?? 0)) / 2;
-  };
-  const feet = Array.from({ length: count }, (_, i) => stands(i));
-  const runs = (feet.at(-1) ?? 0) >= (feet[0] ?? 0) ? 1 : -1;
-  // Each stitch as wide as any, the whole row over the middle of what it stands on.
-  const middle = feet.reduce((sum, x) => sum + x, 0) / Math.max(1, count);
-  for (let i = 0; i < count; i += 1) places[i] = middle + runs * (i - (count - 1) / 2) * widthMm;
-  return places;
+  const feet = below ? feetOf(fabric, row, below) : [];
+  const [begun = 0, ended = 0] = [feet[0], feet.at(-1)];
+  const goesBack = below !== null && (below.at(-1) ?? 0) > (below[0] ?? 0);
+  // Where all stand on one, or on nothing, a row comes back against the one before.
+  const runs = begun === ended ? (goesBack ? -1 : 1) : ended > begun ? 1 : -1;
+  const middle = feet.reduce((sum, x) => sum + x, 0) / Math.max(1, feet.length);
+  return Float64Array.from({ length: count }, (_, i) => middle + runs * (i - (count - 1) / 2) * widthMm);
 }
 
 /**
@@ -118,8 +123,8 @@ function runsOf(places: readonly Float64Array[], row: number): 1 | -1 {
   return runsOf(places, row - 1) === 1 ? -1 : 1;
 }
 
-/** Middle of the `stitch`th stitch of a row. */
-const middleOf = ({ left, right, runs, count }: FlatPiece['rows'][number], stitch: number): number => {
+/** Where a stitch of a row lies, which may be a half; in mm to the right of the middle of the piece. */
+export const xOf = ({ left, right, runs, count }: FlatPiece['rows'][number], stitch: number): number => {
   const share = (stitch - 0.5) / count;
   return runs === 1 ? left + share * (right - left) : right - share * (right - left);
 };
@@ -137,7 +142,7 @@ export function outlineOf(piece: JoinPart): OutlineStitch[] {
     at: 'top',
     row: rows.length,
     stitch: i + 1,
-    x: middleOf(last, i + 1),
+    x: xOf(last, i + 1),
     y: last.to,
   }));
   const ends = (side: 'left' | 'right') =>
@@ -153,7 +158,7 @@ export function outlineOf(piece: JoinPart): OutlineStitch[] {
     at: 'foot',
     row: 1,
     stitch: i + 1,
-    x: middleOf(first, i + 1),
+    x: xOf(first, i + 1),
     y: first.from,
   }));
   // From the side that comes down to the other.

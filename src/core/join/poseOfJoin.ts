@@ -5,8 +5,7 @@ import type { StanceSaid } from '../notation/sentence/stance';
 import { stitchAzimuth } from '../shape/azimuth';
 import { flatStance, headingToFront, liesUpWall, type FlatStance } from './facing';
 import type { Join, JoinPart } from './joined';
-import { xOf } from './onFlat';
-import { flatPiece, isInRows } from './outline';
+import { flatPiece, isInRows, xOf } from './outline';
 import { sewnEdgeOf } from './placing';
 import {
   forward,
