@@ -11,7 +11,9 @@ async function breakAt(page: Page, words: string): Promise<void> {
   let found = false;
   await mend(page);
   await page.route(scripts, async (route) => {
-    const pieces = (await (await route.fetch()).text()).split(new RegExp(`["']${words}["'](?!:\\(\\{)`));
+    const pieces = (await (await route.fetch({ maxRetries: 3 })).text()).split(
+      new RegExp(`["']${words}["'](?!:\\(\\{)`),
+    );
     found ||= pieces.length > 1;
     await route.fulfill({
       contentType: 'text/javascript',

@@ -71,7 +71,7 @@ test('a picture asked for before the form is drawn waits for it', async ({ page 
     release = resolve;
   });
   await page.route(/static\/js\/web\/index-.*\.js/, async (route) => {
-    const script = await (await route.fetch()).text();
+    const script = await (await route.fetch({ maxRetries: 3 })).text();
     // What draws in three dimensions; pages are named so too.
     if (script.includes('WebGLRenderer')) await held;
     await route.fulfill({ contentType: 'text/javascript', body: script });

@@ -86,6 +86,12 @@ describe('a moment that the text names', () => {
   ])('stuffing: %s', (words, after) => {
     expect(told(head(24, 4, words)).find(([, , , acts]) => String(acts) === 'stuff')?.[0]).toBe(after);
   });
+
+  test('so many stitches that no round leaves are told', () => {
+    const codes = (words: string) => analyseToy(head(24, 4, words)).problems.map(({ code }) => code);
+    expect(codes('Stuff when 20 stitches are left.')).toContain('words-unused');
+    expect(codes('Stuff when 18 stitches are left.')).not.toContain('words-unused');
+  });
 });
 
 // Worked out by hand: after, earliest, latest, acts.

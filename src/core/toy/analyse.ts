@@ -99,7 +99,7 @@ const worked = memoise((part: PartSource, amid: Circumstances, searches: boolean
     ...surface.problems,
     ...own(closingProblems(part, stops)),
     ...stopProblems(part, stops),
-    ...amountProblems(part),
+    ...amountProblems(part, fabric),
   ];
   const analysis: PartAnalysis = {
     source: part,

@@ -1,4 +1,5 @@
 import pluralize from 'pluralize';
+import { roundCount, type Fabric } from '../fabric/fabric';
 import type { PartSource } from '../notation/pattern';
 import type { Problem } from '../notation/problem';
 import type { StopPlan } from '../plan/stops';
@@ -40,22 +41,26 @@ const isCalled = (name: string, word: string): boolean =>
     .some((one) => pluralize.singular(one) === pluralize.singular(word.toLowerCase()));
 
 /** Words about stuffing that no plan follows: what is planned instead is told. */
-export function amountProblems({ steps, name, id }: PartSource): Problem[] {
+export function amountProblems({ steps, name, id }: PartSource, fabric: Fabric): Problem[] {
+  const isLeft = (stitches: number) =>
+    Array.from({ length: fabric.rounds }, (_, i) => roundCount(fabric, i + 1)).includes(stitches);
   return steps.flatMap((step): Problem[] => {
-    if (step.kind !== 'stuff' || step.unplanned === undefined) return [];
+    if (step.kind !== 'stuff') return [];
+    const told = (words: string, open: NonNullable<typeof step.unplanned>['why'] | 'left'): Problem => ({
+      ...saying('words-unused', { of: 'stuffing', words, open, piece: name }),
+      severity: 'warning',
+      part: name,
+      partId: id,
+      line: step.line,
+      column: step.span.from + 1,
+      suggestions: [],
+    });
+    const { left } = step;
+    const never = left !== undefined && fabric.rounds > 0 && !isLeft(left);
+    const moment = never ? [told(`when ${left} stitches are left`, 'left')] : [];
+    if (step.unplanned === undefined) return moment;
     const { why, words, limb } = step.unplanned;
     // `Stuff the paws`, of paws that are a part of their own.
-    if (limb && isCalled(name, limb)) return [];
-    return [
-      {
-        ...saying('words-unused', { of: 'stuffing', words, open: why, piece: name }),
-        severity: 'warning',
-        part: name,
-        partId: id,
-        line: step.line,
-        column: step.span.from + 1,
-        suggestions: [],
-      },
-    ];
+    return limb && isCalled(name, limb) ? moment : [...moment, told(words, why)];
   });
 }

@@ -27,7 +27,7 @@ export interface PlacingFacts {
   'words-unused': { words: string } & (
     | (OfFeature & { of: 'place' })
     | { of: 'join'; piece: string }
-    | { of: 'stuffing'; piece: string; open: 'extent' | 'weight' | 'firmnesses' | 'optional' }
+    | { of: 'stuffing'; piece: string; open: 'extent' | 'weight' | 'firmnesses' | 'optional' | 'left' }
   );
   'how-far': OfFeature & { words: string; unit: string; direction: string; to: string };
   /** what is left open, and how it is filled, in the words of the rule */
@@ -150,12 +150,13 @@ function landmarkName(landmark: string): string {
 /** What is planned instead of words about stuffing, and how to say what is meant. */
 function stuffingWords(
   piece: string,
-): Readonly<Record<'extent' | 'weight' | 'firmnesses' | 'optional', string>> {
+): Readonly<Record<'extent' | 'weight' | 'firmnesses' | 'optional' | 'left', string>> {
   return {
     extent: `does not say which part of the ${piece} is filled: it is planned full. Write “Stuff the lower half only”, “Don’t stuff the last 4 rounds”, or “Stuff lightly”.`,
     weight: `is not taken over: the stuffing of the ${piece} is worked out from its size. Say how firm, “Stuff lightly”, “Stuff firmly”, or weigh what went into a finished one, on its form’s page.`,
     firmnesses: `names two firmnesses, and the ${piece} is planned with one. Write the one most of it has.`,
     optional: `leaves it to you: the ${piece} is planned stuffed. Write “Do not stuff.” if you leave it empty.`,
+    left: `is never so: no round of the ${piece} has so many stitches. It is planned as usual. Count that round again, or write “Stuff after round 12”.`,
   };
 }
 
