@@ -4,7 +4,7 @@ import { blankJoin, kindOfHeld, type Join, type PinAt, type PinnedStitch, type U
 import type { Joining } from './joining';
 import { labelOf, roundAt, rowsCovered, withNumbers } from './numbers';
 import { flatPiece, isInRows, xOf, type FlatPiece } from './outline';
-import { endOf, heldOf, isStrand, sewnEdgeOf, type Placing } from './placing';
+import { heldOf, isStrand, sewnEdgeOf, type Placing } from './placing';
 import { problem } from './problem';
 import type { SewnStitch } from './sewing';
 
