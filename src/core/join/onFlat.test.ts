@@ -3,6 +3,7 @@ import * as fc from 'fast-check';
 import { analyseToy } from '../toy/analyse';
 import { assembled } from '../toy/assembled';
 import { joinPart } from '../toy/joinAll';
+import { standingOf } from '../toy/standing';
 import { stitchAzimuth } from '../shape/azimuth';
 import { joinDirections } from './directions';
 import { joinPicture } from './joinPicture';
@@ -148,4 +149,8 @@ test('a head is drawn turned as it is sewn, with either hand, whichever row is u
     ),
     { numRuns: 60 },
   );
+});
+
+test('what is sewn onto a blanket lies with it, and is not said to fall over', () => {
+  expect(standingOf(toy('Sew the head to the blanket on row 8, in the middle.')).balance).toBeNull();
 });

@@ -1,5 +1,5 @@
 import { array, assert, integer, nat, property, record } from 'fast-check';
-import { gathered, type PageFace } from './gathered';
+import { gathered, outline, type PageFace } from './gathered';
 
 /** Is a point inside a convex face? */
 function covers({ corners }: PageFace, x: number, y: number): boolean {
@@ -56,4 +56,21 @@ test('gathered, a heap of squares looks as it did, and none is lost', () => {
     }),
     { numRuns: 60 },
   );
+});
+
+// A square against the clock and the same square with it: laid over each other in one path they would cut each other out.
+test('faces go round one way, whichever way they came', () => {
+  const square = [0, 0, 2, 0, 2, 2, 0, 2];
+  const turned = [0, 2, 2, 2, 2, 0, 0, 0];
+  const areaOf = (d: string) => {
+    const points = d
+      .slice(1, -1)
+      .split('L')
+      .map((point) => point.split(' ').map(Number));
+    return points.reduce((sum, [x = 0, y = 0], i) => {
+      const [a = 0, b = 0] = points[(i + 1) % points.length]!;
+      return sum + (x * b - a * y) / 2;
+    }, 0);
+  };
+  expect([square, turned].map((corners) => areaOf(outline(corners)))).toEqual([4, 4]);
 });

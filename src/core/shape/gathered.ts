@@ -6,10 +6,21 @@ export interface PageFace {
   colour: string;
 }
 
-/** A face as the path of a drawing. */
+/** Twice the area of a face, less than 0 where its corners go round against the others. */
+function turnOf(corners: readonly number[]): number {
+  let turn = 0;
+  for (let i = 0; i < corners.length / 2; i += 1) {
+    const [ax, ay, bx, by] = edgeOf(corners, i);
+    turn += ax * by - bx * ay;
+  }
+  return turn;
+}
+
+/** A face as the path of a drawing. All go round one way: of two in one path that lie over each other none cuts a hole in the other. */
 export function outline(corners: readonly number[]): string {
   const points: string[] = [];
   for (let i = 0; i < corners.length; i += 2) points.push(`${corners[i] ?? 0} ${corners[i + 1] ?? 0}`);
+  if (turnOf(corners) < 0) points.reverse();
   return `M${points.join('L')}Z`;
 }
 
@@ -19,11 +30,7 @@ const touching = 0.75;
 /** Is there a straight line along an edge of the first face that has the second on its other side? */
 function isApart(one: readonly number[], other: readonly number[]): boolean {
   const count = one.length / 2;
-  let turn = 0;
-  for (let i = 0; i < count; i += 1) {
-    const [ax, ay, bx, by] = edgeOf(one, i);
-    turn += ax * by - bx * ay;
-  }
+  const turn = turnOf(one);
   for (let i = 0; i < count; i += 1) {
     const [ax, ay, bx, by] = edgeOf(one, i);
     const length = Math.hypot(bx - ax, by - ay);

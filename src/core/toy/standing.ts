@@ -42,7 +42,9 @@ function balanceWords({ rests, insideMm, leans, way, stands }: Balance): string 
 export const standingOf = memoise((toy: ToyAnalysis): Standing => {
   const posed = assembled(toy).filter(({ loose }) => !loose);
   if (posed.length < 2) return { balance: null, trouble: [] };
-  const balance = balanceOf(posed);
+  // What is sewn onto a flat piece lies with it.
+  const liesFlat = posed[0]?.sheet !== null;
+  const balance = liesFlat ? null : balanceOf(posed);
   const nameAt = (index: number) => {
     const unit = posed[index]?.unit;
     return unit ? named(unit) : '';
