@@ -85,6 +85,22 @@ test('it is drawn with its pins where they are', () => {
   expect(picture.marks.filter((mark) => mark.kind === 'dot' && mark.tone === 'piece')).toHaveLength(12);
 });
 
+// A ring of six is 4.8 mm from its middle: of 80 mm height it lies 35.2 up, in the last row; of 100 mm width 45.2 aside, at 1½ and 19½.
+test('ears at the upper corners, with their edges at the edge', () => {
+  const { joins } = toy('Sew the ears to the upper corners of the blanket.').joined;
+  expect(joins.map(({ unit, round, stitch }) => [unit.name, round, stitch])).toEqual([
+    ['left ear', 16, 1.5],
+    ['right ear', 16, 19.5],
+  ]);
+});
+
+test('what is worked in rounds has no corners', () => {
+  const { problems } = toy('Sew the ears to the corners of the head.');
+  expect(problems.filter(({ code }) => code === 'join-row-missing').map(({ message }) => message)).toEqual([
+    expect.stringContaining('corners'),
+  ]);
+});
+
 test('a line has its ends and its middle', () => {
   const pins = (sentence: string) =>
     said(toy(sentence))[0]!.pins.map((pin) => pin.slice(0, pin.indexOf(':')));

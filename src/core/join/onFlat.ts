@@ -25,7 +25,8 @@ export function goesOnFlat({ wall, piece, sentence, isOnTop }: Placing): boolean
   const isSewn = sentence.kind !== 'nosew' && sentence.way === undefined && sentence.stance === undefined;
   const isRowSaid =
     sentence.round !== undefined || sentence.gap !== undefined || sentence.range !== undefined;
-  return isInRows(wall) && isByEdge && isSewn && isRowSaid && !isOnTop;
+  const isSaid = isRowSaid || sentence.place.corners === true;
+  return isInRows(wall) && isByEdge && isSewn && isSaid && !isOnTop;
 }
 
 const middleOf = ({ left, right }: FlatRow): number => (left + right) / 2;
@@ -35,6 +36,24 @@ const stitchAt = ({ left, right, runs, count }: FlatRow, x: number): number => {
   const share = (x - left) / (right - left);
   return (runs === 1 ? share : 1 - share) * count + 0.5;
 };
+
+/** The corners of a flat wall that units go to, so far in that their edges end with it: the upper two, or all four; null for other numbers. */
+function cornersFor(placing: Placing, { widthMm, heightMm }: FlatPiece): Spot[] | null {
+  const { units, piece } = placing;
+  if (units.length !== 2 && units.length !== 4) return null;
+  const { count } = sewnEdgeOf(placing);
+  const isRing = heldOf(placing) === 'round';
+  const edgeMm = count * piece.gauge.widthMm;
+  const halfWide = isRing ? edgeMm / turn : edgeMm / 4;
+  const halfHigh = isRing ? edgeMm / turn : placing.wall.gauge.heightMm / 2;
+  const [x, y] = [widthMm / 2 - halfWide, heightMm / 2 - halfHigh];
+  const upper = [
+    { x: -x, y },
+    { x, y },
+  ];
+  const lower = upper.map((spot) => ({ ...spot, y: -y }));
+  return x <= 0 || y <= 0 ? null : [...upper, ...(units.length === 4 ? lower : [])];
+}
 
 /** Where across the units of a sentence go on a row; null where that is not said. */
 function across({ sentence, units, stitches, wall }: Placing, row: FlatRow): number[] | null {
@@ -174,13 +193,40 @@ function laid(
   };
 }
 
+/** Joins units at corners of a flat wall: each by the row its middle lies on. */
+function joinAtCorners(state: Joining, placing: Placing, spots: Spot[] | null, { rows }: FlatPiece): void {
+  const { piece, wall, sentence, units } = placing;
+  const facts = { piece: piece.part.name, wall: wall.part.name, count: units.length, isFlat: true };
+  units.forEach((unit, i) => {
+    const spot = spots?.[i];
+    const row = spot
+      ? rows.findIndex(({ from, to }) => spot.y >= Math.min(from, to) && spot.y <= Math.max(from, to))
+      : -1;
+    if (!spot || row < 0) {
+      const asked = problem(piece, 'join-around', facts, { sentence });
+      state.joins.push({
+        ...blankJoin('open-on-wall', unit, wall, sentence),
+        problems: i === 0 ? [asked] : [],
+      });
+      return;
+    }
+    const side = spot.x < 0 ? 'left' : 'right';
+    state.joins.push(laid(state, placing, { ...unit, side }, { row: row + 1, spot }));
+  });
+}
+
 /**
  * Joins units by their edges onto a flat wall, about a row of it: the places of the edge lie on the flat as they are, and each goes to the
  * stitch that is there.
  */
 export function joinOnFlat(state: Joining, placing: Placing, row: number): void {
   const { piece, wall, sentence, units } = placing;
-  const { rows } = flatPiece(wall);
+  const flat = flatPiece(wall);
+  const { rows } = flat;
+  if (sentence.place.corners) {
+    joinAtCorners(state, placing, cornersFor(placing, flat), flat);
+    return;
+  }
   const [below, above] = [rows[Math.floor(row) - 1], rows[Math.ceil(row) - 1]];
   const facts = { piece: piece.part.name, wall: wall.part.name, count: units.length, isFlat: true };
   const xs = below && across(placing, below);

@@ -330,6 +330,7 @@ function saysWhere({ gap, range, round, relation, level, stitches, place }: AnyJ
     place.around,
     place.atEyes,
     place.beside,
+    place.corners,
   ];
   return said.some((one) => one !== undefined);
 }

@@ -1,8 +1,8 @@
 import { roundCount } from '../fabric/fabric';
 import type { JoinPlace } from '../notation/sentence/joinPlace';
-import { countsBack, type FeatureKind } from '../notation/sentence/said';
+import { countsBack, type FeatureKind, type LandmarkKind } from '../notation/sentence/said';
 import { direction } from '../place/frame/direction';
-import { landmarkLines } from '../place/frame/landmarks';
+import { isLandmark, landmarkLines } from '../place/frame/landmarks';
 import { stitchAzimuth, turn, wrapAngle } from '../shape/azimuth';
 import type { AnyJoin, JoinPart, Side } from './joined';
 import { roundNumbered } from '../fabric/rounds';
@@ -87,23 +87,58 @@ function halfRows(wall: JoinPart, kind: FeatureKind): { line: number; half: numb
   return { line: feature.line + 0.5, half: halfMm / wall.gauge.heightMm };
 }
 
+/** The line of holes of a place that a wall has once. */
+function lineOf({ fabric }: JoinPart, landmark: LandmarkKind): number | NoRow {
+  const [line, ...others] = landmarkLines(fabric, landmark);
+  if (line === undefined) return missing(`the ${landmark}`);
+  return others.length > 0 ? missing(`one ${landmark} of several`) : line;
+}
+
+/** Edge to edge with a place of the wall, on one side of it. */
+function besideLandmark(
+  wall: JoinPart,
+  { direction: way, of }: { direction: 'above' | 'below' | 'behind'; of: LandmarkKind },
+  reach: number,
+): number | NoRow {
+  const line = lineOf(wall, of);
+  if (!isRow(line)) return line;
+  const sign = way === 'behind' ? 1 : (way === 'below' ? 1 : -1) * downward(wall);
+  // A flat edge lies on the first round beside it.
+  return Math.round(line + 0.5 + sign * Math.max(reach, 0.5));
+}
+
 /** Directly over or under something of the wall itself, so that the two do not cover each other. */
 function besideOwn(
   wall: JoinPart,
   { direction: way, of }: NonNullable<AnyJoin['place']['beside']>,
   reach: number,
 ): number | NoRow {
-  const sign = (way === 'below' ? 1 : -1) * downward(wall);
+  if (of === 'colour change' || of === 'ridge') return besideLandmark(wall, { direction: way, of }, reach);
+  const sign = (way === 'above' ? -1 : 1) * downward(wall);
   if (of === 'neck') {
     // Right under the rim of a head that sits on a closed crown: which round that is no one has said.
     const isOnCrown = wall.orientation.start === 'top' && startsClosed(wall);
     if (isOnCrown && landmarkLines(wall.fabric, 'neck').length === 0) return missing('an open neck');
-    const away = byNeck(wall, 1, way);
+    const away = byNeck(wall, 1, way === 'above' ? 'above' : 'below');
     return isRow(away) ? Math.round(away + sign * (reach - 0.5)) : away;
   }
   const feature = halfRows(wall, of);
   if (!feature) return missing(`the ${of}`);
   return Math.round(feature.line + sign * (feature.half + reach));
+}
+
+/** So many rounds over or under a place of the wall: the first is the one beside it. */
+function byLandmark(
+  wall: JoinPart,
+  { rounds, direction: way, to }: { rounds: number; direction: 'above' | 'below' | 'from'; to: LandmarkKind },
+): number | NoRow {
+  // `2 rounds from the colour change` does not say to which side.
+  if (way === 'from') return { why: 'unsaid', what: '' };
+  const line = lineOf(wall, to);
+  if (!isRow(line)) return line;
+  const sign = (way === 'below' ? 1 : -1) * downward(wall);
+  const row = line + 0.5 + sign * (Math.max(1, rounds) - 0.5);
+  return row >= 1 && row <= wall.fabric.rounds ? row : missing(`${rounds} rounds ${way} the ${to}`);
 }
 
 function byRelation(
@@ -116,6 +151,7 @@ function byRelation(
   if (to === 'top' || to === 'start') return fromEnd(wall, to, rounds);
   if (to === 'edge') return fromEnd(wall, 'end', rounds);
   if (to === 'neck') return byNeck(wall, rounds, way);
+  if (isLandmark(to)) return byLandmark(wall, { rounds, direction: way, to });
   const feature = wall.features.find(({ kind }) => kind === to);
   if (!feature) return missing(`the ${to}`);
   const sign = (way === 'below' ? 1 : -1) * downward(wall);
@@ -161,6 +197,10 @@ function awayFrom(wall: JoinPart, { byEdge, off }: JoinPlace, reach: number): nu
   return byEdge === undefined ? 0 : (byEdge === 'upper' ? 1 : -1) * downward(wall) * reach;
 }
 
+/** The row of the upper corners of a flat piece; what is worked in rounds has none. */
+const cornerRow = (wall: JoinPart): number | NoRow =>
+  wall.fabric.row[0] === 1 ? endRow(wall, 'top') : missing('corners');
+
 function rowSaid(
   wall: JoinPart,
   sentence: AnyJoin,
@@ -168,7 +208,8 @@ function rowSaid(
   reach: number,
 ): number | NoRow {
   const { place, gap, range, round, countFrom, relation, level } = sentence;
-  const { ofPart, outFrom, around, beside, atEyes } = place;
+  const { ofPart, outFrom, around, beside, atEyes, corners } = place;
+  if (corners) return cornerRow(wall);
   if (ofPart) {
     const other = neighbour(ofPart.part.id);
     if (!other) return { why: 'waits', what: ofPart.part.name };

@@ -18,6 +18,8 @@ export interface JoinPlace {
   atSides?: true;
   /** spread evenly all the way round */
   evenly?: true;
+  /** at the corners of a flat piece, the upper ones first */
+  corners?: true;
   /** so many rounds out from the start of the wall */
   outFrom?: { rounds: number; end: 'start' | 'end' };
   /** around the very start or end of the wall */
@@ -31,7 +33,11 @@ export interface JoinPlace {
   /** on a level with the eyes */
   atEyes?: true;
   /** directly over or under something of the wall itself, edge to edge */
-  beside?: { direction: 'above' | 'below'; of: 'eyes' | 'nose' | 'mouth' | 'neck' };
+  beside?: {
+    /** behind it is on from it, the way the piece was worked */
+    direction: 'above' | 'below' | 'behind';
+    of: 'eyes' | 'nose' | 'mouth' | 'neck' | 'colour change' | 'ridge';
+  };
 }
 
 const number = String.raw`(\d{1,3}|${Object.keys(numberWords).join('|')}|a|an)`;
@@ -119,6 +125,18 @@ const manners: readonly Manner[] = [
     }),
   },
   {
+    // right behind the colour change; just above the ridge
+    read: new RegExp(
+      String.raw`\b(?:(?:directly|just|right|immediately|close) (behind|after|past|${above}|${below})|(behind)) (?:the |his |her |its )?(colou?r change|change of colou?r|ridge)\b`,
+    ),
+    place: ([, way = '', behind = '', what = '']) => ({
+      beside: {
+        direction: behind || /^(?:behind|after|past)/.test(way) ? 'behind' : directionOf(way),
+        of: what === 'ridge' ? 'ridge' : 'colour change',
+      },
+    }),
+  },
+  {
     // 2 rounds below round 6; just above row 9. What lies over a round covers it.
     read: new RegExp(
       String.raw`(?<!\b(?:slightly|little|bit|touch|somewhat) )\b(?:${number} ${rounds} |directly |just |right |immediately |close )?(above|${below}) (?:that (?:round|row)|(?:rounds?|rows?|rnds?|r)\.? ?#?\d+)\b`,
@@ -200,6 +218,11 @@ const manners: readonly Manner[] = [
     }),
   },
   {
+    // at the two upper corners; one in each corner
+    read: /\b(?:at|on|to|onto|in|into) (?:the |its |both |all |each |two |four |top |upper |of )*corners?\b/,
+    place: () => ({ corners: true }),
+  },
+  {
     // Evenly over the front alone is not all the way round.
     read: /\b(?:evenly|equally|spaced out|all (?:the way )?(?:a)?round)\b(?! (?:on|along|across|over|at|in) (?:the )?(?:front|back)\b)/,
     place: () => ({ evenly: true }),
@@ -233,6 +256,7 @@ const vague = new RegExp(
     String.raw`\b(?:lower|upper) (?:part of (?:the |its )?)?(?:back|front|sides?)\b|\b(?:low|high)(?: down| up)? (?:on|at) (?:the |its )?(?:back|front|sides?)\b`,
     String.raw`\b(?:bottom|top|base) of (?:the |its |his |her )?(?:back|front|sides?)\b`,
     String.raw`\bin an? (?:curve|arc|circle|line|row|triangle)\b`,
+    String.raw`\b(?:only )?(?:the|its|their) outer edges?(?: only)?\b|\b(?:as|like|into) an? (?:[a-z]+ )?triangles?\b|\bpoints? (?:at|to|towards?|in) the (?:middle|centre|center|top|front|back)\b`,
     String.raw`\bover the (?:seam|join|colou?r change)\b|\bwhere the (?:rounds?|colou?rs?) (?:changes?|begins?|starts?|ends?|joins?)\b`,
   ].join('|'),
   'g',
@@ -334,6 +358,7 @@ export function writeJoinPlace(said: JoinPlace): string[] {
     between,
     atSides,
     evenly,
+    corners,
     outFrom,
     around,
     atEyes,
@@ -352,6 +377,7 @@ export function writeJoinPlace(said: JoinPlace): string[] {
     atSides ? 'at the sides' : '',
     outFrom ? `${outFrom.rounds} rounds out from the ${outFrom.end}` : '',
     evenly ? 'evenly' : '',
+    corners ? 'at the corners' : '',
     front ? 'in the front centre' : '',
     around ? `around the ${around}` : '',
     byEdge ? `its ${byEdge} edge on that round` : '',
