@@ -60,6 +60,12 @@ function headingToSide(wall: JoinPart, { along, azimuth }: WallPoint, front: num
 /** So near to where a front looks already, or to the other way, in radians, nothing tells which way round it is turned there. */
 const noWayRound = 0.2;
 
+/** The turn a sentence says, where it can be followed: stitches are those of a ring, and tell nothing of a line or an outline. */
+export function turnSaid({ stance }: AnyJoin, isRing: boolean): TurnSaid | undefined {
+  const said = stance?.turned;
+  return said?.unit === 'stitches' && !isRing ? undefined : said;
+}
+
 /** A piece at its place, and which way its front looks there before it is turned. */
 export interface Unturned {
   /** heading of its front along the wall */

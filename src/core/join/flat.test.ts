@@ -74,6 +74,23 @@ test('a pocket is sewn down all round', () => {
   expect(join!.covers!.rounds).toEqual([6, 10]);
 });
 
+test('a flat piece is not turned by stitches: it is told, and stands as it would', () => {
+  const [plain, turned] = ['', ', turned 2 stitches clockwise'].map((words) =>
+    toy(`Sew the pocket to the front of the body at R8${words}.`),
+  );
+  expect(turned!.joined.joins[0]!.path).toEqual(plain!.joined.joins[0]!.path);
+  expect(turned!.problems.map(({ code }) => code)).toContain('stance-unused');
+});
+
+test('what is said to be covered is what is sewn to', () => {
+  for (const at of ['R8', 'R9']) {
+    const [join] = toy(`Sew the pocket to the front of the body at ${at}.`).joined.joins;
+    const rows = join!.path!.map(({ row }) => row);
+    expect(join!.covers!.rows).toEqual([Math.min(...rows), Math.max(...rows)]);
+    expect(join!.covers!.stitches).toEqual([10, 15]);
+  }
+});
+
 test('its stitches go by the names of their rows, and its pins are the middles of its sides', () => {
   const analysis = toy('Sew the pocket to the front of the body at R8.');
   const [join] = analysis.joined.joins;

@@ -1,5 +1,5 @@
 import { wrapAngle } from '../shape/azimuth';
-import { clockwise, flatStance, headingUp, liesUpWall, turnOf } from './facing';
+import { clockwise, flatStance, headingUp, liesUpWall, turnOf, turnSaid } from './facing';
 import {
   footprintOf,
   isFootprint,
@@ -14,7 +14,7 @@ import { isInRows, outlineOf, rowEdge } from './outline';
 import { pinsAbout, pinsOfLine } from './pins';
 import type { Placing } from './placing';
 import { problem } from './problem';
-import { coversOf, outlinePath, sewingPath, type SewnStitch } from './sewing';
+import { coversOf, outlinePath, sewingPath, type Covers, type SewnStitch } from './sewing';
 import { rightward } from './spot';
 import { radiusAt, type Wall, type WallPoint } from './wall';
 
@@ -46,7 +46,7 @@ function turnedBy(
   { centre, front }: Spot,
   heading: number,
 ): number | null {
-  const said = sentence.stance?.turned;
+  const said = turnSaid(sentence, false);
   const isRight = wrapAngle(centre.azimuth - front) * rightward(wall) > 0;
   const isMirrored = units.length > 1 && isRight;
   return said ? turnOf(wall, said, { centre, front, heading, count: 0, isMirrored }) : 0;
@@ -92,6 +92,16 @@ function laidByRow(
   return { found, path, pins: pinsOfLine(found, path, { centre, heading, sense: 1 }, radiusMm) };
 }
 
+/** What is covered, by the stitches that are sewn to: rows half way between two, and ends of rows, fall to one side. */
+function coveredBy({ path, pins }: LaidFlat, { rows, stitches }: Covers): Covers {
+  const sewn = path.map(({ row }) => row);
+  const [from, to] = [pins.find(({ at }) => at === 'falling'), pins.find(({ at }) => at === 'rising')];
+  return {
+    rows: sewn.length > 0 ? [Math.min(...sewn), Math.max(...sewn)] : rows,
+    stitches: from && to ? [from.stitch, to.stitch] : stitches,
+  };
+}
+
 /** A flat piece laid onto a wall about a place: sewn down around its outline, or by one of its rows. */
 export function laidFlat(surface: Wall, placing: Placing, unit: Unit, spot: Spot): Join {
   const { piece, wall, sentence } = placing;
@@ -123,7 +133,7 @@ export function laidFlat(surface: Wall, placing: Placing, unit: Unit, spot: Spot
     };
   }
   const { found, path, pins } = laid;
-  const covers = coversOf(surface, found, spot.centre);
+  const covers = coveredBy(laid, coversOf(surface, found, spot.centre));
   const upper = piece.orientation.start === 'top' ? 1 : piece.fabric.rounds;
   const sewn = { by, count: path.length, upper: labelOf(piece, upper) };
   return {

@@ -1,5 +1,6 @@
 import { stitchAtAzimuth, turn } from '../shape/azimuth';
 import { direction } from '../place/frame/direction';
+import { liesUpWall } from './facing';
 import { blankJoin, kindOfHeld, type Join, type PinAt, type PinnedStitch, type Unit } from './joined';
 import type { Joining } from './joining';
 import { labelOf, roundAt, rowsCovered, withNumbers } from './numbers';
@@ -87,7 +88,7 @@ function placesOf(state: Joining, placing: Placing, { x, y }: Spot): Spot[] {
       return { x: x + radius * Math.sin(angle), y: y + radius * Math.cos(angle) };
     });
   }
-  const isUp = liesUp(placing);
+  const isUp = liesUpWall(placing.sentence);
   const places = Math.max(1, Math.floor(edge.count / 2));
   return Array.from({ length: edge.count }, (_, i) => {
     const at = (Math.min(i, edge.count - 1 - i, places - 1) - (places - 1) / 2) * widthMm;
@@ -111,12 +112,6 @@ function pathOver({ rows }: FlatPiece, places: readonly Spot[]): SewnStitch[] | 
   return path;
 }
 
-/** Whether an edge that is held flat lies up over several rows, as its sentence says, and not along one. */
-function liesUp({ sentence: { range, gap } }: Placing): boolean {
-  const [from = 0, to = 0] = range ?? gap ?? [];
-  return Math.abs(from - to) > 1;
-}
-
 /** The pins of an edge: of a ring above, below, to the left and right, of a line its ends and its middle; each stitch once. */
 function pinsOver(placing: Placing, places: readonly Spot[], path: readonly SewnStitch[]): PinnedStitch[] {
   const { wall } = placing;
@@ -134,7 +129,7 @@ function pinsOver(placing: Placing, places: readonly Spot[], path: readonly Sewn
     places.reduce((sum, spot) => sum + of(spot), 0) / places.length;
   const [x, y] = [mean((spot) => spot.x), mean((spot) => spot.y)];
   const middle: Pick = ['middle', (spot) => -Math.hypot(spot.x - x, spot.y - y)];
-  const line = [...(liesUp(placing) ? upright : level), middle];
+  const line = [...(liesUpWall(placing.sentence) ? upright : level), middle];
   const picks = heldOf(placing) === 'round' ? [...upright, ...level] : line;
   const pins: PinnedStitch[] = [];
   for (const [at, measure] of picks) {

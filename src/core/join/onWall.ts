@@ -1,7 +1,7 @@
 import { roundCount } from '../fabric/fabric';
 import { stitchAtAzimuth, stitchAzimuth, turn, wrapAngle } from '../shape/azimuth';
 import { direction } from '../place/frame/direction';
-import { clockwise, flatStance, headingToFront, liesUpWall, turnOf } from './facing';
+import { clockwise, flatStance, headingToFront, liesUpWall, turnOf, turnSaid } from './facing';
 import { laidFlat, type Spot } from './flat';
 import { footprintOf, isFootprint, type Edge, type Footprint, type Held, type Laid } from './footprint';
 import {
@@ -49,7 +49,7 @@ function turnedHeading(
 ): { heading: number; turned: number } | null {
   const { wall, sentence, units } = placing;
   const heading = headingOf(state, placing, held, spot);
-  const said = sentence.stance?.turned;
+  const said = turnSaid(sentence, held === 'round');
   if (!said) return { heading, turned: 0 };
   const isRight = wrapAngle(spot.centre.azimuth - spot.front) * rightward(wall) > 0;
   const by = turnOf(wall, said, {

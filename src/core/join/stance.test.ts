@@ -70,6 +70,10 @@ test('tilted back is not at the back, and droops are no measure', () => {
 test.each([
   ['Sew the arms to the body on round 9, at the sides, turned outward 15 degrees.', 'join-turn'],
   ['Sew the head to the body, drooping 20 degrees.', 'stance-unused'],
+  [
+    'Flatten the ears and sew them to the head on round 5, one on each side, turned 2 stitches clockwise.',
+    'stance-unused',
+  ],
   ['Slip the snout over the tail, tilted 20 degrees up.', 'words-unused'],
   ['Sew the arms to the sides of the body on round 9 so that they droop.', 'words-unused'],
 ])('%s is told: %s', (sentence, code) => {

@@ -2,6 +2,7 @@ import * as vec3 from 'gl-matrix/vec3';
 import type { LineEdit } from '../notation/problem';
 import { readStance, writeStance, type StanceSaid, type TurnWay } from '../notation/sentence/stance';
 import { wrapAngle } from '../shape/azimuth';
+import { turnSaid } from './facing';
 import type { AnyJoin, Join, JoinedToy, JoinPart } from './joined';
 import { rewriteJoin } from './move';
 import type { PosedUnit } from './posed';
@@ -24,6 +25,10 @@ export const canTurn = ({ kind }: Pick<Join, 'kind'>): boolean => onWall.has(kin
 /** Whether its far end can be held lower, higher, to the front or back: what is worked in hangs from its round by one edge. */
 export const canTilt = ({ kind }: Pick<Join, 'kind'>): boolean => onWall.has(kind) || kind === 'no-sew';
 
+/** Whether its edge is sewn as a ring, and can be turned by its stitches. */
+const isRing = ({ kind }: Pick<Join, 'kind'>): boolean =>
+  kind === 'open-on-wall' || kind === 'closed-on-wall';
+
 /** Whether a unit is the right one of those its sentence places: turned the other way round than the left, of which it speaks. */
 export function isMirrorImage(join: Join, { joins, fronts }: JoinedToy, wall: JoinPart): boolean {
   const mates = joins.filter(
@@ -36,7 +41,8 @@ export function isMirrorImage(join: Join, { joins, fronts }: JoinedToy, wall: Jo
 /** What a sentence says of how its units stand, and what of that their way of joining leaves undone. */
 function undone(join: Join): StanceSaid {
   const { turned, ...tilted } = join.sentence.stance ?? {};
-  return { ...(canTilt(join) ? {} : tilted), ...(turned && !canTurn(join) ? { turned } : {}) };
+  const isFollowed = canTurn(join) && turnSaid(join.sentence, isRing(join)) !== undefined;
+  return { ...(canTilt(join) ? {} : tilted), ...(turned && !isFollowed ? { turned } : {}) };
 }
 
 /** Joins with a word where one is to stand in a way that its kind of join does not allow; once for each sentence. */
@@ -58,10 +64,10 @@ const mostTilt = 90;
 const halfTurn = 180;
 
 /** A turn one step further, clockwise or not; nothing once it is back where it stands by itself. */
-function turnedOn({ kind, turned, path }: Join, isClockwise: boolean, isMirrored: boolean): StanceSaid {
-  const isRing = kind === 'open-on-wall' || kind === 'closed-on-wall';
+function turnedOn(join: Join, isClockwise: boolean, isMirrored: boolean): StanceSaid {
+  const { turned, path } = join;
   const stitches = path?.length ?? 0;
-  const unit = isRing && stitches > 0 ? 'stitches' : 'degrees';
+  const unit = isRing(join) && stitches > 0 ? 'stitches' : 'degrees';
   const step = unit === 'stitches' ? 1 : tiltStep;
   const now = unit === 'stitches' ? (turned / (2 * halfTurn)) * stitches : turned;
   const next = Math.round(now / step) * step + (isClockwise ? step : -step);

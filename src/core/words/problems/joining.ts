@@ -161,7 +161,7 @@ export const joiningWords: Words<JoiningFacts> = {
   'join-turn': ({ piece }) =>
     `Which way round the ${low(piece)} ${agree(piece, 'is', 'are')} turned is not clear there: ${agree(piece, 'its front looks', 'their fronts look')} that way already, or straight away from it. Write “clockwise” or “anticlockwise”, as you look at ${agree(piece, 'it', 'them')} from outside.`,
   'stance-unused': ({ piece, words }) =>
-    `“${words}” is not followed for the ${low(piece)}: joined in this way ${agree(piece, 'it stands', 'they stand')} as the round or the edge does. Pin ${agree(piece, 'it', 'them')}, look from every side, then sew.`,
+    `“${words}” is not followed for the ${low(piece)}: joined in this way ${agree(piece, 'it stands', 'they stand')} as the round or the edge does; what is flat turns by degrees, not by stitches. Pin ${agree(piece, 'it', 'them')}, look from every side, then sew.`,
   'join-assumed': ({ piece, count, where }) =>
     `Nothing says where: the ${some(piece, count)} ${count === 1 ? 'is' : 'are'} taken to go ${usual[where]}. Write it to settle it.`,
   'join-apart': ({ between, piece, count }) =>
