@@ -1,4 +1,4 @@
-import { sizeOfToy } from '../join/posed';
+import { sizeOfToy } from '../join/pose/posed';
 import { frameOfPart, type PartAnalysis, type ToyAnalysis } from '../toy/analyse';
 import { assembled } from '../toy/assembled';
 import { suppliesOf } from '../toy/supplies/suppliesOf';

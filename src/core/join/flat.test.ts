@@ -8,7 +8,7 @@ import { stitchAzimuth } from '../shape/azimuth';
 import { joinDirections } from './directions';
 import type { Join } from './joined';
 import { outlineOf } from './outline';
-import { placeOf, sizeOfToy, type PosedUnit } from './posed';
+import { placeOf, sizeOfToy, type PosedUnit } from './pose/posed';
 import { alongAt } from './wall';
 
 interface Worked {

@@ -144,6 +144,8 @@ function seenAbout(join: Join, wall: JoinPart, row: number): SeenAt | null {
 const rowsBeside = 2;
 const stitchesBeside = 2.4;
 const leastFacing = 0.45;
+/** What is shown is round, so that the numbers at its left side are in the order of the rounds; a little wider than half the page. */
+const roundSpot = 1.1;
 /** More numbers than this run into each other. */
 const mostNumbers = 20;
 
@@ -192,7 +194,7 @@ function spotPicture(join: Join, wall: JoinPart): JoinPicture | null {
     for (let stitch = 1; stitch <= roundCount(fabric, r); stitch += 1)
       stitches.push(seenAt({ row: r, stitch }));
   const shown = stitches.filter(
-    ({ x, y, facing }) => facing > leastFacing && Math.abs(x) <= half && Math.abs(y) <= half,
+    ({ x, y, facing }) => facing > leastFacing && Math.hypot(x, y) <= half * roundSpot,
   );
   const isDown = wall.orientation.start === 'top';
   const size = widthMm * scale * 0.36;

@@ -8,7 +8,7 @@ import { stitchAzimuth } from '../shape/azimuth';
 import { joinDirections } from './directions';
 import { joinPicture } from './joinPicture';
 import { flatPiece, xOf } from './outline';
-import { placeOf, type PosedUnit } from './posed';
+import { placeOf, type PosedUnit } from './pose/posed';
 import { alongAt } from './wall';
 
 /** A blanket of twenty stitches and sixteen rows, a head that ends open with twelve, ears with six. Stitches and rows are 5 mm. */

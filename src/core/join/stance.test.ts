@@ -5,7 +5,8 @@ import { assembled } from '../toy/assembled';
 import { joinPart } from '../toy/joinAll';
 import { joinDirections } from './directions';
 import type { Join, PinAt } from './joined';
-import { isMirrorImage, pointingWords, rewriteStance, stepStance, type StanceStep } from './stance';
+import { pointingWords } from './pose/pointing';
+import { isMirrorImage, rewriteStance, stepStance, type StanceStep } from './stance';
 
 const joinNamed = (text: string, name: string): Join =>
   analyseToy(text).joined.joins.find(({ unit }) => unit.name === name)!;

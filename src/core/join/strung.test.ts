@@ -1,6 +1,6 @@
 import { analyseToy } from '../toy/analyse';
 import { assembled } from '../toy/assembled';
-import { boundsOf } from './posed';
+import { boundsOf } from './pose/posed';
 
 const bead = 'R1: 6 sc in ring\nR2: inc x 6\nR3-R4: sc around\nR5: dec x 6\nStuff. Close.';
 const text = (sentence: string) =>

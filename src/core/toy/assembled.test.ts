@@ -1,5 +1,5 @@
-import { drawToy } from '../join/drawn';
-import { placeOf, sizeOfToy, type PosedUnit } from '../join/posed';
+import { drawToy } from '../join/pose/drawn';
+import { placeOf, sizeOfToy, type PosedUnit } from '../join/pose/posed';
 import { analyseToy } from './analyse';
 import { assembled, drawAssembled, modelOfToy, toyPicture } from './assembled';
 

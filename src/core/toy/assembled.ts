@@ -1,12 +1,13 @@
-import { drawToy, unitAt, type DrawnFace, type DrawnToy, type Looking } from '../join/drawn';
+import { drawToy, unitAt, type DrawnFace, type DrawnToy, type Looking } from '../join/pose/drawn';
 import type { JoinPart, Unit } from '../join/joined';
-import { ballsOf, meshOf } from '../join/mesh';
-import { poseToy } from '../join/pose';
-import type { PosedUnit } from '../join/posed';
+import { ballsOf, meshOf } from '../join/pose/mesh';
+import { poseToy } from '../join/pose/pose';
+import type { PosedUnit } from '../join/pose/posed';
 import { wallOf, type Wall } from '../join/wall';
 import { pressedEye, featureColour } from '../place/rule/library';
 import type { FeatureKind } from '../notation/sentence/said';
 import { gathered, outline, type PageFace } from '../shape/gathered';
+import { pressedFlat } from '../shape/pressedFlat';
 import { pictureSize, shinyDot, type Picture, type PictureShape } from '../shape/picture';
 import { yarnColour } from '../supplies/yarnColour';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
@@ -21,10 +22,11 @@ const stuffedWall = memoise((part: PartAnalysis): Wall => {
   return wallOf(fabric, starts, stuffedPart(part), how !== 'open' && how !== 'flat');
 });
 
-/** An empty part pressed flat: each round as wide as half its stitches, one height below the other. */
+/** The surface of an empty part pressed flat. */
 const flatWall = memoise((part: PartAnalysis): Wall => {
   const round = stuffedWall(part);
-  return { ...round, z: round.along, radius: round.radius.map((radius) => (radius * Math.PI) / 2) };
+  const { half, z } = pressedFlat(round.radius, round.along);
+  return { ...round, z, radius: half };
 });
 
 const posedOf = memoise((toy: ToyAnalysis): PosedUnit[] => {

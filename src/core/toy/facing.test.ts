@@ -1,6 +1,6 @@
 import { places, toyOfParts as toy } from '../__tests__/toyOfParts';
 import { pinWord } from '../join/pins';
-import { placeOf } from '../join/posed';
+import { placeOf } from '../join/pose/posed';
 import { applyEdits } from '../notation/applyEdits';
 import { analyseToy } from './analyse';
 import { assembled } from './assembled';

@@ -1,5 +1,5 @@
 import { firstJoin, rewriteJoin, stepJoin, type JoinStep } from '../join/move';
-import { placeOf } from '../join/posed';
+import { placeOf } from '../join/pose/posed';
 import { applyEdits } from '../notation/applyEdits';
 import { analyseToy } from './analyse';
 import { assembled } from './assembled';

@@ -3,7 +3,7 @@ import * as fc from 'fast-check';
 import { roundNumbered } from '../fabric/rounds';
 import type { Join } from '../join/joined';
 import { sewnEdgeOf } from '../join/placing';
-import { placeOf, type PosedUnit } from '../join/posed';
+import { placeOf, type PosedUnit } from '../join/pose/posed';
 import { alongAt } from '../join/wall';
 import { stitchAzimuth } from '../shape/azimuth';
 import { analyseToy } from './analyse';

@@ -18,7 +18,7 @@ import {
 import { shippedRules, type RuleBook } from '../safety/ruleBook';
 import { weightInWords } from '../shape/yarnWeights';
 import { coverOfStrand } from '../shape/form/showThrough';
-import { sizeOfToy } from '../join/posed';
+import { sizeOfToy } from '../join/pose/posed';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
 import { assembled } from './assembled';
 import { hasSeam, isJoinedTwice, isPartSewnTwice } from './seams';

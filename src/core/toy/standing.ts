@@ -1,7 +1,7 @@
-import { balanceOf, type Balance } from '../join/balance';
-import { hiddenFeatures } from '../join/drawn';
+import { balanceOf, type Balance } from '../join/pose/balance';
+import { hiddenFeatures } from '../join/pose/drawn';
 import type { Unit } from '../join/joined';
-import { overlapsOf } from '../join/overlaps';
+import { overlapsOf } from '../join/pose/overlaps';
 import { assembled } from './assembled';
 import type { ToyAnalysis } from './analysis';
 import { memoise } from './memoise';

@@ -8,14 +8,15 @@ import { Notice } from '../../ui/Notice';
 import { Press } from '../../ui/Press';
 import { Body, Quiet, Title } from '../../ui/text';
 
-/** What is done on a finished piece, as a stop's acts are called. */
-const finishTitles: Partial<Record<TimedAct, string>> = {
+/** What is done on a finished piece, and what a stop calls otherwise. Beside stitches a minute, a stitch is no act. */
+const paceTitles: Partial<Record<TimedAct, string>> = {
+  embroider: 'Embroider',
   attach: 'Sew on a feature',
   sculpt: 'Sculpt',
   check: 'Check the whole toy',
   place: 'Find its place',
 };
-const actName = (act: TimedAct): string => ({ ...finishTitles, ...stopTitle })[act] ?? act;
+const actName = (act: TimedAct): string => ({ ...stopTitle, ...paceTitles })[act] ?? act;
 const minutesWords = (minutes: number): string => `${minutes} ${minutes === 1 ? 'minute' : 'minutes'}`;
 
 /** What her taps tell of her pace; null where that is nothing. */

@@ -2,7 +2,7 @@ import { createElement, useMemo, type ReactNode } from 'react';
 import { useMedia, View } from '@tamagui/core';
 import { sheetCss } from '../../core/toy/sheet/sheetHtml';
 import { assembled } from '../../core/toy/assembled';
-import { sizeOfToy } from '../../core/join/posed';
+import { sizeOfToy } from '../../core/join/pose/posed';
 import { nameOfToy } from '../../core/keep/toyCard';
 import { useToy } from '../../data/useToy';
 import { Fill } from '../../ui/layout';

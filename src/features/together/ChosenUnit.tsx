@@ -1,7 +1,8 @@
 import { View } from '@tamagui/core';
 import { joinDirections } from '../../core/join/directions';
 import type { Unit } from '../../core/join/joined';
-import { canTilt, pointingWords } from '../../core/join/stance';
+import { pointingWords } from '../../core/join/pose/pointing';
+import { canTilt } from '../../core/join/stance';
 import type { ToyAnalysis } from '../../core/toy/analyse';
 import { assembled } from '../../core/toy/assembled';
 import { joinPart } from '../../core/toy/joinAll';

@@ -5,7 +5,7 @@ import { isWorkedOn } from '../../core/join/joinToy';
 import type { Join, JoinPart } from '../../core/join/joined';
 import { firstJoin, type JoinStep } from '../../core/join/move';
 import { trunkOf } from '../../core/join/placing';
-import { sizeOfToy } from '../../core/join/posed';
+import { sizeOfToy } from '../../core/join/pose/posed';
 import { assembled } from '../../core/toy/assembled';
 import { standingOf } from '../../core/toy/standing';
 import { setToyHeader } from '../../core/notation/editText';

@@ -3,7 +3,7 @@ import { View as Box } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import Svg from 'react-native-svg';
 import { View } from '@tamagui/core';
-import type { PagePoint } from '../../core/join/drag';
+import type { PagePoint } from '../../core/join/pose/drag';
 import type { UnitRef } from '../../core/join/joined';
 import type { JoinStep } from '../../core/join/move';
 import { drawAssembled, shapeOnPage, unitDrawnAt, type ToyDrawing } from '../../core/toy/assembled';

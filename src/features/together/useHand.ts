@@ -1,5 +1,5 @@
 import { useMemo, useRef, useState } from 'react';
-import type { PagePoint } from '../../core/join/drag';
+import type { PagePoint } from '../../core/join/pose/drag';
 import type { Unit, UnitRef } from '../../core/join/joined';
 import { analyseToy, type ToyAnalysis } from '../../core/toy/analyse';
 import { assembled } from '../../core/toy/assembled';

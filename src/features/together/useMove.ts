@@ -1,5 +1,5 @@
 import { roundCount } from '../../core/fabric/fabric';
-import { draggedTo, isWithinReach, type Grip, type PagePoint } from '../../core/join/drag';
+import { draggedTo, isWithinReach, type Grip, type PagePoint } from '../../core/join/pose/drag';
 import type { Join, JoinPart, UnitRef } from '../../core/join/joined';
 import {
   putJoin,

@@ -8,7 +8,7 @@ import { writeItems } from '../../notation/writeItems';
 import { convertTerms } from '../../notation/writePattern';
 import { generalCaution } from '../../safety/cautions';
 import { audienceWords, readAudience } from '../../safety/audience';
-import { sizeOfToy } from '../../join/posed';
+import { sizeOfToy } from '../../join/pose/posed';
 import { analyseToy, type PartAnalysis, type ToyAnalysis } from '../analyse';
 import { assembled } from '../assembled';
 import { fingerprint } from '../fingerprint';

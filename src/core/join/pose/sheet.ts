@@ -1,11 +1,11 @@
 import * as vec3 from 'gl-matrix/vec3';
-import { turn } from '../shape/azimuth';
-import { clockwise, flatStance, headingUp, liesUpWall } from './facing';
-import type { Join, JoinPart } from './joined';
-import { flatPiece, type FlatPiece } from './outline';
+import { turn } from '../../shape/azimuth';
+import { clockwise, flatStance, headingUp, liesUpWall } from '../facing';
+import type { Join, JoinPart } from '../joined';
+import { flatPiece, type FlatPiece } from '../outline';
 import { normalAt, outwardAt, placeOf, type PosedUnit, type Sheet } from './posed';
-import { rightward } from './spot';
-import { straightAcross, type Wall, type WallPoint } from './wall';
+import { rightward } from '../spot';
+import { straightAcross, type Wall, type WallPoint } from '../wall';
 
 /** Where a place of a flat piece comes to: x and y in mm from its middle, and how far it is off what it lies on. */
 export type Lies = (x: number, y: number, offMm: number) => vec3;

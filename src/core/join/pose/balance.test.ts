@@ -1,11 +1,11 @@
 import * as vec3 from 'gl-matrix/vec3';
-import { analyseToy } from '../toy/analyse';
-import { assembled } from '../toy/assembled';
-import { standingOf } from '../toy/standing';
+import { analyseToy } from '../../toy/analyse';
+import { assembled } from '../../toy/assembled';
+import { standingOf } from '../../toy/standing';
 import { balanceOf, centreOfWeight } from './balance';
 import { overlapsOf } from './overlaps';
 import type { PosedUnit } from './posed';
-import type { Wall } from './wall';
+import type { Wall } from '../wall';
 
 const anyToy = analyseToy(
   'Body\nR1: 6 sc in ring\nR2: inc x 6\nR3: sc around\n\nTail\nR1: 6 sc in ring\n\nSew the tail to the body on round 2, at the back.\n',

@@ -1,6 +1,6 @@
 import { polygonContains, polygonHull } from 'd3-polygon';
 import * as vec3 from 'gl-matrix/vec3';
-import type { Unit } from './joined';
+import type { Unit } from '../joined';
 import { placeOf, type PosedUnit } from './posed';
 
 /** How a toy that is set down as it is drawn comes to rest. */

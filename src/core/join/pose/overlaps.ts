@@ -1,5 +1,5 @@
 import * as vec3 from 'gl-matrix/vec3';
-import type { Join, Unit } from './joined';
+import type { Join, Unit } from '../joined';
 import { placeOf, type PosedUnit } from './posed';
 
 /** Two units that take the same room as they are drawn. */

@@ -1,10 +1,10 @@
 import * as vec3 from 'gl-matrix/vec3';
-import type { Join, JoinedToy, JoinPart, Unit, UnitRef } from './joined';
+import type { Join, JoinedToy, JoinPart, Unit, UnitRef } from '../joined';
 import { beforeStart, heldFlat, inRound, placeBy } from './poseOfJoin';
-import { isInRows } from './outline';
+import { isInRows } from '../outline';
 import { boundsOf, forward, frameAt, type Frame, type PosedUnit } from './posed';
 import { liesUpright, sheetOf } from './sheet';
-import type { Wall } from './wall';
+import type { Wall } from '../wall';
 
 /** A part that stands, or lies, by itself. */
 function standing({ orientation }: JoinPart): Frame {

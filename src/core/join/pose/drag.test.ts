@@ -1,12 +1,12 @@
 import * as fc from 'fast-check';
-import { roundCount } from '../fabric/fabric';
-import { stitchAzimuth, turn, wrapAngle } from '../shape/azimuth';
-import { analyseToy } from '../toy/analyse';
-import { assembled } from '../toy/assembled';
+import { roundCount } from '../../fabric/fabric';
+import { stitchAzimuth, turn, wrapAngle } from '../../shape/azimuth';
+import { analyseToy } from '../../toy/analyse';
+import { assembled } from '../../toy/assembled';
 import { draggedTo, isWithinReach, type Grip } from './drag';
 import { seen } from './drawn';
 import { normalAt, placeOf } from './posed';
-import { alongAt } from './wall';
+import { alongAt } from '../wall';
 
 const toy = (header: string, sentence: string) =>
   analyseToy(

@@ -1,8 +1,8 @@
 import * as vec3 from 'gl-matrix/vec3';
-import { direction } from '../place/frame/direction';
-import type { JoinPart, Unit } from './joined';
-import { isStrand } from './placing';
-import { depthAt, radiusAt, type Wall, type WallPoint } from './wall';
+import { direction } from '../../place/frame/direction';
+import type { JoinPart, Unit } from '../joined';
+import { isStrand } from '../placing';
+import { depthAt, radiusAt, type Wall, type WallPoint } from '../wall';
 
 /**
  * Where a unit is in space, in mm: x to the right as one looks at the toy's front, y up, z towards the one who looks. `away` leads from

@@ -1,11 +1,11 @@
-import { roundCount } from '../fabric/fabric';
-import { stitchAzimuth, turn, wrapAngle } from '../shape/azimuth';
+import { roundCount } from '../../fabric/fabric';
+import { stitchAzimuth, turn, wrapAngle } from '../../shape/azimuth';
 import { seen } from './drawn';
-import type { JoinPart } from './joined';
-import type { JoinSpot } from './move';
+import type { JoinPart } from '../joined';
+import type { JoinSpot } from '../move';
 import { normalAt, placeOf, type PosedUnit } from './posed';
-import { roundAt, rowOfLabel } from './numbers';
-import { alongAt, type WallPoint } from './wall';
+import { roundAt, rowOfLabel } from '../numbers';
+import { alongAt, type WallPoint } from '../wall';
 
 /** What a thumb has taken hold of: the middle of a unit on its wall. */
 export interface Grip {

@@ -1,12 +1,12 @@
 import * as quat from 'gl-matrix/quat';
 import * as vec3 from 'gl-matrix/vec3';
-import { roundNumbered } from '../fabric/rounds';
-import type { StanceSaid } from '../notation/sentence/stance';
-import { stitchAzimuth } from '../shape/azimuth';
-import { flatStance, headingToFront, liesUpWall, type FlatStance } from './facing';
-import type { Join, JoinPart } from './joined';
-import { flatPiece, isInRows, xOf } from './outline';
-import { sewnEdgeOf } from './placing';
+import { roundNumbered } from '../../fabric/rounds';
+import type { StanceSaid } from '../../notation/sentence/stance';
+import { stitchAzimuth } from '../../shape/azimuth';
+import { flatStance, headingToFront, liesUpWall, type FlatStance } from '../facing';
+import type { Join, JoinPart } from '../joined';
+import { flatPiece, isInRows, xOf } from '../outline';
+import { sewnEdgeOf } from '../placing';
 import {
   forward,
   frameAt,
@@ -19,7 +19,7 @@ import {
   type PosedUnit,
 } from './posed';
 import { liesAlong, liesByEnd, liesByOutline, liesByRow, liesUpright, sheetOf } from './sheet';
-import { alongAt, depthAt, radiusAt, type Wall, type WallPoint } from './wall';
+import { alongAt, depthAt, radiusAt, type Wall, type WallPoint } from '../wall';
 
 /** A flattened piece is two layers of fabric, not a tube. */
 const flatThickness = 0.28;

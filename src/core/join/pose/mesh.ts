@@ -1,6 +1,6 @@
-import type { FeatureKind } from '../notation/sentence/said';
-import { roundCount } from '../fabric/fabric';
-import { turn } from '../shape/azimuth';
+import type { FeatureKind } from '../../notation/sentence/said';
+import { roundCount } from '../../fabric/fabric';
+import { turn } from '../../shape/azimuth';
 import { colourAt, isFilled } from './drawn';
 import { placeOf, type PosedUnit } from './posed';
 

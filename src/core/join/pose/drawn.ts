@@ -1,11 +1,11 @@
 import * as vec3 from 'gl-matrix/vec3';
-import { roundCount } from '../fabric/fabric';
-import type { FeaturePlacement } from '../place/resolve/placement';
-import type { StitchKind } from '../notation/stitchKinds';
-import { turn, wrapAngle } from '../shape/azimuth';
-import { chainLength } from '../shape/form/outgrowths';
+import { roundCount } from '../../fabric/fabric';
+import type { FeaturePlacement } from '../../place/resolve/placement';
+import type { StitchKind } from '../../notation/stitchKinds';
+import { turn, wrapAngle } from '../../shape/azimuth';
+import { chainLength } from '../../shape/form/outgrowths';
 import { normalAt, placeOf, type PosedUnit } from './posed';
-import { alongAt } from './wall';
+import { alongAt } from '../wall';
 
 /** One piece of surface as it is seen: its corners on the page, x to the right and y down, and how light it is. */
 export interface DrawnFace {
