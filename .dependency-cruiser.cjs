@@ -54,7 +54,11 @@ module.exports = {
     unknown('data knows no screens', '^src/data/', '^(app|src/features)/'),
     unknown('features know no routes', '^src/features/', '^app/'),
     unknown('routes are thin: they compose features', '^app/', '^src/core/'),
-    unknown('joins know nothing of how units stand in space', '^src/core/join/[^/]+$', '^src/core/join/pose/'),
+    unknown(
+      'joins know nothing of how units stand in space',
+      '^src/core/join/[^/]+$',
+      '^src/core/join/pose/',
+    ),
     unknown('tests help tests', '^src/', '^src/core/__tests__/'),
   ],
   options: {

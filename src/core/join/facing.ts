@@ -115,6 +115,8 @@ export interface FlatStance {
   hangs: boolean;
   /** its front looks inward over the wall: it stands on top, behind the sides, and looks to the front all the same */
   looksIn: boolean;
+  /** the end of the wall that its point lies on: it lies along the wall */
+  pointsTo: 'start' | 'end' | null;
   /** stitches that run to the right, seen from the side it is looked at, run against the line it is sewn along */
   isReversed: boolean;
 }
@@ -130,27 +132,43 @@ export function liesUpWall({ range, gap }: AnyJoin): boolean {
   return Math.abs(from - to) > 1;
 }
 
+/** The end of its wall that the point of a piece is said to lie on; null where it is not. */
+export function endOfPoint({ orientation }: JoinPart, { place: { point } }: AnyJoin): 'start' | 'end' | null {
+  const at = point?.at ?? null;
+  if (at === null || at === 'start' || at === 'end') return at;
+  return at === orientation.start ? 'start' : 'end';
+}
+
 /**
  * How a piece held flat stands at a place. Its line goes to the right along its round, and it looks outward, but for one on top behind the
- * sides; or its line goes up, and it looks to the front.
+ * sides; or its line goes up, and it looks to the front; or it lies on the wall with its point at an end of it.
  *
  * @param front azimuth of the front line of the wall
+ * @param sentence what joins it
  */
 export function flatStance(
   wall: JoinPart,
   { along, azimuth }: WallPoint,
   front: number,
-  isUpright: boolean,
+  sentence: AnyJoin,
 ): FlatStance {
+  const isUpright = liesUpWall(sentence);
+  const isStartOnTop = wall.orientation.start === 'top';
+  const pointsTo = endOfPoint(wall, sentence);
+  if (pointsTo) {
+    // Looked at from outside, one whose point is below is upside down.
+    const isReversed = (pointsTo === 'start') !== isStartOnTop;
+    return { isUpright: false, hangs: false, looksIn: false, pointsTo, isReversed };
+  }
   if (isUpright) {
     const isOnLeft = Math.sin(front - azimuth) * direction(wall.orientation) > 0;
-    return { isUpright, hangs: false, looksIn: false, isReversed: !isOnLeft };
+    return { isUpright, hangs: false, looksIn: false, pointsTo, isReversed: !isOnLeft };
   }
-  const rising = wall.orientation.start === 'top' ? 1 : -1;
+  const rising = isStartOnTop ? 1 : -1;
   const looksUp = widening(wall.profile, along) * rising;
   const hangs = Math.abs(looksUp) < steep;
   const looksIn = !hangs && Math.cos(front - azimuth) < behindSides;
   // What hangs, or is under the wall, points down: its stitches run the other way; so do those of what is seen from behind.
-  const pointsDown = looksUp < steep;
-  return { isUpright, hangs, looksIn, isReversed: pointsDown !== looksIn };
+  const isDown = looksUp < steep;
+  return { isUpright, hangs, looksIn, pointsTo, isReversed: isDown !== looksIn };
 }

@@ -79,7 +79,7 @@ function laidByRow(
 ): LaidFlat | NoFootprint {
   const { piece, wall, sentence } = placing;
   const { runsRight, count } = rowEdge(piece, by);
-  const { isReversed } = flatStance(wall, centre, front, liesUpWall(sentence));
+  const { isReversed } = flatStance(wall, centre, front, sentence);
   // One layer, where what is flattened has two.
   const edge: Edge = { count: 2 * count, stitchMm: piece.gauge.widthMm, held: 'flattened' };
   const heading = headingOfLine(placing) + turned;

@@ -22,6 +22,7 @@ import {
   Units,
   type Placing,
 } from './placing';
+import { byPoint, rowByPoint } from './pointed';
 import { problem } from './problem';
 import { isRow, rowOf, type NoRow } from './spot';
 import { withStances } from './stance';
@@ -116,8 +117,11 @@ function joinReady(state: Joining, waiting: readonly Placing[], all: readonly Pl
       unplaced(state, placing, { why: 'unworked', what: across.part.name });
       return false;
     }
-    const row = rowOf(wall, sentence, (id) => state.neighbour(wall, id), reachOf(placing));
-    if (!isRow(row)) {
+    const isByPoint = sentence.place.point !== undefined && wall.fabric.row[0] !== 1;
+    const row = isByPoint
+      ? rowByPoint(state.wall(wall), placing)
+      : rowOf(wall, sentence, (id) => state.neighbour(wall, id), reachOf(placing));
+    if (typeof row !== 'number') {
       if (row.why === 'waits') return true;
       unplaced(state, placing, row);
       return false;
@@ -148,7 +152,7 @@ function joinReady(state: Joining, waiting: readonly Placing[], all: readonly Pl
 }
 
 /** Why it is not known where a unit goes. */
-type Unplaced = Omit<NoRow, 'why'> & { why: NoRow['why'] | 'unworked' };
+type Unplaced = Omit<NoRow, 'why'> & { why: NoRow['why'] | 'unworked' | 'point' };
 
 /** A unit of which it is not known where it goes. */
 function unplaced(state: Joining, placing: Placing, { why, what, mayBeTurned }: Unplaced): void {
@@ -158,6 +162,7 @@ function unplaced(state: Joining, placing: Placing, { why, what, mayBeTurned }: 
     missing: 'join-row-missing',
     waits: 'join-waits',
     unworked: 'join-unworked',
+    point: 'join-point',
   };
   const facts = { piece: piece.part.name, wall: wall.part.name, what };
   const severity = why === 'unworked' ? 'info' : 'warning';
@@ -221,7 +226,7 @@ function joinOnce(parts: readonly JoinPart[], fronts: JoinedToy['fronts']): Join
   const units = new Units();
   joinAsWritten(state, units);
   joinStrung(state, units);
-  const placings = placingsOf(parts, units, state.problems).map(turnedRound);
+  const placings = placingsOf(parts, units, state.problems).map(turnedRound).map(byPoint);
   const ways = byWay(placings);
   const onWalls = ways.walls.map(headOnTop);
   settleFronts(state, onWalls);

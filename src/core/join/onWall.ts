@@ -76,7 +76,7 @@ function foldedAt({ piece, wall, sentence }: Placing, spot: Spot): { first: numb
   const { round, count } = sewnEdgeOf({ piece, sentence });
   const { hand, side } = piece.orientation;
   const across = Math.max(1, Math.floor(count / 2));
-  const { isReversed } = flatStance(wall, spot.centre, spot.front, liesUpWall(sentence));
+  const { isReversed } = flatStance(wall, spot.centre, spot.front, sentence);
   const runsRight = direction({ hand, side, start: 'top' }) === 1;
   const isFirstInFront = runsRight !== isReversed;
   const middle = (across - 1) / 2 + (isFirstInFront ? 0 : across);

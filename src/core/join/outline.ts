@@ -65,62 +65,66 @@ function feetOf(fabric: Fabric, row: number, below: Float64Array): number[] {
   });
 }
 
-/** Middle of each stitch of a row: each as wide as any, the whole row over the middle of what it stands on. */
-function placesAbove(fabric: Fabric, row: number, below: Float64Array | null, widthMm: number): Float64Array {
+/** A row on its way: the middle of each stitch, in the order they were worked, and which way it runs. */
+interface LaidRow {
+  places: Float64Array;
+  runs: 1 | -1;
+}
+
+/** A row on the one before: each stitch as wide as any, the whole row over the middle of what it stands on. */
+function rowAbove(fabric: Fabric, row: number, below: LaidRow | null, widthMm: number): LaidRow {
   const count = roundCount(fabric, row);
-  const feet = below ? feetOf(fabric, row, below) : [];
+  const feet = below ? feetOf(fabric, row, below.places) : [];
   const [begun = 0, ended = 0] = [feet[0], feet.at(-1)];
-  const goesBack = below !== null && (below.at(-1) ?? 0) > (below[0] ?? 0);
   // Where all stand on one, or on nothing, a row comes back against the one before.
-  const runs = begun === ended ? (goesBack ? -1 : 1) : ended > begun ? 1 : -1;
+  const back = below?.runs === 1 ? -1 : 1;
+  const runs = begun === ended ? back : ended > begun ? 1 : -1;
   const middle = feet.reduce((sum, x) => sum + x, 0) / Math.max(1, feet.length);
-  return Float64Array.from({ length: count }, (_, i) => middle + runs * (i - (count - 1) / 2) * widthMm);
+  const places = Float64Array.from(
+    { length: count },
+    (_, i) => middle + runs * (i - (count - 1) / 2) * widthMm,
+  );
+  return { places, runs };
 }
 
 /**
  * Rows with the side towards one that was so while the first was worked: that of a right-handed maker runs to the left, with the first
  * row below the others, that of a left-handed one to the right; upside down the other way.
  */
-function rowsLaid({ fabric, gauge, orientation }: JoinPart): Float64Array[] {
-  const rows: Float64Array[] = [];
+function rowsLaid({ fabric, gauge, orientation }: JoinPart): LaidRow[] {
+  const rows: LaidRow[] = [];
   for (let row = 1; row <= fabric.rounds; row += 1)
-    rows.push(placesAbove(fabric, row, rows.at(-1) ?? null, gauge.widthMm));
+    rows.push(rowAbove(fabric, row, rows.at(-1) ?? null, gauge.widthMm));
   const isSeenFromBehind = orientation.side === 'in';
   const isUpsideDown = orientation.start === 'top';
   const runsRight = ((orientation.hand === 'left') !== isSeenFromBehind) !== isUpsideDown;
-  return runsRight ? rows : rows.map((places) => places.map((x) => -x));
+  if (runsRight) return rows;
+  return rows.map(({ places, runs }) => ({ places: places.map((x) => -x), runs: runs === 1 ? -1 : 1 }));
 }
 
 /** A piece in rows, laid flat: every row as long as its stitches, over the middle of those it is worked into. */
 export function flatPiece(piece: JoinPart): FlatPiece {
   const { fabric, gauge, profile, orientation } = piece;
-  const places = rowsLaid(piece);
+  const laid = rowsLaid(piece);
   const half = gauge.widthMm / 2;
-  const left = Math.min(...places.map((row) => Math.min(...row))) - half;
-  const right = Math.max(...places.map((row) => Math.max(...row))) + half;
+  const left = Math.min(...laid.map(({ places }) => Math.min(...places))) - half;
+  const right = Math.max(...laid.map(({ places }) => Math.max(...places))) + half;
   const heightMm = profile.along.at(-1) ?? 0;
   const up = orientation.start === 'top' ? -1 : 1;
   const middle = (left + right) / 2;
   const yOf = (along: number): number => up * (along - heightMm / 2);
-  const rows = places.map((row, i) => {
-    const [first = 0, last = 0] = [row[0], row.at(-1)];
+  const rows = laid.map(({ places, runs }, i) => {
+    const [first = 0, last = 0] = [places[0], places.at(-1)];
     return {
       left: Math.min(first, last) - half - middle,
       right: Math.max(first, last) + half - middle,
       from: yOf(i > 0 ? (profile.along[i - 1] ?? 0) : 0),
       to: yOf(profile.along[i] ?? 0),
-      runs: runsOf(places, i),
+      runs,
       count: roundCount(fabric, i + 1),
     };
   });
   return { rows, widthMm: right - left, heightMm };
-}
-
-/** Which way a row runs; one of a single stitch goes on against the one before. */
-function runsOf(places: readonly Float64Array[], row: number): 1 | -1 {
-  const [first = 0, last = 0] = [places[row]?.[0], places[row]?.at(-1)];
-  if (first !== last || row === 0) return last >= first ? 1 : -1;
-  return runsOf(places, row - 1) === 1 ? -1 : 1;
 }
 
 /** Where a stitch of a row lies, which may be a half; in mm to the right of the middle of the piece. */

@@ -331,6 +331,7 @@ function saysWhere({ gap, range, round, relation, level, stitches, place }: AnyJ
     place.atEyes,
     place.beside,
     place.corners,
+    place.point,
   ];
   return said.some((one) => one !== undefined);
 }

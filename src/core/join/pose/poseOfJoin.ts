@@ -96,6 +96,23 @@ function pointed(straight: vec3, place: vec3, { droop = 0, lean = 0, spread = 0 
   return tilted(leant, vec3.fromValues(Math.sign(x) * Math.sign(spread), 0, 0), spread);
 }
 
+/** A piece is a little above the fabric it lies on, as a share of its length. */
+const liesAbove = 0.15;
+
+/** Which way a piece points that is joined at a place before it is tilted: with its point to an end of the wall, hanging down, or straight off. */
+function unTilted(wall: PosedUnit, here: WallPoint, stance: FlatStance | null): vec3 {
+  const straight = normalAt(wall, here);
+  if (!stance?.pointsTo) return stance?.hangs ? hanging(straight) : straight;
+  const pole = {
+    along: stance.pointsTo === 'start' ? 0 : (wall.surface.along.at(-1) ?? 0),
+    azimuth: here.azimuth,
+  };
+  const way = vec3.sub(vec3.create(), placeOf(wall, pole), placeOf(wall, here));
+  vec3.normalize(way, way);
+  vec3.scaleAndAdd(way, way, straight, liesAbove);
+  return vec3.normalize(way, way);
+}
+
 /** Ways to join by an edge that is laid flat: what is worked in is held flat while the hook goes through both its layers. */
 export const heldFlat: ReadonlySet<Join['kind']> = new Set(['flattened', 'pinched', 'no-sew']);
 
@@ -111,9 +128,9 @@ function onWall(
   const isClosed = kind === 'closed-on-wall';
   const isFlat = heldFlat.has(kind);
   const straight = normalAt(wall, here);
-  const stance = isFlat ? flatStance(wall.part, centre, wall.facing, liesUpWall(sentence)) : null;
+  const stance = isFlat ? flatStance(wall.part, centre, wall.facing, sentence) : null;
   const at = placeOf(wall, here);
-  const normal = pointed(stance?.hangs ? hanging(straight) : straight, at, sentence.stance ?? {});
+  const normal = pointed(unTilted(wall, here, stance), at, sentence.stance ?? {});
   const edge = sewnEdgeOf({ piece: part, sentence });
   const byStart = isClosed && edge.closed === 'start';
   // A closed end is pressed flat as far as it is sewn: the round that is sewn through lies on the wall.
@@ -182,9 +199,9 @@ function flatOnWall(wall: PosedUnit, part: JoinPart, join: Join): Posed | null {
   if (!join.centre) return null;
   const here = placeOnWall(wall, join.centre);
   const straight = normalAt(wall, here);
-  const stance = flatStance(wall.part, join.centre, wall.facing, liesUpWall(join.sentence));
+  const stance = flatStance(wall.part, join.centre, wall.facing, join.sentence);
   const at = placeOf(wall, here);
-  const points = pointed(stance.hangs ? hanging(straight) : straight, at, join.sentence.stance ?? {});
+  const points = pointed(unTilted(wall, here, stance), at, join.sentence.stance ?? {});
   const lies =
     join.kind === 'by-row'
       ? liesByRow(wall, here, { join, part, points })

@@ -107,7 +107,7 @@ export function liesByRow(
   const { sentence } = join;
   const isUp = liesUpWall(sentence);
   const line = (isUp ? headingUp(wall.part) : (rightward(wall.part) * Math.PI) / 2) + turnedOn(wall, join);
-  const { looksIn, isReversed } = flatStance(wall.part, here, wall.facing, isUp);
+  const { looksIn, isReversed } = flatStance(wall.part, here, wall.facing, sentence);
   const outward = outwardAt(wall, here.azimuth);
   // Rows are laid out with the first one up or down; the row that is sewn is the one at the wall.
   const isFirstUp = part.orientation.start === 'top';

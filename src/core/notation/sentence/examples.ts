@@ -98,6 +98,14 @@ export const joinExamples: readonly (readonly [string, Partial<JoinSentence | Pi
     },
   ],
   [
+    'Sew the ears to the head, their points at the middle of the crown, only the outer edge sewn.',
+    { place: { point: { at: 'top' } } },
+  ],
+  [
+    'Sew only the outer edge of the ears to the head, with their tips at the start.',
+    { joined: [{ parts: [part('Ears')], wall: wall('Head') }] },
+  ],
+  [
     'Pin the tail to the body, at the back.',
     { kind: 'pin', joined: [{ parts: [part('Tail', 1)], wall: wall('Body') }], back: true },
   ],

@@ -222,6 +222,11 @@ function settleRounds(said: JoinSentence | PinSentence, hasRounds: boolean): voi
   if (hasRounds && roundsFromNeck.test(text)) said.countFrom = 'top';
   // Rounds that are named say more than a level.
   if (hasRounds || relation) delete place.atEyes;
+  const { point, ...elsewhere } = place;
+  if (!point || !hasRounds) return;
+  // How far out it lies they say otherwise.
+  said.place = elsewhere;
+  said.unused = [...(said.unused ?? []), ...writeJoinPlace({ point })];
 }
 
 /** How it stands, whose words are no place: what is tilted back is not at the back. */

@@ -30,6 +30,8 @@ export interface JoinPlace {
   off?: { direction: 'above' | 'below'; rounds: number | null };
   /** the top it goes by is an open edge */
   openTop?: true;
+  /** its point lies at the start or end of the wall, and only the edge across from that is sewn; null where it is not said of what the middle is */
+  point?: { at: 'start' | 'end' | 'top' | 'bottom' | null };
   /** on a level with the eyes */
   atEyes?: true;
   /** directly over or under something of the wall itself, edge to edge */
@@ -58,6 +60,26 @@ interface Manner {
   /** which of its groups names a part that is gone by and not joined */
   goesBy?: number;
 }
+
+const pointAt: Readonly<Record<string, 'start' | 'end' | 'top' | 'bottom'>> = {
+  top: 'top',
+  crown: 'top',
+  bottom: 'bottom',
+  base: 'bottom',
+  start: 'start',
+  'magic ring': 'start',
+  'magic circle': 'start',
+  ring: 'start',
+  'first round': 'start',
+  end: 'end',
+  'last round': 'end',
+  closing: 'end',
+};
+/** Where the point of a piece is said to lie; `the middle` alone is of nothing that is known. */
+const pointSaid = String.raw`(?:points?|tips?|pointed ends?) (?:is |are |lies? |sits? |lying |meet(?:ing)? |touch(?:ing)? |placed )?(?:at|in|on|to|towards?) (?:the |its )?(?:very )?(?:(?:middle|centre|center)(?: of (?:the |its )?(top|crown|bottom|base|start|magic (?:ring|circle)|ring|first round|end|last round|closing))?|(start|crown|magic (?:ring|circle)|ring|first round|end|last round|closing)\b)`;
+const outerEdge = String.raw`(?:(?:only|just) (?:along |round |around )?(?:the|its|their) outer edges?|(?:the|its|their) outer edges? only)`;
+/** Other words of a sentence between two that belong together, no full stop among them. */
+const betweenThem = '[^.;]{0,60}?';
 
 const directionOf = (word: string): 'above' | 'below' =>
   new RegExp(`^(?:${above}|up|higher)`).test(word) ? 'above' : 'below';
@@ -150,6 +172,15 @@ const manners: readonly Manner[] = [
     read: /\b(?:its|the|their) (?:(top|upper|bottom|lower) edges?|(top|bottom)s(?= (?:on|at|are|sit|lie|level|along)\b)|(top|bottom)(?= (?:is|sits|lies) )) ?(?:is |are |sits? |lies? |runs? )?(?:on|at|along|level with|just (?:above|below))\b/,
     place: ([, edge, plural, single]) => ({
       byEdge: /^(?:top|upper)$/.test(edge ?? plural ?? single ?? '') ? 'upper' : 'lower',
+    }),
+  },
+  {
+    // with its point at the middle of the crown, only its outer edge sewn
+    read: new RegExp(
+      String.raw`\b${pointSaid},?${betweenThem}${outerEdge}|\b${outerEdge},?${betweenThem}${pointSaid}`,
+    ),
+    place: ([, middle, plain, otherMiddle, otherPlain]) => ({
+      point: { at: pointAt[middle ?? plain ?? otherMiddle ?? otherPlain ?? ''] ?? null },
     }),
   },
   {
@@ -365,6 +396,7 @@ export function writeJoinPlace(said: JoinPlace): string[] {
     beside,
     byEdge,
     off,
+    point,
   } = said;
   const name = (part: NamedPart) => `the ${part.name.toLowerCase()}`;
   return [
@@ -378,6 +410,7 @@ export function writeJoinPlace(said: JoinPlace): string[] {
     outFrom ? `${outFrom.rounds} rounds out from the ${outFrom.end}` : '',
     evenly ? 'evenly' : '',
     corners ? 'at the corners' : '',
+    point ? `its point at the middle${point.at ? ` of the ${point.at}` : ''}, only its outer edge sewn` : '',
     front ? 'in the front centre' : '',
     around ? `around the ${around}` : '',
     byEdge ? `its ${byEdge} edge on that round` : '',

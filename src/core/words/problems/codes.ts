@@ -118,6 +118,8 @@ export const problemCodes = {
   'join-no-wall': 'Nothing says what a part is joined to.',
   'join-flat': 'A flat piece is sewn down around its outline, or by one of its rows.',
   'join-flat-how': 'Nothing says whether a flat piece is sewn all round or by one edge.',
+  'join-point':
+    'The point of a piece is said to lie in the middle of what is not said, or the piece has none.',
   'join-strand': 'A strand is fastened by one end.',
   'join-closed': 'A part ends closed and is sewn through a round around that end.',
   'limb-wider-than-wall': 'An open edge is wider than what it is sewn to.',

@@ -72,6 +72,8 @@ export interface JoiningFacts {
   /** `sewn`: what of it, by how many stitches, and the number of its row that is up; null where its outline is not known */
   'join-flat': Pieces & { sewn: FlatSewn | null };
   'join-flat-how': Pieces;
+  /** `what`: whether it is not known where its point lies, or there is none */
+  'join-point': Pieces & { what: string };
   'join-strand': Pieces;
   /** `through`: the round it is sewn through */
   'join-closed': Units & { through: number };
@@ -175,6 +177,10 @@ export const joiningWords: Words<JoiningFacts> = {
   'join-flat': ({ piece, sewn }) => `The ${low(piece)} is a flat piece: ${flatWords(sewn)}`,
   'join-flat-how': ({ piece }) =>
     `The ${low(piece)} is a flat piece, and nothing says how it is sewn on. Write “all round its edge”, “by its last row” or “by its first row”.`,
+  'join-point': ({ piece, wall, what }) =>
+    what === 'none'
+      ? `The ${low(piece)} ${agree(piece, 'comes', 'come')} to no point: neither end of it is narrow or drawn together. Say on which round ${agree(piece, 'it goes', 'they go')}, and which edge is sewn.`
+      : `The point of the ${low(piece)} should lie at the middle, and it is not said of what. Write “at the middle of the crown”, “of the start” or “of the end” of the ${low(wall)}.`,
   'join-strand': ({ piece }) =>
     `The ${low(piece)} is a strand: it is fastened by one end, at the place that is given, and hangs free.`,
   'join-closed': ({ piece, wall, count, through }) =>
