@@ -61,3 +61,21 @@ test('the owl for babies passes its own screening; its wings are worked in evenl
   expect(left!.ledger).toEqual(right!.ledger);
   expect(left!.sum).toBe(42);
 });
+
+test('the hedgehog: four feet and the snout in one round without sewing, even on both sides, spines along three lines', () => {
+  const toy = open('hedgehog');
+  const noSew = toy.joined.joins.filter(({ kind }) => kind === 'no-sew');
+  expect(noSew.map(({ unit, round }) => [unit.part, round])).toEqual([['snout', 15], ...Array(4).fill(['foot', 15])]);
+  const [{ ledger, sum }] = noSew as [(typeof noSew)[0]];
+  expect(sum).toBe(48);
+  // The front of 48 stitches is at 24½: what is worked in lies the same to its left and right.
+  const counts = ledger!.map((line) => ('plain' in line ? line.plain : line.stitches));
+  const taken = counts.flatMap((count, i) => Array<boolean>(count).fill(!('plain' in ledger![i]!)));
+  const front = noSew[0]!.stitch!;
+  for (let off = 0.5; off < 24; off += 1) {
+    const at = (stitch: number) => taken[(stitch - 1 + 48) % 48];
+    expect(at(front + off)).toBe(at(front - off));
+  }
+  expect(toy.parts.flatMap(({ lines }) => lines.map(({ along }) => along))).toEqual(['back', 'left', 'right']);
+  expect(toy.joined.loose).toEqual([]);
+});

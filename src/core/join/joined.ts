@@ -5,6 +5,7 @@ import type { Problem } from '../notation/problem';
 import type { JoinSentence, PinSentence } from '../notation/sentence/join';
 import type { Orientation } from '../place/frame/direction';
 import type { FeaturePlacement } from '../place/resolve/placement';
+import type { SurfaceLine } from '../place/resolve/surfaceLine';
 import type { Gauge } from '../shape/gauge';
 import type { Profile } from '../shape/profile';
 import type { Held } from './footprint';
@@ -28,6 +29,8 @@ export interface JoinPart {
   /** azimuth of its front line */
   front: number;
   features: readonly FeaturePlacement[];
+  /** what is worked on along lines once it is finished */
+  lines: readonly SurfaceLine[];
 }
 
 /** Whether a part has a front of its own, by its maker's word or its face. */

@@ -20,6 +20,8 @@ export interface Wall {
   along: Float64Array;
   radius: Float64Array;
   z: Float64Array;
+  /** of what is held flat: how thick each ring is towards its front, as a share of how wide; else it is round */
+  thick?: Float64Array;
   /** how far beyond its last round it goes: a cap where it is gathered, nothing where it is open */
   closed: boolean;
 }
@@ -92,6 +94,10 @@ function between(values: Float64Array, wall: Wall, along: number): number {
 
 /** How far from the axis the wall is at a place along it, in mm. */
 export const radiusAt = (wall: Wall, along: number): number => between(wall.radius, wall, along);
+
+/** How thick it is there towards its front, as a share of how wide. */
+export const thicknessAt = (wall: Wall, along: number): number =>
+  wall.thick ? between(wall.thick, wall, along) : 1;
 
 /** How far along the axis from the start, in mm. */
 export const depthAt = (wall: Wall, along: number): number => between(wall.z, wall, along);

@@ -1,4 +1,4 @@
-import { pressedFlat } from './pressedFlat';
+import { flatAtEnd, flatThickness, pressedFlat } from './pressedFlat';
 
 const area = ({ half, z }: { half: Float64Array; z: Float64Array }): number =>
   half.reduce((sum, wide, i) => (i === 0 ? 0 : sum + (wide + half[i - 1]!) * (z[i]! - z[i - 1]!)), 0);
@@ -45,4 +45,24 @@ test('a disc alone lies as one, with an edge; nothing and one ring are themselve
   expect(area(disc)).toBeGreaterThan(0);
   expect([...pressedFlat(Float64Array.of(), Float64Array.of()).z]).toEqual([]);
   expect([...pressedFlat(Float64Array.of(0), Float64Array.of(0)).z]).toEqual([0]);
+});
+
+test('a stuffed part is flat at its edge, round at its tip, and as long round everywhere', () => {
+  const along = Float64Array.of(0, 5, 10, 15, 20, 25, 30, 35, 40);
+  const radius = along.map((_, i) => Math.min(10, 5 * i));
+  const { half, thick } = flatAtEnd(radius, along);
+  expect(thick[8]).toBeCloseTo(flatThickness);
+  // Two radii of 10 mm from the edge it is round.
+  [0, 2, 4].forEach((ring) => expect([thick[ring], half[ring]]).toEqual([1, radius[ring]]));
+  for (let ring = 1; ring < 9; ring += 1) {
+    // The way round an oval, stepped along: no formula of its own.
+    let round = 0;
+    for (let step = 0; step < 720; step += 1) {
+      const at = (turn: number) =>
+        [half[ring]! * Math.cos(turn), half[ring]! * thick[ring]! * Math.sin(turn)] as const;
+      const [a, b] = [at((step * Math.PI) / 360), at(((step + 1) * Math.PI) / 360)];
+      round += Math.hypot(a[0] - b[0], a[1] - b[1]);
+    }
+    expect(round / (2 * Math.PI * radius[ring]!)).toBeCloseTo(1, 2);
+  }
 });

@@ -66,3 +66,33 @@ export function pressedFlat(radius: Float64Array, along: Float64Array): FlatOutl
   end.forEach((depth, ring) => (z[rings - 1 - ring] = base - depth));
   return { half, z };
 }
+
+/** How thick two layers of fabric are, pressed flat, as a share of their width. */
+export const flatThickness = 0.28;
+
+/** A stuffed part is round again so far from an edge that is held flat, in radii of that edge: about its width. Our own figure, for drawing. */
+const roundAgain = 2;
+
+/** Half the width of an oval that is as long round as a circle, by how thick it is as a share of that (Ramanujan's first formula, 1914). */
+const ovalHalf = (radius: number, thick: number): number =>
+  (2 * radius) / (3 * (1 + thick) - Math.sqrt((3 + thick) * (1 + 3 * thick)));
+
+/**
+ * How a stuffed part lies whose last edge is held flat: round, and an oval that gets flatter towards that edge, each as long round as before.
+ *
+ * @param radius of each ring where the part is round, in mm
+ * @param along length of the wall from the start to each ring, in mm
+ * @returns half the width of each ring, and how thick it is as a share of that
+ */
+export function flatAtEnd(
+  radius: Float64Array,
+  along: Float64Array,
+): { half: Float64Array; thick: Float64Array } {
+  const whole = along.at(-1) ?? 0;
+  const reach = Math.max(1e-6, roundAgain * (radius.at(-1) ?? 0));
+  const thick = along.map((mm) => {
+    const share = Math.min(1, (whole - mm) / reach);
+    return flatThickness + (1 - flatThickness) * share;
+  });
+  return { half: radius.map((mm, ring) => ovalHalf(mm, thick[ring] ?? 1)), thick };
+}

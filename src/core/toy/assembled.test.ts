@@ -1,4 +1,5 @@
 import { drawToy } from '../join/pose/drawn';
+import { thicknessAtRing } from '../join/pose/posed';
 import { placeOf, sizeOfToy, type PosedUnit } from '../join/pose/posed';
 import { analyseToy } from './analyse';
 import { assembled, drawAssembled, modelOfToy, toyPicture } from './assembled';
@@ -161,7 +162,7 @@ test('a part that is worked in is as flat as one that is sewn on flattened, and 
       ),
     )
       .filter(({ unit }) => unit.part === 'arm')
-      .map(({ thickness }) => thickness);
+      .map((unit) => thicknessAtRing(unit, unit.surface.along.length - 1));
   const [workedIn] = arms('Crochet the arms into round 8 of the body, on both sides.');
   const [flattened] = arms('Flatten the arms and sew them to the sides of the body at R8.');
   const [round] = arms('Sew the arms to the sides of the body at R8.');

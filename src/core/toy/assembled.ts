@@ -1,4 +1,5 @@
-import { drawToy, unitAt, type DrawnFace, type DrawnToy, type Looking } from '../join/pose/drawn';
+import { drawToy, unitAt, type DrawnToy } from '../join/pose/drawn';
+import type { DrawnFace, Looking } from '../join/pose/looking';
 import type { JoinPart, Unit } from '../join/joined';
 import { ballsOf, meshOf } from '../join/pose/mesh';
 import { poseToy } from '../join/pose/pose';
@@ -7,7 +8,7 @@ import { wallOf, type Wall } from '../join/wall';
 import { pressedEye, featureColour } from '../place/rule/library';
 import type { FeatureKind } from '../notation/sentence/said';
 import { gathered, outline, type PageFace } from '../shape/gathered';
-import { pressedFlat } from '../shape/pressedFlat';
+import { flatAtEnd, flatThickness, pressedFlat } from '../shape/pressedFlat';
 import { pictureSize, shinyDot, type Picture, type PictureShape } from '../shape/picture';
 import { yarnColour } from '../supplies/yarnColour';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
@@ -22,18 +23,22 @@ const stuffedWall = memoise((part: PartAnalysis): Wall => {
   return wallOf(fabric, starts, stuffedPart(part), how !== 'open' && how !== 'flat');
 });
 
-/** The surface of an empty part pressed flat. */
+/** The surface of a part whose edge is held flat: an empty one is pressed flat, one that is stuffed only towards that edge. */
 const flatWall = memoise((part: PartAnalysis): Wall => {
   const round = stuffedWall(part);
+  if (isStuffed(part)) {
+    const { half, thick } = flatAtEnd(round.radius, round.along);
+    return { ...round, radius: half, thick };
+  }
   const { half, z } = pressedFlat(round.radius, round.along);
-  return { ...round, z, radius: half };
+  return { ...round, z, radius: half, thick: half.map(() => flatThickness) };
 });
 
 const posedOf = memoise((toy: ToyAnalysis): PosedUnit[] => {
   const surfaceOf = ({ part }: JoinPart, isFlat: boolean): Wall => {
     const found = toy.parts.find(({ source }) => source.id === part.id);
     if (!found) throw new Error(`no part ${part.id}`);
-    return isFlat && !isStuffed(found) ? flatWall(found) : stuffedWall(found);
+    return isFlat ? flatWall(found) : stuffedWall(found);
   };
   return poseToy(
     toy.parts.map((part) => joinPart(part)),

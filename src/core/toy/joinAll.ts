@@ -5,7 +5,7 @@ import { memoise } from './memoise';
 
 /** What joining needs of a part; the same object for the same analysis. */
 export const joinPart = memoise(
-  ({ source, fabric, starts, profile, form, map, features }: PartAnalysis): JoinPart => ({
+  ({ source, fabric, starts, profile, form, map, features, lines }: PartAnalysis): JoinPart => ({
     part: source,
     fabric,
     starts,
@@ -14,6 +14,7 @@ export const joinPart = memoise(
     orientation: form.orientation,
     front: map.front,
     features,
+    lines,
   }),
 );
 

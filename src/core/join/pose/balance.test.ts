@@ -31,7 +31,6 @@ function solid(
     unit: { part: name, unit: 1, name, side: null },
     surface,
     loose: false,
-    thickness: 1,
     frame: {
       origin: vec3.fromValues(...at),
       away: vec3.fromValues(0, 1, 0),
@@ -84,7 +83,9 @@ describe('set down on the table', () => {
     expect(rests.insideMm).toBeLessThanOrEqual(12);
   });
   test('what is held flat carries nothing: a toy stands on its body, not on wings that hang below it', () => {
-    const wing = { ...tube('wing', 6, 40, [20, -10, 0]), thickness: 0.28 };
+    const round = tube('wing', 6, 40, [20, -10, 0]);
+    const thick = round.surface.along.map(() => 0.28);
+    const wing = { ...round, surface: { ...round.surface, thick } };
     const rests = balanceOf([tube('body', 15, 50, [0, 0, 0]), wing])!;
     expect(rests.rests.map(({ name }) => name)).toEqual(['body']);
     expect(rests.stands).toBe(true);

@@ -1,7 +1,7 @@
 import { polygonContains, polygonHull } from 'd3-polygon';
 import * as vec3 from 'gl-matrix/vec3';
 import type { Unit } from '../joined';
-import { placeOf, type PosedUnit } from './posed';
+import { placeOf, thicknessAtRing, type PosedUnit } from './posed';
 
 /** How a toy that is set down as it is drawn comes to rest. */
 export interface Balance {
@@ -33,14 +33,16 @@ interface Place {
 }
 
 /** The middle of a unit's volume and how much that is: discs along its axis, as thick as it is held. */
-function weightOf({ surface, frame, thickness }: PosedUnit): { centre: vec3; volume: number } {
+function weightOf(unit: PosedUnit): { centre: vec3; volume: number } {
+  const { surface, frame } = unit;
   const centre = vec3.create();
   let volume = 0;
   for (let ring = 0; ring + 1 < surface.z.length; ring += 1) {
     const [from = 0, to = 0] = [surface.z[ring], surface.z[ring + 1]];
     const [inner = 0, outer = 0] = [surface.radius[ring], surface.radius[ring + 1]];
     // A piece of a cone (frustum), with its weight taken to lie halfway: rings stand close.
-    const piece = (Math.PI / 3) * Math.abs(to - from) * (inner ** 2 + inner * outer + outer ** 2) * thickness;
+    const cone = (Math.PI / 3) * Math.abs(to - from) * (inner ** 2 + inner * outer + outer ** 2);
+    const piece = (cone * (thicknessAtRing(unit, ring) + thicknessAtRing(unit, ring + 1))) / 2;
     const middle = vec3.scaleAndAdd(vec3.create(), frame.origin, frame.away, (from + to) / 2);
     vec3.scaleAndAdd(centre, centre, middle, piece);
     volume += piece;
@@ -61,10 +63,10 @@ export function centreOfWeight(posed: readonly PosedUnit[]): vec3 {
   return centre;
 }
 
-/** Every place of the fabric that is looked at. What is held flat is soft and carries nothing. */
+/** Every place of the fabric that is looked at. What is flat down to its tip is soft and carries nothing. */
 function placesOf(posed: readonly PosedUnit[]): Place[] {
   return posed.flatMap((unit, index) =>
-    unit.thickness < 1
+    thicknessAtRing(unit, 0) < 1
       ? []
       : Array.from(unit.surface.along).flatMap((along) =>
           Array.from({ length: around }, (_, i) => ({

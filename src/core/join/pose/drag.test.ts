@@ -4,7 +4,7 @@ import { stitchAzimuth, turn, wrapAngle } from '../../shape/azimuth';
 import { analyseToy } from '../../toy/analyse';
 import { assembled } from '../../toy/assembled';
 import { draggedTo, isWithinReach, type Grip } from './drag';
-import { seen } from './drawn';
+import { seen } from './looking';
 import { normalAt, placeOf } from './posed';
 import { alongAt } from '../wall';
 

@@ -1,6 +1,6 @@
 import { roundCount } from '../../fabric/fabric';
 import { stitchAzimuth, turn, wrapAngle } from '../../shape/azimuth';
-import { seen } from './drawn';
+import { seen } from './looking';
 import type { JoinPart } from '../joined';
 import type { JoinSpot } from '../move';
 import { normalAt, placeOf, type PosedUnit } from './posed';

@@ -1,25 +1,11 @@
 import * as vec3 from 'gl-matrix/vec3';
 import { roundCount } from '../../fabric/fabric';
 import type { FeaturePlacement } from '../../place/resolve/placement';
-import type { StitchKind } from '../../notation/stitchKinds';
 import { turn, wrapAngle } from '../../shape/azimuth';
-import { chainLength } from '../../shape/form/outgrowths';
-import { normalAt, placeOf, type PosedUnit } from './posed';
+import { growthsOf, linesOf } from './growths';
+import { seen, type DrawnFace, type Looking } from './looking';
+import { placeOf, type PosedUnit } from './posed';
 import { alongAt } from '../wall';
-
-/** One piece of surface as it is seen: its corners on the page, x to the right and y down, and how light it is. */
-export interface DrawnFace {
-  /** index of the unit it is of */
-  unit: number;
-  /** x, y of each corner, in mm */
-  corners: number[];
-  /** how near it is */
-  depth: number;
-  /** 0 turned away from the light, 1 towards it */
-  light: number;
-  /** index of its yarn in the part's palette */
-  colour: number;
-}
 
 /** A pressed eye or a spot of a feature, as it is seen. */
 export interface DrawnDot {
@@ -48,16 +34,6 @@ export interface DrawnToy {
   strokes: DrawnStroke[];
 }
 
-/** From where a toy is looked at, and how far it is pulled apart. */
-export interface Looking {
-  /** how far the toy is turned, in radians: a quarter shows the side that is left when one looks at its front */
-  yaw: number;
-  /** in mm, along each part's own direction */
-  pulled: number;
-  /** pieces around each round */
-  segments: number;
-}
-
 // From above, a little to the left, and from where one looks.
 const sun = vec3.normalize(vec3.create(), vec3.fromValues(-0.35, 0.65, 0.68));
 
@@ -83,13 +59,6 @@ export function colourAt({ part, sheet }: PosedUnit, round: number, azimuth: num
   return (
     fabric.colour[(fabric.offset[round - 1] ?? 0) + ((at + count) % count)] ?? colourOfRound(part, round)
   );
-}
-
-/** Turns a place about the toy's upright axis. */
-export function seen(place: vec3, yaw: number): vec3 {
-  const [x = 0, y = 0, z = 0] = place;
-  const [cos, sin] = [Math.cos(yaw), Math.sin(yaw)];
-  return vec3.fromValues(x * cos + z * sin, y, z * cos - x * sin);
 }
 
 /** What lies flat on a curved wall is drawn over it, also where a piece of the wall reaches further forward than its middle. */
@@ -128,53 +97,6 @@ function facesOf(posed: PosedUnit, unit: number, { yaw, pulled, segments }: Look
     }
   }
   return faces;
-}
-
-/** A chain that is worked back to its beginning stands up less than half as high as it is long. */
-const bentBack = 0.45;
-
-/** How far a growth stands off the fabric, in mm. */
-function heightOfGrowth(kinds: readonly StitchKind[], widthMm: number): number {
-  const chains = kinds.filter((kind) => kind === 'ch').length;
-  const isLoop = kinds.length - chains === 1 && chains > 1;
-  return chains * chainLength * widthMm * (isLoop ? bentBack : 1);
-}
-
-/** Spikes, tentacles and chains that grow from the fabric, a point each. */
-function growthsOf(posed: PosedUnit, unit: number, { yaw, pulled }: Looking): DrawnFace[] {
-  const { part, surface, sheet } = posed;
-  if (sheet) return [];
-  const { fabric, starts, gauge } = part;
-  const shown = (place: vec3) => seen(vec3.scaleAndAdd(place, place, posed.outward, pulled), yaw);
-  return fabric.outgrowths.flatMap(({ after, round, kinds }): DrawnFace[] => {
-    const count = roundCount(fabric, round);
-    if (count === 0) return [];
-    const stitch = Math.max(0, after) - (fabric.offset[round - 1] ?? 0);
-    const azimuth = (starts[round - 1] ?? 0) + (turn * (stitch + 1)) / count;
-    const along = alongAt(surface, round);
-    const half = (0.4 * turn) / count;
-    const foot = { along, azimuth };
-    const tip = vec3.scaleAndAdd(
-      vec3.create(),
-      placeOf(posed, foot),
-      normalAt(posed, foot),
-      heightOfGrowth(kinds, gauge.widthMm),
-    );
-    const corners = [
-      placeOf(posed, { along, azimuth: azimuth - half }),
-      placeOf(posed, { along, azimuth: azimuth + half }),
-      tip,
-    ].map(shown);
-    return [
-      {
-        unit,
-        corners: corners.flatMap(([x = 0, y = 0]) => [x, -y]),
-        depth: Math.max(...corners.map(([, , z = 0]) => z)),
-        light: 0.9,
-        colour: fabric.colour[Math.max(0, after)] ?? 0,
-      },
-    ];
-  });
 }
 
 /** What is filled with stitches side by side is seen as a spot; all else that is stitched as its threads. */
@@ -266,7 +188,11 @@ const isHidden = (faces: readonly DrawnFace[], spot: Spot): boolean => faces.som
 
 /** The assembled toy as it is seen from a side, the furthest first. */
 export function drawToy(posed: readonly PosedUnit[], looking: Looking): DrawnToy {
-  const faces = posed.flatMap((unit, i) => [...facesOf(unit, i, looking), ...growthsOf(unit, i, looking)]);
+  const faces = posed.flatMap((unit, i) => [
+    ...facesOf(unit, i, looking),
+    ...growthsOf(unit, i, looking),
+    ...linesOf(unit, i, looking),
+  ]);
   faces.sort((a, b) => a.depth - b.depth);
   const dots = posed.flatMap((unit, i) => dotsOf(unit, i, looking)).filter((dot) => !isHidden(faces, dot));
   const strokes = posed

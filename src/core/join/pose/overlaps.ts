@@ -1,6 +1,6 @@
 import * as vec3 from 'gl-matrix/vec3';
 import type { Join, Unit } from '../joined';
-import { placeOf, type PosedUnit } from './posed';
+import { placeOf, thicknessAtRing, type PosedUnit } from './posed';
 
 /** Two units that take the same room as they are drawn. */
 export interface Overlap {
@@ -13,24 +13,28 @@ export interface Overlap {
 const leastDeepMm = 3;
 const around = 16;
 
-/** Radius of a unit at a place along its axis: the widest where it comes back over itself; 0 beyond its ends. */
-function radiusAlong({ surface: { z, radius } }: PosedUnit, depth: number): number {
-  let widest = 0;
+/** Radius of a unit at a place along its axis and how thick it is there: where it is widest, if it comes back over itself; 0 beyond its ends. */
+function widestAt(unit: PosedUnit, depth: number): { radius: number; thickness: number } {
+  const { z, radius } = unit.surface;
+  let widest = { radius: 0, thickness: 1 };
   for (let ring = 0; ring + 1 < z.length; ring += 1) {
     const [from = 0, to = 0] = [z[ring], z[ring + 1]];
     const isBeside = depth < Math.min(from, to) || depth > Math.max(from, to);
     if (isBeside || from === to) continue;
     const share = (depth - from) / (to - from);
-    widest = Math.max(widest, (radius[ring] ?? 0) * (1 - share) + (radius[ring + 1] ?? 0) * share);
+    const here = (radius[ring] ?? 0) * (1 - share) + (radius[ring + 1] ?? 0) * share;
+    if (here <= widest.radius) continue;
+    const thickness = thicknessAtRing(unit, ring) * (1 - share) + thicknessAtRing(unit, ring + 1) * share;
+    widest = { radius: here, thickness };
   }
   return widest;
 }
 
 /** How deep a place lies inside a unit, in mm; 0 outside it. */
 function depthIn(unit: PosedUnit, place: vec3): number {
-  const { frame, thickness } = unit;
+  const { frame } = unit;
   const off = vec3.sub(vec3.create(), place, frame.origin);
-  const radius = radiusAlong(unit, vec3.dot(off, frame.away));
+  const { radius, thickness } = widestAt(unit, vec3.dot(off, frame.away));
   if (radius === 0) return 0;
   // Where it is held flat it is thin from its front to its back.
   const ahead = vec3.dot(off, frame.front) / thickness;

@@ -56,7 +56,6 @@ const standingUnit = (part: JoinPart, unit: Unit): Omit<PosedUnit, 'surface' | '
   unit,
   part,
   frame: standing(part),
-  thickness: 1,
   outward: vec3.create(),
   loose: false,
   sheet: null,

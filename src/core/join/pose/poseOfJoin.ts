@@ -3,7 +3,7 @@ import * as vec3 from 'gl-matrix/vec3';
 import { roundNumbered } from '../../fabric/rounds';
 import type { StanceSaid } from '../../notation/sentence/stance';
 import { stitchAzimuth } from '../../shape/azimuth';
-import { flatStance, headingToFront, liesUpWall, type FlatStance } from '../facing';
+import { flatStance, headingToFront, type FlatStance } from '../facing';
 import type { Join, JoinPart } from '../joined';
 import { flatPiece, isInRows, xOf } from '../outline';
 import { sewnEdgeOf } from '../placing';
@@ -21,9 +21,6 @@ import {
 import { liesAlong, liesByEnd, liesByOutline, liesByRow, liesUpright, sheetOf } from './sheet';
 import { alongAt, depthAt, radiusAt, type Wall, type WallPoint } from '../wall';
 
-/** A flattened piece is two layers of fabric, not a tube. */
-const flatThickness = 0.28;
-
 /** Where the front of a piece looks that is held flat along a round: outward from the axis of its wall, or inward. */
 function flatFront(posed: PosedUnit, at: WallPoint, { looksIn }: FlatStance): vec3 {
   const outward = outwardAt(posed, at.azimuth);
@@ -31,7 +28,7 @@ function flatFront(posed: PosedUnit, at: WallPoint, { looksIn }: FlatStance): ve
 }
 
 /** A unit onto the end of another: edge to edge, axes in one line. */
-function onEnd(wall: PosedUnit, surface: Wall): Pick<PosedUnit, 'frame' | 'outward' | 'thickness'> {
+function onEnd(wall: PosedUnit, surface: Wall): Pick<PosedUnit, 'frame' | 'outward'> {
   const end = lengthOf(wall.surface);
   const at = vec3.scaleAndAdd(vec3.create(), wall.frame.origin, wall.frame.away, end);
   const origin = vec3.scaleAndAdd(vec3.create(), at, wall.frame.away, lengthOf(surface));
@@ -39,7 +36,6 @@ function onEnd(wall: PosedUnit, surface: Wall): Pick<PosedUnit, 'frame' | 'outwa
   return {
     frame: frameAt(origin, away, wall.frame.front),
     outward: vec3.clone(wall.frame.away),
-    thickness: 1,
   };
 }
 
@@ -48,7 +44,7 @@ function onRing(
   wall: PosedUnit,
   surface: Wall,
   { row, end }: NonNullable<Join['ring']>,
-): Pick<PosedUnit, 'frame' | 'outward' | 'thickness'> {
+): Pick<PosedUnit, 'frame' | 'outward'> {
   const depth = depthAt(wall.surface, alongAt(wall.surface, row));
   const length = lengthOf(surface);
   const isAtEnd = end === 'end';
@@ -58,7 +54,6 @@ function onRing(
   return {
     frame: frameAt(origin, inward, wall.frame.front),
     outward: vec3.negate(vec3.create(), inward),
-    thickness: 1,
   };
 }
 
@@ -122,7 +117,7 @@ function onWall(
   part: JoinPart,
   surface: Wall,
   { centre, kind, sentence, turned }: Join,
-): Pick<PosedUnit, 'frame' | 'outward' | 'thickness'> | null {
+): Pick<PosedUnit, 'frame' | 'outward'> | null {
   if (!centre) return null;
   const here = placeOnWall(wall, centre);
   const isClosed = kind === 'closed-on-wall';
@@ -145,7 +140,7 @@ function onWall(
   const about = quat.setAxisAngle(quat.create(), straight, -radians(turned));
   vec3.transformQuat(facing, facing, about);
   const frame = frameAt(origin, away, facing);
-  return { frame, outward: straight, thickness: isFlat ? flatThickness : 1 };
+  return { frame, outward: straight };
 }
 
 /** The stuffed wall is as long as the profile it was joined by, stitch for stitch: places go by their share of it. */
@@ -185,8 +180,7 @@ export function beforeStart(grown: PosedUnit, surface: Wall, place: number, of: 
 }
 
 /** How a unit is posed by its join: all that its part does not say itself. */
-type Posed = Pick<PosedUnit, 'frame' | 'outward' | 'thickness'> &
-  Partial<Pick<PosedUnit, 'surface' | 'sheet' | 'thread'>>;
+type Posed = Pick<PosedUnit, 'frame' | 'outward'> & Partial<Pick<PosedUnit, 'surface' | 'sheet' | 'thread'>>;
 
 /** The place of the wall that a join's middle is on, as the wall is stuffed. */
 function placeOnWall(wall: PosedUnit, centre: WallPoint): WallPoint {
@@ -213,7 +207,6 @@ function flatOnWall(wall: PosedUnit, part: JoinPart, join: Join): Posed | null {
   return {
     frame: frameAt(at, away, forward),
     outward: straight,
-    thickness: flatThickness,
     ...sheetOf(part, lies),
   };
 }
@@ -234,12 +227,11 @@ function passingThrough(wall: PosedUnit, part: JoinPart, surface: Wall, { pins }
     return {
       frame,
       outward: upward,
-      thickness: flatThickness,
       ...sheetOf(part, liesAlong(middle, way, vec3.distance(from, to))),
     };
   }
   const origin = vec3.scaleAndAdd(vec3.create(), middle, way, -lengthOf(surface) / 2);
-  return { frame: frameAt(origin, way, forward), outward: upward, thickness: 1 };
+  return { frame: frameAt(origin, way, forward), outward: upward };
 }
 
 /** Thread between what hangs and what it hangs from, where no length is said: the two just touch. */
@@ -266,10 +258,10 @@ function hangingFrom(
   if (isInRows(part)) {
     const middle = vec3.scaleAndAdd(vec3.create(), upper, upward, -flatPiece(part).heightMm / 2);
     const frame = frameAt(middle, vec3.clone(upward), forward);
-    return { frame, outward, thickness: flatThickness, thread, ...sheetOf(part, liesUpright(middle)) };
+    return { frame, outward, thread, ...sheetOf(part, liesUpright(middle)) };
   }
   const origin = vec3.scaleAndAdd(vec3.create(), upper, upward, -lengthOf(surface));
-  return { frame: frameAt(origin, vec3.clone(upward), forward), outward, thickness: 1, thread };
+  return { frame: frameAt(origin, vec3.clone(upward), forward), outward, thread };
 }
 
 /** A unit onto a flat wall: straight off its right side, its front up. */
@@ -289,7 +281,6 @@ function onSheet(wall: PosedUnit, part: JoinPart, surface: Wall, join: Join): Po
   return {
     frame: frameAt(origin, away, upward),
     outward: vec3.clone(normal),
-    thickness: heldFlat.has(join.kind) ? flatThickness : 1,
   };
 }
 

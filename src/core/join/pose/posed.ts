@@ -1,8 +1,9 @@
 import * as vec3 from 'gl-matrix/vec3';
 import { direction } from '../../place/frame/direction';
 import type { JoinPart, Unit } from '../joined';
+import { flatThickness } from '../../shape/pressedFlat';
 import { isStrand } from '../placing';
-import { depthAt, radiusAt, type Wall, type WallPoint } from '../wall';
+import { depthAt, radiusAt, thicknessAt, type Wall, type WallPoint } from '../wall';
 
 /**
  * Where a unit is in space, in mm: x to the right as one looks at the toy's front, y up, z towards the one who looks. `away` leads from
@@ -33,8 +34,6 @@ export interface PosedUnit {
   frame: Frame;
   /** the azimuth that faces `front` */
   facing: number;
-  /** how thick it is along `front`, as a share: a flattened piece is thin */
-  thickness: number;
   /** which way it goes when the toy is pulled apart */
   outward: vec3;
   /** lies beside the toy: nothing says where it goes */
@@ -44,6 +43,10 @@ export interface PosedUnit {
   /** the thread it hangs by, from end to end */
   thread?: readonly [vec3, vec3];
 }
+
+/** How thick a unit is at one of its rings towards its front, as a share of how wide it is there. */
+export const thicknessAtRing = ({ sheet, surface }: PosedUnit, ring: number): number =>
+  sheet ? flatThickness : (surface.thick?.[ring] ?? 1);
 
 export const forward = vec3.fromValues(0, 0, 1);
 export const upward = vec3.fromValues(0, 1, 0);
@@ -68,12 +71,12 @@ function angleOf({ part, facing }: PosedUnit, azimuth: number): number {
 
 /** A place on the surface of a unit, in space. */
 export function placeOf(posed: PosedUnit, { along, azimuth }: WallPoint): vec3 {
-  const { frame, surface, thickness, sheet } = posed;
+  const { frame, surface, sheet } = posed;
   if (sheet) return sheet.placeAt({ along, azimuth });
   const radius = Math.max(0, radiusAt(surface, along));
   const angle = angleOf(posed, azimuth);
   const place = vec3.scaleAndAdd(vec3.create(), frame.origin, frame.away, depthAt(surface, along));
-  vec3.scaleAndAdd(place, place, frame.front, radius * Math.cos(angle) * thickness);
+  vec3.scaleAndAdd(place, place, frame.front, radius * Math.cos(angle) * thicknessAt(surface, along));
   return vec3.scaleAndAdd(place, place, frame.right, radius * Math.sin(angle));
 }
 
