@@ -25,6 +25,7 @@ export const RecordPage = page(({ RecordScreen }) => RecordScreen);
 export const RecordPaperPage = page(({ RecordPaper }) => RecordPaper);
 export const SafetyPage = page(({ SafetyScreen }) => SafetyScreen);
 export const SheetPage = page(({ SheetScreen }) => SheetScreen);
+export const StretchPage = page(({ StretchScreen }) => StretchScreen);
 export const TemplatesPage = page(({ TemplatesScreen }) => TemplatesScreen);
 export const TogetherPage = page(({ TogetherScreen }) => TogetherScreen);
 export const ToyPage = page(({ ToyScreen }) => ToyScreen);

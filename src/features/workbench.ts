@@ -23,6 +23,7 @@ export { RecordScreen } from './safety/RecordScreen';
 export { SafetyScreen } from './safety/SafetyScreen';
 export { NewShapeScreen } from './shape/NewShapeScreen';
 export { PartShapeScreen } from './shape/PartShapeScreen';
+export { StretchScreen } from './shape/StretchScreen';
 export { ForOthersScreen } from './sheet/ForOthersScreen';
 export { SheetScreen } from './sheet/SheetScreen';
 export { TemplatesScreen } from './sheet/TemplatesScreen';

@@ -31,8 +31,7 @@ const cardsAtOnce = 120;
 
 /** Every round as a card: read, counted, and to be changed with the thumb. The text says the same. */
 export function RoundsPanel({ part }: { part: PartAnalysis }) {
-  const router = useRouter();
-  const { analysis, editor, text, idOf } = useToy();
+  const { analysis, editor, text } = useToy();
   const edits = usePartEdits(part);
   const [open, setOpen] = useState<number | null>(null);
   const [adding, setAdding] = useState<number | 'end' | null>(null);
@@ -143,23 +142,13 @@ export function RoundsPanel({ part }: { part: PartAnalysis }) {
       {adding === 'end' ? (
         composer(cards.at(-1) ?? null)
       ) : (
-        <View flexDirection="row" flexWrap="wrap" gap="$2">
-          <Press
-            grow
-            tone={cards.length === 0 ? 'primary' : 'plain'}
-            label="Add a round"
-            onPress={() => {
-              setAdding('end');
-              setOpen(null);
-            }}
-          />
-          <Press
-            grow
-            role="link"
-            label="Write as I go"
-            onPress={() => router.push(`/toy/${editor.id}/write?part=${idOf(part)}`)}
-          />
-        </View>
+        <WaysOn
+          part={part}
+          onAdd={() => {
+            setAdding('end');
+            setOpen(null);
+          }}
+        />
       )}
       <Problems problems={[...others, ...about]} onApply={edits.apply} showLine />
       {free.length > 0 ? (
@@ -180,6 +169,23 @@ export function RoundsPanel({ part }: { part: PartAnalysis }) {
       ) : null}
       {checks.length > 0 && part.problems.every((problem) => problem.round === undefined) ? (
         <Notice tone="good">every round adds up.</Notice>
+      ) : null}
+    </View>
+  );
+}
+
+/** More rounds, written or found by the hands, and the outline they make drawn another way. */
+function WaysOn({ part, onAdd }: { part: PartAnalysis; onAdd: () => void }) {
+  const router = useRouter();
+  const { editor, idOf } = useToy();
+  const rounds = part.checks.length;
+  const goTo = (page: string) => () => router.push(`/toy/${editor.id}/${page}?part=${idOf(part)}`);
+  return (
+    <View flexDirection="row" flexWrap="wrap" gap="$2">
+      <Press grow tone={rounds === 0 ? 'primary' : 'plain'} label="Add a round" onPress={onAdd} />
+      <Press grow role="link" label="Write as I go" onPress={goTo('write')} />
+      {rounds > 1 ? (
+        <Press grow role="link" label="Rounder, longer, wider" onPress={goTo('stretch')} />
       ) : null}
     </View>
   );

@@ -7,6 +7,7 @@ import { eyeAddress } from '../../core/place/words/directions';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
 import { Empty, Page } from '../../ui/Page';
+import { Icon } from '../../ui/Icon';
 import { Press } from '../../ui/Press';
 import { Body, Quiet, Title } from '../../ui/text';
 import { ToyPicture } from '../../ui/ToyPicture';
@@ -83,15 +84,39 @@ function Whole() {
   );
 }
 
+/** More parts, by their rounds, by a shape or as the hands find them; and the whole toy larger or smaller. */
+function WaysOn() {
+  const router = useRouter();
+  const { analysis, editor } = useToy();
+  const goTo = (page: string) => () => router.push(`/toy/${editor.id}/${page}`);
+  const addPart = () => {
+    const id = editor.addPart(`Part ${analysis.parts.length + 1}:\nR1: 6 sc in magic ring [6]\n`);
+    router.push(`/toy/${editor.id}/${id}?view=text`);
+  };
+  return (
+    <View flexDirection="row" gap="$2">
+      <Press grow tight label="Part" name="Add a part" icon={<Icon name="plus" />} onPress={addPart} />
+      <Press
+        grow
+        tight
+        label="Shape"
+        name="Add a shape"
+        icon={<Icon name="plus" />}
+        onPress={goTo('shape')}
+      />
+      <Press grow tight label="As I go" name="Write a part as I go" onPress={goTo('write')} />
+      {analysis.parts.length > 0 ? (
+        <Press grow tight label="Size" name="Make the toy another size" onPress={goTo('stretch')} />
+      ) : null}
+    </View>
+  );
+}
+
 /** A toy: its parts, each a tap away. */
 export function ToyScreen() {
   const router = useRouter();
   const { analysis, editor, text, idOf } = useToy();
   const name = nameOfToy(analysis);
-  const addPart = () => {
-    const id = editor.addPart(`Part ${analysis.parts.length + 1}:\nR1: 6 sc in magic ring [6]\n`);
-    router.push(`/toy/${editor.id}/${id}?view=text`);
-  };
   const openPart = (part: PartAnalysis) => router.push(`/toy/${editor.id}/${idOf(part)}`);
   return (
     <Fill>
@@ -142,17 +167,7 @@ export function ToyScreen() {
           </View>
         </View>
         {analysis.parts.length > 0 ? <SafetyLink /> : null}
-        <View flexDirection="row" gap="$2">
-          <Press grow tight label="Add a part" onPress={addPart} />
-          <Press grow tight label="Add a shape" onPress={() => router.push(`/toy/${editor.id}/shape`)} />
-          <Press
-            grow
-            tight
-            label="As I go"
-            name="Write a part as I go"
-            onPress={() => router.push(`/toy/${editor.id}/write`)}
-          />
-        </View>
+        <WaysOn />
       </Page>
       <ToyTabs chosen="parts" />
     </Fill>

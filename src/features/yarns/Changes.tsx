@@ -2,8 +2,15 @@ import { View } from '@tamagui/core';
 import type { Change } from '../../core/edit/compareToys';
 import { Body, Quiet } from '../../ui/text';
 
+interface ChangesProps {
+  changes: readonly Change[];
+  of?: string;
+  /** no round is written anew */
+  countsStay?: boolean;
+}
+
 /** Which numbers change, and how. */
-export function Changes({ changes, of }: { changes: readonly Change[]; of?: string }) {
+export function Changes({ changes, of, countsStay = true }: ChangesProps) {
   if (changes.length === 0) return <Quiet>{of ? `${of}: ` : ''}No number of it changes.</Quiet>;
   const parts = [...new Set(changes.map((change) => change.part))];
   return (
@@ -33,7 +40,7 @@ export function Changes({ changes, of }: { changes: readonly Change[]; of?: stri
             ))}
         </View>
       ))}
-      <Quiet>Rounds and stitch counts stay as they are.</Quiet>
+      {countsStay ? <Quiet>Rounds and stitch counts stay as they are.</Quiet> : null}
     </View>
   );
 }

@@ -1,0 +1,139 @@
+import { View } from '@tamagui/core';
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { compareToys } from '../../core/edit/compareToys';
+import { notStretchedWords, stretchToy } from '../../core/edit/stretch';
+import { sizeOfToy } from '../../core/join/pose/posed';
+import { nameOfToy } from '../../core/keep/toyCard';
+import { analyseToy, type ToyAnalysis } from '../../core/toy/analyse';
+import { assembled } from '../../core/toy/assembled';
+import { useToy } from '../../data/useToy';
+import { halfWide } from '../../ui/layout';
+import { Notice } from '../../ui/Notice';
+import { NumberStep } from '../../ui/NumberStep';
+import { Page } from '../../ui/Page';
+import { Press } from '../../ui/Press';
+import { Answer, Body, Quiet, Title } from '../../ui/text';
+import { AssembledDrawing } from '../together/AssembledDrawing';
+import { UndoButtons } from '../toy/UndoButtons';
+import { Changes } from '../yarns/Changes';
+import { LookAtThese } from './LookAtThese';
+
+const stepMm = 5;
+const smallestMm = 20;
+const largestMm = 800;
+
+const heightOf = (toy: ToyAnalysis): number =>
+  Math.round(sizeOfToy(assembled(toy).filter(({ loose }) => !loose)).heightMm);
+
+/** A height that is asked for, and what the toy comes to. */
+function useToyStretch() {
+  const { analysis, text } = useToy();
+  const was = useMemo(() => heightOf(analysis), [analysis]);
+  const [wanted, setWanted] = useState(was);
+  const found = useMemo(
+    () => (wanted === was ? null : stretchToy(text, analysis, wanted / Math.max(1, was))),
+    [text, analysis, wanted, was],
+  );
+  const next = useMemo(() => (found ? analyseToy(found.text) : analysis), [found, analysis]);
+  return { was, wanted, setWanted, found, next };
+}
+
+type Stretching = ReturnType<typeof useToyStretch>;
+
+/** The whole toy to a height: every part by the same share, and what had to give. */
+export function StretchToy() {
+  const router = useRouter();
+  const { analysis, editor } = useToy();
+  const stretching = useToyStretch();
+  const { found } = stretching;
+  const back = () => router.replace(`/toy/${editor.id}`);
+  const isNothing = !found || found.left.length === analysis.parts.length;
+  return (
+    <Page
+      title="Another size"
+      aside={nameOfToy(analysis)}
+      back={{ name: 'Back to the toy', go: back }}
+      actions={<UndoButtons />}
+      broad
+      foot={
+        <Press
+          tone="primary"
+          label={isNothing ? 'Choose a height' : 'Work it so'}
+          disabled={isNothing}
+          onPress={() => {
+            if (!found) return;
+            editor.step(found.text);
+            back();
+          }}
+        />
+      }
+    >
+      <View gap="$4" $wide={{ flexDirection: 'row', gap: '$5' }}>
+        <View gap="$3" $wide={halfWide}>
+          <ComesTo stretching={stretching} />
+        </View>
+        <View gap="$3" $wide={halfWide}>
+          <HadToGive stretching={stretching} />
+        </View>
+      </View>
+    </Page>
+  );
+}
+
+/** The toy as it would be, and how high. */
+function ComesTo({ stretching: { was, wanted, setWanted, next } }: { stretching: Stretching }) {
+  const is = useMemo(() => heightOf(next), [next]);
+  const words =
+    wanted === was
+      ? 'As it is.'
+      : `Now ${was} mm. Asked for ${wanted}: so near as whole stitches and rounds come.`;
+  return (
+    <>
+      <AssembledDrawing toy={next} name={nameOfToy(next)} yaw={0} pulled={0} height={300} />
+      <View role="status" gap="$1">
+        <Answer>about {is} mm high</Answer>
+        <Body>{words}</Body>
+        <Quiet>Another yarn makes a toy larger or smaller too, without any round changed: see Yarn.</Quiet>
+      </View>
+      <NumberStep
+        label="Height of the toy"
+        unit="mm"
+        value={wanted}
+        step={stepMm}
+        least={Math.min(smallestMm, was)}
+        most={Math.max(largestMm, was)}
+        onChange={setWanted}
+      />
+    </>
+  );
+}
+
+/** What stays as it is, what is to be looked at, and what changes. */
+function HadToGive({ stretching: { found, next } }: { stretching: Stretching }) {
+  const { analysis } = useToy();
+  const changes = useMemo(() => compareToys(analysis, next), [analysis, next]);
+  if (!found) return null;
+  const { left, toLookAt } = found;
+  return (
+    <>
+      {left.length > 0 ? (
+        <Notice tone="look">
+          {left.length === 1 ? 'one part stays as it is.' : `${left.length} parts stay as they are.`}
+          <View gap="$1" paddingTop="$1" role="list" aria-label="Parts that stay as they are">
+            {left.map(({ part, because }) => (
+              <Body key={part} role="listitem">
+                {notStretchedWords(part, because)}
+              </Body>
+            ))}
+          </View>
+        </Notice>
+      ) : null}
+      <LookAtThese sentences={toLookAt} />
+      <Title render="h2" margin={0}>
+        What would change
+      </Title>
+      <Changes changes={changes} countsStay={false} />
+    </>
+  );
+}
