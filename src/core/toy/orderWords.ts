@@ -38,6 +38,13 @@ function workText({ from, to, indexes }: Step, part: PartAnalysis | undefined): 
   return `${word}s ${from} to ${to}`;
 }
 
+/** What is put on a finished piece: sewn on, or worked or knotted along a line of it. */
+export function attachText(part: PartAnalysis | undefined, about: string | null): string {
+  const line = part?.lines.find(({ thing }) => thing === about);
+  if (!line) return `Sew on the ${about}`;
+  return line.around ? `Knot in the ${about}` : `Work the ${about} on it`;
+}
+
 function stepText(step: Step, part: PartAnalysis | undefined): string {
   const { do: doing, about } = step;
   switch (doing) {
@@ -48,7 +55,7 @@ function stepText(step: Step, part: PartAnalysis | undefined): string {
     case 'place':
       return 'Not placed yet: no sentence says where it goes';
     case 'attach':
-      return `Sew on the ${about}`;
+      return attachText(part, about);
     case 'sculpt':
       return 'Sculpt with the long needle';
     case 'check':
@@ -85,7 +92,8 @@ export function orderByUnit(toy: ToyAnalysis): UnitSteps[] {
   for (const { key, unit, words, minutes } of orderWords(toy)) {
     const last = groups.at(-1);
     if (last?.unit === unit) {
-      last.lines.push(words);
+      // Spines along three lines are one thing to do.
+      if (last.lines.at(-1) !== words) last.lines.push(words);
       last.minutes += minutes;
     } else groups.push({ key, unit, lines: [words], minutes });
   }

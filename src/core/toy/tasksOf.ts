@@ -10,7 +10,7 @@ import type { PartAnalysis, ToyAnalysis } from './analysis';
 import { schoolWords, seamWords } from './seams';
 import { joinPart } from './joinAll';
 import { memoise, type Plain } from './memoise';
-import { unitName } from './orderWords';
+import { attachText, unitName } from './orderWords';
 import { actTitle, bulksOf } from './sheet/stopWords';
 
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
@@ -143,15 +143,19 @@ function roundTasks(toy: ToyAnalysis, part: PartAnalysis, unit: TaskUnit, { inde
   });
 }
 
-function finishTitle({ do: doing, about }: Step): string {
+function finishTitle(toy: ToyAnalysis, { do: doing, about, part: id }: Step): string {
   if (doing === 'sew') return `Sew it onto the ${about}`;
   if (doing === 'place') return 'Not placed yet';
-  if (doing === 'attach') return `Sew on the ${about}`;
+  if (doing === 'attach')
+    return attachText(
+      toy.parts.find(({ source }) => source.id === id),
+      about,
+    );
   return doing === 'sculpt' ? 'Sculpt with the long needle' : 'Check the whole toy';
 }
 
 function finishTask(toy: ToyAnalysis, unit: TaskUnit, step: Step): Task {
-  const title = finishTitle(step);
+  const title = finishTitle(toy, step);
   if (step.do === 'place')
     return {
       kind: 'finish',

@@ -1,10 +1,12 @@
+import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
 import type { Terms } from '../../core/notation/terms';
 import { patternForOthers, type Reader, type WrittenPattern } from '../../core/toy/sheet/forOthers';
-import { patternBody, patternMarkdown } from '../../core/toy/sheet/forOthersMarkup';
+import { patternBody, patternHtml, patternMarkdown } from '../../core/toy/sheet/forOthersMarkup';
 import { fileName } from '../../core/words/fileName';
+import { photosOf, type Photo } from '../../data/photos';
 import { useToy } from '../../data/useToy';
 import { OneOf } from '../../ui/Choice';
 import { saveFile } from '../../ui/files';
@@ -12,6 +14,7 @@ import { Fill } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
+import { Quiet } from '../../ui/text';
 import { SaveLine } from '../toy/SaveLine';
 import { BesideToy, OffPaper, Paper, PaperFoot } from './Paper';
 
@@ -25,7 +28,7 @@ const handWords: readonly [Reader['hand'], string][] = [
 ];
 
 /** On paper, or in a file. */
-function Keep({ pattern }: { pattern: WrittenPattern }) {
+function Keep({ pattern, photos }: { pattern: WrittenPattern; photos: readonly Photo[] }) {
   const name = fileName(pattern.title);
   return (
     <PaperFoot>
@@ -38,6 +41,12 @@ function Keep({ pattern }: { pattern: WrittenPattern }) {
       />
       <Press
         grow
+        label="Page"
+        name="Save as a page with its drawings"
+        onPress={() => saveFile(`${name}-pattern.html`, patternHtml(pattern, photos), 'text/html')}
+      />
+      <Press
+        grow
         label="Markdown"
         name="Save as Markdown"
         onPress={() => saveFile(`${name}-pattern.md`, patternMarkdown(pattern), 'text/markdown')}
@@ -46,15 +55,55 @@ function Keep({ pattern }: { pattern: WrittenPattern }) {
   );
 }
 
+interface OwnPhotosProps {
+  photos: readonly Photo[];
+  chosen: readonly Photo[];
+  onChoose: (photos: readonly Photo[]) => void;
+}
+
+/** Photos of the logbook that go into the pattern: none unless she chooses them. */
+function OwnPhotos({ photos, chosen, onChoose }: OwnPhotosProps) {
+  if (photos.length === 0) return null;
+  return (
+    <View gap="$1" role="group" aria-label="Your photos in it">
+      <Quiet>Your photos in it</Quiet>
+      <View flexDirection="row" flexWrap="wrap" gap="$2">
+        {photos.slice(0, mostPhotos).map((photo, i) => {
+          const isIn = chosen.includes(photo);
+          const words = photo.words || `Photo ${i + 1}`;
+          return (
+            <Press
+              key={photo.at}
+              role="switch"
+              label={words}
+              chosen={isIn}
+              onPress={() => onChoose(isIn ? chosen.filter((one) => one !== photo) : [...chosen, photo])}
+            />
+          );
+        })}
+      </View>
+    </View>
+  );
+}
+
+/** More photos than that are an album. */
+const mostPhotos = 12;
+
 /** The toy written out as a pattern for somebody else, in her terms and for her hand. */
 export function ForOthersScreen() {
   const router = useRouter();
   const { analysis, editor } = useToy();
+  const { data: photos = [] } = useQuery({
+    queryKey: ['photos', editor.id],
+    queryFn: () => photosOf(editor.id),
+    gcTime: 0,
+  });
+  const [chosen, setChosen] = useState<readonly Photo[]>([]);
   const { header, terms: own } = analysis.pattern;
   const [terms, setTerms] = useState<Terms>(own.value);
   const [hand, setHand] = useState<Reader['hand']>(header.hand);
   const pattern = useMemo(() => patternForOthers(analysis, { terms, hand }), [analysis, terms, hand]);
-  const html = useMemo(() => patternBody(pattern), [pattern]);
+  const html = useMemo(() => patternBody(pattern, chosen), [pattern, chosen]);
   return (
     <Fill>
       <Page
@@ -73,6 +122,7 @@ export function ForOthersScreen() {
                 <OneOf label="Hand" unlabelled options={handWords} chosen={hand} onChoose={setHand} />
               </View>
             </View>
+            <OwnPhotos photos={photos} chosen={chosen} onChoose={setChosen} />
             {pattern.kept ? (
               <Notice tone="look" live>
                 {pattern.kept}
@@ -83,7 +133,7 @@ export function ForOthersScreen() {
         <BesideToy>
           <Paper label="The pattern for others" html={html} />
         </BesideToy>
-        <Keep pattern={pattern} />
+        <Keep pattern={pattern} photos={chosen} />
       </Page>
     </Fill>
   );

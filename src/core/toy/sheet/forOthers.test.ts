@@ -14,9 +14,11 @@ const readers: readonly Reader[] = [
   { terms: 'us', hand: 'left' },
   { terms: 'uk', hand: 'left' },
 ];
-const countsOf = ({ parts }: ToyAnalysis) => parts.map(({ checks }) => checks.map(({ worked }) => worked));
+/** By the names of parts: their order in the text is that of their making. */
+const countsOf = ({ parts }: ToyAnalysis) =>
+  new Map(parts.map(({ source, checks }) => [source.name, checks.map(({ worked }) => worked)]));
 const joinsOf = ({ joined }: ToyAnalysis) =>
-  joined.joins.map(({ unit, round, stitch }) => [unit.name, round, stitch]);
+  joined.joins.map(({ unit, round, stitch }) => `${unit.name} ${round} ${stitch}`).sort();
 const errors = ({ problems }: ToyAnalysis) => problems.filter(({ severity }) => severity === 'error').length;
 
 describe.each(demos)('%s', (name) => {
@@ -165,6 +167,33 @@ test('as Markdown and as HTML a maker’s own signs are no markup', () => {
   expect(patternMarkdown(pattern)).toMatch(/^# Bear \\\*x\\\* & \\<i/);
   expect(patternBody(pattern)).toContain('Bear *x* &amp; &lt;i');
   expect(patternBody(pattern)).toContain('<h2>Head</h2>');
+});
+
+test('parts stand in the order they are made, what is about them all at the end', () => {
+  const { lines, text } = patternForOthers(demo('toadstool.txt'), { terms: 'us', hand: 'right' });
+  const headings = lines.filter(({ kind }) => kind === 'heading').map((line) => line.text);
+  // The arms go through the stem before that is stuffed, the skirt into its loops, and it into the cap.
+  expect(headings).toEqual(['Arms', 'Stem', 'Skirt', 'Cap', 'Assembly']);
+  expect(text.indexOf('Pull the arms')).toBeGreaterThan(text.indexOf('Assembly'));
+  const hedgehog = patternForOthers(demo('hedgehog.txt'), { terms: 'uk', hand: 'right' }).lines;
+  expect(hedgehog.filter(({ kind }) => kind === 'heading').map((line) => line.text)[0]).toBe('Snout');
+});
+
+test('on paper the toy, its faces and its joins are drawn; the text that is read back has none of it', () => {
+  const pattern = patternForOthers(demo('otter.txt'), { terms: 'us', hand: 'right' });
+  const body = patternBody(pattern);
+  expect(body.match(/<figure class="toy"/g)).toHaveLength(1);
+  expect(body.match(/class="sheet-map"/g)!.length).toBeGreaterThanOrEqual(1);
+  expect(body.match(/<figure class="join"/g)!.length).toBeGreaterThanOrEqual(6);
+  expect(pattern.text).not.toContain('<svg');
+  expect(patternMarkdown(pattern)).not.toContain('<svg');
+});
+
+test('a photo stands under the title with its words, and nothing in it is markup', () => {
+  const pattern = patternForOthers(analyseToy(bear), { terms: 'us', hand: 'right' });
+  const body = patternBody(pattern, [{ picture: 'data:image/jpeg;base64,AAAA', words: 'So far <b>' }]);
+  expect(body).toContain('<img src="data:image/jpeg;base64,AAAA" alt="So far &lt;b&gt;">');
+  expect(body.indexOf('<img')).toBeLessThan(body.indexOf('<h2>'));
 });
 
 test('a round in hand is not handed on', () => {

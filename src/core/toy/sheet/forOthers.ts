@@ -14,6 +14,9 @@ import { assembled } from '../assembled';
 import { fingerprint } from '../fingerprint';
 import { suppliesOf, supplyLines } from '../supplies/suppliesOf';
 import { buildSheet, type Sheet, type SheetLine } from './buildSheet';
+import { joinSvg } from './joinSvg';
+import { mapSvg } from './sheetHtml';
+import { sideways, toySvg } from './toySvg';
 import { wholeMm } from '../../words/counted';
 
 /** For whom a pattern is written out. */
@@ -24,10 +27,11 @@ export interface Reader {
 
 /**
  * A line of the pattern. The maker's own is read back: a heading, a setting that tells Hoppla something and a reader nothing, any other
- * text. What Hoppla adds is not: a stop, what is done at it, a remark.
+ * text. What Hoppla adds is not: a stop, what is done at it, a remark, a drawing.
  */
 export interface PatternLine {
-  kind: 'heading' | 'setting' | 'text' | 'blank' | 'stop' | 'act' | 'remark';
+  kind: 'heading' | 'setting' | 'text' | 'blank' | 'stop' | 'act' | 'remark' | 'drawing';
+  /** of a drawing its HTML, for paper */
   text: string;
 }
 
@@ -40,10 +44,16 @@ export interface WrittenPattern {
   kept: string | null;
 }
 
+/** In an order that does not hang on where they stand in the text. */
+const sorted = <Value>(values: readonly Value[], nameOf: (value: Value) => string): Value[] =>
+  [...values].sort((a, b) => nameOf(a).localeCompare(nameOf(b), 'en'));
+
 /** What two texts must have in common to be patterns of one toy: rounds, places, joins and stops, whatever line they stand on. */
 export function sameToy(toy: ToyAnalysis): string {
+  const parts = sorted(toy.parts, ({ source }) => source.name);
+  const joins = sorted(toy.joined.joins, ({ unit, on }) => `${unit.part}#${unit.unit} ${on.part}`);
   return fingerprint([
-    toy.parts.map(({ source, fabric, features, stops }) => [
+    parts.map(({ source, fabric, features, stops }) => [
       source.name,
       source.make,
       source.start,
@@ -62,7 +72,7 @@ export function sameToy(toy: ToyAnalysis): string {
         acts.map(({ act, feature }) => [act, feature]),
       ]),
     ]),
-    toy.joined.joins.map(({ kind, unit, on, round, stitch, path, ledger }) => [
+    joins.map(({ kind, unit, on, round, stitch, path, ledger }) => [
       kind,
       unit.part,
       unit.unit,
@@ -76,6 +86,7 @@ export function sameToy(toy: ToyAnalysis): string {
 }
 
 const text = (line: string): PatternLine => ({ kind: line.trim() === '' ? 'blank' : 'text', text: line });
+const drawing = (html: string): PatternLine[] => (html === '' ? [] : [{ kind: 'drawing', text: html }]);
 const remark = (line: string): PatternLine => ({ kind: 'remark', text: line });
 const setting = (line: string): PatternLine => ({ kind: 'setting', text: line });
 const isSetting = (line: string, kind: LineKind | undefined): boolean =>
@@ -195,6 +206,7 @@ function before(toy: ToyAnalysis, sheet: Sheet, terms: Terms): PatternLine[] {
   const audience = readAudience(toy.pattern.header.audience);
   const needs = supplyLines(suppliesOf(toy));
   return [
+    ...drawing(toySvg(toy, [0, sideways])),
     ...(size
       ? [remark(`Finished size: about ${wholeMm(size.heightMm)} high and ${wholeMm(size.widthMm)} wide.`)]
       : []),
@@ -208,11 +220,18 @@ function before(toy: ToyAnalysis, sheet: Sheet, terms: Terms): PatternLine[] {
   ];
 }
 
+/** Whether the join before it has the same drawing: all parts of one round that is worked without sewing do. */
+function isDrawnBefore({ joins }: Sheet, i: number): boolean {
+  const [before, own] = [joins[i - 1]?.picture, joins[i]?.picture];
+  return before !== undefined && before !== null && fingerprint(before) === fingerprint(own);
+}
+
 /** What stands under it: every join with its pins and its way around, and the cautions. */
 const after = (sheet: Sheet): PatternLine[] => [
   blank,
   ...(sheet.joins.length > 0 ? [remark('Putting it together, stitch by stitch:')] : []),
-  ...sheet.joins.flatMap(({ heading, sentences }) => [
+  ...sheet.joins.flatMap(({ heading, name, picture, sentences }, i) => [
+    ...(picture && !isDrawnBefore(sheet, i) ? drawing(joinSvg(picture, name)) : []),
     remark(heading),
     ...sentences.map((sentence) => remark(`  ${sentence}`)),
   ]),
@@ -256,13 +275,26 @@ function partLines(
   });
   flush();
   while (out.at(-1)?.kind === 'blank') out.pop();
+  if (sheet.placed.length > 0 && sheet.map) out.push(...drawing(mapSvg(sheet.map, sheet.name)));
   for (const { heading, sentences } of sheet.placed)
     out.push(remark(heading), ...sentences.map((one) => remark(`  ${one}`)));
   if (sheet.closing) out.push(remark(sheet.closing));
   return [...out, blank];
 }
 
-function written(toy: ToyAnalysis, terms: Terms, anew: boolean): PatternLine[] {
+/** How a pattern is written out: each round in one form, and the parts in the order they are made. */
+interface Manner {
+  anew: boolean;
+  inOrder: boolean;
+}
+
+/** Places of parts among each other by when they are begun. */
+function begunAt({ order }: ToyAnalysis, { source }: PartAnalysis): number {
+  const first = order.steps.findIndex(({ part }) => part === source.id);
+  return first < 0 ? order.steps.length : first;
+}
+
+function written(toy: ToyAnalysis, terms: Terms, { anew, inOrder }: Manner): PatternLine[] {
   const lines = toy.text.split(/\r\n|\n|\r/);
   const sheet = buildSheet(toy);
   const inText = toy.parts
@@ -270,24 +302,42 @@ function written(toy: ToyAnalysis, terms: Terms, anew: boolean): PatternLine[] {
     .filter(({ part }) => part.source.firstLine >= 1)
     .sort((a, b) => a.part.source.firstLine - b.part.source.firstLine);
   const begin = (inText[0]?.part.source.firstLine ?? lines.length + 1) - 1;
-  const out: PatternLine[] = [
+  // What stands behind the last part is about them all.
+  const end = Math.max(begin, ...inText.map(({ part }) => part.source.lastLine));
+  const blocks = inText.map(({ part, sheet: own }, i) => {
+    const from = part.source.firstLine - 1;
+    const to = Math.min(end, (inText[i + 1]?.part.source.firstLine ?? lines.length + 1) - 1);
+    return {
+      part,
+      lines: own ? partLines(lines.slice(from, to), from, part, { sheet: own, terms, anew }) : [],
+    };
+  });
+  if (inOrder) blocks.sort((a, b) => begunAt(toy, a.part) - begunAt(toy, b.part));
+  return [
     ...lines
       .slice(0, begin)
       .map((line, i) => (isSetting(line, toy.pattern.lineKinds[i]) ? setting(line) : text(line))),
     ...before(toy, sheet, terms),
+    ...blocks.flatMap((block) => block.lines),
+    ...behind(lines.slice(end)),
+    ...after(sheet),
   ];
-  inText.forEach(({ part, sheet: own }, i) => {
-    const from = part.source.firstLine - 1;
-    const to = (inText[i + 1]?.part.source.firstLine ?? lines.length + 1) - 1;
-    if (own) out.push(...partLines(lines.slice(from, to), from, part, { sheet: own, terms, anew }));
-  });
-  return [...out, ...after(sheet)];
 }
+
+/** The lines behind the last part, its heading set as the others are. */
+const behind = (lines: readonly string[]): PatternLine[] =>
+  lines
+    .filter((line) => !roundInHand.test(line))
+    .map((line) => (isAssembly.test(line) ? { kind: 'heading', text: line } : text(line)));
+
+const isAssembly =
+  /^\s*(?:#+\s*)?(?:assembly|assembling|finishing|putting (?:it|everything) together|making up)\s*:?\s*$/i;
 
 const ours: ReadonlySet<PatternLine['kind']> = new Set(['stop', 'act', 'remark']);
 
 const textOf = (lines: readonly PatternLine[]): string =>
   `${lines
+    .filter(({ kind }) => kind !== 'drawing')
     .map(({ kind, text: line }) => (ours.has(kind) ? `// ${line}` : line))
     .join('\n')
     .replace(/\n{3,}/g, '\n\n')
@@ -311,6 +361,13 @@ function sayFor(toy: ToyAnalysis, { terms, hand }: Reader): ToyAnalysis | null {
   return [...worrying(turned)].every((code) => known.has(code)) ? turned : null;
 }
 
+/** From what is read best to what the maker wrote. */
+const manners: readonly Manner[] = [
+  { anew: true, inOrder: true },
+  { anew: true, inOrder: false },
+  { anew: false, inOrder: false },
+];
+
 /**
  * Writes a toy out as a pattern for somebody else: the maker's own words with every round in one form, counted and condensed; the stops,
  * places and joins as they come out for that reader, in remarks. It is read again before it is handed on: what would make another toy of
@@ -321,8 +378,8 @@ export function patternForOthers(toy: ToyAnalysis, reader: Reader): WrittenPatte
   const said = own ?? toy;
   const { terms } = own ? reader : { terms: toy.pattern.terms.value };
   const title = said.pattern.header.name ?? said.parts[0]?.source.name ?? 'Toy';
-  for (const anew of [true, false]) {
-    const lines = written(said, terms, anew);
+  for (const manner of manners) {
+    const lines = written(said, terms, manner);
     const again = textOf(lines);
     if (sameToy(analyseToy(again)) !== sameToy(said)) continue;
     const kept = own

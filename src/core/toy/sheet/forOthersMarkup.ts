@@ -23,6 +23,7 @@ function runsOf(lines: readonly PatternLine[]): Run[] {
 const headingWords = (text: string): string => text.replace(/^#+\s*|:$/g, '');
 
 function runMarkdown({ kind, texts }: Run): string[] {
+  if (kind === 'drawing') return [];
   const words = texts.map((text) => escapedMarkdown(text.trim()));
   if (kind === 'heading') return texts.map((text) => `## ${escapedMarkdown(headingWords(text))}`);
   if (kind === 'text') return words.map((text) => `- ${text}`);
@@ -32,17 +33,33 @@ function runMarkdown({ kind, texts }: Run): string[] {
 function runHtml({ kind, texts }: Run): string {
   if (kind === 'heading') return texts.map((text) => `<h2>${escapedHtml(headingWords(text))}</h2>`).join('');
   if (kind === 'text') return texts.map((text) => `<p class="written">${escapedHtml(text)}</p>`).join('');
+  if (kind === 'drawing') return texts.join('');
   const lines = texts.map((text) => `<p>${escapedHtml(text)}</p>`).join('');
   return `<div class="remarks${kind === 'stop' ? ' halt' : ''}">${lines}</div>`;
 }
 
 /** The pattern as Markdown: headings, rounds on lines of their own, remarks set off. */
 export const patternMarkdown = ({ title, lines }: WrittenPattern): string =>
-  `${[`# ${escapedMarkdown(title)}`, ...runsOf(lines).map((run) => runMarkdown(run).join('\n'))].join('\n\n')}\n`;
+  `${[
+    `# ${escapedMarkdown(title)}`,
+    ...runsOf(lines)
+      .map((run) => runMarkdown(run).join('\n'))
+      .filter((run) => run !== ''),
+  ].join('\n\n')}\n`;
 
-/** The pattern as HTML, to stand in a page that has the sheet's styles. */
-export const patternBody = ({ title, lines }: WrittenPattern): string =>
-  `<article class="sheet"><h1>${escapedHtml(title)}</h1>${runsOf(lines).map(runHtml).join('')}</article>`;
+/** A photo of the maker's own, small, as a data address. */
+export interface PatternPhoto {
+  picture: string;
+  words: string;
+}
+
+const photoHtml = ({ picture, words }: PatternPhoto): string =>
+  `<figure class="photo"><img src="${escapedHtml(picture)}" alt="${escapedHtml(words || 'A photo by the maker')}">${words ? `<figcaption>${escapedHtml(words)}</figcaption>` : ''}</figure>`;
+
+/** The pattern as HTML, to stand in a page that has the sheet's styles, with the maker's photos under its title. */
+export const patternBody = ({ title, lines }: WrittenPattern, photos: readonly PatternPhoto[] = []): string =>
+  `<article class="sheet"><h1>${escapedHtml(title)}</h1>${photos.map(photoHtml).join('')}${runsOf(lines).map(runHtml).join('')}</article>`;
 
 /** The pattern as a page of its own. */
-export const patternHtml = (pattern: WrittenPattern): string => pageHtml(pattern.title, patternBody(pattern));
+export const patternHtml = (pattern: WrittenPattern, photos: readonly PatternPhoto[] = []): string =>
+  pageHtml(pattern.title, patternBody(pattern, photos));

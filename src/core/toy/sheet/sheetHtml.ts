@@ -2,6 +2,7 @@ import type { FabricMap } from '../../shape/map';
 import type { Sheet, SheetMap, SheetPart } from './buildSheet';
 import { escapedHtml } from './escaped';
 import { joinCss, joinSvg } from './joinSvg';
+import { toyCss } from './toySvg';
 
 const n = (value: number) => Math.round(value * 100) / 100;
 
@@ -14,7 +15,10 @@ function strokes({ points }: FabricMap): string {
 }
 
 /** The drawing in black on white, so that any printer shows it. */
-function mapSvg({ map, lying, labels, circles: drawn, strokes: stitched }: SheetMap, name: string): string {
+export function mapSvg(
+  { map, lying, labels, circles: drawn, strokes: stitched }: SheetMap,
+  name: string,
+): string {
   const gutter = 16;
   const width = map.width + 2 * gutter;
   const numbers: string[] = [];
@@ -81,7 +85,7 @@ export const sheetCss = `
 .sheet-map .needle{fill:none;stroke:#000;stroke-width:1.6;stroke-linecap:round}.sheet-map .front{stroke:#000;stroke-width:.5;stroke-dasharray:2 2}.sheet-map .eyes circle{fill:#000;stroke:#fff;stroke-width:1}.sheet-map .eyes .open{fill:none;stroke:#000;stroke-dasharray:2 1}.sheet-map text{font:7px sans-serif;fill:#000}
 @page{margin:14mm}@media print{.sheet{color:#000;font-size:11pt;max-width:none}.sheet .stop,.sheet tr,.sheet .answer,.sheet-map{break-inside:avoid}.sheet h2{break-after:avoid}}
 .sheet .written{margin:.15em 0}.sheet .remarks{border-left:4px solid #CBD6D1;padding:.1em 0 .1em .8em;margin:.5em 0;font-size:.92em}.sheet .remarks p{margin:.15em 0;white-space:pre-wrap}.sheet .halt{border:2px solid #10302E;padding:.4em .7em;font-size:1em}.sheet .halt p:first-child{font-weight:700}
-@media print{.sheet .remarks{break-inside:avoid}}${joinCss}`;
+@media print{.sheet .halt,.sheet .remarks p{break-inside:avoid}.sheet .join{break-after:avoid}}${joinCss}${toyCss}`;
 
 function joinsHtml({ joins }: Sheet): string {
   if (joins.length === 0) return '';
