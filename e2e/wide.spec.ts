@@ -60,6 +60,12 @@ test('the shelf stands in columns and the whole toy beside its parts; of many to
     await page.getByRole('button', { name: 'Start a blank part' }).click();
     await page.getByRole('button', { name: 'Back to the shelf' }).click();
   }
+  const names = page.getByRole('link', { name: /^Open / });
+  await page.getByRole('radio', { name: 'By name' }).click();
+  await expect(names.first()).toHaveAccessibleName('Open New toy');
+  await expect(names.last()).toHaveAccessibleName('Open Pondside toadstool');
+  await page.getByRole('radio', { name: 'Oldest first' }).click();
+  await expect(names.last()).toHaveAccessibleName('Open New toy');
   await page.getByRole('textbox', { name: 'Find a toy' }).fill('babies OWL');
   await expect(toys).toHaveCount(1);
   await page.getByRole('textbox', { name: 'Find a toy' }).fill('unicorn');

@@ -1,6 +1,7 @@
-import { useState } from 'react';
+import { memo, startTransition, useEffect, useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
 import type { RemovedToy, ShelfToy } from '../../data/shelf';
+import { OneOf } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Guard } from '../../ui/Guard';
 import { cardGrid } from '../../ui/layout';
@@ -19,6 +20,54 @@ export function calledSo(toys: readonly ShelfToy[], wanted: string): readonly Sh
   return toys.filter((toy) => words.every((word) => nameOf(toy).toLowerCase().includes(word)));
 }
 
+/** In which order toys stand. */
+type Order = 'newest' | 'name' | 'oldest';
+const orders: readonly (readonly [Order, string])[] = [
+  ['newest', 'Newest first'],
+  ['oldest', 'Oldest first'],
+  ['name', 'By name'],
+];
+
+/** The toys as they come, the newest first, in another order. */
+export function inOrder(toys: readonly ShelfToy[], order: Order): readonly ShelfToy[] {
+  if (order === 'newest') return toys;
+  if (order === 'oldest') return [...toys].reverse();
+  return [...toys].sort((a, b) => nameOf(a).localeCompare(nameOf(b), undefined, { numeric: true }));
+}
+
+/** So many cards are there at once, and so many more soon after: a full shelf is tapped as early as a small one. */
+const cardsAtOnce = 16;
+const soonMs = 150;
+
+/** How many of a list are shown by now. */
+function useGrowing(length: number): number {
+  const [shown, setShown] = useState(cardsAtOnce);
+  useEffect(() => {
+    if (shown >= length) return undefined;
+    const soon = setTimeout(() => startTransition(() => setShown(shown + cardsAtOnce)), soonMs);
+    return () => clearTimeout(soon);
+  }, [shown, length]);
+  return shown;
+}
+
+interface CardOfProps extends Pick<ToyListProps, 'onOpen' | 'onRemoved' | 'onTrouble'> {
+  toy: ShelfToy;
+}
+
+/** The card of a toy. It is drawn again when its toy changes, not when others come beside it. */
+const CardOf = memo(function CardOf({ toy, onOpen, onRemoved, onTrouble }: CardOfProps) {
+  const calls = { onOpen: () => onOpen(toy.id), onRemoved, onTrouble };
+  return (
+    <Guard
+      what={toy.kind === 'kept' ? `The card of ${toy.card.name}` : 'A card'}
+      actions={<Press label="Open it" onPress={calls.onOpen} />}
+      resetKeys={[toy]}
+    >
+      {toy.kind === 'kept' ? <ToyCard toy={toy} {...calls} /> : <DamagedCard toy={toy} {...calls} />}
+    </Guard>
+  );
+});
+
 interface ToyListProps {
   toys: readonly ShelfToy[];
   onOpen: (id: string) => void;
@@ -30,29 +79,27 @@ interface ToyListProps {
 export function ToyList({ toys, onOpen, onRemoved, onTrouble }: ToyListProps) {
   const [wanted, setWanted] = useState('');
   const isLong = toys.length >= manyToys;
-  const found = isLong ? calledSo(toys, wanted) : toys;
+  const [order, setOrder] = useState<Order>('newest');
+  const found = useMemo(
+    () => (isLong ? inOrder(calledSo(toys, wanted), order) : toys),
+    [isLong, toys, wanted, order],
+  );
+  const shown = useGrowing(found.length);
   return (
     <>
       {isLong ? (
-        <Field label="Find a toy" value={wanted} placeholder="a part of its name" onChange={setWanted} />
+        <View gap="$2">
+          <Field label="Find a toy" value={wanted} placeholder="a part of its name" onChange={setWanted} />
+          <OneOf label="Order" unlabelled options={orders} chosen={order} onChoose={setOrder} />
+        </View>
       ) : null}
       {toys.length > 0 && found.length === 0 ? (
         <Quiet role="status">No toy on the shelf is called so.</Quiet>
       ) : null}
       <View render="ul" margin={0} padding={0} gap="$3" style={cardGrid} aria-label="Toys">
-        {found.map((toy) => {
-          const calls = { onOpen: () => onOpen(toy.id), onRemoved, onTrouble };
-          return (
-            <Guard
-              key={toy.id}
-              what={toy.kind === 'kept' ? `The card of ${toy.card.name}` : 'A card'}
-              actions={<Press label="Open it" onPress={calls.onOpen} />}
-              resetKeys={[toy]}
-            >
-              {toy.kind === 'kept' ? <ToyCard toy={toy} {...calls} /> : <DamagedCard toy={toy} {...calls} />}
-            </Guard>
-          );
-        })}
+        {found.slice(0, shown).map((toy) => (
+          <CardOf key={toy.id} toy={toy} onOpen={onOpen} onRemoved={onRemoved} onTrouble={onTrouble} />
+        ))}
       </View>
     </>
   );
