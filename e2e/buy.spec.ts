@@ -60,3 +60,32 @@ test('a list for several toys: what is there is taken off, what it costs is summ
   await page.getByRole('textbox', { name: 'Pondside otter, in toys' }).fill('0');
   await expect(page.getByRole('list', { name: 'What they take' })).toHaveCount(0);
 });
+
+test('a batch reserves from the box; once a toy is made, what it took is gone', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: 'To buy' }).click();
+  await page.getByRole('button', { name: 'My box' }).click();
+  await expect(page.getByText(/^Nothing yet\. Put in/)).toBeVisible();
+  await page.getByRole('radio', { name: 'By the piece' }).click();
+  await page.getByRole('textbox', { name: 'Size, in mm' }).fill('9');
+  await page.getByRole('textbox', { name: 'How much, in pieces' }).fill('12');
+  await page.getByRole('button', { name: 'Put it in' }).click();
+  const eyes = page.getByRole('textbox', { name: 'Safety eye, 9 mm, in pieces' });
+  await expect(eyes).toHaveValue('12');
+  await expect(page.getByText('None of it is spoken for.')).toBeVisible();
+  await page.getByRole('radio', { name: 'Yarn' }).click();
+  await expect(page.getByRole('button', { name: 'Put it in' })).toBeDisabled();
+  await expectAccessible(page);
+
+  await page.getByRole('button', { name: 'Back to the list' }).click();
+  await page.getByRole('button', { name: 'Add Pondside otter' }).click();
+  await page.getByRole('textbox', { name: 'Pondside otter, in toy' }).fill('4');
+  await expect(page.getByRole('button', { name: /^All there, safety eye, 9 mm/ })).toBeVisible();
+  await page.getByRole('button', { name: 'One Pondside otter is made' }).click();
+  await expect(page.getByRole('textbox', { name: 'Pondside otter, in toys' })).toHaveValue('3');
+  await page.getByRole('button', { name: 'My box' }).click();
+  await expect(page.getByRole('textbox', { name: 'safety eye, 9 mm, in pieces' })).toHaveValue('10');
+  await expect(page.getByText('6 × for what you mean to make; 4 × free.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'safety eye, 9 mm, in pieces' })).toHaveValue('10');
+});

@@ -5,6 +5,7 @@ export const workbench = () => import('./workbench');
 
 const page = loadedPage(workbench);
 
+export const BoxPage = page(({ BoxScreen }) => BoxScreen);
 export const BrokenToyPage = page(({ BrokenToyPage }) => BrokenToyPage);
 export const BuyPage = page(({ BuyScreen }) => BuyScreen);
 export const FairPage = page(({ FairScreen }) => FairScreen);

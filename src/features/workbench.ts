@@ -7,6 +7,7 @@ export { setToyHeader } from '../core/notation/editText';
 export * from '../data/demoMakings';
 export * from '../data/keptToy';
 export * from '../data/shelfFile';
+export { BoxScreen } from './buy/BoxScreen';
 export { BuyScreen } from './buy/BuyScreen';
 export { FairScreen } from './buy/FairScreen';
 export { InventScreen } from './invent/InventScreen';

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
 import type { MakingList } from '../../core/supplies/makingList';
+import { onceMade } from '../../core/toy/supplies/box';
 import { costsOf, needsOf, toBuyCsv, toBuyText, type ToMake } from '../../core/toy/supplies/toBuy';
 import { useMakingList, useToMake } from '../../data/useMakingList';
 import { useShelf } from '../../data/useShelf';
@@ -26,6 +27,7 @@ export function BuyScreen() {
       title="To buy"
       aside="For all you mean to make"
       back={{ name: 'Back to the toys', go: () => router.replace('/') }}
+      actions={<Press tight label="My box" onPress={() => router.push('/box')} />}
       broad
     >
       {error ? (
@@ -54,7 +56,12 @@ function List({ list, change }: ListProps) {
   const { toMake, isReading, lost } = useToMake(list.toys);
   return (
     <View gap="$3" style={cardGrid} alignItems="flex-start">
-      <ToysToMake shelf={kept} toys={list.toys} onChange={(toys) => change({ toys })} />
+      <ToysToMake
+        shelf={kept}
+        toys={list.toys}
+        onChange={(toys) => change({ toys })}
+        onMade={(toy) => change(onceMade(list, needsOf(toMake, list), { toy, count: 1 }))}
+      />
       {lost > 0 ? (
         <Notice
           tone="look"

@@ -18,10 +18,12 @@ interface ToysToMakeProps {
   shelf: readonly KeptToy[];
   toys: MakingList['toys'];
   onChange: (toys: MakingList['toys']) => void;
+  /** one of it is made: what it took is out of the box */
+  onMade: (id: string) => void;
 }
 
 /** Which toys are made, and how many of each. */
-export function ToysToMake({ shelf, toys, onChange }: ToysToMakeProps) {
+export function ToysToMake({ shelf, toys, onChange, onMade }: ToysToMakeProps) {
   const chosen = toys.flatMap(({ id, count }) => {
     const toy = shelf.find((one) => one.id === id);
     return toy ? [{ id, count, name: toy.card.name }] : [];
@@ -39,16 +41,18 @@ export function ToysToMake({ shelf, toys, onChange }: ToysToMakeProps) {
         Which toys, and how many?
       </Title>
       {chosen.map(({ id, name, count }) => (
-        <NumberStep
-          key={id}
-          label={name}
-          unit={count === 1 ? 'toy' : 'toys'}
-          value={count}
-          step={1}
-          least={0}
-          most={listLimits.count}
-          onChange={(next) => put(id, Math.round(next))}
-        />
+        <View key={id} flexDirection="row" flexWrap="wrap" gap="$2" alignItems="flex-end">
+          <NumberStep
+            label={name}
+            unit={count === 1 ? 'toy' : 'toys'}
+            value={count}
+            step={1}
+            least={0}
+            most={listLimits.count}
+            onChange={(next) => put(id, Math.round(next))}
+          />
+          <Press label="One is made" name={`One ${name} is made`} onPress={() => onMade(id)} />
+        </View>
       ))}
       {others.length > 0 ? (
         <AddToy others={others} onAdd={(id) => onChange([...toys, { id, count: 1 }])} />

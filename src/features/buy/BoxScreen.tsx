@@ -1,0 +1,214 @@
+import { View } from '@tamagui/core';
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { listLimits, type MakingList } from '../../core/supplies/makingList';
+import { boxKey, boxOf, boxPieces, boxUnit, type BoxItem, type BoxThing } from '../../core/toy/supplies/box';
+import { amountWords, needsOf } from '../../core/toy/supplies/toBuy';
+import { useMakingList, useToMake } from '../../data/useMakingList';
+import { OneOf } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { Card, cardGrid } from '../../ui/layout';
+import { Notice } from '../../ui/Notice';
+import { NumberStep } from '../../ui/NumberStep';
+import { Page } from '../../ui/Page';
+import { Press } from '../../ui/Press';
+import { Body, Quiet, Title } from '../../ui/text';
+
+const steps = { g: 5, m: 1, pieces: 1 } as const;
+const figure = (amount: number): number => Math.round(amount * 10) / 10;
+
+/** What a maker has: yarn, eyes and all else, what of it is spoken for, and what is free. */
+export function BoxScreen() {
+  const router = useRouter();
+  const { list, error, retry, failed, keepAgain, change } = useMakingList();
+  return (
+    <Page
+      title="My box"
+      aside="Yarn, eyes and what else is there"
+      back={{ name: 'Back to the list', go: () => router.replace('/buy') }}
+      broad
+    >
+      {error ? (
+        <Notice tone="wrong" live actions={<Press label="Try again" onPress={retry} />}>
+          The box could not be read. Nothing was changed.
+        </Notice>
+      ) : null}
+      {failed ? (
+        <Notice tone="wrong" live actions={<Press label="Try again" onPress={keepAgain} />}>
+          The browser would not keep it. It holds while this page stays open.
+        </Notice>
+      ) : null}
+      {list ? <Box list={list} change={change} /> : <Body color="$quiet">Looking into the box …</Body>}
+    </Page>
+  );
+}
+
+interface BoxProps {
+  list: MakingList;
+  change: (some: Partial<MakingList>) => void;
+}
+
+function Box({ list, change }: BoxProps) {
+  const { toMake } = useToMake(list.toys);
+  const items = useMemo(() => boxOf(list, needsOf(toMake, list)), [toMake, list]);
+  const put = (key: string, amount: number) => change({ there: { ...list.there, [key]: amount } });
+  return (
+    <View gap="$3" style={cardGrid} alignItems="flex-start">
+      <Card gap="$3">
+        <Title render="h2" margin={0}>
+          In it
+        </Title>
+        {items.length === 0 ? (
+          <Quiet>
+            Nothing yet. Put in what lies in your drawer: a toy takes it from here before you buy.
+          </Quiet>
+        ) : null}
+        <View render="ul" margin={0} padding={0} gap="$4" aria-label="In the box">
+          {items.map((item) => (
+            <Item key={item.key} item={item} onChange={(amount) => put(item.key, amount)} />
+          ))}
+        </View>
+      </Card>
+      <PutIn onPut={(key, amount) => put(key, figure((list.there[key] ?? 0) + amount))} />
+    </View>
+  );
+}
+
+/** How much of it is spoken for: `10 of them for toys you mean to make, 2 free`. */
+function reservedWords({ unit, reserved, free }: BoxItem): string {
+  if (reserved <= 0) return 'None of it is spoken for.';
+  const taken = `${amountWords(figure(reserved), unit)} for what you mean to make`;
+  return free >= 0
+    ? `${taken}; ${amountWords(figure(free), unit)} free.`
+    : `${taken}: ${amountWords(figure(-free), unit)} too few.`;
+}
+
+function Item({ item, onChange }: { item: BoxItem; onChange: (amount: number) => void }) {
+  const { words, unit, there, free } = item;
+  return (
+    <View render="li" style={{ listStyleType: 'none' }} gap="$1">
+      <NumberStep
+        label={words}
+        unit={unit}
+        value={there}
+        step={steps[unit]}
+        least={0}
+        most={listLimits.amount}
+        onChange={onChange}
+      />
+      <Quiet color={free < 0 ? '$danger' : '$quiet'}>{reservedWords(item)}</Quiet>
+    </View>
+  );
+}
+
+type Kind = BoxThing['kind'];
+const kinds: readonly (readonly [Kind, string])[] = [
+  ['yarn', 'Yarn'],
+  ['piece', 'By the piece'],
+  ['stuffing', 'Stuffing'],
+  ['thread', 'Thread'],
+];
+const usual: Readonly<Record<Kind, number>> = { yarn: 50, piece: 2, stuffing: 100, thread: 10 };
+/** What has a size of its own by which toys ask for it. */
+const sized: ReadonlySet<string> = new Set(
+  boxPieces.filter((name) => name !== 'rattle' && name !== 'squeaker'),
+);
+
+/** A thing that is described, and how much of it. */
+function useThing() {
+  const [kind, setKind] = useState<Kind>('yarn');
+  const [name, setName] = useState('');
+  const [what, setWhat] = useState('');
+  const [piece, setPiece] = useState<(typeof boxPieces)[number]>('safety eye');
+  const [sizeMm, setSize] = useState(8);
+  const [amount, setAmount] = useState<number>(usual.yarn);
+  const ofPiece: BoxThing = { kind: 'piece', name: piece, sizeMm: sized.has(piece) ? sizeMm : null };
+  const ofYarn: BoxThing = { kind: 'yarn', name, what };
+  const isNamed = kind !== 'yarn' || (name.trim() !== '' && !name.includes(',') && what.trim() !== '');
+  return {
+    kind,
+    choose(chosen: Kind) {
+      setKind(chosen);
+      setAmount(usual[chosen]);
+    },
+    yarn: { name, setName, what, setWhat },
+    piece: { piece, setPiece, sizeMm, setSize },
+    amount,
+    setAmount,
+    key: boxKey(kind === 'yarn' ? ofYarn : kind === 'piece' ? ofPiece : { kind }),
+    isNamed,
+    clear() {
+      setName('');
+      setWhat('');
+    },
+  };
+}
+
+function WhichYarn({ name, setName, what, setWhat }: ReturnType<typeof useThing>['yarn']) {
+  return (
+    <>
+      <Field
+        label="Its colour, as your patterns call it"
+        value={name}
+        placeholder="moss"
+        onChange={setName}
+      />
+      <Field label="What yarn it is" value={what} placeholder="medium, moss green" onChange={setWhat} />
+      <Quiet>
+        As behind the colour in a pattern’s line “Yarn moss: medium, moss green”: so a toy finds it.
+      </Quiet>
+    </>
+  );
+}
+
+function WhichPiece({ piece, setPiece, sizeMm, setSize }: ReturnType<typeof useThing>['piece']) {
+  return (
+    <>
+      <OneOf
+        wraps
+        label="Which"
+        unlabelled
+        options={boxPieces.map((one) => [one, one] as const)}
+        chosen={piece}
+        onChoose={setPiece}
+      />
+      {sized.has(piece) ? (
+        <NumberStep label="Size" unit="mm" value={sizeMm} step={1} least={2} most={100} onChange={setSize} />
+      ) : null}
+    </>
+  );
+}
+
+/** Something more for the box. */
+function PutIn({ onPut }: { onPut: (key: string, amount: number) => void }) {
+  const thing = useThing();
+  const { kind, key, amount } = thing;
+  return (
+    <Card gap="$3">
+      <Title render="h2" margin={0}>
+        Put something in
+      </Title>
+      <OneOf wraps label="What" unlabelled options={kinds} chosen={kind} onChoose={thing.choose} />
+      {kind === 'yarn' ? <WhichYarn {...thing.yarn} /> : null}
+      {kind === 'piece' ? <WhichPiece {...thing.piece} /> : null}
+      <NumberStep
+        label="How much"
+        unit={boxUnit(key)}
+        value={amount}
+        step={steps[boxUnit(key)]}
+        least={1}
+        most={listLimits.amount}
+        onChange={thing.setAmount}
+      />
+      <Press
+        tone="primary"
+        label="Put it in"
+        disabled={!thing.isNamed}
+        onPress={() => {
+          onPut(key, amount);
+          thing.clear();
+        }}
+      />
+    </Card>
+  );
+}
