@@ -72,3 +72,37 @@ test('undo takes the taps of a round at once; a second part meets the edge of th
   await press(page, 'Write: To meet the edge of the body: 12');
   await expect(page.getByText(/12 stitches in the last/)).toBeVisible();
 });
+
+test('loops and a colour are said of a round, and a flat piece goes to and fro', async ({ page }) => {
+  await page.goto('/');
+  await press(page, 'Write as I go');
+  await press(page, 'Ear');
+  await press(page, '5 sc');
+  await press(page, 'The ring is closed: 5 stitches');
+  await press(page, 'Loops and colour of this round');
+  await page.getByRole('radio', { name: 'Back', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Or another colour' }).fill('moss');
+  await expectAccessible(page);
+  await press(page, 'Change to it');
+  await press(page, 'Loops and colour of this round');
+  await expect(page.getByRole('radio', { name: 'Back', exact: true })).toBeChecked();
+  await press(page, 'Loops and colour: close');
+  await press(page, 'inc: two in one');
+  await press(page, 'Same to the end');
+  await press(page, 'Round 2 done: 10');
+  await press(page, 'This piece is finished');
+  await expect(page.getByText('change to moss, BLO inc around').first()).toBeVisible();
+
+  await press(page, /^Back to/);
+  await press(page, 'Write a part as I go');
+  await page.getByRole('textbox', { name: 'Or a name of your own' }).fill('Scarf');
+  await press(page, 'Begin');
+  await page.getByRole('radio', { name: 'To and fro' }).click();
+  await press(page, '5 sc');
+  await page.reload();
+  await press(page, 'Row 1 done: 5');
+  await press(page, 'Plain to the end');
+  await press(page, 'Row 2 done: 5');
+  await press(page, 'This piece is finished');
+  await expect(page.getByText('ch 1, turn, sc across').first()).toBeVisible();
+});

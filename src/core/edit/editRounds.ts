@@ -94,12 +94,14 @@ export interface NewRound {
   body: string;
   /** the total to write behind it */
   count?: number;
+  /** it is a row; not said, it is what the one before it is */
+  row?: boolean;
 }
 
 /** Puts a round below a card, or as the first of a part without any, and numbers the rounds after it on. */
-export function insertRound(text: string, part: PartSource, { after, body, count }: NewRound): string {
+export function insertRound(text: string, part: PartSource, { after, body, count, row }: NewRound): string {
   const line = after ? lastLineOf(after.source) : part.firstLine;
-  const written = roundLine(after?.row ?? false, body, count);
+  const written = roundLine(row ?? after?.row ?? false, body, count);
   const inserted = applyEdits(text, [{ line, text: written, insertAfter: true }]);
   return renumbered(inserted, part.id, { fresh: line + 1 });
 }

@@ -1,8 +1,8 @@
 import * as fc from 'fast-check';
 import { analyseToy } from '../toy/analyse';
 import { sizeOfPart } from '../toy/stuffedPart';
-import { tapsIn, withRoundDone, withTaps } from './soFar';
-import { plainToEnd, roundWords, sameToEnd, tapWords, workedBy, type Tap } from './taps';
+import { canBeColour, mannerIn, tapsIn, withRoundDone, withTaps } from './soFar';
+import { plainToEnd, roundWords, sameToEnd, tapWords, workedBy, type RoundManner, type Tap } from './taps';
 import { countsBack, waysOn, withRounds } from './waysOn';
 
 const [p, m, f] = ['plain', 'more', 'fewer'] as const;
@@ -153,5 +153,84 @@ describe('ways on', () => {
     expect(kinds('Head:\nR1: 6 sc in magic ring [6]\nR2: inc around [13]\n')).toEqual([]);
     expect(kinds('Bib:\nRow 1: ch 7, sc in 2nd ch from hook and in each ch across [6]\n')).toEqual([]);
     expect(kinds('Head:\n')).toEqual([]);
+  });
+});
+
+describe('loops, colours and rows', () => {
+  const done = (text: string, taps: Tap[], below: number) =>
+    withRoundDone(text, partOf(text).source, { taps, below, count: workedBy(taps).made, word: 'sc' });
+  const saying = (text: string, manner: Partial<RoundManner>) =>
+    withTaps(text, partOf(text).source, tapsIn(text, partOf(text).source), {
+      ...mannerIn(text, partOf(text).source),
+      ...manner,
+    });
+
+  test('a round into the back loops in another colour: read back so, and the next goes on in it', () => {
+    const said = saying(saying(ring, { loops: 'back' }), { colour: 'moss' });
+    expect(said).toContain('// R2 so far: back loops, in moss');
+    expect(mannerIn(said, partOf(said).source)).toEqual({ loops: 'back', colour: 'moss', rows: false });
+    const tapped = withTaps(said, partOf(said).source, many(m, 6));
+    const two = done(tapped, many(m, 6), 6);
+    expect(two).toContain('R2: change to moss, BLO inc around [12]');
+    const three = done(two, many(p, 12), 12);
+    expect(three).not.toContain('so far');
+    const { fabric, problems, checks } = partOf(three);
+    expect(problems).toEqual([]);
+    expect(checks.map(({ worked }) => worked)).toEqual([6, 12, 12]);
+    const colourOf = (round: number) => fabric.palette[fabric.colour[fabric.offset[round - 1]!]!];
+    expect([1, 2, 3].map(colourOf)).toEqual(['', 'moss', 'moss']);
+    expect(fabric.into[fabric.offset[1]!]).not.toBe(fabric.into[fabric.offset[2]!]);
+  });
+
+  test.each(['2', 'dec', 'sc', 'white, inc x 3', '', '(', 'x'.repeat(41), 'BLO', '*', 'moss; repeat'])(
+    '%s is no colour to change to',
+    (name) => expect(canBeColour(name)).toBe(false),
+  );
+  test.each(['moss', 'Old rose', 'dark green', 'A'])('%s is one', (name) =>
+    expect(canBeColour(name)).toBe(true),
+  );
+
+  test('what was said of a round can be taken back', () => {
+    const said = saying(ring, { loops: 'front' });
+    expect(saying(said, { loops: null })).toBe(ring);
+  });
+
+  test('a piece to and fro: a chain for the first row, turned before each other', () => {
+    const begun = saying('Scarf:\n', { rows: true });
+    expect(mannerIn(begun, partOf(begun).source).rows).toBe(true);
+    const one = done(withTaps(begun, partOf(begun).source, many(p, 8)), many(p, 8), 0);
+    expect(one).toBe('Scarf:\nRow 1: ch 9, sc in 2nd ch from hook and in each ch across [8]\n');
+    expect(mannerIn(one, partOf(one).source).rows).toBe(true);
+    const two = done(one, many(p, 8), 8);
+    const three = done(two, [f, p, p, p, p, f], 8);
+    expect(three).toContain('Row 2: ch 1, turn, sc across [8]\nRow 3: ch 1, turn, dec, sc 4, dec [6]\n');
+    const part = partOf(three);
+    expect([...part.fabric.row]).toEqual([1, 1, 1]);
+    expect(part.checks.map(({ worked, ok }) => [worked, ok])).toEqual([
+      [8, true],
+      [8, true],
+      [6, true],
+    ]);
+  });
+
+  test('any taps in any manner are counted as they were worked', () => {
+    fc.assert(
+      fc.property(
+        fc.array(tap, { minLength: 2, maxLength: 40 }),
+        fc.constantFrom(null, 'front' as const, 'back' as const),
+        fc.constantFrom(null, 'moss', 'old rose', 'MC', 'A', 'sage green 2'),
+        fc.boolean(),
+        (taps, loops, colour, rows) => {
+          const { used, made } = workedBy(taps);
+          fc.pre(used >= 3 && made >= 3 && (colour === null || canBeColour(colour)));
+          const first = rows
+            ? `Row 1: ch ${used + 1}, sc in 2nd ch from hook and in each ch across [${used}]`
+            : `R1: ${used} sc in magic ring [${used}]`;
+          const text = saying(`Head:\n${first}\n`, { loops, colour });
+          const [, check] = partOf(done(text, taps, used)).checks;
+          expect(check).toMatchObject({ worked: made, used, ok: true });
+        },
+      ),
+    );
   });
 });

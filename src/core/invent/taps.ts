@@ -1,6 +1,16 @@
 /** What the hook does in one place: a plain stitch, two in one, two together. */
 export type Tap = 'plain' | 'more' | 'fewer';
 
+/** What is said of a whole round: which loops it goes into, and the colour it changes to. */
+export interface RoundManner {
+  loops: 'front' | 'back' | null;
+  colour: string | null;
+  /** worked to and fro, on a chain */
+  rows: boolean;
+}
+
+export const usualManner: RoundManner = { loops: null, colour: null, rows: false };
+
 /** So many taps of one kind. */
 interface Run {
   tap: Tap;
@@ -59,16 +69,29 @@ export function tapWords(taps: readonly Tap[]): string {
   return period < taps.length ? `(${words}) x ${taps.length / period}` : words;
 }
 
-/**
- * A whole round in words, in US terms.
- *
- * @param below stitches of the round below; 0 for a first round, which goes into a ring
- */
-export function roundWords(taps: readonly Tap[], below: number): string {
-  if (below === 0) return `${workedBy(taps).made} sc in magic ring`;
+/** The stitches of a round, as many as are below it. */
+function workWords(taps: readonly Tap[], below: number, rows: boolean): string {
   const [only, other] = runsOf(taps);
-  if (only && !other && workedBy(taps).used === below) return `${wordOf[only.tap]} around`;
-  return tapWords(taps);
+  const isWhole = only !== undefined && other === undefined && workedBy(taps).used === below;
+  if (isWhole && !rows) return `${wordOf[only.tap]} around`;
+  return isWhole && only.tap === 'plain' ? 'sc across' : tapWords(taps);
+}
+
+const loopsWords = { front: 'FLO ', back: 'BLO ' } as const;
+
+/**
+ * A whole round or row in words, in US terms.
+ *
+ * @param below stitches of the round below; 0 for a first round, which goes into a ring, or a first row, which goes along a chain
+ */
+export function roundWords(taps: readonly Tap[], below: number, manner: RoundManner = usualManner): string {
+  const { loops, colour, rows } = manner;
+  const { made } = workedBy(taps);
+  const change = colour === null ? '' : `change to ${colour}, `;
+  if (below === 0 && rows) return `${change}ch ${made + 1}, sc in 2nd ch from hook and in each ch across`;
+  if (below === 0) return `${change}${made} sc in magic ring`;
+  const turn = rows ? 'ch 1, turn, ' : '';
+  return `${turn}${change}${loops ? loopsWords[loops] : ''}${workWords(taps, below, rows)}`;
 }
 
 /** What was tapped, again and again until the round is full; null where it does not come out even. */

@@ -5,6 +5,7 @@ import { waysOn } from '../../core/invent/waysOn';
 import { partPicture } from '../../core/keep/toyCard';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { sizeOfPart } from '../../core/toy/stuffedPart';
+import { plural } from '../../core/words/counted';
 import { useToy } from '../../data/useToy';
 import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';
@@ -14,6 +15,7 @@ import { ToyPicture } from '../../ui/ToyPicture';
 import { RoundRing } from '../make/RoundRing';
 import { SaveLine, SaveTrouble } from '../toy/SaveLine';
 import { UndoButtons } from '../toy/UndoButtons';
+import { RoundManner } from './RoundManner';
 import { TapPad } from './TapPad';
 import { useRoundInHand, type RoundInHand } from './useRoundInHand';
 import { WaysOnList } from './WaysOnList';
@@ -34,10 +36,13 @@ export function RoundPage({ part, onDone }: RoundPageProps) {
     actions: <UndoButtons />,
     back: { name: `Back to ${name}`, go: onDone },
   };
-  if (rounds.some(({ row }) => row))
+  const isMixed = rounds.some(({ row }) => row) && rounds.some(({ row }) => !row);
+  if (isMixed)
     return (
       <Page {...page}>
-        <Notice tone="plain">this piece is worked in rows: write them in its text or under Rounds.</Notice>
+        <Notice tone="plain">
+          this piece goes from rows to rounds: write what comes next in its text or under Rounds.
+        </Notice>
       </Page>
     );
   const pad = <TapPad round={round} />;
@@ -49,6 +54,7 @@ export function RoundPage({ part, onDone }: RoundPageProps) {
         <View width={wide ? 420 : undefined} gap="$3">
           <SoFar part={part} />
           <RoundDrawn round={round} />
+          <RoundManner round={round} />
           {wide ? pad : null}
         </View>
         {isBetween ? <Between part={part} round={round} onDone={onDone} /> : null}
@@ -63,13 +69,13 @@ function SoFar({ part }: { part: PartAnalysis }) {
   const { checks, source } = part;
   if (checks.length === 0) return null;
   const { widthMm } = sizeOfPart(part);
+  const isRows = source.rounds.some(({ row }) => row);
   return (
     <View flexDirection="row" gap="$3" alignItems="center">
       <ToyPicture picture={partPicture(part, analysis.pattern.header)} name={source.name} size={72} />
       <View flexShrink={1}>
         <Body>
-          {checks.length === 1 ? '1 round' : `${checks.length} rounds`}, {checks.at(-1)?.worked} stitches in
-          the last
+          {plural(checks.length, isRows ? 'row' : 'round')}, {checks.at(-1)?.worked} stitches in the last
         </Body>
         <Quiet>about {Math.round(widthMm)} mm wide</Quiet>
       </View>
@@ -89,19 +95,21 @@ function ringMoves(taps: readonly Tap[], left: number) {
 }
 
 /** What the round has come to, in words under its number. */
-function leftWords({ inRing, left }: RoundInHand): string {
-  if (inRing) return 'stitches in the ring so far';
-  if (left === 0) return 'stitches, and the round is full';
+function leftWords({ inRing, left, called, manner }: RoundInHand): string {
+  if (inRing) return manner.rows ? 'stitches along the chain so far' : 'stitches in the ring so far';
+  if (left === 0) return `stitches, and the ${called.toLowerCase()} is full`;
   return left === 1 ? 'so far, 1 stitch left to work into' : `so far, ${left} stitches left to work into`;
 }
 
 /** The round in hand as a ring around its count, and in words. */
 function RoundDrawn({ round }: { round: RoundInHand }) {
-  const { number, taps, left, inRing, made, word } = round;
+  const { number, taps, left, inRing, made, word, called } = round;
   const middle = { position: 'absolute', top: 0, left: 0, right: 0, bottom: 0 } as const;
   return (
-    <View role="status" aria-label={`Round ${number}`} gap="$1" alignItems="center">
-      <Body fontWeight="700">Round {number}</Body>
+    <View role="status" aria-label={`${called} ${number}`} gap="$1" alignItems="center">
+      <Body fontWeight="700">
+        {called} {number}
+      </Body>
       <View position="relative">
         <RoundRing moves={ringMoves(taps, inRing ? 1 : left)} done={taps.length} />
         <View {...middle} alignItems="center" justifyContent="center">
@@ -125,7 +133,10 @@ function Between({ part, round, onDone }: BetweenProps) {
   const { analysis } = useToy();
   const settled = useDeferredValue(part);
   const toy = useDeferredValue(analysis);
-  const ways = useMemo(() => (toy.parts.includes(settled) ? waysOn(toy, settled) : []), [toy, settled]);
+  const ways = useMemo(
+    () => (toy.parts.includes(settled) && !round.manner.rows ? waysOn(toy, settled) : []),
+    [toy, settled, round.manner.rows],
+  );
   const isWrong = part.checks.some(({ ok }) => !ok);
   return (
     <View gap="$3" flexGrow={1} flexShrink={1}>

@@ -45,12 +45,14 @@ const several = 5;
 /** What the hook does, to be tapped; what goes on by itself until the round is full; and the end of the round. */
 export function TapPad({ round }: { round: RoundInHand }) {
   const { word, room, inRing, isFull, canClose, made, number, tap, back, same, plain, finish } = round;
+  const { called, manner } = round;
+  const isRing = inRing && !manner.rows;
   return (
     <View gap="$2">
       {canClose ? (
         <Press
           tone={isFull ? 'primary' : 'plain'}
-          label={inRing ? `The ring is closed: ${made} stitches` : `Round ${number} done: ${made}`}
+          label={isRing ? `The ring is closed: ${made} stitches` : `${called} ${number} done: ${made}`}
           onPress={finish}
         />
       ) : null}

@@ -1,14 +1,30 @@
-import { tapsIn, withRoundDone, withTaps } from '../../core/invent/soFar';
-import { plainToEnd, sameToEnd, workedBy, type Tap } from '../../core/invent/taps';
+import { mannerIn, tapsIn, withRoundDone, withTaps } from '../../core/invent/soFar';
+import { plainToEnd, sameToEnd, workedBy, type RoundManner, type Tap } from '../../core/invent/taps';
 import { withRounds, type NextRound } from '../../core/invent/waysOn';
 import { stitchWord } from '../../core/notation/stitchKinds';
-import { analyseToy, type PartAnalysis } from '../../core/toy/analyse';
+import { analyseToy, type PartAnalysis, type ToyAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
 
 /** Largest count a ring is begun with. */
 const mostInRing = 60;
 /** Fewer stitches close no ring. */
 const leastInRing = 3;
+
+/** Colours a toy names: of its yarns, and of its rounds. */
+function coloursOf({ pattern, parts }: ToyAnalysis): string[] {
+  const named = [
+    ...pattern.header.yarns.map(({ name }) => name),
+    ...parts.flatMap(({ fabric }) => fabric.palette),
+  ];
+  return [...new Set(named.filter((name) => name !== ''))];
+}
+
+/** The text with the round in hand written behind the others. */
+function roundDone(text: string, { source, checks }: PartAnalysis, word: string): string {
+  const taps = tapsIn(text, source);
+  const below = checks.at(-1)?.worked ?? 0;
+  return withRoundDone(text, source, { taps, below, count: workedBy(taps).made, word });
+}
 
 /** The round of a part that is being worked, as far as it is tapped, and what a tap changes about it. */
 export function useRoundInHand(part: PartAnalysis) {
@@ -18,6 +34,7 @@ export function useRoundInHand(part: PartAnalysis) {
   const below = checks.at(-1)?.worked ?? 0;
   const inRing = below === 0;
   const taps = tapsIn(text, source);
+  const manner = mannerIn(text, source);
   const { used, made } = workedBy(taps);
   const left = Math.max(0, below - used);
   const isFull = !inRing && left === 0;
@@ -35,11 +52,23 @@ export function useRoundInHand(part: PartAnalysis) {
   // The taps of a round are one step of undo.
   const put = (next: (taps: readonly Tap[]) => readonly Tap[]) =>
     change((now, { source: current }) => withTaps(now, current, next(tapsIn(now, current))), taps.length > 0);
-
+  const say = (some: Partial<RoundManner>) =>
+    change(
+      (now, { source: current }) =>
+        withTaps(now, current, tapsIn(now, current), { ...mannerIn(now, current), ...some }),
+      taps.length > 0,
+    );
   return {
     number: (source.rounds.at(-1)?.number ?? 0) + 1,
+    /** `Round`, or `Row` where it is worked to and fro */
+    called: manner.rows ? 'Row' : 'Round',
     word,
     taps,
+    manner,
+    /** says something of the whole round */
+    say,
+    /** colours that the toy has so far, by the names its rounds call them by */
+    colours: coloursOf(analysis),
     below,
     made,
     /** stitches of the round below that are not worked into yet */
@@ -55,16 +84,7 @@ export function useRoundInHand(part: PartAnalysis) {
     back: taps.length > 0 ? () => put((before) => before.slice(0, -1)) : undefined,
     same: same ? () => put((before) => sameToEnd(before, below) ?? before) : undefined,
     plain: left > 0 ? () => put((before) => plainToEnd(before, below)) : undefined,
-    finish: () =>
-      change((now, current) => {
-        const tapped = tapsIn(now, current.source);
-        return withRoundDone(now, current.source, {
-          taps: tapped,
-          below: current.checks.at(-1)?.worked ?? 0,
-          count: workedBy(tapped).made,
-          word,
-        });
-      }),
+    finish: () => change((now, current) => roundDone(now, current, word)),
     write: (rounds: readonly NextRound[]) =>
       change((now, current) => withRounds(now, current.source, rounds, word)),
   };
