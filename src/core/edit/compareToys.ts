@@ -1,3 +1,4 @@
+import type { Problem } from '../notation/problem';
 import type { ToyAnalysis } from '../toy/analyse';
 import { sizeOfPart } from '../toy/stuffedPart';
 import { wholeMm } from '../words/counted';
@@ -8,6 +9,14 @@ export interface Change {
   what: string;
   before: string;
   after: string;
+}
+
+/** What is to be settled after a change that was not before it, each once. */
+export function newlyOpen(before: ToyAnalysis, after: ToyAnalysis): Problem[] {
+  const nameOf = ({ code, partId, where }: Problem) => `${code} ${partId ?? ''} ${where?.feature ?? ''}`;
+  const known = new Set(before.problems.map(nameOf));
+  const news = after.problems.filter((one) => one.severity !== 'info' && !known.has(nameOf(one)));
+  return [...new Map(news.map((one) => [nameOf(one), one])).values()];
 }
 
 /** Every number of a toy that differs between two states of it, part by part, in the order a maker meets them. */

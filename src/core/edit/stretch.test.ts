@@ -5,6 +5,7 @@ import { roundCount } from '../fabric/fabric';
 import { analyseToy } from '../toy/analyse';
 import type { PartAnalysis } from '../toy/analysis';
 import { sizeOfPart } from '../toy/stuffedPart';
+import { newlyOpen } from './compareToys';
 import {
   isStretched,
   notStretchedWords,
@@ -142,6 +143,20 @@ test('what names a stitch by its number is told', () => {
   const { text: wider, toLookAt } = stretched(text, 'head', 1.2, 1);
   expect(toLookAt).toEqual(['Sew the ears to the head on round 5, at stitches 8 and 23']);
   expect(wider).toContain('at stitches 8 and 23');
+});
+
+test('what begins in the loops of a stretched part goes by that round still; what does not fit then is told', () => {
+  const text = demo('toadstool');
+  const toy = analyseToy(text);
+  const longer = stretched(text, 'stem', 1, 1.4);
+  const after = analyseToy(longer.text);
+  // Round 14 is the last before the ridge: so it is in the longer stem.
+  const ridge = /^R(\d+): BLO sc around \[24\]$/m.exec(longer.text)![1]!;
+  expect(longer.text).toContain(`in the front loops of R${Number(ridge) - 1} of the stem, sc around [24]`);
+  expect(after.joined.workedOn.map(({ path }) => path!.length)).toEqual([24]);
+  expect(newlyOpen(toy, after)).toEqual([]);
+  const wider = analyseToy(stretched(text, 'stem', 1.3, 1).text);
+  expect(newlyOpen(toy, wider).map(({ code }) => code)).toContain('count-mismatch');
 });
 
 test('a whole toy at once: every part that can, the eyes with it, and what stays is told', () => {

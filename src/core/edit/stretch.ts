@@ -1,7 +1,9 @@
 import { roundCount } from '../fabric/fabric';
 import { evenRound } from '../fabric/evenRound';
 import type { Item, LoopsWord, StitchWord, WorkItem } from '../notation/ast';
+import { applyEdits } from '../notation/applyEdits';
 import type { RoundSource } from '../notation/pattern';
+import type { LineEdit } from '../notation/problem';
 import { stitchWord } from '../notation/stitchKinds';
 import { stretchedRounds, type Stretch } from '../shape/forms/stretched';
 import { analyseToy } from '../toy/analyse';
@@ -210,6 +212,22 @@ function sentencesWithStitches(toy: ToyAnalysis, { source }: PartAnalysis): stri
   return [...new Set([...own, ...onto])].filter((text) => stitchNamed.test(text));
 }
 
+/** The text with the round that other parts begin in, by its new number: `in the front loops of R14 of the stem`. */
+function moveOnto(text: string, toy: ToyAnalysis, id: string, numbers: ReadonlyMap<number, number>): string {
+  const edits = toy.parts.flatMap(({ source }): LineEdit[] => {
+    const [first] = source.rounds;
+    const base = first?.work.items.find((item) => item.type === 'base');
+    if (source.onto?.part !== id || !first || base?.type !== 'base' || first.lines > 1) return [];
+    const number = numbers.get(base.round) ?? base.round;
+    const { from, to } = base.span;
+    const said = first.text
+      .slice(from, to)
+      .replace(new RegExp(`${base.round}(?!.*${base.round})`), `${number}`);
+    return [{ line: first.line, text: first.text.slice(0, from) + said + first.text.slice(to) }];
+  });
+  return applyEdits(text, edits);
+}
+
 /**
  * A part stretched: its rounds are written anew as whole stitches, what stood between them and what is said by rounds goes along, and what
  * hangs on features and other parts follows by its own rules. The new text is read and counted before it is handed over.
@@ -241,7 +259,7 @@ export function stretchPart(
   if (found.counts.join() === counts.join()) return { text, counts, toLookAt: [] };
   const numbers = new Map(source.rounds.map(({ number }, i) => [number, found.places[i] ?? 1] as const));
   // The sentences are moved in the text as it was: that is where their rounds are known.
-  const moved = moveSentences(text, source, numbers);
+  const moved = moveOnto(moveSentences(text, source, numbers), toy, id, numbers);
   const inPlace = rewritten(moved, part, { ...found, manners: newManners, word });
   if (inPlace === null) return { why: 'too-small', round: null };
   const again = analyseToy(inPlace, { searches: false }).parts.find((one) => one.source.id === id);

@@ -1,7 +1,7 @@
 import { View } from '@tamagui/core';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { compareToys } from '../../core/edit/compareToys';
+import { compareToys, newlyOpen } from '../../core/edit/compareToys';
 import {
   isStretched,
   notStretchedWords,
@@ -67,6 +67,7 @@ function useStretch(part: PartAnalysis) {
     found,
     after: next?.parts.find(({ source }) => source.id === part.source.id),
     changes: useMemo(() => (next ? compareToys(analysis, next) : []), [analysis, next]),
+    open: useMemo(() => (next ? newlyOpen(analysis, next) : []), [analysis, next]),
     isSame: isStretched(found) && found.text === text,
   };
 }
@@ -122,7 +123,7 @@ function StretchOnePart({ part }: { part: PartAnalysis }) {
               <Title render="h2" margin={0}>
                 What would change
               </Title>
-              <LookAtThese sentences={found.toLookAt} />
+              <LookAtThese sentences={found.toLookAt} open={stretching.open} />
               <Changes changes={changes} countsStay={false} />
             </>
           ) : null}

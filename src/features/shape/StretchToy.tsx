@@ -1,7 +1,7 @@
 import { View } from '@tamagui/core';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { compareToys } from '../../core/edit/compareToys';
+import { compareToys, newlyOpen } from '../../core/edit/compareToys';
 import { notStretchedWords, stretchToy } from '../../core/edit/stretch';
 import { sizeOfToy } from '../../core/join/pose/posed';
 import { nameOfToy } from '../../core/keep/toyCard';
@@ -113,6 +113,7 @@ function ComesTo({ stretching: { was, wanted, setWanted, next } }: { stretching:
 function HadToGive({ stretching: { found, next } }: { stretching: Stretching }) {
   const { analysis } = useToy();
   const changes = useMemo(() => compareToys(analysis, next), [analysis, next]);
+  const open = useMemo(() => newlyOpen(analysis, next), [analysis, next]);
   if (!found) return null;
   const { left, toLookAt } = found;
   return (
@@ -129,7 +130,7 @@ function HadToGive({ stretching: { found, next } }: { stretching: Stretching }) 
           </View>
         </Notice>
       ) : null}
-      <LookAtThese sentences={toLookAt} />
+      <LookAtThese sentences={toLookAt} open={open} />
       <Title render="h2" margin={0}>
         What would change
       </Title>
