@@ -1,3 +1,4 @@
+import { isStretched, stretchPart } from '../src/core/edit/stretch';
 import { buildFabric } from '../src/core/fabric/buildFabric';
 import { readPattern } from '../src/core/notation/readPattern';
 import { readWorkLine } from '../src/core/notation/grammar';
@@ -7,6 +8,7 @@ import { formText } from '../src/core/shape/forms/formText';
 import { fabricMap } from '../src/core/shape/map';
 import { formInputOf } from '../src/core/toy/formOfPart';
 import { analyseToy } from '../src/core/toy/analyse';
+import { patternForOthers } from '../src/core/toy/sheet/forOthers';
 
 export interface Bench {
   name: string;
@@ -123,7 +125,6 @@ const heads = (gap: number) =>
   ).join('\n');
 analyseToy(heads(9));
 
-/** Every figure a release note quotes comes from here. */
 /** A toy of 14 units joined to one body; each run moves the arms by a round. */
 const limbs = (round: number) =>
   [
@@ -141,6 +142,14 @@ const limbs = (round: number) =>
     'Sew the paws to the body on round 16, 7 stitches from the front.',
   ].join('\n');
 
+/** A toy of 6,000 stitches with a face and a pair of arms, to be written out for somebody else. */
+const handedOn = analyseToy(
+  `Toy: Large\nTerms: US\n\nHead\n${cone.join('\n')}\nR9-R124: sc around\n${face(9)}\nStuff.\n\nArm (make 2)\nR1: 6 sc in magic ring\nR2: inc x 6\nR3-R10: sc around\n\nAssembly\nSew the arms to the head on round 60, one on each side.`,
+);
+const stretchedText = `Head\n${cone.join('\n')}\nR9-R124: sc around\nStuff.\n`;
+const toStretch = analyseToy(stretchedText);
+
+/** Every figure a release note quotes comes from here. */
 export const benches: Bench[] = [
   {
     name: 'join a toy of 14 units after an edit',
@@ -238,6 +247,24 @@ export const benches: Bench[] = [
     name: 'map of 4,000 stitches',
     run: () => {
       if (typedAnalysis) fabricMap(typedAnalysis.map);
+    },
+  },
+  {
+    name: 'write 6,000 stitches out for others, and read back',
+    runs: 5,
+    run: () => {
+      const { kept } = patternForOthers(handedOn, { terms: 'us', hand: 'right' });
+      if (kept !== null) throw new Error('it is not written out');
+    },
+  },
+  {
+    name: 'stretch a part of 6,000 stitches, and read back',
+    runs: 5,
+    run: () => {
+      turn += 1;
+      const wide = 1.1 + (turn % 7) / 50;
+      const found = stretchPart(stretchedText, toStretch, 'head', { wide, high: 1, round: 0 });
+      if (!isStretched(found)) throw new Error('it is not stretched');
     },
   },
 ];
