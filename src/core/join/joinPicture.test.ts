@@ -92,3 +92,54 @@ test('what is pulled through is drawn from stitch to stitch, with what lies insi
   const words = picture.marks.filter(isWords).map((mark) => mark.words);
   expect(words).toEqual(['in, stitch 6½', 'out, stitch 18½', expect.stringMatching(/mm inside$/), 'front']);
 });
+
+// A body that is flat to round 5 and upright from round 6 on: a line over rounds 3 to 9 bends from its crown down its side.
+test.each(['', 'Start: bottom\n', 'Hand: left\n'])(
+  'the numbers of the rounds stand under each other in their order, also where the wall bends (%j)',
+  (said) => {
+    const header = said.startsWith('Hand') ? said : '';
+    const own = said.startsWith('Start') ? said : '';
+    const picture = firstPicture(
+      `${header}Body\n${own}R1: 6 sc in mr\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (sc 2, inc) x 6\nR5: (sc 3, inc) x 6\nR6-R16: sc around\n\nFin\nR1: 6 sc in mr\nR2: inc x 6\nR3-R5: sc around\n\nAssembly\nFlatten the fin and sew it to the back of the body over rounds 3 to 9.`,
+    );
+    const numbers = picture.marks.flatMap((mark) =>
+      mark.kind === 'words' && /^R\d/.test(mark.words)
+        ? [{ round: Number(mark.words.slice(1)), y: mark.y }]
+        : [],
+    );
+    expect(numbers.length).toBeGreaterThanOrEqual(6);
+    numbers.sort((a, b) => a.y - b.y);
+    const rounds = numbers.map(({ round }) => round);
+    const down = [...rounds].sort((a, b) => (own === '' ? a - b : b - a));
+    expect(rounds).toEqual(down);
+  },
+);
+
+test('a string of parts is drawn in its order, this one marked; of many those about it', () => {
+  const beads = (count: number) =>
+    pictures(
+      `Bead (make ${count})\nR1: 6 sc in mr\nR2: sc around\nR3: dec x 3\n\nAssembly\nString the beads on a cord, 1 cm apart.`,
+    );
+  const three = beads(3);
+  expect(three.map(({ kind }) => kind)).toEqual(['strung', 'strung']);
+  const numbers = ({ picture }: (typeof three)[0]) =>
+    picture.marks.flatMap((mark) => (mark.kind === 'words' ? [mark.words] : []));
+  expect(numbers(three[0]!).map((words) => words.slice(0, 2))).toEqual(['1.', '2.', '3.']);
+  const pinAt = ({ picture: { marks } }: (typeof three)[0]) =>
+    marks.findIndex((mark) => mark.kind === 'dot' && mark.tone === 'pin');
+  expect(pinAt(three[1]!)).toBeGreaterThan(pinAt(three[0]!));
+  const last = beads(30).at(-1)!;
+  expect(numbers(last)).toHaveLength(12);
+  expect(numbers(last).at(-1)).toMatch(/^30\./);
+  expect(pinAt(last)).toBeGreaterThan(0);
+  expect(last.picture.says).toContain('12 of 30');
+});
+
+test('of two kinds on one thread each stands where it was strung', () => {
+  const found = pictures(
+    'Star\nR1: 5 sc in mr\nR2: inc x 5\n\nBead (make 2)\nR1: 6 sc in mr\nR2: sc around\n\nAssembly\nString the beads and the star on a cord.',
+  );
+  const [one] = found;
+  const names = one!.picture.marks.flatMap((mark) => (mark.kind === 'words' ? [mark.words] : []));
+  expect(names.map((words) => words.replace(/ \d$/, ''))).toEqual(['1. bead', '2. bead', '3. star']);
+});

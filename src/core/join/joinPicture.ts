@@ -1,14 +1,15 @@
 import * as vec3 from 'gl-matrix/vec3';
+import pluralize from 'pluralize';
 import { roundCount } from '../fabric/fabric';
 import { direction } from '../place/frame/direction';
-import { stitchAtAzimuth, stitchAzimuth, turn } from '../shape/azimuth';
+import { stitchAtAzimuth, stitchAzimuth, turn, wrapAngle } from '../shape/azimuth';
 import { withHalf } from './directions';
-import type { Join, JoinedToy, JoinPart, LedgerLine } from './joined';
+import type { Join, JoinedToy, JoinPart, LedgerLine, UnitRef } from './joined';
 import { labelOf } from './numbers';
 import { flatPiece, xOf } from './outline';
 import { pinWord } from './pins';
 import { endOf } from './placing';
-import { alongAt, inSpace, wallOf, type Wall, type WallPoint } from './wall';
+import { alongAt, inSpace, radiusAt, wallOf, type Wall, type WallPoint } from './wall';
 
 /** What a mark of a picture stands for: the line of a round, a stitch of the fabric, the edge or piece that comes to it, the way of the needle, a pin. */
 export type MarkTone = 'round' | 'fabric' | 'piece' | 'way' | 'pin';
@@ -119,6 +120,37 @@ function seenStitch(
 /** A place of a wall on the page, in mm from the middle of a spot. */
 type SeenAt = (at: { row: number; stitch: number }) => SeenStitch;
 
+/** Further round than this a wall is not drawn, in radians. */
+const furthestRound = 1.2;
+
+/**
+ * A place of a wall laid flat about a spot: as far up as it is along the wall, as far aside as it is around its round. Rounds lie under each
+ * other in their order, also where a wall bends from a crown down its side.
+ */
+function unrolledStitch(
+  { fabric, starts, orientation }: JoinPart,
+  surface: Wall,
+  centre: WallPoint,
+  { row, stitch }: { row: number; stitch: number },
+): SeenStitch {
+  const along = alongAt(surface, row);
+  const round = wrapAngle(stitchAzimuth(fabric, starts, row, stitch) - centre.azimuth);
+  const { lying, start } = orientation;
+  const toEnd = (along - centre.along) * (start === 'top' ? 1 : -1);
+  const rises = direction(orientation) * round * radiusAt(surface, along);
+  return {
+    row,
+    stitch,
+    x: lying ? toEnd : rises,
+    y: lying ? -rises : toEnd,
+    facing: Math.abs(round) < furthestRound ? 1 : 0,
+  };
+}
+
+/** About the very start or end of a wall it is looked at straight on. */
+const isAtPole = ({ along }: Wall, centre: WallPoint): boolean =>
+  centre.along <= 0 || centre.along >= (along.at(-1) ?? 0);
+
 /** How the stitches of a wall are seen about the middle of a join: from outside, or laid flat. */
 function seenAbout(join: Join, wall: JoinPart, row: number): SeenAt | null {
   const { centre, stitch } = join;
@@ -136,6 +168,7 @@ function seenAbout(join: Join, wall: JoinPart, row: number): SeenAt | null {
   }
   if (!centre) return null;
   const surface = wallOf(wall.fabric, wall.starts, wall.profile, !endOf(wall).open);
+  if (!isAtPole(surface, centre)) return (at) => unrolledStitch(wall, surface, centre, at);
   const view = viewOf(wall, surface, centre);
   return (at) => seenStitch(wall, surface, view, at);
 }
@@ -196,13 +229,17 @@ function spotPicture(join: Join, wall: JoinPart): JoinPicture | null {
   const shown = stitches.filter(
     ({ x, y, facing }) => facing > leastFacing && Math.hypot(x, y) <= half * roundSpot,
   );
+  const numbered = numberedStitches(shown, sewn, half, widthMm);
   const isDown = wall.orientation.start === 'top';
   const size = widthMm * scale * 0.36;
   const height = Math.max(...[...shown, ...sewn].map((one) => toPage(one).y)) + margin + 2 * wordsHeight;
   const marks: PictureMark[] = [
     ...rowLines(shown, toPage, 3 * widthMm * scale),
-    ...shown.map((one) => vOf(toPage(one), size, isDown)),
-    ...rowNumbers(wall, shown, toPage),
+    ...shown.filter((one) => !numbered.includes(one)).map((one) => vOf(toPage(one), size, isDown)),
+    ...numbered.map((one) => {
+      const { x, y } = toPage(one);
+      return words(x, y, `R${labelOf(wall, one.row)}`);
+    }),
     ...needleWay(join, sewn.map(toPage), size),
     ...(pins ?? []).flatMap((pin): PictureMark[] => {
       const at = toPage(seenAt(pin));
@@ -218,7 +255,7 @@ function spotPicture(join: Join, wall: JoinPart): JoinPicture | null {
 
 /** How a spot is looked at. About the very start or end there is no up: the front is below on a top, and above under a bottom. */
 function spotSays({ orientation }: JoinPart, { row, centre }: Join): string {
-  if (row !== null || !centre) return 'Seen from outside, up as the toy stands.';
+  if (row !== null || !centre) return 'Seen from outside and laid flat, up as the toy stands.';
   const isOnTop = centre.along <= 0 === (orientation.start === 'top');
   return `Looked at straight on, the front ${isOnTop ? 'below' : 'above'}.`;
 }
@@ -234,30 +271,33 @@ function away(
   return { x: at.x + (x / far) * by, y: at.y + (y / far) * by };
 }
 
-/** The number of each row beside its outermost stitch to the left. */
-function rowNumbers(
-  wall: JoinPart,
+/** Where numbers stand in a column, as a share of half the spot, to its left. */
+const numbersAt = 0.7;
+
+/**
+ * The stitch of each row in whose place its number stands: those nearest to one line from below up, so that the numbers are in the order
+ * of the rounds, also where rounds curve away.
+ */
+function numberedStitches(
   shown: readonly SeenStitch[],
-  toPage: (at: { x: number; y: number }) => { x: number; y: number },
-): PictureMark[] {
-  const outermost = new Map<number, SeenStitch>();
+  sewn: readonly SeenStitch[],
+  half: number,
+  widthMm: number,
+): SeenStitch[] {
+  const isFree = ({ x, y }: SeenStitch) =>
+    sewn.every((other) => Math.hypot(other.x - x, other.y - y) > 1.2 * widthMm);
+  const nearest = new Map<number, SeenStitch>();
+  const off = ({ x }: SeenStitch) => Math.abs(x + numbersAt * half);
   for (const one of shown) {
-    const so = outermost.get(one.row);
-    if (!so || one.x < so.x) outermost.set(one.row, one);
+    const before = nearest.get(one.row);
+    if (isFree(one) && (!before || off(one) < off(before))) nearest.set(one.row, one);
   }
-  let taken: { x: number; y: number }[] = [];
-  const labels: PictureMark[] = [];
-  for (const one of outermost.values()) {
-    const { x, y } = toPage(one);
-    const at = { x: Math.max(margin, x - 10), y };
-    const isFree = taken.every(
-      (other) => Math.abs(other.y - at.y) > wordsHeight || Math.abs(other.x - at.x) > 24,
-    );
-    if (!isFree) continue;
-    taken = [...taken, at];
-    labels.push(words(at.x, at.y, `R${labelOf(wall, one.row)}`, 'end'));
+  const taken: SeenStitch[] = [];
+  for (const one of nearest.values()) {
+    const isApart = taken.every(({ x, y }) => Math.hypot(x - one.x, y - one.y) > 0.8 * widthMm);
+    if (isApart && off(one) < 1.5 * widthMm) taken.push(one);
   }
-  return labels;
+  return taken;
 }
 
 /** Each round as a thin line through its stitches that are seen. */
@@ -460,6 +500,56 @@ function throughPicture(
   };
 }
 
+/** Room for one piece of a thread, and more of them than that are not drawn each. */
+const beadHeight = 34;
+const mostBeads = 12;
+
+/** Joins of one thread in the order of what hangs on it, each below the one before. */
+function alongThread({ sentence }: Join, { joins }: JoinedToy): Join[] {
+  const others = joins.filter((other) => other.kind === 'strung' && other.sentence === sentence);
+  const isBelow = (join: Join, { part, unit }: UnitRef) => join.on.part === part && join.on.unit === unit;
+  const isFirst = (join: Join) => others.every(({ unit }) => !isBelow(join, unit));
+  const ordered = others.filter(isFirst).slice(0, 1);
+  for (let last = ordered[0]; last !== undefined;) {
+    const { unit }: Join = last;
+    last = others.find((join) => isBelow(join, unit));
+    if (last) ordered.push(last);
+  }
+  return ordered;
+}
+
+/** What hangs on one thread, the first on top: knots at both ends, and this piece marked by a pin. */
+function strungPicture(join: Join, parts: readonly JoinPart[], toy: JoinedToy): JoinPicture {
+  const others = alongThread(join, toy);
+  const first = parts.find(({ part }) => part.id === others[0]?.on.part);
+  const names = [
+    pluralize.singular(first?.part.name.toLowerCase() ?? ''),
+    ...others.map(({ unit }) => unit.name),
+  ];
+  const own = others.indexOf(join) + 1;
+  const from = Math.max(0, Math.min(own - 1, names.length - mostBeads));
+  const shown = names.slice(from, from + mostBeads);
+  const yOf = (i: number) => margin + beadHeight * (i + 0.5);
+  const end = yOf(shown.length - 1) + beadHeight / 2;
+  const marks: PictureMark[] = [
+    {
+      kind: 'line',
+      tone: 'way',
+      points: [
+        [centreX, margin / 2],
+        [centreX, end + margin / 2],
+      ],
+    },
+    ...shown.flatMap((name, i): PictureMark[] => [
+      { kind: 'dot', tone: 'piece', x: centreX, y: yOf(i), radius: 11 },
+      ...(from + i === own ? [{ kind: 'dot', tone: 'pin', x: centreX, y: yOf(i), radius: 15 } as const] : []),
+      words(centreX + 24, yOf(i), `${from + i + 1}. ${name}`, 'start'),
+    ]),
+  ];
+  const says = `On one thread, the first on top, a knot at both ends${names.length > mostBeads ? `; ${shown.length} of ${names.length} are drawn` : ''}.`;
+  return { height: end + margin, marks, says };
+}
+
 /**
  * A drawing of how one unit is joined, on the stitches that it is joined to.
  *
@@ -471,6 +561,7 @@ export function joinPicture(join: Join, toy: JoinedToy, parts: readonly JoinPart
   const { kind, path, unit } = join;
   if (kind === 'no-sew') return ledgerPicture(join, wall, toy);
   if (kind === 'through') return throughPicture(join, wall, toy);
+  if (kind === 'strung') return strungPicture(join, parts, toy);
   const isByEdges = kind === 'edge-to-edge' || kind === 'pushed-in' || kind === 'worked-on';
   if (!isByEdges) return spotPicture(join, wall);
   const pairs = (path ?? []).map(({ edge, stitch }) => [edge, stitch] as const);
