@@ -5,6 +5,7 @@ import { joinEdges, turnings } from './byEdges';
 import { withClashes } from './clashes';
 import { blankJoin, type Join, type JoinedToy, type JoinPart, type Unit } from './joined';
 import { Joining } from './joining';
+import { withMirrored } from './mirrored';
 import { named } from './naming';
 import { goesOnFlat, joinOnFlat } from './onFlat';
 import { joinOnWall } from './onWall';
@@ -255,7 +256,7 @@ function joinOnce(parts: readonly JoinPart[], fronts: JoinedToy['fronts']): Join
     joins.some((join) => join.unit.part === part && join.unit.unit === unit);
   return {
     units: joins.map(({ unit }) => unit),
-    joins: withStances(withClashes(parts, joins), parts),
+    joins: withMirrored(withStances(withClashes(parts, joins), parts), parts, state),
     workedOn: workedOnJoins(parts),
     loose: others.flatMap((part) => units.rest(part)).filter((unit) => !isJoined(unit)),
     fronts: state.fronts,

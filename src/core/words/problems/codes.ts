@@ -111,6 +111,8 @@ export const problemCodes = {
   'join-around': 'No sentence says where around a part is joined.',
   'join-turn': 'A part is turned towards where its front looks already: which way round is not known.',
   'stance-unused': 'A part is to be turned or tilted where its kind of join does not allow it.',
+  'units-mirrored':
+    'Of a pair that is worked alike something stands out on one side: on one of the two it would be on the wrong side.',
   'join-assumed': 'Where around a part is joined is taken as usual.',
   'join-apart': '“6 stitches apart” is taken from edge to edge.',
   'join-side': 'A unit is called left and lies on the right, or the other way round.',

@@ -64,6 +64,8 @@ export interface JoiningFacts {
   'join-around': Units & { isFlat?: boolean };
   'join-turn': Pieces;
   'stance-unused': { piece: string; words: string };
+  /** `where`: each stitch that stands out, and where it is on the mirror image */
+  'units-mirrored': { piece: string; where: readonly { round: number; stitch: number; mirrored: number }[] };
   'join-assumed': Units & { where: keyof typeof usual };
   'join-apart': Units & { between: number };
   'join-side': { piece: string; said: string };
@@ -164,6 +166,12 @@ export const joiningWords: Words<JoiningFacts> = {
     `Which way round the ${low(piece)} ${agree(piece, 'is', 'are')} turned is not clear there: ${agree(piece, 'its front looks', 'their fronts look')} that way already, or straight away from it. Write “clockwise” or “anticlockwise”, as you look at ${agree(piece, 'it', 'them')} from outside.`,
   'stance-unused': ({ piece, words }) =>
     `“${words}” is not followed for the ${low(piece)}: joined in this way ${agree(piece, 'it stands', 'they stand')} as the round or the edge does; what is flat turns by degrees, not by stitches. Pin ${agree(piece, 'it', 'them')}, look from every side, then sew.`,
+  'units-mirrored': ({ piece, where }) => {
+    const says = where.map(
+      ({ round, stitch, mirrored }) => `in round ${round} at stitch ${mirrored} instead of ${stitch}`,
+    );
+    return `The ${low(piece)} are a pair and worked alike, but something stands out on one side of them. On one of the two work it ${says.join(', ')}; or turn them so that it looks to the front.`;
+  },
   'join-assumed': ({ piece, count, where }) =>
     `Nothing says where: the ${some(piece, count)} ${count === 1 ? 'is' : 'are'} taken to go ${usual[where]}. Write it to settle it.`,
   'join-apart': ({ between, piece, count }) =>
