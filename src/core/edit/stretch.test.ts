@@ -80,6 +80,49 @@ test('what stands between rounds and beside them stays as it is written', () => 
   expect(said(stretched(head(), 'head', 1.2, 1.2).text)).toEqual(said(head()));
 });
 
+// A stripe of four rounds, and ribs of four, in the middle of twelve plain rounds.
+test.each([
+  ['a stripe', 'R8-R11: sc around in white [24]'],
+  ['ribs', 'R8-R11: BLO sc around [24]'],
+])('%s becomes as much wider or narrower as the piece', (_name, four) => {
+  const text = `Gauge: 5 mm x 5 mm\n\nBody\nin brown\nR1: 6 sc in mr [6]\nR2: inc x 6 [12]\nR3: (sc, inc) x 6 [18]\nR4: (sc 2, inc) x 6 [24]\nR5-R7: sc around [24]\n${four}\nR12-R16: sc around [24]\nLeave it open.\n`;
+  const marked = (of: string): number[] => {
+    const { fabric } = analyseToy(of).parts[0]!;
+    return Array.from({ length: fabric.rounds }, (_, i) => i + 1).filter((round) => {
+      const stitch = fabric.offset[round - 1]!;
+      return (
+        fabric.palette[fabric.colour[stitch]!] === 'white' ||
+        (round > 1 && fabric.into[stitch] !== fabric.into[fabric.offset[1]!])
+      );
+    });
+  };
+  expect(marked(text)).toEqual([8, 9, 10, 11]);
+  for (const [high, least, most] of [
+    [2, 7, 9],
+    [1.5, 5, 7],
+    [0.5, 1, 3],
+  ] as const) {
+    const rounds = marked(stretched(text, 'body', 1, high).text);
+    expect(rounds.length).toBeGreaterThanOrEqual(least);
+    expect(rounds.length).toBeLessThanOrEqual(most);
+    expect(rounds.at(-1)! - rounds[0]!).toBe(rounds.length - 1);
+  }
+});
+
+test('a colour that a shaped round has alone is not guessed at, and spikes are named with their round', () => {
+  const tinted = head().replace('R11: (sc 3, dec) x 6 [24]', 'R11: (sc 3 in white, dec in white) x 6 [24]');
+  const found = stretchPart(tinted, analyseToy(tinted), 'head', { wide: 1.2, high: 1, round: 0 });
+  expect(found).toEqual({ why: 'work', round: null });
+  const spiky = head().replace(
+    'R8-R10: sc around [30]',
+    'R8: sc 4, (ch 3, sl st in 2nd ch from hook, sl st), sc 26 [30]\nR9-R10: sc around [30]',
+  );
+  expect(stretchPart(spiky, analyseToy(spiky), 'head', { wide: 1.2, high: 1, round: 0 })).toEqual({
+    why: 'work',
+    round: 8,
+  });
+});
+
 test('longer by half: plain rounds more, as wide as it was', () => {
   const before = analyseToy(head()).parts[0]!;
   const { text, counts } = stretched(head(), 'head', 1, 1.5);

@@ -91,8 +91,9 @@ function mannersOf({ source, fabric }: PartAnalysis, plain: StitchWord): Manner[
   if (through) return { why: 'work', round: through.round };
   const isOwn = !source.onto && !source.grown && fabric.folded === 0;
   const isInOrder = fabric.base.every((base, i) => base === i);
-  if (!isInRounds || !isOwn || !isInOrder || fabric.outgrowths.length > 0)
-    return { why: 'not-round', round: null };
+  if (!isInRounds || !isOwn || !isInOrder) return { why: 'not-round', round: null };
+  const [grown] = fabric.outgrowths;
+  if (grown) return { why: 'work', round: fabric.label[grown.round - 1] ?? null };
   const manners: Manner[] = [{ loops: null, colour: null, tint: null, joined: false }];
   for (const round of source.rounds) {
     if (!hasLineToItself(round, source.steps)) return { why: 'line', round: round.number };
@@ -108,10 +109,24 @@ function hasLineToItself({ line, lines }: RoundSource, steps: readonly { line: n
   return lines === 1 && steps.every((step) => step.line !== line);
 }
 
-/** What marks a round goes to the round in its place; where two come to one, the later goes one further. */
+const isMarked = ({ loops, colour, tint }: Manner): boolean =>
+  loops !== null || colour !== null || tint !== null;
+
+/** Whether a round only goes on with what the one before it began: a wide stripe, ribs. */
+const goesOn = (before: Manner | undefined, { loops, colour, tint }: Manner): boolean =>
+  before !== undefined &&
+  isMarked(before) &&
+  before.loops === loops &&
+  before.tint === tint &&
+  (colour === null || before.colour === colour);
+
+/**
+ * What marks a round goes to the round in its place. A stripe of several rounds becomes as much wider or narrower as the piece there; of
+ * others that come to one round the later goes one further, so that none is lost.
+ */
 function carried(manners: readonly Manner[], places: readonly number[], rounds: number): Manner[] | null {
   const joined = manners.some((manner) => manner.joined);
-  const found: Manner[] = Array.from({ length: rounds }, () => ({
+  const found = Array.from({ length: rounds }, (): Manner => ({
     loops: null,
     colour: null,
     tint: null,
@@ -119,14 +134,30 @@ function carried(manners: readonly Manner[], places: readonly number[], rounds: 
   }));
   let last = 1;
   for (const [i, manner] of manners.entries()) {
-    const isMarked = manner.loops !== null || manner.colour !== null || manner.tint !== null;
-    if (!isMarked) continue;
-    const at = Math.max(last + 1, places[i] ?? 1);
+    if (!isMarked(manner)) continue;
+    const { loops, tint } = manner;
+    const own = places[i] ?? 1;
+    const continues = goesOn(manners[i - 1], manner);
+    if (continues && own <= last) continue;
+    const at = Math.max(last + 1, own);
     if (at > rounds) return null;
+    // Between two rounds of one stripe all are of it.
+    if (continues)
+      for (let between = last + 1; between < at; between += 1)
+        found[between - 1] = { loops, colour: null, tint, joined };
     found[at - 1] = { ...manner, joined };
     last = at;
   }
   return found;
+}
+
+/** The colours of a part from round to round, each once as long as it goes on. */
+function coloursAlong({ fabric }: PartAnalysis): string {
+  const along = Array.from(
+    { length: fabric.rounds },
+    (_, i) => fabric.palette[fabric.colour[fabric.offset[i] ?? 0] ?? 0] ?? '',
+  );
+  return along.filter((colour, i) => i === 0 || colour !== along[i - 1]).join('>');
 }
 
 const loopsWords: Readonly<Record<LoopsWord, string>> = { front: 'FLO ', back: 'BLO ', both: '' };
@@ -259,14 +290,16 @@ export function stretchPart(
   if (found.counts.join() === counts.join()) return { text, counts, toLookAt: [] };
   const numbers = new Map(source.rounds.map(({ number }, i) => [number, found.places[i] ?? 1] as const));
   // The sentences are moved in the text as it was: that is where their rounds are known.
-  const moved = moveOnto(moveSentences(text, source, numbers), toy, id, numbers);
+  const moved = moveSentences(moveOnto(text, toy, id, numbers), source, numbers);
   const inPlace = rewritten(moved, part, { ...found, manners: newManners, word });
-  if (inPlace === null) return { why: 'too-small', round: null };
+  if (inPlace === null) return { why: 'work', round: null };
   const again = analyseToy(inPlace, { searches: false }).parts.find((one) => one.source.id === id);
-  const isCounted =
-    again?.checks.length === found.counts.length &&
+  const isSame =
+    again !== undefined &&
+    coloursAlong(again) === coloursAlong(part) &&
+    again.checks.length === found.counts.length &&
     again.checks.every(({ worked, ok }, i) => ok && worked === found.counts[i]);
-  if (!isCounted) return { why: 'work', round: null };
+  if (!isSame) return { why: 'work', round: null };
   return { text: inPlace, counts: found.counts, toLookAt: sentencesWithStitches(toy, part) };
 }
 

@@ -1,5 +1,6 @@
 import { toyOfParts as toy, type Worked } from '../__tests__/toyOfParts';
 import { analyseToy } from '../toy/analyse';
+import { wrapAngle } from '../shape/azimuth';
 import { joinPart } from '../toy/joinAll';
 import { joinPicture, pictureWidth, type JoinPicture, type PictureMark } from './joinPicture';
 
@@ -143,3 +144,21 @@ test('of two kinds on one thread each stands where it was strung', () => {
   const names = one!.picture.marks.flatMap((mark) => (mark.kind === 'words' ? [mark.words] : []));
   expect(names.map((words) => words.replace(/ \d$/, ''))).toEqual(['1. bead', '2. bead', '3. star']);
 });
+
+// A ring of 12 two rounds out from the start lies around it: laid flat it would be torn apart there.
+test.each(['', 'Hand: left\n', 'Lean: 0.25\n'])(
+  'a ring that goes around the start of its wall is looked at from outside, and goes round once (%j)',
+  (header) => {
+    const picture = firstPicture(
+      `${header}Gauge: 5 mm x 5 mm\nHead\nR1: 6 sc in mr\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (sc 2, inc) x 6\nR5: (sc 3, inc) x 6\nR6-R12: sc around\n\nHorn\nR1: 6 sc in mr\nR2: inc x 6\nR3-R6: sc around\n\nAssembly\nSew the horn to the front of the head, two rounds out from the start.`,
+    );
+    expect(picture.says).toBe('Seen from outside, up as the toy stands.');
+    const way = picture.marks.find((mark) => mark.kind === 'line' && mark.tone === 'way');
+    const points = way?.kind === 'line' ? way.points : [];
+    expect(points).toHaveLength(13);
+    const middle = [0, 1].map((axis) => points.slice(1).reduce((sum, point) => sum + point[axis]!, 0) / 12);
+    const angles = points.map(([x, y]) => Math.atan2(y - middle[1]!, x - middle[0]!));
+    const round = angles.slice(1).reduce((sum, angle, i) => sum + wrapAngle(angle - angles[i]!), 0);
+    expect(Math.abs(round)).toBeCloseTo(2 * Math.PI);
+  },
+);

@@ -147,12 +147,17 @@ function unrolledStitch(
   };
 }
 
-/** About the very start or end of a wall it is looked at straight on. */
-const isAtPole = ({ along }: Wall, centre: WallPoint): boolean =>
-  centre.along <= 0 || centre.along >= (along.at(-1) ?? 0);
+/** Whether a join reaches so far around its wall that it can't be laid flat: it goes about the start or end, or nearly round a thin part. */
+function reachesRound({ fabric, starts }: JoinPart, { along }: Wall, { centre, path }: Join): boolean {
+  if (!centre || centre.along <= 0 || centre.along >= (along.at(-1) ?? 0)) return true;
+  return (path ?? []).some(({ row, stitch }) => {
+    const off = wrapAngle(stitchAzimuth(fabric, starts, row, stitch) - centre.azimuth);
+    return Math.abs(off) > furthestRound;
+  });
+}
 
-/** How the stitches of a wall are seen about the middle of a join: from outside, or laid flat. */
-function seenAbout(join: Join, wall: JoinPart, row: number): SeenAt | null {
+/** How the stitches of a wall are seen about the middle of a join: laid flat where they can be, else from outside. */
+function seenAbout(join: Join, wall: JoinPart, row: number): { seenAt: SeenAt; isFlat: boolean } | null {
   const { centre, stitch } = join;
   if (wall.fabric.row[0] === 1) {
     const { rows } = flatPiece(wall);
@@ -161,16 +166,18 @@ function seenAbout(join: Join, wall: JoinPart, row: number): SeenAt | null {
       return own ? { x: xOf(own, at.stitch), y: (own.from + own.to) / 2 } : { x: 0, y: 0 };
     };
     const middle = placeOf({ row, stitch: stitch ?? 1 });
-    return (at) => {
+    const seenAt: SeenAt = (at) => {
       const { x, y } = placeOf(at);
       return { ...at, x: x - middle.x, y: middle.y - y, facing: 1 };
     };
+    return { seenAt, isFlat: true };
   }
   if (!centre) return null;
   const surface = wallOf(wall.fabric, wall.starts, wall.profile, !endOf(wall).open);
-  if (!isAtPole(surface, centre)) return (at) => unrolledStitch(wall, surface, centre, at);
+  if (!reachesRound(wall, surface, join))
+    return { seenAt: (at) => unrolledStitch(wall, surface, centre, at), isFlat: true };
   const view = viewOf(wall, surface, centre);
-  return (at) => seenStitch(wall, surface, view, at);
+  return { seenAt: (at) => seenStitch(wall, surface, view, at), isFlat: false };
 }
 
 /** Rows about what is covered that are drawn, stitches beside it, and how far round the rim a stitch still shows. */
@@ -202,8 +209,9 @@ function spotPicture(join: Join, wall: JoinPart): JoinPicture | null {
   const row = join.row ?? covers?.rows[0] ?? null;
   if (row === null) return null;
   const { fabric } = wall;
-  const seenAt = seenAbout(join, wall, row);
-  if (!seenAt) return null;
+  const seen = seenAbout(join, wall, row);
+  if (!seen) return null;
+  const { seenAt, isFlat } = seen;
   const middle = Math.max(1, Math.min(fabric.rounds, Math.round(row)));
   const nearest = {
     row: middle,
@@ -250,12 +258,13 @@ function spotPicture(join: Join, wall: JoinPart): JoinPicture | null {
       ];
     }),
   ];
-  return { height, marks, says: spotSays(wall, join) };
+  return { height, marks, says: spotSays(wall, join, isFlat) };
 }
 
 /** How a spot is looked at. About the very start or end there is no up: the front is below on a top, and above under a bottom. */
-function spotSays({ orientation }: JoinPart, { row, centre }: Join): string {
-  if (row !== null || !centre) return 'Seen from outside and laid flat, up as the toy stands.';
+function spotSays({ orientation }: JoinPart, { row, centre }: Join, isFlat: boolean): string {
+  if (row !== null || !centre)
+    return `Seen from outside${isFlat ? ' and laid flat' : ''}, up as the toy stands.`;
   const isOnTop = centre.along <= 0 === (orientation.start === 'top');
   return `Looked at straight on, the front ${isOnTop ? 'below' : 'above'}.`;
 }

@@ -5,10 +5,12 @@ import type { AnyJoin, Join, JoinedToy, JoinPart } from './joined';
 import { labelOf } from './numbers';
 import { problem } from './problem';
 
-/** What stands out of a piece at one stitch: something grown there, or a taller stitch among plain ones. */
+/** What stands out of a piece: a taller stitch among plain ones, or something that grows behind a stitch, before the next. */
 interface Bump {
   row: number;
+  /** of what grows, the stitch it grows behind; 0 before the first */
   stitch: number;
+  grows: boolean;
   azimuth: number;
 }
 
@@ -21,37 +23,45 @@ const tall = stitchKinds.indexOf('hdc');
 
 function bumpsOf({ fabric, starts }: JoinPart): Bump[] {
   const bumps: Bump[] = [];
-  const put = (row: number, stitch: number) =>
-    bumps.push({ row, stitch, azimuth: stitchAzimuth(fabric, starts, row, stitch) });
+  const put = (row: number, stitch: number, grows: boolean) =>
+    bumps.push({
+      row,
+      stitch,
+      grows,
+      azimuth: stitchAzimuth(fabric, starts, row, stitch + (grows ? 0.5 : 0)),
+    });
   for (let row = 1; row <= fabric.rounds; row += 1) {
     const [from, count] = [fabric.offset[row - 1] ?? 0, roundCount(fabric, row)];
     const isTall = Array.from({ length: count }, (_, i) => (fabric.kind[from + i] ?? 0) >= tall);
     // A round that is tall all round, or for the most part, has no side.
     if (isTall.filter(Boolean).length * 2 > count) continue;
-    isTall.forEach((is, i) => is && put(row, i + 1));
+    isTall.forEach((is, i) => is && put(row, i + 1, false));
   }
   for (const { after, round } of fabric.outgrowths)
-    put(round, Math.max(1, after - (fabric.offset[round - 1] ?? 0) + 1));
+    put(round, Math.max(0, after - (fabric.offset[round - 1] ?? 0) + 1), true);
   return bumps;
 }
 
-/** Where a bump would be on the mirror image of a piece: about the middle of its front. */
-function mirrorOf({ fabric, starts }: JoinPart, { row, azimuth }: Bump, facing: number): number {
+/** The stitch of a bump on the mirror image of a piece, about the middle of its front; of what grows, the one it grows behind. */
+function mirrorOf({ fabric, starts }: JoinPart, { row, azimuth, grows }: Bump, facing: number): number {
   const count = roundCount(fabric, row);
-  const stitch = stitchAtAzimuth(fabric, starts, row, 2 * facing - azimuth);
-  return ((Math.round(stitch) - 1 + 2 * count) % count) + 1;
+  const place = stitchAtAzimuth(fabric, starts, row, 2 * facing - azimuth);
+  const stitch = Math.round(grows ? place - 0.5 : place);
+  return ((stitch - 1 + 2 * count) % count) + 1;
 }
 
 /** Bumps of a piece that its mirror image has elsewhere. */
 function onOneSide(piece: JoinPart, facing: number): Bump[] {
   const bumps = bumpsOf(piece);
   if (bumps.length > mostBumps) return [];
-  return bumps.filter(({ row, azimuth }) => {
+  return bumps.filter(({ row, azimuth, grows }) => {
     const wanted = 2 * facing - azimuth;
     const perStitch = turn / Math.max(1, roundCount(piece.fabric, row));
     return bumps.every(
       (other) =>
-        other.row !== row || Math.abs(wrapAngle(other.azimuth - wanted)) > withinStitches * perStitch,
+        other.row !== row ||
+        other.grows !== grows ||
+        Math.abs(wrapAngle(other.azimuth - wanted)) > withinStitches * perStitch,
     );
   });
 }
@@ -80,6 +90,7 @@ export function withMirrored(
     told.add(sentence);
     const where = differ.map((bump) => ({
       round: labelOf(piece, bump.row),
+      grows: bump.grows,
       stitch: bump.stitch,
       mirrored: mirrorOf(piece, bump, join.facing ?? facing),
     }));

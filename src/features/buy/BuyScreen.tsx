@@ -60,6 +60,7 @@ function List({ list, change }: ListProps) {
         shelf={kept}
         toys={list.toys}
         onChange={(toys) => change({ toys })}
+        canBeMade={(toy) => toMake.some(({ id }) => id === toy)}
         onMade={(toy) => change(onceMade(list, needsOf(toMake, list), { toy, count: 1 }))}
       />
       {lost > 0 ? (

@@ -18,12 +18,14 @@ interface ToysToMakeProps {
   shelf: readonly KeptToy[];
   toys: MakingList['toys'];
   onChange: (toys: MakingList['toys']) => void;
+  /** whether it is known what it takes */
+  canBeMade: (id: string) => boolean;
   /** one of it is made: what it took is out of the box */
   onMade: (id: string) => void;
 }
 
 /** Which toys are made, and how many of each. */
-export function ToysToMake({ shelf, toys, onChange, onMade }: ToysToMakeProps) {
+export function ToysToMake({ shelf, toys, onChange, canBeMade, onMade }: ToysToMakeProps) {
   const chosen = toys.flatMap(({ id, count }) => {
     const toy = shelf.find((one) => one.id === id);
     return toy ? [{ id, count, name: toy.card.name }] : [];
@@ -51,7 +53,12 @@ export function ToysToMake({ shelf, toys, onChange, onMade }: ToysToMakeProps) {
             most={listLimits.count}
             onChange={(next) => put(id, Math.round(next))}
           />
-          <Press label="One is made" name={`One ${name} is made`} onPress={() => onMade(id)} />
+          <Press
+            label="One is made"
+            name={`One ${name} is made`}
+            disabled={!canBeMade(id)}
+            onPress={() => onMade(id)}
+          />
         </View>
       ))}
       {others.length > 0 ? (

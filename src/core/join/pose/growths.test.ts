@@ -39,6 +39,18 @@ test('a crest is a band, in the yarn of the stitches it stands on where none is 
   expect(new Set(faces.map(({ colour }) => palette[colour]))).toEqual(new Set(['brown']));
 });
 
+test('a yarn called by a letter is not found in every word', () => {
+  const letters = (sentence: string) => {
+    const toy = analyseToy(
+      `Gauge: 5 mm x 5 mm\nLean: 0\nYarn A: brown\nYarn B: red\n\nBody\nStart: bottom\nin B\nR1: 5 sc in mr [5]\nR2: inc x 5 [10]\nR3: inc x 10 [20]\nR4-R12: sc around [20]\nR13: in A, sc around [20]\n${sentence}`,
+    );
+    const [body] = assembled(toy);
+    return new Set(linesOf(body!, 0, looking).map(({ colour }) => body!.part.fabric.palette[colour]));
+  };
+  expect(letters('Work a crest along the front from R5 to R11.')).toEqual(new Set(['B']));
+  expect(letters('Work a crest in A along the front from R5 to R11.')).toEqual(new Set(['A']));
+});
+
 test('a fringe hangs from every stitch it is knotted into, as long as its strands', () => {
   const { faces } = tube('Knot 105 mm strands of fringe into every second stitch of round 8.');
   expect(faces).toHaveLength(10);

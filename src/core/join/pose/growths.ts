@@ -1,7 +1,7 @@
 import * as vec3 from 'gl-matrix/vec3';
 import { roundCount } from '../../fabric/fabric';
 import type { StitchKind } from '../../notation/stitchKinds';
-import type { LineHole, SurfaceLine } from '../../place/resolve/surfaceLine';
+import { hangingMm, type LineHole, type SurfaceLine } from '../../place/resolve/surfaceLine';
 import { turn } from '../../shape/azimuth';
 import { chainLength } from '../../shape/form/outgrowths';
 import { alongAt } from '../wall';
@@ -65,15 +65,18 @@ const lyingFlat = /stripe|slip|sl\s*st|chain/i;
 const standsOff = { pointed: 1.6, band: 1.3, flat: 0.25 };
 /** How long a strand hangs that nobody measured, in stitch widths. */
 const usualStrand = 4;
-/** Of a strand so much is the knot; what is folded hangs half as long as it was cut, in mm. */
-const knotMm = 25;
+
+/** Words as an expression that finds them. */
+const escaped = (words: string): string => words.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 
 /** Its yarn by its place in the part's palette: as the sentence names one, else that of the stitch it stands on. */
 function yarnOfLine({ part }: PosedUnit, { sentence }: SurfaceLine, { line, hole }: LineHole): number {
   const { fabric } = part;
-  const named = fabric.palette.findIndex(
-    (yarn) => yarn !== '' && sentence.text.toLowerCase().includes(yarn.toLowerCase()),
-  );
+  const isNamed = (yarn: string) =>
+    new RegExp(`\\b(?:in|with)\\s+(?:the\\s+)?(?:yarn\\s+)?${escaped(yarn)}(?![\\w])`, 'i').test(
+      sentence.text,
+    );
+  const named = fabric.palette.findIndex((yarn) => yarn !== '' && isNamed(yarn));
   return named >= 0 ? named : (fabric.colour[(fabric.offset[line - 1] ?? 0) + hole - 1] ?? 0);
 }
 
@@ -90,7 +93,7 @@ function piecesOf(posed: PosedUnit, surfaceLine: SurfaceLine): { at: LineHole; c
   const { widthMm } = posed.part.gauge;
   if (strands.test(thing)) {
     const cutMm = sentence.strandMm;
-    const hangsMm = cutMm === null ? usualStrand * widthMm : Math.max(widthMm, (cutMm - knotMm) / 2);
+    const hangsMm = cutMm === null ? usualStrand * widthMm : Math.max(widthMm, hangingMm(cutMm));
     return holes.map((at) => {
       const { foot, tip } = rootAt(posed, at, widthMm * 0.6);
       const end = vec3.scaleAndAdd(vec3.create(), tip, upward, -hangsMm);

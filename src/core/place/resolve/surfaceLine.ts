@@ -39,6 +39,12 @@ export interface SurfaceLine {
   sentence: SurfaceSentence;
 }
 
+/** A knot takes about so much of a strand, in mm; our own figure. */
+export const knotMm = 25;
+
+/** How long a strand hangs that is cut so long, folded in half and knotted in; in mm. */
+export const hangingMm = (strandMm: number): number => Math.max(0, (strandMm - knotMm) / 2);
+
 /** What following the column of holes straight on is worth against lying nearer to the middle: our own figure. */
 const smoothness = 0.25;
 

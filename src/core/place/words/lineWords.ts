@@ -1,5 +1,5 @@
 import type { Fabric } from '../../fabric/fabric';
-import type { SurfaceLine } from '../resolve/surfaceLine';
+import { hangingMm, knotMm, type SurfaceLine } from '../resolve/surfaceLine';
 
 const everyWords = (every: number): string =>
   every === 1 ? 'each stitch' : every === 2 ? 'every second stitch' : `every ${every} stitches`;
@@ -41,9 +41,6 @@ export const lineHoles = ({ label }: Fabric, { holes, around }: SurfaceLine): st
       : `R${label[line - 1]}|${label[line]}: hole ${hole} of ${of}`,
   );
 
-/** A knot takes about so much of a strand, in mm; our own figure. */
-const knotMm = 25;
-
 /** How strands are knotted in, how many, and how much yarn that is. */
 function fringeDirections({ holes, around, sentence }: SurfaceLine): string {
   const every = around?.every ?? 1;
@@ -55,7 +52,7 @@ function fringeDirections({ holes, around, sentence }: SurfaceLine): string {
   const yarn =
     strandMm === null
       ? ` Cut each twice as long as it should hang, and ${knotMm} mm for the knot.`
-      : ` Cut ${holes.length} of ${Math.round(strandMm)} mm, ${(Math.ceil((holes.length * strandMm) / 100) / 10).toFixed(1)} m in all; they hang ${Math.max(0, Math.round((strandMm - knotMm) / 2))} mm long.`;
+      : ` Cut ${holes.length} of ${Math.round(strandMm)} mm, ${(Math.ceil((holes.length * strandMm) / 100) / 10).toFixed(1)} m in all; they hang ${Math.round(hangingMm(strandMm))} mm long.`;
   return `${holes.length} strands, from stitch 1 on, ${everyWords(every)}.${closer}${yarn} Fold each in half, draw the fold through under its stitch, draw both ends through the fold and pull tight. Loose strands come off and are swallowed: not on a toy for small children; tug at each.`;
 }
 

@@ -8,8 +8,6 @@ export interface Stretch {
   round: number;
 }
 
-export const unstretched: Stretch = { wide: 1, high: 1, round: 0 };
-
 /** The rounds of a stretched part. */
 export interface StretchedRounds {
   counts: number[];

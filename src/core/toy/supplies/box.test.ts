@@ -67,6 +67,16 @@ test('once two of three are made, one is left to make, four eyes are gone, and n
   expect(onceMade(list, needs, { toy: 'gone', count: 1 })).toBe(list);
 });
 
+test('what is bought to spare is not used up', () => {
+  const toys = [toMake('frog', 1)];
+  const left = [0, 10, 50].map((spare) => {
+    const list = { ...listOf(toys, { [moss]: 100, stuffing: 100 }), spare };
+    return onceMade(list, needsOf(toys, list), { toy: 'frog', count: 1 }).there;
+  });
+  expect(left[1]).toEqual(left[0]);
+  expect(left[2]).toEqual(left[0]);
+});
+
 test('reserved and free add up to what is there, whatever is made', () => {
   for (let count = 1; count <= 5; count += 1) {
     const toys = [toMake('frog', count)];

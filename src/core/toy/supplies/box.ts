@@ -80,7 +80,8 @@ export function boxOf({ there }: MakingList, needs: readonly BuyNeed[]): BoxItem
 }
 
 /**
- * The list once some of its toys are made: as many fewer are left to make, and what they took is out of the box.
+ * The list once some of its toys are made: as many fewer are left to make, and what they took is out of the box; what would have been
+ * bought to spare is there still.
  *
  * @param needs what the toys of the list take
  * @param toy by its id on the shelf
@@ -94,8 +95,9 @@ export function onceMade(
   const made = Math.min(count, planned);
   if (made <= 0) return list;
   const there = { ...list.there };
-  for (const { key, each } of needs) {
-    const took = (each.get(toy) ?? 0) * made;
+  for (const { key, unit, each } of needs) {
+    const spare = unit === 'pieces' ? 1 : 1 + list.spare / 100;
+    const took = ((each.get(toy) ?? 0) * made) / spare;
     if (took > 0 && there[key] !== undefined) there[key] = Math.max(0, figure(there[key] - took));
   }
   const toys = list.toys.flatMap((one) => {

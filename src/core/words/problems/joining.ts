@@ -64,8 +64,11 @@ export interface JoiningFacts {
   'join-around': Units & { isFlat?: boolean };
   'join-turn': Pieces;
   'stance-unused': { piece: string; words: string };
-  /** `where`: each stitch that stands out, and where it is on the mirror image */
-  'units-mirrored': { piece: string; where: readonly { round: number; stitch: number; mirrored: number }[] };
+  /** `where`: each stitch that stands out, or behind which something grows, and where that is on the mirror image */
+  'units-mirrored': {
+    piece: string;
+    where: readonly { round: number; grows: boolean; stitch: number; mirrored: number }[];
+  };
   'join-assumed': Units & { where: keyof typeof usual };
   'join-apart': Units & { between: number };
   'join-side': { piece: string; said: string };
@@ -167,8 +170,10 @@ export const joiningWords: Words<JoiningFacts> = {
   'stance-unused': ({ piece, words }) =>
     `“${words}” is not followed for the ${low(piece)}: joined in this way ${agree(piece, 'it stands', 'they stand')} as the round or the edge does; what is flat turns by degrees, not by stitches. Pin ${agree(piece, 'it', 'them')}, look from every side, then sew.`,
   'units-mirrored': ({ piece, where }) => {
-    const says = where.map(
-      ({ round, stitch, mirrored }) => `in round ${round} at stitch ${mirrored} instead of ${stitch}`,
+    const says = where.map(({ round, grows, stitch, mirrored }) =>
+      grows
+        ? `in round ${round} behind stitch ${mirrored} instead of ${stitch === 0 ? 'before stitch 1' : stitch}`
+        : `in round ${round} at stitch ${mirrored} instead of ${stitch}`,
     );
     return `The ${low(piece)} are a pair and worked alike, but something stands out on one side of them. On one of the two work it ${says.join(', ')}; or turn them so that it looks to the front.`;
   },
