@@ -6,15 +6,8 @@ import { analyseToy } from '../toy/analyse';
 import type { PartAnalysis } from '../toy/analysis';
 import { sizeOfPart } from '../toy/stuffedPart';
 import { newlyOpen } from './compareToys';
-import {
-  isStretched,
-  notStretchedWords,
-  sizeAlongAxis,
-  stretchPart,
-  stretchToSize,
-  stretchToy,
-  type StretchedPart,
-} from './stretch';
+import { isStretched, notStretchedWords, stretchPart, type StretchedPart } from './stretch';
+import { heightOfToy, sizeAlongAxis, stretchToSize, stretchToy, stretchToyTo } from './stretchTo';
 
 const demo = (name: string) => readFileSync(join(__dirname, '../../../demo', `${name}.txt`), 'utf8');
 const countsOf = ({ fabric }: PartAnalysis) =>
@@ -213,6 +206,23 @@ test('a whole toy at once: every part that can, the eyes with it, and what stays
     expect(of(after).widthMm / of(toy).widthMm).toBeGreaterThan(1.12);
     expect(of(after).widthMm / of(toy).widthMm).toBeLessThan(1.38);
   }
+});
+
+test.each([
+  ['hedgehog', 90],
+  ['hedgehog', 50],
+  ['toadstool', 140],
+  ['otter', 190],
+  ['owl', 80],
+])('the %s to %d mm comes nearer than its parts stretched by that share once', (name, wanted) => {
+  const text = demo(name);
+  const toy = analyseToy(text);
+  const off = (of: string) => Math.abs(heightOfToy(analyseToy(of)) - wanted);
+  const once = off(stretchToy(text, toy, wanted / heightOfToy(toy)).text);
+  const found = off(stretchToyTo(text, toy, wanted).text);
+  expect(found).toBeLessThanOrEqual(once);
+  // A small toy goes by whole rounds, of 3.7 mm and more: of its body, and of what stands on it.
+  expect(found).toBeLessThan(Math.max(0.1 * wanted, 2 * 3.7));
 });
 
 test('property: what comes out counts, has no round that jumps, and is as much wider as was asked, to a start', () => {

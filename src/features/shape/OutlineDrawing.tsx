@@ -4,7 +4,7 @@ import { Circle, Path, Svg } from 'react-native-svg';
 import type { OutlinePoint } from '../../core/shape/forms/meridian';
 import type { PartAnalysis } from '../../core/toy/analysis';
 import { stuffedPart } from '../../core/toy/stuffedPart';
-import type { WantedSize } from '../../core/edit/stretch';
+import type { WantedSize } from '../../core/edit/stretchTo';
 import { Handle } from '../../ui/Handle';
 
 const height = 300;

@@ -2,14 +2,8 @@ import { View } from '@tamagui/core';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { compareToys, newlyOpen } from '../../core/edit/compareToys';
-import {
-  isStretched,
-  notStretchedWords,
-  sizeAlongAxis,
-  stretchToSize,
-  type StretchedPart,
-  type WantedSize,
-} from '../../core/edit/stretch';
+import { isStretched, notStretchedWords, type StretchedPart } from '../../core/edit/stretch';
+import { sizeAlongAxis, stretchToSize, type WantedSize } from '../../core/edit/stretchTo';
 import { analyseToy, type PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
 import { Card, halfWide } from '../../ui/layout';

@@ -2,11 +2,10 @@ import { View } from '@tamagui/core';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { compareToys, newlyOpen } from '../../core/edit/compareToys';
-import { notStretchedWords, stretchToy } from '../../core/edit/stretch';
-import { sizeOfToy } from '../../core/join/pose/posed';
+import { notStretchedWords } from '../../core/edit/stretch';
+import { heightOfToy, stretchToyTo } from '../../core/edit/stretchTo';
 import { nameOfToy } from '../../core/keep/toyCard';
-import { analyseToy, type ToyAnalysis } from '../../core/toy/analyse';
-import { assembled } from '../../core/toy/assembled';
+import { analyseToy } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
 import { halfWide } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
@@ -23,16 +22,13 @@ const stepMm = 5;
 const smallestMm = 20;
 const largestMm = 800;
 
-const heightOf = (toy: ToyAnalysis): number =>
-  Math.round(sizeOfToy(assembled(toy).filter(({ loose }) => !loose)).heightMm);
-
 /** A height that is asked for, and what the toy comes to. */
 function useToyStretch() {
   const { analysis, text } = useToy();
-  const was = useMemo(() => heightOf(analysis), [analysis]);
+  const was = useMemo(() => heightOfToy(analysis), [analysis]);
   const [wanted, setWanted] = useState(was);
   const found = useMemo(
-    () => (wanted === was ? null : stretchToy(text, analysis, wanted / Math.max(1, was))),
+    () => (wanted === was ? null : stretchToyTo(text, analysis, wanted)),
     [text, analysis, wanted, was],
   );
   const next = useMemo(() => (found ? analyseToy(found.text) : analysis), [found, analysis]);
@@ -83,7 +79,7 @@ export function StretchToy() {
 
 /** The toy as it would be, and how high. */
 function ComesTo({ stretching: { was, wanted, setWanted, next } }: { stretching: Stretching }) {
-  const is = useMemo(() => heightOf(next), [next]);
+  const is = useMemo(() => heightOfToy(next), [next]);
   const words =
     wanted === was
       ? 'As it is.'
