@@ -1,4 +1,7 @@
-import { drawToy } from '../join/pose/drawn';
+import * as vec3 from 'gl-matrix/vec3';
+import { drawToy, unitAt } from '../join/pose/drawn';
+import { seen } from '../join/pose/looking';
+import { meshOf } from '../join/pose/mesh';
 import { thicknessAtRing } from '../join/pose/posed';
 import { placeOf, sizeOfToy, type PosedUnit } from '../join/pose/posed';
 import { analyseToy } from './analyse';
@@ -51,6 +54,86 @@ describe.each([
     expect(widthMm).toBeGreaterThan(2 * (19.1 + 30));
     expect(widthMm).toBeLessThan(2 * (19.1 + 45));
   });
+});
+
+/** All the surface of a toy as it is seen, by triangles. */
+const trianglesSeen = (posed: readonly PosedUnit[], yaw: number) =>
+  posed.flatMap((one, unit) => {
+    const { positions, index } = meshOf(one);
+    const corners = Array.from({ length: positions.length / 3 }, (_, i) =>
+      seen(vec3.fromValues(positions[i * 3]!, positions[i * 3 + 1]!, positions[i * 3 + 2]!), yaw),
+    );
+    return Array.from({ length: index.length / 3 }, (_, k) => ({
+      unit,
+      a: corners[index[k * 3]!]!,
+      b: corners[index[k * 3 + 1]!]!,
+      c: corners[index[k * 3 + 2]!]!,
+    }));
+  });
+
+/** The unit that is nearest to us at a place of the page, and how near; null where there is none. */
+function nearestAt(triangles: ReturnType<typeof trianglesSeen>, x: number, y: number) {
+  let nearest = { unit: null as number | null, z: -Infinity };
+  for (const { unit, a, b, c } of triangles) {
+    const [bx, by, cx, cy] = [b[0]! - a[0]!, b[1]! - a[1]!, c[0]! - a[0]!, c[1]! - a[1]!];
+    const area = bx * cy - by * cx;
+    if (Math.abs(area) < 1e-9) continue;
+    const [px, py] = [x - a[0]!, -y - a[1]!];
+    const [u, v] = [(px * cy - py * cx) / area, (bx * py - by * px) / area];
+    const z = a[2]! + u * (b[2]! - a[2]!) + v * (c[2]! - a[2]!);
+    if (u >= 0 && v >= 0 && u + v <= 1 && z > nearest.z) nearest = { unit, z };
+  }
+  return nearest;
+}
+
+const bag =
+  'Gauge: 5 mm x 5 mm\nBody\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\nR5-R12: sc around\n\nPouch\nR1: 6 sc in ring\nR2: inc x 6\nR3-R6: sc around\nDo not stuff.\n\nTube (make 2)\nR1: ch 12, join\nR2-R6: sc around\n\nAssembly\nSew the pouch to the front of the body on round 8, drooping 40 degrees.\nSew the tubes to the sides of the body on round 8.\n';
+
+describe.each([
+  ['begun at the top, right-handed', () => toy('top', 'right')],
+  ['begun at the bottom, right-handed', () => toy('bottom', 'right')],
+  ['begun at the top, left-handed', () => toy('top', 'left')],
+  ['begun at the bottom, left-handed', () => toy('bottom', 'left')],
+  ['with a pouch and tubes that are open', () => analyseToy(bag)],
+] as const)('%s', (_, made) => {
+  const one = made();
+  const placed = assembled(one).filter(({ loose }) => !loose);
+
+  // 32 pieces around, as a model for other programs has: both have the same corners.
+  test.each([0, 0.4, 1.2, 2, 3, 4.4, 5.9])('turned by %s all that can be seen is drawn', (yaw) => {
+    const drawn = drawToy(placed, { yaw, pulled: 0, segments: 32 });
+    const { left, top, width, height } = drawAssembled(one, { yaw, pulled: 0, segments: 32 }).box;
+    const spots = Array.from({ length: 240 }, (_step, i) => ({
+      x: left + ((i * 0.618) % 1) * width,
+      y: top + ((i * 0.755) % 1) * height,
+    }));
+    const triangles = trianglesSeen(placed, yaw);
+    const truth = spots.map(({ x, y }) => nearestAt(triangles, x, y));
+    const shown = spots.map(({ x, y }) => drawn.faces.findLast((face) => unitAt([face], x, y) !== null));
+    expect(shown.map((face) => face === undefined)).toEqual(truth.map(({ unit }) => unit === null));
+    expect(shown.filter(Boolean).length).toBeGreaterThan(40);
+    // Pieces are laid over each other by their middles: where two parts meet one in many lies the wrong way.
+    const right = shown.flatMap((face, i) =>
+      face && face.unit === truth[i]!.unit ? [[face, truth[i]!] as const] : [],
+    );
+    expect(right.length).toBeGreaterThan(shown.filter(Boolean).length * 0.93);
+    // What is drawn is the near side: a piece is not longer than this.
+    expect(Math.max(...right.map(([face, { z }]) => Math.abs(face.depth - z)))).toBeLessThan(6);
+  });
+});
+
+test('drawn by bands of several rounds it is as large, in its colours, and of fewer pieces', () => {
+  const striped = `Yarn A: red\nYarn B: blue\nGauge: 5 mm x 5 mm\nBody\n${tube.replace('R1: ', 'R1: with A, ').replace('R5-R20: sc around', 'R5-R12: sc around\nR13-R20: with B, sc around')}`;
+  const one = analyseToy(striped);
+  const [fine, coarse] = [1, 3].map((rounds) =>
+    drawAssembled(one, { yaw: 0.3, pulled: 0, segments: 16, rounds }),
+  );
+  expect(coarse!.faces.length).toBeLessThan(fine!.faces.length / 2);
+  expect(coarse!.box.height).toBeCloseTo(fine!.box.height, 6);
+  expect(coarse!.box.width).toBeCloseTo(fine!.box.width, 0);
+  const colours = (of: typeof fine) => new Set(of!.faces.map(({ colour }) => colour));
+  expect(colours(fine).size).toBe(2);
+  expect(colours(coarse)).toEqual(colours(fine));
 });
 
 test('what lies beside the toy does not stand before it when it is looked at from the side', () => {

@@ -18,6 +18,17 @@ interface AssembledDrawingProps {
 
 /** Pieces around each round: smooth enough to be read, few enough to turn under a thumb. */
 export const segments = 16;
+/** While it turns it is drawn by so many: a large toy follows the thumb. An odd number is nearly as wide from every side. */
+const turningSegments = 9;
+/** Bands that a turning toy is drawn by, about: a large one has several rounds in each. */
+const turningBands = 38;
+
+/** How finely a toy is drawn while it turns. */
+export function turningDetail({ parts }: ToyAnalysis): { segments: number; rounds: number } {
+  const rounds = parts.reduce((sum, { source, fabric }) => sum + source.make * fabric.rounds, 0);
+  return { segments: turningSegments, rounds: Math.max(1, Math.round(rounds / turningBands)) };
+}
+
 export const marginMm = 8;
 
 /** The toy put together, as it is seen from a side, on the mat. */

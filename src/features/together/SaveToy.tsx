@@ -1,4 +1,4 @@
-import { useState, type RefObject } from 'react';
+import { memo, useState, type RefObject } from 'react';
 import { View } from '@tamagui/core';
 import { fileName } from '../../core/words/fileName';
 import { modelOfToy } from '../../core/toy/assembled';
@@ -64,7 +64,7 @@ const kinds: readonly [kind: Kind, label: string, said: string][] = [
 ];
 
 /** Keeping the toy as it is put together: a picture from where it is looked at, or its form for other programs. */
-export function SaveToy({ toy, name, stage }: SaveToyProps) {
+export const SaveToy = memo(function SaveToy({ toy, name, stage }: SaveToyProps) {
   const [state, setState] = useState<'idle' | 'busy' | 'trouble'>('idle');
   const keep = async (kind: Kind) => {
     setState('busy');
@@ -94,4 +94,4 @@ export function SaveToy({ toy, name, stage }: SaveToyProps) {
       {state === 'trouble' ? <Body role="alert">That could not be saved. Try again.</Body> : null}
     </View>
   );
-}
+});

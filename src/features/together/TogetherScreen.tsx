@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useRef, useState } from 'react';
+import { memo, useMemo, useRef, useState } from 'react';
 import { useMedia, View } from '@tamagui/core';
 import { isWorkedOn } from '../../core/join/joinToy';
 import type { Join, JoinPart } from '../../core/join/joined';
@@ -107,7 +107,7 @@ function Turned() {
   const hand = useHand();
   const stage = useRef<HTMLElement | null>(null);
   const degrees = (Math.round(turned / turnStep) * turnStep) % wholeTurn;
-  const { widthMm, heightMm, depthMm } = sizeOfToy(assembled(analysis));
+  const { widthMm, heightMm, depthMm } = useMemo(() => sizeOfToy(assembled(analysis)), [analysis]);
   const mm = (value: number) => Math.round(value);
   const yaw = radians(degrees);
   return (
@@ -149,7 +149,7 @@ function Turned() {
 }
 
 /** How it comes to rest when it is set down, and what is in the way. */
-function Stands() {
+const Stands = memo(function Stands() {
   const { analysis } = useToy();
   const { balance, trouble } = standingOf(analysis);
   return (
@@ -162,7 +162,7 @@ function Stands() {
       ))}
     </View>
   );
-}
+});
 
 interface LookingProps {
   /** degrees */

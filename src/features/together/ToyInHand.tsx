@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { View as Box } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
 import Svg from 'react-native-svg';
@@ -9,7 +9,7 @@ import type { JoinStep } from '../../core/join/move';
 import { drawAssembled, shapeOnPage, unitDrawnAt, type ToyDrawing } from '../../core/toy/assembled';
 import type { ToyAnalysis } from '../../core/toy/analyse';
 import { Handle } from '../../ui/Handle';
-import { DrawnUnits, marginMm, segments } from './AssembledDrawing';
+import { DrawnUnits, marginMm, segments, turningDetail } from './AssembledDrawing';
 
 interface ToyInHandProps {
   toy: ToyAnalysis;
@@ -107,12 +107,29 @@ function fitted({ left, top, width, height }: ToyDrawing['box'], size: { width: 
   };
 }
 
+/** So long after it was turned last a toy is drawn finely again. */
+const settledMs = 160;
+
+/** Whether a toy is being turned. */
+function useTurning(yaw: number): boolean {
+  const [settled, setSettled] = useState(yaw);
+  useEffect(() => {
+    const soon = setTimeout(() => setSettled(yaw), settledMs);
+    return () => clearTimeout(soon);
+  }, [yaw]);
+  return settled !== yaw;
+}
+
 /** The toy put together, on the mat: a swipe turns it, a tap chooses a part, and the knob on that draws it over its wall. */
 export function ToyInHand(props: ToyInHandProps) {
   const { toy, name, yaw, pulled, height, chosen, grip } = props;
   const [size, setSize] = useState({ width: 0, height: 0 });
   const [held, setHeld] = useState<ToyDrawing['box'] | null>(null);
-  const drawing = useMemo(() => drawAssembled(toy, { yaw, pulled, segments }), [toy, yaw, pulled]);
+  const isTurning = useTurning(yaw);
+  const drawing = useMemo(() => {
+    const detail = isTurning ? turningDetail(toy) : { segments };
+    return drawAssembled(toy, { yaw, pulled, ...detail });
+  }, [toy, yaw, pulled, isTurning]);
   // While a part is drawn the page stays as large as it was: the toy must not shrink away under the thumb.
   const page = fitted(held ?? drawing.box, size);
   const index = drawing.units.findIndex(({ part, unit }) => part === chosen?.part && unit === chosen.unit);

@@ -7,7 +7,6 @@ import { eyeAddress } from '../../core/place/words/directions';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
 import { Empty, Page } from '../../ui/Page';
-import { Icon } from '../../ui/Icon';
 import { Press } from '../../ui/Press';
 import { Body, Quiet, Title } from '../../ui/text';
 import { ToyPicture } from '../../ui/ToyPicture';
@@ -95,15 +94,8 @@ function WaysOn() {
   };
   return (
     <View flexDirection="row" gap="$2">
-      <Press grow tight label="Part" name="Add a part" icon={<Icon name="plus" />} onPress={addPart} />
-      <Press
-        grow
-        tight
-        label="Shape"
-        name="Add a shape"
-        icon={<Icon name="plus" />}
-        onPress={goTo('shape')}
-      />
+      <Press grow tight label="A part" name="Add a part" onPress={addPart} />
+      <Press grow tight label="A shape" name="Add a shape" onPress={goTo('shape')} />
       <Press grow tight label="As I go" name="Write a part as I go" onPress={goTo('write')} />
       {analysis.parts.length > 0 ? (
         <Press grow tight label="Size" name="Make the toy another size" onPress={goTo('stretch')} />

@@ -1,5 +1,6 @@
 import * as vec3 from 'gl-matrix/vec3';
 import { roundCount } from '../../fabric/fabric';
+import { direction } from '../../place/frame/direction';
 import type { FeaturePlacement } from '../../place/resolve/placement';
 import { turn, wrapAngle } from '../../shape/azimuth';
 import { growthsOf, linesOf } from './growths';
@@ -64,33 +65,72 @@ export function colourAt({ part, sheet }: PosedUnit, round: number, azimuth: num
 /** What lies flat on a curved wall is drawn over it, also where a piece of the wall reaches further forward than its middle. */
 const sheetBeforeMm = 3;
 
-function facesOf(posed: PosedUnit, unit: number, { yaw, pulled, segments }: Looking): DrawnFace[] {
+/** Rings that bands are drawn between: every so-manieth, and the last. */
+function ringsSeen(count: number, every: number): number[] {
+  const rings = Array.from({ length: Math.ceil(count / every) }, (_, i) => i * every);
+  return rings.at(-1) === count - 1 ? rings : [...rings, count - 1];
+}
+
+/**
+ * Whether the inside of a unit may be seen: only through an end that is open and turned to the one who looks. The rims are flat, so no
+ * line of sight comes in through one that faces away.
+ */
+function showsInside({ surface, frame, sheet }: PosedUnit, yaw: number): boolean {
+  if (sheet) return true;
+  const towardsUs = seen(frame.away, yaw)[2] ?? 0;
+  const isOpenAtStart = (surface.radius[0] ?? 0) > 0;
+  const isOpenAtEnd = (surface.radius.at(-1) ?? 0) > 0;
+  return (isOpenAtStart && towardsUs < -1e-9) || (isOpenAtEnd && towardsUs > 1e-9);
+}
+
+/** The rings of a unit as they are seen, each by so many corners, and the round of each band between them. */
+function bandsSeen(posed: PosedUnit, { yaw, pulled, segments, rounds = 1 }: Looking) {
   const { surface, part } = posed;
-  const rings = Array.from(surface.along, (along) =>
+  const seenRings = ringsSeen(surface.along.length, rounds);
+  const rings = seenRings.map((ring) =>
     Array.from({ length: segments }, (_, i) => {
-      const place = placeOf(posed, { along, azimuth: (turn * i) / segments });
+      const place = placeOf(posed, { along: surface.along[ring] ?? 0, azimuth: (turn * i) / segments });
       return seen(vec3.scaleAndAdd(place, place, posed.outward, pulled), yaw);
     }),
   );
+  return rings.slice(1).map((to, band) => ({
+    from: rings[band] ?? [],
+    to,
+    round: Math.min(part.fabric.rounds, (seenRings[band] ?? 0) + 1),
+  }));
+}
+
+/** What stands straight off a piece of surface, by its diagonals; null where it has no area. */
+function normalOf(a: vec3, b: vec3, c: vec3, d: vec3): vec3 | null {
+  const normal = vec3.cross(vec3.create(), vec3.sub(vec3.create(), c, a), vec3.sub(vec3.create(), d, b));
+  return vec3.length(normal) < 1e-9 ? null : vec3.normalize(normal, normal);
+}
+
+const zOf = (place: vec3): number => place[2] ?? 0;
+
+function facesOf(posed: PosedUnit, unit: number, looking: Looking): DrawnFace[] {
+  const { segments } = looking;
+  const isBothSides = showsInside(posed, looking.yaw);
+  const { hand, side } = posed.part.orientation;
+  // A piece goes around along rising azimuths, then towards the end.
+  const outside = -direction({ hand, side, start: 'top' });
   const faces: DrawnFace[] = [];
-  for (let ring = 0; ring + 1 < rings.length; ring += 1) {
-    const round = Math.min(part.fabric.rounds, ring + 1);
+  for (const { from, to, round } of bandsSeen(posed, looking)) {
     for (let i = 0; i < segments; i += 1) {
       const next = (i + 1) % segments;
-      const corners = [rings[ring]?.[i], rings[ring]?.[next], rings[ring + 1]?.[next], rings[ring + 1]?.[i]];
-      const [a, b, c, d] = corners;
+      const [a, b, c, d] = [from[i], from[next], to[next], to[i]];
       if (!a || !b || !c || !d) continue;
-      const normal = vec3.cross(vec3.create(), vec3.sub(vec3.create(), c, a), vec3.sub(vec3.create(), d, b));
-      if (vec3.length(normal) < 1e-9) continue;
-      vec3.normalize(normal, normal);
-      // Both sides of the fabric are alike; what looks at us is drawn, an open edge also from inside.
-      if ((normal[2] ?? 0) < 0) vec3.negate(normal, normal);
+      const normal = normalOf(a, b, c, d);
+      if (!normal) continue;
+      const isTurnedAway = zOf(normal) * outside < 0;
+      if (isTurnedAway && !isBothSides) continue;
+      // Both sides of the fabric are alike.
+      if (zOf(normal) < 0) vec3.negate(normal, normal);
       const azimuth = (turn * (i + 0.5)) / segments;
       faces.push({
         unit,
         corners: [a, b, c, d].flatMap(([x = 0, y = 0]) => [x, -y]),
-        depth:
-          ((a[2] ?? 0) + (b[2] ?? 0) + (c[2] ?? 0) + (d[2] ?? 0)) / 4 + (posed.sheet ? sheetBeforeMm : 0),
+        depth: (zOf(a) + zOf(b) + zOf(c) + zOf(d)) / 4 + (posed.sheet ? sheetBeforeMm : 0),
         light: Math.max(0, vec3.dot(normal, sun)),
         colour: colourAt(posed, round, azimuth),
       });

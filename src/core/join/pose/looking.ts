@@ -8,6 +8,8 @@ export interface Looking {
   pulled: number;
   /** pieces around each round */
   segments: number;
+  /** so many rounds make one band; 1 where it is not said */
+  rounds?: number;
 }
 
 /** One piece of surface as it is seen: its corners on the page, x to the right and y down, and how light it is. */
