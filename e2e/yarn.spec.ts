@@ -96,4 +96,12 @@ test('whether a ball is enough is told, piece by piece; a weighed piece counts f
   expect(await taken.innerText()).not.toBe(before);
   await page.getByRole('button', { name: 'Back to the formula' }).click();
   await expect(taken).toHaveText(before.replaceAll('\n', ''));
+
+  // The same from a piece pulled undone, along a tape.
+  await page.getByRole('button', { name: 'I unravelled one' }).click();
+  const tape = page.getByRole('textbox', { name: 'The tape says, in m' });
+  await tape.fill(String(Number(await tape.inputValue()) * 0.8));
+  await expect(page.getByText(/Your hands take (19|20|21) % less yarn than the formula says/)).toBeVisible();
+  await page.getByRole('button', { name: 'Count with this' }).click();
+  await expect(taken).not.toHaveText(before.replaceAll('\n', ''));
 });

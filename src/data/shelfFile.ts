@@ -20,6 +20,7 @@ const ownKeys = [
   'hoppla/habit/apart',
   'hoppla/habit/hands',
   'hoppla/habit/make',
+  'hoppla/habit/measures',
   'hoppla/habit/pace',
   'hoppla/habit/yarn-use',
   'hoppla/making-list',

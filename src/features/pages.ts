@@ -1,7 +1,11 @@
+import { takeUpMeasures } from '../data/measures';
 import { loadedPage } from '../ui/loadedPage';
 
-/** Loads what toys are read, shown and changed with, once. */
-export const workbench = () => import('./workbench');
+/** Loads what toys are read, shown and changed with, once; whatever that says goes by how this maker measures. */
+export const workbench = async () => {
+  const [loaded] = await Promise.all([import('./workbench'), takeUpMeasures()]);
+  return loaded;
+};
 
 const page = loadedPage(workbench);
 

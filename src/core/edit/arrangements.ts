@@ -4,6 +4,7 @@ import { raised, withApart } from '../place/move/step';
 import type { FeaturePlacement } from '../place/resolve/placement';
 import type { FeatureRule } from '../place/rule/rule';
 import { analyseToy, frameOfPart, type PartAnalysis, type ToyAnalysis } from '../toy/analyse';
+import { tenthWords } from '../words/measures';
 
 /** A way the face of a part could be arranged, with the text that says so. */
 export interface Arrangement {
@@ -55,7 +56,7 @@ export function arrangementWords(part: PartAnalysis, eyes: FeaturePlacement): { 
   const risen =
     rise && rise.stitches > 0 ? `, ${rise.stitches} ${rise.direction === 'above' ? 'up' : 'down'}` : '';
   const twoLines = lines.map((line) => `${label[line - 1]}|${label[line]}`).join(' and ');
-  const off = `${(Math.round(Math.abs(missMm) * 10) / 10).toFixed(1)} mm off`;
+  const off = `${tenthWords(Math.abs(missMm))} off`;
   return {
     words: rule.lying ? `${twoLines}${risen}` : `${gap.join('|')}, ${apart} apart`,
     off: Math.abs(missStitches) < 0.05 ? 'centred' : off,

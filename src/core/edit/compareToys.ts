@@ -1,7 +1,7 @@
 import type { Problem } from '../notation/problem';
 import type { ToyAnalysis } from '../toy/analyse';
 import { sizeOfPart } from '../toy/stuffedPart';
-import { wholeMm } from '../words/counted';
+import { sizeWords, threadWords } from '../words/measures';
 
 /** A number that differs between two states of a toy, in a maker's words. */
 export interface Change {
@@ -29,8 +29,8 @@ export function compareToys(before: ToyAnalysis, after: ToyAnalysis): Change[] {
       if (was !== is) changes.push({ part: part.source.name, what, before: was, after: is });
     };
     const [was, is] = [sizeOfPart(old), sizeOfPart(part)];
-    say('widest', wholeMm(was.widthMm), wholeMm(is.widthMm));
-    say('high', wholeMm(was.heightMm), wholeMm(is.heightMm));
+    say('widest', sizeWords(was.widthMm), sizeWords(is.widthMm));
+    say('high', sizeWords(was.heightMm), sizeWords(is.heightMm));
     if (old.eyes && part.eyes) {
       const holes = (eyes: NonNullable<typeof part.eyes>) =>
         eyes.units
@@ -39,12 +39,11 @@ export function compareToys(before: ToyAnalysis, after: ToyAnalysis): Change[] {
           .join(' and ');
       say('eyes across', `${old.eyes.rule.sizeMm} mm`, `${part.eyes.rule.sizeMm} mm`);
       say('eyes, holes', holes(old.eyes), holes(part.eyes));
-      say('eyes apart', wholeMm(old.eyes.surfaceMm), wholeMm(part.eyes.surfaceMm));
+      say('eyes apart', sizeWords(old.eyes.surfaceMm), sizeWords(part.eyes.surfaceMm));
     }
     const rounds = (stops: typeof part.stops) => stops.stops.map((stop) => stop.after).join(', ') || 'none';
     say('stops after round', rounds(old.stops), rounds(part.stops));
-    const tail = (stops: typeof part.stops) =>
-      stops.closing ? `${Math.round(stops.closing.tailMm / 10)} cm` : 'none';
+    const tail = (stops: typeof part.stops) => (stops.closing ? threadWords(stops.closing.tailMm) : 'none');
     say('tail to leave', tail(old.stops), tail(part.stops));
   }
   return changes;

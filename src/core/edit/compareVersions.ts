@@ -8,7 +8,7 @@ import { lineHeading } from '../place/words/lineWords';
 import { timeWords } from '../words/time';
 import { compareToys, type Change } from './compareToys';
 import { roundCards } from './editRounds';
-import { wholeMm } from '../words/counted';
+import { sizeWords, weightWords, yarnWords } from '../words/measures';
 
 /** What differs between two versions of a toy, under the heading a maker would look for it. */
 export interface Difference {
@@ -45,9 +45,9 @@ function wholeOf(toy: ToyAnalysis): Map<string, string> {
   return new Map([
     ...(isWorked
       ? ([
-          ['high', wholeMm(heightMm)],
-          ['wide', wholeMm(widthMm)],
-          ['deep', wholeMm(depthMm)],
+          ['high', sizeWords(heightMm)],
+          ['wide', sizeWords(widthMm)],
+          ['deep', sizeWords(depthMm)],
         ] as const)
       : []),
     [
@@ -121,9 +121,10 @@ function takesOf(toy: ToyAnalysis): Map<string, string> {
   const { yarns, stuffingG, hardware } = suppliesOf(toy);
   return new Map([
     ...yarns.map(
-      ({ name, metres, grams }) => [name, `${Math.ceil(metres)} m, ${Math.ceil(grams)} g`] as const,
+      ({ name, metres, grams }) =>
+        [name, `${yarnWords(metres)}, ${weightWords(grams, 0, Math.ceil)}`] as const,
     ),
-    ['stuffing', `${Math.round(stuffingG)} g`] as const,
+    ['stuffing', weightWords(stuffingG)] as const,
     ...hardware.map(
       ({ kind, sizeMm, count }) => [sizeMm > 0 ? `${kind}, ${sizeMm} mm` : kind, `${count}`] as const,
     ),

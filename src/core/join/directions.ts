@@ -3,6 +3,7 @@ import { stitchAtAzimuth, turn, wrapAngle } from '../shape/azimuth';
 import type { Join, JoinedToy, JoinPart, LedgerLine, Pin } from './joined';
 import { outlineOf, outlineWords } from './outline';
 import { pinWord } from './pins';
+import { sizeWords } from '../words/measures';
 
 /** What a maker does to join one unit. */
 export interface JoinDirections {
@@ -215,7 +216,7 @@ function noSewDirections({ round, base, loops, ledger }: Join, wallName: string,
 /** What comes next on a thread. */
 function strungDirections(wallName: string, { sentence }: Join): Said {
   const gap = sentence.way?.gapMm;
-  const apart = gap === undefined ? '' : `, ${Math.round(gap)} mm below it`;
+  const apart = gap === undefined ? '' : `, ${sizeWords(gap)} below it`;
   return {
     ...nothing,
     address: `on the same thread, after the ${wallName}${apart}`,
@@ -272,7 +273,7 @@ function throughDirections(
   return {
     address: `${roundWords(round ?? 0)} of the ${wallName}, in ${first ?? ''}, out ${second ?? ''}`,
     lines: [
-      `Draw it straight through before stuffing: about ${insideMm ?? 0} mm lie inside. Even out both ends, then catch it with a stitch where it comes out on each side.`,
+      `Draw it straight through before stuffing: about ${sizeWords(insideMm ?? 0)} lie inside. Even out both ends, then catch it with a stitch where it comes out on each side.`,
     ],
     pins: [],
   };

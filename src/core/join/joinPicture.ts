@@ -10,6 +10,7 @@ import { flatPiece, xOf } from './outline';
 import { pinWord } from './pins';
 import { endOf } from './placing';
 import { alongAt, inSpace, radiusAt, wallOf, type Wall, type WallPoint } from './wall';
+import { sizeWords } from '../words/measures';
 
 /** What a mark of a picture stands for: the line of a round, a stitch of the fabric, the edge or piece that comes to it, the way of the needle, a pin. */
 export type MarkTone = 'round' | 'fabric' | 'piece' | 'way' | 'pin';
@@ -499,7 +500,7 @@ function throughPicture(
         `${i === 0 ? 'in' : 'out'}, stitch ${withHalf(i === 0 ? a.stitch : b.stitch)}`,
       ),
     ]),
-    words(middle.x, middle.y - 12, `${insideMm ?? 0} mm inside`),
+    words(middle.x, middle.y - 12, `${sizeWords(insideMm ?? 0)} inside`),
     words(centreX, ringY + ringRadius - 14, 'front'),
   ];
   return {

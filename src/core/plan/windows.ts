@@ -5,6 +5,7 @@ import type { Hands } from './hands';
 import { byFingers, byTool, firstWide, lastReached, openingAfter, type Passage } from './reach';
 import { volumeBetween, type Profile } from '../shape/profile';
 import { saying, type Said } from '../words/problems/problems';
+import { cutWords, sizeWords, weightWords } from '../words/measures';
 
 /** Something that is put on a part while the hand can still get behind it. */
 export interface Inside {
@@ -81,7 +82,6 @@ const worthWeighing = 1;
 /** A handful of teased fibre, in grams: our own figure. */
 const handfulGrams = 3;
 
-const whole = (mm: number) => Math.round(mm);
 const labelOf = ({ fabric }: Passage, round: number) => fabric.label[round - 1] ?? round;
 
 const plainWindow = { feature: null, part: null, fills: null } as const;
@@ -107,7 +107,7 @@ function insideWindow(
   const there = Math.min(fabric.rounds, line + 1);
   const isPressed = act === 'seat-eyes' || act === 'seat-nose';
   const earliest = firstWide(input, there, isPressed ? washers.tight : hands.stuffFingers);
-  const opening = (round: number) => whole(openingAfter(input, round));
+  const opening = (round: number) => sizeWords(openingAfter(input, round));
   if (act === 'embroider' || act === 'key-ring') {
     const reached = lastReached(input, earliest, byFingers(hands.stuffFingers, hands), there);
     const isRing = act === 'key-ring';
@@ -121,9 +121,9 @@ function insideWindow(
       latest,
       why: (after) =>
         isRing
-          ? `Put the ring through the start from the inside now, and sew it down: the opening is ${opening(after)} mm.`
+          ? `Put the ring through the start from the inside now, and sew it down: the opening is ${opening(after)}.`
           : reached > 0
-            ? `The hand still reaches the inside: the opening is ${opening(after)} mm. The knot stays in there.`
+            ? `The hand still reaches the inside: the opening is ${opening(after)}. The knot stays in there.`
             : 'No hand gets inside here. Stitch it from outside, draw both ends in and bury them.',
     };
   }
@@ -152,7 +152,7 @@ function insideWindow(
     easy: isAsSaid ? said : easy,
     latest,
     why: (after) =>
-      `${notThen(input, { said, after, earliest, latest }, why)}The opening is ${opening(after)} mm now. Seat ${isPair ? 'both eyes' : 'the nose'} loosely, look from the front and both sides,${seated} then press ${isPair ? 'the washers to the last click: they do not come off whole' : 'its washer to the last click: it does not come off whole'}.`,
+      `${notThen(input, { said, after, earliest, latest }, why)}The opening is ${opening(after)} now. Seat ${isPair ? 'both eyes' : 'the nose'} loosely, look from the front and both sides,${seated} then press ${isPair ? 'the washers to the last click: they do not come off whole' : 'its washer to the last click: it does not come off whole'}.`,
   };
 }
 
@@ -179,7 +179,7 @@ function backedByDisc(isPair: boolean, discMm: number): string {
 function amountWords(grams: number): string {
   if (grams < 0.5) return 'A pinch.';
   const handfuls = Math.max(1, Math.round(grams / handfulGrams));
-  return `About ${grams < 3 ? grams.toFixed(1) : Math.round(grams)} g: ${handfuls === 1 ? 'a handful' : `${handfuls} handfuls`}.`;
+  return `About ${weightWords(grams, grams < 3 ? 1 : 0)}: ${handfuls === 1 ? 'a handful' : `${handfuls} handfuls`}.`;
 }
 
 /** When one chamber can be filled. Rounds by index. */
@@ -253,7 +253,7 @@ function fillingWindows(
 ): Windows {
   const moments = fillingMoments(input, filling, chamber, ready);
   const { from, to, earliest, bulk, tool, lastTool } = moments;
-  const opening = (round: number) => whole(openingAfter(input, round));
+  const opening = (round: number) => sizeWords(openingAfter(input, round));
   if (from > to) return { windows: [], impossible: [] };
   if (bulk === 0) {
     const told = saying('stuffing-no-opening', { widestMm: openingAfter(input, moments.widest) });
@@ -275,7 +275,7 @@ function fillingWindows(
       easy: bulk,
       latest: lastTool,
       why: (after) =>
-        `${notThen(input, { said: moments.said, after, earliest, latest: tool }, { early: 'that is too early for all of it', late: 'by then nothing gets in' })}${moments.fingersFit ? 'Fingers still fit' : 'Only a tool fits'}: the opening is ${opening(after)} mm. ${amountWords(fills.grams)} Push it to the walls${moments.hasWashers ? ' and tuck it behind the washers' : ''}.`,
+        `${notThen(input, { said: moments.said, after, earliest, latest: tool }, { early: 'that is too early for all of it', late: 'by then nothing gets in' })}${moments.fingersFit ? 'Fingers still fit' : 'Only a tool fits'}: the opening is ${opening(after)}. ${amountWords(fills.grams)} Push it to the walls${moments.hasWashers ? ' and tuck it behind the washers' : ''}.`,
     },
   ];
   const reachesEnd = chamber.neck !== null || filling.to >= chamber.to;
@@ -293,7 +293,7 @@ function fillingWindows(
       easy: tool,
       latest: chamber.neck === null ? tool : lastTool,
       why: (after) =>
-        `${how}; the opening is ${opening(after)} mm and will be smaller. Stuffing settles: over-fill a little.`,
+        `${how}; the opening is ${opening(after)} and will be smaller. Stuffing settles: over-fill a little.`,
     });
   }
   return { windows, impossible: [] };
@@ -316,7 +316,7 @@ function coreWindow(input: WindowInput, chamber: Chamber, next: Chamber): Window
       easy: Math.max(earliest, Math.min(latest, next.to)),
       latest,
       why: () =>
-        `The neck is only ${whole(opening(neck))} mm across: without a core the head nods. A tight roll of felt or fabric as long as the neck and half of each side is what makers take for children; more stuffing packed into the neck does for a short one. No wire in a toy for a child.`,
+        `The neck is only ${opening(neck)} across: without a core the head nods. A tight roll of felt or fabric as long as the neck and half of each side is what makers take for children; more stuffing packed into the neck does for a short one. No wire in a toy for a child.`,
     },
   ];
 }
@@ -358,7 +358,7 @@ function enclosedWindow(
     easy,
     latest,
     why: (round) =>
-      `${bulk ? 'Half of the stuffing first, then this in the middle of it, with stuffing on all sides.' : 'It goes in now.'} The opening is ${whole(opening(round))} mm. ${taken}`.trim(),
+      `${bulk ? 'Half of the stuffing first, then this in the middle of it, with stuffing on all sides.' : 'It goes in now.'} The opening is ${opening(round)}. ${taken}`.trim(),
   };
 }
 
@@ -449,7 +449,7 @@ export function windowsOf(input: WindowInput): Windows {
     why: () =>
       isDrawnTogether
         ? closing.words
-        : `${closing.words} Cut the yarn ${Math.ceil(closing.tailMm / 10) * 10} mm from the last stitch.`,
+        : `${closing.words} Cut the yarn ${cutWords(closing.tailMm)} from the last stitch.`,
   });
   return { windows, impossible };
 }

@@ -5,6 +5,7 @@ import { overlapsOf } from '../join/pose/overlaps';
 import { assembled } from './assembled';
 import type { ToyAnalysis } from './analysis';
 import { memoise } from './memoise';
+import { sizeWords } from '../words/measures';
 
 /** How the toy that is put together stands, and what of it is in the way. */
 export interface Standing {
@@ -35,7 +36,7 @@ function balanceWords({ rests, insideMm, leans, way, stands }: Balance): string 
   }
   const leaning = way ? `leans ${over[way].leans} by ${Math.round(leans)}° and ` : '';
   const steady = insideMm < safelyInsideMm ? 'a push tips it' : 'it stays up';
-  return `As it is drawn it ${leaning}rests on ${on}; its weight falls ${Math.round(insideMm)} mm inside that: ${steady}.`;
+  return `As it is drawn it ${leaning}rests on ${on}; its weight falls ${sizeWords(insideMm)} inside that: ${steady}.`;
 }
 
 /** How a toy stands, from the drawing of it: with stuffing and limbs as they are taken to be. */
@@ -55,7 +56,7 @@ export const standingOf = memoise((toy: ToyAnalysis): Standing => {
   );
   const inTheWay = overlapsOf(posed, toy.joined.joins).map(
     ({ units: [one, other], deepMm }) =>
-      `${named(one).replace(/^t/, 'T')} and ${named(other)} are in each other’s way, about ${Math.round(deepMm)} mm deep. Set them further apart, or let one of them give way.`,
+      `${named(one).replace(/^t/, 'T')} and ${named(other)} are in each other’s way, about ${sizeWords(deepMm)} deep. Set them further apart, or let one of them give way.`,
   );
   return { balance: balance && balanceWords(balance), trouble: [...hides, ...inTheWay] };
 });

@@ -1,4 +1,5 @@
 import pluralize from 'pluralize';
+import { number } from './measures';
 
 /** How a piece is named within a sentence. */
 export const low = (name: string): string => name.toLowerCase();
@@ -6,12 +7,11 @@ export const low = (name: string): string => name.toLowerCase();
 /** `1 round`, `3 stitches`. */
 export const plural = (n: number, one: string): string => pluralize(one, n, true);
 
-/** `3.4 mm`, `12 mm`: to the tenth where it is small. */
-export const mm = (value: number): string =>
-  `${value < 10 ? Math.round(value * 10) / 10 : Math.round(value)} mm`;
+/** `3.4 mm`, `12 mm`, to the tenth where it is small: for what is in mm everywhere, as eyes, washers and the distances between them. */
+export const mm = (value: number): string => `${number(value, value < 10 ? 1 : 0)} mm`;
 
-/** `34 mm`: for lengths nobody measures finer. */
-export const wholeMm = (value: number): string => `${Math.round(value)} mm`;
+/** `34 mm`: for figures of standards, which are in mm everywhere. */
+export const wholeMm = (value: number): string => `${number(value)} mm`;
 
 /** A part by its name, as many as there are of it. */
 export const some = (name: string, count: number): string =>

@@ -9,6 +9,7 @@ import { OneOf } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Card, cardGrid } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
+import { MeasureStep } from '../../ui/MeasureStep';
 import { NumberStep } from '../../ui/NumberStep';
 import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
@@ -87,7 +88,7 @@ function Item({ item, onChange }: { item: BoxItem; onChange: (amount: number) =>
   const { words, unit, there, free } = item;
   return (
     <View render="li" style={{ listStyleType: 'none' }} gap="$1">
-      <NumberStep
+      <MeasureStep
         label={words}
         unit={unit}
         value={there}
@@ -191,7 +192,7 @@ function PutIn({ onPut }: { onPut: (key: string, amount: number) => void }) {
       <OneOf wraps label="What" unlabelled options={kinds} chosen={kind} onChoose={thing.choose} />
       {kind === 'yarn' ? <WhichYarn {...thing.yarn} /> : null}
       {kind === 'piece' ? <WhichPiece {...thing.piece} /> : null}
-      <NumberStep
+      <MeasureStep
         label="How much"
         unit={boxUnit(key)}
         value={amount}

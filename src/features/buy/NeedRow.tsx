@@ -1,8 +1,9 @@
 import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
 import { listLimits, type Price } from '../../core/supplies/makingList';
-import { amountWords, type BuyNeed } from '../../core/toy/supplies/toBuy';
+import { amountWords, buyAmount, type BuyNeed } from '../../core/toy/supplies/toBuy';
 import { Row } from '../../ui/layout';
+import { MeasureStep } from '../../ui/MeasureStep';
 import { NumberStep } from '../../ui/NumberStep';
 import { Answer, Body, Quiet } from '../../ui/text';
 
@@ -10,8 +11,6 @@ import { Answer, Body, Quiet } from '../../ui/text';
 const usualPack = { g: 50, m: 10, pieces: 1 } as const;
 /** A step of the thumb in each unit. */
 const steps = { g: 5, m: 1, pieces: 1 } as const;
-
-const figure = (amount: number): string => String(Math.round(amount * 10) / 10);
 
 interface NeedRowProps {
   need: BuyNeed;
@@ -25,8 +24,10 @@ interface NeedRowProps {
 /** One thing the toys take: how much to buy of it, large; what is there and what it costs a tap away. */
 export function NeedRow({ need, price, isOpen, onOpen, onThere, onPrice }: NeedRowProps) {
   const { words, unit, amount, there, buy } = need;
-  const buying = buy === 0 ? 'All there' : amountWords(buy, unit);
+  const buying = buy === 0 ? 'All there' : buyAmount(need);
   const left = there - amount;
+  // What is bought stands beside it with its unit.
+  const figure = (of: number) => amountWords(of, unit).replace(/ \S+$/, '');
   const rest = buy === 0 && left >= 1 ? `, ${figure(left)} left then` : '';
   return (
     <View
@@ -75,7 +76,7 @@ function NeedSettings({
   const inWords = unit === 'pieces' ? 'pieces' : unit;
   return (
     <View role="group" aria-label={words} flexDirection="row" flexWrap="wrap" gap="$4" paddingBottom="$2">
-      <NumberStep
+      <MeasureStep
         label="There already"
         unit={inWords}
         value={there}
@@ -93,7 +94,7 @@ function NeedSettings({
         most={listLimits.price}
         onChange={(next) => onPrice({ ...shown, price: next })}
       />
-      <NumberStep
+      <MeasureStep
         label="So much for that price"
         unit={inWords}
         value={shown.per}

@@ -9,6 +9,7 @@ import { standing } from '../../core/shape/form/stand';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { standOf } from '../../core/toy/formOfPart';
 import { Answer, Body } from '../../ui/text';
+import { sizeWords } from '../../core/words/measures';
 
 /** The stitch that was tapped, on the form or on the map. */
 export function ChosenStitch({
@@ -46,7 +47,7 @@ export function ChosenStitch({
         <Body>
           {fromFrontWords(address)}, facing{' '}
           {facingWords(outwardAt({ nodes: form.nodes, placed, stand }, stitch))}. This round is{' '}
-          {Math.round(around)} mm around.
+          {sizeWords(around)} around.
         </Body>
       )}
       {!flat && hidden.length > 0 ? (

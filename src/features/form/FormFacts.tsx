@@ -16,6 +16,7 @@ import { ChosenStitch } from './ChosenStitch';
 import { MeasuredPiece } from './MeasuredPiece';
 import { Weighing } from './Weighing';
 import { Quiet } from '../../ui/text';
+import { sizeWords, weightWords } from '../../core/words/measures';
 
 /** What the form measures, what fills it, and where the chosen stitch is. */
 export function FormFacts({
@@ -41,21 +42,17 @@ export function FormFacts({
   const weight = yarnOf(analysis);
   const shows =
     firmness === 'none' ? null : showThrough(part.fabric, form, part.form.gauge.widthMm, weight.thicknessMm);
-  const mm = (value: number) => `${Math.round(value)} mm`;
   return (
     <View gap="$3">
       {selected !== null && selected < form.nodes.stitches ? (
         <ChosenStitch part={part} form={form} stitch={selected} />
       ) : null}
       <Card padding="$4" flexDirection="row" flexWrap="wrap" columnGap="$4" rowGap="$2">
-        <Figure value={mm(measures.widthMm)} words="wide" />
-        <Figure value={mm(measures.heightMm)} words="high" />
-        {measures.depthMm > 1 ? <Figure value={mm(measures.depthMm)} words="deep" /> : null}
+        <Figure value={sizeWords(measures.widthMm)} words="wide" />
+        <Figure value={sizeWords(measures.heightMm)} words="high" />
+        {measures.depthMm > 1 ? <Figure value={sizeWords(measures.depthMm)} words="deep" /> : null}
         {grams > 0 ? (
-          <Figure
-            value={`${grams < 10 ? grams.toFixed(1) : Math.round(grams)} g`}
-            words={`stuffing, ${firmness}`}
-          />
+          <Figure value={weightWords(grams, grams < 10 ? 1 : 0)} words={`stuffing, ${firmness}`} />
         ) : null}
         {measures.volumeMl > 0 ? (
           <Figure value={`${Math.round(measures.volumeMl)} ml`} words="inside" />

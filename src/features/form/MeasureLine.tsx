@@ -4,6 +4,7 @@ import type { Tape } from '../../core/shape/form/tape';
 import { stitchAzimuth } from '../../core/shape/azimuth';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { Answer, Body } from '../../ui/text';
+import { sizeWords } from '../../core/words/measures';
 
 /** What the tape says, or what to tap next. */
 export function MeasureLine({
@@ -35,10 +36,10 @@ export function MeasureLine({
         {tape && from !== undefined && to !== undefined ? (
           <>
             <Answer fontSize="$5" lineHeight="$5">
-              {Math.round(tape.surfaceMm)} mm along
+              {sizeWords(tape.surfaceMm)} along
             </Answer>
             <Body>
-              {Math.round(tape.straightMm)} mm straight, from {named(from)} to {named(to)}.
+              {sizeWords(tape.straightMm)} straight, from {named(from)} to {named(to)}.
             </Body>
           </>
         ) : (

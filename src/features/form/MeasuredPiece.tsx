@@ -3,7 +3,7 @@ import { View } from '@tamagui/core';
 import { setToyHeader } from '../../core/notation/editText';
 import { explainMeasured, type Explained, type PieceSize } from '../../core/shape/measuredPiece';
 import { useToy } from '../../data/useToy';
-import { NumberStep } from '../../ui/NumberStep';
+import { MeasureStep } from '../../ui/MeasureStep';
 import { Press } from '../../ui/Press';
 import { Body, Quiet } from '../../ui/text';
 
@@ -49,7 +49,7 @@ export function MeasuredPiece({ workedOut, stitch }: { workedOut: PieceSize; sti
   const explained = explainMeasured(workedOut, measured, stitch);
   const found = explained.stitch;
   const size = (key: keyof PieceSize, label: string) => (
-    <NumberStep
+    <MeasureStep
       label={label}
       unit="mm"
       value={measured[key]}

@@ -3,7 +3,7 @@ import { View } from '@tamagui/core';
 import { weighedDensities } from '../../core/supplies/stuffing';
 import { useStuffing } from '../../data/useYarns';
 import { Notice } from '../../ui/Notice';
-import { NumberStep } from '../../ui/NumberStep';
+import { MeasureStep } from '../../ui/MeasureStep';
 import { Press } from '../../ui/Press';
 import { Quiet } from '../../ui/text';
 
@@ -37,7 +37,7 @@ export function Weighing({ volumeMl, firmness, grams, weighed }: WeighingProps) 
         </View>
       ) : (
         <View gap="$2">
-          <NumberStep
+          <MeasureStep
             label="Stuffing in this part"
             unit="g"
             value={written}

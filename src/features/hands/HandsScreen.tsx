@@ -8,12 +8,15 @@ import {
   type Hands,
   type HandSize,
 } from '../../core/plan/hands';
+import { leastInchesMm, sizeWords, type LengthUnit, type WeightUnit } from '../../core/words/measures';
 import { useHands } from '../../data/hands';
+import { useMeasures } from '../../data/measures';
 import { OneOf } from '../../ui/Choice';
 import { cardGrid } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
-import { NumberStep } from '../../ui/NumberStep';
+import { MeasureStep } from '../../ui/MeasureStep';
 import { Page } from '../../ui/Page';
+import { Press } from '../../ui/Press';
 import { Body, Quiet, Title } from '../../ui/text';
 
 const sizes: readonly [HandSize, string][] = [
@@ -107,7 +110,7 @@ function Figures({ title, asked, across = false, hands, change }: FiguresProps) 
       </Title>
       {asked.map(({ key, label, step, how }) => (
         <View key={key} gap="$1">
-          <NumberStep
+          <MeasureStep
             label={label}
             unit="mm"
             value={hands[key]}
@@ -119,7 +122,7 @@ function Figures({ title, asked, across = false, hands, change }: FiguresProps) 
           <Quiet>
             {how}
             {across
-              ? ` ${hands[key]} mm across is ${stitchesRound(hands[key])} stitches of ${usualStitchMm} mm.`
+              ? ` ${sizeWords(hands[key])} across is ${stitchesRound(hands[key])} stitches of ${usualStitchMm} mm.`
               : ''}
           </Quiet>
         </View>
@@ -153,7 +156,51 @@ export function HandsScreen() {
       </Body>
       {isRead ? <Sizes hands={hands} change={change} /> : <Body color="$quiet">Looking at them …</Body>}
       <Quiet>Figures to begin with are our own. What is being made keeps those it was begun with.</Quiet>
+      <HowMeasured />
     </Page>
+  );
+}
+
+const lengths: readonly [LengthUnit, string][] = [
+  ['mm', 'Millimetres'],
+  ['inches', 'Inches, yards'],
+];
+const weights: readonly [WeightUnit, string][] = [
+  ['grams', 'Grams'],
+  ['ounces', 'Ounces'],
+];
+
+/** In what sizes and weights are said and asked for, in every toy. */
+function HowMeasured() {
+  const { own, failed, change } = useMeasures();
+  return (
+    <View gap="$3" role="group" aria-label="How you measure">
+      <Title render="h2" margin={0} marginTop={12}>
+        How you measure
+      </Title>
+      {failed ? (
+        <Notice tone="wrong" live actions={<Press label="Try again" onPress={() => change(own)} />}>
+          This could not be kept: the browser’s storage is full or shut. It stays as it was.
+        </Notice>
+      ) : null}
+      <OneOf
+        label="Lengths"
+        options={lengths}
+        chosen={own.length}
+        onChoose={(length) => change({ ...own, length })}
+      />
+      <OneOf
+        label="Weights"
+        options={weights}
+        chosen={own.weight}
+        onChoose={(weight) => change({ ...own, weight })}
+      />
+      <Quiet>
+        {own.length === 'inches'
+          ? `Eyes, hooks, stitches, safety figures and all under ${leastInchesMm} mm stay in millimetres, as they are sold and measured. What you write in a pattern stays as you write it.`
+          : 'What you write in a pattern stays as you write it.'}
+      </Quiet>
+    </View>
   );
 }
 

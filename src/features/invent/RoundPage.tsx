@@ -19,6 +19,7 @@ import { RoundManner } from './RoundManner';
 import { TapPad } from './TapPad';
 import { useRoundInHand, type RoundInHand } from './useRoundInHand';
 import { WaysOnList } from './WaysOnList';
+import { sizeWords } from '../../core/words/measures';
 
 interface RoundPageProps {
   part: PartAnalysis;
@@ -77,7 +78,7 @@ function SoFar({ part }: { part: PartAnalysis }) {
         <Body>
           {plural(checks.length, isRows ? 'row' : 'round')}, {checks.at(-1)?.worked} stitches in the last
         </Body>
-        <Quiet>about {Math.round(widthMm)} mm wide</Quiet>
+        <Quiet>about {sizeWords(widthMm)} wide</Quiet>
       </View>
     </View>
   );

@@ -3,6 +3,7 @@ import type { NextRound, WayOn } from '../../core/invent/waysOn';
 import { Card } from '../../ui/layout';
 import { Press } from '../../ui/Press';
 import { Body, Quiet, Title } from '../../ui/text';
+import { sizeWords } from '../../core/words/measures';
 
 /** What a way to go on is called. */
 function titleOf({ kind, rounds, part }: WayOn): string {
@@ -57,7 +58,7 @@ export function WaysOnList({ ways, word, onWrite }: WaysOnListProps) {
               <Body fontWeight="700">{title}</Body>
               <Body>{roundsInWords(way.rounds, word)}</Body>
               <Quiet>
-                then {Math.round(widthMm)} mm wide, {Math.round(heightMm)} mm high
+                then {sizeWords(widthMm)} wide, {sizeWords(heightMm)} high
               </Quiet>
             </View>
             <Press

@@ -3,6 +3,7 @@ import { View } from '@tamagui/core';
 import type { Task } from '../../core/make/tasks';
 import { eyeCaution } from '../../core/safety/cautions';
 import { Answer, Body, Quiet } from '../../ui/text';
+import { sizeWords } from '../../core/words/measures';
 
 type StopTask = Extract<Task, { kind: 'stop' }>;
 
@@ -94,7 +95,7 @@ export function StopNow({
           Stop
         </Answer>
         <Body fontSize="$4" fontWeight="700" color="$onMarker">
-          After round {task.after}. The opening is {Math.round(task.openingMm)} mm.{' '}
+          After round {task.after}. The opening is {sizeWords(task.openingMm)}.{' '}
           {isLast
             ? ''
             : task.latest > task.after

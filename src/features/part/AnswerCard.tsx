@@ -17,6 +17,7 @@ import { Press } from '../../ui/Press';
 import { Answer, Body, Quiet } from '../../ui/text';
 import { Problems } from './Problems';
 import { usePartEdits } from './usePartEdits';
+import { sizeWords, tenthWords } from '../../core/words/measures';
 
 /** The answer in words a maker can act on, and what is not right yet with its remedies. */
 export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedForm | null }) {
@@ -100,9 +101,9 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
           ) : (
             [posts, showing]
           )}
-          <Figure value={`${Math.round(eyes.surfaceMm)} mm`} words="around the face" />
+          <Figure value={sizeWords(eyes.surfaceMm)} words="around the face" />
           <Figure
-            value={`${Math.round(eyes.straightMm)} mm`}
+            value={sizeWords(eyes.straightMm)}
             words={`straight, ${Math.round(eyes.shareOfWidth * 100)}% of the width`}
           />
         </View>
@@ -111,9 +112,7 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
       {seen ? <OnForm seen={seen} onFront={edits.front} /> : null}
       <Problems problems={[...reading, ...eyes.problems]} onApply={edits.apply} />
       {eyes.problems.every((problem) => problem.severity === 'info') ? (
-        <Notice tone="good">
-          centred on the front, within {(Math.round(eyes.missMm * 10) / 10).toFixed(1)} mm.
-        </Notice>
+        <Notice tone="good">centred on the front, within {tenthWords(eyes.missMm)}.</Notice>
       ) : null}
       <View gap="$2">
         <Body>{words.markers}</Body>
@@ -124,8 +123,8 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
         {colours ? <Body>{colours}</Body> : null}
         {eyes.lower && !lying ? (
           <Quiet>
-            A spiral climbs: the {eyes.lower} eye sits {(Math.round(eyes.levelMm * 10) / 10).toFixed(1)} mm
-            lower. Tilt the piece by that when you join it.
+            A spiral climbs: the {eyes.lower} eye sits {tenthWords(eyes.levelMm)} lower. Tilt the piece by
+            that when you join it.
           </Quiet>
         ) : null}
         {part.form.lean === null && part.map.fabric.joined[eyes.line] !== 1 ? (
@@ -140,12 +139,10 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
   );
 }
 
-const mm = (value: number) => `${(Math.round(Math.abs(value) * 10) / 10).toFixed(1)} mm`;
-
 /** What the stuffed form says of the eyes: there bends and clustered increases count. */
 function OnForm({ seen, onFront }: { seen: EyesOnForm; onFront: (line: string) => void }) {
   const { offMm, rightHigherMm, better } = seen;
-  const words = `On the stuffed form the middle lies ${Math.abs(offMm) < 0.3 ? 'on the front' : `${mm(offMm)} to the ${offMm > 0 ? 'right' : 'left'}`}, and the ${Math.abs(rightHigherMm) < 0.3 ? 'eyes are level' : `right eye is ${mm(rightHigherMm)} ${rightHigherMm > 0 ? 'higher' : 'lower'}`}.`;
+  const words = `On the stuffed form the middle lies ${Math.abs(offMm) < 0.3 ? 'on the front' : `${tenthWords(Math.abs(offMm))} to the ${offMm > 0 ? 'right' : 'left'}`}, and the ${Math.abs(rightHigherMm) < 0.3 ? 'eyes are level' : `right eye is ${tenthWords(Math.abs(rightHigherMm))} ${rightHigherMm > 0 ? 'higher' : 'lower'}`}.`;
   if (!better) return <Quiet>{words}</Quiet>;
   return (
     <Notice
@@ -158,7 +155,7 @@ function OnForm({ seen, onFront }: { seen: EyesOnForm; onFront: (line: string) =
         />
       }
     >
-      {`${words} Holes ${better.holes[0]} and ${better.holes[1]} lie nearer to its middle, ${mm(better.offMm)} off.`}
+      {`${words} Holes ${better.holes[0]} and ${better.holes[1]} lie nearer to its middle, ${tenthWords(Math.abs(better.offMm))} off.`}
     </Notice>
   );
 }

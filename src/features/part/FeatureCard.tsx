@@ -20,6 +20,7 @@ import { Answer, Body, Quiet, Title } from '../../ui/text';
 import { FeatureGoesBy } from './GoesBy';
 import { Problems } from './Problems';
 import { usePartEdits } from './usePartEdits';
+import { tenthWords } from '../../core/words/measures';
 
 const styleNames: Record<FeatureStyle, string> = {
   satin: 'Satin stitch',
@@ -141,13 +142,11 @@ export function FeatureCard({
         ))}
       </Card>
       {seen ? (
-        <Quiet>{`On the stuffed form its middle lies ${Math.abs(seen.offMm) < 0.3 ? 'on the front' : `${Math.abs(seen.offMm).toFixed(1)} mm to the ${seen.offMm > 0 ? 'right' : 'left'}`}${seen.rightHigherMm === null ? '' : Math.abs(seen.rightHigherMm) < 0.3 ? ', and the two are level' : `, and the right one is ${Math.abs(seen.rightHigherMm).toFixed(1)} mm ${seen.rightHigherMm > 0 ? 'higher' : 'lower'}`}.`}</Quiet>
+        <Quiet>{`On the stuffed form its middle lies ${Math.abs(seen.offMm) < 0.3 ? 'on the front' : `${tenthWords(Math.abs(seen.offMm))} to the ${seen.offMm > 0 ? 'right' : 'left'}`}${seen.rightHigherMm === null ? '' : Math.abs(seen.rightHigherMm) < 0.3 ? ', and the two are level' : `, and the right one is ${tenthWords(Math.abs(seen.rightHigherMm))} ${seen.rightHigherMm > 0 ? 'higher' : 'lower'}`}.`}</Quiet>
       ) : null}
       <Problems problems={feature.problems} onApply={edits.apply} />
       {feature.problems.every((problem) => problem.severity === 'info') ? (
-        <Notice tone="good">
-          in the middle of the front, within {(Math.round(feature.missMm * 10) / 10).toFixed(1)} mm.
-        </Notice>
+        <Notice tone="good">in the middle of the front, within {tenthWords(feature.missMm)}.</Notice>
       ) : null}
       {words.needle.length > 0 ? (
         <View gap="$1">

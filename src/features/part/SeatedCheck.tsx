@@ -17,6 +17,7 @@ import { NumberStep } from '../../ui/NumberStep';
 import { Press } from '../../ui/Press';
 import { Body, Title } from '../../ui/text';
 import { usePartEdits } from './usePartEdits';
+import { tenthWords } from '../../core/words/measures';
 
 /** After seating, before pressing: count on the real piece, and hear whether the eyes are level and centred. */
 export function SeatedCheck({ part }: { part: PartAnalysis }) {
@@ -40,7 +41,6 @@ function LyingCheck({ part }: { part: PartAnalysis }) {
       />
     );
   const check = checkSidewaysSeated(form, eyes, count);
-  const mm = (value: number) => `${(Math.round(Math.abs(value) * 10) / 10).toFixed(1)} mm`;
   return (
     <View gap="$3" role="region" aria-label="Check what you did">
       <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">
@@ -80,10 +80,10 @@ function LyingCheck({ part }: { part: PartAnalysis }) {
         <Notice tone="look" live>
           {check.centred
             ? ''
-            : `The middle lies ${mm(check.offMm)} to the ${check.offMm > 0 ? 'right' : 'left'}. `}
+            : `The middle lies ${tenthWords(Math.abs(check.offMm))} to the ${check.offMm > 0 ? 'right' : 'left'}. `}
           {check.level
             ? ''
-            : `The right eye is ${mm(check.rightHigherMm)} ${check.rightHigherMm > 0 ? 'higher' : 'lower'}. `}
+            : `The right eye is ${tenthWords(Math.abs(check.rightHigherMm))} ${check.rightHigherMm > 0 ? 'higher' : 'lower'}. `}
           {check.moves.join(' ')}
         </Notice>
       )}
@@ -177,9 +177,7 @@ function UprightCheck({ part }: { part: PartAnalysis }) {
         </Notice>
       ) : (
         <Notice tone="look" live>
-          {check.centred
-            ? ''
-            : `The middle lies ${(Math.round(check.missMm * 10) / 10).toFixed(1)} mm to the ${check.missSide}. `}
+          {check.centred ? '' : `The middle lies ${tenthWords(check.missMm)} to the ${check.missSide}. `}
           {check.level ? '' : 'They are not level. '}
           {check.moves.join(' ')}
         </Notice>

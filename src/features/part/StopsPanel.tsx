@@ -11,8 +11,9 @@ import { Press } from '../../ui/Press';
 import { Answer, Body, Quiet } from '../../ui/text';
 import { SurfaceLines } from './SurfaceLines';
 import { StopsTimeline } from './StopsTimeline';
+import { cutWords, sizeWords } from '../../core/words/measures';
 
-const sizeWords = { small: 'small hands', usual: 'usual hands', large: 'large hands' };
+const handWords = { small: 'small hands', usual: 'usual hands', large: 'large hands' };
 
 /** For whose hands these moments are, and the way to change that. */
 function ForWhoseHands() {
@@ -23,7 +24,7 @@ function ForWhoseHands() {
   const size = sizeOfHands(hands);
   return (
     <View flexDirection="row" alignItems="center" justifyContent="space-between" gap="$3">
-      <Quiet flex={1}>These moments are for {size ? sizeWords[size] : 'your hands as you gave them'}.</Quiet>
+      <Quiet flex={1}>These moments are for {size ? handWords[size] : 'your hands as you gave them'}.</Quiet>
       <Press tight label="My hands" name="My hands and tools" onPress={open} />
     </View>
   );
@@ -37,7 +38,7 @@ function TheEnd({ plan: { closing } }: { plan: PartAnalysis['stops'] }) {
     <View gap="$1">
       <Body fontWeight="700">{isDrawnTogether ? 'The tail' : 'The edge'}</Body>
       <Body>
-        {isDrawnTogether ? '' : `${closing.words} `}Leave {Math.ceil(closing.tailMm / 10) * 10} mm of yarn.
+        {isDrawnTogether ? '' : `${closing.words} `}Leave {cutWords(closing.tailMm)} of yarn.
       </Body>
     </View>
   );
@@ -72,11 +73,11 @@ export function StopsPanel({ part }: { part: PartAnalysis }) {
             <View>
               <Answer>After round {stop.after}</Answer>
               <Quiet>
-                Opening {Math.round(stop.openingMm)} mm.{' '}
+                Opening {sizeWords(stop.openingMm)}.{' '}
                 {closes
                   ? 'The last round.'
                   : stop.latest > stop.after
-                    ? `Last call after round ${stop.latest}: ${Math.round(stop.latestOpeningMm)} mm.`
+                    ? `Last call after round ${stop.latest}: ${sizeWords(stop.latestOpeningMm)}.`
                     : 'This is the last call.'}
                 {stop.earliest < stop.after ? ` Possible from round ${stop.earliest} on.` : ''}
               </Quiet>

@@ -20,6 +20,7 @@ import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { Answer, Body, Quiet } from '../../ui/text';
 import { ToyPicture } from '../../ui/ToyPicture';
+import { sizeWords } from '../../core/words/measures';
 
 const kinds = Object.keys(forms) as FormKind[];
 const smallest = 15;
@@ -30,7 +31,7 @@ const exactWords =
 
 /** What rounds with one repeat cost. */
 const repeatWords = (start: number, offMm: number): string =>
-  `Each round is plain or one repeat, ${start} times. ${offMm < 1 ? 'It is as near to the shape as can be.' : `Where it is furthest from the shape it is ${offMm} mm wider or narrower.`}`;
+  `Each round is plain or one repeat, ${start} times. ${offMm < 1 ? 'It is as near to the shape as can be.' : `Where it is furthest from the shape it is ${sizeWords(offMm)} wider or narrower.`}`;
 
 interface ShapeScreenProps {
   gauge?: Gauge;
@@ -91,7 +92,7 @@ export function ShapeScreen({ gauge = assumedGauge, terms = 'us', back, onTake }
             <View flexGrow={1} flexShrink={1} flexBasis={0} gap="$1" role="status">
               <Answer>{part?.checks.length ?? 0} rounds</Answer>
               <Body>{widest} stitches at the widest</Body>
-              <Quiet>about {Math.round(part ? sizeOfPart(part).widthMm : 0)} mm wide, stuffed</Quiet>
+              <Quiet>about {sizeWords(part ? sizeOfPart(part).widthMm : 0)} wide, stuffed</Quiet>
             </View>
           </View>
           <Size label={kind === 'oval' ? 'Across' : 'Width'} value={width} onChange={setWidth} />
@@ -144,7 +145,7 @@ function Size({
       />
       <View flexGrow={1} alignItems="center">
         <Answer fontSize="$5" lineHeight="$5">
-          {value} mm
+          {sizeWords(value)}
         </Answer>
         <Quiet>{label}</Quiet>
       </View>

@@ -8,7 +8,7 @@ import { analyseToy, type PartAnalysis } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
 import { Card, halfWide } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
-import { NumberStep } from '../../ui/NumberStep';
+import { MeasureStep } from '../../ui/MeasureStep';
 import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { Slider } from '../../ui/Slider';
@@ -18,6 +18,7 @@ import { Changes } from '../yarns/Changes';
 import { LookAtThese } from './LookAtThese';
 import { OutlineDrawing } from './OutlineDrawing';
 import { StretchToy } from './StretchToy';
+import { sizesWords } from '../../core/words/measures';
 
 const stepMm = 2;
 const smallestMm = 8;
@@ -131,14 +132,14 @@ function StretchOnePart({ part }: { part: PartAnalysis }) {
 /** The answer: rounds, stitches and size. */
 function ComesTo({ found, after, own }: { found: StretchedPart; after: PartAnalysis; own: WantedSize }) {
   const is = sizeAlongAxis(after);
-  const mm = ({ acrossMm, alongMm }: WantedSize) => `${Math.round(acrossMm)} × ${Math.round(alongMm)} mm`;
+  const size = ({ acrossMm, alongMm }: WantedSize) => sizesWords([acrossMm, alongMm]);
   return (
     <View role="status" gap="$1">
       <Answer>
         {found.counts.length} rounds, {Math.max(...found.counts)} at the widest
       </Answer>
       <Body>
-        about {mm(is)}, stuffed; now {mm(own)}
+        about {size(is)}, stuffed; now {size(own)}
       </Body>
       <Quiet>So near as whole stitches come. What was plain or one repeat stays so.</Quiet>
     </View>
@@ -162,7 +163,7 @@ function Asked({ part, stretching }: { part: PartAnalysis; stretching: Stretchin
     round === 0 ? 'as it is' : round === 1 ? 'a ball or an egg' : `${Math.round(round * 100)} %`;
   return (
     <>
-      <NumberStep
+      <MeasureStep
         label={lying ? 'Across' : 'Width'}
         unit="mm"
         value={wanted.acrossMm}
@@ -171,7 +172,7 @@ function Asked({ part, stretching }: { part: PartAnalysis; stretching: Stretchin
         most={largestMm}
         onChange={(acrossMm) => want({ ...wanted, acrossMm })}
       />
-      <NumberStep
+      <MeasureStep
         label={lying ? 'Length' : 'Height'}
         unit="mm"
         value={wanted.alongMm}

@@ -9,7 +9,7 @@ import { analyseToy } from '../../core/toy/analyse';
 import { useToy } from '../../data/useToy';
 import { halfWide } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
-import { NumberStep } from '../../ui/NumberStep';
+import { MeasureStep } from '../../ui/MeasureStep';
 import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { Answer, Body, Quiet, Title } from '../../ui/text';
@@ -17,6 +17,7 @@ import { AssembledDrawing } from '../together/AssembledDrawing';
 import { UndoButtons } from '../toy/UndoButtons';
 import { Changes } from '../yarns/Changes';
 import { LookAtThese } from './LookAtThese';
+import { sizeAfter, sizeWords } from '../../core/words/measures';
 
 const stepMm = 5;
 const smallestMm = 20;
@@ -83,16 +84,16 @@ function ComesTo({ stretching: { was, wanted, setWanted, next } }: { stretching:
   const words =
     wanted === was
       ? 'As it is.'
-      : `Now ${was} mm. Asked for ${wanted}: so near as whole stitches and rounds come.`;
+      : `Now ${sizeWords(was)}. Asked for ${sizeAfter(wanted)}: so near as whole stitches and rounds come.`;
   return (
     <>
       <AssembledDrawing toy={next} name={nameOfToy(next)} yaw={0} pulled={0} height={300} />
       <View role="status" gap="$1">
-        <Answer>about {is} mm high</Answer>
+        <Answer>about {sizeWords(is)} high</Answer>
         <Body>{words}</Body>
         <Quiet>Another yarn makes a toy larger or smaller too, without any round changed: see Yarn.</Quiet>
       </View>
-      <NumberStep
+      <MeasureStep
         label="Height of the toy"
         unit="mm"
         value={wanted}

@@ -9,6 +9,7 @@ import { Fill } from '../../ui/layout';
 import { Scroll } from '../../ui/Scroll';
 import { Body } from '../../ui/text';
 import { AssembledDrawing } from '../together/AssembledDrawing';
+import { sizeAfter, sizeWords } from '../../core/words/measures';
 
 // On paper only the sheet stands: everything around it goes, and what scrolls on screen runs on.
 const printCss = `@media print{header,[role=tablist],.off-paper{display:none!important}body,#root,#root *{overflow:visible!important;height:auto!important;max-height:none!important;position:static!important}[data-beside]{display:block!important}body,#root div{background:#fff!important}}`;
@@ -66,12 +67,11 @@ export function BesideToy({ children }: { children: ReactNode }) {
 function ToyBeside() {
   const { analysis } = useToy();
   const { widthMm, heightMm, depthMm } = sizeOfToy(assembled(analysis));
-  const [high, wide, deep] = [heightMm, widthMm, depthMm].map(Math.round);
   return (
     <View width={420} padding="$4" gap="$3">
       <AssembledDrawing toy={analysis} name={nameOfToy(analysis)} yaw={0} pulled={0} height={420} />
       <Body>
-        About {high} mm high, {wide} wide, {deep} deep.
+        About {sizeWords(heightMm)} high, {sizeAfter(widthMm)} wide, {sizeAfter(depthMm)} deep.
       </Body>
     </View>
   );

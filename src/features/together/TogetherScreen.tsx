@@ -32,6 +32,7 @@ import { JoinCard } from './JoinCard';
 import { SaveToy } from './SaveToy';
 import { ToyInHand } from './ToyInHand';
 import { useHand } from './useHand';
+import { sizeAfter, sizeWords } from '../../core/words/measures';
 
 /** The sides as they are called when one looks at the front, by how far the toy is turned. */
 const sides = [
@@ -108,7 +109,6 @@ function Turned() {
   const stage = useRef<HTMLElement | null>(null);
   const degrees = (Math.round(turned / turnStep) * turnStep) % wholeTurn;
   const { widthMm, heightMm, depthMm } = useMemo(() => sizeOfToy(assembled(analysis)), [analysis]);
-  const mm = (value: number) => Math.round(value);
   const yaw = radians(degrees);
   return (
     <View gap="$3">
@@ -139,7 +139,8 @@ function Turned() {
         onChoose={hand.choose}
       />
       <Body>
-        About {mm(heightMm)} mm high, {mm(widthMm)} wide, {mm(depthMm)} deep, arms as they stand.
+        About {sizeWords(heightMm)} high, {sizeAfter(widthMm)} wide, {sizeAfter(depthMm)} deep, arms as they
+        stand.
       </Body>
       <Stands />
       <Looking turned={degrees} onTurn={setTurned} pulled={pulled} onPull={setPulled} />
@@ -197,7 +198,7 @@ function Looking({ turned, onTurn, pulled, onPull }: LookingProps) {
       />
       <Slider
         label="Pulled apart"
-        words={pulled === 0 ? 'together' : `${pulled} mm`}
+        words={pulled === 0 ? 'together' : sizeWords(pulled)}
         value={pulled}
         least={0}
         most={mostPulledMm}

@@ -21,6 +21,7 @@ import { SaveLine, SaveTrouble } from './SaveLine';
 import { SafetyLink } from './SafetyLink';
 import { ToyTabs } from './ToyTabs';
 import { UndoButtons } from './UndoButtons';
+import { sizeWords } from '../../core/words/measures';
 
 /** What stands next about a part: what is wrong, what is to be settled, or where it is stopped first. */
 function NextOf({ part }: { part: PartAnalysis }) {
@@ -46,7 +47,7 @@ function PartCard({ part, onOpen }: { part: PartAnalysis; onOpen: () => void }) 
   const size =
     checks.length === 0
       ? 'No rounds yet'
-      : `${checks.length} rounds, ${Math.round(sizeOfPart(part).widthMm)} mm wide`;
+      : `${checks.length} rounds, ${sizeWords(sizeOfPart(part).widthMm)} wide`;
   const gap = eyes ? `, eyes ${eyeAddress(part.form, eyes).gap.replaceAll(/rounds? /g, '')}` : '';
   return (
     <Pressable role="link" aria-label={`Open ${source.name}`} onPress={onOpen}>

@@ -5,8 +5,9 @@ import type { YarnNeed } from '../../core/toy/supplies/suppliesOf';
 import { useToy } from '../../data/useToy';
 import { OneOf } from '../../ui/Choice';
 import { Card } from '../../ui/layout';
-import { NumberStep } from '../../ui/NumberStep';
+import { MeasureStep } from '../../ui/MeasureStep';
 import { Answer, Body, Quiet, Title } from '../../ui/text';
+import { weightWords } from '../../core/words/measures';
 
 /** An unopened ball of most yarns, where the text does not say what one weighs. */
 const usualBallG = 50;
@@ -16,7 +17,7 @@ const ballG = (kind: string | null): number =>
   Number(/(\d+(?:\.\d+)?)\s*g\b/i.exec(kind ?? '')?.[1] ?? usualBallG);
 
 /** Grams as a scale shows them, never more than there are. */
-const whole = (grams: number): string => `${Math.floor(grams)} g`;
+const whole = (grams: number): string => weightWords(grams, 0, Math.floor);
 
 /** Whether what is there of each yarn goes round, what is left after each piece, and where it would end. */
 export function BallLasts({ yarns }: { yarns: readonly YarnNeed[] }) {
@@ -41,7 +42,7 @@ export function BallLasts({ yarns }: { yarns: readonly YarnNeed[] }) {
           onChoose={setNamed}
         />
       ) : null}
-      <NumberStep
+      <MeasureStep
         label={`What is there of ${name}`}
         unit="g"
         value={there}
@@ -74,7 +75,7 @@ function HowFar({ yarn, there }: { yarn: YarnNeed; there: number }) {
               {ends.round === null
                 ? 'Its rounds are done, and the tail falls short.'
                 : `Round ${ends.round} can’t be finished.`}{' '}
-              At least {missing} g more are needed, without anything to spare.
+              At least {weightWords(missing, 0, Math.ceil)} more are needed, without anything to spare.
             </Body>
           </>
         ) : (

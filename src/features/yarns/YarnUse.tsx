@@ -1,19 +1,45 @@
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { yarnUseOf } from '../../core/supplies/yarnUse';
-import type { PartAnalysis } from '../../core/toy/analysis';
-import { gramsOfPart } from '../../core/toy/supplies/yarnOfPart';
+import type { PartAnalysis, ToyAnalysis } from '../../core/toy/analysis';
+import { amountWords } from '../../core/toy/supplies/toBuy';
+import { gramsOfPart, metresOfPart } from '../../core/toy/supplies/yarnOfPart';
 import { useToy } from '../../data/useToy';
 import { useYarnUse } from '../../data/yarnUse';
 import { OneOf } from '../../ui/Choice';
 import { Card } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
-import { NumberStep } from '../../ui/NumberStep';
+import { MeasureStep } from '../../ui/MeasureStep';
 import { Press } from '../../ui/Press';
 import { Body, Quiet, Title } from '../../ui/text';
 
-/** A kitchen scale tells half a gram at best: a lighter piece says nothing. */
+/** How it is found out: the whole piece on a scale, or its yarn along a tape. */
+type How = 'weighed' | 'unravelled';
+
+/** A kitchen scale tells half a gram at best: a lighter piece says nothing. A tape is truer. */
 const leastG = 3;
+const leastM = 1;
+
+/** What is asked of a piece, and what the formula says of it; in grams or metres. */
+function askedOf(how: How, part: PartAnalysis, toy: ToyAnalysis) {
+  if (how === 'weighed') {
+    const { stitchesG, tailsG } = gramsOfPart(part, toy);
+    return { stitches: stitchesG, tails: tailsG, unit: 'g' as const, step: 0.5, label: 'The scale says' };
+  }
+  const { stitchesM, tailsM } = metresOfPart(part, toy);
+  return { stitches: stitchesM, tails: tailsM, unit: 'm' as const, step: 0.1, label: 'The tape says' };
+}
+
+/** Whether a piece is large enough to tell. */
+function tells(how: How, part: PartAnalysis, toy: ToyAnalysis): boolean {
+  const { stitches, tails } = askedOf(how, part, toy);
+  return part.fabric.rounds > 0 && stitches + tails >= (how === 'weighed' ? leastG : leastM);
+}
+
+const taken: Readonly<Record<How, string>> = {
+  weighed: 'One of it, with its tails, before stuffing, eyes and sewing.',
+  unravelled: 'One of it, pulled undone, its tails too, laid along a tape without stretching.',
+};
 
 /** How a maker's hands differ from the formula. */
 function ownUse(use: number): string {
@@ -26,11 +52,10 @@ function ownUse(use: number): string {
 export function YarnUse() {
   const { analysis } = useToy();
   const { yarnUse, failed, change } = useYarnUse();
-  const parts = analysis.parts.filter((part) => {
-    const { stitchesG, tailsG } = gramsOfPart(part, analysis);
-    return part.fabric.rounds > 0 && stitchesG + tailsG >= leastG;
-  });
-  const [isWeighing, setWeighing] = useState(false);
+  const partsFor = (how: How) => analysis.parts.filter((part) => tells(how, part, analysis));
+  const [how, setHow] = useState<How | null>(null);
+  const canWeigh = partsFor('weighed').length > 0;
+  const canUnravel = partsFor('unravelled').length > 0;
   return (
     <Card gap="$3">
       <Title render="h2" margin={0}>
@@ -44,12 +69,13 @@ export function YarnUse() {
           The browser would not keep it. It holds until the page is closed.
         </Notice>
       ) : null}
-      {parts.length === 0 ? <Quiet>No piece of this toy is heavy enough for a kitchen scale.</Quiet> : null}
-      {isWeighing ? (
-        <Weighed parts={parts} onDone={() => setWeighing(false)} />
+      {canWeigh ? null : <Quiet>No piece of this toy is heavy enough for a kitchen scale.</Quiet>}
+      {how ? (
+        <Known how={how} parts={partsFor(how)} onDone={() => setHow(null)} />
       ) : (
         <View flexDirection="row" flexWrap="wrap" gap="$2">
-          {parts.length > 0 ? <Press label="I weighed a piece" onPress={() => setWeighing(true)} /> : null}
+          {canWeigh ? <Press label="I weighed a piece" onPress={() => setHow('weighed')} /> : null}
+          {canUnravel ? <Press label="I unravelled one" onPress={() => setHow('unravelled')} /> : null}
           {yarnUse === 1 ? null : <Press label="Back to the formula" onPress={() => change(1)} />}
         </View>
       )}
@@ -57,16 +83,23 @@ export function YarnUse() {
   );
 }
 
-function Weighed({ parts, onDone }: { parts: readonly PartAnalysis[]; onDone: () => void }) {
+interface KnownProps {
+  how: How;
+  parts: readonly PartAnalysis[];
+  onDone: () => void;
+}
+
+/** What one piece really took, and what that makes of every list. */
+function Known({ how, parts, onDone }: KnownProps) {
   const { analysis } = useToy();
   const { yarnUse, change } = useYarnUse();
   const [id, setId] = useState<string | null>(null);
   const [written, setWritten] = useState<number | null>(null);
   const part = parts.find(({ source }) => source.id === id) ?? parts[0];
   if (!part) return null;
-  const { stitchesG, tailsG } = gramsOfPart(part, analysis);
-  const expected = Math.round((stitchesG * yarnUse + tailsG) * 2) / 2;
-  const own = written === null ? null : yarnUseOf(written, stitchesG, tailsG);
+  const { stitches, tails, unit, step, label } = askedOf(how, part, analysis);
+  const expected = Math.round((stitches * yarnUse + tails) / step) * step;
+  const own = written === null ? null : yarnUseOf(written, stitches, tails);
   return (
     <View gap="$3">
       <OneOf
@@ -79,13 +112,15 @@ function Weighed({ parts, onDone }: { parts: readonly PartAnalysis[]; onDone: ()
           setWritten(null);
         }}
       />
-      <Quiet>One of it, with its tails, before stuffing, eyes and sewing. Worked out: {expected} g.</Quiet>
-      <NumberStep
-        label="The scale says"
-        unit="g"
+      <Quiet>
+        {taken[how]} Worked out: {amountWords(expected, unit)}.
+      </Quiet>
+      <MeasureStep
+        label={label}
+        unit={unit}
         value={written ?? expected}
-        step={0.5}
-        least={0.5}
+        step={step}
+        least={step}
         most={2000}
         onChange={setWritten}
       />

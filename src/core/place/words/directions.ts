@@ -7,6 +7,7 @@ import type { NeedlePath } from '../resolve/needlePath';
 import { featureName } from '../rule/ruleSteps';
 import { isAtBack } from '../rule/rule';
 import { fromTheEyes, landmarkWords } from './fromThere';
+import { threadWords } from '../../words/measures';
 
 const plural = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
 const listed = (words: readonly (string | number)[]) =>
@@ -267,5 +268,5 @@ function needleWords({ points, turns, threadMm, strands, knot }: NeedlePath): st
   );
   const more = turns?.times === 2 ? 'once' : `${(turns?.times ?? 1) - 1} times`;
   const again = turns ? [`${once.length + 1}. Go the same way ${more} more: ${turns.loop}.`] : [];
-  return [...steps, ...again, `Cut ${Math.round(threadMm / 10)} cm, ${strands}; ${knot}.`];
+  return [...steps, ...again, `Cut ${threadWords(threadMm)}, ${strands}; ${knot}.`];
 }

@@ -1,5 +1,6 @@
 import type { Fabric } from '../../fabric/fabric';
 import { hangingMm, knotMm, type SurfaceLine } from '../resolve/surfaceLine';
+import { sizeWords, yarnWords } from '../../words/measures';
 
 const everyWords = (every: number): string =>
   every === 1 ? 'each stitch' : every === 2 ? 'every second stitch' : `every ${every} stitches`;
@@ -51,8 +52,8 @@ function fringeDirections({ holes, around, sentence }: SurfaceLine): string {
   const { strandMm } = sentence;
   const yarn =
     strandMm === null
-      ? ` Cut each twice as long as it should hang, and ${knotMm} mm for the knot.`
-      : ` Cut ${holes.length} of ${Math.round(strandMm)} mm, ${(Math.ceil((holes.length * strandMm) / 100) / 10).toFixed(1)} m in all; they hang ${Math.round(hangingMm(strandMm))} mm long.`;
+      ? ` Cut each twice as long as it should hang, and ${sizeWords(knotMm)} for the knot.`
+      : ` Cut ${holes.length} of ${sizeWords(strandMm)}, ${yarnWords((holes.length * strandMm) / 1000, 1)} in all; they hang ${sizeWords(hangingMm(strandMm))} long.`;
   return `${holes.length} strands, from stitch 1 on, ${everyWords(every)}.${closer}${yarn} Fold each in half, draw the fold through under its stitch, draw both ends through the fold and pull tight. Loose strands come off and are swallowed: not on a toy for small children; tug at each.`;
 }
 

@@ -24,8 +24,8 @@ import { orderByUnit } from '../orderWords';
 import { safetyOf } from '../safetyOf';
 import { suppliesOf, supplyLines } from '../supplies/suppliesOf';
 import { actTitle, bulksOf } from './stopWords';
-import { wholeMm } from '../../words/counted';
 import type { RoundCheck } from '../../fabric/checkRounds';
+import { cutWords, fineSizeWords, sizeWords } from '../../words/measures';
 
 export type SheetLine =
   | { kind: 'round'; label: string; text: string; count: string; wrong: boolean }
@@ -85,7 +85,7 @@ export interface Sheet {
 function stopLine(stop: Stop, bulks: number): SheetLine {
   const late =
     stop.latest > stop.after
-      ? `Last call after round ${stop.latest}: the opening is ${wholeMm(stop.latestOpeningMm)} then.`
+      ? `Last call after round ${stop.latest}: the opening is ${sizeWords(stop.latestOpeningMm)} then.`
       : '';
   return {
     kind: 'stop',
@@ -186,8 +186,7 @@ function placedEyes({ form }: PartAnalysis, eyes: FeaturePlacement): SheetPart['
   const directions = eyeDirections(form, eyes);
   const colours = eyeColourCheck(form, eyes);
   const rounds = eyes.rule.lying ? ' rounds' : '';
-  const level = Math.round(eyes.levelMm * 10) / 10;
-  const climb = `A spiral climbs: the ${eyes.lower} eye sits ${level} mm lower. Tilt the piece by that when you join it.`;
+  const climb = `A spiral climbs: the ${eyes.lower} eye sits ${fineSizeWords(eyes.levelMm)} lower. Tilt the piece by that when you join it.`;
   return {
     heading: `${eyes.rule.sizeMm} mm eyes ${address.gap}, ${address.holes}, ${address.showing}`,
     sentences: [
@@ -196,7 +195,7 @@ function placedEyes({ form }: PartAnalysis, eyes: FeaturePlacement): SheetPart['
       ...landmarkSentences(form, eyes),
       directions.check,
       ...(colours ? [colours] : []),
-      `Post to post ${eyes.apart}${rounds}; ${wholeMm(eyes.surfaceMm)} around the face, ${wholeMm(eyes.straightMm)} straight across.`,
+      `Post to post ${eyes.apart}${rounds}; ${sizeWords(eyes.surfaceMm)} around the face, ${sizeWords(eyes.straightMm)} straight across.`,
       ...(eyes.lower && !eyes.rule.lying ? [climb] : []),
     ],
   };
@@ -212,6 +211,11 @@ const placedLine = ({ fabric }: PartAnalysis, line: SurfaceLine): SheetPart['pla
   sentences: [lineDirections(fabric, line), `${lineHoles(fabric, line).join('; ')}.`],
 });
 
+function wayWorked({ lying, start }: PartAnalysis['source']): string {
+  if (lying) return start === 'top' ? 'left to the right' : 'right to the left';
+  return start === 'top' ? 'top down' : 'bottom up';
+}
+
 function sheetPart(part: PartAnalysis): SheetPart {
   const { eyes, stops, source } = part;
   const size = sizeOfPart(part);
@@ -219,10 +223,9 @@ function sheetPart(part: PartAnalysis): SheetPart {
   const facts = [
     `${part.fabric.rounds} ${part.fabric.row[0] === 1 ? 'rows' : 'rounds'}, ${stitches} stitches`,
   ];
-  if (size.widthMm > 0) facts.push(`about ${wholeMm(size.widthMm)} wide and ${wholeMm(size.heightMm)} high`);
-  facts.push(
-    `worked from the ${source.lying ? (source.start === 'top' ? 'left to the right' : 'right to the left') : source.start === 'top' ? 'top down' : 'bottom up'}`,
-  );
+  if (size.widthMm > 0)
+    facts.push(`about ${sizeWords(size.widthMm)} wide and ${sizeWords(size.heightMm)} high`);
+  facts.push(`worked from the ${wayWorked(source)}`);
   const edges = rowEdges(part.fabric);
   if (edges)
     facts.push(
@@ -244,7 +247,7 @@ function sheetPart(part: PartAnalysis): SheetPart {
       ...part.lines.map((line) => placedLine(part, line)),
     ],
     closing: stops.closing
-      ? `${stops.closing.words} Leave a tail of ${wholeMm(Math.ceil(stops.closing.tailMm / 10) * 10)}.`
+      ? `${stops.closing.words} Leave a tail of ${cutWords(stops.closing.tailMm)}.`
       : null,
     assembly: source.steps
       .filter((step) => step.kind !== 'stuff' && step.kind !== 'close' && step.kind !== 'feature')

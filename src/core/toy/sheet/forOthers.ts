@@ -17,7 +17,7 @@ import { buildSheet, type Sheet, type SheetLine } from './buildSheet';
 import { joinSvg } from './joinSvg';
 import { mapSvg } from './sheetHtml';
 import { sideways, toySvg } from './toySvg';
-import { wholeMm } from '../../words/counted';
+import { sizeWords } from '../../words/measures';
 
 /** For whom a pattern is written out. */
 export interface Reader {
@@ -208,7 +208,7 @@ function before(toy: ToyAnalysis, sheet: Sheet, terms: Terms): PatternLine[] {
   return [
     ...drawing(toySvg(toy, [0, sideways])),
     ...(size
-      ? [remark(`Finished size: about ${wholeMm(size.heightMm)} high and ${wholeMm(size.widthMm)} wide.`)]
+      ? [remark(`Finished size: about ${sizeWords(size.heightMm)} high and ${sizeWords(size.widthMm)} wide.`)]
       : []),
     remark(audience ? `Made for: ${audienceWords[audience]}.` : 'For whom it is has not been said.'),
     ...(needs.length > 0 ? [remark('You need:'), ...needs.map((need) => remark(`- ${need}`))] : []),

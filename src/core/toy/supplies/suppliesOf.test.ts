@@ -5,7 +5,7 @@ import { readYarnUse, yarnUseOf } from '../../supplies/yarnUse';
 import { ballLasts } from './ballLasts';
 import { buildSheet } from '../sheet/buildSheet';
 import { suppliesOf, supplyLines } from './suppliesOf';
-import { gramsOfPart, metresPerGramIn } from './yarnOfPart';
+import { gramsOfPart, metresOfPart, metresPerGramIn } from './yarnOfPart';
 
 const gauge = { widthMm: 5, heightMm: 4 };
 const code = (kind: (typeof stitchKinds)[number]) => stitchKinds.indexOf(kind);
@@ -252,6 +252,10 @@ test('a piece that was weighed: its stitches count as they were worked, its tail
   expect(yarnUseOf(stitchesG * 1.2 + tailsG, stitchesG, tailsG)).toBe(1.2);
   expect(yarnUseOf(stitchesG * 2.1 + tailsG, stitchesG, tailsG)).toBeNull();
   expect(yarnUseOf(1, 0, 0)).toBeNull();
+  // The same piece unravelled: 200 m weigh 100 g.
+  const { stitchesM, tailsM } = metresOfPart(worked.parts[0]!, worked);
+  expect([stitchesM, tailsM]).toEqual([expect.closeTo(2 * stitchesG, 9), expect.closeTo(0.33, 9)]);
+  expect(yarnUseOf(stitchesM * 0.9 + tailsM, stitchesM, tailsM)).toBe(0.9);
   const own = suppliesOf({ ...worked, yarnUse: 1.2 });
   expect(own.yarns[0]!.metres * 1000).toBeCloseTo(3 * (1.2 * 18 * sc + 330), 1);
   expect(gramsOfPart(worked.parts[0]!, { ...worked, yarnUse: 1.2 })).toEqual({ stitchesG, tailsG });

@@ -4,6 +4,7 @@ import type { ToyAnalysis } from '../analysis';
 import { unitName } from '../orderWords';
 import { discBehind } from '../planPart';
 import { lengthMm, yarnOfPart } from './yarnOfPart';
+import { weightWords, yarnWords } from '../../words/measures';
 
 /** Yarn of one colour. */
 export interface YarnNeed {
@@ -139,13 +140,13 @@ export function supplyLines(
   return [
     ...yarns.map(
       ({ name, kind, metres, grams }) =>
-        `${name}${kind ? ` (${kind})` : ''}: ${Math.ceil(metres * more)} m, about ${Math.ceil(grams * more)} g`,
+        `${name}${kind ? ` (${kind})` : ''}: ${yarnWords(metres * more)}, about ${weightWords(grams * more, 0, Math.ceil)}`,
     ),
-    ...(stuffingG > 0 ? [`Stuffing: about ${Math.ceil(stuffingG * more)} g`] : []),
+    ...(stuffingG > 0 ? [`Stuffing: about ${weightWords(stuffingG * more, 0, Math.ceil)}`] : []),
     ...hardware.map(
       ({ kind, sizeMm, count }) => `${count} × ${kind}${sizeMm > 0 ? `, ${tenth(sizeMm)} mm` : ''}`,
     ),
-    ...(threadM > 0 ? [`Thread for stitching: ${Math.ceil(threadM * more * 10) / 10} m`] : []),
+    ...(threadM > 0 ? [`Thread for stitching: ${yarnWords(threadM * more, 1)}`] : []),
     ...uncounted.map((what) => `Not counted: the yarn of the ${what}, which depends on how tall it grows`),
   ];
 }

@@ -3,6 +3,7 @@ import { minutesOfAll } from '../../plan/time';
 import type { MakingList } from '../../supplies/makingList';
 import type { ToyAnalysis } from '../analysis';
 import { suppliesOf, type HardwareNeed, type YarnNeed } from './suppliesOf';
+import { number, weightWords, yarnWords } from '../../words/measures';
 
 /** A toy of the list, worked out. */
 export interface ToMake {
@@ -131,11 +132,24 @@ export function costsOf(
   });
 }
 
-/** How much of it: `70 g`, `4 ×`. */
-export const amountWords = (amount: number, unit: Unit): string =>
-  unit === 'pieces' ? `${amount} ×` : `${amount} ${unit}`;
+/**
+ * How much of it: `70 g`, `4 ×`, `2.5 oz`.
+ *
+ * @param round `Math.ceil` for what must be enough
+ */
+export function amountWords(
+  amount: number,
+  unit: Unit,
+  round: (value: number) => number = Math.round,
+): string {
+  if (unit === 'pieces') return `${number(amount, 1)} ×`;
+  return unit === 'g' ? weightWords(amount, 1, round) : yarnWords(amount, 1, round);
+}
 
-const buyWords = ({ words, unit, buy }: BuyNeed): string => `${amountWords(buy, unit)} ${words}`;
+/** How much is to be bought. */
+export const buyAmount = ({ buy, unit }: BuyNeed): string => amountWords(buy, unit, Math.ceil);
+
+const buyWords = (need: BuyNeed): string => `${buyAmount(need)} ${need.words}`;
 
 /** The list for the shop, as plain text. */
 export function toBuyText(toMake: readonly ToMake[], needs: readonly BuyNeed[]): string {

@@ -128,17 +128,36 @@ export function yarnOfPart(part: PartAnalysis, toy: ToyAnalysis): PartYarn[] {
 /** Millimetres in all of it. */
 export const lengthMm = ({ byRound }: PartYarn): number => byRound.reduce((sum, mm) => sum + mm, 0);
 
+/** What one unit of a part takes: its stitches by the formula, whatever the maker's own use is, and the tails that hang from it. */
+function takenBy(part: PartAnalysis, toy: ToyAnalysis, amount: (metres: number, yarn: PartYarn) => number) {
+  const { fabric, stops } = part;
+  const yarns = yarnOfPart(part, { ...toy, yarnUse: 1 });
+  const of = (mm: number, colour: number) => {
+    const yarn = yarns[colour];
+    return yarn ? amount(mm / 1000, yarn) : 0;
+  };
+  const [first, last] = [fabric.colour[0] ?? 0, fabric.colour[fabric.kind.length - 1] ?? 0];
+  const tails = of(startTailMm, first) + of(stops.closing?.tailMm ?? 0, last);
+  const all = yarns.reduce((sum, yarn, colour) => sum + of(lengthMm(yarn), colour), 0);
+  return { stitches: all - tails, tails };
+}
+
 /**
  * What one unit of a part weighs before it is stuffed: its stitches in anyone's hands, and the tails that hang from it.
  *
  * @returns both in grams; the stitches by the formula, whatever the maker's own use is
  */
 export function gramsOfPart(part: PartAnalysis, toy: ToyAnalysis): { stitchesG: number; tailsG: number } {
-  const { fabric, stops } = part;
-  const yarns = yarnOfPart(part, { ...toy, yarnUse: 1 });
-  const grams = (mm: number, colour: number) => mm / 1000 / (yarns[colour]?.metresPerGram ?? 1);
-  const [first, last] = [fabric.colour[0] ?? 0, fabric.colour[fabric.kind.length - 1] ?? 0];
-  const tailsG = grams(startTailMm, first) + grams(stops.closing?.tailMm ?? 0, last);
-  const all = yarns.reduce((sum, yarn, colour) => sum + grams(lengthMm(yarn), colour), 0);
-  return { stitchesG: all - tailsG, tailsG };
+  const { stitches, tails } = takenBy(part, toy, (metres, { metresPerGram }) => metres / metresPerGram);
+  return { stitchesG: stitches, tailsG: tails };
+}
+
+/**
+ * How long the yarn of one unit of a part is when it is unravelled, in metres.
+ *
+ * @returns its stitches by the formula, whatever the maker's own use is, and its tails
+ */
+export function metresOfPart(part: PartAnalysis, toy: ToyAnalysis): { stitchesM: number; tailsM: number } {
+  const { stitches, tails } = takenBy(part, toy, (metres) => metres);
+  return { stitchesM: stitches, tailsM: tails };
 }

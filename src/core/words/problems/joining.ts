@@ -1,5 +1,6 @@
 import { agree, low, plural, some } from '../counted';
 import type { NoFacts, Words } from './words';
+import { cutWords, sizeWords } from '../measures';
 
 /** A piece and what it goes to, by the names of their parts. */
 interface Pieces {
@@ -210,13 +211,13 @@ export const joiningWords: Words<JoiningFacts> = {
     `The ${low(piece)} and the ${low(other)} come to the same stitches. Move one of them.`,
   'join-on-feature': ({ piece, feature }) => `The ${low(piece)} lies over the ${low(feature)}.`,
   'join-hung': ({ piece, wall, threadMm }) =>
-    `The ${low(piece)} hangs from the ${low(wall)}${threadMm === undefined ? '' : ` by ${Math.round(threadMm)} mm`}: draw the thread through a stitch of each twice and bury its ends. A thread is a cord: keep it short, and not on a toy for small children.`,
+    `The ${low(piece)} hangs from the ${low(wall)}${threadMm === undefined ? '' : ` by ${sizeWords(threadMm)}`}: draw the thread through a stitch of each twice and bury its ends. A thread is a cord: keep it short, and not on a toy for small children.`,
   'join-strung': ({ count, lengthMm, threadMm }) =>
-    `${plural(count, 'piece')} on one thread, about ${lengthMm} mm from end to end: take ${threadMm} mm of strong thread, doubled. Knot it before the first and behind the last, and beside each that should stay in its place. A thread is a cord: keep it short, and not on a toy for small children.`,
+    `${plural(count, 'piece')} on one thread, about ${sizeWords(lengthMm)} from end to end: take ${cutWords(threadMm)} of strong thread, doubled. Knot it before the first and behind the last, and beside each that should stay in its place. A thread is a cord: keep it short, and not on a toy for small children.`,
   'join-through': ({ piece, wall, insideMm, outMm }) =>
-    `The ${low(piece)} ${agree(piece, 'passes', 'pass')} through the ${low(wall)}: about ${insideMm} mm are inside, ${outMm} mm hang out on each side. Pull it through before stuffing, and catch it with a stitch on each side.`,
+    `The ${low(piece)} ${agree(piece, 'passes', 'pass')} through the ${low(wall)}: about ${sizeWords(insideMm)} are inside, ${sizeWords(outMm)} hang out on each side. Pull it through before stuffing, and catch it with a stitch on each side.`,
   'through-short': ({ piece, wall, insideMm }) =>
-    `The ${low(piece)} ${agree(piece, 'is', 'are')} too short: the ${low(wall)} is about ${insideMm} mm across there. Make it longer, or pull it through where the ${low(wall)} is narrower.`,
+    `The ${low(piece)} ${agree(piece, 'is', 'are')} too short: the ${low(wall)} is about ${sizeWords(insideMm)} across there. Make it longer, or pull it through where the ${low(wall)} is narrower.`,
   'fit-depth': ({ piece, wall }) =>
     `Nothing says how far the ${low(wall)} goes into the ${low(piece)}. Write it: “2 rounds deep”, or the round an edge is sewn to and of what: “at round 8 of the ${low(wall)}”.`,
   'fit-width': ({ piece, wall, edge, round, count, isNarrow, better }) =>

@@ -1,7 +1,6 @@
 import { plural } from '../counted';
 import { roundName, type NoFacts, type RoundSaid, type Words } from './words';
-
-const whole = (value: number): string => `${Math.round(value)} mm`;
+import { sizeWords } from '../measures';
 
 /** What the messages about a toy as a whole are made of, and about the openings of its parts. Lengths in mm. */
 export interface ToyFacts {
@@ -62,13 +61,13 @@ export const toyWords: Words<ToyFacts> = {
   'not-closed': ({ stitches }) =>
     `The text closes this part with ${plural(stitches, 'stitch')} left. More than 12 stays an open hole: little fingers get in and stuffing comes out. Work more rounds of decreases first.`,
   'eyes-no-opening': ({ isPair, round, openingMm, neededMm }) =>
-    `After round ${round} the opening is only ${whole(openingMm)}: washers can't be pressed there. They need ${whole(neededMm)}. Move the ${isPair ? 'eyes' : 'nose'}, or embroider ${isPair ? 'them' : 'it'}.`,
+    `After round ${round} the opening is only ${sizeWords(openingMm)}: washers can't be pressed there. They need ${sizeWords(neededMm)}. Move the ${isPair ? 'eyes' : 'nose'}, or embroider ${isPair ? 'them' : 'it'}.`,
   'stuffing-no-opening': ({ widestMm }) =>
-    `The opening never lets stuffing in: it is ${whole(widestMm)} at the widest.`,
+    `The opening never lets stuffing in: it is ${sizeWords(widestMm)} at the widest.`,
   'needle-short': ({ part, what, mm, needleMm, wantedMm }) =>
-    `${part}: for the ${what} the needle goes about ${mm} mm straight through, and yours is ${needleMm} mm long (My hands and tools). Take one of at least ${wantedMm} mm, or go in two steps: out halfway between two stitches, and back in through the same hole.`,
+    `${part}: for the ${what} the needle goes about ${sizeWords(mm)} straight through, and yours is ${sizeWords(needleMm)} long (My hands and tools). Take one of at least ${sizeWords(wantedMm)}, or go in two steps: out halfway between two stitches, and back in through the same hole.`,
   'enclosed-no-opening': ({ thing, widestMm, sizeMm, isAssumed }) =>
-    `The opening never lets the ${thing} in: it is ${whole(widestMm)} at the widest, and the ${thing} ${isAssumed ? 'is taken to be' : 'is'} ${sizeMm} mm. ${isAssumed ? 'Write how wide it is: “a 15 mm …”.' : 'Take a smaller one.'}`,
+    `The opening never lets the ${thing} in: it is ${sizeWords(widestMm)} at the widest, and the ${thing} ${isAssumed ? 'is taken to be' : 'is'} ${sizeMm} mm. ${isAssumed ? 'Write how wide it is: “a 15 mm …”.' : 'Take a smaller one.'}`,
   'eyes-under-three': () =>
     'This toy is for children under three. Eyes with washers can come off and be swallowed: take them off and embroider the eyes instead.',
   'line-where': lineWords,
