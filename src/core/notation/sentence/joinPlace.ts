@@ -56,7 +56,8 @@ const below = 'below|under|beneath|underneath';
 /** One manner of saying a place. */
 interface Manner {
   read: RegExp;
-  place: (match: RegExpExecArray, mentions: readonly Mention[]) => Partial<JoinPlace> | null;
+  /** `words`: all of the sentence that is not read yet */
+  place: (match: RegExpExecArray, mentions: readonly Mention[], words: string) => Partial<JoinPlace> | null;
   /** which of its groups names a part that is gone by and not joined */
   goesBy?: number;
 }
@@ -88,6 +89,17 @@ const partAt = (index: string | undefined, mentions: readonly Mention[]): NamedP
   const mention = mentions[Number(index)];
   return mention ? { id: mention.id, name: mention.name } : null;
 };
+
+/** What stitches to the side are counted from; null where `the middle` may be that of the front or of the back. */
+function asideOf(what: string, isMiddle: boolean, words: string): 'front' | 'back' | 'eyes' | null {
+  if (what === 'back') return 'back';
+  // The middle of the eyes is between them.
+  if (/^eye/.test(what)) return isMiddle ? 'front' : 'eyes';
+  if (/^(?:front|face)/.test(what)) return 'front';
+  const [isBack, isFront] = [/\bback\b/.test(words), /\b(?:front|face)\b/.test(words)];
+  if (isBack && isFront) return null;
+  return isBack ? 'back' : 'front';
+}
 
 const manners: readonly Manner[] = [
   {
@@ -168,11 +180,15 @@ const manners: readonly Manner[] = [
     }),
   },
   {
-    // so that its top edge is on round 9; their tops on round 9
-    read: /\b(?:its|the|their) (?:(top|upper|bottom|lower) edges?|(top|bottom)s(?= (?:on|at|are|sit|lie|level|along)\b)|(top|bottom)(?= (?:is|sits|lies) )) ?(?:is |are |sits? |lies? |runs? )?(?:on|at|along|level with|just (?:above|below))\b/,
-    place: ([, edge, plural, single]) => ({
-      byEdge: /^(?:top|upper)$/.test(edge ?? plural ?? single ?? '') ? 'upper' : 'lower',
-    }),
+    // so that its top edge is on round 9; their tops on round 9; with its bottom at round 9; the bottom of it sits at round 9
+    read: /\b(?:(?:its|the|their) (?:(top|upper|bottom|lower) edges?|(top|bottom)s(?= (?:on|at|are|sit|lie|level|along)\b)|(top|bottom)(?= (?:is|sits|lies) ))|(?:its|their) (top|bottom)(?= (?:on|at|along|level)\b)|(?:the )?(top|bottom)s? of (?:it|them|each(?: one)?|(?:the |each )?@(\d+))(?= (?:is|are|sits?|lies?|on|at|level)\b)) ?(?:is |are |sits? |lies? |runs? )?(?:on|at|along|level with|just (?:above|below))\b/,
+    place: ([, edge, plural, single, own, of, index], mentions) => {
+      // `The top of the body at round 3` is the wall's: what is joined is named first.
+      const isWalls = index !== undefined && mentions[Number(index)]?.id !== mentions[0]?.id;
+      if (isWalls) return null;
+      const said = edge ?? plural ?? single ?? own ?? of ?? '';
+      return { byEdge: /^(?:top|upper)$/.test(said) ? 'upper' : 'lower' };
+    },
   },
   {
     // with its point at the middle of the crown, only its outer edge sewn
@@ -193,16 +209,14 @@ const manners: readonly Manner[] = [
     place: () => ({ atEyes: true, front: true }),
   },
   {
-    // 4 stitches from the front; 3 stitches to each side of the middle; 2 stitches outside the eyes
+    // 4 stitches from the front; 3 stitches to each side of the middle of the back; 2 stitches outside the eyes
     read: new RegExp(
-      String.raw`\b${number} ${stitches} (?:away |out )?(?:from|off|beside|outside(?: of)?|(?:to|on) (?:either|each|both) sides? of|either side of|each side of|(?:to (?:the )?)?left and (?:to (?:the )?)?right of) (?:the |each |each of the )?(?:centre |center )?(front(?: line)?|middle|centre|center|back|face|eyes?)\b`,
+      String.raw`\b${number} ${stitches} (?:away |out )?(?:from|off|beside|outside(?: of)?|(?:to|on) (?:either|each|both) sides? of|either side of|each side of|(?:to (?:the )?)?left and (?:to (?:the )?)?right of) (?:the |each |each of the )?(?:(?:exact |very )?(?:(centre|center|middle)(?: line)?(?: of the| of its|,)?) )?(front(?: line)?|back|face|eyes?|(?:middle|centre|center)(?! of (?:the |its )?(?:top|bottom|crown|ring|round|@)))\b`,
     ),
-    place: ([, said = '', what = '']) => ({
-      aside: {
-        stitches: valueOf(said),
-        of: /^eye/.test(what) ? 'eyes' : what === 'back' ? 'back' : 'front',
-      },
-    }),
+    place: ([, said = '', middle, what = ''], _mentions, words) => {
+      const of = asideOf(what, middle !== undefined, words);
+      return of && { aside: { stitches: valueOf(said), of } };
+    },
   },
   {
     // with 8 stitches between them; 6 stitches apart; 3 free stitches in between; 3 stitches showing
@@ -287,6 +301,7 @@ const vague = new RegExp(
     String.raw`\b(?:lower|upper) (?:part of (?:the |its )?)?(?:back|front|sides?)\b|\b(?:low|high)(?: down| up)? (?:on|at) (?:the |its )?(?:back|front|sides?)\b`,
     String.raw`\b(?:bottom|top|base) of (?:the |its |his |her )?(?:back|front|sides?)\b`,
     String.raw`\bin an? (?:curve|arc|circle|line|row|triangle)\b`,
+    String.raw`\b(?:it|they|which|that|each|both) (?:all )?(?:starts?|begins?|ends?|stops?|finish(?:es)?) (?:at|on|in|with|just) (?:the )?(?:rounds?|rows?|rnds?|r)\.? ?\d+`,
     String.raw`\b(?:only )?(?:the|its|their) outer edges?(?: only)?\b|\b(?:as|like|into) an? (?:[a-z]+ )?triangles?\b|\bpoints? (?:at|to|towards?|in) the (?:middle|centre|center|top|front|back)\b`,
     String.raw`\bover the (?:seam|join|colou?r change)\b|\bwhere the (?:rounds?|colou?rs?) (?:changes?|begins?|starts?|ends?|joins?)\b`,
   ].join('|'),
@@ -347,7 +362,7 @@ export function readJoinPlace(sentence: string, mentions: readonly Mention[]): P
   let rest = placed.replace(loopsOf, '·');
   for (const { read, place: placeOf, goesBy } of manners) {
     const match = read.exec(rest);
-    const found = match && placeOf(match, mentions);
+    const found = match && placeOf(match, mentions, rest);
     if (!match || !found) continue;
     place = { ...found, ...place };
     if (goesBy !== undefined) goneBy.add(Number(match[goesBy]));
