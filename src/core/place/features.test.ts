@@ -130,6 +130,34 @@ describe('what is said and not read', () => {
     expect(unused(sentence).filter((clause) => clause !== 'under the nose')).toEqual([]);
   });
 
+  test.each([
+    ['Embroider three spots between R15 and R16', 'three spots', '2 of them are planned'],
+    ['Spots: 5 on the head between R15 and R16', '5', '2 of them are planned'],
+    ['Sew 3 small felt spots on between R15 and R16', '3 small felt spots', 'of them'],
+    ['Sew three 6 mm buttons between R15 and R16', 'three 6 mm buttons', 'only one of them is planned'],
+    ['Four eyes: 8 mm, between R15 and R16, 6 showing', 'Four eyes', '2 of them are planned'],
+    ['Eyes: 3 of 8 mm, between R15 and R16, 6 showing', '3', '2 of them are planned'],
+  ])('more of it than is planned is told: %s', (sentence, words, told) => {
+    const found = headWith(`${sentence}.\n`).problems.filter(({ code }) => code === 'words-unused');
+    expect(found.map(({ message }) => message)).toEqual([expect.stringContaining(`“${words}”`)]);
+    expect(found[0]!.message).toContain(told);
+  });
+
+  test.each([
+    'Insert two 8 mm eyes between R15 and R16, 6 showing',
+    'Place 9 mm eyes between R15 and R16, 6 showing',
+    'Between rounds 15 and 16, two safety eyes, 6 showing',
+    'Eyes: 2 x 8 mm, between R15 and R16, 6 showing',
+    'Sew two felt cheeks, 8 mm, 2 rounds below R15',
+    'Embroider one spot between R15 and R16',
+    'Embroider two eyebrows between R12 and R13',
+    'With 2 strands embroider the eyebrows between R12 and R13',
+    'Place the eyes between rounds 15 and 16, 6 stitches showing',
+  ])('as many as are planned: %s', (sentence) => {
+    const codes = headWith(`${sentence}.\n`).problems.map(({ message }) => message);
+    expect(codes.filter((message) => message.includes('planned.'))).toEqual([]);
+  });
+
   test('it says so, and can be kept as placed or said by a number', () => {
     const text = `${featureHead}Brows 3 rounds above the eyes, slanting inward.\nNose under the eyes, 3 wide.\n`;
     const { features } = analyseToy(text).parts[0]!;

@@ -1,3 +1,4 @@
+import { numberWords } from '../tokens';
 import type { Phrases, Waiting } from './phrases';
 import type { JoinSentence } from './join';
 import type {
@@ -23,6 +24,8 @@ export interface FeatureSentence
   sizeFrom?: 'materials';
   /** clauses that say where, but not in a way that is read */
   unused?: string[];
+  /** how many of it are said, with the words that say so; not set of one */
+  howMany?: { count: number; words: string };
 }
 
 /** Whether a sentence says “8 apart” and leaves open from what to what. */
@@ -60,7 +63,45 @@ export function readFeature(
   const isOne = feature === 'mouth' || feature === 'nose';
   if (isOne && phrases.leftAndRight && !step.outward) delete step.sides;
   if (!phrases.momentOpens) afterRound(step);
+  readHowMany(step, text);
   unread(step, phrases, text);
+}
+
+/** What is counted one by one; of whiskers and lashes a number is how many threads each tuft has. */
+const nouns: Partial<Record<FeatureKind, string>> = {
+  eyes: 'eyes?',
+  brows: '(?:eye\\s*)?brows?',
+  cheeks: 'cheeks?',
+  spots: '(?:spots?|freckles?)',
+  patch: '(?:patch(?:es)?|appliqu[eé]s?)',
+  button: 'buttons?',
+  bow: 'bows?',
+};
+const count = String.raw`(\d{1,2}|${Object.keys(numberWords).join('|')})`;
+/** What a number before it is of, and not of the feature. */
+const ofOther =
+  '(?:mm|cm|inch(?:es)?|sts?|stitch(?:es)?|rounds?|rows?|rnds?|strands?|times?|plies|ply|pieces?|lengths?|of|on|in|at|and|or|from|to|for|as|apart|between|below|above|under|over|more|wide|high|long|with)';
+const opens =
+  '(?:^\\W*|[.,;:]\\s*|\\b(?:insert|place|put|add|attach|fix|fit|press|set|sew|stitch|embroider|make|work|glue|cut|position|with|use)\\s+(?:on\\s+|in\\s+|the\\s+)*)';
+
+/** `Sew three spots`, `Buttons: 3 down the front`: how many. `Two on each side` says more than a number, and is left as it is. */
+function readHowMany(step: FeatureSentence, text: string): void {
+  const noun = nouns[step.feature];
+  if (noun === undefined) return;
+  const said = text.slice(step.span.from, step.span.to);
+  const found =
+    new RegExp(
+      String.raw`${opens}(${count}\s+(?:(?:\d{1,2}(?:[.,]\d)?\s*mm|(?!${ofOther}\b)[a-z-]+)\s+){0,3}${noun})\b`,
+      'i',
+    ).exec(said) ??
+    new RegExp(
+      String.raw`^\W*${noun}\s*:\s*(${count}(?=\s+(?:of|on|down|along|at|in)\b|\s*[x×]\s))`,
+      'i',
+    ).exec(said);
+  if (!found) return;
+  const [, words = '', number = ''] = found;
+  const value = /^\d/.test(number) ? Number(number) : (numberWords[number.toLowerCase()] ?? 0);
+  if (value > 1) step.howMany = { count: value, words };
 }
 
 /** How it is made: its style, stitched or bought. */

@@ -20,8 +20,8 @@ import { roundNumbered } from '../../fabric/rounds';
  */
 export const leftOpen: Check = (checked) => {
   const notes = isPressedEyes(checked.rule) ? [eyeSize, apartAndShowing, oneStitch, sidewaysEyes] : [asUsual];
-  return [howFar, otherUnit, ofRound, wordsUnused, acrossInOtherUnit, twoPlaces, ...notes].flatMap((note) =>
-    note(checked),
+  return [howFar, otherUnit, ofRound, wordsUnused, howMany, acrossInOtherUnit, twoPlaces, ...notes].flatMap(
+    (note) => note(checked),
   );
 };
 
@@ -91,6 +91,14 @@ const wordsUnused: Check = (checked) => {
     severity: 'warning',
     suggestions: [put(checked, 'Keep it as placed', asPlacedRule(checked))],
   }));
+};
+
+/** More of it, or fewer, than there are places for: each other one wants a sentence of its own. */
+const howMany: Check = ({ step, placed, id }) => {
+  const planned = placed.units.length;
+  if (step.howMany === undefined || step.howMany.count === planned) return [];
+  const facts = { of: 'count', name: id, words: step.howMany.words, planned } as const;
+  return [{ ...saying('words-unused', facts), severity: 'warning' }];
 };
 
 /** Across said in the unit that goes up. */

@@ -26,6 +26,7 @@ export interface PlacingFacts {
   /** of a place, of a join, or of stuffing with what it leaves open */
   'words-unused': { words: string } & (
     | (OfFeature & { of: 'place' })
+    | (OfFeature & { of: 'count'; planned: number })
     | { of: 'join'; piece: string }
     | { of: 'stuffing'; piece: string; open: 'extent' | 'weight' | 'firmnesses' | 'optional' | 'left' }
   );
@@ -168,6 +169,8 @@ function unusedWords(facts: PlacingFacts['words-unused']): string {
   switch (facts.of) {
     case 'place':
       return `${words} could not be read and is left out for the ${facts.name}. Say it by rounds and stitches, or keep it as placed.`;
+    case 'count':
+      return `${words}: ${facts.planned === 1 ? 'only one of them is' : `${facts.planned} of them are`} planned. Write a sentence for each of the others, with its place.`;
     case 'join':
       return `${words} could not be read and is left out for the ${facts.piece.toLowerCase()}. ${aboutStance.test(facts.words) ? 'Say it by degrees or stitches: “drooping 30 degrees”, “leaning forward 20 degrees”, “turned 2 stitches clockwise”.' : 'Say it by rounds and stitches: “3 stitches between them”, “4 stitches from the front”.'}`;
     case 'stuffing':
