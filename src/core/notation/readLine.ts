@@ -299,6 +299,12 @@ export function chainsIn(item: Item): number {
   return isChain ? item.make * (item.extent.kind === 'count' ? item.extent.n : 1) : 0;
 }
 
+/** `R1: ch 20, join`: the first round is the chain that the next one is worked into. */
+export function isChainAlone({ label, items }: WorkLine): boolean {
+  const isFirst = label?.first === 1 && label.last === 1;
+  return isFirst && isFoundation(items) && items.some((item) => chainsIn(item) > 1);
+}
+
 /** `Join yarn in the front loops of R3 of the body`: what a round on the next line is worked into. */
 export const isBaseAlone = (items: readonly Item[]) =>
   items.some(({ type }) => type === 'base') &&

@@ -36,6 +36,7 @@ import {
   chainsIn,
   isBaseAlone,
   isEnding,
+  isChainAlone,
   isFoundation,
   isWork,
   linesRead,
@@ -343,6 +344,7 @@ class PatternReader {
     const { label } = work;
     if (!label) return null;
     const part = this.partOfRound(line);
+    if (part.rounds.length === 0 && isChainAlone(work)) return this.chainAsRound(part, line);
     const [repeated] = work.items;
     const other = work.items.some(isWork)
       ? null
@@ -365,6 +367,14 @@ class PatternReader {
     if (after.length > 0) this.keepBehind(after, line);
     part.lastLine = number + line.count - 1;
     return 'round';
+  }
+
+  /** `R1: ch 20, join`: what round 2 is worked into, and no round of stitches. */
+  private chainAsRound(part: PartSource, { read: { work }, number, count }: Line): LineKind {
+    this.chained(part, work.items, number);
+    this.foundation = [...this.foundation, ...work.items];
+    part.lastLine = number + count - 1;
+    return 'foundation';
   }
 
   /** `Next 3 rounds: sc around`, `Repeat last round 2 more times` */

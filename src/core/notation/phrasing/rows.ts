@@ -1,10 +1,13 @@
 import { n, nthOf, numberOf, st, ch, sl, label, re, type Phrasing } from './phrasing';
 
+/** `second` as the grammar reads it */
+const nth = (which: string): string =>
+  which.toLowerCase().replace('second', '2nd').replace('third', '3rd').replace('fourth', '4th');
+
 /** So many into chains counted from the hook: the first into its chain, the others on along it. */
 const fromHook = (count: string, which: string, stitch = 'sc'): string => {
   const stitches = numberOf(count);
-  const nth = which.toLowerCase().replace('second', '2nd').replace('third', '3rd').replace('fourth', '4th');
-  return `${stitch} in ${nth} ch from hook${stitches > 1 ? `, ${stitch} ${stitches - 1}` : ''}`;
+  return `${stitch} in ${nth(which)} ch from hook${stitches > 1 ? `, ${stitch} ${stitches - 1}` : ''}`;
 };
 
 /** A change at one end of a row or at both, and plain stitches between. */
@@ -69,6 +72,20 @@ export const rowPhrasings: readonly Phrasing[] = [
       String.raw`(?<![a-z])(sc|hdc|dc)\s*(\d{1,3})\s+(?:starting|beginning)\s+(?:in|from|with|at)\s+(?:the\s+)?(2nd|second|3rd|third)\s+${ch}(?:\s+from\s+(?:the\s+)?hook)?`,
     ),
     by: (_, stitch, count, which) => fromHook(count ?? '1', which ?? '2nd', stitch),
+  },
+  {
+    example: ['ch 10, sc in 2nd and each across', 'ch 10, sc in 2nd ch from hook and in each ch across'],
+    pattern: re(
+      String.raw`(?<=(?:\bch(?:ain)?s?[\s-]*\d{1,3}|\b\d{1,3}\s*ch(?:ain)?s?)\s*[,;.]\s*)(sc|hdc|dc)\s+in(?:to)?\s+(?:the\s+)?(2nd|second|3rd|third|4th|fourth)(?:\s+${ch})?(?:\s+from\s+(?:the\s+)?hook)?\s*,?\s*and\s+(?:then\s+)?(?:in(?:to)?\s+)?(?:each|every|all)(?:\s+(?:${ch}|${st}|one))?(?:\s+(?:across|along|after|to\s+(?:the\s+)?end))?(?![a-z\s]*\d)(?![a-z])`,
+    ),
+    by: (_, stitch, which) => `${stitch} in ${nth(which ?? '2nd')} ch from hook and in each ch across`,
+  },
+  {
+    example: ['ch 7, starting in 2nd ch: inc, sc 4', 'ch 7, inc in 2nd ch from hook, sc 4'],
+    pattern: re(
+      String.raw`(?<=(?:\bch(?:ain)?s?[\s-]*\d{1,3}|\b\d{1,3}\s*ch(?:ain)?s?)\s*[,;.]\s*)(?:starting\s+|beginning\s+|start\s+|begin\s+)?(?:from|in|at|with|into)\s+(?:the\s+)?(2nd|second|3rd|third)\s+${ch}(?:\s+from\s+(?:the\s+)?hook)?\s*[:,]?\s*(?:work\s+)?(inc|2\s*sc|two\s*sc)(?:\s+in\s+(?:it|that\s+${ch}|the\s+same\s+${ch}))?(?=\s*[,;])`,
+    ),
+    by: (_, which) => `inc in ${nth(which ?? '2nd')} ch from hook`,
   },
   {
     example: [
@@ -168,6 +185,26 @@ export const rowPhrasings: readonly Phrasing[] = [
     by: (_, which) => `sc in ${which} ch from hook and in each ch across`,
   },
   {
+    example: ['ch 10, skip first ch, sc in each ch', 'ch 10, sc in 2nd ch from hook and in each ch across'],
+    pattern: re(
+      String.raw`(?<=^[^,;]{0,30}(?:\bch(?:ain)?s?[\s-]*\d{1,3}|\b\d{1,3}\s*ch(?:ain)?s?)\s*[,;.]\s*(?:turn\s*[,;.]\s*)?)(?:skip|miss|sk)\s+(?:1|one|the\s+first|first|1st)(?:\s+${ch}(?:\s+from\s+(?:the\s+)?hook)?)?\s*[,;]?\s*(?:and\s+|then\s+)*(sc|hdc|dc)\s+(?:in(?:to)?\s+)?(?:each|every|all|across|the\s+rest)(?:\s+(?:of\s+(?:the\s+)?)?(?:(?:remaining|rem|other|rest)\s+)?(?:of\s+the\s+)?(?:${ch}|${st}))?(?:\s+(?:across|along|to\s+(?:the\s+)?end))?(?![a-z\s]*\d)(?![a-z])`,
+    ),
+    by: (_, stitch) => `${stitch} in 2nd ch from hook and in each ch across`,
+  },
+  {
+    example: ['ch 10, skip 1, sc 9', 'ch 10, sc in 2nd ch from hook, sc 8'],
+    pattern: re(
+      String.raw`(?<=^[^,;]{0,30}(?:\bch(?:ain)?s?[\s-]*\d{1,3}|\b\d{1,3}\s*ch(?:ain)?s?)\s*[,;.]\s*(?:turn\s*[,;.]\s*)?)(?:skip|miss|sk)\s+(?:1|one|the\s+first|first|1st)(?:\s+${ch}(?:\s+from\s+(?:the\s+)?hook)?)?\s*[,;]?\s*(?:and\s+|then\s+)*(?:(sc|hdc|dc)\s+(?:in\s+(?:the\s+)?(?:next\s+)?)?(\d{1,3})|(\d{1,3})\s*(sc|hdc|dc))(?:\s+(?:${ch}|${st}))?(?![a-z\d])`,
+    ),
+    by: (_, stitch, count, before, other) => fromHook(count ?? before ?? '1', '2nd', stitch ?? other),
+  },
+  {
+    example: ['sc into the back bump of 2nd ch from hook', 'sc into 2nd ch from hook'],
+    pattern:
+      /(?:the\s+)?back\s+(?:bumps?|humps?|bars?)\s+of\s+(?:the\s+)?(?=(?:2nd|3rd|second|third|next|each|every)\b)/gi,
+    by: () => '',
+  },
+  {
     example: ['Row 1: skip first ch, sc in next 8 ch', 'Row 1: sc in 2nd ch from hook, sc 7'],
     pattern: re(
       String.raw`${label}(?:skip|miss|sk)\s+(?:1|one|the\s+first|first)\s+${ch}\s*,?\s*(?:then\s+)?(?:sc\s+(?:in\s+)?(?:the\s+)?(?:next\s+|each\s+of\s+the\s+next\s+)?(\d{1,3})|(\d{1,3})\s+sc)(?:\s+${ch})?`,
@@ -177,7 +214,7 @@ export const rowPhrasings: readonly Phrasing[] = [
   {
     example: ['ch 3, sl st in 2nd ch, sl st', 'ch 3, sl st in 2nd ch from hook, sl st'],
     pattern: re(
-      String.raw`(?<=ch\s*\d{1,2}\s*[,;]\s*(?:${sl}|sc|hdc|dc)\s+in\s+(?:the\s+)?)(2nd|3rd|second|third)\s+ch(?:ain)?(?!\s*(?:from|s?p|-))(?![a-z])`,
+      String.raw`(?<=ch\s*\d{1,2}\s*[,;]\s*(?:\d\s*)?(?:${sl}|sc|hdc|dc|inc)\s+in\s+(?:the\s+)?)(2nd|3rd|second|third)\s+ch(?:ain)?(?!\s*(?:from|s?p|-))(?![a-z])`,
     ),
     by: (_, which) => `${which} ch from hook`,
   },
@@ -186,6 +223,34 @@ export const rowPhrasings: readonly Phrasing[] = [
     pattern:
       /(?<=in\s+(?:the\s+)?last\s+ch(?:ain)?\s*[,;])\s*(?:rotate|turn)(?:\s+(?:the\s+)?(?:work|piece))?\s*[,;](?=\s*(?:\d+\s*)?(?:sc|dc|hdc)\s+in\s)/gi,
     by: () => ' on other side:',
+  },
+  {
+    // Several in the last chain go around its end; one would be a row that is turned.
+    example: ['3 sc in last ch, turn work, sc 3', '3 sc in last ch, on other side: sc 3'],
+    pattern:
+      /(?<=(?:\b[2-9]|\btwo|\bthree|\bfour|\bfive)\s*(?:sc|dc|hdc)\s+in(?:to)?\s+(?:the\s+)?last(?:\s+ch(?:ain)?)?\s*[,;.])\s*(?:rotate|turn|flip)(?:\s+(?:the\s+|your\s+)?(?:work|piece|chain))?(?:\s+(?:around|over))?\s*[,;:](?=\s*(?:\d+\s*)?(?:sc|dc|hdc)\b)/gi,
+    by: () => ' on other side:',
+  },
+  {
+    example: ['turn to the other side, sc 3', 'on other side: sc 3'],
+    pattern: re(
+      String.raw`\b(?:rotate|turn|flip)(?:\s+(?:the\s+|your\s+)?(?:work|piece|chain))?\s+(?:around\s+)?(?:to|onto)\s+(?:the\s+)?(?:other|opposite|second)\s+side(?:\s+of\s+(?:the\s+)?(?:foundation\s+|starting\s+)?${ch})?\s*[,:;.]?`,
+    ),
+    by: () => 'on other side:',
+  },
+  {
+    example: ['on the back of the chain, sc 3', 'on other side: sc 3'],
+    pattern: re(
+      String.raw`\b(?:on|along|in|into|down)\s+the\s+(?:back|bottom|underside|lower\s+(?:side|edge)|free\s+loops)\s+of\s+the\s+(?:foundation\s+|starting\s+)?${ch}\s*[,:;.]?`,
+    ),
+    by: () => 'on other side:',
+  },
+  {
+    example: ['on other side: sc 4, 2 sc in the first ch', 'on other side: sc 4, 2 sc in last'],
+    pattern: re(
+      String.raw`(?<=\bother\s+side\b[^.]{0,80}?\d\s*sc\s+)in(?:to)?\s+(?:the\s+)?(?:very\s+)?first\s+${ch}`,
+    ),
+    by: () => 'in last',
   },
   {
     example: ['rotate to work along the opposite side of the foundation chain, sc 4', 'on other side: sc 4'],

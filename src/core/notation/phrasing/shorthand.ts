@@ -135,7 +135,7 @@ export const shorthandPhrasings: readonly Phrasing[] = [
       'R1: ch 11, sc in 2nd ch from hook and in each ch across',
     ],
     pattern:
-      /(?<=\bch(?:ain)?\s*\d{1,3}\s*[,.;]\s*(?:(?:turn|then|and)\s*,?\s*)*(?:sc|hdc|dc)\s+in\s+(?:the\s+)?)(2nd|3rd|second|third)\s+ch(?:ain)?\s+and\s+(?:then\s+)?(?:(?:all\s+)?(?:across|along|to\s+(?:the\s+)?end)|(?:in\s+)?each\s+(?:ch|chain|one|st)(?:\s+across)?)(?![a-z])/gi,
+      /(?<=\bch(?:ain)?\s*\d{1,3}\s*[,.;]\s*(?:(?:turn|then|and)\s*,?\s*)*(?:sc|hdc|dc)\s+in\s+(?:the\s+)?)(2nd|3rd|second|third)\s+ch(?:ain)?\s+and\s+(?:then\s+)?(?:(?:all\s+)?(?:across|along|to\s+(?:the\s+)?end)|(?:in\s+)?each\s+(?:ch|chain|one|st)(?:\s+(?:across|along|to\s+(?:the\s+)?end))?)(?![a-z])/gi,
     by: (_, which) => `${which} ch from hook and in each ch across`,
   },
   {
