@@ -196,7 +196,10 @@ export const rowPhrasings: readonly Phrasing[] = [
     pattern: re(
       String.raw`(?<=^[^,;]{0,30}(?:\bch(?:ain)?s?[\s-]*\d{1,3}|\b\d{1,3}\s*ch(?:ain)?s?)\s*[,;.]\s*(?:turn\s*[,;.]\s*)?)(?:skip|miss|sk)\s+(?:1|one|the\s+first|first|1st)(?:\s+${ch}(?:\s+from\s+(?:the\s+)?hook)?)?\s*[,;]?\s*(?:and\s+|then\s+)*(?:(sc|hdc|dc)\s+(?:in\s+(?:the\s+)?(?:next\s+)?)?(\d{1,3})|(\d{1,3})\s*(sc|hdc|dc))(?:\s+(?:${ch}|${st}))?(?![a-z\d])`,
     ),
-    by: (_, stitch, count, before, other) => fromHook(count ?? before ?? '1', '2nd', stitch ?? other),
+    by: (...found) => {
+      const [, stitch, after, before, other] = found;
+      return fromHook(after ?? before ?? '1', '2nd', stitch ?? other);
+    },
   },
   {
     example: ['sc into the back bump of 2nd ch from hook', 'sc into 2nd ch from hook'],
