@@ -51,6 +51,30 @@ export function unknownStitches(items: readonly Item[], text: string): Extract<I
   });
 }
 
+const someOf = String.raw`(?:\d{1,3}|one|two|three|four|five|six)`;
+/** Words that take stitches from a round or add some to it. */
+const changesCount = new RegExp(
+  [
+    String.raw`\b(?:leav(?:e|ing)|left)\s+(?:the\s+)?(?:(?:last|final|remaining|rem|next|first|other)\s+)?${someOf}\s*(?:sts?|stitch(?:es)?)?\s*(?:unworked|free|empty|undone|open)\b`,
+    String.raw`\b(?:stop(?:ping)?|end(?:ing)?|turn(?:ing)?)\s+(?:when\s+)?${someOf}\s*(?:sts?|stitch(?:es)?)?\s*(?:before|from|short\s+of)\s+(?:the\s+)?end\b`,
+    String.raw`\bhalf[\s-]*way\b`,
+    String.raw`\bexcept\b`,
+    String.raw`\bplus\s+${someOf}\s+more\b`,
+  ].join('|'),
+  'gi',
+);
+
+/** What of that was not read: the words of a line that hold one that was not understood. */
+function unreadChanges(items: readonly Item[], text: string): { words: string; at: number }[] {
+  return [...text.matchAll(changesCount)].flatMap(({ index, 0: words }) => {
+    const isUnread = (item: Item): boolean =>
+      item.type === 'group'
+        ? item.items.some(isUnread)
+        : item.type === 'unknown' && item.span.from < index + words.length && item.span.to > index;
+    return items.some(isUnread) ? [{ words, at: index }] : [];
+  });
+}
+
 /** One round under its checks. */
 interface Context {
   part: PartSource;
@@ -80,6 +104,11 @@ function unreadable(context: Context): Found[] {
     severity: 'error',
     at: item.span.from + 1,
   }));
+  const changes = unreadChanges(source.work.items, source.text).map(({ words, at }): Found => ({
+    ...saying('unknown-stitch', { ...round, words }),
+    severity: 'error',
+    at: at + 1,
+  }));
   const brackets = source.work.brackets.map((bracket): Found => ({
     ...saying('bracket-unpaired', round),
     severity: 'warning',
@@ -87,7 +116,9 @@ function unreadable(context: Context): Found[] {
   }));
   const isEmpty = source.work.items.length === 0;
   const empty: Found[] = isEmpty ? [{ ...saying('round-empty', round), severity: 'error' }] : [];
-  return [...unknown, ...empty, ...brackets, ...unclearLoops(context)];
+  // What is told already is not told twice.
+  const told = unknown.length > 0 ? unknown : changes;
+  return [...told, ...empty, ...brackets, ...unclearLoops(context)];
 }
 
 /** Loops said behind several things, which may be of all of them or of the last. */

@@ -16,9 +16,20 @@ function followsJoin(items: readonly Item[], index: number): boolean {
   return before?.type === 'join';
 }
 
+/** `Sc around, leaving the last 3 unworked`: all the way round but those. */
+function butForThoseLeft(items: Item[]): Item[] {
+  const left = items.findLastIndex((item) => item.type === 'leave' && item.n > 0);
+  const before = items[left - 1];
+  const leave = items[left];
+  const goesRound = (before?.type === 'work' || before?.type === 'group') && before.extent.kind === 'around';
+  if (leave?.type !== 'leave' || !goesRound) return items;
+  const shorter: Item = { ...before, extent: { kind: 'leave', n: leave.n } };
+  return items.map((item) => (item === before ? shorter : item));
+}
+
 /** The items of a round that make stitches: turning chains and the chain that opens a joined round do not count. */
 export function roundItems(source: RoundSource, first: boolean): Item[] {
-  let items: Item[] = [...source.foundation, ...source.work.items];
+  let items: Item[] = butForThoseLeft([...source.foundation, ...source.work.items]);
   // A chain that opens a ring, and one after the slip stitch that joins a round, only lift the yarn.
   const opensRing =
     isChain(items[0]) && items.slice(1).some((item) => item.type === 'work' && item.target === 'ring');

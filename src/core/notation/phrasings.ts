@@ -1,6 +1,7 @@
 import { bridged } from './grown';
 import { colourPhrasings } from './phrasing/colours';
 import { labelPhrasings } from './phrasing/labels';
+import { numberedPhrasings } from './phrasing/numbered';
 import type { Phrasing } from './phrasing/phrasing';
 import { roundPhrasings } from './phrasing/rounds';
 import { rowPhrasings } from './phrasing/rows';
@@ -12,6 +13,7 @@ import { workedIn } from './workedIn';
 /** Every manner, in the order they are tried. */
 export const phrasings: readonly Phrasing[] = [
   ...labelPhrasings,
+  ...numberedPhrasings,
   ...shorthandPhrasings,
   ...rowPhrasings,
   ...roundPhrasings,
