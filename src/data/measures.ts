@@ -34,8 +34,8 @@ export function useMeasures() {
   const { length, weight } = measures();
   return {
     own: { length, weight },
-    /** it could not be kept: the browser's storage is full or shut */
-    failed: keep.isError,
+    /** what could not be kept: the browser's storage is full or shut */
+    failed: keep.isError ? (keep.variables ?? null) : null,
     change: (own: OwnMeasures) => keep.mutate(own),
   };
 }

@@ -405,11 +405,7 @@ function numbering(part: PartSource, source: RoundSource, before: number): Probl
   const facts = { ...roundOf(source), before };
   const told = (what: Said): Problem[] => [{ ...what, severity: 'error', ...place, suggestions: [] }];
   // `R1: ch 20, join`: the chain was round 1.
-  const isOnChain =
-    before === 0 &&
-    source.number === 2 &&
-    source.foundation.some((item) => item.type === 'work' && item.word === 'ch');
-  if (source.number > before + 1 && !isOnChain)
-    return told(saying('round-missing', { ...facts, why: 'numbers' }));
+  const last = before === 0 && part.beginsWithChain ? 1 : before;
+  if (source.number > last + 1) return told(saying('round-missing', { ...facts, why: 'numbers' }));
   return source.number <= before ? told(saying('round-duplicate', facts)) : [];
 }

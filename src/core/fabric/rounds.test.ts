@@ -67,6 +67,8 @@ test('a stop stands behind its round, and not behind the row of that number too'
   expect(part!.stops.stops.map(({ after, row }) => [after, row])).toEqual([[6, 12]]);
   const onSheet = buildSheet(toy).parts[0]!.lines;
   expect(onSheet.map((line) => (line.kind === 'round' ? line.label : line.kind))).toEqual([
+    // The chain it is begun with, which has a line of its own.
+    'marks',
     'Row 1',
     'Row 2–6',
     'R1',

@@ -1,4 +1,7 @@
 import { analyseToy } from '../toy/analyse';
+import { buildSheet } from '../toy/sheet/buildSheet';
+import { patternForOthers, sameToy } from '../toy/sheet/forOthers';
+import { beginningOf } from '../toy/tasksOf';
 
 const read = (lines: string) => {
   const toy = analyseToy(`Terms: US\n\nBody\n${lines}\n`);
@@ -65,4 +68,25 @@ test('the second round then keeps its number, and what goes by numbers finds it'
 test('chains in the middle of a round are none to begin with', () => {
   expect(read('R1: 6 sc in mr\nR2: sc 3, ch 4, skip 1, sc 2\nR3: sc around')).toEqual(['6 9 9']);
   expect(read('R1: 6 sc in mr\nR3: inc x 6')).toEqual(['6 12', 'round-missing']);
+});
+
+test('a first round that is lost is told, also on a chain', () => {
+  expect(read('Ch 11\nRow 2: ch 1, turn, sc 10')).toContain('round-missing');
+  expect(read('R1: ch 20, join\nR3: sc 20')).toContain('round-missing');
+});
+
+test.each([
+  ['R1: ch 20, join\nR2-R8: sc around (20)', 'ch 20, sl st to first st'],
+  ['Ch 20, join with sl st to form a ring\nR1-R8: sc around (20)', 'ch 20, sl st to first st'],
+  ['Row 1: ch 10, turn\nRow 2: sc in 2nd ch from hook and across', 'ch 10, turn'],
+  ['R1: ch 10, sc in 2nd ch from hook and across', null],
+  ['R1: 6 sc in mr', null],
+])('the chain of a line of its own is on the sheet, and handed on: %s', (lines, beginning) => {
+  const toy = analyseToy(`Toy: T\nTerms: US\n\nBody\n${lines}\n`);
+  expect(beginningOf(toy.parts[0]!.source)).toBe(beginning);
+  const [first] = buildSheet(toy).parts[0]!.lines;
+  if (beginning) expect(first).toEqual({ kind: 'marks', text: `Begin with ${beginning}.` });
+  else expect(first).toMatchObject({ kind: 'round' });
+  const { text } = patternForOthers(toy, { terms: 'us', hand: 'right' });
+  expect(sameToy(analyseToy(text))).toBe(sameToy(toy));
 });

@@ -15,6 +15,7 @@ test.each([
   ['sc around with increases in the 3rd, 6th, 9th and 12th stitches (16)', 16],
   ['inc in the 1st and 7th st', 14],
   ['sc around, inc in the 4th st', 13],
+  ['hdc around, inc in the 4th and 8th st', 14],
 ])('an increase in each that is named: %s', (round, count) => {
   expect(third(round)).toEqual({ count, kinds: [] });
 });
@@ -31,6 +32,27 @@ test('they stand where they are named', () => {
   );
   const doubled = parents.filter((parent, i) => parents[i + 1] === parent);
   expect(doubled).toEqual([4, 8, 12]);
+});
+
+test('all of them are the stitch that is said', () => {
+  const made = (round: string) => {
+    const toy = analyseToy(`Terms: US\n\nBody\nR1: 6 sc in mr\nR2: inc x 6\nR3: ${round}\n`);
+    const { fabric } = toy.parts[0]!;
+    return new Set(fabric.kind.slice(fabric.offset[2], fabric.offset[3]));
+  };
+  expect(made('hdc around, inc in the 4th and 8th st')).toEqual(made('hdc around'));
+  expect(made('hdc around')).not.toEqual(made('sc around'));
+});
+
+test('in UK terms the plain stitch is theirs', () => {
+  const toy = analyseToy(
+    'Terms: UK\n\nBody\nR1: 6 dc in mr\nR2: inc x 6\nR3: dc around, inc in the 4th, 8th and 12th st\n',
+  );
+  expect([toy.parts[0]!.checks.at(-1)!.worked, toy.problems.length]).toEqual([15, 0]);
+});
+
+test('beside other work, where the numbers may count from there, it is told', () => {
+  expect(third('sc 2, inc in the 3rd and 4th st, sc 8').kinds).not.toEqual([]);
 });
 
 test.each(['sc around, inc in the 8th and 4th st', 'sc around, dec in the 4th and 8th st'])(

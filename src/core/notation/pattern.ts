@@ -68,6 +68,8 @@ export interface PartSource {
   rounds: RoundSource[];
   /** of a part that is nothing but chains: how many, where they stand, and whether they are joined to a ring */
   chain?: { stitches: number; line: number; isRing: boolean };
+  /** the chain it is worked on is its round 1 in the text: its rounds of stitches begin with 2 */
+  beginsWithChain?: true;
   steps: Sentence[];
   /** first and last line that belong to the part */
   firstLine: number;

@@ -373,6 +373,7 @@ class PatternReader {
   private chainAsRound(part: PartSource, { read: { work }, number, count }: Line): LineKind {
     this.chained(part, work.items, number);
     this.foundation = [...this.foundation, ...work.items];
+    part.beginsWithChain = true;
     part.lastLine = number + count - 1;
     return 'foundation';
   }

@@ -1,4 +1,5 @@
-import type { RoundSource } from '../notation/pattern';
+import type { PartSource, RoundSource } from '../notation/pattern';
+import { writeItems } from '../notation/writeItems';
 import { joinDirections } from '../join/directions';
 import { eyeAddress, eyeDirections, featureWords } from '../place/words/directions';
 import { markerPlan, markWords } from '../place/words/markerPlan';
@@ -26,6 +27,14 @@ export function wordsOfRound({ text, work }: RoundSource): string {
     .replace(/[\s[({=→]+$/, '')
     .trim();
   return trimmed || body.trim();
+}
+
+/** The chain or ring that a part is begun with, where it stands on a line of its own; null where the first round says it. */
+export function beginningOf({ rounds }: PartSource): string | null {
+  const begun = rounds[0]?.foundation ?? [];
+  const isChained = begun.some((item) => item.type === 'work' && item.word === 'ch');
+  // Chains are called so in both terms.
+  return isChained ? writeItems(begun, 'us') : null;
 }
 
 /** What a round's line says behind its total: how it closes, a sentence. */
@@ -60,6 +69,8 @@ function asidesOf(part: PartAnalysis, notes: readonly NoteAt[]): Map<number, str
   const { fabric, features, source } = part;
   const asides = new Map<number, string[]>();
   const put = (round: number, words: string) => asides.set(round, [...(asides.get(round) ?? []), words]);
+  const beginning = beginningOf(source);
+  if (beginning) put(1, `Before it: ${beginning}.`);
   for (const [i, round] of source.rounds.entries()) {
     for (const { before, text } of notes)
       if (before === i + 1) put(i + 1, `Before it your pattern says: ${text}`);

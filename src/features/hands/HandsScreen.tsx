@@ -179,7 +179,7 @@ function HowMeasured() {
         How you measure
       </Title>
       {failed ? (
-        <Notice tone="wrong" live actions={<Press label="Try again" onPress={() => change(own)} />}>
+        <Notice tone="wrong" live actions={<Press label="Try again" onPress={() => change(failed)} />}>
           This could not be kept: the browser’s storage is full or shut. It stays as it was.
         </Notice>
       ) : null}

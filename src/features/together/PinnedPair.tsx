@@ -6,6 +6,7 @@ import { checkPinned, type PinnedCheck, type PinnedUnit } from '../../core/join/
 import { pinWord, topPin } from '../../core/join/pins';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { joinPart } from '../../core/toy/joinAll';
+import { leastInchesMm, sizeWords } from '../../core/words/measures';
 import { useToy } from '../../data/useToy';
 import { Card } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
@@ -77,15 +78,19 @@ function Count({ name, pinned, counted, second, onChange }: CountProps) {
   );
 }
 
-const mm = (value: number) => `${withHalf(Math.round(Math.abs(value) * 2) / 2)} mm`;
+/** To half a mm, as near as one sees it. */
+function apart(value: number): string {
+  const mm = Math.round(Math.abs(value) * 2) / 2;
+  return mm < leastInchesMm ? `${withHalf(mm)} mm` : sizeWords(mm);
+}
 
 /** What the counts say, in a maker's words. */
 function words(check: PinnedCheck, { left, right }: Pair): string[] {
   const { level, lower, levelMm, even, leftFurtherMm, turned, leftLeansMoreDeg, moves } = check;
   const [further, lean] = [leftFurtherMm > 0 ? left : right, leftLeansMoreDeg > 0 ? left : right];
   return [
-    ...(level ? [] : [`The ${(lower === 'left' ? left : right).unit.name} is ${mm(levelMm)} lower.`]),
-    ...(even ? [] : [`The ${further.unit.name} is ${mm(leftFurtherMm)} further from the front.`]),
+    ...(level ? [] : [`The ${(lower === 'left' ? left : right).unit.name} is ${apart(levelMm)} lower.`]),
+    ...(even ? [] : [`The ${further.unit.name} is ${apart(leftFurtherMm)} further from the front.`]),
     ...moves,
     ...(turned === false
       ? [

@@ -26,6 +26,7 @@ import { suppliesOf, supplyLines } from '../supplies/suppliesOf';
 import { actTitle, bulksOf } from './stopWords';
 import type { RoundCheck } from '../../fabric/checkRounds';
 import { cutWords, fineSizeWords, sizeWords } from '../../words/measures';
+import { beginningOf } from '../tasksOf';
 
 export type SheetLine =
   | { kind: 'round'; label: string; text: string; count: string; wrong: boolean }
@@ -146,7 +147,9 @@ function runLine({ source, checks }: PartAnalysis, { from, to }: RoundRun): Shee
 function roundLines(part: PartAnalysis): SheetLine[] {
   const bulks = bulksOf(part.stops);
   const marked = markerPlan(part.fabric, part.features);
-  return runsOf(part).flatMap((run) => {
+  const beginning = beginningOf(part.source);
+  const begun: SheetLine[] = beginning ? [{ kind: 'marks', text: `Begin with ${beginning}.` }] : [];
+  const runs = runsOf(part).flatMap((run) => {
     const { row } = part.source.rounds[run.to]!;
     const onTheWay = marked.filter(({ round }) => round > run.from && round <= run.to + 1);
     const stops = part.stops.stops.filter((stop) => stop.row === run.to + 1);
@@ -159,6 +162,7 @@ function roundLines(part: PartAnalysis): SheetLine[] {
       ...stops.map((stop) => stopLine(stop, bulks)),
     ];
   });
+  return [...begun, ...runs];
 }
 
 function strokesOf(part: PartAnalysis, { points, lies }: NeedlePath): SheetMap['strokes'] {
