@@ -90,3 +90,12 @@ test.each([
   const { text } = patternForOthers(toy, { terms: 'us', hand: 'right' });
   expect(sameToy(analyseToy(text))).toBe(sameToy(toy));
 });
+
+test.each(['Magic ring', 'Make a magic ring', 'Begin with a magic ring:', 'MR', 'Adjustable loop'])(
+  'under a heading it is no part of that name: %s',
+  (line) => {
+    const toy = analyseToy(`Terms: US\n\nBody\n${line}\nR1: 6 sc\nR2: inc x 6\n`);
+    expect(toy.parts.map(({ source }) => source.name)).toEqual(['Body']);
+    expect(toy.parts[0]!.checks.map(({ worked }) => worked)).toEqual([6, 12]);
+  },
+);

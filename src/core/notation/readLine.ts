@@ -299,6 +299,12 @@ export function chainsIn(item: Item): number {
   return isChain ? item.make * (item.extent.kind === 'count' ? item.extent.n : 1) : 0;
 }
 
+/** `Make a magic ring` on a line of its own, under a heading: how the part begins, and no part of that name. */
+export const isMagicRing = (text: string): boolean =>
+  /^\W*(?:(?:make|start|begin|work)(?:ing)?\s+(?:with\s+|into\s+)?)?(?:an?\s+)?(?:(?:magic|adjustable)\s+(?:ring|circle|loop)|mr)\W*$/i.test(
+    text,
+  );
+
 /** `R1: ch 20, join`: the first round is the chain that the next one is worked into. */
 export function isChainAlone({ label, items }: WorkLine): boolean {
   const isFirst = label?.first === 1 && label.last === 1;

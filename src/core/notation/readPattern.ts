@@ -37,6 +37,7 @@ import {
   isBaseAlone,
   isEnding,
   isChainAlone,
+  isMagicRing,
   isFoundation,
   isWork,
   linesRead,
@@ -505,6 +506,7 @@ class PatternReader {
   private partHeading({ read, index, number, text }: Line): LineKind | null {
     const { heading, isBareWork, steps, work } = read;
     if (!heading || isBareWork || isEnding(work.items)) return null;
+    if (this.part?.rounds.length === 0 && isMagicRing(text)) return this.note(number, text);
     const says = steps.length > 0;
     const isHeading = heading.sure
       ? !says || this.around.workFollows(index)
