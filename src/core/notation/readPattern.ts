@@ -214,6 +214,7 @@ class PatternReader {
     (line) => this.finishing(line),
     (line) => this.copied(line),
     (line) => this.partWithWork(line),
+    (line) => this.ringLine(line),
     (line) => this.partHeading(line),
     (line) => this.toyName(line),
     (line) => this.repeat(line),
@@ -503,10 +504,16 @@ class PatternReader {
     return 'round';
   }
 
+  /** `Magic ring` under the heading of a part: it begins that part. */
+  private ringLine({ read: { heading, isBareWork }, number, text }: Line): LineKind | null {
+    const isBegun = this.part === null || this.part.rounds.length > 0;
+    if (isBegun || !heading || isBareWork || !isMagicRing(text)) return null;
+    return this.note(number, text);
+  }
+
   private partHeading({ read, index, number, text }: Line): LineKind | null {
     const { heading, isBareWork, steps, work } = read;
     if (!heading || isBareWork || isEnding(work.items)) return null;
-    if (this.part?.rounds.length === 0 && isMagicRing(text)) return this.note(number, text);
     const says = steps.length > 0;
     const isHeading = heading.sure
       ? !says || this.around.workFollows(index)
