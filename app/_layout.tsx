@@ -1,3 +1,4 @@
+import { t } from '../src/core/words/language';
 import { AtkinsonHyperlegibleNext_400Regular } from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular';
 import { AtkinsonHyperlegibleNext_700Bold } from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold';
 import { BricolageGrotesque_700Bold } from '@expo-google-fonts/bricolage-grotesque/700Bold';
@@ -8,6 +9,7 @@ import { useEffect, useState } from 'react';
 import { useColorScheme } from 'react-native';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { TamaguiProvider, View } from '@tamagui/core';
+import { isEnglishOnly, takeUpLanguage } from '../src/data/language';
 import { readToysWith } from '../src/data/reading';
 import { workbench } from '../src/features/pages';
 import { Guard } from '../src/ui/Guard';
@@ -45,16 +47,24 @@ function useLetters(): boolean {
   return loaded || failed !== null || waited;
 }
 
+/** Whether words can be said: in English at once, in another language when its file is there. */
+function useLanguageStands(): boolean {
+  const [stands, setStands] = useState(isEnglishOnly);
+  useEffect(() => void takeUpLanguage().then(() => setStands(true)), []);
+  return stands;
+}
+
 export default function RootLayout() {
   const scheme = useColorScheme() === 'dark' ? 'dark' : 'light';
   useEffect(keepOffline, []);
   const lettersStand = useLetters();
+  const languageStands = useLanguageStands();
   return (
     <SafeAreaProvider>
       <TamaguiProvider config={config} defaultTheme={scheme}>
         <QueryClientProvider client={client}>
           <View flex={1} minHeight={0} backgroundColor="$background">
-            {lettersStand ? <Pages /> : null}
+            {lettersStand && languageStands ? <Pages /> : null}
           </View>
         </QueryClientProvider>
       </TamaguiProvider>
@@ -65,7 +75,10 @@ export default function RootLayout() {
 /** Each page keeps what goes wrong in it to itself; this is for what goes wrong around them, where only loading anew helps. */
 function Pages() {
   return (
-    <Guard what="Hoppla" actions={<Press label="To the shelf" onPress={() => window.location.assign('/')} />}>
+    <Guard
+      what="Hoppla"
+      actions={<Press label={t`To the shelf`} onPress={() => window.location.assign('/')} />}
+    >
       <Slot />
     </Guard>
   );

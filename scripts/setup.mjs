@@ -87,6 +87,7 @@ export function build() {
     stdio: ['ignore', 'ignore', 'inherit'],
   });
   run(process.execPath, ['scripts/fonts.mjs']);
+  run(process.execPath, ['scripts/languages.mjs']);
   run(process.execPath, ['scripts/offline.mjs']);
   stamp('built', wanted);
 }

@@ -52,6 +52,7 @@ function showPages(results) {
 }
 
 check(stage('lint', 'npm', ['run', '-s', 'lint']));
+check(stage('list of words', process.execPath, ['scripts/words.mjs', '--check']));
 check(stage('types', 'npx', ['tsc', '--noEmit']));
 const unitsOk = stage('unit tests', 'npx', [
   'jest',

@@ -1,3 +1,4 @@
+import { t } from '../core/words/language';
 import type { RunEvent } from '../core/make/run';
 import type { ReadyToy } from './keptToy';
 
@@ -10,7 +11,7 @@ export interface DemoToy extends ReadyToy {
 /** The demo toys, the first on top. They ship with the app as they are kept, so that a new shelf reads no pattern. */
 export async function demoToys(): Promise<DemoToy[]> {
   const response = await fetch('/demo.json');
-  if (!response.ok) throw new Error('The demo toys could not be opened.');
+  if (!response.ok) throw new Error(t`The demo toys could not be opened.`);
   return (await response.json()) as DemoToy[];
 }
 

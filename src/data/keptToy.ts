@@ -1,3 +1,4 @@
+import { t } from '../core/words/language';
 import { carryPartIds, type KnownPart } from '../core/keep/partIds';
 import {
   documentVersion,
@@ -24,7 +25,8 @@ export interface ReadyToy {
 /** The toy kept under a key, or in a maker's words why it can't be read. */
 export function parseStored(id: string, kept: string): StoredToy | string {
   const stored = parsed(kept);
-  if (!isRecord(stored) || typeof stored.revision !== 'number') return 'What is kept of this toy is damaged.';
+  if (!isRecord(stored) || typeof stored.revision !== 'number')
+    return t`What is kept of this toy is damaged.`;
   const read = readDocument(JSON.stringify(stored.document ?? null));
   if (!read.ok) return read.message;
   return {
@@ -48,11 +50,11 @@ export function refuseTooLong(document: ReadyToy['document']): void {
   const over = document.text.length - limits.textSigns;
   if (over > 0)
     throw new TooLongError(
-      `This text is ${over} signs too long for one toy (up to ${limits.textSigns / 1000} thousand). Give the end of it to a toy of its own.`,
+      t`This text is ${over} signs too long for one toy (up to ${limits.textSigns / 1000} thousand). Give the end of it to a toy of its own.`,
     );
   if (JSON.stringify(document, null, 2).length > longestKept)
     throw new TooLongError(
-      'This text has too many odd signs to be kept. Take them out, or give a part of it to a toy of its own.',
+      t`This text has too many odd signs to be kept. Take them out, or give a part of it to a toy of its own.`,
     );
 }
 
@@ -62,7 +64,7 @@ export function recordIn(kept: string | null): RecordEntry[] {
   const record = readRecord(kept);
   if (!record)
     throw new RecordError(
-      'What was written down of this toy can’t be read. It stays as it is; nothing is added.',
+      t`What was written down of this toy can’t be read. It stays as it is; nothing is added.`,
     );
   return record;
 }
@@ -77,8 +79,8 @@ export function cardOf(text: string, hands: string | null): ToyCard {
     return toyCard(plannedForHands(analyseToy(text, { searches: false }), readHands(hands)));
   } catch {
     return {
-      name: text.trim().split('\n')[0]?.slice(0, 60) || 'Toy without a name',
-      next: 'Open it to see its text',
+      name: text.trim().split('\n')[0]?.slice(0, 60) || t`Toy without a name`,
+      next: t`Open it to see its text`,
       parts: 0,
       picture: null,
     };

@@ -1,3 +1,4 @@
+import { t } from '../core/words/language';
 import type { DBSchema } from 'idb';
 import { isEvent, type Run, type RunEvent } from '../core/make/run';
 import { connectionTo } from './database';
@@ -41,7 +42,7 @@ const database = connectionTo<Runs>(databaseName, (made) => {
 /** Another tab has gone on with this run. */
 export class MovedOnError extends Error {
   constructor() {
-    super('This toy is being made in another tab too, and it has moved on there.');
+    super(t`This toy is being made in another tab too, and it has moved on there.`);
   }
 }
 

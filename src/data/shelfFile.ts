@@ -1,3 +1,4 @@
+import { t } from '../core/words/language';
 import { strFromU8, strToU8, unzip, zip, type Unzipped, type Zippable } from 'fflate';
 import { readDocument, type ToyDocument } from '../core/keep/document';
 import { nameOfToy } from '../core/keep/toyCard';
@@ -112,7 +113,7 @@ export interface UnpackedShelf {
   unread: { file: string; why: string }[];
 }
 
-const damaged = 'This file can’t be read as a shelf. Nothing was changed.';
+const damaged = t`This file can’t be read as a shelf. Nothing was changed.`;
 
 /** The files of a zip, after a look at how many and how large they are. */
 function filesOf(bytes: Uint8Array): Promise<Unzipped> {
@@ -126,7 +127,7 @@ function filesOf(bytes: Uint8Array): Promise<Unzipped> {
           count += 1;
           size += originalSize;
           if (count > mostFiles || size > mostBytes)
-            throw new Error('This file unpacks to more than a shelf can hold. Nothing was changed.');
+            throw new Error(t`This file unpacks to more than a shelf can hold. Nothing was changed.`);
           return true;
         },
       },
@@ -175,17 +176,17 @@ export async function unpackShelf(bytes: Uint8Array): Promise<UnpackedShelf> {
       known += 1;
       const run = readRun(text);
       if (run) read.making.push(run);
-      else read.unread.push({ file: path, why: 'What was made can’t be read.' });
+      else read.unread.push({ file: path, why: t`What was made can’t be read.` });
     } else if (path === 'own.json') {
       const own = parsed(text);
       if (isRecord(own)) read.own = ownAmong(own);
-      else read.unread.push({ file: path, why: 'What was set can’t be read.' });
+      else read.unread.push({ file: path, why: t`What was set can’t be read.` });
     } else if (folder === 'as-kept') {
       known += 1;
-      read.unread.push({ file: path, why: 'It was damaged already when the shelf was saved.' });
+      read.unread.push({ file: path, why: t`It was damaged already when the shelf was saved.` });
     }
   }
-  if (known === 0) throw new Error('There are no toys in this file. Nothing was changed.');
+  if (known === 0) throw new Error(t`There are no toys in this file. Nothing was changed.`);
   return read;
 }
 

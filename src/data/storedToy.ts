@@ -1,3 +1,4 @@
+import { t } from '../core/words/language';
 import type { ToyDocument } from '../core/keep/document';
 
 /** A toy as kept, with the number of its saves: two tabs tell by it that one is behind. */
@@ -12,14 +13,14 @@ export interface StoredToy {
 /** Another tab has saved this toy since it was read here. */
 export class ConflictError extends Error {
   constructor(readonly stored: StoredToy) {
-    super('This toy was changed in another tab.');
+    super(t`This toy was changed in another tab.`);
   }
 }
 
 /** The toy was taken off the shelf, in another tab. */
 export class GoneError extends Error {
   constructor() {
-    super('This toy was deleted in another tab.');
+    super(t`This toy was deleted in another tab.`);
   }
 }
 
@@ -39,7 +40,7 @@ export class RecordError extends Error {}
 /** The record holds as much as it may. */
 export class FullRecordError extends RecordError {
   constructor(entries: number) {
-    super(`This record is full: ${entries} entries. Export the toy, then begin a copy of it.`);
+    super(t`This record is full: ${entries} entries. Export the toy, then begin a copy of it.`);
   }
 }
 

@@ -1,3 +1,4 @@
+import { t } from '../core/words/language';
 import { temporal } from 'zundo';
 import { createStore } from 'zustand/vanilla';
 import type { PartSource } from '../core/notation/pattern';
@@ -137,7 +138,7 @@ export function createToyEditor(
         status.setState({
           save: {
             kind: 'failed',
-            message: 'The browser would not save this. It is tried again; export the toy to be safe.',
+            message: t`The browser would not save this. It is tried again; export the toy to be safe.`,
           },
         });
         reschedule(retryAfterMs);

@@ -1,3 +1,4 @@
+import { t } from '../core/words/language';
 import { analyseToy } from '../core/toy/analyse';
 import { putYarn } from '../core/edit/yarnInText';
 import { readYarn, type Yarn } from '../core/supplies/yarn';
@@ -33,7 +34,7 @@ export const yarnShelf = {
       (other) => other.id !== yarn.id && other.name.toLowerCase() === read.yarn.name.toLowerCase(),
     );
     if (taken)
-      throw new Error('Another yarn has this name already. Add the colour or the hook to tell them apart.');
+      throw new Error(t`Another yarn has this name already. Add the colour or the hook to tell them apart.`);
     await storage.setItem(prefix + yarn.id, JSON.stringify(read.yarn));
     return read.yarn;
   },

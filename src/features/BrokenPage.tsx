@@ -1,3 +1,4 @@
+import { t } from '../core/words/language';
 import { useRouter, type ErrorBoundaryProps } from 'expo-router';
 import type { ReactNode } from 'react';
 import { Broken } from '../ui/Guard';
@@ -12,10 +13,10 @@ export function BrokenPage({ error, retry, instead }: ErrorBoundaryProps & { ins
   const router = useRouter();
   return (
     <Broken
-      what="This page"
+      what={t`This page`}
       error={error}
       retry={() => void retry()}
-      actions={<Press label="To the shelf" onPress={() => router.replace('/')} />}
+      actions={<Press label={t`To the shelf`} onPress={() => router.replace('/')} />}
       instead={instead}
     />
   );

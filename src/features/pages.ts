@@ -1,8 +1,11 @@
+import { takeUpLanguage } from '../data/language';
 import { takeUpMeasures } from '../data/measures';
 import { loadedPage } from '../ui/loadedPage';
 
-/** Loads what toys are read, shown and changed with, once; whatever that says goes by how this maker measures. */
+/** Loads what toys are read, shown and changed with, once; whatever that says goes by her language and by how she measures. */
 export const workbench = async () => {
+  // Many words are said while it loads.
+  await takeUpLanguage();
   const [loaded] = await Promise.all([import('./workbench'), takeUpMeasures()]);
   return loaded;
 };

@@ -1,3 +1,4 @@
+import { t } from '../core/words/language';
 import type { ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { View } from '@tamagui/core';
@@ -32,15 +33,15 @@ export function Broken({ what, actions, instead, error, retry }: BrokenProps) {
           tone="wrong"
           actions={
             <>
-              <Press label="Try again" onPress={retry} />
+              <Press label={t`Try again`} onPress={retry} />
               {actions}
             </>
           }
         >
-          {what} could not be shown. Nothing is lost: your text is kept as it was.
+          {t`${what} could not be shown. Nothing is lost: your text is kept as it was.`}
         </Notice>
       </View>
-      <Quiet>For a report: {failureOf(error)}</Quiet>
+      <Quiet>{t`For a report: ${failureOf(error)}`}</Quiet>
       {instead}
     </View>
   );

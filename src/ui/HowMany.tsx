@@ -1,3 +1,4 @@
+import { t } from '../core/words/language';
 import { NumberStep } from './NumberStep';
 
 /** Most toys that are planned at once. */
@@ -7,8 +8,8 @@ export const mostToys = 200;
 export function HowMany({ toys, onChange }: { toys: number; onChange: (toys: number) => void }) {
   return (
     <NumberStep
-      label="How many toys"
-      unit={toys === 1 ? 'toy' : 'toys'}
+      label={t`How many toys`}
+      unit={toys === 1 ? t`toy` : t`toys`}
       value={toys}
       step={1}
       least={1}

@@ -1,9 +1,10 @@
+import { t } from '../core/words/language';
 import type { ReactNode } from 'react';
 import { View } from '@tamagui/core';
 import { Body } from './text';
 
 const tones = { look: '$marker', wrong: '$danger', good: '$good', plain: '$edge' } as const;
-const signs = { look: 'Look', wrong: 'Wrong', good: 'Good', plain: '' } as const;
+const signs = { look: () => t`Look`, wrong: () => t`Wrong`, good: () => t`Good`, plain: null } as const;
 
 /** A message with its sign and, below it, what can be done. The colour is never the only sign. */
 export function Notice({
@@ -17,6 +18,7 @@ export function Notice({
   actions?: ReactNode;
   live?: boolean;
 }) {
+  const sign = signs[tone]?.() ?? null;
   return (
     <View
       role={live ? 'status' : undefined}
@@ -29,7 +31,7 @@ export function Notice({
       gap="$2"
     >
       <Body>
-        {signs[tone] ? <Body fontWeight="700">{signs[tone]}: </Body> : null}
+        {sign ? <Body fontWeight="700">{sign}: </Body> : null}
         {children}
       </Body>
       {actions ? (

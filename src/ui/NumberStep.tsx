@@ -1,3 +1,4 @@
+import { t } from '../core/words/language';
 import { useState } from 'react';
 import { TextInput } from 'react-native';
 import { useTheme, View } from '@tamagui/core';
@@ -37,7 +38,7 @@ export function NumberStep({ label, unit, value, step, steps = [], least, most, 
       <Body fontWeight="700">{label}</Body>
       <Row>
         <Press
-          name={`${label}: less`}
+          name={t`${label}: less`}
           icon={<Icon name="minus" />}
           disabled={value <= least}
           onPress={() => {
@@ -46,7 +47,7 @@ export function NumberStep({ label, unit, value, step, steps = [], least, most, 
           }}
         />
         <TextInput
-          aria-label={`${label}, in ${unit}`}
+          aria-label={t`${label}, in ${unit}`}
           inputMode="decimal"
           value={written ?? String(rounded(value))}
           onChangeText={take}
@@ -66,7 +67,7 @@ export function NumberStep({ label, unit, value, step, steps = [], least, most, 
         />
         <Body>{unit}</Body>
         <Press
-          name={`${label}: more`}
+          name={t`${label}: more`}
           icon={<Icon name="plus" />}
           disabled={value >= most}
           onPress={() => {

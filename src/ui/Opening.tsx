@@ -1,3 +1,4 @@
+import { t } from '../core/words/language';
 import { View } from '@tamagui/core';
 import { Body } from './text';
 
@@ -5,9 +6,7 @@ import { Body } from './text';
 export function Opening() {
   return (
     <View flex={1} padding="$5">
-      <Body color="$quiet" role="status">
-        Opening …
-      </Body>
+      <Body color="$quiet" role="status">{t`Opening …`}</Body>
     </View>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '../core/words/language';
 import { createElement } from 'react';
 import { Circle, Path } from 'react-native-svg';
 import type { Picture, PictureShape } from '../core/shape/picture';
@@ -18,7 +19,7 @@ export function ToyPicture({ picture, name, size }: ToyPictureProps) {
     src: pictureAddress(picture),
     width: size,
     height: size,
-    alt: picture ? `${name}, seen from the front` : `${name}: no rounds yet`,
+    alt: picture ? t`${name}, seen from the front` : t`${name}: no rounds yet`,
     decoding: 'async',
     draggable: false,
     style: { flexShrink: 0, display: 'block' },

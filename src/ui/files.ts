@@ -1,3 +1,4 @@
+import { t } from '../core/words/language';
 import { getDocumentAsync } from 'expo-document-picker';
 
 /** Hands the maker a file to keep. */
@@ -24,7 +25,7 @@ export type OpenedFile = { name: string; text: string } | { name: string; packed
 const largestText = 3_000_000;
 const largestPacked = 40_000_000;
 
-const notText = 'This file is not text. Open a .hoppla.json file, or a pattern saved as plain text.';
+const notText = () => t`This file is not text. Open a .hoppla.json file, or a pattern saved as plain text.`;
 
 /** What every packed file begins with. */
 const isPacked = ([p, k]: Uint8Array): boolean => p === 0x50 && k === 0x4b;
@@ -32,7 +33,7 @@ const isPacked = ([p, k]: Uint8Array): boolean => p === 0x50 && k === 0x4b;
 /** Lets the maker choose a file of text; null where she chose none. */
 export async function openText(): Promise<{ name: string; text: string } | null> {
   const file = await openFile();
-  if (file && 'packed' in file) throw new Error(notText);
+  if (file && 'packed' in file) throw new Error(notText());
   return file;
 }
 
@@ -52,14 +53,14 @@ export async function openFile(): Promise<OpenedFile | null> {
   });
   const asset = picked.canceled ? undefined : picked.assets[0];
   if (!asset?.file) return null;
-  if (asset.file.size > largestPacked) throw new Error('This file is too large for a shelf of toys.');
+  if (asset.file.size > largestPacked) throw new Error(t`This file is too large for a shelf of toys.`);
   const bytes = await asset.file.arrayBuffer();
   const packed = new Uint8Array(bytes);
   if (isPacked(packed)) return { name: asset.name, packed };
-  if (asset.file.size > largestText) throw new Error('This file is too large for a pattern or a toy.');
+  if (asset.file.size > largestText) throw new Error(t`This file is too large for a pattern or a toy.`);
   try {
     return { name: asset.name, text: new TextDecoder('utf-8', { fatal: true }).decode(bytes) };
   } catch {
-    throw new Error(notText);
+    throw new Error(notText());
   }
 }

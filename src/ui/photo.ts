@@ -1,3 +1,4 @@
+import { t } from '../core/words/language';
 import { getDocumentAsync } from 'expo-document-picker';
 
 /** As wide as a phone shows it, and no wider. */
@@ -15,7 +16,7 @@ export async function choosePhoto(): Promise<string | null> {
   const file = picked.canceled ? undefined : picked.assets[0]?.file;
   if (!file) return null;
   const picture = await createImageBitmap(file).catch(() => null);
-  if (!picture) throw new Error('This file is not a picture. Choose a photo.');
+  if (!picture) throw new Error(t`This file is not a picture. Choose a photo.`);
   const scale = Math.min(1, longestPx / Math.max(picture.width, picture.height));
   const canvas = document.createElement('canvas');
   canvas.width = Math.max(1, Math.round(picture.width * scale));

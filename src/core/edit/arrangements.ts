@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import { applyEdits } from '../notation/applyEdits';
 import { ruleEdits } from '../place/move/front';
 import { raised, withApart } from '../place/move/step';
@@ -56,9 +57,9 @@ export function arrangementWords(part: PartAnalysis, eyes: FeaturePlacement): { 
   const risen =
     rise && rise.stitches > 0 ? `, ${rise.stitches} ${rise.direction === 'above' ? 'up' : 'down'}` : '';
   const twoLines = lines.map((line) => `${label[line - 1]}|${label[line]}`).join(' and ');
-  const off = `${tenthWords(Math.abs(missMm))} off`;
+  const off = t`${tenthWords(Math.abs(missMm))} off`;
   return {
-    words: rule.lying ? `${twoLines}${risen}` : `${gap.join('|')}, ${apart} apart`,
+    words: rule.lying ? `${twoLines}${risen}` : t`${gap.join('|')}, ${apart} apart`,
     off: Math.abs(missStitches) < 0.05 ? 'centred' : off,
   };
 }

@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import type { Problem } from '../notation/problem';
 import type { ToyAnalysis } from '../toy/analyse';
 import { sizeOfPart } from '../toy/stuffedPart';
@@ -37,14 +38,14 @@ export function compareToys(before: ToyAnalysis, after: ToyAnalysis): Change[] {
           .map((unit) => unit.from)
           .sort((a, b) => a - b)
           .join(' and ');
-      say('eyes across', `${old.eyes.rule.sizeMm} mm`, `${part.eyes.rule.sizeMm} mm`);
-      say('eyes, holes', holes(old.eyes), holes(part.eyes));
-      say('eyes apart', sizeWords(old.eyes.surfaceMm), sizeWords(part.eyes.surfaceMm));
+      say(t`eyes across`, `${old.eyes.rule.sizeMm} mm`, `${part.eyes.rule.sizeMm} mm`);
+      say(t`eyes, holes`, holes(old.eyes), holes(part.eyes));
+      say(t`eyes apart`, sizeWords(old.eyes.surfaceMm), sizeWords(part.eyes.surfaceMm));
     }
     const rounds = (stops: typeof part.stops) => stops.stops.map((stop) => stop.after).join(', ') || 'none';
-    say('stops after round', rounds(old.stops), rounds(part.stops));
+    say(t`stops after round`, rounds(old.stops), rounds(part.stops));
     const tail = (stops: typeof part.stops) => (stops.closing ? threadWords(stops.closing.tailMm) : 'none');
-    say('tail to leave', tail(old.stops), tail(part.stops));
+    say(t`tail to leave`, tail(old.stops), tail(part.stops));
   }
   return changes;
 }

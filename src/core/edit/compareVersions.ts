@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import { sizeOfToy } from '../join/pose/posed';
 import { frameOfPart, type PartAnalysis, type ToyAnalysis } from '../toy/analyse';
 import { assembled } from '../toy/assembled';
@@ -36,7 +37,7 @@ function differing(
 function calledOf({ parts }: ToyAnalysis, { source }: PartAnalysis): string {
   const alike = parts.filter((other) => other.source.name === source.name);
   const at = alike.findIndex((other) => other.source === source);
-  return at === 0 ? source.name : `${source.name}, number ${at + 1}`;
+  return at === 0 ? source.name : t`${source.name}, number ${at + 1}`;
 }
 
 function wholeOf(toy: ToyAnalysis): Map<string, string> {
@@ -54,13 +55,13 @@ function wholeOf(toy: ToyAnalysis): Map<string, string> {
       'stitches',
       `${toy.parts.reduce((sum, { source, fabric }) => sum + source.make * fabric.kind.length, 0)}`,
     ],
-    ['time by usual figures', timeWords(minutesOfAll(toy.order.steps))],
+    [t`time by usual figures`, timeWords(minutesOfAll(toy.order.steps))],
   ]);
 }
 
 const partsOf = (toy: ToyAnalysis) =>
   new Map(
-    toy.parts.map((part) => [calledOf(toy, part), `${part.source.make} × ${part.checks.length} rounds`]),
+    toy.parts.map((part) => [calledOf(toy, part), t`${part.source.make} × ${part.checks.length} rounds`]),
   );
 
 /** Every round line of a part by its number, with what it comes to. */
@@ -70,7 +71,7 @@ function roundsOf({ source, checks }: PartAnalysis): Map<string, string> {
     for (let round = first; round <= last; round += 1) {
       const worked = checks[index + round - first]?.worked;
       said.set(
-        `${source.rounds[index]?.row ? 'Row' : 'Round'} ${round}`,
+        `${source.rounds[index]?.row ? t`Row` : t`Round`} ${round}`,
         worked === undefined ? body : `${body} [${worked}]`,
       );
     }
@@ -90,7 +91,7 @@ function inRuns(changes: readonly Change[]): Change[] {
   }
   return runs.map(({ first, last, ...change }) => ({
     ...change,
-    what: first === last ? change.what : `${change.what.replace(/ \d+$/, '')}s ${first} to ${last}`,
+    what: first === last ? change.what : t`${change.what.replace(/ \d+$/, '')}s ${first} to ${last}`,
   }));
 }
 
@@ -100,7 +101,7 @@ function placesOf(part: PartAnalysis): Map<string, string> {
     ...features.map((feature): [string, string] => {
       if (feature !== eyes) return [feature.id, featureWords(feature, frameOfPart(part), eyes).address];
       const { gap, holes } = eyeAddress(form, feature);
-      return ['eyes', `${feature.rule.sizeMm} mm, ${gap}, ${holes}`];
+      return ['eyes', t`${feature.rule.sizeMm} mm, ${gap}, ${holes}`];
     }),
     ...lines.map((line): [string, string] => [`${line.thing}, ${line.along}`, lineHeading(fabric, line)]),
   ]);
@@ -111,7 +112,7 @@ function joinsOf({ joined, parts }: ToyAnalysis): Map<string, string> {
     parts.find(({ source }) => source.id === id)?.source.name.toLowerCase() ?? id;
   return new Map(
     joined.joins.map(({ unit, on, round, stitch }) => {
-      const where = round === null ? '' : ` round ${round}${stitch === null ? '' : `, stitch ${stitch}`}`;
+      const where = round === null ? '' : t` round ${round}${stitch === null ? '' : t`, stitch ${stitch}`}`;
       return [unit.name, `${nameOf(on.part)}${where}`];
     }),
   );
@@ -126,7 +127,7 @@ function takesOf(toy: ToyAnalysis): Map<string, string> {
     ),
     ['stuffing', weightWords(stuffingG)] as const,
     ...hardware.map(
-      ({ kind, sizeMm, count }) => [sizeMm > 0 ? `${kind}, ${sizeMm} mm` : kind, `${count}`] as const,
+      ({ kind, sizeMm, count }) => [sizeMm > 0 ? t`${kind}, ${sizeMm} mm` : kind, `${count}`] as const,
     ),
   ]);
 }
@@ -145,8 +146,8 @@ export function compareVersions(before: ToyAnalysis, after: ToyAnalysis): Differ
     return twin ? [{ part, twin }] : [];
   });
   const differences: Difference[] = [
-    { about: 'whole', changes: differing('The whole toy', wholeOf(before), wholeOf(after)) },
-    { about: 'parts', changes: differing('Parts', partsOf(before), partsOf(after)) },
+    { about: 'whole', changes: differing(t`The whole toy`, wholeOf(before), wholeOf(after)) },
+    { about: 'parts', changes: differing(t`Parts`, partsOf(before), partsOf(after)) },
     {
       about: 'rounds',
       changes: pairs.flatMap(({ part, twin }) =>
@@ -162,8 +163,8 @@ export function compareVersions(before: ToyAnalysis, after: ToyAnalysis): Differ
         ...compareToys(before, after).filter(({ what }) => !/^eyes/.test(what)),
       ],
     },
-    { about: 'joins', changes: differing('Joined to', joinsOf(before), joinsOf(after)) },
-    { about: 'takes', changes: differing('What it takes', takesOf(before), takesOf(after)) },
+    { about: 'joins', changes: differing(t`Joined to`, joinsOf(before), joinsOf(after)) },
+    { about: 'takes', changes: differing(t`What it takes`, takesOf(before), takesOf(after)) },
   ];
   return differences.filter(({ changes }) => changes.length > 0);
 }

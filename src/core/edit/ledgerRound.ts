@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import { roundCards, setOneRound } from './editRounds';
 import { roundCount } from '../fabric/fabric';
 import type { Join, LedgerLine } from '../join/joined';
@@ -49,19 +50,20 @@ export function writeLedgerRound(
   const card =
     wall &&
     roundCards(wall.source).find(({ first, last }) => round !== null && first <= round && round <= last);
-  if (!wall || !card || !ledger || round === null || join.asWritten) return no('There is no round to write.');
+  if (!wall || !card || !ledger || round === null || join.asWritten)
+    return no(t`There is no round to write.`);
   if (loops !== 'both' && loops !== null)
-    return no('It is worked into one loop only: write that round yourself.');
+    return no(t`It is worked into one loop only: write that round yourself.`);
   if (!isPlain(wall, round))
     return no(
-      `Round ${round} is more than plain stitches: write the parts into it yourself, so that nothing of it is lost.`,
+      t`Round ${round} is more than plain stitches: write the parts into it yourself, so that nothing of it is lost.`,
     );
   const joins = together(toy, join);
   const sentences = [...new Set(joins.map(({ sentence }) => sentence))];
   const others = toy.joined.joins.some((one) => sentences.includes(one.sentence) && !joins.includes(one));
   if (others)
     return no(
-      'The sentence that joins them joins other parts too. Give those a sentence of their own first.',
+      t`The sentence that joins them joins other parts too. Give those a sentence of their own first.`,
     );
   const cut = applyEdits(toy.text, overSentences(sentences.map((said) => ({ said, words: '' }))));
   const body = ledgerBody(ledger, joins, {
@@ -71,11 +73,11 @@ export function writeLedgerRound(
   const before = analyseToy(cut, { searches: false });
   const there = before.parts.find(({ source }) => source.id === on.part);
   const again = there && roundCards(there.source).find(({ first, last }) => first <= round && round <= last);
-  if (!again) return no('There is no round to write.');
+  if (!again) return no(t`There is no round to write.`);
   const text = setOneRound(cut, again, round, body);
   return comesOut(analyseToy(text, { searches: false }), joins, ledger)
     ? { ok: true, text }
-    : no('Written out it does not come to the same stitches: write the round yourself.');
+    : no(t`Written out it does not come to the same stitches: write the round yourself.`);
 }
 
 function ledgerBody(

@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import { roundCount } from '../fabric/fabric';
 import { evenRound } from '../fabric/evenRound';
 import type { Item, LoopsWord, StitchWord, WorkItem } from '../notation/ast';
@@ -306,10 +307,10 @@ export function stretchPart(
 export function notStretchedWords(part: string, { why, round }: NotStretched): string {
   const name = part.toLowerCase();
   if (why === 'not-round')
-    return `The ${name} is not worked in rounds from a ring of its own: change its rounds by hand.`;
+    return t`The ${name} is not worked in rounds from a ring of its own: change its rounds by hand.`;
   if (why === 'line')
-    return `The line of round ${round} of the ${name} says more than the round. Put the rest on a line of its own.`;
-  if (why === 'too-small') return `So small, the ${name} would lose rounds that matter. Take a larger size.`;
-  const which = round === null ? 'Some of its rounds are' : `Round ${round} is`;
-  return `${which} worked in more than plain stitches, increases and decreases, so the ${name} stays as it is. Change it by hand.`;
+    return t`The line of round ${round} of the ${name} says more than the round. Put the rest on a line of its own.`;
+  if (why === 'too-small') return t`So small, the ${name} would lose rounds that matter. Take a larger size.`;
+  const which = round === null ? t`Some of its rounds are` : t`Round ${round} is`;
+  return t`${which} worked in more than plain stitches, increases and decreases, so the ${name} stays as it is. Change it by hand.`;
 }

@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import type { Item } from '../notation/ast';
 import { readWorkLine } from '../notation/grammar';
 import { limits } from '../notation/limits';
@@ -37,7 +38,7 @@ function otherNumbers(text: string, token: IToken): Candidate[] {
   const from = token.startOffset;
   const instead = (other: number, distance: number): Candidate => ({
     text: splice(text, from, from + token.image.length, String(other)),
-    title: `${other} instead of ${value}`,
+    title: t`${other} instead of ${value}`,
     distance,
   });
   const struckTwice = [...new Set(digitsOf(value))].map((digit) => instead(digit, 2));
@@ -55,7 +56,7 @@ function otherWay(text: string, token: IToken): Candidate[] {
   return [
     {
       text: splice(text, from, from + token.image.length, word),
-      title: `${word} instead of ${token.image}`,
+      title: t`${word} instead of ${token.image}`,
       distance: 3,
     },
   ];
@@ -69,7 +70,7 @@ function otherTotal({ text, work }: RoundSource, check: RoundCheck): Candidate[]
   return [
     {
       text: splice(text, total.span.from, total.span.to, String(check.worked)),
-      title: `total ${check.worked} instead of ${total.value}`,
+      title: t`total ${check.worked} instead of ${total.value}`,
       distance: fillsExactly ? 1 : 6,
     },
   ];
@@ -87,8 +88,8 @@ function leftOverPlain({ text, work }: RoundSource, check: RoundCheck): Candidat
     : text.trimEnd().replace(/[.;,]$/, '').length;
   return [
     {
-      text: splice(text, at, at, left === 1 ? ', sc' : `, sc ${left}`),
-      title: left === 1 ? 'work the one left over plain' : `work the ${left} left over plain`,
+      text: splice(text, at, at, left === 1 ? t`, sc` : `, sc ${left}`),
+      title: left === 1 ? t`work the one left over plain` : t`work the ${left} left over plain`,
       distance: 1 + left / 2,
       isLeftOver: true,
     },
@@ -99,7 +100,7 @@ function leftOverPlain({ text, work }: RoundSource, check: RoundCheck): Candidat
 function plainAround({ text, work }: RoundSource): Candidate[] {
   if (work.items.length > 0) return [];
   const words = `${text.trimEnd().replace(/:?$/, ':')} sc around`;
-  return [{ text: words, title: 'plain all around', distance: 1 }];
+  return [{ text: words, title: t`plain all around`, distance: 1 }];
 }
 
 /** A word that is no stitch, as each of the usual ones. */
@@ -110,7 +111,7 @@ function knownWords({ text, work }: RoundSource): Candidate[] {
     if (!written) return [];
     return ['sc', 'inc', 'dec', 'hdc', 'dc', 'sl st'].map((word, rank) => ({
       text: splice(text, item.span.from, item.span.to, before + word + after),
-      title: `${word} instead of “${written}”`,
+      title: t`${word} instead of “${written}”`,
       distance: 1 + difference(written, word) + rank / 4,
     }));
   });
@@ -143,7 +144,7 @@ function closings(text: string, work: RoundSource['work']): Candidate[] {
   const partner: Record<string, string> = { '(': ')', '[': ']', '{': '}' };
   const close = partner[sign];
   if (!close)
-    return [{ text: splice(text, open.from, open.to, ''), title: `without the “${sign}”`, distance: 1 }];
+    return [{ text: splice(text, open.from, open.to, ''), title: t`without the “${sign}”`, distance: 1 }];
   const places = [...text.matchAll(/\s*(?:[x×]\s*\d|\d+\s*(?:times|x)|around|repeat)/gi)]
     .map((found) => found.index)
     .filter((at) => at > open.to);
@@ -151,7 +152,7 @@ function closings(text: string, work: RoundSource['work']): Candidate[] {
   places.push(text.trimEnd().length);
   return places.map((at, index) => ({
     text: splice(text, at, at, close),
-    title: `“${close}” ${index === places.length - 1 ? 'at the end' : 'after what is repeated'}`,
+    title: `“${close}” ${index === places.length - 1 ? t`at the end` : t`after what is repeated`}`,
     distance: 1 + index / 10,
   }));
 }
@@ -263,7 +264,7 @@ class Search {
     scored.sort((a, b) => a.after - b.after || a.candidate.distance - b.candidate.distance);
     return scored.slice(0, this.options.most).map(({ candidate, after }) => {
       const isMore = after > 0 && after >= this.errors;
-      const more = isMore ? `; then ${plural(after, 'round')} after it must change too` : '';
+      const more = isMore ? t`; then ${plural(after, 'round')} after it must change too` : '';
       return { title: capital(candidate.title) + more, edits: [overRound(source, candidate.text)] };
     });
   }
@@ -298,7 +299,7 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 function renumber(part: PartSource, index: number): Suggestion[] {
   const start = (part.rounds[index - 1]?.number ?? 0) + 1;
   return [
-    { title: `Number it ${start}, and those after it on from there`, edits: renumberFrom(part, index) },
+    { title: t`Number it ${start}, and those after it on from there`, edits: renumberFrom(part, index) },
   ];
 }
 
@@ -313,7 +314,7 @@ function fillIn(part: PartSource, index: number): Suggestion[] {
   const label = first === last ? `${word}${first}` : `${word}${first}-${word}${last}`;
   return [
     {
-      title: first === last ? `Put in round ${first}, plain` : `Put in rounds ${first} to ${last}, plain`,
+      title: first === last ? t`Put in round ${first}, plain` : t`Put in rounds ${first} to ${last}, plain`,
       edits: [{ line: lastLineOf(before), text: `${label}: sc around`, insertAfter: true }],
     },
     ...renumber(part, index),

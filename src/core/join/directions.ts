@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import { roundCount } from '../fabric/fabric';
 import { stitchAtAzimuth, turn, wrapAngle } from '../shape/azimuth';
 import type { Join, JoinedToy, JoinPart, LedgerLine, Pin } from './joined';
@@ -30,13 +31,15 @@ export function withHalf(value: number): string {
 }
 
 const roundWords = (round: number): string =>
-  Number.isInteger(round) ? `round ${round}` : `between rounds ${Math.floor(round)} and ${Math.ceil(round)}`;
+  Number.isInteger(round)
+    ? t`round ${round}`
+    : t`between rounds ${Math.floor(round)} and ${Math.ceil(round)}`;
 
 /** A half stitch lies between two. */
 function stitchWords(stitch: number, count: number): string {
-  if (Number.isInteger(stitch)) return `stitch ${stitch}`;
+  if (Number.isInteger(stitch)) return t`stitch ${stitch}`;
   const before = Math.floor(stitch);
-  return `between stitches ${before === 0 ? count : before} and ${before + 1 > count ? 1 : before + 1}`;
+  return t`between stitches ${before === 0 ? count : before} and ${before + 1 > count ? 1 : before + 1}`;
 }
 
 /** What the stitches of an outline are called, one after the other; null of an edge, whose stitches go by their numbers. */
@@ -49,29 +52,29 @@ function namesOfOutline({ kind, unit }: Join, parts: readonly JoinPart[]): strin
 function edgeWords({ path }: Join, { row, stitch }: Pin, names: readonly string[] | null): string {
   const edges = (path ?? []).filter((sewn) => sewn.row === row && sewn.stitch === stitch);
   if (edges.length === 0) return '';
-  if (names) return `${edges.map(({ edge }) => names[edge - 1] ?? '').join(' and ')} to `;
+  if (names) return t`${edges.map(({ edge }) => names[edge - 1] ?? '').join(' and ')} to `;
   const numbers = edges.map(({ edge }) => edge).join(' and ');
-  return `its ${edges.length === 1 ? 'stitch' : 'stitches'} ${numbers} to `;
+  return t`its ${edges.length === 1 ? t`stitch` : t`stitches`} ${numbers} to `;
 }
 
 /** Each pin with the stitches it holds together: `top: its stitch 4 to round 6, stitch 9`. */
 function pinsSaid(join: Join, wall: JoinPart, names: readonly string[] | null = null): string[] {
   return (join.pins ?? []).map((pin) => {
-    const to = `round ${pin.round}, stitch ${pin.stitch}`;
+    const to = t`round ${pin.round}, stitch ${pin.stitch}`;
     return `${pinWord(wall, pin.at)}: ${edgeWords(join, pin, names)}${to}`;
   });
 }
 
 /** One entry of a no-sew round in words. */
 function ledgerWords(entry: LedgerLine, nameOf: (part: string, unit: number) => string): string {
-  if ('plain' in entry) return `${entry.plain} plain`;
-  return `${entry.stitches} through the ${nameOf(entry.part, entry.unit)} and the fabric together`;
+  if ('plain' in entry) return t`${entry.plain} plain`;
+  return t`${entry.stitches} through the ${nameOf(entry.part, entry.unit)} and the fabric together`;
 }
 
 /** Edge stitches that follow each other onto one wall stitch or on along a round, in a few words each. */
 function pathWords(path: NonNullable<Join['path']>, names: readonly string[] | null): string[] {
   return path.map(
-    ({ edge, round, stitch }) => `${names?.[edge - 1] ?? edge} to round ${round}, stitch ${stitch}`,
+    ({ edge, round, stitch }) => t`${names?.[edge - 1] ?? edge} to round ${round}, stitch ${stitch}`,
   );
 }
 
@@ -104,27 +107,27 @@ function wallLines(join: Join, wall: JoinPart, toy: JoinedToy): string[] {
   const lines: string[] = [];
   if (covers) {
     const [from, to] = covers.rounds;
-    const rounds = from === to ? `round ${from}` : `rounds ${from} to ${to}`;
-    lines.push(`It covers ${rounds}, stitches ${covers.stitches[0]} to ${covers.stitches[1]}.`);
+    const rounds = from === to ? t`round ${from}` : t`rounds ${from} to ${to}`;
+    lines.push(t`It covers ${rounds}, stitches ${covers.stitches[0]} to ${covers.stitches[1]}.`);
   }
   if (row === null || round === null || stitch === null) return lines;
   const count = countAbout(wall, row);
   if (isFlat(wall)) {
     lines.push(
-      `Row ${Math.round(round)} has ${count} stitches, its middle is at ${withHalf((count + 1) / 2)}. Every other row is counted back; top, left and right are with its right side towards you.`,
+      t`Row ${Math.round(round)} has ${count} stitches, its middle is at ${withHalf((count + 1) / 2)}. Every other row is counted back; top, left and right are with its right side towards you.`,
     );
     return lines.map(asRows);
   }
   const front = fronts.get(wall.part.id) ?? wall.front;
   const frontStitch = stitchAtAzimuth(wall.fabric, wall.starts, Math.max(1, Math.round(row)), front);
   lines.push(
-    `Round ${Math.round(round)} has ${count} stitches; the front line passes it at ${withHalf(Math.round(frontStitch * 2) / 2)}.`,
+    t`Round ${Math.round(round)} has ${count} stitches; the front line passes it at ${withHalf(Math.round(frontStitch * 2) / 2)}.`,
   );
   const other = otherOf(join, wall, toy);
   if (other?.stitch !== null && other?.stitch !== undefined && unit.side === 'left') {
     const there = stitchWords(other.stitch, count);
     lines.push(
-      `The ${other.unit.name} is ${Number.isInteger(other.stitch) ? `at ${there}` : there}: the two lie as far from the front line, and their numbers differ because stitches are counted from the start of the round.`,
+      t`The ${other.unit.name} is ${Number.isInteger(other.stitch) ? t`at ${there}` : there}: the two lie as far from the front line, and their numbers differ because stitches are counted from the start of the round.`,
     );
   }
   return lines;
@@ -140,38 +143,38 @@ const nothing = { lines: [], pins: [], path: [] };
 function edgeDirections(join: Join, wall: JoinPart): Said {
   const { path, doubles } = join;
   const wallName = wall.part.name.toLowerCase();
-  if (!path) return { ...nothing, address: `not to the edge of the ${wallName} as it is` };
+  if (!path) return { ...nothing, address: t`not to the edge of the ${wallName} as it is` };
   const twice =
     doubles && doubles.length > 0
-      ? `The edges differ: sew stitch ${doubles.join(', ')} of the smaller edge to two of the larger.`
-      : 'Both edges have as many stitches: sew stitch to stitch.';
+      ? t`The edges differ: sew stitch ${doubles.join(', ')} of the smaller edge to two of the larger.`
+      : t`Both edges have as many stitches: sew stitch to stitch.`;
   return {
     ...nothing,
-    address: `its edge to the edge of the ${wallName}`,
-    lines: [twice, 'Bring the fronts together and begin at the back.'],
+    address: t`its edge to the edge of the ${wallName}`,
+    lines: [twice, t`Bring the fronts together and begin at the back.`],
     pins: pinsSaid(join, wall),
-    path: path.map(({ edge, stitch }) => `${edge} to ${stitch}`),
+    path: path.map(({ edge, stitch }) => t`${edge} to ${stitch}`),
   };
 }
 
 function fittedDirections(join: Join, wall: JoinPart): Said {
   const { round, path, doubles, ring } = join;
   const wallName = wall.part.name.toLowerCase();
-  if (round === null) return { ...nothing, address: `on the ${wallName}: how deep is not said yet` };
+  if (round === null) return { ...nothing, address: t`on the ${wallName}: how deep is not said yet` };
   const twice =
     doubles && doubles.length > 0
-      ? [`The counts differ: stitch ${doubles.join(', ')} of the smaller takes two of the larger.`]
+      ? [t`The counts differ: stitch ${doubles.join(', ')} of the smaller takes two of the larger.`]
       : [];
   const where = ring?.end === 'start' ? 'start' : 'end';
   return {
     ...nothing,
-    address: `its edge to round ${round} of the ${wallName}, all the way round`,
+    address: t`its edge to round ${round} of the ${wallName}, all the way round`,
     lines: [
-      `It goes about the ${where} of the ${wallName}: pin front, back and both sides to round ${round} first, then sew round.`,
+      t`It goes about the ${where} of the ${wallName}: pin front, back and both sides to round ${round} first, then sew round.`,
       ...twice,
     ],
     pins: pinsSaid(join, wall),
-    path: (path ?? []).map(({ edge, stitch }) => `${edge} to ${stitch}`),
+    path: (path ?? []).map(({ edge, stitch }) => t`${edge} to ${stitch}`),
   };
 }
 
@@ -182,7 +185,7 @@ function overStart(ledger: readonly LedgerLine[], nameOf: (part: string, unit: n
   if (!first || !last || first === last || 'plain' in first || 'plain' in last) return [];
   if (first.part !== last.part || first.unit !== last.unit) return [];
   return [
-    `The ${nameOf(first.part, first.unit)} lies over the beginning of the round: begin with its last ${first.stitches}, and end with its first ${last.stitches}.`,
+    t`The ${nameOf(first.part, first.unit)} lies over the beginning of the round: begin with its last ${first.stitches}, and end with its first ${last.stitches}.`,
   ];
 }
 
@@ -198,17 +201,17 @@ export const ledgerSaid = (ledger: readonly LedgerLine[], toy: JoinedToy): strin
 
 function noSewDirections({ round, base, loops, ledger }: Join, wallName: string, toy: JoinedToy): Said {
   const number = round ?? '?';
-  const address = `worked in, round ${number} of the ${wallName}`;
+  const address = t`worked in, round ${number} of the ${wallName}`;
   if (!ledger) return { ...nothing, address };
-  const into = loops === 'both' || loops === null ? 'both loops' : `the ${loops} loops only`;
-  const below = base === null ? '' : ` of round ${base}`;
+  const into = loops === 'both' || loops === null ? t`both loops` : t`the ${loops} loops only`;
+  const below = base === null ? '' : t` of round ${base}`;
   return {
     ...nothing,
     address,
     lines: [
-      `Work round ${number} into ${into}${below}: ${ledgerSaid(ledger, toy)}.`,
+      t`Work round ${number} into ${into}${below}: ${ledgerSaid(ledger, toy)}.`,
       ...overStart(ledger, namesOf(toy)),
-      'Hold it flat against the outside, its edge along yours and its closed end over the rounds already worked, the side that is to show away from the fabric. The hook goes through its two layers first, then through the fabric; its tail goes inside.',
+      t`Hold it flat against the outside, its edge along yours and its closed end over the rounds already worked, the side that is to show away from the fabric. The hook goes through its two layers first, then through the fabric; its tail goes inside.`,
     ],
   };
 }
@@ -216,12 +219,12 @@ function noSewDirections({ round, base, loops, ledger }: Join, wallName: string,
 /** What comes next on a thread. */
 function strungDirections(wallName: string, { sentence }: Join): Said {
   const gap = sentence.way?.gapMm;
-  const apart = gap === undefined ? '' : `, ${sizeWords(gap)} below it`;
+  const apart = gap === undefined ? '' : t`, ${sizeWords(gap)} below it`;
   return {
     ...nothing,
-    address: `on the same thread, after the ${wallName}${apart}`,
+    address: t`on the same thread, after the ${wallName}${apart}`,
     lines: [
-      'Draw the thread through the middle of both its ends with a long needle, from its top to its bottom, straight through the stuffing. Knot it there so that it can’t slip.',
+      t`Draw the thread through the middle of both its ends with a long needle, from its top to its bottom, straight through the stuffing. Knot it there so that it can’t slip.`,
     ],
   };
 }
@@ -241,21 +244,21 @@ function workedOnDirections(
     const last = leg ? (leg.fabric.label[leg.fabric.rounds - 1] ?? leg.fabric.rounds) : 0;
     return {
       ...nothing,
-      address: `stitches ${from} to ${to} of round ${round ?? 1} of the ${wallName}`,
+      address: t`stitches ${from} to ${to} of round ${round ?? 1} of the ${wallName}`,
       lines: [
-        `The ${wallName} goes on from it: its round ${round ?? 1} is worked into ${count} stitches of round ${last} of the ${unit.name}. Nothing is sewn.`,
+        t`The ${wallName} goes on from it: its round ${round ?? 1} is worked into ${count} stitches of round ${last} of the ${unit.name}. Nothing is sewn.`,
       ],
-      path: (path ?? []).map(({ edge, stitch }) => `${edge} takes stitch ${stitch} of the ${wallName}`),
+      path: (path ?? []).map(({ edge, stitch }) => t`${edge} takes stitch ${stitch} of the ${wallName}`),
     };
   }
-  const which = loops === 'front' || loops === 'back' ? `${loops} loops` : 'loops';
+  const which = loops === 'front' || loops === 'back' ? t`${loops} loops` : 'loops';
   return {
     ...nothing,
-    address: `${which} of round ${round ?? ''} of the ${wallName}`,
+    address: t`${which} of round ${round ?? ''} of the ${wallName}`,
     lines: [
-      `It is begun in the ${which} that round ${round ?? ''} has left, ${count} stitches from stitch ${from} to ${to}. Join the yarn at stitch ${path?.[0]?.stitch ?? from} and work on from there. Nothing is sewn.`,
+      t`It is begun in the ${which} that round ${round ?? ''} has left, ${count} stitches from stitch ${from} to ${to}. Join the yarn at stitch ${path?.[0]?.stitch ?? from} and work on from there. Nothing is sewn.`,
     ],
-    path: (path ?? []).map(({ edge, stitch }) => `${edge} into stitch ${stitch}`),
+    path: (path ?? []).map(({ edge, stitch }) => t`${edge} into stitch ${stitch}`),
   };
 }
 
@@ -271,9 +274,9 @@ function throughDirections(
     ({ stitch }) => `${Number.isInteger(stitch) ? 'at ' : ''}${stitchWords(stitch, count)}`,
   );
   return {
-    address: `${roundWords(round ?? 0)} of the ${wallName}, in ${first ?? ''}, out ${second ?? ''}`,
+    address: t`${roundWords(round ?? 0)} of the ${wallName}, in ${first ?? ''}, out ${second ?? ''}`,
     lines: [
-      `Draw it straight through before stuffing: about ${sizeWords(insideMm ?? 0)} lie inside. Even out both ends, then catch it with a stitch where it comes out on each side.`,
+      t`Draw it straight through before stuffing: about ${sizeWords(insideMm ?? 0)} lie inside. Even out both ends, then catch it with a stitch where it comes out on each side.`,
     ],
     pins: [],
   };
@@ -290,20 +293,20 @@ function stanceLines({ turned, path, kind, sentence: { stance } }: Join): string
     const isRing = kind === 'open-on-wall' || kind === 'closed-on-wall';
     const stitches = withHalf(Math.round((Math.abs(turned) / 360) * count * 2) / 2);
     const way = turned > 0 ? 'clockwise' : 'anticlockwise';
-    const share = isRing ? `, ${stitches} of its ${count} stitches` : '';
+    const share = isRing ? t`, ${stitches} of its ${count} stitches` : '';
     lines.push(
-      `Turned ${degreesWords(turned)} ${way} as you look at it from outside${share}: the pins have it so.`,
+      t`Turned ${degreesWords(turned)} ${way} as you look at it from outside${share}: the pins have it so.`,
     );
   }
   const held = [
     droop === 0 ? '' : `${degreesWords(droop)} ${droop > 0 ? 'lower' : 'higher'}`,
-    lean === 0 ? '' : `${degreesWords(lean)} further ${lean > 0 ? 'forward' : 'back'}`,
+    lean === 0 ? '' : t`${degreesWords(lean)} further ${lean > 0 ? t`forward` : t`back`}`,
     spread === 0
       ? ''
-      : `${degreesWords(spread)} further ${spread > 0 ? 'out to its side' : 'in to the middle'}`,
+      : t`${degreesWords(spread)} further ${spread > 0 ? t`out to its side` : t`in to the middle`}`,
   ].filter((words) => words !== '');
   if (held.length > 0)
-    lines.push(`Hold its far end ${held.join(' and ')} than straight off the fabric while you sew.`);
+    lines.push(t`Hold its far end ${held.join(' and ')} than straight off the fabric while you sew.`);
   return lines;
 }
 
@@ -311,11 +314,11 @@ function stanceLines({ turned, path, kind, sentence: { stance } }: Join): string
 function flatLines({ kind, path, sentence }: Join): string[] {
   if (kind === 'by-row') {
     const by = sentence.sewnBy ?? 'last row';
-    return [`Sew its ${by} to the fabric, stitch by stitch; the rest of it stays free.`];
+    return [t`Sew its ${by} to the fabric, stitch by stitch; the rest of it stays free.`];
   }
   if (kind !== 'outline' || !path) return [];
   return [
-    `Lay it flat and sew it down all round, ${path.length} stitches: along its last row, down the ends of its rows, under its first row, and up the other ends. Left and right are as it lies before you.`,
+    t`Lay it flat and sew it down all round, ${path.length} stitches: along its last row, down the ends of its rows, under its first row, and up the other ends. Left and right are as it lies before you.`,
   ];
 }
 
@@ -326,12 +329,12 @@ function wallDirections(join: Join, wall: JoinPart, toy: JoinedToy, names: reado
     through === null
       ? []
       : [
-          `The ${unit.name} ends closed: sew through its round ${through}, a ring of ${path?.length ?? 0} stitches around that end. The stitches below are those of round ${through}.`,
+          t`The ${unit.name} ends closed: sew through its round ${through}, a ring of ${path?.length ?? 0} stitches around that end. The stitches below are those of round ${through}.`,
         ];
   const strand =
     join.kind === 'by-end'
       ? [
-          'Draw both tails of one end in through that place, a stitch apart, knot them to each other inside and bury them.',
+          t`Draw both tails of one end in through that place, a stitch apart, knot them to each other inside and bury them.`,
         ]
       : [];
   if (join.kind === 'through' && pins) return { ...throughDirections(join, wall, pins), path: [] };
@@ -348,12 +351,12 @@ function wallDirections(join: Join, wall: JoinPart, toy: JoinedToy, names: reado
     return {
       ...said,
       pins: pinsSaid(join, wall, names),
-      address: `around the ${centre?.along === 0 ? 'start' : 'end'} of the ${wallName}`,
+      address: t`around the ${centre?.along === 0 ? t`start` : t`end`} of the ${wallName}`,
     };
   if (round === null || stitch === null)
-    return { ...nothing, address: `on the ${wallName}: where is not said yet` };
+    return { ...nothing, address: t`on the ${wallName}: where is not said yet` };
   const placed = {
-    address: `${roundWords(round)} of the ${wallName}, ${stitchWords(stitch, countAbout(wall, row))}`,
+    address: t`${roundWords(round)} of the ${wallName}, ${stitchWords(stitch, countAbout(wall, row))}`,
     pins: pinsSaid(join, wall, names),
   };
   return isFlat(wall)

@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import * as vec3 from 'gl-matrix/vec3';
 import pluralize from 'pluralize';
 import { roundCount } from '../fabric/fabric';
@@ -265,9 +266,9 @@ function spotPicture(join: Join, wall: JoinPart): JoinPicture | null {
 /** How a spot is looked at. About the very start or end there is no up: the front is below on a top, and above under a bottom. */
 function spotSays({ orientation }: JoinPart, { row, centre }: Join, isFlat: boolean): string {
   if (row !== null || !centre)
-    return `Seen from outside${isFlat ? ' and laid flat' : ''}, up as the toy stands.`;
+    return t`Seen from outside${isFlat ? t` and laid flat` : ''}, up as the toy stands.`;
   const isOnTop = centre.along <= 0 === (orientation.start === 'top');
-  return `Looked at straight on, the front ${isOnTop ? 'below' : 'above'}.`;
+  return t`Looked at straight on, the front ${isOnTop ? t`below` : t`above`}.`;
 }
 
 /** Further from a middle by so much. */
@@ -407,7 +408,7 @@ function edgesPicture(
   return {
     height: lines * lineHeight + 4,
     marks,
-    says: `Above the ${names[0]}, below the ${names[1]}, by stitch.`,
+    says: t`Above the ${names[0]}, below the ${names[1]}, by stitch.`,
   };
 }
 
@@ -464,7 +465,7 @@ function ledgerPicture(join: Join, wall: JoinPart, toy: JoinedToy): JoinPicture 
   return {
     height: 2 * ringY,
     marks,
-    says: 'Looked down on from above, the front below. Plain stitches inside, parts outside.',
+    says: t`Looked down on from above, the front below. Plain stitches inside, parts outside.`,
   };
 }
 
@@ -497,16 +498,16 @@ function throughPicture(
       words(
         x + (x < centreX ? -8 : 8),
         y + 16,
-        `${i === 0 ? 'in' : 'out'}, stitch ${withHalf(i === 0 ? a.stitch : b.stitch)}`,
+        t`${i === 0 ? t`in` : t`out`}, stitch ${withHalf(i === 0 ? a.stitch : b.stitch)}`,
       ),
     ]),
-    words(middle.x, middle.y - 12, `${sizeWords(insideMm ?? 0)} inside`),
+    words(middle.x, middle.y - 12, t`${sizeWords(insideMm ?? 0)} inside`),
     words(centreX, ringY + ringRadius - 14, 'front'),
   ];
   return {
     height: 2 * ringY - 14,
     marks,
-    says: `A cut through the round, looked down on: the ${unit.name} passes straight through.`,
+    says: t`A cut through the round, looked down on: the ${unit.name} passes straight through.`,
   };
 }
 
@@ -556,7 +557,7 @@ function strungPicture(join: Join, parts: readonly JoinPart[], toy: JoinedToy): 
       words(centreX + 24, yOf(i), `${from + i + 1}. ${name}`, 'start'),
     ]),
   ];
-  const says = `On one thread, the first on top, a knot at both ends${names.length > mostBeads ? `; ${shown.length} of ${names.length} are drawn` : ''}.`;
+  const says = t`On one thread, the first on top, a knot at both ends${names.length > mostBeads ? t`; ${shown.length} of ${names.length} are drawn` : ''}.`;
   return { height: end + margin, marks, says };
 }
 

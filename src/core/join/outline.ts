@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import { roundCount, stitchIndex, type Fabric } from '../fabric/fabric';
 import type { JoinPart } from './joined';
 
@@ -173,6 +174,6 @@ export function outlineOf(piece: JoinPart): OutlineStitch[] {
 /** A stitch of an outline in words: `row 5, stitch 3`, `the left end of row 2`, `under row 1, stitch 4`. */
 export function outlineWords({ at, row, stitch }: OutlineStitch, { fabric }: JoinPart): string {
   const label = fabric.label[row - 1] ?? row;
-  if (at === 'top') return `row ${label}, stitch ${stitch}`;
-  return at === 'foot' ? `under row ${label}, stitch ${stitch}` : `the ${at} of row ${label}`;
+  if (at === 'top') return t`row ${label}, stitch ${stitch}`;
+  return at === 'foot' ? t`under row ${label}, stitch ${stitch}` : t`the ${at} of row ${label}`;
 }

@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import { roundCount } from '../fabric/fabric';
 import { stitchAtAzimuth, stitchAzimuth, turn, wrapAngle } from '../shape/azimuth';
 import { withHalf } from './directions';
@@ -103,7 +104,7 @@ function mirrored(wall: JoinPart, front: number, side: Side, { row, off }: Spot)
   const away = side === 'right' ? off : -off;
   const stitch = stitchAtAzimuth(fabric, starts, whole, front + away * rightward(wall));
   const round = (fabric.label[whole - 1] ?? whole) + (row - whole);
-  return `round ${withHalf(round)}, stitch ${withHalf(inRound(stitch, roundCount(fabric, whole)))}`;
+  return t`round ${withHalf(round)}, stitch ${withHalf(inRound(stitch, roundCount(fabric, whole)))}`;
 }
 
 /**
@@ -141,8 +142,8 @@ export function checkPinned(
     level && even
       ? []
       : [
-          `Move the ${names.right} to ${mirrored(wall, front, 'right', left)}.`,
-          `Or move the ${names.left} to ${mirrored(wall, front, 'left', right)}.`,
+          t`Move the ${names.right} to ${mirrored(wall, front, 'right', left)}.`,
+          t`Or move the ${names.left} to ${mirrored(wall, front, 'left', right)}.`,
         ];
   return {
     level,

@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import { roundCount } from '../fabric/fabric';
 import type { JoinPlace } from '../notation/sentence/joinPlace';
 import { countsBack, type FeatureKind, type LandmarkKind } from '../notation/sentence/said';
@@ -40,10 +41,10 @@ function numbered(wall: JoinPart, label: number, from: AnyJoin['countFrom']): nu
   const { fabric, orientation } = wall;
   if (from) {
     const row = countsBack(from, orientation.start) ? fabric.rounds + 1 - label : label;
-    return row >= 1 && row <= fabric.rounds ? row : missing(`round ${label} from the ${from}`);
+    return row >= 1 && row <= fabric.rounds ? row : missing(t`round ${label} from the ${from}`);
   }
   const index = roundNumbered(fabric, label);
-  return index > 0 ? index : missing(`round ${label}`);
+  return index > 0 ? index : missing(t`round ${label}`);
 }
 
 function middle(
@@ -72,10 +73,10 @@ const mayStandOnHead = (wall: JoinPart): boolean =>
 /** So many rounds from the neck: a narrow place of the piece itself, else the end that the head sits on. */
 function byNeck(wall: JoinPart, rounds: number, way: 'above' | 'below' | 'from'): number | NoRow {
   const [line, ...others] = landmarkLines(wall.fabric, 'neck');
-  if (line === undefined && way === 'above') return missing('a round above the neck');
-  if (line === undefined && mayStandOnHead(wall)) return turnedAway('an open neck at its top');
+  if (line === undefined && way === 'above') return missing(t`a round above the neck`);
+  if (line === undefined && mayStandOnHead(wall)) return turnedAway(t`an open neck at its top`);
   if (line === undefined) return fromEnd(wall, 'top', rounds);
-  if (others.length > 0) return missing('one neck of several');
+  if (others.length > 0) return missing(t`one neck of several`);
   return line + 0.5 + (way === 'above' ? -1 : 1) * downward(wall) * rounds;
 }
 
@@ -90,8 +91,8 @@ function halfRows(wall: JoinPart, kind: FeatureKind): { line: number; half: numb
 /** The line of holes of a place that a wall has once. */
 function lineOf({ fabric }: JoinPart, landmark: LandmarkKind): number | NoRow {
   const [line, ...others] = landmarkLines(fabric, landmark);
-  if (line === undefined) return missing(`the ${landmark}`);
-  return others.length > 0 ? missing(`one ${landmark} of several`) : line;
+  if (line === undefined) return missing(t`the ${landmark}`);
+  return others.length > 0 ? missing(t`one ${landmark} of several`) : line;
 }
 
 /** Edge to edge with a place of the wall, on one side of it. */
@@ -118,12 +119,12 @@ function besideOwn(
   if (of === 'neck') {
     // Right under the rim of a head that sits on a closed crown: which round that is no one has said.
     const isOnCrown = wall.orientation.start === 'top' && startsClosed(wall);
-    if (isOnCrown && landmarkLines(wall.fabric, 'neck').length === 0) return missing('an open neck');
+    if (isOnCrown && landmarkLines(wall.fabric, 'neck').length === 0) return missing(t`an open neck`);
     const away = byNeck(wall, 1, way === 'above' ? 'above' : 'below');
     return isRow(away) ? Math.round(away + sign * (reach - 0.5)) : away;
   }
   const feature = halfRows(wall, of);
-  if (!feature) return missing(`the ${of}`);
+  if (!feature) return missing(t`the ${of}`);
   return Math.round(feature.line + sign * (feature.half + reach));
 }
 
@@ -138,7 +139,7 @@ function byLandmark(
   if (!isRow(line)) return line;
   const sign = (way === 'below' ? 1 : -1) * downward(wall);
   const row = line + 0.5 + sign * (Math.max(1, rounds) - 0.5);
-  return row >= 1 && row <= wall.fabric.rounds ? row : missing(`${rounds} rounds ${way} the ${to}`);
+  return row >= 1 && row <= wall.fabric.rounds ? row : missing(t`${rounds} rounds ${way} the ${to}`);
 }
 
 function byRelation(
@@ -146,17 +147,17 @@ function byRelation(
   { rounds, direction: way, to }: NonNullable<AnyJoin['relation']>,
   openTop = false,
 ): number | NoRow {
-  if (to === 'top' && openTop && mayStandOnHead(wall)) return turnedAway('an open edge at its top');
+  if (to === 'top' && openTop && mayStandOnHead(wall)) return turnedAway(t`an open edge at its top`);
   if (to === 'base') return fromEnd(wall, 'bottom', rounds);
   if (to === 'top' || to === 'start') return fromEnd(wall, to, rounds);
   if (to === 'edge') return fromEnd(wall, 'end', rounds);
   if (to === 'neck') return byNeck(wall, rounds, way);
   if (isLandmark(to)) return byLandmark(wall, { rounds, direction: way, to });
   const feature = wall.features.find(({ kind }) => kind === to);
-  if (!feature) return missing(`the ${to}`);
+  if (!feature) return missing(t`the ${to}`);
   const sign = (way === 'below' ? 1 : -1) * downward(wall);
   const row = feature.line + 0.5 + sign * rounds;
-  return row >= 1 && row <= wall.fabric.rounds ? row : missing(`${rounds} rounds ${way} the ${to}`);
+  return row >= 1 && row <= wall.fabric.rounds ? row : missing(t`${rounds} rounds ${way} the ${to}`);
 }
 
 /** A stitch that is named and that its round has not. */
@@ -180,12 +181,12 @@ export function rowOf(
   const said = rowSaid(wall, sentence, neighbour, reach);
   if (!isRow(said)) return said;
   const beyond = stitchBeyond(wall, sentence, said);
-  if (beyond !== undefined) return missing(`stitch ${beyond}`);
+  if (beyond !== undefined) return missing(t`stitch ${beyond}`);
   if (sentence.place.around) return said;
   const away = awayFrom(wall, sentence.place, reach);
   const row = away === 0 ? said : Math.round(said + away);
   const isThere = row >= 1 && row <= wall.fabric.rounds;
-  return isThere ? row : missing(`a round beyond its ${row < 1 ? 'start' : 'end'}`);
+  return isThere ? row : missing(t`a round beyond its ${row < 1 ? t`start` : t`end`}`);
 }
 
 /** How many rounds the middle lies from the round that is said: by an edge, so many above or below, directly beside it. */
@@ -224,10 +225,10 @@ function rowSaid(
   if (round !== undefined) return numbered(wall, round, countFrom);
   if (beside) return besideOwn(wall, beside, reach);
   if (relation) return byRelation(wall, relation, sentence.place.openTop);
-  if (atEyes) return halfRows(wall, 'eyes')?.line ?? missing('the eyes');
+  if (atEyes) return halfRows(wall, 'eyes')?.line ?? missing(t`the eyes`);
   if (level) {
     const feature = wall.features.find(({ kind }) => kind === level);
-    return feature ? feature.line + 0.5 : missing(`the ${level}`);
+    return feature ? feature.line + 0.5 : missing(t`the ${level}`);
   }
   if (around) return endRow(wall, around) === 1 ? 0 : wall.fabric.rounds + 1;
   return { why: 'unsaid', what: '' };

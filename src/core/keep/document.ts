@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import Joi from 'joi';
 import { limits } from '../notation/limits';
 import { recordSchema, type RecordEntry } from '../safety/record';
@@ -81,13 +82,13 @@ export function migrate(
 }
 
 const fieldMessages: Record<string, string> = {
-  id: 'what it is known by is missing',
-  parts: 'what its parts are known by is missing or not in order',
-  record: 'the record of what was tried is not in order',
-  text: 'its pattern text is missing or too long',
-  made: 'the date it was made is missing or not a date',
-  changed: 'the date it was changed is missing or not a date',
-  version: 'its version is missing or not a whole number',
+  id: t`what it is known by is missing`,
+  parts: t`what its parts are known by is missing or not in order`,
+  record: t`the record of what was tried is not in order`,
+  text: t`its pattern text is missing or too long`,
+  made: t`the date it was made is missing or not a date`,
+  changed: t`the date it was changed is missing or not a date`,
+  version: t`its version is missing or not a whole number`,
 };
 
 /**
@@ -99,7 +100,7 @@ export function readDocument(contents: string): ImportResult {
   if (contents.length > longestDocument)
     return {
       ok: false,
-      message: 'This file is too large to be a toy. A toy is one .hoppla.json file of less than 1 MB.',
+      message: t`This file is too large to be a toy. A toy is one .hoppla.json file of less than 1 MB.`,
     };
   let parsed: unknown;
   try {
@@ -107,33 +108,32 @@ export function readDocument(contents: string): ImportResult {
   } catch {
     return {
       ok: false,
-      message:
-        'This is not a whole Hoppla file: it may be cut off or of another kind. Export the toy again and open that file.',
+      message: t`This is not a whole Hoppla file: it may be cut off or of another kind. Export the toy again and open that file.`,
     };
   }
   if (!isRecord(parsed) || parsed.format !== 'hoppla-toy')
     return {
       ok: false,
-      message: 'This file was not made by Hoppla. Open a .hoppla.json file, or paste the pattern as text.',
+      message: t`This file was not made by Hoppla. Open a .hoppla.json file, or paste the pattern as text.`,
     };
   if (typeof parsed.version === 'number' && parsed.version > documentVersion) {
     return {
       ok: false,
-      message: `This toy was saved by a newer Hoppla (version ${parsed.version}; this one reads up to ${documentVersion}). Update Hoppla and open it again.`,
+      message: t`This toy was saved by a newer Hoppla (version ${parsed.version}; this one reads up to ${documentVersion}). Update Hoppla and open it again.`,
     };
   }
   // A version far below 1 would be migrated for ever.
   if (!Number.isInteger(parsed.version) || Number(parsed.version) < 1)
     return {
       ok: false,
-      message: `The file is damaged: ${fieldMessages.version}. Export the toy again and open that file.`,
+      message: t`The file is damaged: ${fieldMessages.version}. Export the toy again and open that file.`,
     };
   const result = schema.validate(migrate(parsed), { abortEarly: true });
   if (result.error) {
     const field = String(result.error.details[0]?.path[0] ?? '');
     return {
       ok: false,
-      message: `The file is damaged: ${Object.hasOwn(fieldMessages, field) ? fieldMessages[field] : `“${field}” does not belong in it`}. Export the toy again and open that file.`,
+      message: t`The file is damaged: ${Object.hasOwn(fieldMessages, field) ? fieldMessages[field] : t`“${field}” does not belong in it`}. Export the toy again and open that file.`,
     };
   }
   return { ok: true, document: result.value };

@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import { featureColour, pressedEye } from '../place/rule/library';
 import { pictureOf, shinyDot, type Picture, type PictureShape } from '../shape/picture';
 import { yarnColour } from '../supplies/yarnColour';
@@ -19,7 +20,7 @@ const needleThread = 0.3;
 
 /** The name a toy goes by: its `Toy:` line, else its first part. */
 export function nameOfToy(toy: ToyAnalysis): string {
-  return toy.pattern.header.name ?? toy.parts[0]?.source.name ?? 'Toy without a name';
+  return toy.pattern.header.name ?? toy.parts[0]?.source.name ?? t`Toy without a name`;
 }
 
 /** A small picture of a part from the front, with its face; null where nothing is worked yet. */

@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import type { Item, LoopsWord, WorkItem } from '../notation/ast';
 import type { RoundSource } from '../notation/pattern';
 
@@ -84,7 +85,7 @@ function runOf(item: WorkItem, text: string, open: Open, loops: LoopsWord | null
   const times = timesOf(item, open);
   if (isSpread || times === null) return null;
   const written = text.slice(item.span.from, item.span.to).trim();
-  const inLoops = loops && loops !== 'both' ? `${loops} loops: ` : '';
+  const inLoops = loops && loops !== 'both' ? t`${loops} loops: ` : '';
   const words = times === 1 ? written : withoutNumber(written) || written;
   return { words: `${inLoops}${words}`, times, makes: item.target === 'ring' ? 1 : item.make };
 }
@@ -111,7 +112,7 @@ function runsOf(items: readonly Item[], text: string, open: Open): Run[] | null 
       if (!inner) return null;
       runs.push(...inner.flatMap((repeat) => repeat.runs));
     } else if (item.type === 'colour') {
-      runs.push({ words: `now in ${item.name}`, times: 0, makes: 0 });
+      runs.push({ words: t`now in ${item.name}`, times: 0, makes: 0 });
     } else if (!withoutStitch.has(item.type)) return null;
   }
   return runs;

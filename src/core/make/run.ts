@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import Joi from 'joi';
 import { handsSchema, type Hands } from '../plan/hands';
 import type { Doing } from '../plan/order';
@@ -228,12 +229,12 @@ export class Making {
         else this.ticked.delete(event.act);
         break;
       case 'skip':
-        this.write(event.at, `Went on without: ${this.leftOver().join(', ')}. ${event.why}`.trim());
+        this.write(event.at, t`Went on without: ${this.leftOver().join(', ')}. ${event.why}`.trim());
         this.remember();
         this.nextTask();
         break;
       case 'counted':
-        this.write(event.at, `Counted ${event.stitches} stitches.`);
+        this.write(event.at, t`Counted ${event.stitches} stitches.`);
         break;
       case 'note':
         this.write(event.at, event.text);

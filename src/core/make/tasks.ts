@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import type { Act } from '../plan/acts';
 import type { Doing } from '../plan/order';
 import type { RoundMoves } from './moves';
@@ -72,5 +73,5 @@ export function taskName(task: Task): string {
 export function taskWords(task: Task): string {
   const { name } = task.unit;
   if (task.kind === 'round') return `${name}, ${task.row ? 'row' : 'round'} ${task.label}`;
-  return task.kind === 'stop' ? `${name}, after round ${task.after}` : `${name}: ${task.title}`;
+  return task.kind === 'stop' ? t`${name}, after round ${task.after}` : `${name}: ${task.title}`;
 }

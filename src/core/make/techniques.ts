@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import { backLoop, bothLoops, frontLoop, roundCount, type Fabric } from '../fabric/fabric';
 import type { Join } from '../join/joined';
 import { stitchKinds, stitchWord, type StitchKind } from '../notation/stitchKinds';
@@ -139,7 +140,7 @@ const placesOf = (drawn: readonly DrawnStitch[], numbers: readonly number[]): nu
 
 const listed = (numbers: readonly number[]): string =>
   numbers.length > 1
-    ? `${numbers.slice(0, -1).join(', ')} and ${numbers.at(-1) ?? ''}`
+    ? t`${numbers.slice(0, -1).join(', ')} and ${numbers.at(-1) ?? ''}`
     : String(numbers[0] ?? '');
 const countWords = ['no', 'one', 'two', 'three', 'four', 'five', 'six'] as const;
 const inWords = (count: number): string => countWords[count] ?? String(count);
@@ -160,18 +161,18 @@ function ringTechnique(rounds: TwoRounds, name: string): Technique {
   });
   return {
     kind: 'ring',
-    title: 'The ring to begin with',
+    title: t`The ring to begin with`,
     steps: [
       step(
-        'Lay the yarn around your finger, its end underneath. Draw a loop of the working yarn up through the ring and make one chain to hold it: the chain is no stitch.',
+        t`Lay the yarn around your finger, its end underneath. Draw a loop of the working yarn up through the ring and make one chain to hold it: the chain is no stitch.`,
         [],
       ),
       step(
-        `Work ${count} ${name} into the ring, over the ring and its end together.`,
+        t`Work ${count} ${name} into the ring, over the ring and its end together.`,
         stitches.slice(0, Math.ceil(count / 2)),
       ),
       step(
-        `All ${count} there? Draw the end until the hole is shut. The next round begins in stitch 1: mark it.`,
+        t`All ${count} there? Draw the end until the hole is shut. The next round begins in stitch 1: mark it.`,
         stitches,
       ),
     ],
@@ -195,10 +196,10 @@ function increaseTechnique(rounds: TwoRounds): Technique | null {
   const own = Array.from({ length: many }, (_, i) => first + i);
   return {
     kind: 'increase',
-    title: 'An increase',
+    title: t`An increase`,
     steps: [
       {
-        words: `Stitch ${place} of ${rounds.word} ${rounds.belowLabel} takes ${inWords(many)}. The first goes in as always.`,
+        words: t`Stitch ${place} of ${rounds.word} ${rounds.belowLabel} takes ${inWords(many)}. The first goes in as always.`,
         below,
         above: upTo(first),
         into: [],
@@ -207,15 +208,15 @@ function increaseTechnique(rounds: TwoRounds): Technique | null {
       {
         words:
           many > 2
-            ? 'Into the same place again, and again.'
-            : 'Into the same place again, not into the next one.',
+            ? t`Into the same place again, and again.`
+            : t`Into the same place again, not into the next one.`,
         below,
         above: upTo(first),
         into,
         loops,
       },
       {
-        words: `${inWords(many).replace(/^./, (letter) => letter.toUpperCase())} stitches stand on one: they are ${listed(own)} of this ${rounds.word}.`,
+        words: t`${inWords(many).replace(/^./, (letter) => letter.toUpperCase())} stitches stand on one: they are ${listed(own)} of this ${rounds.word}.`,
         below,
         above: upTo(last),
         into: [],
@@ -238,17 +239,17 @@ function decreaseTechnique(rounds: TwoRounds): Technique | null {
   const loops = said === 'both' ? 'front' : said;
   return {
     kind: 'decrease',
-    title: 'A decrease that hardly shows',
+    title: t`A decrease that hardly shows`,
     steps: [
       {
-        words: `The hook under the ${loops} loop of stitch ${places[0] ?? ''} of ${rounds.word} ${rounds.belowLabel}, then under the ${loops} loop of ${listed(places.slice(1))}. Nothing is drawn through yet.`,
+        words: t`The hook under the ${loops} loop of stitch ${places[0] ?? ''} of ${rounds.word} ${rounds.belowLabel}, then under the ${loops} loop of ${listed(places.slice(1))}. Nothing is drawn through yet.`,
         below,
         above: upTo(number - 1),
         into,
         loops,
       },
       {
-        words: `Yarn over, and through ${count === 2 ? 'both' : 'all'} of these loops at once. Two loops are on the hook: yarn over, through both. One stitch stands on ${inWords(count)}: stitch ${number} of this ${rounds.word}.`,
+        words: t`Yarn over, and through ${count === 2 ? t`both` : t`all`} of these loops at once. Two loops are on the hook: yarn over, through both. One stitch stands on ${inWords(count)}: stitch ${number} of this ${rounds.word}.`,
         below,
         above: upTo(number),
         into: [],
@@ -269,22 +270,22 @@ function oneLoopTechnique(rounds: TwoRounds): Technique | null {
   const [which, free] =
     loops === 'back'
       ? [
-          'the one behind, away from you',
-          'The front loops stay free and lie as a ridge on the side you look at.',
+          t`the one behind, away from you`,
+          t`The front loops stay free and lie as a ridge on the side you look at.`,
         ]
-      : ['the one in front, next to you', 'The back loops stay free on the other side.'];
+      : [t`the one in front, next to you`, t`The back loops stay free on the other side.`];
   return {
     kind: 'one-loop',
-    title: loops === 'back' ? 'Into the back loop only' : 'Into the front loop only',
+    title: loops === 'back' ? t`Into the back loop only` : t`Into the front loop only`,
     steps: [
       {
-        words: `Every stitch has two loops on top. Take ${which}, and leave the other.`,
+        words: t`Every stitch has two loops on top. Take ${which}, and leave the other.`,
         below,
         above: upTo(number - 1),
         into,
         loops,
       },
-      { words: `Then the stitch as always. ${free}`, below, above: upTo(number), into: [], loops },
+      { words: t`Then the stitch as always. ${free}`, below, above: upTo(number), into: [], loops },
     ],
   };
 }
@@ -306,32 +307,32 @@ function colourTechnique(fabric: Fabric, rounds: TwoRounds): Technique | null {
   const change = lastOfYarn(fabric, rounds);
   if (!change) return null;
   const { number } = change;
-  const next = change.next || 'the first yarn';
+  const next = change.next || t`the first yarn`;
   const places = rounds.metBy(number);
   if (places.length === 0) return null;
   const below = rounds.window(places);
   const into = placesOf(below, places);
   const upTo = (last: number) => rounds.above(below, last);
-  const own = rounds.yarnOf(number) || 'the first yarn';
+  const own = rounds.yarnOf(number) || t`the first yarn`;
   const step = { below, into: [], loops: rounds.loopsOf(number) };
   return {
     kind: 'colour',
-    title: `From ${own} to ${next}`,
+    title: t`From ${own} to ${next}`,
     steps: [
       {
         ...step,
-        words: `Stitch ${number}, the last of ${own}: work it until two loops are left on the hook.`,
+        words: t`Stitch ${number}, the last of ${own}: work it until two loops are left on the hook.`,
         above: upTo(number - 1),
         into,
       },
       {
         ...step,
-        words: `Lay ${own} down inside, take ${next}, and draw it through those two loops.`,
+        words: t`Lay ${own} down inside, take ${next}, and draw it through those two loops.`,
         above: upTo(number),
       },
       {
         ...step,
-        words: `The loop on the hook is ${next} now, and so is the whole of the next stitch. Draw both yarns snug.`,
+        words: t`The loop on the hook is ${next} now, and so is the whole of the next stitch. Draw both yarns snug.`,
         above: upTo(number + 1),
       },
     ],
@@ -340,10 +341,10 @@ function colourTechnique(fabric: Fabric, rounds: TwoRounds): Technique | null {
 
 /** Of the taller stitches: how often the yarn goes over first, and how it is worked off. */
 const tall: Partial<Record<StitchKind, { over: string; off: string }>> = {
-  hdc: { over: 'once', off: 'Three loops are on the hook: yarn over, through all three.' },
-  dc: { over: 'once', off: 'Yarn over, through two loops; once more, through the two that are left.' },
-  tr: { over: 'twice', off: 'Yarn over, through two loops; twice more, until one is left.' },
-  dtr: { over: 'three times', off: 'Yarn over, through two loops; three times more, until one is left.' },
+  hdc: { over: 'once', off: t`Three loops are on the hook: yarn over, through all three.` },
+  dc: { over: 'once', off: t`Yarn over, through two loops; once more, through the two that are left.` },
+  tr: { over: 'twice', off: t`Yarn over, through two loops; twice more, until one is left.` },
+  dtr: { over: t`three times`, off: t`Yarn over, through two loops; three times more, until one is left.` },
 };
 
 function tallTechnique(rounds: TwoRounds, terms: Terms): Technique | null {
@@ -360,10 +361,10 @@ function tallTechnique(rounds: TwoRounds, terms: Terms): Technique | null {
   const name = stitchWord(rounds.kindOf(number), terms);
   return {
     kind: 'tall',
-    title: `A taller stitch: ${name}`,
+    title: t`A taller stitch: ${name}`,
     steps: [
       {
-        words: `Yarn over ${how.over} before the hook goes in. Then draw up a loop.`,
+        words: t`Yarn over ${how.over} before the hook goes in. Then draw up a loop.`,
         below,
         above: upTo(number - 1),
         into,
@@ -402,10 +403,9 @@ const shown = 6;
 
 /** How the thread goes through the loops, in words. */
 const threadWay: Readonly<Record<ClosingSchool, string>> = {
-  'outside-in':
-    'The needle goes down under the front loop of each of the stitches in turn, towards the middle.',
-  'inside-out': 'The needle comes up from the middle under the front loop of each of the stitches in turn.',
-  star: 'Then the next one and the one across from it, all the way round.',
+  'outside-in': t`The needle goes down under the front loop of each of the stitches in turn, towards the middle.`,
+  'inside-out': t`The needle comes up from the middle under the front loop of each of the stitches in turn.`,
+  star: t`Then the next one and the one across from it, all the way round.`,
 };
 
 /**
@@ -435,7 +435,7 @@ export function gatherTechnique(
       ? [
           {
             ...step,
-            words: `The needle goes under the front loop of stitch ${first}, then across the hole under that of stitch ${across}.`,
+            words: t`The needle goes under the front loop of stitch ${first}, then across the hole under that of stitch ${across}.`,
             into: isKnown ? [first - 1, across - 1] : [first - 1],
           },
           { ...step, words: threadWay.star, into: all },
@@ -443,13 +443,13 @@ export function gatherTechnique(
       : [{ ...step, words: threadWay[school ?? 'inside-out'], into: all }];
   return {
     kind: 'gather',
-    title: 'Drawing the end together',
+    title: t`Drawing the end together`,
     steps: [
       ...(slips
         ? [
             {
               ...step,
-              words: 'Slip stitch into the next stitch: the step of the spiral evens out. Cut the yarn.',
+              words: t`Slip stitch into the next stitch: the step of the spiral evens out. Cut the yarn.`,
               loops: 'both' as const,
               into: [0],
             },
@@ -458,14 +458,12 @@ export function gatherTechnique(
       ...threaded,
       {
         ...step,
-        words:
-          'Draw the thread: the front loops close like the mouth of a bag. Go round once more and draw again.',
+        words: t`Draw the thread: the front loops close like the mouth of a bag. Go round once more and draw again.`,
         into: [],
       },
       {
         ...step,
-        words:
-          'Down through the middle, out at the side, a knot close to the fabric, then back in and out a few centimetres on: the knot slips inside. Cut the end there.',
+        words: t`Down through the middle, out at the side, a knot close to the fabric, then back in and out a few centimetres on: the knot slips inside. Cut the end there.`,
         into: [],
       },
     ],
@@ -499,22 +497,21 @@ export function seamTechnique(
   const step = { below, above, loops: 'both' as const };
   return {
     kind: 'seam',
-    title: `Sewing on the ${unit.name}`,
+    title: t`Sewing on the ${unit.name}`,
     steps: [
       {
         ...step,
-        words: `Edge stitch ${first.edge} meets stitch ${first.stitch} of round ${first.round}.`,
+        words: t`Edge stitch ${first.edge} meets stitch ${first.stitch} of round ${first.round}.`,
         into: [0],
       },
       {
         ...step,
-        words: `Then edge stitch ${second.edge} and stitch ${second.stitch} of round ${second.round}. ${way}`,
+        words: t`Then edge stitch ${second.edge} and stitch ${second.stitch} of round ${second.round}. ${way}`,
         into: [0, 1],
       },
       {
         ...step,
-        words:
-          'All the way round, then the first two stitches once more. Tug the part hard before you bury the end.',
+        words: t`All the way round, then the first two stitches once more. Tug the part hard before you bury the end.`,
         into: some.map((_, i) => i),
       },
     ],

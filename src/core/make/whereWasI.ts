@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import type { Fabric } from '../fabric/fabric';
 import { roundCount } from '../fabric/fabric';
 
@@ -8,10 +9,10 @@ export function whereWasI(fabric: Fabric, round: number): string[] {
   const lines: string[] = [];
   const above = (index: number) => round - 1 - index;
   const rounds = (n: number) =>
-    n === 0 ? 'no whole round' : n === 1 ? 'one whole round' : `${n} whole rounds`;
+    n === 0 ? t`no whole round` : n === 1 ? t`one whole round` : t`${n} whole rounds`;
   const put = (index: number, what: string) =>
     lines.push(
-      `${what} is round ${label(index)}. Above it you find ${rounds(above(index))} before the one you are in, round ${label(round)}.`,
+      t`${what} is round ${label(index)}. Above it you find ${rounds(above(index))} before the one you are in, round ${label(round)}.`,
     );
   const lastChange = (grows: boolean) => {
     for (let index = round - 1; index > 1; index -= 1) {
@@ -21,20 +22,20 @@ export function whereWasI(fabric: Fabric, round: number): string[] {
     return 0;
   };
   const [grown, shrunk] = [lastChange(true), lastChange(false)];
-  if (grown > shrunk) put(grown, 'The last round with increases, where two stitches stand in one,');
-  if (shrunk > grown) put(shrunk, 'The last round with decreases, where two are drawn into one,');
+  if (grown > shrunk) put(grown, t`The last round with increases, where two stitches stand in one,`);
+  if (shrunk > grown) put(shrunk, t`The last round with decreases, where two are drawn into one,`);
   for (let index = round - 1; index > 1; index -= 1) {
     const first = fabric.offset[index - 1] ?? 0;
     if (fabric.colour[first] === fabric.colour[first - 1]) continue;
-    put(index, `The first round in ${fabric.palette[fabric.colour[first] ?? 0] ?? 'the new colour'}`);
+    put(index, t`The first round in ${fabric.palette[fabric.colour[first] ?? 0] ?? t`the new colour`}`);
     break;
   }
   if (round <= 8 || lines.length === 0) {
     const done = round - 1;
     lines.push(
       done === 0
-        ? 'You are in the very first round.'
-        : `From the start on you find ${rounds(done)}: count the rings out from the middle.`,
+        ? t`You are in the very first round.`
+        : t`From the start on you find ${rounds(done)}: count the rings out from the middle.`,
     );
   }
   return lines;

@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import type { ClosingSchool } from '../notation/sentence/close';
 
 /** How a part is closed with the stitches it ends with. */
@@ -25,7 +26,7 @@ export function gatherOrder(stitches: number, school: ClosingSchool | null, slip
 function gatherWords(stitches: number, school: ClosingSchool | null, slips: boolean): string {
   const order = gatherOrder(stitches, school, slips).join(', ');
   const first = slips
-    ? 'Slip stitch into the next stitch, so that the step of the spiral is gone, and cut the yarn. '
+    ? t`Slip stitch into the next stitch, so that the step of the spiral is gone, and cut the yarn. `
     : '';
   return first + threadWords(stitches, school, order);
 }
@@ -33,13 +34,13 @@ function gatherWords(stitches: number, school: ClosingSchool | null, slips: bool
 function threadWords(stitches: number, school: ClosingSchool | null, order: string): string {
   switch (school) {
     case 'outside-in':
-      return `From the outside in: the needle goes down under the front loop of each of the last ${stitches} in turn, towards the middle. Pull tight, go back through the same hole two or three times, bury the end.`;
+      return t`From the outside in: the needle goes down under the front loop of each of the last ${stitches} in turn, towards the middle. Pull tight, go back through the same hole two or three times, bury the end.`;
     case 'inside-out':
-      return `From the inside out: the needle comes up from the middle under the front loop of each of the last ${stitches} in turn, so that the edge turns in. Pull tight, knot it in the hole, where nobody sees it, bury the end.`;
+      return t`From the inside out: the needle comes up from the middle under the front loop of each of the last ${stitches} in turn, so that the edge turns in. Pull tight, knot it in the hole, where nobody sees it, bury the end.`;
     case 'star':
-      return `As a star: under the front loops across the hole, ${order}, counted from where the round ends. Pull tight, go back through the middle two or three times, bury the end.`;
+      return t`As a star: under the front loops across the hole, ${order}, counted from where the round ends. Pull tight, go back through the middle two or three times, bury the end.`;
     case null:
-      return `Run the tail through the front loops of the last ${stitches}, pull tight, go back through the same hole two or three times, bury the end.`;
+      return t`Run the tail through the front loops of the last ${stitches}, pull tight, go back through the same hole two or three times, bury the end.`;
   }
 }
 
@@ -52,7 +53,7 @@ export function flatClosing(stitches: number, stitchWidthMm: number): Closing {
     stitches,
     how: 'open',
     tailMm: 3.5 * stitches * stitchWidthMm + 150,
-    words: 'A flat piece is not gathered. Leave a long tail where it is sewn on.',
+    words: t`A flat piece is not gathered. Leave a long tail where it is sewn on.`,
   };
 }
 
@@ -62,7 +63,7 @@ function carryingClosing(stitches: number, onto: string): Closing {
     stitches,
     how: 'open',
     tailMm: 150,
-    words: `The edge of ${stitches} stitches stays open: the ${onto} goes on from it. Cut the yarn of all but the one that is made last.`,
+    words: t`The edge of ${stitches} stitches stays open: the ${onto} goes on from it. Cut the yarn of all but the one that is made last.`,
   };
 }
 
@@ -104,8 +105,7 @@ export function closingOf(
       stitches,
       how: 'flat',
       tailMm: 3.5 * edge + 150,
-      words:
-        'Lay the edge flat and sew or work its two layers together from end to end. Nothing is drawn together.',
+      words: t`Lay the edge flat and sew or work its two layers together from end to end. Nothing is drawn together.`,
     };
   }
   if (stays === 'open' || stays === 'sewn') {
@@ -113,7 +113,7 @@ export function closingOf(
       stitches,
       how: 'open',
       tailMm: 3.5 * edge + 150,
-      words: `The edge of ${stitches} stitches stays open and is sewn onto another part. Leave a long tail for it.`,
+      words: t`The edge of ${stitches} stitches stays open and is sewn onto another part. Leave a long tail for it.`,
     };
   }
   if (stitches <= 8) {
@@ -129,13 +129,13 @@ export function closingOf(
       stitches,
       how: 'one-more-round',
       tailMm: edge + 150,
-      words: `${stitches} stitches gather badly in one go. Work one more round of decreases, or run the tail through the front loops twice, then pull tight and bury the end.`,
+      words: t`${stitches} stitches gather badly in one go. Work one more round of decreases, or run the tail through the front loops twice, then pull tight and bury the end.`,
     };
   }
   return {
     stitches,
     how: 'open',
     tailMm: 3.5 * edge + 150,
-    words: `${stitches} stitches stay an open edge, to be sewn onto another part. Leave a long tail for it.`,
+    words: t`${stitches} stitches stay an open edge, to be sewn onto another part. Leave a long tail for it.`,
   };
 }

@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import { chambersOf, type Chamber } from './chambers';
 import type { ActKind, Window } from './acts';
 import type { Closing } from './closing';
@@ -121,10 +122,10 @@ function insideWindow(
       latest,
       why: (after) =>
         isRing
-          ? `Put the ring through the start from the inside now, and sew it down: the opening is ${opening(after)}.`
+          ? t`Put the ring through the start from the inside now, and sew it down: the opening is ${opening(after)}.`
           : reached > 0
-            ? `The hand still reaches the inside: the opening is ${opening(after)}. The knot stays in there.`
-            : 'No hand gets inside here. Stitch it from outside, draw both ends in and bury them.',
+            ? t`The hand still reaches the inside: the opening is ${opening(after)}. The knot stays in there.`
+            : t`No hand gets inside here. Stitch it from outside, draw both ends in and bury them.`,
     };
   }
   const isPair = act === 'seat-eyes';
@@ -143,7 +144,7 @@ function insideWindow(
     };
   const seated = discMm === null ? '' : backedByDisc(isPair, discMm);
   const isAsSaid = said !== null && said >= earliest && said <= latest;
-  const why = { early: 'by then the place for it is not worked', late: 'by then no washer goes on' };
+  const why = { early: t`by then the place for it is not worked`, late: t`by then no washer goes on` };
   return {
     ...plainWindow,
     act,
@@ -152,7 +153,7 @@ function insideWindow(
     easy: isAsSaid ? said : easy,
     latest,
     why: (after) =>
-      `${notThen(input, { said, after, earliest, latest }, why)}The opening is ${opening(after)} now. Seat ${isPair ? 'both eyes' : 'the nose'} loosely, look from the front and both sides,${seated} then press ${isPair ? 'the washers to the last click: they do not come off whole' : 'its washer to the last click: it does not come off whole'}.`,
+      t`${notThen(input, { said, after, earliest, latest }, why)}The opening is ${opening(after)} now. Seat ${isPair ? t`both eyes` : t`the nose`} loosely, look from the front and both sides,${seated} then press ${isPair ? t`the washers to the last click: they do not come off whole` : t`its washer to the last click: it does not come off whole`}.`,
   };
 }
 
@@ -164,22 +165,24 @@ function notThen(
 ): string {
   if (said === null || said === after) return '';
   const reason =
-    said < earliest ? why.early : said > latest ? why.late : 'it is done with the rest of this stop';
-  return `Your pattern says after round ${labelOf(passage, said)}: ${reason}. `;
+    said < earliest ? why.early : said > latest ? why.late : t`it is done with the rest of this stop`;
+  return t`Your pattern says after round ${labelOf(passage, said)}: ${reason}. `;
 }
 
 /** What comes between the look from all sides and the washer: once that is pressed, no disc gets under it. */
 function backedByDisc(isPair: boolean, discMm: number): string {
-  const post = isPair ? 'each post goes between two stitches' : 'the post goes between two stitches';
-  const over = isPair ? `a disc of felt of ${discMm} mm over each` : `a disc of felt of ${discMm} mm over it`;
-  return ` see that ${post}, never through a split strand, put ${over},`;
+  const post = isPair ? t`each post goes between two stitches` : t`the post goes between two stitches`;
+  const over = isPair
+    ? t`a disc of felt of ${discMm} mm over each`
+    : t`a disc of felt of ${discMm} mm over it`;
+  return t` see that ${post}, never through a split strand, put ${over},`;
 }
 
 /** How much goes in, in grams and handfuls. */
 function amountWords(grams: number): string {
-  if (grams < 0.5) return 'A pinch.';
+  if (grams < 0.5) return t`A pinch.`;
   const handfuls = Math.max(1, Math.round(grams / handfulGrams));
-  return `About ${weightWords(grams, grams < 3 ? 1 : 0)}: ${handfuls === 1 ? 'a handful' : `${handfuls} handfuls`}.`;
+  return t`About ${weightWords(grams, grams < 3 ? 1 : 0)}: ${handfuls === 1 ? t`a handful` : t`${handfuls} handfuls`}.`;
 }
 
 /** When one chamber can be filled. Rounds by index. */
@@ -275,7 +278,7 @@ function fillingWindows(
       easy: bulk,
       latest: lastTool,
       why: (after) =>
-        `${notThen(input, { said: moments.said, after, earliest, latest: tool }, { early: 'that is too early for all of it', late: 'by then nothing gets in' })}${moments.fingersFit ? 'Fingers still fit' : 'Only a tool fits'}: the opening is ${opening(after)}. ${amountWords(fills.grams)} Push it to the walls${moments.hasWashers ? ' and tuck it behind the washers' : ''}.`,
+        t`${notThen(input, { said: moments.said, after, earliest, latest: tool }, { early: t`that is too early for all of it`, late: t`by then nothing gets in` })}${moments.fingersFit ? t`Fingers still fit` : t`Only a tool fits`}: the opening is ${opening(after)}. ${amountWords(fills.grams)} Push it to the walls${moments.hasWashers ? t` and tuck it behind the washers` : ''}.`,
     },
   ];
   const reachesEnd = chamber.neck !== null || filling.to >= chamber.to;
@@ -283,8 +286,8 @@ function fillingWindows(
     const rest = fillsOf(Math.min(to, filled + 1), to);
     const how =
       rest.grams >= worthWeighing
-        ? `${amountWords(rest.grams)} With a tool, in small amounts`
-        : 'Tiny amounts with a tool';
+        ? t`${amountWords(rest.grams)} With a tool, in small amounts`
+        : t`Tiny amounts with a tool`;
     windows.push({
       ...plainWindow,
       act: 'top-up',
@@ -293,7 +296,7 @@ function fillingWindows(
       easy: tool,
       latest: chamber.neck === null ? tool : lastTool,
       why: (after) =>
-        `${how}; the opening is ${opening(after)} and will be smaller. Stuffing settles: over-fill a little.`,
+        t`${how}; the opening is ${opening(after)} and will be smaller. Stuffing settles: over-fill a little.`,
     });
   }
   return { windows, impossible: [] };
@@ -316,7 +319,7 @@ function coreWindow(input: WindowInput, chamber: Chamber, next: Chamber): Window
       easy: Math.max(earliest, Math.min(latest, next.to)),
       latest,
       why: () =>
-        `The neck is only ${opening(neck)} across: without a core the head nods. A tight roll of felt or fabric as long as the neck and half of each side is what makers take for children; more stuffing packed into the neck does for a short one. No wire in a toy for a child.`,
+        t`The neck is only ${opening(neck)} across: without a core the head nods. A tight roll of felt or fabric as long as the neck and half of each side is what makers take for children; more stuffing packed into the neck does for a short one. No wire in a toy for a child.`,
     },
   ];
 }
@@ -349,7 +352,7 @@ function enclosedWindow(
   const bulk = ready.findLast(({ act, earliest }) => act === 'stuff' && earliest <= latest);
   const wanted = after !== null && admits.includes(after) ? after : Math.min(latest, bulk?.easy ?? latest);
   const easy = admits.findLast((round) => round <= wanted) ?? latest;
-  const taken = sizeMm === null ? `It is taken to be ${mm} mm across: write its size if it is another.` : '';
+  const taken = sizeMm === null ? t`It is taken to be ${mm} mm across: write its size if it is another.` : '';
   return {
     ...plainWindow,
     act: 'put-in',
@@ -358,7 +361,7 @@ function enclosedWindow(
     easy,
     latest,
     why: (round) =>
-      `${bulk ? 'Half of the stuffing first, then this in the middle of it, with stuffing on all sides.' : 'It goes in now.'} The opening is ${opening(round)}. ${taken}`.trim(),
+      t`${bulk ? t`Half of the stuffing first, then this in the middle of it, with stuffing on all sides.` : t`It goes in now.`} The opening is ${opening(round)}. ${taken}`.trim(),
   };
 }
 
@@ -371,7 +374,7 @@ function workInWindow({ round, names }: WorkIn): Window[] {
     earliest: after,
     easy: after,
     latest: after,
-    why: () => `Have it finished and at hand: the next round works it in. Its tail goes to the inside.`,
+    why: () => t`Have it finished and at hand: the next round works it in. Its tail goes to the inside.`,
   }));
 }
 
@@ -392,7 +395,7 @@ function passingWindow(
     easy: bulk?.easy ?? last,
     latest: last,
     why: () =>
-      'Pull it straight through before the stuffing is in its way, even out both ends and catch it on both sides.',
+      t`Pull it straight through before the stuffing is in its way, even out both ends and catch it on both sides.`,
   }));
 }
 
@@ -449,7 +452,7 @@ export function windowsOf(input: WindowInput): Windows {
     why: () =>
       isDrawnTogether
         ? closing.words
-        : `${closing.words} Cut the yarn ${cutWords(closing.tailMm)} from the last stitch.`,
+        : t`${closing.words} Cut the yarn ${cutWords(closing.tailMm)} from the last stitch.`,
   });
   return { windows, impossible };
 }

@@ -1,14 +1,24 @@
+import { t } from '../words/language';
+
 /** For whom a toy is made. */
 export type Audience = 'under-3' | '3-and-over' | 'keepsake' | 'pet';
 
 export const audiences: readonly Audience[] = ['under-3', '3-and-over', 'keepsake', 'pet'];
 
-/** As it is written in the `For:` line, and read aloud. */
+/** As it is written in the `For:` line. */
 export const audienceWords: Record<Audience, string> = {
   'under-3': 'under 3',
   '3-and-over': '3 and over',
   keepsake: 'keepsake, not a toy',
   pet: 'a pet',
+};
+
+/** As it is said to the maker. */
+export const audienceSaid: Record<Audience, string> = {
+  'under-3': t`under 3`,
+  '3-and-over': t`3 and over`,
+  keepsake: t`keepsake, not a toy`,
+  pet: t`a pet`,
 };
 
 const small = /\b(bab(y|ies)|newborns?|infants?|toddlers?|crib|teething)\b/i;

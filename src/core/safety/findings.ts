@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import type { Closing } from '../plan/closing';
 import type { Audience } from './audience';
 import { byHand, mended, type Mends, type Remedy } from './remedies';
@@ -137,8 +138,7 @@ interface Found extends Pick<Finding, 'part' | 'partId' | 'feature' | 'message' 
   held?: string | null;
 }
 
-const twiceWords =
-  'Sew twice round, the second time the other way, three times through the first and last stitch and at each pin.';
+const twiceWords = t`Sew twice round, the second time the other way, three times through the first and last stitch and at each pin.`;
 
 class Screening {
   readonly findings: Finding[] = [];
@@ -153,7 +153,7 @@ class Screening {
     const plain = rule.weights[this.audience];
     const weight = held === null ? plain : reinforcedWeight[plain];
     if (weight === 'none') return;
-    const message = held === null ? found.message : `${found.message} The text has it ${held}.`;
+    const message = held === null ? found.message : t`${found.message} The text has it ${held}.`;
     const { name: _name, weights: _weights, ...reasons } = rule;
     const remedies = this.openRemedies(found.remedies, weight, held !== null);
     this.findings.push({ code, severity: severityOf[weight], ...reasons, ...found, message, remedies });
@@ -173,35 +173,39 @@ class Screening {
     if (kind === 'pressed')
       this.put('pressed-part', {
         ...at,
-        message: `The ${id} of the ${name}: ${size}with a post and a washer.`,
+        message: t`The ${id} of the ${name}: ${size}with a post and a washer.`,
         remedies: [
-          mended('embroider', mends, 'Embroider instead, as large and in the same place.'),
-          mended('back', mends, 'Or lay a disc of felt behind each washer, wider than the washer all round.'),
+          mended('embroider', mends, t`Embroider instead, as large and in the same place.`),
+          mended(
+            'back',
+            mends,
+            t`Or lay a disc of felt behind each washer, wider than the washer all round.`,
+          ),
         ],
       });
     if (kind === 'button')
       this.put('button', {
         ...at,
-        message: `The ${id} of the ${name}: ${size}across.`,
-        remedies: [mended('stitch-spot', mends, 'Stitch a spot of the same size instead.')],
+        message: t`The ${id} of the ${name}: ${size}across.`,
+        remedies: [mended('stitch-spot', mends, t`Stitch a spot of the same size instead.`)],
       });
     if (kind === 'sewn-on')
       this.put('sewn-on', {
         ...at,
-        message: `The ${id} of the ${name}: ${size}sewn on.`,
+        message: t`The ${id} of the ${name}: ${size}sewn on.`,
         remedies: [
           mended(
             'twice',
             mends,
-            'Sew all round the edge with small stitches, twice, the knots inside; or embroider it.',
+            t`Sew all round the edge with small stitches, twice, the knots inside; or embroider it.`,
           ),
         ],
       });
     if (kind === 'key-ring')
       this.put('key-ring', {
         ...at,
-        message: `The ring of the ${name}.`,
-        remedies: [mended('leave-out', mends, 'Leave it off, or say that this is a keepsake and no toy.')],
+        message: t`The ring of the ${name}.`,
+        remedies: [mended('leave-out', mends, t`Leave it off, or say that this is a keepsake and no toy.`)],
       });
     if (kind === 'strands') this.strands(part, feature);
     if (feature.stretched && (kind === 'pressed' || kind === 'button')) this.stretched(part, feature);
@@ -212,20 +216,20 @@ class Screening {
     const { cordMm } = this.input.book.figures;
     this.put('strands', {
       ...at,
-      message: `The ${id} of the ${name.toLowerCase()}: strands knotted in.`,
+      message: t`The ${id} of the ${name.toLowerCase()}: strands knotted in.`,
       remedies: [
         mended(
           'leave-out',
           mends,
-          'Work the hair in surface stitches or in loops sewn down, without free ends; or leave it off.',
+          t`Work the hair in surface stitches or in loops sewn down, without free ends; or leave it off.`,
         ),
       ],
     });
     if (sizeMm > cordMm)
       this.put('cord-length', {
         ...at,
-        message: `The ${id} of the ${name.toLowerCase()}: strands of ${wholeMm(sizeMm)}; at most ${wholeMm(cordMm)}.`,
-        remedies: [byHand('Cut them shorter.')],
+        message: t`The ${id} of the ${name.toLowerCase()}: strands of ${wholeMm(sizeMm)}; at most ${wholeMm(cordMm)}.`,
+        remedies: [byHand(t`Cut them shorter.`)],
       });
   }
 
@@ -236,10 +240,10 @@ class Screening {
       partId,
       feature: id,
       held,
-      message: `The ${id} of the ${name.toLowerCase()}: at round ${stretched.round} a stitch is stretched to ${tenth(stretched.stitchMm)}, wider than the yarn covers.`,
+      message: t`The ${id} of the ${name.toLowerCase()}: at round ${stretched.round} a stitch is stretched to ${tenth(stretched.stitchMm)}, wider than the yarn covers.`,
       remedies: [
-        mended('back', mends, 'Lay a disc of felt behind each washer, wider than the washer all round.'),
-        mended('finer-hook', mends, 'Or work more tightly, or stuff less hard.'),
+        mended('back', mends, t`Lay a disc of felt behind each washer, wider than the washer all round.`),
+        mended('finer-hook', mends, t`Or work more tightly, or stuff less hard.`),
       ],
     });
   }
@@ -253,10 +257,10 @@ class Screening {
         this.put('cord-length', {
           ...at,
           held: part.isSewnDown ? 'sewn down all along' : null,
-          message: `A free chain of the ${name}${round > 0 ? `, round ${round}` : ''}: ${wholeMm(lengthMm)} long; at most ${wholeMm(cordMm)}.`,
+          message: t`A free chain of the ${name}${round > 0 ? t`, round ${round}` : ''}: ${wholeMm(lengthMm)} long; at most ${wholeMm(cordMm)}.`,
           remedies: [
-            mended('shorten', part.mends, `Make it shorter than ${wholeMm(cordMm)}.`),
-            mended('sew-down', part.mends, 'Or sew it down along its length.'),
+            mended('shorten', part.mends, t`Make it shorter than ${wholeMm(cordMm)}.`),
+            mended('sew-down', part.mends, t`Or sew it down along its length.`),
           ],
         });
     for (const { aroundMm, round } of part.loops)
@@ -264,10 +268,10 @@ class Screening {
         this.put('loop-size', {
           ...at,
           held: part.isSewnDown ? 'sewn down all along' : null,
-          message: `A loop of chains of the ${name}${round > 0 ? `, round ${round}` : ''}: ${wholeMm(aroundMm)} round; at most ${wholeMm(loopMm)}.`,
+          message: t`A loop of chains of the ${name}${round > 0 ? t`, round ${round}` : ''}: ${wholeMm(aroundMm)} round; at most ${wholeMm(loopMm)}.`,
           remedies: [
-            byHand('Make it of fewer chains.'),
-            mended('sew-down', part.mends, 'Or sew it down along its length.'),
+            byHand(t`Make it of fewer chains.`),
+            mended('sew-down', part.mends, t`Or sew it down along its length.`),
           ],
         });
   }
@@ -282,36 +286,36 @@ class Screening {
     if (isOpen)
       this.put('opening-left', {
         ...at,
-        message: `The ${name} is stuffed and ends with ${part.end.stitches} stitches open, sewn to nothing.`,
+        message: t`The ${name} is stuffed and ends with ${part.end.stitches} stitches open, sewn to nothing.`,
         remedies: [
           mended(
             'decrease',
             part.mends,
-            'Work rounds of decreases down to eight stitches or fewer and gather them, or say what it is sewn to.',
+            t`Work rounds of decreases down to eight stitches or fewer and gather them, or say what it is sewn to.`,
           ),
         ],
       });
     if (part.end.how === 'one-more-round' && part.isStuffed)
       this.put('gather-hole', {
         ...at,
-        message: `The ${name} is gathered with ${part.end.stitches} stitches.`,
+        message: t`The ${name} is gathered with ${part.end.stitches} stitches.`,
         remedies: [
           mended(
             'decrease',
             part.mends,
-            'Work one more round of decreases, or run the thread through twice and feel for a hole.',
+            t`Work one more round of decreases, or run the thread through twice and feel for a hole.`,
           ),
         ],
       });
     if (part.gapes !== null)
       this.put('stuffing-shows', {
         ...at,
-        message: `Round ${part.gapes} of the ${name} is stretched wider than the yarn covers.`,
+        message: t`Round ${part.gapes} of the ${name} is stretched wider than the yarn covers.`,
         remedies: [
           mended(
             'finer-hook',
             part.mends,
-            'Take a hook half a millimetre smaller, stuff less hard, or line it with fabric.',
+            t`Take a hook half a millimetre smaller, stuff less hard, or line it with fabric.`,
           ),
         ],
       });
@@ -319,13 +323,13 @@ class Screening {
       this.put('small-part', {
         ...at,
         held: part.isSewn && part.isSewnTwice ? 'sewn twice round' : null,
-        message: `The ${name}, ${part.extent.map(wholeMm).join(' × ')}, fits the cylinder of ${figures.cylinderWidthMm} mm.`,
+        message: t`The ${name}, ${part.extent.map(wholeMm).join(' × ')}, fits the cylinder of ${figures.cylinderWidthMm} mm.`,
         remedies: part.isSewn
           ? [
-              mended('twice', part.mends, `${twiceWords} Then pull it hard.`),
-              byHand('Or work it in, or make it larger.'),
+              mended('twice', part.mends, t`${twiceWords} Then pull it hard.`),
+              byHand(t`Or work it in, or make it larger.`),
             ]
-          : [byHand('It is worked in: pull it hard, each way; or make it larger.')],
+          : [byHand(t`It is worked in: pull it hard, each way; or make it larger.`)],
       });
   }
 
@@ -339,12 +343,12 @@ class Screening {
     const isThin = stitches > 0 && stitches < this.input.book.figures.fewStitches;
     const remedies: Found['remedies'] = isSewn
       ? [mended('twice', mends, twiceWords)]
-      : [byHand('Work it in by more stitches, or pull it hard, each way.')];
+      : [byHand(t`Work it in by more stitches, or pull it hard, each way.`)];
     if (isThin)
       this.put('thin-join', {
         ...at,
         held: isSewnTwice ? 'sewn twice round' : null,
-        message: `The ${name} hangs on ${stitches} stitches.`,
+        message: t`The ${name} hangs on ${stitches} stitches.`,
         remedies,
       });
     // A small part is told already, and its remedy is the same.
@@ -352,7 +356,7 @@ class Screening {
     if (isSewn && !isSewnTwice && !isTold)
       this.put('single-pass', {
         ...at,
-        message: `The ${name}: its seam is gone round once, as far as the text says.`,
+        message: t`The ${name}: its seam is gone round once, as far as the text says.`,
         remedies,
       });
   }
@@ -362,7 +366,7 @@ class Screening {
       part,
       partId: null,
       feature: null,
-      message: `The text speaks of ${word}.`,
+      message: t`The text speaks of ${word}.`,
       remedies: [this.aboutHazard(code, mends)],
     });
   }
@@ -371,45 +375,45 @@ class Screening {
     const { cordMm, loopMm } = this.input.book.figures;
     switch (code) {
       case 'glue':
-        return mended('sew-instead', mends, 'Sew it on instead.');
+        return mended('sew-instead', mends, t`Sew it on instead.`);
       case 'wire':
         return mended(
           'roll-instead',
           mends,
-          'A tight roll of felt or fabric holds a neck or a limb as well.',
+          t`A tight roll of felt or fabric holds a neck or a limb as well.`,
         );
       case 'magnet':
-        return byHand('Leave it out.');
+        return byHand(t`Leave it out.`);
       case 'rattle':
-        return byHand('Leave it out, or take one that is sold sealed for babies and wrap it in stuffing.');
+        return byHand(t`Leave it out, or take one that is sold sealed for babies and wrap it in stuffing.`);
       case 'loose-filling':
         return byHand(
-          'Fill with fibre only; or sew the weight into a bag of its own, twice round, and the bag into the toy.',
+          t`Fill with fibre only; or sew the weight into a bag of its own, twice round, and the bag into the toy.`,
         );
       case 'cord-length':
         return byHand(
-          `Keep each free end under ${wholeMm(cordMm)} and sew it down all along, or crochet it on.`,
+          t`Keep each free end under ${wholeMm(cordMm)} and sew it down all along, or crochet it on.`,
         );
       case 'long-pile':
-        return byHand('Take a smooth yarn for what goes into a mouth.');
+        return byHand(t`Take a smooth yarn for what goes into a mouth.`);
       case 'button':
-        return byHand('Stitch a spot of the same size instead.');
+        return byHand(t`Stitch a spot of the same size instead.`);
       case 'loop-size':
-        return byHand(`Keep a hanging loop under ${wholeMm(loopMm)} round, or leave it off.`);
+        return byHand(t`Keep a hanging loop under ${wholeMm(loopMm)} round, or leave it off.`);
       case 'sewn-on':
-        return byHand('Crochet a small ball instead, and sew it on twice round.');
+        return byHand(t`Crochet a small ball instead, and sew it on twice round.`);
       case 'key-ring':
-        return byHand('Leave it off, or say that this is a keepsake and no toy.');
+        return byHand(t`Leave it off, or say that this is a keepsake and no toy.`);
       case 'strands':
-        return byHand('Stitch them on flat with thread, both ends drawn inside.');
+        return byHand(t`Stitch them on flat with thread, both ends drawn inside.`);
       case 'battery':
-        return byHand('Leave it out.');
+        return byHand(t`Leave it out.`);
       case 'stick':
-        return byHand('A tight roll of felt or fabric holds a neck or a limb as well.');
+        return byHand(t`A tight roll of felt or fabric holds a neck or a limb as well.`);
       case 'colouring':
-        return byHand('Stitch it, or work it in yarn of that colour.');
+        return byHand(t`Stitch it, or work it in yarn of that colour.`);
       case 'knots-outside':
-        return byHand('Draw each knot to the inside and bury its ends three ways.');
+        return byHand(t`Draw each knot to the inside and bury its ends three ways.`);
     }
   }
 }
@@ -431,18 +435,18 @@ export function screenToy(input: SafetyInput): Finding[] {
       part: null,
       partId: null,
       feature: null,
-      message: 'Nobody has said for whom this toy is. It is looked at as for children from three on.',
-      why: 'What is fine for a grown-up’s shelf can choke a baby.',
-      remedies: [byHand('Say for whom it is.')],
-      source: 'The age decides which rules hold',
+      message: t`Nobody has said for whom this toy is. It is looked at as for children from three on.`,
+      why: t`What is fine for a grown-up’s shelf can choke a baby.`,
+      remedies: [byHand(t`Say for whom it is.`)],
+      source: t`The age decides which rules hold`,
     });
   if (whole && fitsCylinder(whole, book))
     screening.put('small-toy', {
       part: null,
       partId: null,
       feature: null,
-      message: `The toy, ${whole.map(wholeMm).join(' × ')}, fits the cylinder of ${book.figures.cylinderWidthMm} mm.`,
-      remedies: [byHand('Make it in a thicker yarn.')],
+      message: t`The toy, ${whole.map(wholeMm).join(' × ')}, fits the cylinder of ${book.figures.cylinderWidthMm} mm.`,
+      remedies: [byHand(t`Make it in a thicker yarn.`)],
     });
   for (const part of parts) screening.part(part);
   for (const join of joins) screening.join(join);

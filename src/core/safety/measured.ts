@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 /** One reading of an instrument, as it shows it. */
 export interface Reading {
   /** milliseconds from any beginning, the same for all of one try */
@@ -139,10 +140,9 @@ export function measured(kind: 'force' | 'mass', readings: readonly Reading[], w
 }
 
 const faultWords: Readonly<Record<Fault, string>> = {
-  over: 'it is beyond what the instrument can show. Pull less, or take one with a wider range: this counts for nothing.',
-  stuck: 'it has shown the very same for two seconds: it is stuck. Switch it off and on, then pull again.',
-  unsteady: 'it jumps too much to be read. Pull evenly, hold still, and look again.',
-  'unknown-unit':
-    'it shows a unit Hoppla does not know. Set it to newton, kilogram or pound, or type what you read.',
+  over: t`it is beyond what the instrument can show. Pull less, or take one with a wider range: this counts for nothing.`,
+  stuck: t`it has shown the very same for two seconds: it is stuck. Switch it off and on, then pull again.`,
+  unsteady: t`it jumps too much to be read. Pull evenly, hold still, and look again.`,
+  'unknown-unit': t`it shows a unit Hoppla does not know. Set it to newton, kilogram or pound, or type what you read.`,
 };
 export const wordsOfFault = (fault: Fault): string => faultWords[fault];

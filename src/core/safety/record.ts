@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import Joi from 'joi';
 import type { Trial } from './trials';
 
@@ -91,13 +92,12 @@ export function standingOf(
 }
 
 const standings: Readonly<Record<Standing, string>> = {
-  open: 'not tried',
+  open: t`not tried`,
   held: 'held',
   failed: 'FAILED',
-  mended: 'held, after it had failed and was mended',
+  mended: t`held, after it had failed and was mended`,
 };
 export const standingWords = (standing: Standing): string => standings[standing];
 
 /** What a record says and what it does not. */
-export const recordCaution =
-  'Tried at home by the maker. This is no certificate: local rules and tests by a qualified laboratory decide, and toys for sale need more. Watch a child with any toy.';
+export const recordCaution = t`Tried at home by the maker. This is no certificate: local rules and tests by a qualified laboratory decide, and toys for sale need more. Watch a child with any toy.`;

@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import type { LineEdit } from '../notation/problem';
 
 /** What can be done about a finding. */
@@ -29,17 +30,17 @@ export type Mend =
 export type Mends = Readonly<Partial<Record<Mend, LineEdit[] | null>>>;
 
 const taps: Readonly<Record<Mend, string>> = {
-  embroider: 'Embroider instead',
-  'stitch-spot': 'Stitch a spot instead',
-  back: 'Put discs behind the washers',
-  twice: 'Sew twice round',
-  'sew-down': 'Sew it down all along',
-  shorten: 'Make it shorter',
-  'leave-out': 'Leave it off',
-  decrease: 'Write the rounds that close it',
-  'finer-hook': 'Take the finer hook',
-  'sew-instead': 'Sew instead',
-  'roll-instead': 'Take a roll of felt',
+  embroider: t`Embroider instead`,
+  'stitch-spot': t`Stitch a spot instead`,
+  back: t`Put discs behind the washers`,
+  twice: t`Sew twice round`,
+  'sew-down': t`Sew it down all along`,
+  shorten: t`Make it shorter`,
+  'leave-out': t`Leave it off`,
+  decrease: t`Write the rounds that close it`,
+  'finer-hook': t`Take the finer hook`,
+  'sew-instead': t`Sew instead`,
+  'roll-instead': t`Take a roll of felt`,
 };
 
 const reinforcing: ReadonlySet<Mend> = new Set(['back', 'twice', 'sew-down']);

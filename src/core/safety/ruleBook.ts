@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import Joi from 'joi';
 import { audiences, type Audience } from './audience';
 
@@ -71,10 +72,10 @@ const weights = (under3: Weight, from3: Weight, keepsake: Weight, pet: Weight): 
   pet,
 });
 
-const check = 'check the current text and the law where you live';
+const check = t`check the current text and the law where you live`;
 const en71 = `EN 71-1:2014+A1:2018; ${check}`;
-const cylinder = `16 CFR 1501.4 (2024 edition), the same cylinder in EN 71-1:2014+A1:2018 and ISO 8124-1:2022; ${check}`;
-const craft = 'Makers’ practice; no standard gives a figure';
+const cylinder = t`16 CFR 1501.4 (2024 edition), the same cylinder in EN 71-1:2014+A1:2018 and ISO 8124-1:2022; ${check}`;
+const craft = t`Makers’ practice; no standard gives a figure`;
 
 /** The figures and rules that come with Hoppla. Screening only: they certify nothing, and every one can be edited. */
 export const shippedRules: RuleBook = {
@@ -95,153 +96,153 @@ export const shippedRules: RuleBook = {
   },
   rules: {
     'pressed-part': {
-      name: 'Eyes and noses with a washer',
-      why: 'What is pressed in can be bitten or pulled off, and then it is small enough to choke on.',
+      name: t`Eyes and noses with a washer`,
+      why: t`What is pressed in can be bitten or pulled off, and then it is small enough to choke on.`,
       source: cylinder,
       weights: weights('stop', 'look', 'note', 'stop'),
     },
     button: {
-      name: 'Buttons and beads',
-      why: 'The thread wears through, and the button is small enough to choke on.',
+      name: t`Buttons and beads`,
+      why: t`The thread wears through, and the button is small enough to choke on.`,
       source: cylinder,
       weights: weights('stop', 'look', 'note', 'stop'),
     },
     'small-part': {
-      name: 'A part that fits the small-parts cylinder',
-      why: 'If the whole part comes off, it is small enough to choke on.',
+      name: t`A part that fits the small-parts cylinder`,
+      why: t`If the whole part comes off, it is small enough to choke on.`,
       source: cylinder,
       weights: weights('look', 'note', 'none', 'look'),
     },
     'small-toy': {
-      name: 'A toy that fits the small-parts cylinder',
-      why: 'The whole toy is small enough to choke on.',
+      name: t`A toy that fits the small-parts cylinder`,
+      why: t`The whole toy is small enough to choke on.`,
       source: cylinder,
       weights: weights('stop', 'look', 'none', 'stop'),
     },
     'sewn-on': {
-      name: 'Small things sewn on',
-      why: 'Felt and bows lift at an edge, then they are pulled off.',
+      name: t`Small things sewn on`,
+      why: t`Felt and bows lift at an edge, then they are pulled off.`,
       source: cylinder,
       weights: weights('look', 'note', 'none', 'look'),
     },
     'cord-length': {
-      name: 'Free cords and chains',
-      why: 'A long cord goes round a neck.',
+      name: t`Free cords and chains`,
+      why: t`A long cord goes round a neck.`,
       source: en71,
       weights: weights('stop', 'look', 'none', 'look'),
     },
     'loop-size': {
-      name: 'Loops',
-      why: 'A head goes through a wide loop.',
+      name: t`Loops`,
+      why: t`A head goes through a wide loop.`,
       source: en71,
       weights: weights('stop', 'look', 'none', 'look'),
     },
     'key-ring': {
-      name: 'Rings and chains of metal',
-      why: 'Hardware comes off, and is hard and small.',
+      name: t`Rings and chains of metal`,
+      why: t`Hardware comes off, and is hard and small.`,
       source: cylinder,
       weights: weights('stop', 'look', 'note', 'stop'),
     },
     strands: {
-      name: 'Hair and fringes knotted in',
-      why: 'Strands are pulled out and swallowed, or wind round a finger.',
-      source: `${craft}; cords: ${en71}`,
+      name: t`Hair and fringes knotted in`,
+      why: t`Strands are pulled out and swallowed, or wind round a finger.`,
+      source: t`${craft}; cords: ${en71}`,
       weights: weights('stop', 'look', 'none', 'look'),
     },
     'opening-left': {
-      name: 'An opening that stays',
-      why: 'Little fingers get in and stuffing comes out.',
-      source: `ASTM F963-23 on stuffing and seams; ${check}`,
+      name: t`An opening that stays`,
+      why: t`Little fingers get in and stuffing comes out.`,
+      source: t`ASTM F963-23 on stuffing and seams; ${check}`,
       weights: weights('stop', 'stop', 'look', 'stop'),
     },
     'gather-hole': {
-      name: 'A gather of many stitches',
-      why: 'More than eight stitches drawn together leave a hole in the middle.',
+      name: t`A gather of many stitches`,
+      why: t`More than eight stitches drawn together leave a hole in the middle.`,
       source: craft,
       weights: weights('look', 'look', 'note', 'look'),
     },
     'thin-join': {
-      name: 'A join of few stitches',
-      why: 'Few stitches carry all of the pull.',
-      source: `${craft}; pull and seams: ${en71}`,
+      name: t`A join of few stitches`,
+      why: t`Few stitches carry all of the pull.`,
+      source: t`${craft}; pull and seams: ${en71}`,
       weights: weights('look', 'look', 'note', 'look'),
     },
     'single-pass': {
-      name: 'A seam gone round once',
-      why: 'Where one thread breaks, the whole seam runs open.',
+      name: t`A seam gone round once`,
+      why: t`Where one thread breaks, the whole seam runs open.`,
       source: craft,
       weights: weights('look', 'none', 'none', 'look'),
     },
     'stretched-place': {
-      name: 'Something pressed on where the fabric is stretched',
-      why: 'The hole around a post widens, and the washer can be pulled through it.',
+      name: t`Something pressed on where the fabric is stretched`,
+      why: t`The hole around a post widens, and the washer can be pulled through it.`,
       source: craft,
       weights: weights('look', 'look', 'note', 'look'),
     },
     'knots-outside': {
-      name: 'Knots and ends outside',
-      why: 'An end that shows is pulled, and the knot opens.',
+      name: t`Knots and ends outside`,
+      why: t`An end that shows is pulled, and the knot opens.`,
       source: craft,
       weights: weights('look', 'note', 'none', 'look'),
     },
     'stuffing-shows': {
-      name: 'Stuffing between the stitches',
-      why: 'What shows can be picked out.',
+      name: t`Stuffing between the stitches`,
+      why: t`What shows can be picked out.`,
       source: craft,
       weights: weights('look', 'look', 'note', 'look'),
     },
     glue: {
-      name: 'Glue',
-      why: 'Glued parts let go in the wash and in a mouth.',
+      name: t`Glue`,
+      why: t`Glued parts let go in the wash and in a mouth.`,
       source: craft,
       weights: weights('stop', 'look', 'note', 'stop'),
     },
     wire: {
-      name: 'Wire',
-      why: 'Wire breaks where it is bent, and its end comes through.',
-      source: `EN 71-1:2014+A1:2018 on edges, points and wires; ${check}`,
+      name: t`Wire`,
+      why: t`Wire breaks where it is bent, and its end comes through.`,
+      source: t`EN 71-1:2014+A1:2018 on edges, points and wires; ${check}`,
       weights: weights('stop', 'stop', 'note', 'stop'),
     },
     magnet: {
-      name: 'Magnets',
-      why: 'Two swallowed magnets hurt from inside.',
-      source: `EN 71-1:2014+A1:2018 and 16 CFR 1262 on magnets; ${check}`,
+      name: t`Magnets`,
+      why: t`Two swallowed magnets hurt from inside.`,
+      source: t`EN 71-1:2014+A1:2018 and 16 CFR 1262 on magnets; ${check}`,
       weights: weights('stop', 'stop', 'look', 'stop'),
     },
     rattle: {
-      name: 'Rattles and bells',
-      why: 'What is inside may come out, and is small and hard.',
+      name: t`Rattles and bells`,
+      why: t`What is inside may come out, and is small and hard.`,
       source: cylinder,
       weights: weights('look', 'note', 'none', 'look'),
     },
     'loose-filling': {
-      name: 'Filling other than fibre',
-      why: 'Pellets, beans and seeds run out through one broken stitch, and are small enough to choke on.',
+      name: t`Filling other than fibre`,
+      why: t`Pellets, beans and seeds run out through one broken stitch, and are small enough to choke on.`,
       source: cylinder,
       weights: weights('stop', 'look', 'note', 'stop'),
     },
     'long-pile': {
-      name: 'Long pile',
-      why: 'Hairs come off in a mouth, and hide loose stitches.',
-      source: `${craft}; burning: EN 71-2:2020; ${check}`,
+      name: t`Long pile`,
+      why: t`Hairs come off in a mouth, and hide loose stitches.`,
+      source: t`${craft}; burning: EN 71-2:2020; ${check}`,
       weights: weights('look', 'note', 'none', 'look'),
     },
     battery: {
-      name: 'Batteries and lights',
-      why: 'A button cell that is swallowed burns from inside within hours.',
-      source: `16 CFR 1263 and EN IEC 62115:2020 on cells and electric toys; ${check}`,
+      name: t`Batteries and lights`,
+      why: t`A button cell that is swallowed burns from inside within hours.`,
+      source: t`16 CFR 1263 and EN IEC 62115:2020 on cells and electric toys; ${check}`,
       weights: weights('stop', 'stop', 'look', 'stop'),
     },
     stick: {
-      name: 'Sticks and skewers inside',
-      why: 'A stick breaks, and its end comes through.',
-      source: `EN 71-1:2014+A1:2018 on edges and points; ${check}`,
+      name: t`Sticks and skewers inside`,
+      why: t`A stick breaks, and its end comes through.`,
+      source: t`EN 71-1:2014+A1:2018 on edges and points; ${check}`,
       weights: weights('stop', 'stop', 'note', 'stop'),
     },
     colouring: {
-      name: 'Colour put on afterwards',
-      why: 'What is rubbed or painted on comes off in a mouth.',
-      source: `EN 71-3:2019+A2:2024 on what migrates; ${check}`,
+      name: t`Colour put on afterwards`,
+      why: t`What is rubbed or painted on comes off in a mouth.`,
+      source: t`EN 71-3:2019+A2:2024 on what migrates; ${check}`,
       weights: weights('look', 'note', 'none', 'look'),
     },
   },
@@ -307,11 +308,11 @@ export function readRuleBook(text: string): ReadRules {
   try {
     parsed = JSON.parse(text);
   } catch {
-    return { ok: false, message: 'This file is no rule book: it can’t be read as one.' };
+    return { ok: false, message: t`This file is no rule book: it can’t be read as one.` };
   }
   const { error, value } = schema.validate(withNewerRules(parsed));
   if (error)
-    return { ok: false, message: `This rule book has a fault: ${error.message}. Nothing was changed.` };
+    return { ok: false, message: t`This rule book has a fault: ${error.message}. Nothing was changed.` };
   return { ok: true, book: value as RuleBook };
 }
 

@@ -1,17 +1,18 @@
+import { t } from '../words/language';
 import type { RuleBook } from './ruleBook';
 
 /** How something is tried at home. */
 export type TrialKind = 'pull' | 'twist' | 'seam' | 'cylinder' | 'drop' | 'weigh' | 'wash' | 'light';
 
 const trialNames: Readonly<Record<TrialKind, string>> = {
-  pull: 'Pull',
-  twist: 'Twist',
-  seam: 'Pull the seam',
-  cylinder: 'Small-parts cylinder',
-  drop: 'Drop',
-  weigh: 'Weigh',
-  wash: 'Wash',
-  light: 'Hold against light',
+  pull: t`Pull`,
+  twist: t`Twist`,
+  seam: t`Pull the seam`,
+  cylinder: t`Small-parts cylinder`,
+  drop: t`Drop`,
+  weigh: t`Weigh`,
+  wash: t`Wash`,
+  light: t`Hold against light`,
 };
 /** What a trial is called. */
 export const trialName = (kind: TrialKind): string => trialNames[kind];
@@ -45,25 +46,22 @@ export interface TriedToy {
   isStuffed: boolean;
 }
 
-const tension =
-  'After the tension test of EN 71-1:2014+A1:2018 (90 N, 50 N up to 6 mm, 10 s); check the current text and the law where you live';
-const seams =
-  'After the seam test for soft-filled toys of EN 71-1:2014+A1:2018 (70 N, 10 s); check the current text and the law where you live';
-const small =
-  'After the small-parts cylinder of EN 71-1:2014+A1:2018 and 16 CFR 1501.4; check the current text and the law where you live';
-const practice = 'Makers’ practice; no standard gives a figure';
+const tension = t`After the tension test of EN 71-1:2014+A1:2018 (90 N, 50 N up to 6 mm, 10 s); check the current text and the law where you live`;
+const seams = t`After the seam test for soft-filled toys of EN 71-1:2014+A1:2018 (70 N, 10 s); check the current text and the law where you live`;
+const small = t`After the small-parts cylinder of EN 71-1:2014+A1:2018 and 16 CFR 1501.4; check the current text and the law where you live`;
+const practice = t`Makers’ practice; no standard gives a figure`;
 
 /** Newton as a luggage scale shows it. */
 export const kilograms = (newton: number): number => Math.round(newton / 0.981) / 10;
 
 const pulled = (newton: number, seconds: number) =>
-  `Hook a luggage scale behind it, pull straight out to ${newton} N (${kilograms(newton)} kg) in five seconds and hold for ${seconds}.`;
+  t`Hook a luggage scale behind it, pull straight out to ${newton} N (${kilograms(newton)} kg) in five seconds and hold for ${seconds}.`;
 
 /** Something done with the whole toy, without a force that is measured. */
 const withWhole = (kind: TrialKind, how: string): Trial => ({
   id: kind,
   kind,
-  of: 'the whole toy',
+  of: t`the whole toy`,
   how,
   forceN: null,
   seconds: null,
@@ -73,23 +71,23 @@ const withWhole = (kind: TrialKind, how: string): Trial => ({
 const cylinderTrial = (widthMm: number, depthMm: number): Trial => ({
   ...withWhole(
     'cylinder',
-    `Hold a tube ${widthMm} mm wide and ${depthMm} mm deep over every part, and over whatever came off: nothing may go in whole without being pressed.`,
+    t`Hold a tube ${widthMm} mm wide and ${depthMm} mm deep over every part, and over whatever came off: nothing may go in whole without being pressed.`,
   ),
-  of: 'every small part',
+  of: t`every small part`,
   source: small,
 });
 
 const wholeTrials = (isStuffed: boolean): Trial[] => [
   withWhole(
     'drop',
-    'Let it fall from table height five times, on its head, its back, each side. Then feel every part.',
+    t`Let it fall from table height five times, on its head, its back, each side. Then feel every part.`,
   ),
   withWhole(
     'weigh',
-    'Weigh it, before the wash and when it is dry again. What is lighter has lost something.',
+    t`Weigh it, before the wash and when it is dry again. What is lighter has lost something.`,
   ),
-  withWhole('wash', 'Wash it as the label will say and let it dry. Then feel for loose parts and ends.'),
-  ...(isStuffed ? [withWhole('light', 'Stretch it against a lamp. No stuffing may show or come out.')] : []),
+  withWhole('wash', t`Wash it as the label will say and let it dry. Then feel for loose parts and ends.`),
+  ...(isStuffed ? [withWhole('light', t`Stretch it against a lamp. No stuffing may show or come out.`)] : []),
 ];
 
 /**
@@ -115,7 +113,7 @@ export function trialsOf({ features, joins, isStuffed }: TriedToy, { figures }: 
         id: `twist ${name}`,
         kind: 'twist',
         of: name,
-        how: 'Turn it half round one way, then the other, as far as fingers can. It must not loosen.',
+        how: t`Turn it half round one way, then the other, as far as fingers can. It must not loosen.`,
         forceN: null,
         seconds: pullSeconds,
         source: practice,
@@ -126,7 +124,7 @@ export function trialsOf({ features, joins, isStuffed }: TriedToy, { figures }: 
     id: `seam ${name}`,
     kind: 'seam',
     of: name,
-    how: `${pulled(seamN, pullSeconds)} Then from each side. No stitch may open.`,
+    how: t`${pulled(seamN, pullSeconds)} Then from each side. No stitch may open.`,
     forceN: seamN,
     seconds: pullSeconds,
     source: seams,

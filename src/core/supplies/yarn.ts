@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import Joi from 'joi';
 import { gaugeFromTable, yarnWeights, type YarnWeightKey } from '../shape/yarnWeights';
 import { leanOfSpiral } from '../shape/gauge';
@@ -25,9 +26,9 @@ const schema = Joi.object<Yarn>({
     .pattern(/^[^,\n]+$/)
     .required()
     .messages({
-      'string.empty': 'Give the yarn a name.',
-      'string.pattern.base': 'A yarn’s name can’t hold a comma.',
-      'string.max': 'Keep the name under 60 signs.',
+      'string.empty': t`Give the yarn a name.`,
+      'string.pattern.base': t`A yarn’s name can’t hold a comma.`,
+      'string.max': t`Keep the name under 60 signs.`,
     }),
   weight: Joi.string()
     .valid(...yarnWeights.map(({ key }) => key))

@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import { unparse } from 'papaparse';
 import { createEvents, type EventAttributes } from 'ics';
 import type { Place } from '../make/run';
@@ -44,7 +45,7 @@ function stretchesOf(toy: ToyAnalysis, reached: Reached): { words: string; minut
   const left = sharesLeft(toy, reached);
   for (const [i, { step }] of tasksBySteps(toy).entries()) {
     const minutes = minutesOf(step, toy.pace) * (left[i] ?? 1);
-    const words = isPutTogether(step) ? 'Put it together' : unitName(toy, step.part, step.unit);
+    const words = isPutTogether(step) ? t`Put it together` : unitName(toy, step.part, step.unit);
     const before = stretches.at(-1);
     if (before?.words === words) before.minutes += minutes;
     else stretches.push({ words, minutes });
@@ -79,9 +80,9 @@ export function batchItems(
 
 /** `Left arm, toys 1 to 5`. */
 export function dayItemWords({ words, toys: [first, last], goesOn }: DayItem, copies: number): string {
-  const of = first === last ? `toy ${first}` : `toys ${first} to ${last}`;
+  const of = first === last ? t`toy ${first}` : t`toys ${first} to ${last}`;
   const whose = copies === 1 ? '' : `, ${of}`;
-  return `${words}${whose}${goesOn ? ' (goes on the next day)' : ''}`;
+  return `${words}${whose}${goesOn ? t` (goes on the next day)` : ''}`;
 }
 
 /** The days as a table for a spreadsheet. */
@@ -110,6 +111,6 @@ export function scheduleIcs(days: readonly DayPlan[], name: string, copies: numb
     };
   });
   const { error, value } = createEvents(events);
-  if (error || !value) throw error ?? new Error('The calendar could not be written.');
+  if (error || !value) throw error ?? new Error(t`The calendar could not be written.`);
   return value;
 }

@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import type { Step } from '../plan/order';
 import { minutesOf } from '../plan/time';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
@@ -32,17 +33,17 @@ function actText({ do: doing, after, about }: Step, part: PartAnalysis | undefin
 /** The rounds of a step: rows where they are, and where it goes on in rounds, both by name. */
 function workText({ from, to, indexes }: Step, part: PartAnalysis | undefined): string {
   const [first, last] = (indexes ?? []).map((index) => part?.fabric.row[index - 1] === 1);
-  const word = first ? 'Row' : 'Round';
+  const word = first ? t`Row` : t`Round`;
   if (indexes?.[0] === indexes?.[1]) return `${word} ${from}`;
-  if (first !== last) return `${word} ${from} to ${last ? 'row' : 'round'} ${to}`;
-  return `${word}s ${from} to ${to}`;
+  if (first !== last) return t`${word} ${from} to ${last ? t`row` : t`round`} ${to}`;
+  return t`${word}s ${from} to ${to}`;
 }
 
 /** What is put on a finished piece: sewn on, or worked or knotted along a line of it. */
 export function attachText(part: PartAnalysis | undefined, about: string | null): string {
   const line = part?.lines.find(({ thing }) => thing === about);
-  if (!line) return `Sew on the ${about}`;
-  return line.around ? `Knot in the ${about}` : `Work the ${about} on it`;
+  if (!line) return t`Sew on the ${about}`;
+  return line.around ? t`Knot in the ${about}` : t`Work the ${about} on it`;
 }
 
 function stepText(step: Step, part: PartAnalysis | undefined): string {
@@ -51,15 +52,15 @@ function stepText(step: Step, part: PartAnalysis | undefined): string {
     case 'work':
       return workText(step, part);
     case 'sew':
-      return `Sew it onto the ${about}`;
+      return t`Sew it onto the ${about}`;
     case 'place':
-      return 'Not placed yet: no sentence says where it goes';
+      return t`Not placed yet: no sentence says where it goes`;
     case 'attach':
       return attachText(part, about);
     case 'sculpt':
-      return 'Sculpt with the long needle';
+      return t`Sculpt with the long needle`;
     case 'check':
-      return 'Tug every part, look from all sides, write down what you changed';
+      return t`Tug every part, look from all sides, write down what you changed`;
     default:
       return actText(step, part);
   }
@@ -71,7 +72,7 @@ export function orderWords(toy: ToyAnalysis): StepWords[] {
     const part = toy.parts.find(({ source }) => source.id === step.part);
     return {
       key: `${i}`,
-      unit: step.do === 'check' ? 'The toy' : unitName(toy, step.part, step.unit),
+      unit: step.do === 'check' ? t`The toy` : unitName(toy, step.part, step.unit),
       words: stepText(step, part),
       minutes: minutesOf(step, toy.pace),
     };

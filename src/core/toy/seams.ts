@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import type { Join } from '../join/joined';
 import { reinforcedIn } from '../notation/sentence/reinforced';
 import type { SeamSchool } from '../notation/pattern';
@@ -43,25 +44,23 @@ export function schoolOf({ sentence }: Join, { pattern }: ToyAnalysis): SeamScho
 }
 
 const ways: Readonly<Record<SeamSchool, string>> = {
-  ladder:
-    'Ladder stitch: under both loops of an edge stitch, then straight along the wall under its stitch, back and forth. Drawn snug, the thread is not seen.',
-  whip: 'Whip stitch: always from the same side, through the wall stitch and over into the edge stitch. It shows as small slanting stitches and holds well.',
-  back: 'Backstitch: up through the edge one stitch ahead, down where the one before came up. The firmest; it shows as a line.',
-  'top-loop':
-    'Through the top loop only: the needle takes the outer loop of each edge stitch, so that the other stands up as a rim.',
+  ladder: t`Ladder stitch: under both loops of an edge stitch, then straight along the wall under its stitch, back and forth. Drawn snug, the thread is not seen.`,
+  whip: t`Whip stitch: always from the same side, through the wall stitch and over into the edge stitch. It shows as small slanting stitches and holds well.`,
+  back: t`Backstitch: up through the edge one stitch ahead, down where the one before came up. The firmest; it shows as a line.`,
+  'top-loop': t`Through the top loop only: the needle takes the outer loop of each edge stitch, so that the other stands up as a rim.`,
 };
 
 /** How a seam is sewn, in the way of the maker: for the sheet, beside the maker, and on the card of the join. */
 export function schoolWords(join: Join, toy: ToyAnalysis): string | null {
   if (join.path === null || join.ledger || !hasSeam(join)) return null;
   const school = schoolOf(join, toy);
-  return `${ways[school ?? 'ladder']}${school === null ? ' Or the way you are used to.' : ''} The short tail holds the place with one stitch first, the long one sews.`;
+  return t`${ways[school ?? 'ladder']}${school === null ? t` Or the way you are used to.` : ''} The short tail holds the place with one stitch first, the long one sews.`;
 }
 
 /** How a seam is sewn, as the text says it: for the sheet, and for beside the maker. */
 export function seamWords(join: Join, toy: ToyAnalysis): string | null {
   if (join.path === null || join.ledger) return null;
   return isJoinedTwice(join, toy)
-    ? 'Once round, then once more the other way into the same stitches. Three times through the first and last stitch and at each pin; bury the tail in three directions.'
-    : 'Three times through the first and last stitch and at each pin; bury the tail in three directions.';
+    ? t`Once round, then once more the other way into the same stitches. Three times through the first and last stitch and at each pin; bury the tail in three directions.`
+    : t`Three times through the first and last stitch and at each pin; bury the tail in three directions.`;
 }

@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import { balanceOf, type Balance } from '../join/pose/balance';
 import { hiddenFeatures } from '../join/pose/drawn';
 import type { Unit } from '../join/joined';
@@ -18,25 +19,25 @@ export interface Standing {
 /** Less than this inside what it rests on, and a push tips it. */
 const safelyInsideMm = 4;
 const over: Record<NonNullable<Balance['way']>, { leans: string; falls: string; move: string }> = {
-  forward: { leans: 'forward', falls: 'onto its face', move: 'further forward' },
-  back: { leans: 'back', falls: 'onto its back', move: 'further back' },
-  left: { leans: 'to the left', falls: 'to the left', move: 'further to the left' },
-  right: { leans: 'to the right', falls: 'to the right', move: 'further to the right' },
+  forward: { leans: 'forward', falls: t`onto its face`, move: t`further forward` },
+  back: { leans: 'back', falls: t`onto its back`, move: t`further back` },
+  left: { leans: t`to the left`, falls: t`to the left`, move: t`further to the left` },
+  right: { leans: t`to the right`, falls: t`to the right`, move: t`further to the right` },
 };
 
-const named = ({ name }: Unit): string => `the ${name.toLowerCase()}`;
+const named = ({ name }: Unit): string => t`the ${name.toLowerCase()}`;
 const listed = (words: readonly string[]): string =>
-  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`;
+  words.length < 2 ? (words[0] ?? '') : t`${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`;
 
 function balanceWords({ rests, insideMm, leans, way, stands }: Balance): string {
   const on = listed(rests.map(named));
   if (!stands && way) {
     const { falls, move } = over[way];
-    return `As it is drawn it falls ${falls}: it rests on ${on} only. Set that ${move}, or give it a wider base.`;
+    return t`As it is drawn it falls ${falls}: it rests on ${on} only. Set that ${move}, or give it a wider base.`;
   }
-  const leaning = way ? `leans ${over[way].leans} by ${Math.round(leans)}° and ` : '';
-  const steady = insideMm < safelyInsideMm ? 'a push tips it' : 'it stays up';
-  return `As it is drawn it ${leaning}rests on ${on}; its weight falls ${sizeWords(insideMm)} inside that: ${steady}.`;
+  const leaning = way ? t`leans ${over[way].leans} by ${Math.round(leans)}° and ` : '';
+  const steady = insideMm < safelyInsideMm ? t`a push tips it` : t`it stays up`;
+  return t`As it is drawn it ${leaning}rests on ${on}; its weight falls ${sizeWords(insideMm)} inside that: ${steady}.`;
 }
 
 /** How a toy stands, from the drawing of it: with stuffing and limbs as they are taken to be. */
@@ -52,11 +53,11 @@ export const standingOf = memoise((toy: ToyAnalysis): Standing => {
   };
   const hides = hiddenFeatures(posed).map(
     ({ feature, unit, by }) =>
-      `Seen from the front, ${nameAt(by)} hides the ${feature} of ${nameAt(unit)}. Move it aside, or the ${feature}.`,
+      t`Seen from the front, ${nameAt(by)} hides the ${feature} of ${nameAt(unit)}. Move it aside, or the ${feature}.`,
   );
   const inTheWay = overlapsOf(posed, toy.joined.joins).map(
     ({ units: [one, other], deepMm }) =>
-      `${named(one).replace(/^t/, 'T')} and ${named(other)} are in each other’s way, about ${sizeWords(deepMm)} deep. Set them further apart, or let one of them give way.`,
+      t`${named(one).replace(/^t/, 'T')} and ${named(other)} are in each other’s way, about ${sizeWords(deepMm)} deep. Set them further apart, or let one of them give way.`,
   );
   return { balance: balance && balanceWords(balance), trouble: [...hides, ...inTheWay] };
 });

@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import type { PartSource, RoundSource } from '../notation/pattern';
 import { writeItems } from '../notation/writeItems';
 import { joinDirections } from '../join/directions';
@@ -70,28 +71,31 @@ function asidesOf(part: PartAnalysis, notes: readonly NoteAt[]): Map<number, str
   const asides = new Map<number, string[]>();
   const put = (round: number, words: string) => asides.set(round, [...(asides.get(round) ?? []), words]);
   const beginning = beginningOf(source);
-  if (beginning) put(1, `Before it: ${beginning}.`);
+  if (beginning) put(1, t`Before it: ${beginning}.`);
   for (const [i, round] of source.rounds.entries()) {
     for (const { before, text } of notes)
-      if (before === i + 1) put(i + 1, `Before it your pattern says: ${text}`);
+      if (before === i + 1) put(i + 1, t`Before it your pattern says: ${text}`);
     const behind = wordsBehind(round);
-    if (behind) put(i + 1, `The line goes on: ${behind}`);
+    if (behind) put(i + 1, t`The line goes on: ${behind}`);
   }
   for (const { before, text } of notes)
-    if (before > source.rounds.length) put(source.rounds.length, `After it your pattern says: ${text}`);
+    if (before > source.rounds.length) put(source.rounds.length, t`After it your pattern says: ${text}`);
   for (const { round, marks } of markerPlan(fabric, features))
-    put(round, `A marker into ${markWords(marks)}.`);
+    put(round, t`A marker into ${markWords(marks)}.`);
   for (let round = 2; round <= fabric.rounds; round += 1) {
     const [first, before] = [fabric.offset[round - 1] ?? 0, (fabric.offset[round - 1] ?? 1) - 1];
     const isNew = fabric.colour[first] !== fabric.colour[before];
     const name = fabric.palette[fabric.colour[first] ?? 0];
     if (!isNew || !name) continue;
     const isOnTheLast = fabric.base[round - 1] === round - 1;
-    if (!isOnTheLast) put(round, `This round is begun with ${name}.`);
+    if (!isOnTheLast) put(round, t`This round is begun with ${name}.`);
     else if (fabric.joined[round - 2] === 1)
-      put(round - 1, `The slip stitch that closes the round is made with ${name}.`);
+      put(round - 1, t`The slip stitch that closes the round is made with ${name}.`);
     else
-      put(round - 1, `The last stitch is finished with ${name}: draw the new colour through its last loops.`);
+      put(
+        round - 1,
+        t`The last stitch is finished with ${name}: draw the new colour through its last loops.`,
+      );
   }
   return asides;
 }
@@ -155,14 +159,14 @@ function roundTasks(toy: ToyAnalysis, part: PartAnalysis, unit: TaskUnit, { inde
 }
 
 function finishTitle(toy: ToyAnalysis, { do: doing, about, part: id }: Step): string {
-  if (doing === 'sew') return `Sew it onto the ${about}`;
-  if (doing === 'place') return 'Not placed yet';
+  if (doing === 'sew') return t`Sew it onto the ${about}`;
+  if (doing === 'place') return t`Not placed yet`;
   if (doing === 'attach')
     return attachText(
       toy.parts.find(({ source }) => source.id === id),
       about,
     );
-  return doing === 'sculpt' ? 'Sculpt with the long needle' : 'Check the whole toy';
+  return doing === 'sculpt' ? t`Sculpt with the long needle` : t`Check the whole toy`;
 }
 
 function finishTask(toy: ToyAnalysis, unit: TaskUnit, step: Step): Task {
@@ -175,21 +179,21 @@ function finishTask(toy: ToyAnalysis, unit: TaskUnit, step: Step): Task {
       title,
       aside: null,
       steps: [
-        'No sentence says where it goes. Put it in its place under Together and its pins and stitches come here; or pin it where you like it.',
+        t`No sentence says where it goes. Put it in its place under Together and its pins and stitches come here; or pin it where you like it.`,
       ],
     };
   if (step.do === 'check')
     return {
       kind: 'finish',
       do: step.do,
-      unit: { ...unit, name: 'The toy' },
+      unit: { ...unit, name: t`The toy` },
       title,
       aside: null,
       steps: [
-        'Tug every eye, nose and button hard.',
-        'Tug every part that is joined, each way.',
-        'Look from the front, both sides and the back: level, even, turned alike.',
-        'Feel for ends and for holes a finger finds.',
+        t`Tug every eye, nose and button hard.`,
+        t`Tug every part that is joined, each way.`,
+        t`Look from the front, both sides and the back: level, even, turned alike.`,
+        t`Feel for ends and for holes a finger finds.`,
       ],
     };
   const join = toy.joined.joins.find((one) => one.unit.part === unit.part && one.unit.unit === unit.unit);
@@ -208,10 +212,10 @@ function finishTask(toy: ToyAnalysis, unit: TaskUnit, step: Step): Task {
     aside: schoolWords(join, toy),
     steps: [
       address,
-      ...(pins.length > 0 ? [`Pins first. ${pins.join('; ')}`] : []),
-      ...path.map((line) => `Edge stitch ${line}`),
+      ...(pins.length > 0 ? [t`Pins first. ${pins.join('; ')}`] : []),
+      ...path.map((line) => t`Edge stitch ${line}`),
       ...(seam === null ? [] : [seam]),
-      'Look from the front before you fasten the thread. Then knot, go through the seam once more, bury the end.',
+      t`Look from the front before you fasten the thread. Then knot, go through the seam once more, bury the end.`,
     ],
   };
 }

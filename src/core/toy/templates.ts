@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import type { Join } from '../join/joined';
 import type { FeaturePlacement } from '../place/resolve/placement';
 import { hasPost, isStitchedStyle } from '../place/rule/rule';
@@ -69,14 +70,14 @@ function ofFeature({ source, form }: PartAnalysis, feature: FeaturePlacement): T
   const found: Template[] = [];
   if (rule.ring?.of === 'felt') {
     const { sizeMm } = rule.ring;
-    const why = `${sizeMm} mm across, as the pattern says. Cut a slit for the post in its middle.`;
-    found.push({ name: `Ring behind the ${kind}`, cut: count, why, outline: oval(sizeMm, sizeMm) });
+    const why = t`${sizeMm} mm across, as the pattern says. Cut a slit for the post in its middle.`;
+    found.push({ name: t`Ring behind the ${kind}`, cut: count, why, outline: oval(sizeMm, sizeMm) });
   }
   const disc = hasPost(rule) ? discBehind(source, kind, size) : null;
   if (disc !== null) {
-    const why = `${disc} mm across: wider than the washer all round. It lies inside, with a slit for the post.`;
+    const why = t`${disc} mm across: wider than the washer all round. It lies inside, with a slit for the post.`;
     found.push({
-      name: `Disc behind the washers of the ${kind}`,
+      name: t`Disc behind the washers of the ${kind}`,
       cut: count,
       why,
       outline: oval(disc, disc),
@@ -97,11 +98,17 @@ function cutFeature(
 ): Template {
   const name = id.charAt(0).toUpperCase() + id.slice(1);
   if (kind === 'nose') {
-    return { name, cut: count, why: `${size} mm wide, as the pattern says.`, outline: roundedTriangle(size) };
+    return {
+      name,
+      cut: count,
+      why: t`${size} mm wide, as the pattern says.`,
+      outline: roundedTriangle(size),
+    };
   }
-  if (rule.sizeMm !== null) return { name, cut: count, why: `${size} mm across.`, outline: oval(size, size) };
+  if (rule.sizeMm !== null)
+    return { name, cut: count, why: t`${size} mm across.`, outline: oval(size, size) };
   const high = rule.high * heightMm;
-  const why = `As wide as the ${rule.wide} stitches it covers there, and ${rule.high} rounds high.`;
+  const why = t`As wide as the ${rule.wide} stitches it covers there, and ${rule.high} rounds high.`;
   return { name, cut: count, why, outline: oval(size, high) };
 }
 
@@ -130,9 +137,9 @@ function lining({ fabric, form, source }: PartAnalysis): Template | null {
   const outline = [...right, ...left];
   if (widthOf({ outline }) < least) return null;
   return {
-    name: `Inside of the ${source.name.toLowerCase()}`,
+    name: t`Inside of the ${source.name.toLowerCase()}`,
     cut: source.make,
-    why: 'The part laid flat, a stitch smaller all round. If you like one.',
+    why: t`The part laid flat, a stitch smaller all round. If you like one.`,
     outline,
   };
 }
@@ -150,9 +157,9 @@ function bellyOf({ parts, joined }: ToyAnalysis): Template | null {
   const high = (profile.along.at(-1) ?? 0) * belly.high;
   if (wide < least || high < least) return null;
   return {
-    name: `Belly for the ${source.name.toLowerCase()}`,
+    name: t`Belly for the ${source.name.toLowerCase()}`,
     cut: source.make,
-    why: 'A quarter of the way round at its widest, half of its height over the fabric. If you like one.',
+    why: t`A quarter of the way round at its widest, half of its height over the fabric. If you like one.`,
     outline: oval(wide, high),
   };
 }

@@ -1,3 +1,4 @@
+import { t } from '../words/language';
 import { applyEdits } from '../notation/applyEdits';
 import { overSentences } from '../notation/editText';
 import type { LineEdit } from '../notation/problem';
@@ -25,15 +26,15 @@ function withoutSewing({ twice: _twice, ...sentence }: AnyJoin): string {
 export function workInInstead(toy: ToyAnalysis, partId: string): WorkedInInstead {
   const joins = toy.joined.joins.filter(({ unit }) => unit.part === partId);
   const sewn = joins.filter(({ kind }) => kind !== 'no-sew' && kind !== 'worked-on');
-  if (sewn.length === 0) return no('It is not sewn on.');
+  if (sewn.length === 0) return no(t`It is not sewn on.`);
   const sentences = [...new Set(sewn.map(({ sentence }) => sentence))];
   const isSpread = sentences.some(({ gap, range }) => gap ?? range);
   if (isSpread)
-    return no('Its sentence names two rounds, and it is worked in on one. Say which: “on round 7”.');
+    return no(t`Its sentence names two rounds, and it is worked in on one. Say which: “on round 7”.`);
   const others = sentences.some(({ joined }) =>
     joined.some(({ parts }) => parts.some(({ id }) => id !== partId)),
   );
-  if (others) return no('Its sentence sews on other parts too. Give it a sentence of its own first.');
+  if (others) return no(t`Its sentence sews on other parts too. Give it a sentence of its own first.`);
   const edits = overSentences(sentences.map((said) => ({ said, words: withoutSewing(said) })));
   const after = analyseToy(applyEdits(toy.text, edits), { searches: false });
   const known = new Set(toy.problems.map(({ message }) => message));
@@ -41,5 +42,5 @@ export function workInInstead(toy: ToyAnalysis, partId: string): WorkedInInstead
   if (wrong) return no(wrong.message);
   const now = after.joined.joins.filter(({ unit }) => unit.part === partId);
   const isAll = now.length === joins.length && now.every(({ kind, ledger }) => kind === 'no-sew' && ledger);
-  return isAll ? { ok: true, edits } : no('No round was found that works all of it in.');
+  return isAll ? { ok: true, edits } : no(t`No round was found that works all of it in.`);
 }

@@ -1,11 +1,16 @@
+import { counted, t } from './language';
 import pluralize from 'pluralize';
 import { number } from './measures';
 
 /** How a piece is named within a sentence. */
 export const low = (name: string): string => name.toLowerCase();
 
-/** `1 round`, `3 stitches`. */
-export const plural = (n: number, one: string): string => pluralize(one, n, true);
+/** `1 round`, `3 stitches`, in the language of the interface. */
+export const plural = (n: number, one: string, many = pluralize.plural(one)): string =>
+  counted(n, one, `${n} ${n === 1 ? one : many}`);
+
+/** The same as it is written in patterns. */
+export const pluralInPattern = (n: number, one: string): string => pluralize(one, n, true);
 
 /** `3.4 mm`, `12 mm`, to the tenth where it is small: for what is in mm everywhere, as eyes, washers and the distances between them. */
 export const mm = (value: number): string => `${number(value, value < 10 ? 1 : 0)} mm`;
@@ -24,4 +29,4 @@ export const isMany = (name: string): boolean => pluralize.isPlural(low(name));
 export const agree = (name: string, one: string, several: string): string => (isMany(name) ? several : one);
 
 /** `Between 9 and 10` */
-export const between = (gap: readonly [number, number]): string => `between ${gap.join(' and ')}`;
+export const between = (gap: readonly [number, number]): string => t`between ${gap.join(' and ')}`;

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { View } from '@tamagui/core';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
@@ -24,22 +25,26 @@ export function BoxScreen() {
   const { list, error, retry, failed, keepAgain, change } = useMakingList();
   return (
     <Page
-      title="My box"
-      aside="Yarn, eyes and what else is there"
-      back={{ name: 'Back to the list', go: () => router.replace('/buy') }}
+      title={t`My box`}
+      aside={t`Yarn, eyes and what else is there`}
+      back={{ name: t`Back to the list`, go: () => router.replace('/buy') }}
       broad
     >
       {error ? (
-        <Notice tone="wrong" live actions={<Press label="Try again" onPress={retry} />}>
-          The box could not be read. Nothing was changed.
-        </Notice>
+        <Notice
+          tone="wrong"
+          live
+          actions={<Press label={t`Try again`} onPress={retry} />}
+        >{t`The box could not be read. Nothing was changed.`}</Notice>
       ) : null}
       {failed ? (
-        <Notice tone="wrong" live actions={<Press label="Try again" onPress={keepAgain} />}>
-          The browser would not keep it. It holds while this page stays open.
-        </Notice>
+        <Notice
+          tone="wrong"
+          live
+          actions={<Press label={t`Try again`} onPress={keepAgain} />}
+        >{t`The browser would not keep it. It holds while this page stays open.`}</Notice>
       ) : null}
-      {list ? <Box list={list} change={change} /> : <Body color="$quiet">Looking into the box …</Body>}
+      {list ? <Box list={list} change={change} /> : <Body color="$quiet">{t`Looking into the box …`}</Body>}
     </Page>
   );
 }
@@ -56,15 +61,11 @@ function Box({ list, change }: BoxProps) {
   return (
     <View gap="$3" style={cardGrid} alignItems="flex-start">
       <Card gap="$3">
-        <Title render="h2" margin={0}>
-          In it
-        </Title>
+        <Title render="h2" margin={0}>{t`In it`}</Title>
         {items.length === 0 ? (
-          <Quiet>
-            Nothing yet. Put in what lies in your drawer: a toy takes it from here before you buy.
-          </Quiet>
+          <Quiet>{t`Nothing yet. Put in what lies in your drawer: a toy takes it from here before you buy.`}</Quiet>
         ) : null}
-        <View render="ul" margin={0} padding={0} gap="$4" aria-label="In the box">
+        <View render="ul" margin={0} padding={0} gap="$4" aria-label={t`In the box`}>
           {items.map((item) => (
             <Item key={item.key} item={item} onChange={(amount) => put(item.key, amount)} />
           ))}
@@ -77,11 +78,11 @@ function Box({ list, change }: BoxProps) {
 
 /** How much of it is spoken for: `10 of them for toys you mean to make, 2 free`. */
 function reservedWords({ unit, reserved, free }: BoxItem): string {
-  if (reserved <= 0) return 'None of it is spoken for.';
-  const taken = `${amountWords(figure(reserved), unit)} for what you mean to make`;
+  if (reserved <= 0) return t`None of it is spoken for.`;
+  const taken = t`${amountWords(figure(reserved), unit)} for what you mean to make`;
   return free >= 0
-    ? `${taken}; ${amountWords(figure(free), unit)} free.`
-    : `${taken}: ${amountWords(figure(-free), unit)} too few.`;
+    ? t`${taken}; ${amountWords(figure(free), unit)} free.`
+    : t`${taken}: ${amountWords(figure(-free), unit)} too few.`;
 }
 
 function Item({ item, onChange }: { item: BoxItem; onChange: (amount: number) => void }) {
@@ -104,10 +105,10 @@ function Item({ item, onChange }: { item: BoxItem; onChange: (amount: number) =>
 
 type Kind = BoxThing['kind'];
 const kinds: readonly (readonly [Kind, string])[] = [
-  ['yarn', 'Yarn'],
-  ['piece', 'By the piece'],
-  ['stuffing', 'Stuffing'],
-  ['thread', 'Thread'],
+  ['yarn', t`Yarn`],
+  ['piece', t`By the piece`],
+  ['stuffing', t`Stuffing`],
+  ['thread', t`Thread`],
 ];
 const usual: Readonly<Record<Kind, number>> = { yarn: 50, piece: 2, stuffing: 100, thread: 10 };
 /** What has a size of its own by which toys ask for it. */
@@ -149,15 +150,13 @@ function WhichYarn({ name, setName, what, setWhat }: ReturnType<typeof useThing>
   return (
     <>
       <Field
-        label="Its colour, as your patterns call it"
+        label={t`Its colour, as your patterns call it`}
         value={name}
-        placeholder="moss"
+        placeholder={t`moss`}
         onChange={setName}
       />
-      <Field label="What yarn it is" value={what} placeholder="medium, moss green" onChange={setWhat} />
-      <Quiet>
-        As behind the colour in a pattern’s line “Yarn moss: medium, moss green”: so a toy finds it.
-      </Quiet>
+      <Field label={t`What yarn it is`} value={what} placeholder={t`medium, moss green`} onChange={setWhat} />
+      <Quiet>{t`As behind the colour in a pattern’s line “Yarn moss: medium, moss green”: so a toy finds it.`}</Quiet>
     </>
   );
 }
@@ -167,14 +166,22 @@ function WhichPiece({ piece, setPiece, sizeMm, setSize }: ReturnType<typeof useT
     <>
       <OneOf
         wraps
-        label="Which"
+        label={t`Which`}
         unlabelled
         options={boxPieces.map((one) => [one, one] as const)}
         chosen={piece}
         onChoose={setPiece}
       />
       {sized.has(piece) ? (
-        <NumberStep label="Size" unit="mm" value={sizeMm} step={1} least={2} most={100} onChange={setSize} />
+        <NumberStep
+          label={t`Size`}
+          unit={t`mm`}
+          value={sizeMm}
+          step={1}
+          least={2}
+          most={100}
+          onChange={setSize}
+        />
       ) : null}
     </>
   );
@@ -186,14 +193,12 @@ function PutIn({ onPut }: { onPut: (key: string, amount: number) => void }) {
   const { kind, key, amount } = thing;
   return (
     <Card gap="$3">
-      <Title render="h2" margin={0}>
-        Put something in
-      </Title>
-      <OneOf wraps label="What" unlabelled options={kinds} chosen={kind} onChoose={thing.choose} />
+      <Title render="h2" margin={0}>{t`Put something in`}</Title>
+      <OneOf wraps label={t`What`} unlabelled options={kinds} chosen={kind} onChoose={thing.choose} />
       {kind === 'yarn' ? <WhichYarn {...thing.yarn} /> : null}
       {kind === 'piece' ? <WhichPiece {...thing.piece} /> : null}
       <MeasureStep
-        label="How much"
+        label={t`How much`}
         unit={boxUnit(key)}
         value={amount}
         step={steps[boxUnit(key)]}
@@ -203,7 +208,7 @@ function PutIn({ onPut }: { onPut: (key: string, amount: number) => void }) {
       />
       <Press
         tone="primary"
-        label="Put it in"
+        label={t`Put it in`}
         disabled={!thing.isNamed}
         onPress={() => {
           onPut(key, amount);

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
@@ -24,23 +25,27 @@ export function BuyScreen() {
   const { list, error, retry, failed, keepAgain, change } = useMakingList();
   return (
     <Page
-      title="To buy"
-      aside="For all you mean to make"
-      back={{ name: 'Back to the toys', go: () => router.replace('/') }}
-      actions={<Press tight label="My box" onPress={() => router.push('/box')} />}
+      title={t`To buy`}
+      aside={t`For all you mean to make`}
+      back={{ name: t`Back to the toys`, go: () => router.replace('/') }}
+      actions={<Press tight label={t`My box`} onPress={() => router.push('/box')} />}
       broad
     >
       {error ? (
-        <Notice tone="wrong" live actions={<Press label="Try again" onPress={retry} />}>
-          The list could not be read. Nothing was changed.
-        </Notice>
+        <Notice
+          tone="wrong"
+          live
+          actions={<Press label={t`Try again`} onPress={retry} />}
+        >{t`The list could not be read. Nothing was changed.`}</Notice>
       ) : null}
       {failed ? (
-        <Notice tone="wrong" live actions={<Press label="Try again" onPress={keepAgain} />}>
-          The browser would not keep the list. It holds while this page stays open.
-        </Notice>
+        <Notice
+          tone="wrong"
+          live
+          actions={<Press label={t`Try again`} onPress={keepAgain} />}
+        >{t`The browser would not keep the list. It holds while this page stays open.`}</Notice>
       ) : null}
-      {list ? <List list={list} change={change} /> : <Body color="$quiet">Looking at the list …</Body>}
+      {list ? <List list={list} change={change} /> : <Body color="$quiet">{t`Looking at the list …`}</Body>}
     </Page>
   );
 }
@@ -68,18 +73,17 @@ function List({ list, change }: ListProps) {
           tone="look"
           actions={
             <Press
-              label="Take it off the list"
+              label={t`Take it off the list`}
               onPress={() =>
                 change({ toys: list.toys.filter(({ id }) => toMake.some((one) => one.id === id)) })
               }
             />
           }
         >
-          {lost === 1 ? 'One toy of the list' : `${lost} toys of the list`} can’t be read, or is on the shelf
-          no more: it is not in these numbers.
+          {t`${lost === 1 ? t`One toy of the list` : t`${lost} toys of the list`} can’t be read, or is on the shelf no more: it is not in these numbers.`}
         </Notice>
       ) : null}
-      {isReading && list.toys.length > 0 ? <Body color="$quiet">Working it out …</Body> : null}
+      {isReading && list.toys.length > 0 ? <Body color="$quiet">{t`Working it out …`}</Body> : null}
       {toMake.length > 0 ? <Needs list={list} toMake={toMake} change={change} /> : null}
     </View>
   );
@@ -93,10 +97,8 @@ function Needs({ list, toMake, change }: ListProps & { toMake: readonly ToMake[]
   return (
     <>
       <Card gap="$3">
-        <Title render="h2" margin={0}>
-          What they take
-        </Title>
-        <View render="ul" margin={0} padding={0} aria-label="What they take">
+        <Title render="h2" margin={0}>{t`What they take`}</Title>
+        <View render="ul" margin={0} padding={0} aria-label={t`What they take`}>
           {needs.map((need) => (
             <NeedRow
               key={need.key}
@@ -110,7 +112,7 @@ function Needs({ list, toMake, change }: ListProps & { toMake: readonly ToMake[]
           ))}
         </View>
         <NumberStep
-          label="Yarn, stuffing and thread to spare"
+          label={t`Yarn, stuffing and thread to spare`}
           unit="%"
           value={list.spare}
           step={5}
@@ -122,13 +124,13 @@ function Needs({ list, toMake, change }: ListProps & { toMake: readonly ToMake[]
           <Press
             grow
             tone="primary"
-            label="Save the list"
+            label={t`Save the list`}
             onPress={() => saveFile('to-buy.txt', toBuyText(toMake, needs), 'text/plain')}
           />
           <Press
             grow
-            label="Spreadsheet"
-            name="Save it for a spreadsheet"
+            label={t`Spreadsheet`}
+            name={t`Save it for a spreadsheet`}
             icon={<Icon name="download" />}
             onPress={() => saveFile('to-buy.csv', toBuyCsv(needs, list), 'text/csv')}
           />

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from '@tamagui/core';
@@ -30,9 +31,9 @@ export function FairScreen() {
   return (
     <Fill>
       <Page
-        title="For the fair"
-        aside="Labels and a table"
-        back={{ name: 'Back to the list', go: () => router.replace('/buy') }}
+        title={t`For the fair`}
+        aside={t`Labels and a table`}
+        back={{ name: t`Back to the list`, go: () => router.replace('/buy') }}
         scrolls={false}
       >
         {unread || error ? (
@@ -40,28 +41,26 @@ export function FairScreen() {
             <Notice
               tone="wrong"
               live
-              actions={<Press label="Try again" onPress={unread ? readAgain : retry} />}
-            >
-              What was written down could not be read. Nothing was changed.
-            </Notice>
+              actions={<Press label={t`Try again`} onPress={unread ? readAgain : retry} />}
+            >{t`What was written down could not be read. Nothing was changed.`}</Notice>
           </OffPaper>
         ) : null}
         {isEmpty ? (
           <View padding="$4" gap="$3">
-            <Empty>No toy is on the list yet. Say there which you make, and how many.</Empty>
-            <Press tone="primary" label="To the list" onPress={() => router.replace('/buy')} />
+            <Empty>{t`No toy is on the list yet. Say there which you make, and how many.`}</Empty>
+            <Press tone="primary" label={t`To the list`} onPress={() => router.replace('/buy')} />
           </View>
         ) : null}
-        {!isEmpty && toys.length === 0 && isReading ? <Empty>Working it out …</Empty> : null}
+        {!isEmpty && toys.length === 0 && isReading ? <Empty>{t`Working it out …`}</Empty> : null}
         {toys.length > 0 ? (
           <>
-            <Paper label="Labels and a table" html={html} />
+            <Paper label={t`Labels and a table`} html={html} />
             <PaperFoot>
-              <Press grow tone="primary" label="Print" onPress={() => window.print()} />
+              <Press grow tone="primary" label={t`Print`} onPress={() => window.print()} />
               <Press
                 grow
-                label="Spreadsheet"
-                name="Save the table for a spreadsheet"
+                label={t`Spreadsheet`}
+                name={t`Save the table for a spreadsheet`}
                 icon={<Icon name="download" />}
                 onPress={() => saveFile('fair.csv', fairCsv(toys), 'text/csv')}
               />

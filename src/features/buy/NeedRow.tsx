@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
 import { listLimits, type Price } from '../../core/supplies/makingList';
@@ -24,11 +25,11 @@ interface NeedRowProps {
 /** One thing the toys take: how much to buy of it, large; what is there and what it costs a tap away. */
 export function NeedRow({ need, price, isOpen, onOpen, onThere, onPrice }: NeedRowProps) {
   const { words, unit, amount, there, buy } = need;
-  const buying = buy === 0 ? 'All there' : buyAmount(need);
+  const buying = buy === 0 ? t`All there` : buyAmount(need);
   const left = there - amount;
   // What is bought stands beside it with its unit.
   const figure = (of: number) => amountWords(of, unit).replace(/ \S+$/, '');
-  const rest = buy === 0 && left >= 1 ? `, ${figure(left)} left then` : '';
+  const rest = buy === 0 && left >= 1 ? t`, ${figure(left)} left then` : '';
   return (
     <View
       render="li"
@@ -41,7 +42,7 @@ export function NeedRow({ need, price, isOpen, onOpen, onThere, onPrice }: NeedR
       <Pressable
         role="button"
         aria-expanded={isOpen}
-        aria-label={`${buying}, ${words}: what is there, and the price`}
+        aria-label={t`${buying}, ${words}: what is there, and the price`}
         onPress={onOpen}
         style={{ minHeight: 44 }}
       >
@@ -54,9 +55,7 @@ export function NeedRow({ need, price, isOpen, onOpen, onThere, onPrice }: NeedR
           <View flexGrow={1} flexShrink={1} flexBasis={0} minWidth={0}>
             <Body textAlign="left">{words}</Body>
             <Quiet textAlign="left">
-              takes {figure(amount)}, there {figure(there)}
-              {rest}
-              {price ? `; ${price.price} for ${amountWords(price.per, unit)}` : ''}
+              {t`takes ${figure(amount)}, there ${figure(there)}${rest}${price ? t`; ${price.price} for ${amountWords(price.per, unit)}` : ''}`}
             </Quiet>
           </View>
         </Row>
@@ -77,7 +76,7 @@ function NeedSettings({
   return (
     <View role="group" aria-label={words} flexDirection="row" flexWrap="wrap" gap="$4" paddingBottom="$2">
       <MeasureStep
-        label="There already"
+        label={t`There already`}
         unit={inWords}
         value={there}
         step={steps[unit]}
@@ -86,8 +85,8 @@ function NeedSettings({
         onChange={onThere}
       />
       <NumberStep
-        label="Price"
-        unit={`for ${amountWords(shown.per, unit).replace(' ×', '')}`}
+        label={t`Price`}
+        unit={t`for ${amountWords(shown.per, unit).replace(' ×', '')}`}
         value={shown.price}
         step={0.5}
         least={0}
@@ -95,7 +94,7 @@ function NeedSettings({
         onChange={(next) => onPrice({ ...shown, price: next })}
       />
       <MeasureStep
-        label="So much for that price"
+        label={t`So much for that price`}
         unit={inWords}
         value={shown.per}
         step={steps[unit]}

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { listLimits, type MakingList } from '../../core/supplies/makingList';
@@ -39,14 +40,12 @@ export function ToysToMake({ shelf, toys, onChange, canBeMade, onMade }: ToysToM
     );
   return (
     <Card gap="$3">
-      <Title render="h2" margin={0}>
-        Which toys, and how many?
-      </Title>
+      <Title render="h2" margin={0}>{t`Which toys, and how many?`}</Title>
       {chosen.map(({ id, name, count }) => (
         <View key={id} flexDirection="row" flexWrap="wrap" gap="$2" alignItems="flex-end">
           <NumberStep
             label={name}
-            unit={count === 1 ? 'toy' : 'toys'}
+            unit={count === 1 ? t`toy` : t`toys`}
             value={count}
             step={1}
             least={0}
@@ -54,8 +53,8 @@ export function ToysToMake({ shelf, toys, onChange, canBeMade, onMade }: ToysToM
             onChange={(next) => put(id, Math.round(next))}
           />
           <Press
-            label="One is made"
-            name={`One ${name} is made`}
+            label={t`One is made`}
+            name={t`One ${name} is made`}
             disabled={!canBeMade(id)}
             onPress={() => onMade(id)}
           />
@@ -64,7 +63,7 @@ export function ToysToMake({ shelf, toys, onChange, canBeMade, onMade }: ToysToM
       {others.length > 0 ? (
         <AddToy others={others} onAdd={(id) => onChange([...toys, { id, count: 1 }])} />
       ) : null}
-      {shelf.length === 0 ? <Quiet>No toy is on the shelf yet.</Quiet> : null}
+      {shelf.length === 0 ? <Quiet>{t`No toy is on the shelf yet.`}</Quiet> : null}
     </Card>
   );
 }
@@ -74,15 +73,20 @@ function AddToy({ others, onAdd }: { others: readonly KeptToy[]; onAdd: (id: str
   const isLong = others.length >= manyToys;
   const found = (isLong ? calledSo(others, wanted).slice(0, manyToys) : others) as readonly KeptToy[];
   return (
-    <View gap="$2" role="group" aria-label="Add a toy">
+    <View gap="$2" role="group" aria-label={t`Add a toy`}>
       {isLong ? (
-        <Field label="Find a toy" value={wanted} placeholder="a part of its name" onChange={setWanted} />
+        <Field
+          label={t`Find a toy`}
+          value={wanted}
+          placeholder={t`a part of its name`}
+          onChange={setWanted}
+        />
       ) : (
-        <Quiet>Add from the shelf</Quiet>
+        <Quiet>{t`Add from the shelf`}</Quiet>
       )}
       <View flexDirection="row" flexWrap="wrap" gap="$2">
         {found.map(({ id, card }) => (
-          <Press key={id} label={card.name} name={`Add ${card.name}`} onPress={() => onAdd(id)} />
+          <Press key={id} label={card.name} name={t`Add ${card.name}`} onPress={() => onAdd(id)} />
         ))}
       </View>
     </View>

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { View } from '@tamagui/core';
 import { listLimits, type MakingList } from '../../core/supplies/makingList';
 import type { ToyCost } from '../../core/toy/supplies/toBuy';
@@ -12,7 +13,7 @@ const money = (amount: number): string =>
 
 function costWords(materials: number | null, total: number | null): string {
   if (total !== null) return money(total);
-  return materials === null ? 'No price is said yet' : `${money(materials)} of materials`;
+  return materials === null ? t`No price is said yet` : t`${money(materials)} of materials`;
 }
 
 interface WhatItCostsProps {
@@ -30,12 +31,10 @@ interface WhatItCostsProps {
 export function WhatItCosts({ costs, rate, onRate, asking, onAsking, onFair }: WhatItCostsProps) {
   return (
     <Card gap="$3">
-      <Title render="h2" margin={0}>
-        What one costs you
-      </Title>
+      <Title render="h2" margin={0}>{t`What one costs you`}</Title>
       <NumberStep
-        label="Your work is to bring"
-        unit="an hour"
+        label={t`Your work is to bring`}
+        unit={t`an hour`}
         value={rate ?? 0}
         step={1}
         least={0}
@@ -43,17 +42,16 @@ export function WhatItCosts({ costs, rate, onRate, asking, onAsking, onFair }: W
         onChange={(next) => onRate(next > 0 ? next : null)}
       />
       {costs.map(({ id, name, materials, unpriced, minutes, total }) => (
-        <View key={id} gap="$1" role="group" aria-label={`Cost of ${name}`}>
+        <View key={id} gap="$1" role="group" aria-label={t`Cost of ${name}`}>
           <Title render="h3" margin={0}>
             {name}
           </Title>
           <Answer>{costWords(materials, total)}</Answer>
           <Body>
-            {total !== null && materials !== null ? `${money(materials)} of it materials. ` : ''}
-            It takes {timeWords(minutes)}, by usual figures.
+            {t`${total !== null && materials !== null ? t`${money(materials)} of it materials. ` : ''}It takes ${timeWords(minutes)}, by usual figures.`}
           </Body>
           <NumberStep
-            label={`You ask for ${name}`}
+            label={t`You ask for ${name}`}
             unit=""
             value={asking[id] ?? 0}
             step={0.5}
@@ -61,11 +59,13 @@ export function WhatItCosts({ costs, rate, onRate, asking, onAsking, onFair }: W
             most={listLimits.price}
             onChange={(price) => onAsking({ ...asking, [id]: price })}
           />
-          {unpriced.length > 0 ? <Body>Without a price, and not in it: {unpriced.join(', ')}.</Body> : null}
+          {unpriced.length > 0 ? (
+            <Body>{t`Without a price, and not in it: ${unpriced.join(', ')}.`}</Body>
+          ) : null}
         </View>
       ))}
-      <Press label="Labels and a table for the fair" onPress={onFair} />
-      <Quiet>Fees, stalls, tests and tax come on top: a price you can live with covers them too.</Quiet>
+      <Press label={t`Labels and a table for the fair`} onPress={onFair} />
+      <Quiet>{t`Fees, stalls, tests and tax come on top: a price you can live with covers them too.`}</Quiet>
     </Card>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useMemo } from 'react';
 import { View } from '@tamagui/core';
 import { addressOf, addressWords, fromFrontWords } from '../../core/place/frame/address';
@@ -45,20 +46,14 @@ export function ChosenStitch({
       </Answer>
       {flat ? null : (
         <Body>
-          {fromFrontWords(address)}, facing{' '}
-          {facingWords(outwardAt({ nodes: form.nodes, placed, stand }, stitch))}. This round is{' '}
-          {sizeWords(around)} around.
+          {t`${fromFrontWords(address)}, facing ${facingWords(outwardAt({ nodes: form.nodes, placed, stand }, stitch))}. This round is ${sizeWords(around)} around.`}
         </Body>
       )}
       {!flat && hidden.length > 0 ? (
-        <Body>
-          From the front it is hidden behind round{' '}
-          {hidden
-            .slice(0, 3)
-            .map((round) => fabric.label[round - 1])
-            .join(', ')}
-          .
-        </Body>
+        <Body>{t`From the front it is hidden behind round ${hidden
+          .slice(0, 3)
+          .map((round) => fabric.label[round - 1])
+          .join(', ')}.`}</Body>
       ) : null}
     </View>
   );

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { AccessibilityInfo } from 'react-native';
 import { View } from '@tamagui/core';
@@ -30,6 +31,20 @@ interface CompareFormsProps {
   onClose: () => void;
 }
 
+/** What an arrangement is, and by how much it misses. */
+function Caption({ words, off }: { words: string; off: string }) {
+  return (
+    <>
+      <Body fontWeight="700" textAlign="center">
+        {words}
+      </Body>
+      <Body textAlign="center" fontSize="$2">
+        {off}
+      </Body>
+    </>
+  );
+}
+
 /** Up to three arrangements of a face on the form, side by side. Turning one turns all. */
 export function CompareForms({ part, form, others, onKeep, onClose }: CompareFormsProps) {
   const [still, setStill] = useState<boolean | null>(null);
@@ -44,7 +59,7 @@ export function CompareForms({ part, form, others, onKeep, onClose }: CompareFor
     ...others.map((arrangement) => ({ part: arrangement.part, arrangement })),
   ].slice(0, most);
   return (
-    <Fill backgroundColor="$mat" role="group" aria-label="Faces side by side">
+    <Fill backgroundColor="$mat" role="group" aria-label={t`Faces side by side`}>
       <View flexDirection="row" flexGrow={1} flexShrink={1} minHeight={0}>
         {faces.map(({ part: shown, arrangement }, i) => {
           const { words, off } = shown.eyes ? arrangementWords(shown, shown.eyes) : { words: '', off: '' };
@@ -65,7 +80,7 @@ export function CompareForms({ part, form, others, onKeep, onClose }: CompareFor
                     drawable={drawable}
                     still={still}
                     view={view !== null && view.by !== i ? view : null}
-                    label={`${words}, ${off}. Turning one turns all.`}
+                    label={t`${words}, ${off}. Turning one turns all.`}
                     angles={angles}
                     onAngles={setAngles}
                     onTurn={(from) => setView({ from, by: i })}
@@ -74,17 +89,13 @@ export function CompareForms({ part, form, others, onKeep, onClose }: CompareFor
                 )}
               </Fill>
               <View padding="$2" gap="$1" backgroundColor="$sheet" alignItems="stretch">
-                <Body fontWeight="700" textAlign="center">
-                  {words}
-                </Body>
-                <Body textAlign="center" fontSize="$2">
-                  {off}
-                </Body>
-                {arrangement ? (
-                  <Press tight label="Keep this" name={`Keep ${words}`} onPress={() => onKeep(arrangement)} />
-                ) : (
-                  <Press tight label="As it is" name={`Keep ${words}, as it is`} onPress={onClose} />
-                )}
+                <Caption words={words} off={off} />
+                <Press
+                  tight
+                  label={arrangement ? t`Keep this` : t`As it is`}
+                  name={arrangement ? t`Keep ${words}` : t`Keep ${words}, as it is`}
+                  onPress={() => (arrangement ? onKeep(arrangement) : onClose())}
+                />
               </View>
             </View>
           );

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useMemo } from 'react';
 import { View } from '@tamagui/core';
 import { measureForm } from '../../core/shape/form/measures';
@@ -33,7 +34,7 @@ export function FormFacts({
   const measures = useMemo(() => (form ? measureForm(part.fabric, form, standOf(part)) : null), [form, part]);
   if (!form || !measures)
     return (
-      <Quiet>{trouble ? 'Sizes and stuffing come with the form.' : 'The form is being worked out.'}</Quiet>
+      <Quiet>{trouble ? t`Sizes and stuffing come with the form.` : t`The form is being worked out.`}</Quiet>
     );
   const { firmness } = finishOfPart(part);
   const grams = stuffingGrams(measures.volumeMl, firmness, densities);
@@ -48,19 +49,19 @@ export function FormFacts({
         <ChosenStitch part={part} form={form} stitch={selected} />
       ) : null}
       <Card padding="$4" flexDirection="row" flexWrap="wrap" columnGap="$4" rowGap="$2">
-        <Figure value={sizeWords(measures.widthMm)} words="wide" />
-        <Figure value={sizeWords(measures.heightMm)} words="high" />
-        {measures.depthMm > 1 ? <Figure value={sizeWords(measures.depthMm)} words="deep" /> : null}
+        <Figure value={sizeWords(measures.widthMm)} words={t`wide`} />
+        <Figure value={sizeWords(measures.heightMm)} words={t`high`} />
+        {measures.depthMm > 1 ? <Figure value={sizeWords(measures.depthMm)} words={t`deep`} /> : null}
         {grams > 0 ? (
-          <Figure value={weightWords(grams, grams < 10 ? 1 : 0)} words={`stuffing, ${firmness}`} />
+          <Figure value={weightWords(grams, grams < 10 ? 1 : 0)} words={t`stuffing, ${firmness}`} />
         ) : null}
         {measures.volumeMl > 0 ? (
-          <Figure value={`${Math.round(measures.volumeMl)} ml`} words="inside" />
+          <Figure value={t`${Math.round(measures.volumeMl)} ml`} words={t`inside`} />
         ) : null}
       </Card>
       {shows && shows.rounds.length > 0 ? (
         <Notice tone="look">
-          {`Stuffing will show ${shows.share > 0.8 ? 'all over' : `in round ${shows.rounds.slice(0, 8).join(', ')}${shows.rounds.length > 8 ? ' …' : ''}`}: the stitches are ${part.form.gauge.widthMm} mm wide, ${weight.name.toLowerCase()} yarn covers about ${(coverOfStrand * weight.thicknessMm).toFixed(1)}. Take a smaller hook, stuff less firmly, or line the part.`}
+          {t`Stuffing will show ${shows.share > 0.8 ? t`all over` : t`in round ${shows.rounds.slice(0, 8).join(', ')}${shows.rounds.length > 8 ? ' …' : ''}`}: the stitches are ${part.form.gauge.widthMm} mm wide, ${weight.name.toLowerCase()} yarn covers about ${(coverOfStrand * weight.thicknessMm).toFixed(1)}. Take a smaller hook, stuff less firmly, or line the part.`}
         </Notice>
       ) : null}
       {firmness !== 'none' && measures.volumeMl > 0 ? (
@@ -71,8 +72,8 @@ export function FormFacts({
       ) : null}
       <Quiet>
         {part.form.gauge.assumed
-          ? 'Counted with an assumed stitch. Measure yours on the toy’s Yarn page.'
-          : `Counted with stitches of ${part.form.gauge.widthMm} × ${part.form.gauge.heightMm} mm, at the middle of the fabric.`}
+          ? t`Counted with an assumed stitch. Measure yours on the toy’s Yarn page.`
+          : t`Counted with stitches of ${part.form.gauge.widthMm} × ${part.form.gauge.heightMm} mm, at the middle of the fabric.`}
       </Quiet>
     </View>
   );

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { AccessibilityInfo } from 'react-native';
 import { ScrollView } from 'react-native-gesture-handler';
@@ -20,18 +21,18 @@ import { MeasureLine } from './MeasureLine';
 import { SaveMenu } from './SaveMenu';
 
 const troubleWords = {
-  'not-started': 'The form could not be started on.',
-  broke: 'The form could not be worked out just now.',
-  'too-long': 'The form takes too long to settle; this is how far it came.',
+  'not-started': t`The form could not be started on.`,
+  broke: t`The form could not be worked out just now.`,
+  'too-long': t`The form takes too long to settle; this is how far it came.`,
 } as const;
 
 const sideNames: Record<Side, string> = {
-  front: 'Front',
-  left: 'Left',
-  right: 'Right',
-  back: 'Back',
-  top: 'Top',
-  underneath: 'Under',
+  front: t`Front`,
+  left: t`Left`,
+  right: t`Right`,
+  back: t`Back`,
+  top: t`Top`,
+  underneath: t`Under`,
 };
 
 interface FormPanelProps {
@@ -89,7 +90,7 @@ export function FormPanel({ part, form3d, selected, onSelect }: FormPanelProps) 
     handle.current?.look(side);
     setAngles(sideAngles[side]);
   };
-  const label = `${part.source.name} in the round, ${part.fabric.rounds} rounds. Arrow keys turn it.`;
+  const label = t`${part.source.name} in the round, ${part.fabric.rounds} rounds. Arrow keys turn it.`;
 
   return (
     <Fill position="relative" backgroundColor="$mat" overflow="hidden">
@@ -115,27 +116,25 @@ export function FormPanel({ part, form3d, selected, onSelect }: FormPanelProps) 
         <View position="absolute" left={8} top={8} pointerEvents="none">
           {settling ? (
             <View backgroundColor="$sheet" borderRadius="$2" paddingHorizontal="$2">
-              <Body role="status">Settling …</Body>
+              <Body role="status">{t`Settling …`}</Body>
             </View>
           ) : null}
         </View>
         {trouble ? (
           <View position="absolute" left={8} right={72} top={8} gap="$2" alignItems="flex-start">
             <View backgroundColor="$sheet" borderRadius="$2" padding="$2">
-              <Body role="alert">{troubleWords[trouble]} Everything else still counts.</Body>
+              <Body role="alert">{t`${troubleWords[trouble]} Everything else still counts.`}</Body>
             </View>
-            <Press label="Try again" onPress={retry} />
+            <Press label={t`Try again`} onPress={retry} />
           </View>
         ) : null}
         {lost ? (
           <View position="absolute" left={8} right={72} bottom={8} gap="$2" alignItems="flex-start">
             <View backgroundColor="$sheet" borderRadius="$2" padding="$2">
-              <Body role="status">
-                This machine stopped drawing in three dimensions. The same stitches are drawn in strokes.
-              </Body>
+              <Body role="status">{t`This machine stopped drawing in three dimensions. The same stitches are drawn in strokes.`}</Body>
             </View>
             <Press
-              label="Try again"
+              label={t`Try again`}
               onPress={() => {
                 setLost(false);
                 setDrawable(canDraw());
@@ -156,7 +155,7 @@ export function FormPanel({ part, form3d, selected, onSelect }: FormPanelProps) 
         >
           {drawable ? (
             <Press
-              name="Cut open"
+              name={t`Cut open`}
               icon={<Icon name="cut" color={cut ? palette.onDark : undefined} />}
               role="switch"
               chosen={cut}
@@ -164,7 +163,7 @@ export function FormPanel({ part, form3d, selected, onSelect }: FormPanelProps) 
             />
           ) : null}
           <Press
-            name="Measuring tape"
+            name={t`Measuring tape`}
             icon={<Icon name="tape" color={measuring ? palette.onDark : undefined} />}
             role="switch"
             chosen={measuring}
@@ -188,7 +187,7 @@ export function FormPanel({ part, form3d, selected, onSelect }: FormPanelProps) 
         style={{ flexGrow: 0 }}
         contentContainerStyle={{ padding: 8, gap: 6, flexGrow: 1, justifyContent: 'center' }}
         role="group"
-        aria-label="Look from"
+        aria-label={t`Look from`}
       >
         {(Object.keys(sideDirections) as Side[])
           .sort((a, b) => Object.keys(sideNames).indexOf(a) - Object.keys(sideNames).indexOf(b))
@@ -197,7 +196,7 @@ export function FormPanel({ part, form3d, selected, onSelect }: FormPanelProps) 
               key={side}
               tight
               label={sideNames[side]}
-              name={`Look from ${side === 'underneath' ? 'underneath' : side === 'top' ? 'the top' : `the ${side}`}`}
+              name={t`Look from ${side === 'underneath' ? t`underneath` : side === 'top' ? t`the top` : t`the ${side}`}`}
               onPress={() => look(side)}
             />
           ))}

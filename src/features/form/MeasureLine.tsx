@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { View } from '@tamagui/core';
 import { addressOf, addressWords, roundOfStitch } from '../../core/place/frame/address';
 import type { Tape } from '../../core/shape/form/tape';
@@ -36,14 +37,12 @@ export function MeasureLine({
         {tape && from !== undefined && to !== undefined ? (
           <>
             <Answer fontSize="$5" lineHeight="$5">
-              {sizeWords(tape.surfaceMm)} along
+              {t`${sizeWords(tape.surfaceMm)} along`}
             </Answer>
-            <Body>
-              {sizeWords(tape.straightMm)} straight, from {named(from)} to {named(to)}.
-            </Body>
+            <Body>{t`${sizeWords(tape.straightMm)} straight, from ${named(from)} to ${named(to)}.`}</Body>
           </>
         ) : (
-          <Body>{from === undefined ? 'Tap a stitch to begin the tape.' : 'Tap a second stitch.'}</Body>
+          <Body>{from === undefined ? t`Tap a stitch to begin the tape.` : t`Tap a second stitch.`}</Body>
         )}
       </View>
     </View>

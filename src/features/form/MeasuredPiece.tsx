@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { setToyHeader } from '../../core/notation/editText';
@@ -16,17 +17,17 @@ function words({ kind, wider, higher }: Explained): string {
   const up = percent(higher, ['higher', 'lower']);
   switch (kind) {
     case 'same':
-      return 'As worked out, as well as a tape tells.';
+      return t`As worked out, as well as a tape tells.`;
     case 'stitch':
-      return `${across} and ${up}: your whole stitch is ${wider > 1 ? 'larger' : 'smaller'} than was taken.`;
+      return t`${across} and ${up}: your whole stitch is ${wider > 1 ? t`larger` : t`smaller`} than was taken.`;
     case 'width':
-      return `${across}, and as high as worked out: your stitches are ${wider > 1 ? 'wider' : 'narrower'}. Stuffed harder or softer than the text says, the width gives too.`;
+      return t`${across}, and as high as worked out: your stitches are ${wider > 1 ? t`wider` : t`narrower`}. Stuffed harder or softer than the text says, the width gives too.`;
     case 'height':
-      return `${up}, and as wide as worked out: your rounds are ${higher > 1 ? 'higher' : 'lower'}. A piece that is stuffed less sits lower too.`;
+      return t`${up}, and as wide as worked out: your rounds are ${higher > 1 ? t`higher` : t`lower`}. A piece that is stuffed less sits lower too.`;
     case 'both':
-      return `${across} and ${up}: stitch and round differ each by its own, or it is stuffed otherwise than the text says.`;
+      return t`${across} and ${up}: stitch and round differ each by its own, or it is stuffed otherwise than the text says.`;
     case 'far':
-      return 'That is far from this piece. Is it this one, stuffed and closed, and measured across its widest place?';
+      return t`That is far from this piece. Is it this one, stuffed and closed, and measured across its widest place?`;
   }
 }
 
@@ -37,7 +38,7 @@ export function MeasuredPiece({ workedOut, stitch }: { workedOut: PieceSize; sti
   if (!measured)
     return (
       <Press
-        label="I measured the finished piece"
+        label={t`I measured the finished piece`}
         onPress={() =>
           setMeasured({
             widthMm: Math.round(workedOut.widthMm),
@@ -51,7 +52,7 @@ export function MeasuredPiece({ workedOut, stitch }: { workedOut: PieceSize; sti
   const size = (key: keyof PieceSize, label: string) => (
     <MeasureStep
       label={label}
-      unit="mm"
+      unit={t`mm`}
       value={measured[key]}
       step={1}
       least={1}
@@ -60,32 +61,29 @@ export function MeasuredPiece({ workedOut, stitch }: { workedOut: PieceSize; sti
     />
   );
   return (
-    <View gap="$2" role="group" aria-label="The finished piece">
+    <View gap="$2" role="group" aria-label={t`The finished piece`}>
       <View flexDirection="row" flexWrap="wrap" gap="$3">
-        {size('widthMm', 'Wide, where it is widest')}
-        {size('heightMm', 'High')}
+        {size('widthMm', t`Wide, where it is widest`)}
+        {size('heightMm', t`High`)}
       </View>
       <Body role="status">{words(explained)}</Body>
       {found ? (
-        <Quiet>
-          Counted with {found.widthMm} × {found.heightMm} mm a stitch, every part of this toy, its stops and
-          its lists follow. Places said in stitches stay.
-        </Quiet>
+        <Quiet>{t`Counted with ${found.widthMm} × ${found.heightMm} mm a stitch, every part of this toy, its stops and its lists follow. Places said in stitches stay.`}</Quiet>
       ) : null}
       <View flexDirection="row" gap="$2">
         {found ? (
           <Press
             grow
             tone="primary"
-            label="Count with this"
-            name={`Count with ${found.widthMm} by ${found.heightMm} mm`}
+            label={t`Count with this`}
+            name={t`Count with ${found.widthMm} by ${found.heightMm} mm`}
             onPress={() => {
               editor.step(setToyHeader(text, 'Gauge', `${found.widthMm} mm x ${found.heightMm} mm`));
               setMeasured(null);
             }}
           />
         ) : null}
-        <Press grow label="Leave it" onPress={() => setMeasured(null)} />
+        <Press grow label={t`Leave it`} onPress={() => setMeasured(null)} />
       </View>
     </View>
   );

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useState, type RefObject } from 'react';
 import { View } from '@tamagui/core';
 import { fileName } from '../../core/words/fileName';
@@ -30,7 +31,7 @@ export function SaveMenu({
   };
   return (
     <View position="relative">
-      <Press name="Save the form" icon={<Icon name="download" />} onPress={() => setOpen(!open)} />
+      <Press name={t`Save the form`} icon={<Icon name="download" />} onPress={() => setOpen(!open)} />
       {open ? (
         // Beside its button: below it there is no room on a small phone.
         <View
@@ -40,11 +41,11 @@ export function SaveMenu({
           flexDirection="row"
           gap="$2"
           role="group"
-          aria-label="Save as"
+          aria-label={t`Save as`}
         >
-          <Press tight label="Picture" onPress={() => void keep('png')} />
-          <Press tight label="GLB" name="Form, GLB" onPress={() => void keep('glb')} />
-          <Press tight label="OBJ" name="Form, OBJ" onPress={() => void keep('obj')} />
+          <Press tight label={t`Picture`} onPress={() => void keep('png')} />
+          <Press tight label={t`GLB`} name={t`Form, GLB`} onPress={() => void keep('glb')} />
+          <Press tight label={t`OBJ`} name={t`Form, OBJ`} onPress={() => void keep('obj')} />
         </View>
       ) : null}
       {state === 'waiting' ? (
@@ -57,7 +58,7 @@ export function SaveMenu({
           padding="$2"
           borderRadius="$2"
         >
-          <Body role="status">The form is still being drawn …</Body>
+          <Body role="status">{t`The form is still being drawn …`}</Body>
         </View>
       ) : null}
       {state === 'trouble' ? (
@@ -70,7 +71,7 @@ export function SaveMenu({
           padding="$2"
           borderRadius="$2"
         >
-          <Body role="alert">That could not be saved. Try again.</Body>
+          <Body role="alert">{t`That could not be saved. Try again.`}</Body>
         </View>
       ) : null}
     </View>

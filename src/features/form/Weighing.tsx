@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { weighedDensities } from '../../core/supplies/stuffing';
@@ -23,23 +24,23 @@ export function Weighing({ volumeMl, firmness, grams, weighed }: WeighingProps) 
     <View gap="$2">
       <Quiet>
         {weighed
-          ? 'Stuffing by your own weighing.'
-          : 'Stuffing by usual figures for fibre; yours may be lighter or heavier.'}
+          ? t`Stuffing by your own weighing.`
+          : t`Stuffing by usual figures for fibre; yours may be lighter or heavier.`}
       </Quiet>
       {written === null ? (
         <View flexDirection="row" gap="$2">
           <Press
             grow
-            label="I weighed what went in"
+            label={t`I weighed what went in`}
             onPress={() => setWritten(Math.max(1, Math.round(grams)))}
           />
-          {weighed ? <Press grow label="Usual figures" onPress={() => weigh.mutate(null)} /> : null}
+          {weighed ? <Press grow label={t`Usual figures`} onPress={() => weigh.mutate(null)} /> : null}
         </View>
       ) : (
         <View gap="$2">
           <MeasureStep
-            label="Stuffing in this part"
-            unit="g"
+            label={t`Stuffing in this part`}
+            unit={t`g`}
             value={written}
             step={1}
             least={0.5}
@@ -47,23 +48,20 @@ export function Weighing({ volumeMl, firmness, grams, weighed }: WeighingProps) 
             onChange={setWritten}
           />
           {own ? null : (
-            <Notice tone="look">
-              That is far from anything {Math.round(volumeMl)} ml can hold. Weigh again, or measure the stitch
-              first.
-            </Notice>
+            <Notice tone="look">{t`That is far from anything ${Math.round(volumeMl)} ml can hold. Weigh again, or measure the stitch first.`}</Notice>
           )}
           <View flexDirection="row" gap="$2">
             <Press
               grow
               tone="primary"
-              label="Count with this"
+              label={t`Count with this`}
               disabled={!own}
               onPress={() => {
                 if (own) weigh.mutate(own);
                 setWritten(null);
               }}
             />
-            <Press grow label="Leave it" onPress={() => setWritten(null)} />
+            <Press grow label={t`Leave it`} onPress={() => setWritten(null)} />
           </View>
         </View>
       )}

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { decodeQR } from 'qr/decode.js';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { View } from '@tamagui/core';
@@ -12,9 +13,8 @@ const lookPx = 720;
 type Trouble = 'none' | 'refused' | null;
 
 const troubleWords = {
-  none: 'this browser gives no camera here: it does so only on a secure address, and where there is one. Ask for the file, or paste what you were sent.',
-  refused:
-    'the camera was not allowed. Allow it for this page in the browser’s settings, or paste what you were sent.',
+  none: t`this browser gives no camera here: it does so only on a secure address, and where there is one. Ask for the file, or paste what you were sent.`,
+  refused: t`the camera was not allowed. Allow it for this page in the browser’s settings, or paste what you were sent.`,
 } as const;
 
 /** The text of a code in a picture; null where none is seen. */
@@ -95,10 +95,10 @@ export function CameraView({ onCode }: { onCode: (text: string) => void }) {
         ref={video}
         muted
         playsInline
-        aria-label="What the camera sees"
+        aria-label={t`What the camera sees`}
         style={{ width: '100%', maxWidth: 480, aspectRatio: '1', objectFit: 'cover', borderRadius: 12 }}
       />
-      <Quiet>The picture is looked at on this phone and is kept nowhere.</Quiet>
+      <Quiet>{t`The picture is looked at on this phone and is kept nowhere.`}</Quiet>
     </View>
   );
 }

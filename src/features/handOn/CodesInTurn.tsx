@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { encodeQR } from 'qr';
 import { useEffect, useMemo, useState } from 'react';
 import Svg, { Path, Rect } from 'react-native-svg';
@@ -48,26 +49,23 @@ export function CodesInTurn({ codes, name }: { codes: readonly string[]; name: s
     setHeld(true);
     setAt((before) => (before + by + count) % count);
   };
-  const which = count === 1 ? `The code of ${name}` : `Code ${at + 1} of ${count} of ${name}`;
+  const which = count === 1 ? t`The code of ${name}` : t`Code ${at + 1} of ${count} of ${name}`;
   return (
-    <View gap="$2" role="group" aria-label="The toy as a code">
+    <View gap="$2" role="group" aria-label={t`The toy as a code`}>
       <Code text={codes[at] ?? ''} label={which} />
       {count > 1 ? (
         <>
           <Body textAlign="center" fontWeight="700">
-            {at + 1} of {count}
+            {t`${at + 1} of ${count}`}
           </Body>
           <View flexDirection="row" gap="$2">
-            <Press grow tight label="Before" name="The code before" onPress={() => step(-1)} />
-            <Press grow tight label={isHeld ? 'Go on' : 'Hold'} onPress={() => setHeld(!isHeld)} />
-            <Press grow tight label="Next" name="The next code" onPress={() => step(1)} />
+            <Press grow tight label={t`Before`} name={t`The code before`} onPress={() => step(-1)} />
+            <Press grow tight label={isHeld ? t`Go on` : t`Hold`} onPress={() => setHeld(!isHeld)} />
+            <Press grow tight label={t`Next`} name={t`The next code`} onPress={() => step(1)} />
           </View>
         </>
       ) : null}
-      <Quiet>
-        On the other phone: Hoppla, Paste a pattern, From another phone. Hold its camera over this screen
-        {count > 1 ? ` until all ${count} have been seen, in any order` : ''}.
-      </Quiet>
+      <Quiet>{t`On the other phone: Hoppla, Paste a pattern, From another phone. Hold its camera over this screen${count > 1 ? t` until all ${count} have been seen, in any order` : ''}.`}</Quiet>
     </View>
   );
 }

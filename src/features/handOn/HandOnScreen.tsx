@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
@@ -35,26 +36,23 @@ function OtherWays({ file, name }: { file: string; name: string }) {
   };
   const copyPattern = () =>
     attempt(
-      () => copy(text).then(() => 'the pattern is copied: paste it into a message.'),
-      'this browser does not let the pattern be copied. Save the file instead.',
+      () => copy(text).then(() => t`the pattern is copied: paste it into a message.`),
+      t`this browser does not let the pattern be copied. Save the file instead.`,
     );
   const send = () =>
     attempt(
-      () => share(shared).then((done) => (done ? 'it is on its way.' : null)),
-      'it could not be shared. Save the file and send that.',
+      () => share(shared).then((done) => (done ? t`it is on its way.` : null)),
+      t`it could not be shared. Save the file and send that.`,
     );
   return (
     <Card gap="$3">
-      <Title render="h2" margin={0}>
-        To a friend far away
-      </Title>
-      <Body>
-        The file is the whole toy, with what was tried on it. The pattern is its text, for anybody who reads
-        patterns.
-      </Body>
-      {canShare(shared) ? <Press tone="primary" label="Share the file" onPress={() => void send()} /> : null}
-      <Press label="Save the file" onPress={() => saveFile(shared.fileName, file, 'application/json')} />
-      <Press label="Copy the pattern" onPress={() => void copyPattern()} />
+      <Title render="h2" margin={0}>{t`To a friend far away`}</Title>
+      <Body>{t`The file is the whole toy, with what was tried on it. The pattern is its text, for anybody who reads patterns.`}</Body>
+      {canShare(shared) ? (
+        <Press tone="primary" label={t`Share the file`} onPress={() => void send()} />
+      ) : null}
+      <Press label={t`Save the file`} onPress={() => saveFile(shared.fileName, file, 'application/json')} />
+      <Press label={t`Copy the pattern`} onPress={() => void copyPattern()} />
       {said ? (
         <Notice tone={said.tone} live>
           {said.words}
@@ -70,21 +68,15 @@ function OnThisScreen({ file, name }: { file: string; name: string }) {
   const codes = useMemo(() => (isShown ? packParcel(file) : []), [isShown, file]);
   return (
     <Card gap="$3">
-      <Title render="h2" margin={0}>
-        To a phone beside this one
-      </Title>
+      <Title render="h2" margin={0}>{t`To a phone beside this one`}</Title>
       {isShown ? null : (
         <>
-          <Body>
-            The toy is shown as a code, which the camera of the other phone reads. It needs no network.
-          </Body>
-          <Press tone="primary" label="Show the code" onPress={() => setShown(true)} />
+          <Body>{t`The toy is shown as a code, which the camera of the other phone reads. It needs no network.`}</Body>
+          <Press tone="primary" label={t`Show the code`} onPress={() => setShown(true)} />
         </>
       )}
       {isShown && codes === null ? (
-        <Notice tone="look">
-          this toy is too large for codes on a screen. Share or save the file instead.
-        </Notice>
+        <Notice tone="look">{t`this toy is too large for codes on a screen. Share or save the file instead.`}</Notice>
       ) : null}
       {isShown && codes ? <CodesInTurn codes={codes} name={name} /> : null}
     </Card>
@@ -114,15 +106,17 @@ export function HandOnScreen() {
   return (
     <Fill>
       <Page
-        title="Hand it on"
+        title={t`Hand it on`}
         aside={name}
-        back={{ name: 'Back to the toy', go: () => router.replace(`/toy/${editor.id}`) }}
+        back={{ name: t`Back to the toy`, go: () => router.replace(`/toy/${editor.id}`) }}
         broad
       >
         {isError ? (
-          <Notice tone="wrong" live actions={<Press label="Try again" onPress={() => void refetch()} />}>
-            the browser would not read the toy just now.
-          </Notice>
+          <Notice
+            tone="wrong"
+            live
+            actions={<Press label={t`Try again`} onPress={() => void refetch()} />}
+          >{t`the browser would not read the toy just now.`}</Notice>
         ) : null}
         {file === undefined && !isError ? <Opening /> : null}
         {file === undefined ? null : (
@@ -131,9 +125,7 @@ export function HandOnScreen() {
             <OtherWays file={file} name={name} />
           </View>
         )}
-        <Quiet>
-          What you made is yours to hand on. A pattern that is somebody else’s is theirs: ask first.
-        </Quiet>
+        <Quiet>{t`What you made is yours to hand on. A pattern that is somebody else’s is theirs: ask first.`}</Quiet>
       </Page>
     </Fill>
   );

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useRouter } from 'expo-router';
 import { useRef, useState } from 'react';
 import { View } from '@tamagui/core';
@@ -18,9 +19,10 @@ type Said = 'damaged' | 'other' | null;
 function Progress({ parcel, said }: { parcel: Parcel | null; said: Said }) {
   if (said === 'damaged')
     return (
-      <Notice tone="look" live>
-        what came is not what was sent. Hold the camera steady; it begins again by itself.
-      </Notice>
+      <Notice
+        tone="look"
+        live
+      >{t`what came is not what was sent. Hold the camera steady; it begins again by itself.`}</Notice>
     );
   if (parcel) {
     const missing = Array.from({ length: parcel.of }, (_, i) => i + 1).filter(
@@ -28,15 +30,11 @@ function Progress({ parcel, said }: { parcel: Parcel | null; said: Said }) {
     );
     return (
       <Notice tone="plain" live>
-        {parcel.pieces.size} of {parcel.of} read. Still to come: {missing.join(', ')}.
+        {t`${parcel.pieces.size} of ${parcel.of} read. Still to come: ${missing.join(', ')}.`}
       </Notice>
     );
   }
-  return said === 'other' ? (
-    <Notice tone="look" live>
-      that code is not a toy of Hoppla’s.
-    </Notice>
-  ) : null;
+  return said === 'other' ? <Notice tone="look" live>{t`that code is not a toy of Hoppla’s.`}</Notice> : null;
 }
 
 /** Puts what came onto the shelf, once, and opens it. */
@@ -55,7 +53,9 @@ function useKeeping() {
       router.replace(`/toy/${id}`);
     } catch (reason) {
       isTaken.current = false;
-      setFailed(reason instanceof Error && reason.message ? reason.message : 'That did not work. Try again.');
+      setFailed(
+        reason instanceof Error && reason.message ? reason.message : t`That did not work. Try again.`,
+      );
     }
   };
   return { failed, keep: (text: string) => void keep(text) };
@@ -75,19 +75,17 @@ function ByCamera({ onWhole }: { onWhole: (text: string) => void }) {
   };
   return (
     <Card gap="$3">
-      <Title render="h2" margin={0}>
-        With the camera
-      </Title>
+      <Title render="h2" margin={0}>{t`With the camera`}</Title>
       {isOn ? (
         <CameraView onCode={take} />
       ) : (
         <>
-          <Body>On the other phone: the toy’s card, More, Hand it on, Show the code.</Body>
-          <Press tone="primary" label="Use the camera" onPress={() => setOn(true)} />
+          <Body>{t`On the other phone: the toy’s card, More, Hand it on, Show the code.`}</Body>
+          <Press tone="primary" label={t`Use the camera`} onPress={() => setOn(true)} />
         </>
       )}
       <Progress parcel={parcel} said={said} />
-      {isOn ? <Press label="Put the camera away" onPress={() => setOn(false)} /> : null}
+      {isOn ? <Press label={t`Put the camera away`} onPress={() => setOn(false)} /> : null}
     </Card>
   );
 }
@@ -109,16 +107,14 @@ function ByPasting({ onFile }: { onFile: (text: string) => void }) {
   };
   return (
     <Card gap="$3">
-      <Title render="h2" margin={0}>
-        By pasting
-      </Title>
+      <Title render="h2" margin={0}>{t`By pasting`}</Title>
       <Field
-        label="What you were sent: a pattern, or all of a file"
+        label={t`What you were sent: a pattern, or all of a file`}
         multiline
         value={pasted}
         onChange={setPasted}
       />
-      <Press label="Take it" disabled={!pasted.trim()} onPress={take} />
+      <Press label={t`Take it`} disabled={!pasted.trim()} onPress={take} />
     </Card>
   );
 }
@@ -130,8 +126,8 @@ export function ReceiveScreen() {
   return (
     <Fill>
       <Page
-        title="From another phone"
-        back={{ name: 'Back to the shelf', go: () => router.replace('/') }}
+        title={t`From another phone`}
+        back={{ name: t`Back to the shelf`, go: () => router.replace('/') }}
         broad
       >
         {failed === null ? null : (

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { View } from '@tamagui/core';
 import {
@@ -10,6 +11,7 @@ import {
 } from '../../core/plan/hands';
 import { leastInchesMm, sizeWords, type LengthUnit, type WeightUnit } from '../../core/words/measures';
 import { useHands } from '../../data/hands';
+import { isEnglishOnly, useLanguage } from '../../data/language';
 import { useMeasures } from '../../data/measures';
 import { OneOf } from '../../ui/Choice';
 import { cardGrid } from '../../ui/layout';
@@ -20,9 +22,9 @@ import { Press } from '../../ui/Press';
 import { Body, Quiet, Title } from '../../ui/text';
 
 const sizes: readonly [HandSize, string][] = [
-  ['small', 'Small'],
-  ['usual', 'Usual'],
-  ['large', 'Large'],
+  ['small', t`Small`],
+  ['usual', t`Usual`],
+  ['large', t`Large`],
 ];
 
 interface Asked {
@@ -36,56 +38,56 @@ interface Asked {
 const openings: readonly Asked[] = [
   {
     key: 'washersEasy',
-    label: 'Washers go on easily',
+    label: t`Washers go on easily`,
     step: 1,
-    how: 'The opening at which both thumbs press without hurry. Stops are put while it is at least this wide.',
+    how: t`The opening at which both thumbs press without hurry. Stops are put while it is at least this wide.`,
   },
   {
     key: 'washersTight',
-    label: 'Washers just go on',
+    label: t`Washers just go on`,
     step: 1,
-    how: 'The narrowest you still manage. After it Hoppla says it is too late.',
+    how: t`The narrowest you still manage. After it Hoppla says it is too late.`,
   },
   {
     key: 'stuffFingers',
-    label: 'Two fingers stuff',
+    label: t`Two fingers stuff`,
     step: 1,
-    how: 'Wide enough for two fingers with fibre between.',
+    how: t`Wide enough for two fingers with fibre between.`,
   },
   {
     key: 'wholeHand',
-    label: 'The whole hand goes in',
+    label: t`The whole hand goes in`,
     step: 1,
-    how: 'Across your knuckles, thumb tucked in.',
+    how: t`Across your knuckles, thumb tucked in.`,
   },
 ];
 const reaches: readonly Asked[] = [
   {
     key: 'fingerReach',
-    label: 'Fingers reach',
+    label: t`Fingers reach`,
     step: 5,
-    how: 'From the edge down along the wall, the hand outside.',
+    how: t`From the edge down along the wall, the hand outside.`,
   },
   {
     key: 'handReach',
-    label: 'The hand reaches',
+    label: t`The hand reaches`,
     step: 5,
-    how: 'The same with the hand inside, up to the wrist.',
+    how: t`The same with the hand inside, up to the wrist.`,
   },
 ];
 const tools: readonly Asked[] = [
   {
     key: 'stuffTool',
-    label: 'Stuffing stick, opening it wants',
+    label: t`Stuffing stick, opening it wants`,
     step: 1,
-    how: 'Its thickness and the fibre beside it.',
+    how: t`Its thickness and the fibre beside it.`,
   },
-  { key: 'toolReach', label: 'Stuffing stick, how long', step: 10, how: 'From your grip to its tip.' },
+  { key: 'toolReach', label: t`Stuffing stick, how long`, step: 10, how: t`From your grip to its tip.` },
   {
     key: 'needle',
-    label: 'Longest needle',
+    label: t`Longest needle`,
     step: 5,
-    how: 'For what is pulled through a body, strung, or drawn in across a face.',
+    how: t`For what is pulled through a body, strung, or drawn in across a face.`,
   },
 ];
 
@@ -112,7 +114,7 @@ function Figures({ title, asked, across = false, hands, change }: FiguresProps) 
         <View key={key} gap="$1">
           <MeasureStep
             label={label}
-            unit="mm"
+            unit={t`mm`}
             value={hands[key]}
             step={step}
             least={handLimits[key][0]}
@@ -122,7 +124,7 @@ function Figures({ title, asked, across = false, hands, change }: FiguresProps) 
           <Quiet>
             {how}
             {across
-              ? ` ${sizeWords(hands[key])} across is ${stitchesRound(hands[key])} stitches of ${usualStitchMm} mm.`
+              ? t` ${sizeWords(hands[key])} across is ${stitchesRound(hands[key])} stitches of ${usualStitchMm} mm.`
               : ''}
           </Quiet>
         </View>
@@ -140,66 +142,93 @@ export function HandsScreen() {
   const goBack = () => router.replace((isFromToy ? back : '/') as '/');
   return (
     <Page
-      title="My hands and tools"
-      aside="Every stop of every toy goes by them"
+      title={t`My hands and tools`}
+      aside={t`Every stop of every toy goes by them`}
       broad
-      back={{ name: isFromToy ? 'Back to the stops' : 'Back to the toys', go: goBack }}
+      back={{ name: isFromToy ? t`Back to the stops` : t`Back to the toys`, go: goBack }}
     >
       {failed ? (
-        <Notice tone="wrong" live>
-          This could not be kept: the browser’s storage is full or shut. It holds until the page is closed.
-        </Notice>
+        <Notice
+          tone="wrong"
+          live
+        >{t`This could not be kept: the browser’s storage is full or shut. It holds until the page is closed.`}</Notice>
       ) : null}
-      <Body>
-        How late can eyes still be pressed, and when does stuffing get hard? Take a size, or find out on any
-        round opening: how many stitches did it have when it was still easy?
-      </Body>
-      {isRead ? <Sizes hands={hands} change={change} /> : <Body color="$quiet">Looking at them …</Body>}
-      <Quiet>Figures to begin with are our own. What is being made keeps those it was begun with.</Quiet>
+      <Body>{t`How late can eyes still be pressed, and when does stuffing get hard? Take a size, or find out on any round opening: how many stitches did it have when it was still easy?`}</Body>
+      {isRead ? <Sizes hands={hands} change={change} /> : <Body color="$quiet">{t`Looking at them …`}</Body>}
+      <Quiet>{t`Figures to begin with are our own. What is being made keeps those it was begun with.`}</Quiet>
       <HowMeasured />
+      {isEnglishOnly() ? null : <WhichLanguage />}
     </Page>
   );
 }
 
 const lengths: readonly [LengthUnit, string][] = [
-  ['mm', 'Millimetres'],
-  ['inches', 'Inches, yards'],
+  ['mm', t`Millimetres`],
+  ['inches', t`Inches, yards`],
 ];
 const weights: readonly [WeightUnit, string][] = [
-  ['grams', 'Grams'],
-  ['ounces', 'Ounces'],
+  ['grams', t`Grams`],
+  ['ounces', t`Ounces`],
 ];
 
 /** In what sizes and weights are said and asked for, in every toy. */
 function HowMeasured() {
   const { own, failed, change } = useMeasures();
   return (
-    <View gap="$3" role="group" aria-label="How you measure">
-      <Title render="h2" margin={0} marginTop={12}>
-        How you measure
-      </Title>
+    <View gap="$3" role="group" aria-label={t`How you measure`}>
+      <Title render="h2" margin={0} marginTop={12}>{t`How you measure`}</Title>
       {failed ? (
-        <Notice tone="wrong" live actions={<Press label="Try again" onPress={() => change(failed)} />}>
-          This could not be kept: the browser’s storage is full or shut. It stays as it was.
-        </Notice>
+        <Notice
+          tone="wrong"
+          live
+          actions={<Press label={t`Try again`} onPress={() => change(failed)} />}
+        >{t`This could not be kept: the browser’s storage is full or shut. It stays as it was.`}</Notice>
       ) : null}
       <OneOf
-        label="Lengths"
+        label={t`Lengths`}
         options={lengths}
         chosen={own.length}
         onChoose={(length) => change({ ...own, length })}
       />
       <OneOf
-        label="Weights"
+        label={t`Weights`}
         options={weights}
         chosen={own.weight}
         onChoose={(weight) => change({ ...own, weight })}
       />
       <Quiet>
         {own.length === 'inches'
-          ? `Eyes, hooks, stitches, safety figures and all under ${leastInchesMm} mm stay in millimetres, as they are sold and measured. What you write in a pattern stays as you write it.`
-          : 'What you write in a pattern stays as you write it.'}
+          ? t`Eyes, hooks, stitches, safety figures and all under ${leastInchesMm} mm stay in millimetres, as they are sold and measured. What you write in a pattern stays as you write it.`
+          : t`What you write in a pattern stays as you write it.`}
       </Quiet>
+    </View>
+  );
+}
+
+/** A language as it calls itself. */
+const ownName = (tag: string): string => new Intl.DisplayNames([tag], { type: 'language' }).of(tag) ?? tag;
+
+/** What Hoppla’s own words are said in; patterns keep theirs. */
+function WhichLanguage() {
+  const { spoken, there, failed, change } = useLanguage();
+  return (
+    <View gap="$3" role="group" aria-label={t`Language`}>
+      <Title render="h2" margin={0} marginTop={12}>{t`Language`}</Title>
+      {failed ? (
+        <Notice
+          tone="wrong"
+          live
+          actions={<Press label={t`Try again`} onPress={() => change(failed)} />}
+        >{t`This could not be kept: the browser’s storage is full or shut. It stays as it was.`}</Notice>
+      ) : null}
+      <OneOf
+        label={t`Language`}
+        unlabelled
+        options={there.map((tag) => [tag, ownName(tag)] as const)}
+        chosen={spoken}
+        onChoose={change}
+      />
+      <Quiet>{t`What you write in a pattern is read in English, as US or UK patterns are.`}</Quiet>
     </View>
   );
 }
@@ -209,16 +238,16 @@ function Sizes({ hands, change }: { hands: Hands; change: (hands: Hands) => void
   return (
     <>
       <OneOf
-        label="My hands are"
+        label={t`My hands are`}
         options={sizes}
         chosen={sizeOfHands(hands)}
         onChoose={(size) => change(handsBySize[size])}
       />
-      {sizeOfHands(hands) === null ? <Quiet>These are figures of your own.</Quiet> : null}
+      {sizeOfHands(hands) === null ? <Quiet>{t`These are figures of your own.`}</Quiet> : null}
       <View gap="$4" style={cardGrid}>
-        <Figures title="Openings, across" across asked={openings} hands={hands} change={change} />
-        <Figures title="How deep" asked={reaches} hands={hands} change={change} />
-        <Figures title="Tools" asked={tools} hands={hands} change={change} />
+        <Figures title={t`Openings, across`} across asked={openings} hands={hands} change={change} />
+        <Figures title={t`How deep`} asked={reaches} hands={hands} change={change} />
+        <Figures title={t`Tools`} asked={tools} hands={hands} change={change} />
       </View>
     </>
   );

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
@@ -18,17 +19,14 @@ function NameIt({ onName }: { onName: (name: string) => void }) {
   const [name, setName] = useState('');
   return (
     <View gap="$4">
-      <Body>
-        Name the piece you begin with. Then tap what your hook does: the round is written, counted and drawn
-        as you go.
-      </Body>
-      <View flexDirection="row" flexWrap="wrap" gap="$2" role="group" aria-label="Usual names">
+      <Body>{t`Name the piece you begin with. Then tap what your hook does: the round is written, counted and drawn as you go.`}</Body>
+      <View flexDirection="row" flexWrap="wrap" gap="$2" role="group" aria-label={t`Usual names`}>
         {usualNames.map((usual) => (
           <Press key={usual} label={usual} onPress={() => onName(usual)} />
         ))}
       </View>
-      <Field label="Or a name of your own" value={name} onChange={setName} onDone={() => onName(name)} />
-      <Press tone="primary" label="Begin" disabled={!name.trim()} onPress={() => onName(name)} />
+      <Field label={t`Or a name of your own`} value={name} onChange={setName} onDone={() => onName(name)} />
+      <Press tone="primary" label={t`Begin`} disabled={!name.trim()} onPress={() => onName(name)} />
     </View>
   );
 }
@@ -55,10 +53,10 @@ export function InventScreen({ id }: { id?: string }) {
         <RoundPage key={part.source.id} part={part} onDone={leave} />
       ) : (
         <Page
-          title="Write as you go"
-          aside={<SaveLine name="A new part" />}
+          title={t`Write as you go`}
+          aside={<SaveLine name={t`A new part`} />}
           actions={<UndoButtons />}
-          back={{ name: 'Back to the parts', go: leave }}
+          back={{ name: t`Back to the parts`, go: leave }}
         >
           <SaveTrouble />
           <NameIt onName={begin} />

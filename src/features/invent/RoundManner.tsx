@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { View } from '@tamagui/core';
 import { useState } from 'react';
 import { canBeColour } from '../../core/invent/soFar';
@@ -10,18 +11,18 @@ import type { RoundInHand } from './useRoundInHand';
 
 type Loops = 'both' | 'front' | 'back';
 const loopOptions: readonly (readonly [Loops, string])[] = [
-  ['both', 'Both'],
-  ['front', 'Front'],
-  ['back', 'Back'],
+  ['both', t`Both`],
+  ['front', t`Front`],
+  ['back', t`Back`],
 ];
 const wayOptions: readonly (readonly ['rounds' | 'rows', string])[] = [
-  ['rounds', 'Round and round'],
-  ['rows', 'To and fro'],
+  ['rounds', t`Round and round`],
+  ['rows', t`To and fro`],
 ];
 
 /** What is said of the round, in words: `into the back loops, in white`. */
 function mannerWords({ manner: { loops, colour } }: RoundInHand): string {
-  const said = [loops ? `into the ${loops} loops` : '', colour ? `in ${colour} from here on` : ''];
+  const said = [loops ? t`into the ${loops} loops` : '', colour ? t`in ${colour} from here on` : ''];
   return said.filter((words) => words !== '').join(', ');
 }
 
@@ -34,7 +35,7 @@ export function RoundManner({ round }: { round: RoundInHand }) {
     <View gap="$2">
       {inRing ? (
         <OneOf
-          label="How it is worked"
+          label={t`How it is worked`}
           unlabelled
           options={wayOptions}
           chosen={manner.rows ? 'rows' : 'rounds'}
@@ -42,15 +43,15 @@ export function RoundManner({ round }: { round: RoundInHand }) {
         />
       ) : null}
       <Press
-        label={words === '' ? 'Loops, colour' : `${called} ${round.number}: ${words}`}
-        name={isOpen ? 'Loops and colour: close' : 'Loops and colour of this round'}
+        label={words === '' ? t`Loops, colour` : `${called} ${round.number}: ${words}`}
+        name={isOpen ? t`Loops and colour: close` : t`Loops and colour of this round`}
         onPress={() => setOpen(!isOpen)}
       />
       {isOpen ? (
         <Card gap="$3">
           {inRing ? null : (
             <OneOf
-              label="Loops"
+              label={t`Loops`}
               options={loopOptions}
               chosen={manner.loops ?? 'both'}
               onChoose={(loops) => say({ loops: loops === 'both' ? null : loops })}
@@ -69,12 +70,12 @@ function Colour({ round, onDone }: { round: RoundInHand; onDone: () => void }) {
   const [name, setName] = useState('');
   const wanted = name.trim();
   return (
-    <View gap="$2" role="group" aria-label="Change to">
-      <Quiet>Change to</Quiet>
+    <View gap="$2" role="group" aria-label={t`Change to`}>
+      <Quiet>{t`Change to`}</Quiet>
       <View flexDirection="row" flexWrap="wrap" gap="$2">
         <Press
           role="radio"
-          label="As before"
+          label={t`As before`}
           chosen={manner.colour === null}
           onPress={() => say({ colour: null })}
         />
@@ -88,9 +89,9 @@ function Colour({ round, onDone }: { round: RoundInHand; onDone: () => void }) {
           />
         ))}
       </View>
-      <Field label="Or another colour" value={name} onChange={setName} />
+      <Field label={t`Or another colour`} value={name} onChange={setName} />
       <Press
-        label="Change to it"
+        label={t`Change to it`}
         disabled={!canBeColour(wanted)}
         onPress={() => {
           say({ colour: wanted });

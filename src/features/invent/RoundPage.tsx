@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useMedia, View } from '@tamagui/core';
 import { useDeferredValue, useMemo } from 'react';
 import { tapWords, type Tap } from '../../core/invent/taps';
@@ -33,17 +34,15 @@ export function RoundPage({ part, onDone }: RoundPageProps) {
   const { name, rounds } = part.source;
   const page = {
     title: name,
-    aside: <SaveLine name="Tap what you work" />,
+    aside: <SaveLine name={t`Tap what you work`} />,
     actions: <UndoButtons />,
-    back: { name: `Back to ${name}`, go: onDone },
+    back: { name: t`Back to ${name}`, go: onDone },
   };
   const isMixed = rounds.some(({ row }) => row) && rounds.some(({ row }) => !row);
   if (isMixed)
     return (
       <Page {...page}>
-        <Notice tone="plain">
-          this piece goes from rows to rounds: write what comes next in its text or under Rounds.
-        </Notice>
+        <Notice tone="plain">{t`this piece goes from rows to rounds: write what comes next in its text or under Rounds.`}</Notice>
       </Page>
     );
   const pad = <TapPad round={round} />;
@@ -76,9 +75,9 @@ function SoFar({ part }: { part: PartAnalysis }) {
       <ToyPicture picture={partPicture(part, analysis.pattern.header)} name={source.name} size={72} />
       <View flexShrink={1}>
         <Body>
-          {plural(checks.length, isRows ? 'row' : 'round')}, {checks.at(-1)?.worked} stitches in the last
+          {t`${plural(checks.length, isRows ? 'row' : 'round')}, ${checks.at(-1)?.worked} stitches in the last`}
         </Body>
-        <Quiet>about {sizeWords(widthMm)} wide</Quiet>
+        <Quiet>{t`about ${sizeWords(widthMm)} wide`}</Quiet>
       </View>
     </View>
   );
@@ -97,9 +96,9 @@ function ringMoves(taps: readonly Tap[], left: number) {
 
 /** What the round has come to, in words under its number. */
 function leftWords({ inRing, left, called, manner }: RoundInHand): string {
-  if (inRing) return manner.rows ? 'stitches along the chain so far' : 'stitches in the ring so far';
-  if (left === 0) return `stitches, and the ${called.toLowerCase()} is full`;
-  return left === 1 ? 'so far, 1 stitch left to work into' : `so far, ${left} stitches left to work into`;
+  if (inRing) return manner.rows ? t`stitches along the chain so far` : t`stitches in the ring so far`;
+  if (left === 0) return t`stitches, and the ${called.toLowerCase()} is full`;
+  return left === 1 ? t`so far, 1 stitch left to work into` : t`so far, ${left} stitches left to work into`;
 }
 
 /** The round in hand as a ring around its count, and in words. */
@@ -142,12 +141,10 @@ function Between({ part, round, onDone }: BetweenProps) {
   return (
     <View gap="$3" flexGrow={1} flexShrink={1}>
       {isWrong ? (
-        <Notice tone="look">
-          a round does not add up yet: mend it under Rounds before Hoppla says how to go on.
-        </Notice>
+        <Notice tone="look">{t`a round does not add up yet: mend it under Rounds before Hoppla says how to go on.`}</Notice>
       ) : null}
       <WaysOnList ways={ways} word={round.word} onWrite={round.write} />
-      <Press label="This piece is finished" onPress={onDone} />
+      <Press label={t`This piece is finished`} onPress={onDone} />
     </View>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
 import { Press } from '../../ui/Press';
@@ -52,16 +53,16 @@ export function TapPad({ round }: { round: RoundInHand }) {
       {canClose ? (
         <Press
           tone={isFull ? 'primary' : 'plain'}
-          label={isRing ? `The ring is closed: ${made} stitches` : `${called} ${number} done: ${made}`}
+          label={isRing ? t`The ring is closed: ${made} stitches` : t`${called} ${number} done: ${made}`}
           onPress={finish}
         />
       ) : null}
-      <View flexDirection="row" gap="$2" role="group" aria-label="What you worked">
-        <Key label={word} words="one plain" disabled={room < 1} onPress={() => tap('plain', 1)} />
+      <View flexDirection="row" gap="$2" role="group" aria-label={t`What you worked`}>
+        <Key label={word} words={t`one plain`} disabled={room < 1} onPress={() => tap('plain', 1)} />
         {inRing ? null : (
           <>
-            <Key label="inc" words="two in one" disabled={room < 1} onPress={() => tap('more', 1)} />
-            <Key label="dec" words="two together" disabled={room < 2} onPress={() => tap('fewer', 1)} />
+            <Key label={t`inc`} words={t`two in one`} disabled={room < 1} onPress={() => tap('more', 1)} />
+            <Key label={t`dec`} words={t`two together`} disabled={room < 2} onPress={() => tap('fewer', 1)} />
           </>
         )}
       </View>
@@ -72,12 +73,12 @@ export function TapPad({ round }: { round: RoundInHand }) {
           disabled={room < several}
           onPress={() => tap('plain', several)}
         />
-        <Press grow label="Take one back" disabled={!back} onPress={() => back?.()} />
+        <Press grow label={t`Take one back`} disabled={!back} onPress={() => back?.()} />
       </View>
       {inRing ? null : (
         <View flexDirection="row" gap="$2">
-          <Press grow label="Same to the end" disabled={!same} onPress={() => same?.()} />
-          <Press grow label="Plain to the end" disabled={!plain} onPress={() => plain?.()} />
+          <Press grow label={t`Same to the end`} disabled={!same} onPress={() => same?.()} />
+          <Press grow label={t`Plain to the end`} disabled={!plain} onPress={() => plain?.()} />
         </View>
       )}
     </View>

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { View } from '@tamagui/core';
 import type { NextRound, WayOn } from '../../core/invent/waysOn';
 import { Card } from '../../ui/layout';
@@ -10,15 +11,15 @@ function titleOf({ kind, rounds, part }: WayOn): string {
   const [first] = rounds;
   switch (kind) {
     case 'again':
-      return `The same step again: ${first?.count ?? ''}`;
+      return t`The same step again: ${first?.count ?? ''}`;
     case 'plain':
-      return 'A plain round';
+      return t`A plain round`;
     case 'ball':
-      return 'Close it as round as a ball';
+      return t`Close it as round as a ball`;
     case 'back':
-      return 'Back in the way you came out';
+      return t`Back in the way you came out`;
     case 'edge':
-      return `To meet the edge of the ${(part ?? '').toLowerCase()}: ${rounds.at(-1)?.count ?? ''}`;
+      return t`To meet the edge of the ${(part ?? '').toLowerCase()}: ${rounds.at(-1)?.count ?? ''}`;
   }
 }
 
@@ -29,8 +30,8 @@ function roundsInWords(rounds: readonly NextRound[], word: string): string {
   const plain = rounds.findIndex(({ body }) => body !== 'sc around');
   const before = plain < 0 ? rounds.length : plain;
   const counts = rounds.slice(before).map(({ count }) => count);
-  const straight = before === 0 ? '' : before === 1 ? '1 plain round' : `${before} plain rounds`;
-  const then = counts.length === 0 ? '' : `${straight ? ', then ' : ''}${counts.join(', ')}`;
+  const straight = before === 0 ? '' : before === 1 ? t`1 plain round` : t`${before} plain rounds`;
+  const then = counts.length === 0 ? '' : `${straight ? t`, then ` : ''}${counts.join(', ')}`;
   return straight + then;
 }
 
@@ -46,9 +47,7 @@ export function WaysOnList({ ways, word, onWrite }: WaysOnListProps) {
   if (ways.length === 0) return null;
   return (
     <View gap="$2">
-      <Title render="h2" margin={0}>
-        Or let it be written
-      </Title>
+      <Title render="h2" margin={0}>{t`Or let it be written`}</Title>
       {ways.map((way) => {
         const title = titleOf(way);
         const { widthMm, heightMm } = way.size;
@@ -57,13 +56,11 @@ export function WaysOnList({ ways, word, onWrite }: WaysOnListProps) {
             <View flexGrow={1} flexShrink={1} flexBasis={0} minWidth={0}>
               <Body fontWeight="700">{title}</Body>
               <Body>{roundsInWords(way.rounds, word)}</Body>
-              <Quiet>
-                then {sizeWords(widthMm)} wide, {sizeWords(heightMm)} high
-              </Quiet>
+              <Quiet>{t`then ${sizeWords(widthMm)} wide, ${sizeWords(heightMm)} high`}</Quiet>
             </View>
             <Press
-              label={way.rounds.length === 1 ? 'Write it' : `Write ${way.rounds.length}`}
-              name={`Write: ${title}`}
+              label={way.rounds.length === 1 ? t`Write it` : t`Write ${way.rounds.length}`}
+              name={t`Write: ${title}`}
               onPress={() => onWrite(way.rounds)}
             />
           </Card>

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { mannerIn, tapsIn, withRoundDone, withTaps } from '../../core/invent/soFar';
 import { plainToEnd, sameToEnd, workedBy, type RoundManner, type Tap } from '../../core/invent/taps';
 import { withRounds, type NextRound } from '../../core/invent/waysOn';
@@ -61,7 +62,7 @@ export function useRoundInHand(part: PartAnalysis) {
   return {
     number: (source.rounds.at(-1)?.number ?? 0) + 1,
     /** `Round`, or `Row` where it is worked to and fro */
-    called: manner.rows ? 'Row' : 'Round',
+    called: manner.rows ? t`Row` : t`Round`,
     word,
     taps,
     manner,

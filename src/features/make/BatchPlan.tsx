@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
 import { daysBetween, scheduleOf, type DayPlan, type Schedule } from '../../core/plan/schedule';
@@ -68,23 +69,23 @@ export function BatchPlan({ toy, copies, done }: BatchPlanProps) {
     [toy, copies, order, done, by, on, minutes],
   );
   return (
-    <View gap="$3" role="region" aria-label="Over days">
+    <View gap="$3" role="region" aria-label={t`Over days`}>
       {copies > 1 ? (
         <OneOf
           wraps
-          label="In which order"
+          label={t`In which order`}
           options={[
-            ['toys', 'Toy by toy'],
-            ['pieces', 'The same piece of all in one go'],
+            ['toys', t`Toy by toy`],
+            ['pieces', t`The same piece of all in one go`],
           ]}
           chosen={order}
           onChoose={setOrder}
         />
       ) : null}
-      <DateField label="Done by" value={by} onChange={setBy} />
+      <DateField label={t`Done by`} value={by} onChange={setBy} />
       <NumberStep
-        label="Time a day"
-        unit="minutes"
+        label={t`Time a day`}
+        unit={t`minutes`}
         value={minutes}
         step={15}
         least={15}
@@ -111,8 +112,8 @@ function Weekdays({
     onChange(next);
   };
   return (
-    <View gap="$1" role="group" aria-label="On which days">
-      <Body fontWeight="700">On which days</Body>
+    <View gap="$1" role="group" aria-label={t`On which days`}>
+      <Body fontWeight="700">{t`On which days`}</Body>
       <View flexDirection="row" flexWrap="wrap" gap="$2">
         {weekdays.map(({ weekday, name }) => (
           <Press
@@ -134,20 +135,20 @@ function Outcome({ schedule: { days, lackingMinutes, enoughADay } }: { schedule:
   const last = days.at(-1);
   if (enoughADay === null)
     return (
-      <Body role="status">There is no day to work on until then. Choose a later one, or more days.</Body>
+      <Body role="status">{t`There is no day to work on until then. Choose a later one, or more days.`}</Body>
     );
   return (
     <View gap="$1" role="status">
       <Answer>
         {lackingMinutes > 0 || !last
-          ? `${timeWords(lackingMinutes)} too little`
-          : `Done on ${dayWords(last.date)}`}
+          ? t`${timeWords(lackingMinutes)} too little`
+          : t`Done on ${dayWords(last.date)}`}
       </Answer>
       {lackingMinutes > 0 ? (
         <Body>
           {enoughADay > mostMinutes
-            ? 'No day is long enough for that: choose a later one, or fewer toys.'
-            : `${timeWords(enoughADay)} a day would do.`}
+            ? t`No day is long enough for that: choose a later one, or fewer toys.`
+            : t`${timeWords(enoughADay)} a day would do.`}
         </Body>
       ) : null}
     </View>
@@ -158,7 +159,7 @@ function Days({ days, copies, name }: { days: readonly DayPlan[]; copies: number
   const title = copies === 1 ? name : `${copies} × ${name}`;
   return (
     <>
-      <View render="ul" margin={0} padding={0} gap="$2" aria-label="What to make each day">
+      <View render="ul" margin={0} padding={0} gap="$2" aria-label={t`What to make each day`}>
         {days.map(({ date, items, minutes }) => (
           <View render="li" key={date} style={{ listStyleType: 'none' }}>
             <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">
@@ -174,8 +175,8 @@ function Days({ days, copies, name }: { days: readonly DayPlan[]; copies: number
       <View flexDirection="row" gap="$2">
         <Press
           grow
-          label="Calendar"
-          name="Save it for a calendar"
+          label={t`Calendar`}
+          name={t`Save it for a calendar`}
           icon={<Icon name="download" />}
           onPress={() =>
             saveFile(`${fileName(name)}-days.ics`, scheduleIcs(days, title, copies), 'text/calendar')
@@ -183,16 +184,13 @@ function Days({ days, copies, name }: { days: readonly DayPlan[]; copies: number
         />
         <Press
           grow
-          label="Spreadsheet"
-          name="Save it for a spreadsheet"
+          label={t`Spreadsheet`}
+          name={t`Save it for a spreadsheet`}
           icon={<Icon name="download" />}
           onPress={() => saveFile(`${fileName(name)}-days.csv`, scheduleCsv(days, copies), 'text/csv')}
         />
       </View>
-      <Quiet>
-        By your own pace where Hoppla knows it, else by usual figures for stitches a minute and for what is
-        done at stops.
-      </Quiet>
+      <Quiet>{t`By your own pace where Hoppla knows it, else by usual figures for stitches a minute and for what is done at stops.`}</Quiet>
     </>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { View } from '@tamagui/core';
 import type { Task } from '../../core/make/tasks';
 import { Answer, Body, Quiet } from '../../ui/text';
@@ -15,9 +16,7 @@ export function FinishNow({ task, move }: { task: FinishTask; move: number }) {
       </Answer>
       <View gap="$1" role="status">
         {task.steps.length > 1 ? (
-          <Body fontWeight="700">
-            Step {move + 1} of {task.steps.length}
-          </Body>
+          <Body fontWeight="700">{t`Step ${move + 1} of ${task.steps.length}`}</Body>
         ) : null}
         <Answer fontSize={now.length > 60 ? 28 : 40} lineHeight={now.length > 60 ? 34 : 46}>
           {now}
@@ -28,7 +27,7 @@ export function FinishNow({ task, move }: { task: FinishTask; move: number }) {
           <Body fontSize="$4">{task.aside}</Body>
         </View>
       ) : null}
-      {next ? <Quiet>Then: {next}</Quiet> : null}
+      {next ? <Quiet>{t`Then: ${next}`}</Quiet> : null}
     </View>
   );
 }

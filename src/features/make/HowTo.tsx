@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import type { Technique } from '../../core/make/techniques';
@@ -24,13 +25,13 @@ export function HowTo({ techniques, header, isOpen = false }: HowToProps) {
   const technique = techniques.find(({ kind }) => kind === chosen) ?? first;
   return (
     <View gap="$3">
-      <Press label={open ? 'Close the drawing' : 'How is this done?'} onPress={() => setOpen(!open)} />
+      <Press label={open ? t`Close the drawing` : t`How is this done?`} onPress={() => setOpen(!open)} />
       {open ? (
         <View gap="$3" role="region" aria-label={technique.title}>
           {techniques.length > 1 ? (
             <OneOf
               column
-              label="What of it?"
+              label={t`What of it?`}
               options={techniques.map(({ kind, title }) => [kind, title] as const)}
               chosen={technique.kind}
               onChoose={setChosen}
@@ -50,7 +51,7 @@ export function HowTo({ techniques, header, isOpen = false }: HowToProps) {
               </Body>
             </View>
           ))}
-          <Quiet>Drawn as the work lies in your hands: the live edge up, the outside towards you.</Quiet>
+          <Quiet>{t`Drawn as the work lies in your hands: the live edge up, the outside towards you.`}</Quiet>
           <Practice key={technique.kind} />
         </View>
       ) : null}
@@ -65,16 +66,16 @@ function Practice() {
     <Row gap="$3" alignItems="center">
       <Press
         grow
-        label="One more tried"
-        name="Practice on a scrap: one more"
+        label={t`One more tried`}
+        name={t`Practice on a scrap: one more`}
         onPress={() => setCount(count + 1)}
       />
-      <Answer role="status" aria-label={`${count} tried`}>
+      <Answer role="status" aria-label={t`${count} tried`}>
         {count}
       </Answer>
       <Press
-        label="From 0"
-        name="Practice: count from 0"
+        label={t`From 0`}
+        name={t`Practice: count from 0`}
         disabled={count === 0}
         onPress={() => setCount(0)}
       />

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -50,17 +51,15 @@ function Sessions({ books }: { books: readonly Logbook[] }) {
   if (sessions.length === 0) return null;
   return (
     <Card gap="$2">
-      <Title render="h2" margin={0}>
-        Sessions
-      </Title>
-      <View render="ul" margin={0} padding={0} gap="$2" aria-label="Sessions">
+      <Title render="h2" margin={0}>{t`Sessions`}</Title>
+      <View render="ul" margin={0} padding={0} gap="$2" aria-label={t`Sessions`}>
         {sessions
           .sort((a, b) => b.from - a.from)
           .map(({ from, minutes, stitches }) => (
             <View key={from} render="li" style={{ listStyleType: 'none' }}>
               <Body>{whenWords(from)}</Body>
               <Quiet>
-                {minutes < 1 ? 'A moment' : timeWords(minutes)}, about {Math.round(stitches)} stitches
+                {t`${minutes < 1 ? t`A moment` : timeWords(minutes)}, about ${Math.round(stitches)} stitches`}
               </Quiet>
             </View>
           ))}
@@ -73,9 +72,9 @@ function Sessions({ books }: { books: readonly Logbook[] }) {
 function standsWords({ run, sessions, finished }: Logbook): string {
   const minutes = sessions.reduce((sum, session) => sum + session.minutes, 0);
   const words = [
-    finished ? 'Finished' : 'Not finished yet',
-    run.copies > 1 ? `${run.copies} toys` : '',
-    minutes >= 1 ? `${timeWords(minutes)} by the taps` : '',
+    finished ? t`Finished` : t`Not finished yet`,
+    run.copies > 1 ? t`${run.copies} toys` : '',
+    minutes >= 1 ? t`${timeWords(minutes)} by the taps` : '',
   ];
   return `${words.filter(Boolean).join(', ')}.`;
 }
@@ -95,14 +94,14 @@ function Made({ book, wanted }: { book: Logbook; wanted: string }) {
   return (
     <Card gap="$3">
       <Title render="h2" margin={0}>
-        Begun {new Date(run.started).toLocaleDateString()}
+        {t`Begun ${new Date(run.started).toLocaleDateString()}`}
       </Title>
       <Body>{standsWords(book)}</Body>
       {found.length > 0 ? <LogEntries entries={found} copies={run.copies} /> : null}
-      {found.length === 0 && entries.length > 0 ? <Quiet>Nothing in it says that.</Quiet> : null}
-      {entries.length === 0 ? <Quiet>Nothing was written down.</Quiet> : null}
+      {found.length === 0 && entries.length > 0 ? <Quiet>{t`Nothing in it says that.`}</Quiet> : null}
+      {entries.length === 0 ? <Quiet>{t`Nothing was written down.`}</Quiet> : null}
       <Press
-        label="Save its sheet as it was made"
+        label={t`Save its sheet as it was made`}
         icon={<Icon name="download" />}
         onPress={() => saveFile(`${fileName(run.name)}-as-made.md`, sheetAsMade(book), 'text/markdown')}
       />
@@ -125,11 +124,9 @@ function SaveAll({ id, name }: { id: string; name: string }) {
   };
   return (
     <View gap="$2">
-      <Press label="Save the toy with its logbook" onPress={() => void save()} />
+      <Press label={t`Save the toy with its logbook`} onPress={() => void save()} />
       {failed ? (
-        <Notice tone="wrong" live>
-          the browser would not read it just now. Try again.
-        </Notice>
+        <Notice tone="wrong" live>{t`the browser would not read it just now. Try again.`}</Notice>
       ) : null}
     </View>
   );
@@ -154,21 +151,23 @@ export function LogbookScreen() {
   return (
     <Fill>
       <Page
-        title="Logbook"
+        title={t`Logbook`}
         aside={nameOfToy(analysis)}
-        back={{ name: 'Back to the making', go: () => router.replace(`/toy/${editor.id}/make`) }}
+        back={{ name: t`Back to the making`, go: () => router.replace(`/toy/${editor.id}/make`) }}
         broad
       >
         {isError ? (
-          <Notice tone="wrong" live actions={<Press label="Try again" onPress={() => void refetch()} />}>
-            what was made can’t be read: this browser’s storage is full or shut.
-          </Notice>
+          <Notice
+            tone="wrong"
+            live
+            actions={<Press label={t`Try again`} onPress={() => void refetch()} />}
+          >{t`what was made can’t be read: this browser’s storage is full or shut.`}</Notice>
         ) : null}
         {books === undefined && !isError ? <Opening /> : null}
         {books?.length === 0 ? (
-          <Empty>Nothing yet. What you write down while making, photos and sessions stand here.</Empty>
+          <Empty>{t`Nothing yet. What you write down while making, photos and sessions stand here.`}</Empty>
         ) : null}
-        {hasEntries ? <Field label="Search the logbook" value={wanted} onChange={setWanted} /> : null}
+        {hasEntries ? <Field label={t`Search the logbook`} value={wanted} onChange={setWanted} /> : null}
         <View gap="$3" style={fewCards} alignItems="flex-start">
           {(books ?? []).map((book) => (
             <Made key={book.run.id} book={book} wanted={wanted.trim()} />

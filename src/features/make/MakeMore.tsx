@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
 import { longestPicture, type Progress, type Run, type TapFor } from '../../core/make/run';
@@ -32,9 +33,9 @@ interface MakeMoreProps {
 }
 
 const taps: readonly (readonly [TapFor, string])[] = [
-  ['stitch', 'A stitch'],
-  ['repeat', 'A repeat'],
-  ['round', 'A round'],
+  ['stitch', t`A stitch`],
+  ['repeat', t`A repeat`],
+  ['round', t`A round`],
 ];
 
 const Heading = ({ children }: { children: string }) => (
@@ -49,7 +50,7 @@ function WhereWasI({ task, text }: { task: Task; text: string }) {
   if (task.kind !== 'round' || !part) return null;
   return (
     <Card gap="$2">
-      <Heading>Where was I?</Heading>
+      <Heading>{t`Where was I?`}</Heading>
       {whereWasI(part.fabric, task.round).map((line) => (
         <Body key={line}>{line}</Body>
       ))}
@@ -76,12 +77,12 @@ function GoTo({ tasks, progress, happen, onClose }: MakeMoreProps) {
   const wanted = rounds.find(({ label }) => label === round);
   return (
     <Card gap="$3">
-      <Heading>Go to</Heading>
+      <Heading>{t`Go to`}</Heading>
       {rounds.length > 1 ? (
         <View gap="$2">
           <NumberStep
-            label="Round"
-            unit={`of ${rounds.length}`}
+            label={t`Round`}
+            unit={t`of ${rounds.length}`}
             value={round}
             step={1}
             least={rounds[0]?.label ?? 1}
@@ -89,7 +90,7 @@ function GoTo({ tasks, progress, happen, onClose }: MakeMoreProps) {
             onChange={setRound}
           />
           <Press
-            label={`Go to the beginning of round ${round}`}
+            label={t`Go to the beginning of round ${round}`}
             disabled={!wanted}
             onPress={() => wanted && go(wanted.at)}
           />
@@ -115,11 +116,11 @@ function LeftOverDays({ progress, run }: MakeMoreProps) {
   );
   return (
     <Card gap="$3">
-      <Heading>What is left</Heading>
+      <Heading>{t`What is left`}</Heading>
       {isPlanning ? (
         <BatchPlan toy={toy} copies={run.copies} done={place} />
       ) : (
-        <Press label="Plan the rest over days" onPress={() => setPlanning(true)} />
+        <Press label={t`Plan the rest over days`} onPress={() => setPlanning(true)} />
       )}
     </Card>
   );
@@ -129,14 +130,14 @@ function LeftOverDays({ progress, run }: MakeMoreProps) {
 function Habits() {
   const { habits, change } = useMakeHabits();
   const switches = [
-    ['Say it aloud', 'speaks'],
-    ['Let me feel it', 'buzzes'],
-    ['Keep the screen on', 'awake'],
-    ['Show how it is done', 'teaches'],
+    [t`Say it aloud`, 'speaks'],
+    [t`Let me feel it`, 'buzzes'],
+    [t`Keep the screen on`, 'awake'],
+    [t`Show how it is done`, 'teaches'],
   ] as const;
   return (
     <Card gap="$3">
-      <OneOf label="A tap is" options={taps} chosen={habits.by} onChoose={(by) => change({ by })} />
+      <OneOf label={t`A tap is`} options={taps} chosen={habits.by} onChoose={(by) => change({ by })} />
       <View flexDirection="row" flexWrap="wrap" gap="$2">
         {switches.map(([label, key]) => (
           <Press
@@ -148,10 +149,7 @@ function Habits() {
           />
         ))}
       </View>
-      <Quiet>
-        The screen stays on, and the phone can be felt, only where the browser lets a page do so: over a safe
-        address (https), or on this machine.
-      </Quiet>
+      <Quiet>{t`The screen stays on, and the phone can be felt, only where the browser lets a page do so: over a safe address (https), or on this machine.`}</Quiet>
     </Card>
   );
 }
@@ -163,10 +161,10 @@ function Otherwise({ task, progress, happen, onClose, run }: MakeMoreProps & { t
   const off = Math.abs(counted - stitches);
   return (
     <Card gap="$3">
-      <Heading>It went otherwise</Heading>
+      <Heading>{t`It went otherwise`}</Heading>
       <NumberStep
-        label={`Stitches I count in round ${task.label}`}
-        unit="stitches"
+        label={t`Stitches I count in round ${task.label}`}
+        unit={t`stitches`}
         value={counted}
         step={1}
         least={0}
@@ -174,18 +172,14 @@ function Otherwise({ task, progress, happen, onClose, run }: MakeMoreProps & { t
         onChange={setCounted}
       />
       <Press
-        label="Write that down"
+        label={t`Write that down`}
         onPress={() => {
           happen({ kind: 'counted', stitches: counted });
           onClose();
         }}
       />
       {off === 0 ? null : (
-        <Body>
-          The pattern has {stitches}: {off} {counted > stitches ? 'too many' : 'missing'}. What goes by stitch
-          numbers on this round and above shifts; open the round up, or add or take one where it doesn’t show,
-          at the back.
-        </Body>
+        <Body>{t`The pattern has ${stitches}: ${off} ${counted > stitches ? t`too many` : t`missing`}. What goes by stitch numbers on this round and above shifts; open the round up, or add or take one where it doesn’t show, at the back.`}</Body>
       )}
       <MoreRounds
         task={task}
@@ -217,27 +211,27 @@ function Log({ progress, run, happen, onClose }: MakeMoreProps) {
       const picture = await choosePhoto();
       if (picture === null) return;
       if (picture.length > longestPicture)
-        throw new Error('This photo stays too large to be kept. Take another.');
+        throw new Error(t`This photo stays too large to be kept. Take another.`);
       happen({ kind: 'photo', picture, text: note.trim() });
       setNote('');
     } catch (reason) {
-      setTrouble(reason instanceof Error ? reason.message : 'The photo could not be read. Try another.');
+      setTrouble(reason instanceof Error ? reason.message : t`The photo could not be read. Try another.`);
     }
   };
   return (
     <Card gap="$3">
-      <Field label="A note" value={note} onChange={setNote} />
+      <Field label={t`A note`} value={note} onChange={setNote} />
       <View flexDirection="row" gap="$2">
-        <Press grow tight label="Keep the note" disabled={note.trim() === ''} onPress={keep} />
+        <Press grow tight label={t`Keep the note`} disabled={note.trim() === ''} onPress={keep} />
         <Press
           grow
           tight
-          label="Add a photo"
+          label={t`Add a photo`}
           disabled={photos >= mostPhotos}
           onPress={() => void photograph()}
         />
       </View>
-      <Quiet>A photo is kept small, in this browser only. What you wrote above goes with it.</Quiet>
+      <Quiet>{t`A photo is kept small, in this browser only. What you wrote above goes with it.`}</Quiet>
       {trouble === null ? null : (
         <Notice tone="wrong" live>
           {trouble}
@@ -263,7 +257,7 @@ export function MakeMore(props: MakeMoreProps) {
         <LeftOverDays {...props} />
         <Log {...props} />
       </View>
-      <Press tone="primary" label="Back to the work" onPress={onClose} />
+      <Press tone="primary" label={t`Back to the work`} onPress={onClose} />
     </>
   );
 }

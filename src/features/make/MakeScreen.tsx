@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
@@ -28,7 +29,7 @@ function OrderOfWork() {
   const { analysis } = useToy();
   const groups = orderByUnit(analysis);
   return (
-    <View render="ol" margin={0} padding={0} gap="$2" aria-label="Order of work">
+    <View render="ol" margin={0} padding={0} gap="$2" aria-label={t`Order of work`}>
       {groups.map(({ key, unit, lines, minutes }) => (
         <View key={key} render="li" style={{ listStyleType: 'none' }}>
           <Card gap="$1">
@@ -36,7 +37,7 @@ function OrderOfWork() {
               <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">
                 {unit}
               </Title>
-              <Quiet>{Math.max(1, Math.round(minutes))} min</Quiet>
+              <Quiet>{t`${Math.max(1, Math.round(minutes))} min`}</Quiet>
             </View>
             <Body>{lines.join(' · ')}</Body>
           </Card>
@@ -48,12 +49,12 @@ function OrderOfWork() {
 
 /** `Toy 3 of 6 · begun 26/11/2026 · 77 min so far` */
 function begunWords({ started, copies }: Run, standing: Standing | null): string {
-  const toys = standing?.task ? `toy ${standing.toy} of ${copies}` : `${copies} toys`;
+  const toys = standing?.task ? t`toy ${standing.toy} of ${copies}` : t`${copies} toys`;
   const minutes = Math.round(standing?.minutes ?? 0);
   const words = [
-    `Begun ${new Date(started).toLocaleDateString()}`,
+    t`Begun ${new Date(started).toLocaleDateString()}`,
     copies > 1 ? toys : '',
-    minutes > 0 ? `${timeWords(minutes)} so far` : '',
+    minutes > 0 ? t`${timeWords(minutes)} so far` : '',
   ];
   return words.filter(Boolean).join(' · ');
 }
@@ -66,15 +67,15 @@ function Begun({ run, onOpen, onDelete }: { run: Run; onOpen: () => void; onDele
     <Card gap="$2">
       {standing ? (
         <Title render="h2" margin={0} fontSize="$4" lineHeight="$4">
-          {standing.task ?? 'All done'}
+          {standing.task ?? t`All done`}
         </Title>
       ) : null}
       <Body>{begunWords(run, standing)}</Body>
       <View flexDirection="row" gap="$2">
-        <Press grow tone="primary" label="Go on making" onPress={onOpen} />
+        <Press grow tone="primary" label={t`Go on making`} onPress={onOpen} />
         <Press
           tone={isSure ? 'danger' : 'plain'}
-          label={isSure ? 'Delete it for good' : 'Delete'}
+          label={isSure ? t`Delete it for good` : t`Delete`}
           onPress={() => (isSure ? onDelete() : setSure(true))}
         />
       </View>
@@ -93,21 +94,17 @@ function BeginNew({ isFirst, onBegin }: { isFirst: boolean; onBegin: (copies: nu
   return (
     <Card gap="$3">
       <HowMany toys={copies} onChange={setCopies} />
-      <Body>
-        About {timeWords(minutes * copies)} of work at {own === null ? 'a usual' : 'your'} pace
-        {copies > 1 ? `, ${timeWords(minutes)} a toy` : ''}.
-      </Body>
+      <Body>{t`About ${timeWords(minutes * copies)} of work at ${own === null ? t`a usual` : t`your`} pace${copies > 1 ? t`, ${timeWords(minutes)} a toy` : ''}.`}</Body>
       {wrong > 0 ? (
         <Notice tone="look">
-          {wrong === 1 ? 'one thing in this pattern does' : `${wrong} things in this pattern do`} not add up
-          yet. Mend it first, or count with care.
+          {t`${wrong === 1 ? t`one thing in this pattern does` : t`${wrong} things in this pattern do`} not add up yet. Mend it first, or count with care.`}
         </Notice>
       ) : null}
-      <Press tone={isFirst ? 'primary' : 'plain'} label="Begin making" onPress={() => onBegin(copies)} />
+      <Press tone={isFirst ? 'primary' : 'plain'} label={t`Begin making`} onPress={() => onBegin(copies)} />
       {isPlanning ? (
         <BatchPlan toy={analysis} copies={copies} />
       ) : (
-        <Press label="Plan it over days" onPress={() => setPlanning(true)} />
+        <Press label={t`Plan it over days`} onPress={() => setPlanning(true)} />
       )}
     </Card>
   );
@@ -124,9 +121,11 @@ function Begin({ onOpen }: { onOpen: (run: string) => void }) {
   return (
     <>
       {error || begin.error ? (
-        <Notice tone="wrong" live actions={<Press label="Try again" onPress={retry} />}>
-          what is being made can’t be read or kept: this browser’s storage is full or shut.
-        </Notice>
+        <Notice
+          tone="wrong"
+          live
+          actions={<Press label={t`Try again`} onPress={retry} />}
+        >{t`what is being made can’t be read or kept: this browser’s storage is full or shut.`}</Notice>
       ) : null}
       <View gap="$4" style={fewCards} alignItems="flex-start">
         <View gap="$4">
@@ -139,19 +138,17 @@ function Begin({ onOpen }: { onOpen: (run: string) => void }) {
             />
           ))}
           {runs && runs.length > 0 ? (
-            <Press role="link" label="Logbook" onPress={() => router.push(`/toy/${editor.id}/log`)} />
+            <Press role="link" label={t`Logbook`} onPress={() => router.push(`/toy/${editor.id}/log`)} />
           ) : null}
           {hasRounds ? (
             <BeginNew isFirst={!runs || runs.length === 0} onBegin={start} />
           ) : (
-            <Empty>Nothing to make yet: write some rounds first.</Empty>
+            <Empty>{t`Nothing to make yet: write some rounds first.`}</Empty>
           )}
         </View>
         {hasRounds ? (
           <View gap="$4">
-            <Title render="h2" margin={0}>
-              Order of work
-            </Title>
+            <Title render="h2" margin={0}>{t`Order of work`}</Title>
             <ToyTimeline />
             <OrderOfWork />
             <Quiet>{generalCaution}</Quiet>
@@ -172,9 +169,9 @@ export function MakeScreen() {
   if (run && making) return <MakingPage making={making} reopen={reopen} onLeave={leave} />;
   if (run && (making === null || error))
     return (
-      <Page title="Not here" back={{ name: 'Back', go: leave }}>
-        <Notice tone="look" actions={<Press label="Try again" onPress={reopen} />}>
-          {error ? 'what was made can’t be read just now.' : 'this is not being made in this browser.'}
+      <Page title={t`Not here`} back={{ name: t`Back`, go: leave }}>
+        <Notice tone="look" actions={<Press label={t`Try again`} onPress={reopen} />}>
+          {error ? t`what was made can’t be read just now.` : t`this is not being made in this browser.`}
         </Notice>
       </Page>
     );
@@ -183,9 +180,9 @@ export function MakeScreen() {
     <Fill>
       <Page
         broad
-        title="Make"
+        title={t`Make`}
         aside={<SaveLine name={nameOfToy(analysis)} />}
-        back={{ name: 'Back to the shelf', go: () => router.replace('/') }}
+        back={{ name: t`Back to the shelf`, go: () => router.replace('/') }}
       >
         <SaveTrouble />
         <Begin onOpen={(id) => router.push(`/toy/${editor.id}/make?run=${id}`)} />

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { memo, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { View } from '@tamagui/core';
@@ -22,26 +23,26 @@ import { StopNow } from './StopNow';
 import { TapBar } from './TapBar';
 
 const reasons = [
-  ['Done already.', 'It is done already'],
-  ['Later, from outside.', 'Later, from outside'],
-  ['Not in this toy.', 'Not in this toy'],
+  [t`Done already.`, t`It is done already`],
+  [t`Later, from outside.`, t`Later, from outside`],
+  [t`Not in this toy.`, t`Not in this toy`],
 ] as const;
 
 /** What the wide button says. */
 function nextLabel(task: Task, move: number, by: TapFor): string {
-  if (task.kind === 'stop') return 'Go on';
-  if (task.kind === 'finish') return move + 1 >= movesOfTask(task) ? 'Done' : 'Next';
+  if (task.kind === 'stop') return t`Go on`;
+  if (task.kind === 'finish') return move + 1 >= movesOfTask(task) ? t`Done` : t`Next`;
   const { moves, repeats } = task.moves;
   const ends = by === 'round' || move + 1 >= moves || (by === 'repeat' && repeats.length <= 1);
-  if (ends) return `${task.row ? 'Row' : 'Round'} ${task.label} done`;
-  return by === 'repeat' ? 'Repeat done' : 'Stitch done';
+  if (ends) return t`${task.row ? t`Row` : t`Round`} ${task.label} done`;
+  return by === 'repeat' ? t`Repeat done` : t`Stitch done`;
 }
 
 /** The unit a task is of, and the copy, quietly. */
 function whereWords(task: Task, copy: number, copies: number, minutes: number): string {
-  const unit = task.unit.of > 1 ? `${task.unit.unit} of ${task.unit.of}` : '';
-  const toy = copies > 1 ? `toy ${copy + 1} of ${copies}` : '';
-  const time = minutes >= 1 ? `${Math.round(minutes)} min so far` : '';
+  const unit = task.unit.of > 1 ? t`${task.unit.unit} of ${task.unit.of}` : '';
+  const toy = copies > 1 ? t`toy ${copy + 1} of ${copies}` : '';
+  const time = minutes >= 1 ? t`${Math.round(minutes)} min so far` : '';
   return [unit, toy, time].filter(Boolean).join(' · ');
 }
 
@@ -54,15 +55,17 @@ interface TroubleProps {
 function Trouble({ trouble, making, reopen }: TroubleProps) {
   if (trouble === null) return null;
   return trouble === 'storage' ? (
-    <Notice tone="wrong" live actions={<Press label="Try again" onPress={() => void making.retry()} />}>
-      the last taps are not kept yet: this browser’s storage is full or shut. They stay here as long as this
-      page is open. Make room, then try again.
-    </Notice>
+    <Notice
+      tone="wrong"
+      live
+      actions={<Press label={t`Try again`} onPress={() => void making.retry()} />}
+    >{t`the last taps are not kept yet: this browser’s storage is full or shut. They stay here as long as this page is open. Make room, then try again.`}</Notice>
   ) : (
-    <Notice tone="look" live actions={<Press label="Show where it is" onPress={reopen} />}>
-      this toy is being made in another tab too, and has moved on there. Taps here are not counted until you
-      look.
-    </Notice>
+    <Notice
+      tone="look"
+      live
+      actions={<Press label={t`Show where it is`} onPress={reopen} />}
+    >{t`this toy is being made in another tab too, and has moved on there. Taps here are not counted until you look.`}</Notice>
   );
 }
 
@@ -87,10 +90,17 @@ function Skipping({ making, onStay, happen }: SkippingProps) {
     happen({ kind: 'skip', why });
   };
   return (
-    <Notice tone="look" actions={<Press label="Stay here" onPress={onStay} />}>
-      not ticked: {left.join(', ')}. Why go on without?
+    <Notice tone="look" actions={<Press label={t`Stay here`} onPress={onStay} />}>
+      {t`not ticked: ${left.join(', ')}. Why go on without?`}
       <View paddingTop="$2">
-        <OneOf column unlabelled label="Why go on without?" options={reasons} chosen={null} onChoose={skip} />
+        <OneOf
+          column
+          unlabelled
+          label={t`Why go on without?`}
+          options={reasons}
+          chosen={null}
+          onChoose={skip}
+        />
       </View>
     </Notice>
   );
@@ -100,15 +110,14 @@ function Skipping({ making, onStay, happen }: SkippingProps) {
 function AllDone({ making, isEmpty, onBack }: { making: MakingRun; isEmpty: boolean; onBack: () => void }) {
   const minutes = useStore(making.state, ({ progress }) => progress.minutes);
   const { copies } = making.run;
-  if (isEmpty) return <Answer>Nothing to make yet: write some rounds first.</Answer>;
+  if (isEmpty) return <Answer>{t`Nothing to make yet: write some rounds first.`}</Answer>;
   return (
     <>
-      <Answer>All done.</Answer>
+      <Answer>{t`All done.`}</Answer>
       <Body>
-        {copies > 1 ? `${copies} toys` : 'The toy'}, {Math.round(minutes)} minutes by the taps. Tug every part
-        once more before it is given away.
+        {t`${copies > 1 ? t`${copies} toys` : t`The toy`}, ${Math.round(minutes)} minutes by the taps. Tug every part once more before it is given away.`}
       </Body>
-      <Press label="One step back" onPress={onBack} />
+      <Press label={t`One step back`} onPress={onBack} />
     </>
   );
 }
@@ -238,7 +247,7 @@ export function MakingPage({ making, reopen, onLeave }: MakingPageProps) {
   useSpeaking(finished ? undefined : task, habits.speaks);
   const happen = useHappening(making, habits.buzzes);
   const { shows, setShows, goOn, goBack } = useTaps(making, habits.by, happen);
-  const leave = { name: 'Leave the work', go: onLeave };
+  const leave = { name: t`Leave the work`, go: onLeave };
   const trouble = <Trouble trouble={unkept} making={making} reopen={reopen} />;
   const toWork = () => setShows('work');
   if (!task || finished)
@@ -250,7 +259,7 @@ export function MakingPage({ making, reopen, onLeave }: MakingPageProps) {
     );
   if (shows === 'more')
     return (
-      <Page broad key="beside" title="Beside the work" back={{ name: 'Back to the work', go: toWork }}>
+      <Page broad key="beside" title={t`Beside the work`} back={{ name: t`Back to the work`, go: toWork }}>
         <Beside making={making} happen={happen} onClose={toWork} />
       </Page>
     );
@@ -264,7 +273,7 @@ export function MakingPage({ making, reopen, onLeave }: MakingPageProps) {
       actions={
         <Press
           tone="quiet"
-          name="Beside the work"
+          name={t`Beside the work`}
           icon={<Icon name="more" />}
           onPress={() => setShows('more')}
         />

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { analyseToy } from '../../core/toy/analyse';
@@ -40,19 +41,19 @@ export function MoreRounds({ task, place, text, hands, happen, onDone }: MoreRou
     happen({
       kind: 'text',
       text: longer,
-      why: `Worked round ${label} of the ${unit.name.toLowerCase()} ${more} ${more === 1 ? 'time' : 'times'} more.`,
+      why: t`Worked round ${label} of the ${unit.name.toLowerCase()} ${more} ${more === 1 ? t`time` : t`times`} more.`,
       place: moved,
     });
     onDone();
   };
   return (
-    <View gap="$3" role="region" aria-label="More rounds like this one">
+    <View gap="$3" role="region" aria-label={t`More rounds like this one`}>
       <Title render="h2" margin={0} fontSize="$4" lineHeight="$4">
-        More rounds like round {task.label}
+        {t`More rounds like round ${task.label}`}
       </Title>
       <NumberStep
-        label="Rounds more"
-        unit="rounds"
+        label={t`Rounds more`}
+        unit={t`rounds`}
         value={more}
         step={1}
         least={1}
@@ -60,13 +61,11 @@ export function MoreRounds({ task, place, text, hands, happen, onDone }: MoreRou
         onChange={setMore}
       />
       {longer === text ? (
-        <Body>
-          Only a round that keeps its count can be worked once more. Change the others in the pattern.
-        </Body>
+        <Body>{t`Only a round that keeps its count can be worked once more. Change the others in the pattern.`}</Body>
       ) : changes.length === 0 ? (
-        <Body>Nothing else changes by that.</Body>
+        <Body>{t`Nothing else changes by that.`}</Body>
       ) : (
-        <View gap="$1" role="list" aria-label="What that changes">
+        <View gap="$1" role="list" aria-label={t`What that changes`}>
           {changes.map(({ part, what, before, after }) => (
             <Body key={`${part} ${what}`} role="listitem">
               {part}, {what}: {before} → {after}
@@ -74,9 +73,9 @@ export function MoreRounds({ task, place, text, hands, happen, onDone }: MoreRou
           ))}
         </View>
       )}
-      <Press tone="primary" label="For this toy only" disabled={longer === text} onPress={agree} />
+      <Press tone="primary" label={t`For this toy only`} disabled={longer === text} onPress={agree} />
       <Press
-        label="For the pattern too"
+        label={t`For the pattern too`}
         disabled={longer === text || pattern !== text}
         onPress={() => {
           editor.step(longer);
@@ -84,7 +83,7 @@ export function MoreRounds({ task, place, text, hands, happen, onDone }: MoreRou
         }}
       />
       {pattern === text ? null : (
-        <Quiet>The pattern was changed since this toy was begun, so it is left as it is.</Quiet>
+        <Quiet>{t`The pattern was changed since this toy was begun, so it is left as it is.`}</Quiet>
       )}
     </View>
   );

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { View } from '@tamagui/core';
 import { actsPaceOf, paceOf, type Logbook } from '../../core/make/logbook';
 import { usualPace, type OwnPace, type TimedAct } from '../../core/plan/time';
@@ -10,11 +11,11 @@ import { Body, Quiet, Title } from '../../ui/text';
 
 /** What is done on a finished piece, and what a stop calls otherwise. Beside stitches a minute, a stitch is no act. */
 const paceTitles: Partial<Record<TimedAct, string>> = {
-  embroider: 'Embroider',
-  attach: 'Sew on a feature',
-  sculpt: 'Sculpt',
-  check: 'Check the whole toy',
-  place: 'Find its place',
+  embroider: t`Embroider`,
+  attach: t`Sew on a feature`,
+  sculpt: t`Sculpt`,
+  check: t`Check the whole toy`,
+  place: t`Find its place`,
 };
 const actName = (act: TimedAct): string => ({ ...stopTitle, ...paceTitles })[act] ?? act;
 const minutesWords = (minutes: number): string => `${minutes} ${minutes === 1 ? 'minute' : 'minutes'}`;
@@ -42,18 +43,15 @@ function PaceLines({ pace }: { pace: OwnPace }) {
     <View gap="$1">
       {stitchesPerMinute === null ? null : (
         <Body>
-          {stitchesPerMinute} stitches a minute, pauses and stops left out. Usual is{' '}
-          {usualPace.stitchesPerMinute}.
+          {t`${stitchesPerMinute} stitches a minute, pauses and stops left out. Usual is ${usualPace.stitchesPerMinute}.`}
         </Body>
       )}
       {sewnPerMinute === null ? null : (
-        <Body>
-          Sewing: {sewnPerMinute} stitches a minute. Usual is {usualPace.sewnPerMinute}.
-        </Body>
+        <Body>{t`Sewing: ${sewnPerMinute} stitches a minute. Usual is ${usualPace.sewnPerMinute}.`}</Body>
       )}
       {timed.map(([act, minutes]) => (
         <Body key={act}>
-          {actName(act)}: {minutesWords(minutes)}. Usual is {usualPace.acts[act]}.
+          {t`${actName(act)}: ${minutesWords(minutes)}. Usual is ${usualPace.acts[act]}.`}
         </Body>
       ))}
     </View>
@@ -69,23 +67,19 @@ export function PaceCard({ books }: { books: readonly Logbook[] }) {
   const isTaken = JSON.stringify(next) === JSON.stringify(own);
   return (
     <Card gap="$2">
-      <Title render="h2" margin={0}>
-        Your pace
-      </Title>
-      {told === null ? null : <Quiet>By the taps of this toy:</Quiet>}
+      <Title render="h2" margin={0}>{t`Your pace`}</Title>
+      {told === null ? null : <Quiet>{t`By the taps of this toy:`}</Quiet>}
       {told === null ? null : <PaceLines pace={told} />}
-      {own === null || isTaken ? null : <Quiet>Times are counted by:</Quiet>}
+      {own === null || isTaken ? null : <Quiet>{t`Times are counted by:`}</Quiet>}
       {own === null || isTaken ? null : <PaceLines pace={own} />}
-      {own !== null && isTaken ? <Body>Times are counted by it.</Body> : null}
+      {own !== null && isTaken ? <Body>{t`Times are counted by it.`}</Body> : null}
       <View flexDirection="row" flexWrap="wrap" gap="$2">
-        {next === null || isTaken ? null : <Press label="Count times by it" onPress={() => change(next)} />}
-        {own === null ? null : <Press label="By the usual pace again" onPress={() => change(null)} />}
+        {next === null || isTaken ? null : (
+          <Press label={t`Count times by it`} onPress={() => change(next)} />
+        )}
+        {own === null ? null : <Press label={t`By the usual pace again`} onPress={() => change(null)} />}
       </View>
-      {failed ? (
-        <Notice tone="wrong" live>
-          the browser would not keep that. Try again.
-        </Notice>
-      ) : null}
+      {failed ? <Notice tone="wrong" live>{t`the browser would not keep that. Try again.`}</Notice> : null}
     </Card>
   );
 }

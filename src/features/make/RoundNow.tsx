@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { memo } from 'react';
 import { View } from '@tamagui/core';
 import { placeOfMove, stitchesBefore, type MovePlace } from '../../core/make/moves';
@@ -31,7 +32,7 @@ interface GiantProps {
 
 /** A number to be read at arm's length, with what it counts. */
 const Giant = memo(function Giant({ label, value, of }: GiantProps) {
-  const whole = of === null ? '' : `of ${of}`;
+  const whole = of === null ? '' : t`of ${of}`;
   return (
     <View flexGrow={1} flexBasis={0} aria-label={`${label} ${value} ${whole}`.trim()} role="img">
       <Counts label={label} />
@@ -52,7 +53,7 @@ function RepeatNow({ task, place }: { task: RoundTask; place: MovePlace }) {
       {repeat.runs.map(({ words, times }, i) => {
         const isNow = i === place.run;
         const count = times > 1 ? `${times} ` : '';
-        const far = isNow && place.at > 0 ? ` · ${place.at + 1} of ${times}` : '';
+        const far = isNow && place.at > 0 ? t` · ${place.at + 1} of ${times}` : '';
         return (
           <View
             // The runs of a repeat have no other name than their place.
@@ -88,14 +89,14 @@ const Coming = memo(function Coming({ next, roundsToStop, stop }: Ahead) {
     <View gap="$2" borderTopWidth={1} borderColor="$line" paddingTop="$3">
       {next?.kind === 'round' ? (
         <Quiet fontSize="$3" lineHeight="$3">
-          Then {next.row ? 'row' : 'round'} {next.label}: {next.words} · {next.moves.stitches}
+          {t`Then ${next.row ? t`row` : t`round`} ${next.label}: ${next.words} · ${next.moves.stitches}`}
         </Quiet>
       ) : null}
       {stop && roundsToStop !== null ? (
         <Quiet fontSize="$3" lineHeight="$3">
           {roundsToStop === 1
-            ? 'A stop comes right after this round'
-            : `${roundsToStop} rounds to the next stop`}
+            ? t`A stop comes right after this round`
+            : t`${roundsToStop} rounds to the next stop`}
           : {stop.titles.join(', ').toLowerCase()}.
         </Quiet>
       ) : null}
@@ -123,10 +124,10 @@ function Numbers({ task, move, by }: Pick<RoundNowProps, 'task' | 'move' | 'by'>
   const stitch = Math.min(stitches, stitchesBefore(moves, move) + 1);
   return (
     <Row alignItems="flex-start" gap="$4">
-      <Giant label={row ? 'Row' : 'Round'} value={label} of={rounds} />
-      {place && isByRepeat ? <Giant label="Repeat" value={place.repeat + 1} of={repeats.length} /> : null}
-      {place && !isByRepeat ? <Giant label="Stitch" value={stitch} of={stitches} /> : null}
-      {place ? null : <Giant label="Stitches" value={stitches} of={null} />}
+      <Giant label={row ? t`Row` : t`Round`} value={label} of={rounds} />
+      {place && isByRepeat ? <Giant label={t`Repeat`} value={place.repeat + 1} of={repeats.length} /> : null}
+      {place && !isByRepeat ? <Giant label={t`Stitch`} value={stitch} of={stitches} /> : null}
+      {place ? null : <Giant label={t`Stitches`} value={stitches} of={null} />}
     </Row>
   );
 }
@@ -151,7 +152,7 @@ interface ComesToProps {
 const ComesTo = memo(function ComesTo({ stitches, isRow, repeat }: ComesToProps) {
   return (
     <Body fontSize="$4">
-      {stitches} stitches at the end of the {isRow ? 'row' : 'round'}.{repeat}
+      {t`${stitches} stitches at the end of the ${isRow ? t`row` : t`round`}.${repeat}`}
     </Body>
   );
 });
@@ -180,7 +181,7 @@ export function RoundNow({ task, move, by, ahead }: RoundNowProps) {
   // Of one run the large number says all there is.
   const isDivided = isRepeated || (repeats[0]?.runs.length ?? 0) > 1;
   const repeat =
-    isRepeated && by === 'stitch' && place ? ` Repeat ${place.repeat + 1} of ${repeats.length}.` : '';
+    isRepeated && by === 'stitch' && place ? t` Repeat ${place.repeat + 1} of ${repeats.length}.` : '';
   return (
     <View gap="$4">
       <Numbers task={task} move={move} by={by} />

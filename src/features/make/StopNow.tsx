@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
 import type { Task } from '../../core/make/tasks';
@@ -10,14 +11,14 @@ type StopTask = Extract<Task, { kind: 'stop' }>;
 /** What to look at before an act is done for good. */
 const checks: Partial<Record<StopTask['acts'][number]['act'], readonly string[]>> = {
   'seat-eyes': [
-    'The front faces you',
-    'Both posts level, as far from the middle',
-    'Washers flat side to the fabric',
-    'Tug each eye',
+    t`The front faces you`,
+    t`Both posts level, as far from the middle`,
+    t`Washers flat side to the fabric`,
+    t`Tug each eye`,
   ],
-  'seat-nose': ['The front faces you', 'In the middle, under the eyes', 'Tug it'],
-  'put-in': ['Stuffing on all sides of it', 'Nothing hard can be felt from outside'],
-  close: ['Nothing is forgotten inside'],
+  'seat-nose': [t`The front faces you`, t`In the middle, under the eyes`, t`Tug it`],
+  'put-in': [t`Stuffing on all sides of it`, t`Nothing hard can be felt from outside`],
+  close: [t`Nothing is forgotten inside`],
 };
 
 interface TickProps {
@@ -91,16 +92,15 @@ export function StopNow({
   return (
     <View gap="$3">
       <View backgroundColor="$marker" borderRadius="$3" padding="$3" role="status">
-        <Answer fontSize={64} lineHeight={68} letterSpacing={-2} color="$onMarker">
-          Stop
-        </Answer>
+        <Answer fontSize={64} lineHeight={68} letterSpacing={-2} color="$onMarker">{t`Stop`}</Answer>
         <Body fontSize="$4" fontWeight="700" color="$onMarker">
-          After round {task.after}. The opening is {sizeWords(task.openingMm)}.{' '}
-          {isLast
-            ? ''
-            : task.latest > task.after
-              ? `Last call after round ${task.latest}.`
-              : 'This is the last call.'}
+          {t`After round ${task.after}. The opening is ${sizeWords(task.openingMm)}. ${
+            isLast
+              ? ''
+              : task.latest > task.after
+                ? t`Last call after round ${task.latest}.`
+                : t`This is the last call.`
+          }`}
         </Body>
       </View>
       {task.acts.map((act, i) => (

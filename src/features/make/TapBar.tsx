@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { memo } from 'react';
 import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
@@ -15,7 +16,7 @@ interface TapBarProps {
 export const TapBar = memo(function TapBar({ label, canGoOn, onNext, onBack }: TapBarProps) {
   return (
     <View flexDirection="row" gap="$2">
-      <Pressable role="button" aria-label="One step back" onPress={onBack}>
+      <Pressable role="button" aria-label={t`One step back`} onPress={onBack}>
         <View
           width={72}
           minHeight={104}
@@ -28,7 +29,7 @@ export const TapBar = memo(function TapBar({ label, canGoOn, onNext, onBack }: T
           gap="$1"
         >
           <Icon name="undo" size={28} />
-          <Body fontSize="$2">Back</Body>
+          <Body fontSize="$2">{t`Back`}</Body>
         </View>
       </Pressable>
       <Pressable

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { Circle, Line, Rect, Text } from 'react-native-svg';
 import { useTheme } from '@tamagui/core';
 import { toyTimeline, type Lane, type LaneBar, type Thread } from '../../core/toy/timeline';
@@ -20,7 +21,7 @@ const everyMinutes = (minutes: number): number =>
   [15, 30, 60, 120, 240, 480, 960].find((every) => minutes / every <= 6) ?? 1920;
 
 const clock = (minutes: number): string =>
-  minutes % 60 === 0 ? `${minutes / 60} h` : minutes < 60 ? `${minutes} min` : `${minutes / 60} h`;
+  minutes % 60 === 0 ? `${minutes / 60} h` : minutes < 60 ? t`${minutes} min` : `${minutes / 60} h`;
 
 interface DrawnLane {
   lane: Lane;
@@ -96,8 +97,8 @@ export function ToyTimeline() {
   const marks = Array.from({ length: Math.floor(minutes / every) }, (_, i) => (i + 1) * every);
   return (
     <Drawing
-      label={`The pieces in the order they are made: ${lanes.map(({ name }) => name).join(', ')}. The list below says each step.`}
-      words="Low bars are crochet, high ones stops (orange) or sewing (violet). A thread leads to where a piece is needed."
+      label={t`The pieces in the order they are made: ${lanes.map(({ name }) => name).join(', ')}. The list below says each step.`}
+      words={t`Low bars are crochet, high ones stops (orange) or sewing (violet). A thread leads to where a piece is needed.`}
       width={width}
       height={bottom + scaleHigh}
     >

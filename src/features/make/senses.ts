@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useEffect, useRef } from 'react';
 import { activateKeepAwakeAsync, deactivateKeepAwake } from 'expo-keep-awake';
 import type { Task } from '../../core/make/tasks';
@@ -25,8 +26,8 @@ export function useAwake(wanted: boolean): void {
 /** What is said aloud when a task begins. */
 export function spokenWords(task: Task): string {
   if (task.kind === 'round')
-    return `${task.row ? 'Row' : 'Round'} ${task.label}. ${task.words}. ${task.moves.stitches} stitches.`;
-  if (task.kind === 'stop') return `Stop. ${task.titles.join('. ')}.`;
+    return t`${task.row ? t`Row` : t`Round`} ${task.label}. ${task.words}. ${task.moves.stitches} stitches.`;
+  if (task.kind === 'stop') return t`Stop. ${task.titles.join('. ')}.`;
   return `${task.unit.name}. ${task.title}.`;
 }
 

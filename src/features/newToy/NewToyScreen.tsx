@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
@@ -57,18 +58,18 @@ export function NewToyScreen() {
   };
   return (
     <Page
-      title="Bring a pattern"
+      title={t`Bring a pattern`}
       broad
-      aside="Paste it as it is"
+      aside={t`Paste it as it is`}
       back={{
-        name: 'Back to the shelf',
+        name: t`Back to the shelf`,
         go: () => (router.canGoBack() ? router.back() : router.replace('/')),
       }}
       actions={
         before.length > 0 ? (
           <Press
             tone="quiet"
-            name="Undo"
+            name={t`Undo`}
             icon={<Icon name="undo" />}
             onPress={() => {
               setText(before.at(-1) ?? text);
@@ -80,7 +81,7 @@ export function NewToyScreen() {
       foot={
         <Press
           tone="primary"
-          label="Put it on the shelf"
+          label={t`Put it on the shelf`}
           disabled={!text.trim() || tooLong}
           onPress={() => void keep()}
         />
@@ -89,7 +90,7 @@ export function NewToyScreen() {
       <View gap="$4" $wide={{ flexDirection: 'row', gap: '$5' }}>
         <View gap="$4" $wide={halfWide}>
           <Field
-            label="The pattern"
+            label={t`The pattern`}
             multiline
             value={text}
             onChange={setText}
@@ -100,48 +101,45 @@ export function NewToyScreen() {
               tight
               tone="quiet"
               role="link"
-              label="What can be read?"
+              label={t`What can be read?`}
               onPress={() => router.push('/notation')}
             />
             <Press
               tight
               tone="quiet"
               role="link"
-              label="From another phone"
+              label={t`From another phone`}
               onPress={() => router.push('/receive')}
             />
           </View>
           {tooLong ? (
-            <Notice tone="wrong" live>
-              This text has {text.length - limits.textSigns} signs too many for one toy. Give the end of it to
-              a toy of its own.
-            </Notice>
+            <Notice
+              tone="wrong"
+              live
+            >{t`This text has ${text.length - limits.textSigns} signs too many for one toy. Give the end of it to a toy of its own.`}</Notice>
           ) : null}
           {failed ? (
-            <Notice tone="wrong" live>
-              The browser would not save the toy. Your text is still here: try again, or copy it somewhere
-              safe.
-            </Notice>
+            <Notice
+              tone="wrong"
+              live
+            >{t`The browser would not save the toy. Your text is still here: try again, or copy it somewhere safe.`}</Notice>
           ) : null}
         </View>
         {text.trim() ? (
           <View $wide={halfWide}>
-            <Guard what="What was found" resetKeys={[toy]}>
+            <Guard what={t`What was found`} resetKeys={[toy]}>
               <View gap="$3">
                 <Title render="h2" margin={0}>
                   {worked.length === 0
-                    ? 'No rounds found yet'
+                    ? t`No rounds found yet`
                     : worked.length === 1
-                      ? 'One part found'
-                      : `${worked.length} parts found`}
+                      ? t`One part found`
+                      : t`${worked.length} parts found`}
                 </Title>
                 {worked.map((part) => (
                   <Body key={part.source.id}>
                     <Body fontWeight="700">{part.source.name}</Body>
-                    {part.source.make > 1 ? `, make ${part.source.make}` : ''}: {part.checks.length}{' '}
-                    {part.checks.length === 1 ? 'round' : 'rounds'},{' '}
-                    {part.checks.reduce((sum, check) => sum + check.worked, 0)} stitches
-                    {part.eyes ? ', eyes' : ''}
+                    {t`${part.source.make > 1 ? t`, make ${part.source.make}` : ''}: ${part.checks.length} ${part.checks.length === 1 ? t`round` : t`rounds`}, ${part.checks.reduce((sum, check) => sum + check.worked, 0)} stitches${part.eyes ? t`, eyes` : ''}`}
                   </Body>
                 ))}
                 {worked.length > 0 ? (
@@ -165,22 +163,17 @@ export function NewToyScreen() {
                   }}
                 />
                 {worked.length > 0 && silent === rounds.length ? (
-                  <Notice tone="look">
-                    no round says how many stitches it should have, so only the rounds themselves can be
-                    checked. Totals such as [24] help.
-                  </Notice>
+                  <Notice tone="look">{t`no round says how many stitches it should have, so only the rounds themselves can be checked. Totals such as [24] help.`}</Notice>
                 ) : null}
                 {worked.length > 0 && toy.problems.length === 0 ? (
-                  <Notice tone="good">every round adds up.</Notice>
+                  <Notice tone="good">{t`every round adds up.`}</Notice>
                 ) : null}
                 {notes.length > 0 ? (
                   <Notice tone="plain">
-                    Kept as notes, not counted:{' '}
-                    {notes
+                    {t`Kept as notes, not counted: ${notes
                       .slice(0, 12)
-                      .map((note) => `line ${note.line}, “${note.text.slice(0, 80)}”`)
-                      .join('; ')}
-                    {notes.length > 12 ? `; and ${notes.length - 12} more` : ''}
+                      .map((note) => t`line ${note.line}, “${note.text.slice(0, 80)}”`)
+                      .join('; ')}${notes.length > 12 ? t`; and ${notes.length - 12} more` : ''}`}
                   </Notice>
                 ) : null}
               </View>

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { View } from '@tamagui/core';
 import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
@@ -18,13 +19,14 @@ export function NotationScreen() {
   const [, ...lines] = (data ?? '').split('\n');
   return (
     <Page
-      title="What Hoppla reads"
-      back={{ name: 'Back', go: () => (router.canGoBack() ? router.back() : router.replace('/')) }}
+      title={t`What Hoppla reads`}
+      back={{ name: t`Back`, go: () => (router.canGoBack() ? router.back() : router.replace('/')) }}
     >
       {error ? (
-        <Notice tone="wrong" actions={<Press label="Try again" onPress={() => void refetch()} />}>
-          The page could not be opened.
-        </Notice>
+        <Notice
+          tone="wrong"
+          actions={<Press label={t`Try again`} onPress={() => void refetch()} />}
+        >{t`The page could not be opened.`}</Notice>
       ) : null}
       <View gap="$1">
         {lines.map((line, index) => {

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { View } from '@tamagui/core';
 import { useState } from 'react';
 import { Row } from '../../ui/layout';
@@ -11,11 +12,11 @@ import { Answer, Body, Quiet } from '../../ui/text';
 
 type Kind = 'plain' | 'more' | 'fewer' | 'repeat' | 'own';
 const kinds: { key: Kind; label: string }[] = [
-  { key: 'plain', label: 'Plain' },
-  { key: 'more', label: 'Increase' },
-  { key: 'fewer', label: 'Decrease' },
-  { key: 'repeat', label: 'Same again' },
-  { key: 'own', label: 'Write it' },
+  { key: 'plain', label: t`Plain` },
+  { key: 'more', label: t`Increase` },
+  { key: 'fewer', label: t`Decrease` },
+  { key: 'repeat', label: t`Same again` },
+  { key: 'own', label: t`Write it` },
 ];
 
 interface AddRoundProps {
@@ -41,13 +42,13 @@ export function AddRound({ below, ring, last, word, onAdd, onLeave }: AddRoundPr
 
   if (below === 0) {
     return (
-      <View gap="$3" role="group" aria-label="The first round">
+      <View gap="$3" role="group" aria-label={t`The first round`}>
         <Stepper
           value={ring}
           low={3}
           high={12}
           step={1}
-          words="stitches into the ring"
+          words={t`stitches into the ring`}
           onChange={(n) => setWanted(n)}
           shown={wanted > 0 ? wanted : ring}
         />
@@ -55,10 +56,10 @@ export function AddRound({ below, ring, last, word, onAdd, onLeave }: AddRoundPr
           <Press
             grow
             tone="primary"
-            label="Add it"
+            label={t`Add it`}
             onPress={() => onAdd(`${wanted || ring} ${word} in magic ring`, wanted || ring)}
           />
-          <Press label="Leave it" onPress={onLeave} />
+          <Press label={t`Leave it`} onPress={onLeave} />
         </View>
       </View>
     );
@@ -66,20 +67,17 @@ export function AddRound({ below, ring, last, word, onAdd, onLeave }: AddRoundPr
   const low = kind === 'more' ? below + 1 : Math.ceil(below / 2);
   const high = kind === 'more' ? below * 2 : below - 1;
   const target = Math.max(low, Math.min(high, wanted));
-  const even =
-    kind === 'plain'
-      ? 'sc around'
-      : kind === 'more' || kind === 'fewer'
-        ? evenRound(below, target, stagger)
-        : null;
+  const changes = kind === 'more' || kind === 'fewer';
+  const even = kind === 'plain' ? 'sc around' : changes ? evenRound(below, target, stagger) : null;
   const body = kind === 'repeat' ? last : kind === 'own' ? own.trim() : even && inWords(even);
-  const count = kind === 'plain' ? below : kind === 'more' || kind === 'fewer' ? target : undefined;
+  const count = kind === 'plain' ? below : changes ? target : undefined;
+  const missing = kind === 'own' ? t`Write what to work.` : t`One round can’t get there.`;
   return (
-    <View gap="$3" role="group" aria-label="A new round">
+    <View gap="$3" role="group" aria-label={t`A new round`}>
       <OneOf
         wraps
         unlabelled
-        label="Kind of round"
+        label={t`Kind of round`}
         options={kinds.filter(({ key }) => key !== 'repeat' || last).map(({ key, label }) => [key, label])}
         chosen={kind}
         onChoose={(key) => {
@@ -94,13 +92,13 @@ export function AddRound({ below, ring, last, word, onAdd, onLeave }: AddRoundPr
             low={low}
             high={high}
             step={ring}
-            words={`stitches, from ${below}`}
+            words={t`stitches, from ${below}`}
             onChange={setWanted}
             shown={target}
           />
           <Press
             role="switch"
-            label={stagger ? 'Staggered: begins with half a gap' : 'In line: no stagger'}
+            label={stagger ? t`Staggered: begins with half a gap` : t`In line: no stagger`}
             chosen={stagger}
             onPress={() => setStagger(!stagger)}
           />
@@ -108,7 +106,7 @@ export function AddRound({ below, ring, last, word, onAdd, onLeave }: AddRoundPr
       ) : null}
       {kind === 'own' ? (
         <Field
-          label="The round in your words"
+          label={t`The round in your words`}
           value={own}
           onChange={setOwn}
           placeholder={`(${word} 3, inc) x 6`}
@@ -120,17 +118,17 @@ export function AddRound({ below, ring, last, word, onAdd, onLeave }: AddRoundPr
           {count === undefined ? '' : ` [${count}]`}
         </Body>
       ) : (
-        <Notice tone="plain">{kind === 'own' ? 'Write what to work.' : 'One round can’t get there.'}</Notice>
+        <Notice tone="plain">{missing}</Notice>
       )}
       <View flexDirection="row" gap="$2">
         <Press
           grow
           tone="primary"
-          label="Add it"
+          label={t`Add it`}
           disabled={!body}
           onPress={() => body && onAdd(body, count)}
         />
-        <Press label="Leave it" onPress={onLeave} />
+        <Press label={t`Leave it`} onPress={onLeave} />
       </View>
     </View>
   );
@@ -158,7 +156,7 @@ function Stepper({
   return (
     <Row>
       <Press
-        name="One fewer"
+        name={t`One fewer`}
         icon={<Icon name="minus" />}
         disabled={shown <= low}
         onPress={() => to(shown - 1)}
@@ -168,7 +166,7 @@ function Stepper({
         <Quiet>{words}</Quiet>
       </View>
       <Press
-        name="One more"
+        name={t`One more`}
         icon={<Icon name="plus" />}
         disabled={shown >= high}
         onPress={() => to(shown + 1)}
@@ -176,7 +174,7 @@ function Stepper({
       {step > 1 ? (
         <Press
           label={`+${step}`}
-          name={`${step} more`}
+          name={t`${step} more`}
           disabled={shown >= high}
           onPress={() => to(value + step)}
         />

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useMemo } from 'react';
 import { View } from '@tamagui/core';
 import { eyeColourCheck } from '../../core/place/words/colourSteps';
@@ -38,17 +39,17 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
       <View gap="$3">
         <Notice tone="plain">
           {sighted
-            ? `The eyes of this toy are on the ${sighted.source.name.toLowerCase()}.`
-            : 'No eyes are placed on this part. Put a pair on the map and move it from there, or write a sentence about them in the text.'}
+            ? t`The eyes of this toy are on the ${sighted.source.name.toLowerCase()}.`
+            : t`No eyes are placed on this part. Put a pair on the map and move it from there, or write a sentence about them in the text.`}
         </Notice>
         {part.fabric.rounds >= 2 ? (
           <Press
             tone={sighted ? undefined : 'primary'}
-            label={sighted ? 'Place two here' : 'Place two eyes'}
+            label={sighted ? t`Place two here` : t`Place two eyes`}
             onPress={() => edits.addFeature('eyes')}
           />
         ) : (
-          <Quiet>Eyes need at least two rounds to go between.</Quiet>
+          <Quiet>{t`Eyes need at least two rounds to go between.`}</Quiet>
         )}
         <Quiet>{eyeCaution}</Quiet>
       </View>
@@ -58,12 +59,12 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
   const words = eyeDirections(part.form, eyes);
   const colours = eyeColourCheck(part.form, eyes);
   // Both readings of “apart” stand here always; the maker's own comes first.
-  const posts = <Figure key="posts" value={String(eyes.apart)} words="post to post" />;
+  const posts = <Figure key="posts" value={String(eyes.apart)} words={t`post to post`} />;
   const showing = (
     <Figure
       key="showing"
       value={String(eyes.showing)}
-      words={eyes.showing === 1 ? 'shows between' : 'show between'}
+      words={eyes.showing === 1 ? t`shows between` : t`show between`}
     />
   );
   const reading = analysis.problems.filter(
@@ -76,7 +77,7 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
           <View role="status">
             {eyes.units.map((post) => (
               <Answer key={post.side}>
-                {post.side === 'left' ? 'Left' : 'Right'} {part.fabric.label[post.fromLine - 1]}
+                {post.side === 'left' ? t`Left` : t`Right`} {part.fabric.label[post.fromLine - 1]}
                 <Answer color="$marker" aria-hidden>
                   |
                 </Answer>
@@ -86,7 +87,7 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
           </View>
         ) : (
           <Answer role="status">
-            Round {eyes.gap[0]}
+            {t`Round ${eyes.gap[0]}`}
             <Answer color="$marker" aria-hidden>
               |
             </Answer>
@@ -95,16 +96,16 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
         )}
         <View flexDirection="row" flexWrap="wrap" columnGap="$4" rowGap="$2">
           {lying ? (
-            <Figure value={String(eyes.apart)} words={eyes.apart === 1 ? 'round apart' : 'rounds apart'} />
+            <Figure value={String(eyes.apart)} words={eyes.apart === 1 ? t`round apart` : t`rounds apart`} />
           ) : habit === 'showing' ? (
             [showing, posts]
           ) : (
             [posts, showing]
           )}
-          <Figure value={sizeWords(eyes.surfaceMm)} words="around the face" />
+          <Figure value={sizeWords(eyes.surfaceMm)} words={t`around the face`} />
           <Figure
             value={sizeWords(eyes.straightMm)}
-            words={`straight, ${Math.round(eyes.shareOfWidth * 100)}% of the width`}
+            words={t`straight, ${Math.round(eyes.shareOfWidth * 100)}% of the width`}
           />
         </View>
         <Body>{words.sides}</Body>
@@ -112,7 +113,7 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
       {seen ? <OnForm seen={seen} onFront={edits.front} /> : null}
       <Problems problems={[...reading, ...eyes.problems]} onApply={edits.apply} />
       {eyes.problems.every((problem) => problem.severity === 'info') ? (
-        <Notice tone="good">centred on the front, within {tenthWords(eyes.missMm)}.</Notice>
+        <Notice tone="good">{t`centred on the front, within ${tenthWords(eyes.missMm)}.`}</Notice>
       ) : null}
       <View gap="$2">
         <Body>{words.markers}</Body>
@@ -122,16 +123,10 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
         <Body>{words.check}</Body>
         {colours ? <Body>{colours}</Body> : null}
         {eyes.lower && !lying ? (
-          <Quiet>
-            A spiral climbs: the {eyes.lower} eye sits {tenthWords(eyes.levelMm)} lower. Tilt the piece by
-            that when you join it.
-          </Quiet>
+          <Quiet>{t`A spiral climbs: the ${eyes.lower} eye sits ${tenthWords(eyes.levelMm)} lower. Tilt the piece by that when you join it.`}</Quiet>
         ) : null}
         {part.form.lean === null && part.map.fabric.joined[eyes.line] !== 1 ? (
-          <Quiet>
-            Counted with a lean of 0.25 stitch a round, the usual for V-shaped stitches. Write “Lean: 0.1” in
-            the text for X-shaped ones.
-          </Quiet>
+          <Quiet>{t`Counted with a lean of 0.25 stitch a round, the usual for V-shaped stitches. Write “Lean: 0.1” in the text for X-shaped ones.`}</Quiet>
         ) : null}
         <Quiet>{eyeCaution}</Quiet>
       </View>
@@ -142,20 +137,20 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
 /** What the stuffed form says of the eyes: there bends and clustered increases count. */
 function OnForm({ seen, onFront }: { seen: EyesOnForm; onFront: (line: string) => void }) {
   const { offMm, rightHigherMm, better } = seen;
-  const words = `On the stuffed form the middle lies ${Math.abs(offMm) < 0.3 ? 'on the front' : `${tenthWords(Math.abs(offMm))} to the ${offMm > 0 ? 'right' : 'left'}`}, and the ${Math.abs(rightHigherMm) < 0.3 ? 'eyes are level' : `right eye is ${tenthWords(Math.abs(rightHigherMm))} ${rightHigherMm > 0 ? 'higher' : 'lower'}`}.`;
+  const words = t`On the stuffed form the middle lies ${Math.abs(offMm) < 0.3 ? t`on the front` : t`${tenthWords(Math.abs(offMm))} to the ${offMm > 0 ? t`right` : t`left`}`}, and the ${Math.abs(rightHigherMm) < 0.3 ? t`eyes are level` : t`right eye is ${tenthWords(Math.abs(rightHigherMm))} ${rightHigherMm > 0 ? t`higher` : t`lower`}`}.`;
   if (!better) return <Quiet>{words}</Quiet>;
   return (
     <Notice
       tone="look"
       actions={
         <Press
-          label={`Holes ${Math.min(...better.holes)} and ${Math.max(...better.holes)}`}
-          name="Move the front to these holes"
+          label={t`Holes ${Math.min(...better.holes)} and ${Math.max(...better.holes)}`}
+          name={t`Move the front to these holes`}
           onPress={() => onFront(better.front)}
         />
       }
     >
-      {`${words} Holes ${better.holes[0]} and ${better.holes[1]} lie nearer to its middle, ${tenthWords(Math.abs(better.offMm))} off.`}
+      {t`${words} Holes ${better.holes[0]} and ${better.holes[1]} lie nearer to its middle, ${tenthWords(Math.abs(better.offMm))} off.`}
     </Notice>
   );
 }

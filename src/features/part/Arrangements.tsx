@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useMemo } from 'react';
 import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
@@ -64,12 +65,10 @@ export function Arrangements({
   const known = comparing.remembered.includes(text);
   return (
     <View gap="$2">
-      <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">
-        Side by side
-      </Title>
-      <Quiet>Tap one to keep it.</Quiet>
+      <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">{t`Side by side`}</Title>
+      <Quiet>{t`Tap one to keep it.`}</Quiet>
       {/* Keeping another face changes the text: it waits for Enter. */}
-      <Options follow={false} label="Arrangements" flexDirection="row" gap="$2">
+      <Options follow={false} label={t`Arrangements`} flexDirection="row" gap="$2">
         {cards.map((card, i) => {
           const { words, off } = arrangementWords(part, card.eyes);
           const own = card.text === null;
@@ -79,7 +78,7 @@ export function Arrangements({
               style={{ flexGrow: 1, flexShrink: 1, flexBasis: 0 }}
               role="radio"
               aria-checked={own}
-              aria-label={`${words}, ${off}${own ? ', as it is' : ''}`}
+              aria-label={`${words}, ${off}${own ? t`, as it is` : ''}`}
               onPress={() => {
                 if (card.text !== null) edits.take(card.text);
               }}
@@ -105,14 +104,14 @@ export function Arrangements({
       <View flexDirection="row" flexWrap="wrap" gap="$2">
         <Press
           grow
-          label="On the form"
-          name="Compare them on the form"
+          label={t`On the form`}
+          name={t`Compare them on the form`}
           onPress={() => onComparing({ ...comparing, open: true })}
         />
         <Press
           grow
-          label={known ? 'Remembered' : 'Remember'}
-          name={known ? 'Remembered' : 'Remember this arrangement'}
+          label={known ? t`Remembered` : t`Remember`}
+          name={known ? t`Remembered` : t`Remember this arrangement`}
           disabled={known}
           onPress={() =>
             onComparing({ ...comparing, remembered: [text, ...comparing.remembered].slice(0, 2) })

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import type { ReactNode } from 'react';
 import { View } from '@tamagui/core';
 import { largestEyeMm, nextSize, ringMm, smallestEyeMm, soldEyesMm } from '../../core/place/rule/hardware';
@@ -43,9 +44,9 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
     <View gap="$3">
       {eyes ? (
         <>
-          <Beside label="Size of the eyes">
+          <Beside label={t`Size of the eyes`}>
             <Press
-              name="Smaller eyes"
+              name={t`Smaller eyes`}
               icon={<Icon name="minus" />}
               disabled={sizeMm <= smallestEyeMm}
               onPress={() =>
@@ -56,12 +57,10 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
               }
             />
             <View flexGrow={1} alignItems="center" justifyContent="center">
-              <Body fontWeight="700">
-                {sizeMm} mm, washer about {eyes.washerMm} mm
-              </Body>
+              <Body fontWeight="700">{t`${sizeMm} mm, washer about ${eyes.washerMm} mm`}</Body>
             </View>
             <Press
-              name="Larger eyes"
+              name={t`Larger eyes`}
               icon={<Icon name="plus" />}
               disabled={sizeMm >= largestEyeMm}
               onPress={() =>
@@ -72,30 +71,30 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
               }
             />
           </Beside>
-          <Choice label="How they look">
+          <Choice label={t`How they look`}>
             <Press
               grow
               role="radio"
-              label="Round"
+              label={t`Round`}
               chosen={!eyes.rule.style}
               onPress={() => edits.change((rule) => ({ ...rule, style: null }))}
             />
             <Press
               grow
               role="radio"
-              label="Oval"
+              label={t`Oval`}
               chosen={eyes.rule.style === 'oval'}
               onPress={() => edits.change((rule) => ({ ...rule, style: 'oval' }))}
             />
-            <Press grow role="radio" label="Stitched" onPress={() => edits.stitchEyes('satin')} />
-            <Press grow role="radio" label="Sleeping" onPress={() => edits.stitchEyes('sleeping')} />
+            <Press grow role="radio" label={t`Stitched`} onPress={() => edits.stitchEyes('satin')} />
+            <Press grow role="radio" label={t`Sleeping`} onPress={() => edits.stitchEyes('sleeping')} />
           </Choice>
-          <Choice label="A ring behind them">
+          <Choice label={t`A ring behind them`}>
             <Press
               grow
               role="radio"
-              name="No rings"
-              label="None"
+              name={t`No rings`}
+              label={t`None`}
               chosen={!eyes.rule.ring}
               onPress={() => edits.change(({ ring: _ring, ...rule }) => rule)}
             />
@@ -104,8 +103,8 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
                 key={of}
                 grow
                 role="radio"
-                name={of === 'felt' ? 'Felt rings' : 'Crocheted rings'}
-                label={of === 'felt' ? 'Felt' : 'Crocheted'}
+                name={of === 'felt' ? t`Felt rings` : t`Crocheted rings`}
+                label={of === 'felt' ? t`Felt` : t`Crocheted`}
                 chosen={eyes.rule.ring?.of === of}
                 onPress={() =>
                   edits.change((rule) => ({
@@ -118,8 +117,8 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
           </Choice>
           {eyes.rule.ring ? (
             <NumberStep
-              label="The rings across"
-              unit="mm"
+              label={t`The rings across`}
+              unit={t`mm`}
               value={eyes.rule.ring.sizeMm}
               step={1}
               least={4}
@@ -133,39 +132,39 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
           ) : null}
           <FeatureGoesBy part={part} feature={eyes} />
           <OneOf
-            label="Where the post goes through"
+            label={t`Where the post goes through`}
             options={[
-              ['foot', 'Hole at a stitch’s foot'],
-              ['split', 'Between two stitches'],
+              ['foot', t`Hole at a stitch’s foot`],
+              ['split', t`Between two stitches`],
             ]}
             chosen={eyes.seat}
             onChoose={edits.seatIn}
           />
           <OneOf
-            label="When you say “8 apart” you count"
+            label={t`When you say “8 apart” you count`}
             options={[
-              ['posts', 'Post to post'],
-              ['showing', 'What shows'],
+              ['posts', t`Post to post`],
+              ['showing', t`What shows`],
             ]}
             chosen={apart}
             onChoose={edits.apartMeans}
           />
-          <Beside label={source.front ? 'The front, as you set it' : 'The front, opposite the round start'}>
+          <Beside label={source.front ? t`The front, as you set it` : t`The front, opposite the round start`}>
             {(part.map.lying ? ['down', 'up'] : ['left', 'right']).map((way, i) => (
               <Press
                 key={way}
                 grow
-                name={`Turn the front half a stitch ${part.map.lying ? way : `to the ${way}`}`}
+                name={t`Turn the front half a stitch ${part.map.lying ? way : t`to the ${way}`}`}
                 label={`½ ${way}`}
                 onPress={() => edits.turnFront(i === 0 ? -1 : 1)}
               />
             ))}
-            <Press grow label="Opposite start" disabled={!source.front} onPress={edits.resetFront} />
+            <Press grow label={t`Opposite start`} disabled={!source.front} onPress={edits.resetFront} />
           </Beside>
         </>
       ) : null}
       <OneOf
-        label="You crochet"
+        label={t`You crochet`}
         options={[
           ['right', 'Right-handed'],
           ['left', 'Left-handed'],
@@ -173,14 +172,14 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
         chosen={hand}
         onChoose={edits.hand}
       />
-      <Choice label="On the finished toy, round 1 is">
+      <Choice label={t`On the finished toy, round 1 is`}>
         {(['top', 'bottom', 'left', 'right'] as const).map((place) => (
           <Press
             key={place}
             grow
             tight
             role="radio"
-            name={`At the ${place}`}
+            name={t`At the ${place}`}
             label={place[0]?.toUpperCase() + place.slice(1)}
             chosen={startOf(source) === place}
             onPress={() => edits.start(place)}
@@ -188,7 +187,7 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
         ))}
       </Choice>
       {eyes ? (
-        <Press tone="danger" label="Take the eyes off" onPress={() => edits.dropFeature('eyes')} />
+        <Press tone="danger" label={t`Take the eyes off`} onPress={() => edits.dropFeature('eyes')} />
       ) : null}
     </View>
   );

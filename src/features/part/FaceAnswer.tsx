@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import type { ReactNode } from 'react';
 import { View } from '@tamagui/core';
 import type { FeaturePlacement } from '../../core/place/resolve/placement';
@@ -46,7 +47,7 @@ export function FaceAnswer({
     return (
       <>
         {pads}
-        <Quiet role="status">One moment …</Quiet>
+        <Quiet role="status">{t`One moment …`}</Quiet>
       </>
     );
   if (feature && feature !== part.eyes)

@@ -1,7 +1,8 @@
+import { t } from '../../core/words/language';
 import { ScrollView } from 'react-native-gesture-handler';
 import { View } from '@tamagui/core';
 import { featureLibrary } from '../../core/place/rule/library';
-import { featureName } from '../../core/place/rule/ruleSteps';
+import { featureName, kindName } from '../../core/place/rule/ruleSteps';
 import type { FeatureKind } from '../../core/notation/sentence/said';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { Options } from '../../ui/Choice';
@@ -72,15 +73,15 @@ export function FaceBar({
       style={{ flexGrow: 0 }}
       contentContainerStyle={{ gap: 6, paddingHorizontal: 8, paddingVertical: 6 }}
       role="group"
-      aria-label="Features"
+      aria-label={t`Features`}
     >
-      <Options label="Features there" flexDirection="row" gap={6}>
+      <Options label={t`Features there`} flexDirection="row" gap={6}>
         {there.map(({ id, kind }) => (
           <Press
             key={id}
             tight
             label={featureName(id, kind)}
-            {...(open.has(id) ? { icon: look, name: `${featureName(id, kind)}, to settle` } : {})}
+            {...(open.has(id) ? { icon: look, name: t`${featureName(id, kind)}, to settle` } : {})}
             role="radio"
             chosen={chosen === id}
             onPress={() => onChoose(id)}
@@ -91,8 +92,8 @@ export function FaceBar({
         <Press
           key={`+${kind}`}
           tight
-          label={`+ ${featureLibrary[kind].name}`}
-          name={`Add ${featureLibrary[kind].name.toLowerCase()}`}
+          label={`+ ${kindName(kind)}`}
+          name={t`Add ${kindName(kind).toLowerCase()}`}
           onPress={() => add(kind)}
         />
       ))}

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useMemo } from 'react';
 import { View } from '@tamagui/core';
 import { featureName } from '../../core/place/rule/ruleSteps';
@@ -23,22 +24,22 @@ import { usePartEdits } from './usePartEdits';
 import { tenthWords } from '../../core/words/measures';
 
 const styleNames: Record<FeatureStyle, string> = {
-  satin: 'Satin stitch',
-  triangle: 'Triangle',
-  smile: 'Smile',
-  line: 'Straight line',
-  row: 'Short stitches',
-  lips: 'Two lips',
-  sleeping: 'Sleeping',
-  felt: 'Felt',
-  crochet: 'Crocheted',
-  oval: 'Oval',
+  satin: t`Satin stitch`,
+  triangle: t`Triangle`,
+  smile: t`Smile`,
+  line: t`Straight line`,
+  row: t`Short stitches`,
+  lips: t`Two lips`,
+  sleeping: t`Sleeping`,
+  felt: t`Felt`,
+  crochet: t`Crocheted`,
+  oval: t`Oval`,
 };
 const sideNames: Record<FeatureRule['sides'], string> = {
-  middle: 'Middle',
-  both: 'Both sides',
-  left: 'Left only',
-  right: 'Right only',
+  middle: t`Middle`,
+  both: t`Both sides`,
+  left: t`Left only`,
+  right: t`Right only`,
 };
 
 const sides = ['middle', 'both', 'left', 'right'] as const;
@@ -70,7 +71,7 @@ export function FeatureCard({
     units.every(({ from, to }) => from === to) && seat === 'foot'
       ? `${units.length > 1 ? 'holes' : 'hole'} ${units.map(({ from }) => from).join(' and ')}`
       : seat === 'foot'
-        ? `holes ${units.map(({ from, to }) => `${from}–${to}`).join(' and ')}`
+        ? t`holes ${units.map(({ from, to }) => `${from}–${to}`).join(' and ')}`
         : units.map((unit) => unitWords(unit, seat)).join(' and ');
   const make = (style: FeatureStyle | null) => {
     const embroidered =
@@ -113,7 +114,7 @@ export function FeatureCard({
     <View gap="$3">
       <Card padding="$4" gap="$2">
         {rule.vertical?.by === 'start' ? (
-          <Answer role="status">{name}: through the start</Answer>
+          <Answer role="status">{t`${name}: through the start`}</Answer>
         ) : part.map.lying ? (
           <Answer role="status">
             {name}:{' '}
@@ -124,13 +125,13 @@ export function FeatureCard({
                 <Answer color="$marker" aria-hidden>
                   |
                 </Answer>
-                {between[1]} {seat === 'foot' ? 'hole' : 'after'} {stitch}
+                {between[1]} {seat === 'foot' ? t`hole` : t`after`} {stitch}
               </Answer>
             ))}
           </Answer>
         ) : (
           <Answer role="status">
-            {name}: round {gap[0]}
+            {t`${name}: round ${gap[0]}`}
             <Answer color="$marker" aria-hidden>
               |
             </Answer>
@@ -142,17 +143,15 @@ export function FeatureCard({
         ))}
       </Card>
       {seen ? (
-        <Quiet>{`On the stuffed form its middle lies ${Math.abs(seen.offMm) < 0.3 ? 'on the front' : `${tenthWords(Math.abs(seen.offMm))} to the ${seen.offMm > 0 ? 'right' : 'left'}`}${seen.rightHigherMm === null ? '' : Math.abs(seen.rightHigherMm) < 0.3 ? ', and the two are level' : `, and the right one is ${tenthWords(Math.abs(seen.rightHigherMm))} ${seen.rightHigherMm > 0 ? 'higher' : 'lower'}`}.`}</Quiet>
+        <Quiet>{t`On the stuffed form its middle lies ${Math.abs(seen.offMm) < 0.3 ? t`on the front` : t`${tenthWords(Math.abs(seen.offMm))} to the ${seen.offMm > 0 ? t`right` : t`left`}`}${seen.rightHigherMm === null ? '' : Math.abs(seen.rightHigherMm) < 0.3 ? t`, and the two are level` : t`, and the right one is ${tenthWords(Math.abs(seen.rightHigherMm))} ${seen.rightHigherMm > 0 ? t`higher` : t`lower`}`}.`}</Quiet>
       ) : null}
       <Problems problems={feature.problems} onApply={edits.apply} />
       {feature.problems.every((problem) => problem.severity === 'info') ? (
-        <Notice tone="good">in the middle of the front, within {tenthWords(feature.missMm)}.</Notice>
+        <Notice tone="good">{t`in the middle of the front, within ${tenthWords(feature.missMm)}.`}</Notice>
       ) : null}
       {words.needle.length > 0 ? (
         <View gap="$1">
-          <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">
-            The needle’s way
-          </Title>
+          <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">{t`The needle’s way`}</Title>
           {words.needle.map((line) => (
             <Body key={line}>{line}</Body>
           ))}
@@ -161,10 +160,10 @@ export function FeatureCard({
       {entry.styles.length > 1 ? (
         <OneOf
           wraps
-          label="How it is made"
+          label={t`How it is made`}
           options={[
             ...(feature.kind === 'nose' || feature.kind === 'eyes'
-              ? [['pressed', 'Pressed in'] as const]
+              ? [['pressed', t`Pressed in`] as const]
               : []),
             ...entry.styles.map((style) => [style, styleNames[style]] as const),
           ]}
@@ -175,10 +174,10 @@ export function FeatureCard({
       {feature.kind !== 'sculpting' ? (
         <OneOf
           wraps
-          label="Where on the face"
+          label={t`Where on the face`}
           options={[
             ...sides.map((side) => [side, sideNames[side]] as const),
-            ['back', 'At the back'] as const,
+            ['back', t`At the back`] as const,
           ]}
           chosen={isAtBack(rule.sideways) ? 'back' : rule.sides}
           onChoose={(side) => (side === 'back' ? toBack() : stand(side))}
@@ -187,8 +186,8 @@ export function FeatureCard({
       <FeatureGoesBy part={part} feature={feature} />
       {rule.sizeMm !== null && !rule.embroidered ? (
         <NumberStep
-          label="Across"
-          unit="mm"
+          label={t`Across`}
+          unit={t`mm`}
           value={rule.sizeMm}
           step={1}
           steps={entry.sizesMm}
@@ -199,8 +198,8 @@ export function FeatureCard({
       ) : null}
       {rule.sides !== 'middle' && rule.embroidered ? (
         <NumberStep
-          label="Each wide"
-          unit={part.map.lying ? 'rounds' : 'stitches'}
+          label={t`Each wide`}
+          unit={part.map.lying ? t`rounds` : t`stitches`}
           value={rule.wide}
           step={1}
           least={1}
@@ -210,8 +209,8 @@ export function FeatureCard({
       ) : null}
       {rule.embroidered && entry.high > 1 ? (
         <NumberStep
-          label="High"
-          unit={part.map.lying ? 'stitches' : 'rounds'}
+          label={t`High`}
+          unit={part.map.lying ? t`stitches` : t`rounds`}
           value={rule.high}
           step={1}
           least={1}
@@ -220,11 +219,11 @@ export function FeatureCard({
         />
       ) : null}
       <Quiet>
-        Inside stays {care.inside}. It is worked from the {care.from}. {hurtsOf(feature.rule)}
+        {t`Inside stays ${care.inside}. It is worked from the ${care.from}. ${hurtsOf(feature.rule)}`}
       </Quiet>
       <Press
         tone="danger"
-        label={`Take the ${feature.id} off`}
+        label={t`Take the ${feature.id} off`}
         onPress={() => edits.dropFeature(feature.id)}
       />
     </View>

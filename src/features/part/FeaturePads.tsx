@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { View } from '@tamagui/core';
 import { raised, widened } from '../../core/place/move/step';
 import type { FeaturePlacement } from '../../core/place/resolve/placement';
@@ -33,8 +34,8 @@ export function FeaturePads({
       <Press
         grow
         stacked
-        name={`One ${step} up`}
-        label="Up"
+        name={t`One ${step} up`}
+        label={t`Up`}
         icon={<Icon name="up" />}
         disabled={!up}
         onPress={() => edits.putFeature(id, (placed, of) => raised(frameOfPart(of), placed, 1))}
@@ -42,8 +43,8 @@ export function FeaturePads({
       <Press
         grow
         stacked
-        name={`One ${step} down`}
-        label="Down"
+        name={t`One ${step} down`}
+        label={t`Down`}
         icon={<Icon name="down" />}
         disabled={!down}
         onPress={() => edits.putFeature(id, (placed, of) => raised(frameOfPart(of), placed, -1))}
@@ -51,8 +52,8 @@ export function FeaturePads({
       <Press
         grow
         stacked
-        name={`One ${spread} ${pair ? 'closer' : 'narrower'}`}
-        label={pair ? 'Closer' : 'Narrower'}
+        name={t`One ${spread} ${pair ? t`closer` : t`narrower`}`}
+        label={pair ? t`Closer` : t`Narrower`}
         icon={<Icon name="closer" />}
         disabled={!closer}
         onPress={() => edits.putFeature(id, (placed, of) => widened(frameOfPart(of), placed, -1))}
@@ -60,8 +61,8 @@ export function FeaturePads({
       <Press
         grow
         stacked
-        name={`One ${spread} wider`}
-        label="Wider"
+        name={t`One ${spread} wider`}
+        label={t`Wider`}
         icon={<Icon name="wider" />}
         disabled={!wider}
         onPress={() => edits.putFeature(id, (placed, of) => widened(frameOfPart(of), placed, 1))}

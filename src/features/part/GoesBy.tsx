@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import {
   countedFrom,
   heightChoices,
@@ -13,12 +14,12 @@ import { usePartEdits } from './usePartEdits';
 
 const fromName = (from: HeightChoice['from']) =>
   from === null
-    ? 'Round numbers'
+    ? t`Round numbers`
     : from === 'edge'
-      ? 'The last round'
+      ? t`The last round`
       : from === 'front'
-        ? 'The front line'
-        : `The ${from}`;
+        ? t`The front line`
+        : t`The ${from}`;
 
 /** The ways to say one thing; where there is but one there is nothing to choose. */
 function Ways<T extends string>(ways: Omit<OneOfProps<T>, 'wraps'>) {
@@ -39,23 +40,23 @@ export function FeatureGoesBy({ part, feature }: { part: PartAnalysis; feature: 
   const pair = feature.apart !== null;
   const wayName: Record<SideChoice['way'], string> = pair
     ? {
-        stitches: 'So many apart',
-        outward: 'Outside the eyes',
-        inner: 'In line, inner edge',
-        middle: 'In line, middle',
-        outer: 'In line, outer edge',
+        stitches: t`So many apart`,
+        outward: t`Outside the eyes`,
+        inner: t`In line, inner edge`,
+        middle: t`In line, middle`,
+        outer: t`In line, outer edge`,
       }
     : {
-        stitches: 'So many wide',
+        stitches: t`So many wide`,
         outward: '',
-        inner: 'As the eyes, inner edge',
-        middle: 'As the eyes, middle',
-        outer: 'As the eyes, outer edge',
+        inner: t`As the eyes, inner edge`,
+        middle: t`As the eyes, middle`,
+        outer: t`As the eyes, outer edge`,
       };
   return (
     <>
       <Ways
-        label="Counted up and down from"
+        label={t`Counted up and down from`}
         chosen={lying && now === null ? null : fromName(now)}
         options={heights(part, feature).map(({ from }) => [fromName(from), fromName(from)])}
         onChoose={(wanted) =>
@@ -66,7 +67,7 @@ export function FeatureGoesBy({ part, feature }: { part: PartAnalysis; feature: 
         }
       />
       <Ways
-        label={pair ? 'How far out' : 'How wide'}
+        label={pair ? t`How far out` : t`How wide`}
         chosen={saidBy(feature.rule.sideways)}
         options={sides(part, feature).map(({ way }) => [way, wayName[way]])}
         onChoose={(wanted) =>

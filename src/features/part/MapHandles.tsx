@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { droppedAt, featureDropped } from '../../core/place/move/drop';
 import { raised, widened } from '../../core/place/move/step';
 import type { FeaturePlacement } from '../../core/place/resolve/placement';
@@ -29,9 +30,9 @@ function placeOnMap(
 /** `Left eye, hole 15`, `Right of brows` */
 function handleName({ eyes }: PartAnalysis, placed: FeaturePlacement, { side, from }: FeatureUnit): string {
   const name = featureName(placed.id, placed.kind);
-  const word = side === 'left' ? 'Left' : 'Right';
-  if (placed === eyes) return `${word} eye, ${placed.seat === 'foot' ? 'hole' : 'split'} ${from}`;
-  return side === 'middle' ? name : `${word} of ${name.toLowerCase()}`;
+  const word = side === 'left' ? t`Left` : t`Right`;
+  if (placed === eyes) return t`${word} eye, ${placed.seat === 'foot' ? t`hole` : t`split`} ${from}`;
+  return side === 'middle' ? name : t`${word} of ${name.toLowerCase()}`;
 }
 
 /** What can be taken hold of on the map: the eyes and every place of a feature, by drag or by arrow keys. */
@@ -76,7 +77,7 @@ export function MapHandles({
       );
   };
   const between = (line: number) =>
-    `between round ${part.fabric.label[line - 1]} and ${part.fabric.label[line]}`;
+    t`between round ${part.fabric.label[line - 1]} and ${part.fabric.label[line]}`;
   // What is chosen lies on top, so that it can be taken hold of where things are close together.
   const features = [...part.features].sort((a, b) => Number(a.id === feature) - Number(b.id === feature));
   return (
@@ -87,7 +88,7 @@ export function MapHandles({
           return (
             <Handle
               key={`${placed.id}${unit.side}`}
-              name={`${handleName(part, placed, unit)}, ${between(unit.fromLine)}. Arrow keys move it.`}
+              name={t`${handleName(part, placed, unit)}, ${between(unit.fromLine)}. Arrow keys move it.`}
               x={at.x}
               y={at.y}
               onDrag={dragFeature(placed.id)}

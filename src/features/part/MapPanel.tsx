@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useMemo, useState } from 'react';
 import { View as Box } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
@@ -139,7 +140,7 @@ export function MapPanel({
               height={size.height}
               viewBox={`${origin.x} ${origin.y} ${view.width} ${view.height}`}
               role="img"
-              aria-label={`${part.source.name} unrolled: ${fabric.rounds} rounds, the front in the middle`}
+              aria-label={t`${part.source.name} unrolled: ${fabric.rounds} rounds, the front in the middle`}
             >
               {grid.map((x) => (
                 <Line
@@ -264,12 +265,12 @@ export function MapPanel({
       <MapHandles part={part} map={map} feature={feature} onFeature={onFeature} toPx={toPx} toMm={toMm} />
       <View position="absolute" right={8} top={8} gap="$2">
         <Press
-          name="Closer look"
+          name={t`Closer look`}
           icon={<Icon name="plus" />}
           onPress={() => setZoom((now) => Math.min(8, now * 1.4))}
         />
         <Press
-          name="See more"
+          name={t`See more`}
           icon={<Icon name="minus" />}
           onPress={() => setZoom((now) => Math.max(0.5, now / 1.4))}
         />

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useRouter } from 'expo-router';
 import { GestureHandlerRootView } from 'react-native-gesture-handler';
 import { useState, type ReactNode } from 'react';
@@ -30,11 +31,11 @@ import { nameOfToy } from '../../core/keep/toyCard';
 import { besideFace, toSettle } from '../../core/toy/toSettle';
 
 const views = [
-  { key: 'text', label: 'Text' },
-  { key: 'rounds', label: 'Rounds' },
-  { key: 'map', label: 'Map' },
-  { key: 'form', label: 'Form' },
-  { key: 'stops', label: 'Stops' },
+  { key: 'text', label: t`Text` },
+  { key: 'rounds', label: t`Rounds` },
+  { key: 'map', label: t`Map` },
+  { key: 'form', label: t`Form` },
+  { key: 'stops', label: t`Stops` },
 ] as const;
 type ViewKey = (typeof views)[number]['key'];
 
@@ -86,7 +87,7 @@ export function PartScreen({ id, first }: PartScreenProps) {
   };
   // Not tried again by itself: that would take the plain text away from under the typing.
   const text = (
-    <Guard what="The marked text" instead={<PlainText />}>
+    <Guard what={t`The marked text`} instead={<PlainText />}>
       <TextPanel
         from={part && part !== analysis.parts[0] ? part.source.firstLine : 1}
         onLook={wide ? undefined : () => choose('rounds')}
@@ -98,9 +99,9 @@ export function PartScreen({ id, first }: PartScreenProps) {
     <GestureHandlerRootView style={{ flex: 1 }}>
       <Fill>
         <Page
-          title={part?.source.name ?? 'Part'}
+          title={part?.source.name ?? t`Part`}
           aside={<SaveLine name={toyName} />}
-          back={{ name: `Back to ${toyName}`, go: () => router.replace(`/toy/${editor.id}`) }}
+          back={{ name: t`Back to ${toyName}`, go: () => router.replace(`/toy/${editor.id}`) }}
           actions={<UndoButtons />}
           scrolls={false}
         >
@@ -113,7 +114,7 @@ export function PartScreen({ id, first }: PartScreenProps) {
         </Page>
         {wide ? null : (
           <Tabs
-            label="Views of this part"
+            label={t`Views of this part`}
             tabs={views.map((tab) => ({ ...tab, mark: part && markOf(part, tab.key) }))}
             chosen={view}
             onChoose={choose}
@@ -129,11 +130,11 @@ function markOf(part: PartAnalysis, view: ViewKey): { count: number; word: strin
   const wrong = besideFace(part).filter(({ severity }) => severity === 'error').length;
   const open = toSettle(part).size;
   if (view === 'rounds' && wrong > 0) return { count: wrong, word: 'wrong' };
-  if (view === 'map' && open > 0) return { count: open, word: 'to settle' };
+  if (view === 'map' && open > 0) return { count: open, word: t`to settle` };
   return undefined;
 }
 
-const NothingYet = () => <Empty>This part has no rounds yet. Write them in the text.</Empty>;
+const NothingYet = () => <Empty>{t`This part has no rounds yet. Write them in the text.`}</Empty>;
 const EmptyMat = () => <Fill backgroundColor="$mat" />;
 
 /** Everything at once, where there is room. */
@@ -144,9 +145,9 @@ function SideBySide({ open, text }: { open: OpenPart | null; text: ReactNode }) 
       <Fill borderRightWidth={1} borderColor="$line">
         <Fill padding="$3">{text}</Fill>
         <Fill borderTopWidth={1} borderColor="$line">
-          <Scroll label="Rounds">
+          <Scroll label={t`Rounds`}>
             {open ? (
-              <Guarded what="The rounds" part={open.part}>
+              <Guarded what={t`The rounds`} part={open.part}>
                 <RoundsPanel part={open.part} />
               </Guarded>
             ) : (
@@ -159,7 +160,7 @@ function SideBySide({ open, text }: { open: OpenPart | null; text: ReactNode }) 
       <Fill borderLeftWidth={1} borderColor="$line">
         <Fill>{worked ? <TurnedForm open={open} /> : <EmptyMat />}</Fill>
         <Fill flexGrow={1.1}>
-          <Scroll label="Eyes and stops">{open ? <Answers open={open} /> : <NothingYet />}</Scroll>
+          <Scroll label={t`Eyes and stops`}>{open ? <Answers open={open} /> : <NothingYet />}</Scroll>
         </Fill>
       </Fill>
     </Fill>
@@ -170,7 +171,7 @@ function SideBySide({ open, text }: { open: OpenPart | null; text: ReactNode }) 
 function Answers({ open }: { open: OpenPart }) {
   const { part, form3d, feature, setFeature, selected, comparing, setComparing } = open;
   return (
-    <Guarded what="The answer" part={part}>
+    <Guarded what={t`The answer`} part={part}>
       <View gap="$4">
         <FaceBar part={part} chosen={feature} onChoose={setFeature} />
         <FaceAnswer
@@ -181,13 +182,9 @@ function Answers({ open }: { open: OpenPart }) {
           onComparing={setComparing}
           pads={<FacePads part={part} chosen={feature} />}
         />
-        <Title render="h2" margin={0}>
-          Stops
-        </Title>
+        <Title render="h2" margin={0}>{t`Stops`}</Title>
         <StopsPanel part={part} />
-        <Title render="h2" margin={0}>
-          Form
-        </Title>
+        <Title render="h2" margin={0}>{t`Form`}</Title>
         <FormFacts part={part} form3d={form3d} selected={selected} />
       </View>
     </Guarded>
@@ -211,8 +208,8 @@ function OneView({ view, open, text, toText }: OneViewProps) {
   if (view === 'form') return <FormView open={open} toText={toText} />;
   const isRounds = view === 'rounds';
   return (
-    <Scroll label={isRounds ? 'Rounds' : 'Stops'}>
-      <Guarded what={isRounds ? 'The rounds' : 'The stops'} part={part} toText={toText}>
+    <Scroll label={isRounds ? t`Rounds` : t`Stops`}>
+      <Guarded what={isRounds ? t`The rounds` : t`The stops`} part={part} toText={toText}>
         {isRounds ? <RoundsPanel part={part} /> : <StopsPanel part={part} />}
       </Guarded>
     </Scroll>
@@ -232,8 +229,8 @@ function FormView({ open, toText }: ViewProps) {
         <TurnedForm open={open} toText={toText} />
       </Fill>
       <Fill>
-        <Scroll label="Size and stuffing">
-          <Guarded what="Size and stuffing" part={part} toText={toText}>
+        <Scroll label={t`Size and stuffing`}>
+          <Guarded what={t`Size and stuffing`} part={part} toText={toText}>
             <FormFacts part={part} form3d={form3d} selected={selected} />
           </Guarded>
         </Scroll>
@@ -250,12 +247,12 @@ function MapView({ open, toText }: ViewProps) {
       <Fill flexGrow={1.15}>
         <MapOrComparison open={open} toText={toText} />
       </Fill>
-      <Guarded what="The line of features" part={part} toText={toText}>
+      <Guarded what={t`The line of features`} part={part} toText={toText}>
         <FaceBar part={part} chosen={feature} onChoose={setFeature} />
       </Guarded>
       <Fill>
-        <Scroll key={feature} label="Eyes">
-          <Guarded what="The answer" part={part} toText={toText}>
+        <Scroll key={feature} label={t`Eyes`}>
+          <Guarded what={t`The answer`} part={part} toText={toText}>
             <View gap="$4">
               {selected !== null && form && selected < form.nodes.stitches ? (
                 <ChosenStitch part={part} form={form} stitch={selected} />
@@ -271,7 +268,7 @@ function MapView({ open, toText }: ViewProps) {
           </Guarded>
         </Scroll>
       </Fill>
-      <Guarded what="The pads" part={part} toText={toText}>
+      <Guarded what={t`The pads`} part={part} toText={toText}>
         <FacePads part={part} chosen={feature} />
       </Guarded>
     </>
@@ -287,7 +284,7 @@ function MapOrComparison({ open, toText }: { open: OpenPart; toText?: () => void
   const compares = comparing.open && form !== null && others.length > 0;
   const close = () => setComparing({ ...comparing, open: false });
   return (
-    <Guarded what="The map" part={part} toText={toText}>
+    <Guarded what={t`The map`} part={part} toText={toText}>
       {compares ? (
         <CompareForms
           part={part}
@@ -316,7 +313,7 @@ function MapOrComparison({ open, toText }: { open: OpenPart; toText?: () => void
 function TurnedForm({ open, toText }: { open: OpenPart; toText?: () => void }) {
   const { part, form3d, selected, setSelected } = open;
   return (
-    <Guarded what="The form" part={part} toText={toText}>
+    <Guarded what={t`The form`} part={part} toText={toText}>
       <FormPanel part={part} form3d={form3d} selected={selected} onSelect={setSelected} />
     </Guarded>
   );
@@ -332,7 +329,11 @@ interface GuardedProps {
 /** A panel that breaks leaves the others as they are; from it the text is a tap away. */
 function Guarded({ what, part, toText, children }: GuardedProps) {
   return (
-    <Guard what={what} actions={toText && <Press label="To the text" onPress={toText} />} resetKeys={[part]}>
+    <Guard
+      what={what}
+      actions={toText && <Press label={t`To the text`} onPress={toText} />}
+      resetKeys={[part]}
+    >
       {children}
     </Guard>
   );

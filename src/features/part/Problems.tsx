@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import type { Problem, Suggestion } from '../../core/notation/problem';
 import { Notice } from '../../ui/Notice';
 import { Press } from '../../ui/Press';
@@ -26,13 +27,11 @@ export function Problems({
         ))}
       >
         {problem.message}
-        {showLine && problem.line ? ` (line ${problem.line})` : ''}
+        {showLine && problem.line ? t` (line ${problem.line})` : ''}
       </Notice>
     )),
     rest > 0 ? (
-      <Notice key="rest" tone="plain">
-        And {rest} more. They show once these are settled.
-      </Notice>
+      <Notice key="rest" tone="plain">{t`And ${rest} more. They show once these are settled.`}</Notice>
     ) : null,
   ];
 }

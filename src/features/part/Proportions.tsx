@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import {
@@ -17,8 +18,8 @@ import { usePartEdits } from './usePartEdits';
 
 const percent = (share: number) => Math.round(share * 100);
 const names: Record<keyof Proportion, { label: string; of: string }> = {
-  down: { label: 'How far down', of: 'of the head' },
-  apart: { label: 'How far apart', of: 'of its width' },
+  down: { label: t`How far down`, of: t`of the head` },
+  apart: { label: t`How far apart`, of: t`of its width` },
 };
 
 /** The eyes by proportion: how far down the head and how far apart, snapped to whole rounds and stitches, with what that costs. */
@@ -48,10 +49,8 @@ export function Proportions({ part }: { part: PartAnalysis }) {
     if (!same(rule, edits.now().eyes?.rule)) edits.putFeature(eyes.id, () => rule, !first);
   };
   return (
-    <View gap="$2" role="group" aria-label="By proportion">
-      <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">
-        By proportion
-      </Title>
+    <View gap="$2" role="group" aria-label={t`By proportion`}>
+      <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">{t`By proportion`}</Title>
       {(['down', 'apart'] as const).map((key) => (
         <View key={key}>
           <Slider
@@ -65,7 +64,7 @@ export function Proportions({ part }: { part: PartAnalysis }) {
             onChange={(value, first) => ask({ [key]: value / 100 }, first)}
           />
           {percent(wanted[key]) !== percent(real[key]) ? (
-            <Quiet role="status">{`${percent(wanted[key])}% wanted; whole ${whole[key]} give ${percent(real[key])}%, ${Math.abs(percent(wanted[key]) - percent(real[key]))} ${percent(real[key]) > percent(wanted[key]) ? 'more' : 'less'}.`}</Quiet>
+            <Quiet role="status">{t`${percent(wanted[key])}% wanted; whole ${whole[key]} give ${percent(real[key])}%, ${Math.abs(percent(wanted[key]) - percent(real[key]))} ${percent(real[key]) > percent(wanted[key]) ? t`more` : t`less`}.`}</Quiet>
           ) : null}
         </View>
       ))}

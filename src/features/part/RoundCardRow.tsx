@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { View } from '@tamagui/core';
 import { useState, type ReactNode } from 'react';
 import { Pressable } from 'react-native';
@@ -61,7 +62,7 @@ export function RoundCardRow({
       <Pressable
         role="button"
         aria-expanded={open}
-        aria-label={`${label}: ${card.body}, ${made} stitches`}
+        aria-label={t`${label}: ${card.body}, ${made} stitches`}
         onPress={onToggle}
       >
         <View flexDirection="row" gap="$2" alignItems="baseline" minHeight={44} paddingVertical="$2">
@@ -69,33 +70,33 @@ export function RoundCardRow({
             {label}
           </Body>
           <Body flexGrow={1} flexShrink={1} flexBasis={0} textAlign="left">
-            {card.body || 'nothing yet'}
+            {card.body || t`nothing yet`}
           </Body>
           <View alignItems="flex-end">
             <Body fontWeight="700" color={wrong ? '$danger' : '$color'}>
               {made}
             </Body>
-            {off ? <Quiet color="$danger">says {off.stated}</Quiet> : null}
+            {off ? <Quiet color="$danger">{t`says ${off.stated}`}</Quiet> : null}
           </View>
         </View>
       </Pressable>
-      {stopAfter ? <Quiet>Stop after round {card.last}</Quiet> : null}
+      {stopAfter ? <Quiet>{t`Stop after round ${card.last}`}</Quiet> : null}
       {problems.length > 0 ? <Problems problems={problems} onApply={onApply} /> : null}
       {open && writing === null ? (
         <View flexDirection="row" flexWrap="wrap" gap="$2" paddingBottom="$2">
-          <Press label="Add below" onPress={() => onAct('below')} />
-          <Press label="Change" onPress={() => setWriting(card.body)} />
-          <Press label="Duplicate" onPress={() => onAct('duplicate')} />
-          <Press label="Move up" disabled={edges.first} onPress={() => onAct('up')} />
-          <Press label="Move down" disabled={edges.last} onPress={() => onAct('down')} />
-          <Press tone="danger" label="Delete" onPress={() => onAct('delete')} />
+          <Press label={t`Add below`} onPress={() => onAct('below')} />
+          <Press label={t`Change`} onPress={() => setWriting(card.body)} />
+          <Press label={t`Duplicate`} onPress={() => onAct('duplicate')} />
+          <Press label={t`Move up`} disabled={edges.first} onPress={() => onAct('up')} />
+          <Press label={t`Move down`} disabled={edges.last} onPress={() => onAct('down')} />
+          <Press tone="danger" label={t`Delete`} onPress={() => onAct('delete')} />
         </View>
       ) : null}
       {open && writing === null ? howTo : null}
       {open && writing !== null ? (
         <View gap="$2" paddingBottom="$2">
           <Field
-            label={`What ${label} says`}
+            label={t`What ${label} says`}
             value={writing}
             onChange={setWriting}
             onDone={() => {
@@ -107,13 +108,13 @@ export function RoundCardRow({
             <Press
               grow
               tone="primary"
-              label="Write it"
+              label={t`Write it`}
               onPress={() => {
                 onWrite(writing);
                 setWriting(null);
               }}
             />
-            <Press label="Leave it" onPress={() => setWriting(null)} />
+            <Press label={t`Leave it`} onPress={() => setWriting(null)} />
           </View>
         </View>
       ) : null}

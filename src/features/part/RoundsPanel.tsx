@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useRouter } from 'expo-router';
 import { View } from '@tamagui/core';
 import { useState } from 'react';
@@ -85,9 +86,9 @@ export function RoundsPanel({ part }: { part: PartAnalysis }) {
     <View gap="$3">
       <Problems problems={general} onApply={edits.apply} showLine />
       {cards.length === 0 && adding === null ? (
-        <Empty>No rounds yet. Add the first one here, or write it in the text.</Empty>
+        <Empty>{t`No rounds yet. Add the first one here, or write it in the text.`}</Empty>
       ) : null}
-      <View render="ol" margin={0} padding={0} aria-label={`Rounds of ${source.name}`}>
+      <View render="ol" margin={0} padding={0} aria-label={t`Rounds of ${source.name}`}>
         {cards.slice(0, shown).map((card, at) => {
           const own = checks.slice(card.index, card.index + card.last - card.first + 1);
           return [
@@ -135,7 +136,7 @@ export function RoundsPanel({ part }: { part: PartAnalysis }) {
       </View>
       {cards.length > shown ? (
         <Press
-          label={`Show the next of ${cards.length - shown} more lines`}
+          label={t`Show the next of ${cards.length - shown} more lines`}
           onPress={() => setShown(shown + cardsAtOnce)}
         />
       ) : null}
@@ -152,23 +153,18 @@ export function RoundsPanel({ part }: { part: PartAnalysis }) {
       )}
       <Problems problems={[...others, ...about]} onApply={edits.apply} showLine />
       {free.length > 0 ? (
-        <Notice tone="plain">
-          Loops left free:{' '}
-          {free.map((edge) => `R${edge.round}, ${edge.loop} loops, ${edge.count}`).join('; ')}.
-        </Notice>
+        <Notice tone="plain">{t`Loops left free: ${free.map((edge) => t`R${edge.round}, ${edge.loop} loops, ${edge.count}`).join('; ')}.`}</Notice>
       ) : null}
       {notes.length > 0 ? (
         <Notice tone="plain">
-          Kept as notes, not counted:{' '}
-          {notes
+          {t`Kept as notes, not counted: ${notes
             .slice(0, mostNotes)
-            .map((note) => `line ${note.line}, “${note.text.slice(0, 200)}”`)
-            .join('; ')}
-          {notes.length > mostNotes ? `; and ${notes.length - mostNotes} more` : ''}
+            .map((note) => t`line ${note.line}, “${note.text.slice(0, 200)}”`)
+            .join('; ')}${notes.length > mostNotes ? t`; and ${notes.length - mostNotes} more` : ''}`}
         </Notice>
       ) : null}
       {checks.length > 0 && part.problems.every((problem) => problem.round === undefined) ? (
-        <Notice tone="good">every round adds up.</Notice>
+        <Notice tone="good">{t`every round adds up.`}</Notice>
       ) : null}
     </View>
   );
@@ -182,10 +178,10 @@ function WaysOn({ part, onAdd }: { part: PartAnalysis; onAdd: () => void }) {
   const goTo = (page: string) => () => router.push(`/toy/${editor.id}/${page}?part=${idOf(part)}`);
   return (
     <View flexDirection="row" flexWrap="wrap" gap="$2">
-      <Press grow tone={rounds === 0 ? 'primary' : 'plain'} label="Add a round" onPress={onAdd} />
-      <Press grow role="link" label="Write as I go" onPress={goTo('write')} />
+      <Press grow tone={rounds === 0 ? 'primary' : 'plain'} label={t`Add a round`} onPress={onAdd} />
+      <Press grow role="link" label={t`Write as I go`} onPress={goTo('write')} />
       {rounds > 1 ? (
-        <Press grow role="link" label="Rounder, longer, wider" onPress={goTo('stretch')} />
+        <Press grow role="link" label={t`Rounder, longer, wider`} onPress={goTo('stretch')} />
       ) : null}
     </View>
   );

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import {
@@ -33,7 +34,7 @@ function LyingCheck({ part }: { part: PartAnalysis }) {
   if (!count)
     return (
       <Press
-        label="Check what you did"
+        label={t`Check what you did`}
         onPress={() => {
           const now = edits.now();
           if (now.eyes?.rule.lying) setCount(plannedSidewaysCount(now.eyes, now.fabric.label));
@@ -42,18 +43,16 @@ function LyingCheck({ part }: { part: PartAnalysis }) {
     );
   const check = checkSidewaysSeated(form, eyes, count);
   return (
-    <View gap="$3" role="region" aria-label="Check what you did">
-      <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">
-        Before you press the washers
-      </Title>
+    <View gap="$3" role="region" aria-label={t`Check what you did`}>
+      <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">{t`Before you press the washers`}</Title>
       {(['left', 'right'] as const).map((side) => {
         const put = (next: Partial<SidewaysCount['left']>) =>
           setCount({ ...count, [side]: { ...count[side], ...next } });
         return (
           <View key={side} gap="$2">
             <NumberStep
-              label={`Rounds from the start to the ${side} eye`}
-              unit="rounds"
+              label={t`Rounds from the start to the ${side} eye`}
+              unit={t`rounds`}
               value={count[side].round}
               step={1}
               least={1}
@@ -61,8 +60,8 @@ function LyingCheck({ part }: { part: PartAnalysis }) {
               onChange={(round) => put({ round })}
             />
             <NumberStep
-              label={`Stitches from that round’s marker to the ${side} eye`}
-              unit="stitches"
+              label={t`Stitches from that round’s marker to the ${side} eye`}
+              unit={t`stitches`}
               value={count[side].before}
               step={1}
               least={0}
@@ -73,21 +72,22 @@ function LyingCheck({ part }: { part: PartAnalysis }) {
         );
       })}
       {check.moves.length === 0 ? (
-        <Notice tone="good" live>
-          they are level and centred as planned. Press the washers to the last click.
-        </Notice>
+        <Notice
+          tone="good"
+          live
+        >{t`they are level and centred as planned. Press the washers to the last click.`}</Notice>
       ) : (
         <Notice tone="look" live>
           {check.centred
             ? ''
-            : `The middle lies ${tenthWords(Math.abs(check.offMm))} to the ${check.offMm > 0 ? 'right' : 'left'}. `}
+            : t`The middle lies ${tenthWords(Math.abs(check.offMm))} to the ${check.offMm > 0 ? t`right` : t`left`}. `}
           {check.level
             ? ''
-            : `The right eye is ${tenthWords(Math.abs(check.rightHigherMm))} ${check.rightHigherMm > 0 ? 'higher' : 'lower'}. `}
+            : t`The right eye is ${tenthWords(Math.abs(check.rightHigherMm))} ${check.rightHigherMm > 0 ? t`higher` : t`lower`}. `}
           {check.moves.join(' ')}
         </Notice>
       )}
-      <Press label="Done" onPress={() => setCount(null)} />
+      <Press label={t`Done`} onPress={() => setCount(null)} />
     </View>
   );
 }
@@ -101,7 +101,7 @@ function UprightCheck({ part }: { part: PartAnalysis }) {
   if (!count)
     return (
       <Press
-        label="Check what you did"
+        label={t`Check what you did`}
         onPress={() => {
           const now = edits.now();
           if (now.eyes && !now.eyes.rule.lying) setCount(plannedCount(now.eyes, now.fabric.label));
@@ -113,14 +113,12 @@ function UprightCheck({ part }: { part: PartAnalysis }) {
   const change = (next: Partial<SeatedCount>) => setCount({ ...count, ...next });
   const most = eyes.units[0]?.of ?? 0;
   return (
-    <View gap="$3" role="region" aria-label="Check what you did">
-      <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">
-        Before you press the washers
-      </Title>
-      <Body>Count on the piece, along round {eyes.gap[1]}, beginning at its marker.</Body>
+    <View gap="$3" role="region" aria-label={t`Check what you did`}>
+      <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">{t`Before you press the washers`}</Title>
+      <Body>{t`Count on the piece, along round ${eyes.gap[1]}, beginning at its marker.`}</Body>
       <NumberStep
-        label={`Stitches from the marker to the ${first} eye`}
-        unit="stitches"
+        label={t`Stitches from the marker to the ${first} eye`}
+        unit={t`stitches`}
         value={count.before}
         step={1}
         least={0}
@@ -128,8 +126,8 @@ function UprightCheck({ part }: { part: PartAnalysis }) {
         onChange={(before) => change({ before })}
       />
       <NumberStep
-        label="Stitches showing between the eyes"
-        unit="stitches"
+        label={t`Stitches showing between the eyes`}
+        unit={t`stitches`}
         value={count.between}
         step={1}
         least={0}
@@ -137,11 +135,11 @@ function UprightCheck({ part }: { part: PartAnalysis }) {
         onChange={(between) => change({ between })}
       />
       {count.after === null ? (
-        <Press label="Count on to the marker too" onPress={() => change({ after: plannedAfter(eyes) })} />
+        <Press label={t`Count on to the marker too`} onPress={() => change({ after: plannedAfter(eyes) })} />
       ) : (
         <NumberStep
-          label={`Stitches from the ${second} eye on to the marker`}
-          unit="stitches"
+          label={t`Stitches from the ${second} eye on to the marker`}
+          unit={t`stitches`}
           value={count.after}
           step={1}
           least={0}
@@ -157,8 +155,8 @@ function UprightCheck({ part }: { part: PartAnalysis }) {
       ).map(([field, eye]) => (
         <NumberStep
           key={field}
-          label={`Rounds from the start to the ${eye} eye`}
-          unit="rounds"
+          label={t`Rounds from the start to the ${eye} eye`}
+          unit={t`rounds`}
           value={count[field]}
           step={1}
           least={1}
@@ -170,19 +168,20 @@ function UprightCheck({ part }: { part: PartAnalysis }) {
         <Notice
           tone="look"
           live
-        >{`The round has ${most} stitches, and what you counted comes to ${most - check.uncounted}${eyes.seat === 'foot' ? ', with the two over the holes' : ''}. Count once more before you move anything.`}</Notice>
+        >{t`The round has ${most} stitches, and what you counted comes to ${most - check.uncounted}${eyes.seat === 'foot' ? t`, with the two over the holes` : ''}. Count once more before you move anything.`}</Notice>
       ) : check.moves.length === 0 ? (
-        <Notice tone="good" live>
-          they are level and centred. Press the washers to the last click.
-        </Notice>
+        <Notice
+          tone="good"
+          live
+        >{t`they are level and centred. Press the washers to the last click.`}</Notice>
       ) : (
         <Notice tone="look" live>
-          {check.centred ? '' : `The middle lies ${tenthWords(check.missMm)} to the ${check.missSide}. `}
-          {check.level ? '' : 'They are not level. '}
+          {check.centred ? '' : t`The middle lies ${tenthWords(check.missMm)} to the ${check.missSide}. `}
+          {check.level ? '' : t`They are not level. `}
           {check.moves.join(' ')}
         </Notice>
       )}
-      <Press label="Done" onPress={() => setCount(null)} />
+      <Press label={t`Done`} onPress={() => setCount(null)} />
     </View>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { usePathname, useRouter } from 'expo-router';
 import { View } from '@tamagui/core';
 import { sizeOfHands } from '../../core/plan/hands';
@@ -13,19 +14,21 @@ import { SurfaceLines } from './SurfaceLines';
 import { StopsTimeline } from './StopsTimeline';
 import { cutWords, sizeWords } from '../../core/words/measures';
 
-const handWords = { small: 'small hands', usual: 'usual hands', large: 'large hands' };
+const handWords = { small: t`small hands`, usual: t`usual hands`, large: t`large hands` };
 
 /** For whose hands these moments are, and the way to change that. */
 function ForWhoseHands() {
   const router = useRouter();
   const path = usePathname();
   const { hands } = useHands();
-  const open = () => router.push({ pathname: '/hands', params: { back: `${path}?view=stops` } });
+  const open = () => router.push({ pathname: '/hands', params: { back: t`${path}?view=stops` } });
   const size = sizeOfHands(hands);
   return (
     <View flexDirection="row" alignItems="center" justifyContent="space-between" gap="$3">
-      <Quiet flex={1}>These moments are for {size ? handWords[size] : 'your hands as you gave them'}.</Quiet>
-      <Press tight label="My hands" name="My hands and tools" onPress={open} />
+      <Quiet
+        flex={1}
+      >{t`These moments are for ${size ? handWords[size] : t`your hands as you gave them`}.`}</Quiet>
+      <Press tight label={t`My hands`} name={t`My hands and tools`} onPress={open} />
     </View>
   );
 }
@@ -36,9 +39,9 @@ function TheEnd({ plan: { closing } }: { plan: PartAnalysis['stops'] }) {
   const isDrawnTogether = closing.how !== 'open' && closing.how !== 'flat';
   return (
     <View gap="$1">
-      <Body fontWeight="700">{isDrawnTogether ? 'The tail' : 'The edge'}</Body>
+      <Body fontWeight="700">{isDrawnTogether ? t`The tail` : t`The edge`}</Body>
       <Body>
-        {isDrawnTogether ? '' : `${closing.words} `}Leave {cutWords(closing.tailMm)} of yarn.
+        {t`${isDrawnTogether ? '' : `${closing.words} `}Leave ${cutWords(closing.tailMm)} of yarn.`}
       </Body>
     </View>
   );
@@ -48,7 +51,7 @@ function TheEnd({ plan: { closing } }: { plan: PartAnalysis['stops'] }) {
 export function StopsPanel({ part }: { part: PartAnalysis }) {
   const { stops, impossible } = part.stops;
   if (stops.length === 0 && impossible.length === 0)
-    return <Empty>No stops yet: write some rounds first.</Empty>;
+    return <Empty>{t`No stops yet: write some rounds first.`}</Empty>;
   const bulks = bulksOf(part.stops);
   return (
     <View gap="$3">
@@ -71,15 +74,15 @@ export function StopsPanel({ part }: { part: PartAnalysis }) {
             gap="$3"
           >
             <View>
-              <Answer>After round {stop.after}</Answer>
+              <Answer>{t`After round ${stop.after}`}</Answer>
               <Quiet>
-                Opening {sizeWords(stop.openingMm)}.{' '}
-                {closes
-                  ? 'The last round.'
-                  : stop.latest > stop.after
-                    ? `Last call after round ${stop.latest}: ${sizeWords(stop.latestOpeningMm)}.`
-                    : 'This is the last call.'}
-                {stop.earliest < stop.after ? ` Possible from round ${stop.earliest} on.` : ''}
+                {t`Opening ${sizeWords(stop.openingMm)}. ${
+                  closes
+                    ? t`The last round.`
+                    : stop.latest > stop.after
+                      ? t`Last call after round ${stop.latest}: ${sizeWords(stop.latestOpeningMm)}.`
+                      : t`This is the last call.`
+                }${stop.earliest < stop.after ? t` Possible from round ${stop.earliest} on.` : ''}`}
               </Quiet>
             </View>
             {stop.acts.map((act) => (

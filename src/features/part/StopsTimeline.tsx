@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { Circle, Line, Path, Rect, Text } from 'react-native-svg';
 import { useTheme } from '@tamagui/core';
 import type { PartAnalysis } from '../../core/toy/analyse';
@@ -43,8 +44,8 @@ const roundWords = (labels: readonly number[], index: number) => labels[index - 
 function said({ labels, bars }: PartTimeline): string {
   return bars
     .map(({ title, earliest, easy, latest, at }) => {
-      const until = latest > easy ? `, possible until ${roundWords(labels, latest)}` : '';
-      return `${title}: after round ${roundWords(labels, at)}; easy from ${roundWords(labels, earliest)} to ${roundWords(labels, easy)}${until}`;
+      const until = latest > easy ? t`, possible until ${roundWords(labels, latest)}` : '';
+      return t`${title}: after round ${roundWords(labels, at)}; easy from ${roundWords(labels, earliest)} to ${roundWords(labels, easy)}${until}`;
     })
     .join('. ');
 }
@@ -205,8 +206,8 @@ export function StopsTimeline({ part }: { part: PartAnalysis }) {
   const bottom = barsAt + bars.length * barEvery;
   return (
     <Drawing
-      label={`The rounds with their stops. ${said(timeline)}`}
-      words="Grey is the opening. A bar is solid while it is easy, dashed while it can still be done; the dot is the stop."
+      label={t`The rounds with their stops. ${said(timeline)}`}
+      words={t`Grey is the opening. A bar is solid while it is easy, dashed while it can still be done; the dot is the stop.`}
       width={width}
       height={bottom + scaleHigh}
     >

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { View } from '@tamagui/core';
 import { useState } from 'react';
 import { lineDirections, lineHeading, lineHoles } from '../../core/place/words/lineWords';
@@ -15,9 +16,9 @@ function LineCard({ part, line }: { part: PartAnalysis; line: PartAnalysis['line
         {lineHeading(part.fabric, line)}
       </Answer>
       <Body>{lineDirections(part.fabric, line)}</Body>
-      <Press label={open ? 'Hide the holes' : 'Every hole by its number'} onPress={() => setOpen(!open)} />
+      <Press label={open ? t`Hide the holes` : t`Every hole by its number`} onPress={() => setOpen(!open)} />
       {open ? (
-        <View render="ol" margin={0} padding={0} aria-label="Holes in their order">
+        <View render="ol" margin={0} padding={0} aria-label={t`Holes in their order`}>
           {lineHoles(part.fabric, line).map((hole) => (
             <View render="li" key={hole} style={{ listStyleType: 'none' }}>
               <Body>{hole}</Body>
@@ -34,9 +35,7 @@ export function SurfaceLines({ part }: { part: PartAnalysis }) {
   if (part.lines.length === 0) return null;
   return (
     <View gap="$3">
-      <Title render="h2" margin={0}>
-        On the finished piece
-      </Title>
+      <Title render="h2" margin={0}>{t`On the finished piece`}</Title>
       {part.lines.map((line) => (
         <LineCard
           key={`${line.sentence.line} ${line.sentence.span.from} ${line.along}`}

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useEffect, useRef, useState } from 'react';
 import { useTheme, View } from '@tamagui/core';
 import { Text as Words, TextInput, View as Box } from 'react-native';
@@ -49,7 +50,7 @@ export function TextPanel({ from, onLook }: { from: number; onLook?: () => void 
   const lines = text.split('\n');
   const top = useScrolledTo(from);
   if (lines.length > mostMarked)
-    return <Field label="Pattern text" multiline value={text} onChange={editor.setText} />;
+    return <Field label={t`Pattern text`} multiline value={text} onChange={editor.setText} />;
   return (
     <View flexGrow={1} flexShrink={1} flexBasis={0} minHeight={220} gap="$2">
       <Fill
@@ -60,7 +61,7 @@ export function TextPanel({ from, onLook }: { from: number; onLook?: () => void 
         backgroundColor="$sheet"
         {...{ 'data-frame': 'yes' }}
       >
-        <Scroll label="The text" bare>
+        <Scroll label={t`The text`} bare>
           <Box style={{ position: 'relative', minHeight: '100%' }}>
             <Box aria-hidden style={{ paddingVertical: 12 }}>
               {lines.map((line, index) => {
@@ -112,7 +113,7 @@ export function TextPanel({ from, onLook }: { from: number; onLook?: () => void 
               })}
             </Box>
             <TextInput
-              aria-label="Pattern text"
+              aria-label={t`Pattern text`}
               value={text}
               onChangeText={editor.setText}
               multiline
@@ -141,7 +142,7 @@ export function TextPanel({ from, onLook }: { from: number; onLook?: () => void 
       </Fill>
       {marked.size > 0 && onLook ? (
         <Press
-          label={marked.size === 1 ? 'One line needs a look' : `${marked.size} lines need a look`}
+          label={marked.size === 1 ? t`One line needs a look` : t`${marked.size} lines need a look`}
           onPress={onLook}
         />
       ) : null}

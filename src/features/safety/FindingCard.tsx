@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { View } from '@tamagui/core';
 import type { Finding, ToldTogether } from '../../core/safety/findings';
 import type { Remedy } from '../../core/safety/remedies';
@@ -6,9 +7,9 @@ import { Press } from '../../ui/Press';
 import { Body, Quiet } from '../../ui/text';
 
 const signs: Record<Finding['severity'], { word: string; colour: '$danger' | '$marker' | '$edge' }> = {
-  error: { word: 'Stop', colour: '$danger' },
-  warning: { word: 'Look', colour: '$marker' },
-  info: { word: 'Note', colour: '$edge' },
+  error: { word: t`Stop`, colour: '$danger' },
+  warning: { word: t`Look`, colour: '$marker' },
+  info: { word: t`Note`, colour: '$edge' },
 };
 
 interface FindingCardProps {

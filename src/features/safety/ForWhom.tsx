@@ -1,12 +1,13 @@
+import { t } from '../../core/words/language';
 import { setToyHeader } from '../../core/notation/editText';
 import { audiences, audienceWords, type Audience } from '../../core/safety/audience';
 import { OneOf } from '../../ui/Choice';
 
 const names: Record<Audience, string> = {
-  'under-3': 'Under 3',
-  '3-and-over': '3 and over',
-  keepsake: 'Keepsake',
-  pet: 'A pet',
+  'under-3': t`Under 3`,
+  '3-and-over': t`3 and over`,
+  keepsake: t`Keepsake`,
+  pet: t`A pet`,
 };
 
 interface ForWhomProps {
@@ -21,7 +22,7 @@ export function ForWhom({ text, audience, onChoose }: ForWhomProps) {
   return (
     <OneOf
       wraps
-      label="For whom is it?"
+      label={t`For whom is it?`}
       options={audiences.map((who) => [who, names[who]] as const)}
       chosen={audience}
       onChoose={(who) => onChoose(setToyHeader(text, 'For', audienceWords[who]))}

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import type { LineEdit } from '../../core/notation/problem';
@@ -52,10 +53,10 @@ function WorkIn({ part, title, onTake }: { part: string; title: string; onTake: 
   };
   return (
     <>
-      <Press label="Work it in" name={`Work it in, no sewing: ${title}`} onPress={attempt} />
+      <Press label={t`Work it in`} name={t`Work it in, no sewing: ${title}`} onPress={attempt} />
       {why ? (
         <Notice tone="plain" live>
-          It can’t be worked in: {why}
+          {t`It can’t be worked in: ${why}`}
         </Notice>
       ) : null}
     </>
@@ -97,9 +98,7 @@ function Held({ held: { first, all }, onTake }: { held: HeldAlike; onTake: (edit
         {taken.how} {taken.carries}
       </Body>
       {advised.key === taken.key ? null : (
-        <Body>
-          Better here: {advised.name.toLowerCase()}. {advised.carries}
-        </Body>
+        <Body>{t`Better here: ${advised.name.toLowerCase()}. ${advised.carries}`}</Body>
       )}
       {all.map((holding) => (
         <Ways key={holding.id} holding={holding} onTake={onTake} />
@@ -123,9 +122,7 @@ export function HoldingCard({
   if (held.length === 0) return null;
   return (
     <Card gap="$4">
-      <Title render="h2" margin={0}>
-        What holds it
-      </Title>
+      <Title render="h2" margin={0}>{t`What holds it`}</Title>
       <View gap="$4" style={cardGrid}>
         {held.map((one) => (
           <Held key={one.first.id} held={one} onTake={onTake} />

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { measured, wordsOfFault, type Measured } from '../../core/safety/measured';
@@ -41,15 +42,9 @@ function Shown({
     <View gap="$1">
       <Answer>{now === null ? '–' : `${tenth(now)} ${unit}`}</Answer>
       {kind === 'force' ? (
-        <Body>
-          At the most {tenth(peak)} N. Held at {wanted} N for {tenth(heldSeconds)} of {seconds} seconds.
-        </Body>
+        <Body>{t`At the most ${tenth(peak)} N. Held at ${wanted} N for ${tenth(heldSeconds)} of ${seconds} seconds.`}</Body>
       ) : null}
-      {shownIn ? (
-        <Quiet>
-          It shows {shownIn}; counted as {unit}.
-        </Quiet>
-      ) : null}
+      {shownIn ? <Quiet>{t`It shows ${shownIn}; counted as ${unit}.`}</Quiet> : null}
     </View>
   );
 }
@@ -64,9 +59,10 @@ function Reading({ device, kind, wanted, seconds, onTake }: MeterProps & { devic
     <View gap="$2" role="group" aria-label={device.name}>
       <Shown kind={kind} wanted={wanted} seconds={seconds} shows={shows} />
       {isThere === false ? (
-        <Notice tone="plain" live>
-          It does not answer. What it measures meanwhile comes when it is back; or type what you read.
-        </Notice>
+        <Notice
+          tone="plain"
+          live
+        >{t`It does not answer. What it measures meanwhile comes when it is back; or type what you read.`}</Notice>
       ) : null}
       {shows.fault ? (
         <Notice tone="wrong" live>
@@ -74,7 +70,7 @@ function Reading({ device, kind, wanted, seconds, onTake }: MeterProps & { devic
         </Notice>
       ) : null}
       <Press
-        label={`Take ${value} ${kind === 'force' ? 'N' : 'g'}`}
+        label={t`Take ${value} ${kind === 'force' ? 'N' : t`g`}`}
         disabled={!canTake}
         onPress={() => onTake({ value, heldSeconds: shows.heldSeconds, device: device.name })}
       />
@@ -91,7 +87,7 @@ export function Meter(props: MeterProps) {
   return devices.map((device) => (
     <Press
       key={device.id}
-      label={`Read the ${device.name.toLowerCase()}`}
+      label={t`Read the ${device.name.toLowerCase()}`}
       onPress={() => setWatching(device)}
     />
   ));

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { recordBody, recordMarkdown, recordSheet, recordText } from '../../core/toy/sheet/recordSheet';
@@ -38,37 +39,37 @@ export function RecordPaper() {
   return (
     <Fill>
       <Page
-        title="Record"
+        title={t`Record`}
         aside={<SaveLine name={sheet.title} />}
-        back={{ name: 'Back to what is tried', go: () => router.replace(`/toy/${editor.id}/record`) }}
+        back={{ name: t`Back to what is tried`, go: () => router.replace(`/toy/${editor.id}/record`) }}
         scrolls={false}
       >
         {error ? (
-          <Notice tone="wrong" live actions={<Press label="Try again" onPress={retry} />}>
+          <Notice tone="wrong" live actions={<Press label={t`Try again`} onPress={retry} />}>
             {error.message}
           </Notice>
         ) : null}
-        <Paper label="The record" html={html} />
+        <Paper label={t`The record`} html={html} />
         <PaperFoot>
           <Press
             grow
             tone="primary"
-            label="Print"
+            label={t`Print`}
             disabled={entries === null}
             onPress={() => window.print()}
           />
           <Press
             grow
-            label="Text"
-            name="Save the record as text"
+            label={t`Text`}
+            name={t`Save the record as text`}
             icon={<Icon name="download" />}
             disabled={entries === null}
             onPress={() => saveFile(`${name}-record.txt`, recordText(sheet), 'text/plain')}
           />
           <Press
             grow
-            label="Markdown"
-            name="Save the record as Markdown"
+            label={t`Markdown`}
+            name={t`Save the record as Markdown`}
             disabled={entries === null}
             onPress={() => saveFile(`${name}-record.md`, recordMarkdown(sheet), 'text/markdown')}
           />

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
@@ -25,13 +26,13 @@ function RecordTrouble({ record }: { record: ReturnType<typeof useRecord> }) {
   return (
     <>
       {error ? (
-        <Notice tone="wrong" live actions={<Press label="Try again" onPress={retry} />}>
+        <Notice tone="wrong" live actions={<Press label={t`Try again`} onPress={retry} />}>
           {error.message}
         </Notice>
       ) : null}
       {add.error ? (
         <Notice tone="wrong" live>
-          {`It was not written down: ${add.error.message} Try again.`}
+          {t`It was not written down: ${add.error.message} Try again.`}
         </Notice>
       ) : null}
     </>
@@ -53,7 +54,7 @@ function Trials({ trials, toy, record: { entries, add } }: TrialsProps) {
       { onSuccess: () => setOpen(null) },
     );
   return (
-    <CardList label="What to try">
+    <CardList label={t`What to try`}>
       {trials.map((trial) => (
         <TrialCard
           key={`${trial.id} ${toy}`}
@@ -90,18 +91,20 @@ function Made({ toy, entries, add }: MadeProps) {
   const isNew = said.maker !== before.maker || said.lots !== before.lots;
   return (
     <Card gap="$2">
-      <Title render="h2" margin={0} fontSize="$4" lineHeight="$4">
-        Who made it, and of what
-      </Title>
-      <Field label="Made by" value={shown.maker} onChange={(text) => setMaker(text.slice(0, longestMaker))} />
+      <Title render="h2" margin={0} fontSize="$4" lineHeight="$4">{t`Who made it, and of what`}</Title>
       <Field
-        label="Lots of yarn, stuffing and eyes"
+        label={t`Made by`}
+        value={shown.maker}
+        onChange={(text) => setMaker(text.slice(0, longestMaker))}
+      />
+      <Field
+        label={t`Lots of yarn, stuffing and eyes`}
         value={shown.lots}
-        placeholder="as their bands and bags say"
+        placeholder={t`as their bands and bags say`}
         onChange={(text) => setLots(text.slice(0, longestLots))}
       />
       <Press
-        label={isNew || !known ? 'Write it down' : 'Written down'}
+        label={isNew || !known ? t`Write it down` : t`Written down`}
         disabled={!isNew || add.isPending || entries === null}
         onPress={() => add.mutate({ toy, at: new Date().toISOString(), ...said })}
       />
@@ -113,8 +116,8 @@ function Made({ toy, entries, add }: MadeProps) {
 function summary(standings: readonly Standing[]): string {
   const failed = standings.filter((standing) => standing === 'failed').length;
   const tried = standings.filter((standing) => standing !== 'open').length;
-  if (failed > 0) return `${failed} failed`;
-  return tried === 0 ? 'Nothing tried yet' : `${tried} of ${standings.length} tried`;
+  if (failed > 0) return t`${failed} failed`;
+  return tried === 0 ? t`Nothing tried yet` : t`${tried} of ${standings.length} tried`;
 }
 
 /** What a finished toy is tried by, and what came of it. */
@@ -130,21 +133,18 @@ export function RecordScreen() {
   return (
     <Fill>
       <Page
-        title="Tried"
+        title={t`Tried`}
         broad
         aside={<SaveLine name={name} />}
-        back={{ name: 'Back to child-safe', go: () => router.replace(`/toy/${editor.id}/safety`) }}
+        back={{ name: t`Back to child-safe`, go: () => router.replace(`/toy/${editor.id}/safety`) }}
       >
         <RecordTrouble record={record} />
         <View role="status">
           <Answer>{summary(trials.map((trial) => standingOf(trial, toy, entries)))}</Answer>
-          <Body>
-            Try each as it says, then write down what came of it. What fails stays on the record: mend it and
-            try again.
-          </Body>
+          <Body>{t`Try each as it says, then write down what came of it. What fails stays on the record: mend it and try again.`}</Body>
         </View>
         <NumberStep
-          label="Which toy of the batch"
+          label={t`Which toy of the batch`}
           unit=""
           value={toy}
           step={1}
@@ -156,7 +156,7 @@ export function RecordScreen() {
         <Made key={toy} toy={toy} entries={record.entries} add={record.add} />
         <Press
           role="link"
-          label="The record on paper"
+          label={t`The record on paper`}
           onPress={() => router.push(`/toy/${editor.id}/record-paper?toy=${toy}`)}
         />
         <Quiet>{recordCaution}</Quiet>

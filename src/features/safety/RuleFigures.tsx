@@ -1,6 +1,7 @@
+import { t } from '../../core/words/language';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
-import { audienceWords, type Audience } from '../../core/safety/audience';
+import { audienceSaid, type Audience } from '../../core/safety/audience';
 import {
   changedRules,
   readRuleBook,
@@ -26,17 +27,17 @@ const figures: readonly (readonly [
   step: number,
   most: number,
 ])[] = [
-  ['cylinderWidthMm', 'Small parts: width of the cylinder', 'mm', 0.1, 200],
-  ['cylinderDepthMm', 'Small parts: its depth where it is most', 'mm', 0.1, 400],
-  ['cylinderLeastDepthMm', 'Its depth where it is least', 'mm', 0.1, 200],
-  ['cordMm', 'Longest free cord', 'mm', 10, 5000],
-  ['loopMm', 'Widest loop, all round', 'mm', 10, 5000],
-  ['pullN', 'Pull for a try', 'N', 5, 1000],
-  ['pullSmallN', 'Pull for what is small', 'N', 5, 1000],
-  ['smallMm', 'Small is up to', 'mm', 1, 100],
-  ['seamN', 'Pull for a seam', 'N', 5, 1000],
-  ['pullSeconds', 'For how long', 'seconds', 1, 600],
-  ['fewStitches', 'A join is thin under', 'stitches', 1, 100],
+  ['cylinderWidthMm', t`Small parts: width of the cylinder`, 'mm', 0.1, 200],
+  ['cylinderDepthMm', t`Small parts: its depth where it is most`, 'mm', 0.1, 400],
+  ['cylinderLeastDepthMm', t`Its depth where it is least`, 'mm', 0.1, 200],
+  ['cordMm', t`Longest free cord`, 'mm', 10, 5000],
+  ['loopMm', t`Widest loop, all round`, 'mm', 10, 5000],
+  ['pullN', t`Pull for a try`, 'N', 5, 1000],
+  ['pullSmallN', t`Pull for what is small`, 'N', 5, 1000],
+  ['smallMm', t`Small is up to`, 'mm', 1, 100],
+  ['seamN', t`Pull for a seam`, 'N', 5, 1000],
+  ['pullSeconds', t`For how long`, 'seconds', 1, 600],
+  ['fewStitches', t`A join is thin under`, 'stitches', 1, 100],
 ];
 
 /** Rules handed on as a file, taken from one, or set back. */
@@ -49,10 +50,10 @@ function RuleFiles() {
       const file = await openText();
       if (!file) return;
       const read = readRuleBook(file.text);
-      setSaid(read.ok ? 'These rules hold from now on.' : read.message);
+      setSaid(read.ok ? t`These rules hold from now on.` : read.message);
       if (read.ok) keep(read.book);
     } catch (reason) {
-      setSaid(reason instanceof Error ? reason.message : 'This file can’t be opened.');
+      setSaid(reason instanceof Error ? reason.message : t`This file can’t be opened.`);
     }
   };
   return (
@@ -64,12 +65,12 @@ function RuleFiles() {
       ) : null}
       <View flexDirection="row" flexWrap="wrap" gap="$2">
         <Press
-          label="Save as a file"
+          label={t`Save as a file`}
           icon={<Icon name="download" />}
           onPress={() => saveFile('hoppla-rules.json', writeRuleBook(book), 'application/json')}
         />
-        <Press label="Take from a file" onPress={() => void bring()} />
-        <Press label="As they came" disabled={changed.length === 0} onPress={() => keep(null)} />
+        <Press label={t`Take from a file`} onPress={() => void bring()} />
+        <Press label={t`As they came`} disabled={changed.length === 0} onPress={() => keep(null)} />
       </View>
     </>
   );
@@ -81,7 +82,7 @@ function changedWords(changed: readonly string[]): string[] {
     const [kind, key = '', what, who] = path.split('.');
     if (kind === 'figures') return figures.find(([figure]) => figure === key)?.[1] ?? key;
     const name = Object.hasOwn(shippedRules.rules, key) ? shippedRules.rules[key as RuleCode].name : key;
-    return what === 'weights' ? `${name} (${audienceWords[who as Audience]})` : `${name}, its words`;
+    return what === 'weights' ? `${name} (${audienceSaid[who as Audience]})` : t`${name}, its words`;
   });
   return [...new Set(words)];
 }
@@ -92,14 +93,10 @@ export function RuleFigures({ audience }: { audience: Audience | null }) {
   const changed = changedRules(book);
   return (
     <Card gap="$4">
-      <Title render="h2" margin={0}>
-        The figures
-      </Title>
-      <Quiet>
-        Taken from {shippedRules.rules['pressed-part'].source}. Change them where your law says otherwise.
-      </Quiet>
+      <Title render="h2" margin={0}>{t`The figures`}</Title>
+      <Quiet>{t`Taken from ${shippedRules.rules['pressed-part'].source}. Change them where your law says otherwise.`}</Quiet>
       {failed ? (
-        <Notice tone="wrong">the change is not kept: this browser’s storage is full or shut.</Notice>
+        <Notice tone="wrong">{t`the change is not kept: this browser’s storage is full or shut.`}</Notice>
       ) : null}
       <View gap="$4" style={cardGrid}>
         {figures.map(([key, label, unit, step, most]) => (
@@ -119,16 +116,14 @@ export function RuleFigures({ audience }: { audience: Audience | null }) {
               }
             />
             {changed.includes(`figures.${key}`) ? (
-              <Quiet>
-                Changed; it came as {shippedRules.figures[key]} {unit}.
-              </Quiet>
+              <Quiet>{t`Changed; it came as ${shippedRules.figures[key]} ${unit}.`}</Quiet>
             ) : null}
           </View>
         ))}
       </View>
       <RuleWeights audience={audience} />
       {changed.length > 0 ? (
-        <Quiet>Differs from how it came: {changedWords(changed).join('; ')}.</Quiet>
+        <Quiet>{t`Differs from how it came: ${changedWords(changed).join('; ')}.`}</Quiet>
       ) : null}
       <RuleFiles />
     </Card>

@@ -1,6 +1,7 @@
+import { t } from '../../core/words/language';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
-import { audienceWords, type Audience } from '../../core/safety/audience';
+import { audienceSaid, type Audience } from '../../core/safety/audience';
 import { changedRules, shippedRules, type RuleCode, type Weight } from '../../core/safety/ruleBook';
 import { useRules } from '../../data/rules';
 import { OneOf } from '../../ui/Choice';
@@ -9,10 +10,10 @@ import { Press } from '../../ui/Press';
 import { Body, Quiet } from '../../ui/text';
 
 const weightWords: Readonly<Record<Weight, string>> = {
-  stop: 'Stop',
-  look: 'Look',
-  note: 'Note',
-  none: 'Nothing',
+  stop: t`Stop`,
+  look: t`Look`,
+  note: t`Note`,
+  none: t`Nothing`,
 };
 const weights = (Object.keys(weightWords) as Weight[]).map(
   (weight) => [weight, weightWords[weight]] as const,
@@ -33,7 +34,7 @@ function RuleRow({ code, audience }: { code: RuleCode; audience: Audience }) {
     <View gap="$1">
       <OneOf wraps label={rule.name} options={weights} chosen={rule.weights[audience]} onChoose={put} />
       <Quiet>{rule.source}</Quiet>
-      {isChanged ? <Quiet>Changed; it came as {weightWords[shipped.weights[audience]]}.</Quiet> : null}
+      {isChanged ? <Quiet>{t`Changed; it came as ${weightWords[shipped.weights[audience]]}.`}</Quiet> : null}
     </View>
   );
 }
@@ -43,16 +44,16 @@ export function RuleWeights({ audience }: { audience: Audience | null }) {
   const { book } = useRules();
   const [open, setOpen] = useState(false);
   const who = audience ?? '3-and-over';
-  if (!open) return <Press label="How much each rule weighs" onPress={() => setOpen(true)} />;
+  if (!open) return <Press label={t`How much each rule weighs`} onPress={() => setOpen(true)} />;
   return (
     <View gap="$4">
-      <Body>For {audienceWords[who]}. “Stop” stops the toy, “Look” is to be looked at, “Note” is told.</Body>
+      <Body>{t`For ${audienceSaid[who]}. “Stop” stops the toy, “Look” is to be looked at, “Note” is told.`}</Body>
       <View gap="$4" style={cardGrid}>
         {(Object.keys(book.rules) as RuleCode[]).map((code) => (
           <RuleRow key={code} code={code} audience={who} />
         ))}
       </View>
-      <Press label="Close the rules" onPress={() => setOpen(false)} />
+      <Press label={t`Close the rules`} onPress={() => setOpen(false)} />
     </View>
   );
 }

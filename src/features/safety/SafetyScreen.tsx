@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useRouter } from 'expo-router';
 import { View } from '@tamagui/core';
 import { applyEdits } from '../../core/notation/applyEdits';
@@ -31,10 +32,10 @@ export function SafetyScreen() {
   return (
     <Fill>
       <Page
-        title="Child-safe"
+        title={t`Child-safe`}
         broad
         aside={<SaveLine name={nameOfToy(analysis)} />}
-        back={{ name: 'Back to the parts', go: () => router.replace(`/toy/${editor.id}`) }}
+        back={{ name: t`Back to the parts`, go: () => router.replace(`/toy/${editor.id}`) }}
         actions={<UndoButtons />}
       >
         <SaveTrouble />
@@ -42,17 +43,14 @@ export function SafetyScreen() {
         <View role="status">
           <Answer>
             {stops > 0
-              ? `${stops === 1 ? 'One thing stops' : `${stops} things stop`} it`
+              ? t`${stops === 1 ? t`One thing stops` : t`${stops} things stop`} it`
               : looks > 0
-                ? `${looks === 1 ? 'One thing' : `${looks} things`} to look at`
-                : 'Nothing found'}
+                ? t`${looks === 1 ? t`One thing` : t`${looks} things`} to look at`
+                : t`Nothing found`}
           </Answer>
-          <Body>
-            Hoppla looks at what the pattern says: sizes, openings, seams, hardware, cords. It can’t see your
-            yarn, your knots or your seams.
-          </Body>
+          <Body>{t`Hoppla looks at what the pattern says: sizes, openings, seams, hardware, cords. It can’t see your yarn, your knots or your seams.`}</Body>
         </View>
-        <CardList label="What was found">
+        <CardList label={t`What was found`}>
           {toldTogether(findings).map((told) => (
             <FindingCard key={`${told.first.code} ${told.messages.join()}`} told={told} onApply={apply} />
           ))}
@@ -60,11 +58,11 @@ export function SafetyScreen() {
         <HoldingCard audience={audience} onTake={apply} />
         <Press
           role="link"
-          label="Try it, and write it down"
+          label={t`Try it, and write it down`}
           onPress={() => router.push(`/toy/${editor.id}/record`)}
         />
         <RuleFigures audience={audience} />
-        <Quiet>{generalCaution} Watch a child with any toy.</Quiet>
+        <Quiet>{t`${generalCaution} Watch a child with any toy.`}</Quiet>
       </Page>
     </Fill>
   );

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useEffect, useState } from 'react';
 import { View } from '@tamagui/core';
 import { standingWords, type Standing, type TrialEntry } from '../../core/safety/record';
@@ -31,15 +32,15 @@ function Countdown({ seconds }: { seconds: number }) {
   return (
     <Row>
       <Press
-        label={endsAt === null ? `Count ${seconds} seconds` : 'Counting'}
+        label={endsAt === null ? t`Count ${seconds} seconds` : t`Counting`}
         disabled={endsAt !== null}
         onPress={() => {
           setLeft(seconds);
           setEndsAt(Date.now() + seconds * 1000);
         }}
       />
-      <View role="timer" aria-label="Seconds left">
-        <Answer>{isDone ? 'Time' : left}</Answer>
+      <View role="timer" aria-label={t`Seconds left`}>
+        <Answer>{isDone ? t`Time` : left}</Answer>
       </View>
     </Row>
   );
@@ -50,10 +51,10 @@ export type Outcome = Pick<TrialEntry, 'result' | 'forceN' | 'grams' | 'note'>;
 
 /** What the two ends of a trial are called, where held and failed say too little. */
 const endings: Partial<Record<Trial['kind'], Record<Outcome['result'], string>>> = {
-  cylinder: { held: 'Nothing goes in', failed: 'Something goes in' },
-  weigh: { held: 'As heavy as it was', failed: 'It has lost weight' },
+  cylinder: { held: t`Nothing goes in`, failed: t`Something goes in` },
+  weigh: { held: t`As heavy as it was`, failed: t`It has lost weight` },
 };
-const usualEndings: Record<Outcome['result'], string> = { held: 'It held', failed: 'It failed' };
+const usualEndings: Record<Outcome['result'], string> = { held: t`It held`, failed: t`It failed` };
 
 interface TryingProps {
   trial: Trial;
@@ -94,8 +95,8 @@ function Measuring({ trial: { kind, forceN, seconds }, measure: { value }, onMea
       />
       {isWeighed ? (
         <NumberStep
-          label="How heavy"
-          unit="g"
+          label={t`How heavy`}
+          unit={t`g`}
           value={value}
           step={1}
           least={0}
@@ -104,7 +105,7 @@ function Measuring({ trial: { kind, forceN, seconds }, measure: { value }, onMea
         />
       ) : (
         <NumberStep
-          label={`How hard, ${kilograms(value)} kg on the scale`}
+          label={t`How hard, ${kilograms(value)} kg on the scale`}
           unit="N"
           value={value}
           step={5}
@@ -124,7 +125,7 @@ function outcomeOf(
   note: string,
   result: Outcome['result'],
 ): Outcome {
-  const held = seconds === null || kind === 'weigh' ? '' : `, held ${Math.floor(taken?.heldSeconds ?? 0)} s`;
+  const held = seconds === null || kind === 'weigh' ? '' : t`, held ${Math.floor(taken?.heldSeconds ?? 0)} s`;
   const by = taken ? `${taken.device}${held}` : '';
   return {
     result,
@@ -152,13 +153,13 @@ function Trying({ trial, busy, onWrite }: TryingProps) {
       ) : null}
       {isShort ? (
         <Notice tone="plain" live>
-          {`Held for ${Math.floor(taken.heldSeconds)} of ${seconds} seconds. Pull again, or write down that it failed.`}
+          {t`Held for ${Math.floor(taken.heldSeconds)} of ${seconds} seconds. Pull again, or write down that it failed.`}
         </Notice>
       ) : null}
       <Field
-        label="A note, if you like"
+        label={t`A note, if you like`}
         value={note}
-        placeholder="what opened, what you did about it"
+        placeholder={t`what opened, what you did about it`}
         onChange={setNote}
       />
       <Row>
@@ -206,8 +207,8 @@ export function TrialCard({ standing, open, onOpen, ...trying }: TrialCardProps)
           </View>
           {open ? null : (
             <Press
-              label={standing === 'open' ? 'Try it' : 'Again'}
-              name={`Try: ${trialName(kind)}, ${of}`}
+              label={standing === 'open' ? t`Try it` : t`Again`}
+              name={t`Try: ${trialName(kind)}, ${of}`}
               onPress={onOpen}
             />
           )}

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { View } from '@tamagui/core';
 import type { Problem } from '../../core/notation/problem';
 import { Notice } from '../../ui/Notice';
@@ -16,8 +17,8 @@ export function LookAtThese({ sentences, open }: LookAtTheseProps) {
     <>
       {open.length > 0 ? (
         <Notice tone="look">
-          then to be settled:
-          <View gap="$1" paddingTop="$1" role="list" aria-label="Then to be settled">
+          {t`then to be settled:`}
+          <View gap="$1" paddingTop="$1" role="list" aria-label={t`Then to be settled`}>
             {open.map(({ code, part, message }, i) => (
               <Body key={`${code}${i}`} role="listitem">
                 {part ? `${part}: ` : ''}
@@ -29,8 +30,7 @@ export function LookAtThese({ sentences, open }: LookAtTheseProps) {
       ) : null}
       {sentences.length > 0 ? (
         <Notice tone="look">
-          {sentences.length === 1 ? 'this sentence names' : 'these sentences name'} a stitch by its number,
-          and that stitch now lies elsewhere. Look where it should be:
+          {t`${sentences.length === 1 ? t`this sentence names` : t`these sentences name`} a stitch by its number, and that stitch now lies elsewhere. Look where it should be:`}
           <View gap="$1" paddingTop="$1">
             {sentences.map((sentence) => (
               <Body key={sentence}>“{sentence}”</Body>

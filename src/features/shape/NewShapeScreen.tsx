@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Fill } from '../../ui/layout';
@@ -20,13 +21,9 @@ export function NewShapeScreen() {
   };
   return (
     <Fill>
-      {failed ? (
-        <Notice tone="wrong" live>
-          The browser would not save the toy. Try again.
-        </Notice>
-      ) : null}
+      {failed ? <Notice tone="wrong" live>{t`The browser would not save the toy. Try again.`}</Notice> : null}
       <ShapeScreen
-        back={{ name: 'Back to the shelf', go: () => router.replace('/') }}
+        back={{ name: t`Back to the shelf`, go: () => router.replace('/') }}
         onTake={(text) => void take(text)}
       />
     </Fill>

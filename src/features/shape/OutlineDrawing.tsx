@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useTheme, View as Box } from '@tamagui/core';
 import { useState } from 'react';
 import { Circle, Path, Svg } from 'react-native-svg';
@@ -98,7 +99,7 @@ export function OutlineDrawing(props: OutlineDrawingProps) {
         width={width}
         height={height}
         role="img"
-        aria-label={`${name}, its outline as it is and as it would be`}
+        aria-label={t`${name}, its outline as it is and as it would be`}
       >
         <Path
           d={pathOf(is, view, isStartBelow)}
@@ -117,7 +118,7 @@ export function OutlineDrawing(props: OutlineDrawingProps) {
         <Circle cx={at.x} cy={at.y} r={grip} fill={theme.marker?.val} />
       </Svg>
       <Handle
-        name="Corner of the outline. Arrow keys make it wider, narrower, longer, shorter."
+        name={t`Corner of the outline. Arrow keys make it wider, narrower, longer, shorter.`}
         x={at.x}
         y={at.y}
         onDrag={drawn}

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useRouter } from 'expo-router';
 import { useToy } from '../../data/useToy';
 import { ShapeScreen } from './ShapeScreen';
@@ -11,7 +12,7 @@ export function PartShapeScreen() {
     <ShapeScreen
       gauge={analysis.gauge}
       terms={analysis.pattern.terms.value}
-      back={{ name: 'Back to the toy', go: () => router.replace(`/toy/${editor.id}`) }}
+      back={{ name: t`Back to the toy`, go: () => router.replace(`/toy/${editor.id}`) }}
       onTake={take}
     />
   );

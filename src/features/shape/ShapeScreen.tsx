@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { View } from '@tamagui/core';
 import { sizeOfPart } from '../../core/toy/stuffedPart';
 import { useMemo, useState } from 'react';
@@ -26,12 +27,11 @@ const kinds = Object.keys(forms) as FormKind[];
 const smallest = 15;
 const largest = 400;
 
-const exactWords =
-  'As near to the shape as stitches come. Most rounds have several different steps to count.';
+const exactWords = t`As near to the shape as stitches come. Most rounds have several different steps to count.`;
 
 /** What rounds with one repeat cost. */
 const repeatWords = (start: number, offMm: number): string =>
-  `Each round is plain or one repeat, ${start} times. ${offMm < 1 ? 'It is as near to the shape as can be.' : `Where it is furthest from the shape it is ${sizeWords(offMm)} wider or narrower.`}`;
+  t`Each round is plain or one repeat, ${start} times. ${offMm < 1 ? t`It is as near to the shape as can be.` : t`Where it is furthest from the shape it is ${sizeWords(offMm)} wider or narrower.`}`;
 
 interface ShapeScreenProps {
   gauge?: Gauge;
@@ -57,7 +57,7 @@ export function ShapeScreen({ gauge = assumedGauge, terms = 'us', back, onTake }
   const toy = useMemo(
     () =>
       analyseToy(
-        `Toy: ${form.name}\nTerms: ${terms.toUpperCase()}\nGauge: ${gauge.widthMm} mm x ${gauge.heightMm} mm\n${text}`,
+        t`Toy: ${form.name}\nTerms: ${terms.toUpperCase()}\nGauge: ${gauge.widthMm} mm x ${gauge.heightMm} mm\n${text}`,
       ),
     [text, form.name, gauge, terms],
   );
@@ -71,18 +71,18 @@ export function ShapeScreen({ gauge = assumedGauge, terms = 'us', back, onTake }
   };
   return (
     <Page
-      title="Start from a shape"
-      aside={`${gauge.widthMm} × ${gauge.heightMm} mm a stitch${gauge.assumed ? ', assumed' : ''}`}
+      title={t`Start from a shape`}
+      aside={t`${gauge.widthMm} × ${gauge.heightMm} mm a stitch${gauge.assumed ? t`, assumed` : ''}`}
       back={back}
       broad
-      foot={<Press tone="primary" label="Take these rounds" onPress={() => onTake(text)} />}
+      foot={<Press tone="primary" label={t`Take these rounds`} onPress={() => onTake(text)} />}
     >
       <View gap="$4" $wide={{ flexDirection: 'row', gap: '$5' }}>
         <View gap="$4" $wide={halfWide}>
           <OneOf
             wraps
             unlabelled
-            label="Shape"
+            label={t`Shape`}
             options={kinds.map((key) => [key, forms[key].name])}
             chosen={kind}
             onChoose={choose}
@@ -90,20 +90,20 @@ export function ShapeScreen({ gauge = assumedGauge, terms = 'us', back, onTake }
           <View flexDirection="row" gap="$4" alignItems="center">
             <ToyPicture picture={picture} name={form.name} size={148} />
             <View flexGrow={1} flexShrink={1} flexBasis={0} gap="$1" role="status">
-              <Answer>{part?.checks.length ?? 0} rounds</Answer>
-              <Body>{widest} stitches at the widest</Body>
-              <Quiet>about {sizeWords(part ? sizeOfPart(part).widthMm : 0)} wide, stuffed</Quiet>
+              <Answer>{t`${part?.checks.length ?? 0} rounds`}</Answer>
+              <Body>{t`${widest} stitches at the widest`}</Body>
+              <Quiet>{t`about ${sizeWords(part ? sizeOfPart(part).widthMm : 0)} wide, stuffed`}</Quiet>
             </View>
           </View>
-          <Size label={kind === 'oval' ? 'Across' : 'Width'} value={width} onChange={setWidth} />
+          <Size label={kind === 'oval' ? t`Across` : t`Width`} value={width} onChange={setWidth} />
           {form.height !== null ? (
-            <Size label={kind === 'oval' ? 'Length' : 'Height'} value={height} onChange={setHeight} />
+            <Size label={kind === 'oval' ? t`Length` : t`Height`} value={height} onChange={setHeight} />
           ) : null}
           {kind === 'oval' ? null : (
             <View gap="$2">
               <OneOf
-                label="Every round a multiple of"
-                options={[...repeatStarts.map((n) => [String(n), String(n)] as const), ['exact', 'Any']]}
+                label={t`Every round a multiple of`}
+                options={[...repeatStarts.map((n) => [String(n), String(n)] as const), ['exact', t`Any`]]}
                 chosen={start === null ? 'exact' : String(start)}
                 onChoose={(key) => setStart(repeatStarts.find((n) => String(n) === key) ?? null)}
               />
@@ -111,7 +111,7 @@ export function ShapeScreen({ gauge = assumedGauge, terms = 'us', back, onTake }
             </View>
           )}
         </View>
-        <Card aria-label="The rounds" $wide={halfWide}>
+        <Card aria-label={t`The rounds`} $wide={halfWide}>
           {text
             .trim()
             .split('\n')
@@ -138,7 +138,7 @@ function Size({
   return (
     <Row role="group" aria-label={label}>
       <Press
-        name={`${label}: 5 mm less`}
+        name={t`${label}: 5 mm less`}
         icon={<Icon name="minus" />}
         disabled={value <= smallest}
         onPress={() => to(value - 5)}
@@ -150,7 +150,7 @@ function Size({
         <Quiet>{label}</Quiet>
       </View>
       <Press
-        name={`${label}: 5 mm more`}
+        name={t`${label}: 5 mm more`}
         icon={<Icon name="plus" />}
         disabled={value >= largest}
         onPress={() => to(value + 5)}

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { View } from '@tamagui/core';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
@@ -77,15 +78,15 @@ function StretchOnePart({ part }: { part: PartAnalysis }) {
   const back = () => router.replace(`/toy/${editor.id}/${idOf(part)}?view=rounds`);
   return (
     <Page
-      title="Stretch"
+      title={t`Stretch`}
       aside={part.source.name}
-      back={{ name: `Back to ${part.source.name}`, go: back }}
+      back={{ name: t`Back to ${part.source.name}`, go: back }}
       actions={<UndoButtons />}
       broad
       foot={
         <Press
           tone="primary"
-          label={isSame ? 'Draw at the corner, or choose a size' : 'Work it so'}
+          label={isSame ? t`Draw at the corner, or choose a size` : t`Work it so`}
           disabled={!isStretched(found) || isSame}
           onPress={() => {
             if (!isStretched(found)) return;
@@ -115,9 +116,7 @@ function StretchOnePart({ part }: { part: PartAnalysis }) {
         <View gap="$3" $wide={halfWide}>
           {isStretched(found) && !isSame ? (
             <>
-              <Title render="h2" margin={0}>
-                What would change
-              </Title>
+              <Title render="h2" margin={0}>{t`What would change`}</Title>
               <LookAtThese sentences={found.toLookAt} open={stretching.open} />
               <Changes changes={changes} countsStay={false} />
             </>
@@ -135,13 +134,9 @@ function ComesTo({ found, after, own }: { found: StretchedPart; after: PartAnaly
   const size = ({ acrossMm, alongMm }: WantedSize) => sizesWords([acrossMm, alongMm]);
   return (
     <View role="status" gap="$1">
-      <Answer>
-        {found.counts.length} rounds, {Math.max(...found.counts)} at the widest
-      </Answer>
-      <Body>
-        about {size(is)}, stuffed; now {size(own)}
-      </Body>
-      <Quiet>So near as whole stitches come. What was plain or one repeat stays so.</Quiet>
+      <Answer>{t`${found.counts.length} rounds, ${Math.max(...found.counts)} at the widest`}</Answer>
+      <Body>{t`about ${size(is)}, stuffed; now ${size(own)}`}</Body>
+      <Quiet>{t`So near as whole stitches come. What was plain or one repeat stays so.`}</Quiet>
     </View>
   );
 }
@@ -160,12 +155,12 @@ function Asked({ part, stretching }: { part: PartAnalysis; stretching: Stretchin
   const { lying } = part.source;
   const isClosed = part.stops.closing?.how === 'gather';
   const roundWords =
-    round === 0 ? 'as it is' : round === 1 ? 'a ball or an egg' : `${Math.round(round * 100)} %`;
+    round === 0 ? t`as it is` : round === 1 ? t`a ball or an egg` : `${Math.round(round * 100)} %`;
   return (
     <>
       <MeasureStep
-        label={lying ? 'Across' : 'Width'}
-        unit="mm"
+        label={lying ? t`Across` : t`Width`}
+        unit={t`mm`}
         value={wanted.acrossMm}
         step={stepMm}
         least={smallestMm}
@@ -173,8 +168,8 @@ function Asked({ part, stretching }: { part: PartAnalysis; stretching: Stretchin
         onChange={(acrossMm) => want({ ...wanted, acrossMm })}
       />
       <MeasureStep
-        label={lying ? 'Length' : 'Height'}
-        unit="mm"
+        label={lying ? t`Length` : t`Height`}
+        unit={t`mm`}
         value={wanted.alongMm}
         step={stepMm}
         least={smallestMm}
@@ -183,7 +178,7 @@ function Asked({ part, stretching }: { part: PartAnalysis; stretching: Stretchin
       />
       {isClosed ? (
         <Slider
-          label="Rounder"
+          label={t`Rounder`}
           words={roundWords}
           value={round}
           least={0}
@@ -201,7 +196,7 @@ function Asked({ part, stretching }: { part: PartAnalysis; stretching: Stretchin
 function RoundsOf({ part: { source } }: { part: PartAnalysis }) {
   const lines = [...new Map(source.rounds.map(({ line, text }) => [line, text])).values()];
   return (
-    <Card aria-label="The rounds" role="region" gap="$1">
+    <Card aria-label={t`The rounds`} role="region" gap="$1">
       {lines.map((line, index) => (
         <Body key={index}>{line}</Body>
       ))}

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { View } from '@tamagui/core';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
@@ -48,15 +49,15 @@ export function StretchToy() {
   const isNothing = !found || found.left.length === analysis.parts.length;
   return (
     <Page
-      title="Another size"
+      title={t`Another size`}
       aside={nameOfToy(analysis)}
-      back={{ name: 'Back to the toy', go: back }}
+      back={{ name: t`Back to the toy`, go: back }}
       actions={<UndoButtons />}
       broad
       foot={
         <Press
           tone="primary"
-          label={isNothing ? 'Choose a height' : 'Work it so'}
+          label={isNothing ? t`Choose a height` : t`Work it so`}
           disabled={isNothing}
           onPress={() => {
             if (!found) return;
@@ -83,19 +84,19 @@ function ComesTo({ stretching: { was, wanted, setWanted, next } }: { stretching:
   const is = useMemo(() => heightOfToy(next), [next]);
   const words =
     wanted === was
-      ? 'As it is.'
-      : `Now ${sizeWords(was)}. Asked for ${sizeAfter(wanted)}: so near as whole stitches and rounds come.`;
+      ? t`As it is.`
+      : t`Now ${sizeWords(was)}. Asked for ${sizeAfter(wanted)}: so near as whole stitches and rounds come.`;
   return (
     <>
       <AssembledDrawing toy={next} name={nameOfToy(next)} yaw={0} pulled={0} height={300} />
       <View role="status" gap="$1">
-        <Answer>about {sizeWords(is)} high</Answer>
+        <Answer>{t`about ${sizeWords(is)} high`}</Answer>
         <Body>{words}</Body>
-        <Quiet>Another yarn makes a toy larger or smaller too, without any round changed: see Yarn.</Quiet>
+        <Quiet>{t`Another yarn makes a toy larger or smaller too, without any round changed: see Yarn.`}</Quiet>
       </View>
       <MeasureStep
-        label="Height of the toy"
-        unit="mm"
+        label={t`Height of the toy`}
+        unit={t`mm`}
         value={wanted}
         step={stepMm}
         least={Math.min(smallestMm, was)}
@@ -117,8 +118,8 @@ function HadToGive({ stretching: { found, next } }: { stretching: Stretching }) 
     <>
       {left.length > 0 ? (
         <Notice tone="look">
-          {left.length === 1 ? 'one part stays as it is.' : `${left.length} parts stay as they are.`}
-          <View gap="$1" paddingTop="$1" role="list" aria-label="Parts that stay as they are">
+          {left.length === 1 ? t`one part stays as it is.` : t`${left.length} parts stay as they are.`}
+          <View gap="$1" paddingTop="$1" role="list" aria-label={t`Parts that stay as they are`}>
             {left.map(({ part, because }) => (
               <Body key={part} role="listitem">
                 {notStretchedWords(part, because)}
@@ -128,9 +129,7 @@ function HadToGive({ stretching: { found, next } }: { stretching: Stretching }) 
         </Notice>
       ) : null}
       <LookAtThese sentences={toLookAt} open={open} />
-      <Title render="h2" margin={0}>
-        What would change
-      </Title>
+      <Title render="h2" margin={0}>{t`What would change`}</Title>
       <Changes changes={changes} countsStay={false} />
     </>
   );

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
@@ -19,8 +20,8 @@ import { SaveLine } from '../toy/SaveLine';
 import { BesideToy, OffPaper, Paper, PaperFoot } from './Paper';
 
 const termWords: readonly [Terms, string][] = [
-  ['us', 'US terms'],
-  ['uk', 'UK terms'],
+  ['us', t`US terms`],
+  ['uk', t`UK terms`],
 ];
 const handWords: readonly [Reader['hand'], string][] = [
   ['right', 'Right-handed'],
@@ -32,23 +33,23 @@ function Keep({ pattern, photos }: { pattern: WrittenPattern; photos: readonly P
   const name = fileName(pattern.title);
   return (
     <PaperFoot>
-      <Press grow tone="primary" label="Print" onPress={() => window.print()} />
+      <Press grow tone="primary" label={t`Print`} onPress={() => window.print()} />
       <Press
         grow
-        label="Text"
-        name="Save as text that Hoppla reads"
+        label={t`Text`}
+        name={t`Save as text that Hoppla reads`}
         onPress={() => saveFile(`${name}-pattern.txt`, pattern.text, 'text/plain')}
       />
       <Press
         grow
-        label="Page"
-        name="Save as a page with its drawings"
+        label={t`Page`}
+        name={t`Save as a page with its drawings`}
         onPress={() => saveFile(`${name}-pattern.html`, patternHtml(pattern, photos), 'text/html')}
       />
       <Press
         grow
-        label="Markdown"
-        name="Save as Markdown"
+        label={t`Markdown`}
+        name={t`Save as Markdown`}
         onPress={() => saveFile(`${name}-pattern.md`, patternMarkdown(pattern), 'text/markdown')}
       />
     </PaperFoot>
@@ -65,12 +66,12 @@ interface OwnPhotosProps {
 function OwnPhotos({ photos, chosen, onChoose }: OwnPhotosProps) {
   if (photos.length === 0) return null;
   return (
-    <View gap="$1" role="group" aria-label="Your photos in it">
-      <Quiet>Your photos in it</Quiet>
+    <View gap="$1" role="group" aria-label={t`Your photos in it`}>
+      <Quiet>{t`Your photos in it`}</Quiet>
       <View flexDirection="row" flexWrap="wrap" gap="$2">
         {photos.slice(0, mostPhotos).map((photo, i) => {
           const isIn = chosen.includes(photo);
-          const words = photo.words || `Photo ${i + 1}`;
+          const words = photo.words || t`Photo ${i + 1}`;
           return (
             <Press
               key={photo.at}
@@ -107,19 +108,19 @@ export function ForOthersScreen() {
   return (
     <Fill>
       <Page
-        title="For others"
+        title={t`For others`}
         aside={<SaveLine name={pattern.title} />}
-        back={{ name: 'Back to the sheet', go: () => router.replace(`/toy/${editor.id}/sheet`) }}
+        back={{ name: t`Back to the sheet`, go: () => router.replace(`/toy/${editor.id}/sheet`) }}
         scrolls={false}
       >
         <OffPaper>
           <View padding="$3" paddingTop={0} gap="$2" maxWidth={800}>
             <View gap="$2" $wide={{ flexDirection: 'row', gap: '$4' }}>
               <View flexGrow={1}>
-                <OneOf label="Terms" unlabelled options={termWords} chosen={terms} onChoose={setTerms} />
+                <OneOf label={t`Terms`} unlabelled options={termWords} chosen={terms} onChoose={setTerms} />
               </View>
               <View flexGrow={1}>
-                <OneOf label="Hand" unlabelled options={handWords} chosen={hand} onChoose={setHand} />
+                <OneOf label={t`Hand`} unlabelled options={handWords} chosen={hand} onChoose={setHand} />
               </View>
             </View>
             <OwnPhotos photos={photos} chosen={chosen} onChoose={setChosen} />
@@ -131,7 +132,7 @@ export function ForOthersScreen() {
           </View>
         </OffPaper>
         <BesideToy>
-          <Paper label="The pattern for others" html={html} />
+          <Paper label={t`The pattern for others`} html={html} />
         </BesideToy>
         <Keep pattern={pattern} photos={chosen} />
       </Page>

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { createElement, useMemo, type ReactNode } from 'react';
 import { useMedia, View } from '@tamagui/core';
 import { sheetCss } from '../../core/toy/sheet/sheetHtml';
@@ -70,9 +71,7 @@ function ToyBeside() {
   return (
     <View width={420} padding="$4" gap="$3">
       <AssembledDrawing toy={analysis} name={nameOfToy(analysis)} yaw={0} pulled={0} height={420} />
-      <Body>
-        About {sizeWords(heightMm)} high, {sizeAfter(widthMm)} wide, {sizeAfter(depthMm)} deep.
-      </Body>
+      <Body>{t`About ${sizeWords(heightMm)} high, ${sizeAfter(widthMm)} wide, ${sizeAfter(depthMm)} deep.`}</Body>
     </View>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { Fill } from '../../ui/layout';
@@ -25,33 +26,33 @@ export function SheetScreen() {
   return (
     <Fill>
       <Page
-        title="Sheet"
+        title={t`Sheet`}
         aside={<SaveLine name={sheet.title} />}
-        back={{ name: 'Back to the shelf', go: () => router.replace('/') }}
+        back={{ name: t`Back to the shelf`, go: () => router.replace('/') }}
         scrolls={false}
       >
         <BesideToy>
-          <Paper label="The sheet" html={html} />
+          <Paper label={t`The sheet`} html={html} />
         </BesideToy>
         <PaperFoot>
-          <Press grow tone="primary" label="Print" icon={null} onPress={() => window.print()} />
+          <Press grow tone="primary" label={t`Print`} icon={null} onPress={() => window.print()} />
           <Press
             tight
-            label="Save"
-            name="Download as Markdown"
+            label={t`Save`}
+            name={t`Download as Markdown`}
             icon={<Icon name="download" />}
             onPress={() => saveFile(`${fileName(sheet.title)}.md`, sheetMarkdown(sheet), 'text/markdown')}
           />
           <Press
             tight
-            label="For others"
-            name="The pattern for others"
+            label={t`For others`}
+            name={t`The pattern for others`}
             onPress={() => router.push(`/toy/${editor.id}/pattern`)}
           />
           <Press
             tight
-            label="To cut"
-            name="Templates to cut"
+            label={t`To cut`}
+            name={t`Templates to cut`}
             onPress={() => router.push(`/toy/${editor.id}/templates`)}
           />
         </PaperFoot>

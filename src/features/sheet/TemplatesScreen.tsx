@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
@@ -17,7 +18,7 @@ import { OffPaper, Paper, PaperFoot } from './Paper';
 
 const sheets: readonly (readonly [PaperName, string])[] = [
   ['A4', 'A4'],
-  ['Letter', 'Letter'],
+  ['Letter', t`Letter`],
 ];
 
 /** Pieces of felt at their real size, to print, cut out and lay on. */
@@ -36,30 +37,27 @@ export function TemplatesScreen() {
   return (
     <Fill>
       <Page
-        title="Templates"
+        title={t`Templates`}
         aside={<SaveLine name={title} />}
-        back={{ name: 'Back to the sheet', go: () => router.replace(`/toy/${editor.id}/sheet`) }}
+        back={{ name: t`Back to the sheet`, go: () => router.replace(`/toy/${editor.id}/sheet`) }}
         scrolls={false}
       >
         {templates.length === 0 ? (
-          <Empty>
-            Nothing of this toy is cut. A felt nose, cheeks, a patch, felt behind the eyes or ears that are
-            laid flat have their outline here.
-          </Empty>
+          <Empty>{t`Nothing of this toy is cut. A felt nose, cheeks, a patch, felt behind the eyes or ears that are laid flat have their outline here.`}</Empty>
         ) : (
           <>
             <OffPaper>
               <View paddingHorizontal="$4" paddingBottom="$3">
-                <OneOf label="Paper" options={sheets} chosen={paper} onChoose={setPaper} />
+                <OneOf label={t`Paper`} options={sheets} chosen={paper} onChoose={setPaper} />
               </View>
             </OffPaper>
-            <Paper label="Templates at their real size" html={html} />
+            <Paper label={t`Templates at their real size`} html={html} />
             <PaperFoot>
-              <Press grow tone="primary" label="Print" onPress={() => window.print()} />
+              <Press grow tone="primary" label={t`Print`} onPress={() => window.print()} />
               <Press
                 grow
-                label="Drawing"
-                name="Save the drawings"
+                label={t`Drawing`}
+                name={t`Save the drawings`}
                 icon={<Icon name="download" />}
                 onPress={save}
               />

@@ -1,5 +1,6 @@
+import { t } from '../../core/words/language';
 import { useRouter } from 'expo-router';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { View } from '@tamagui/core';
 import { limits } from '../../core/notation/limits';
 import { bringing } from '../../data/bring';
@@ -42,7 +43,7 @@ export function ShelfScreen() {
     try {
       await act();
     } catch (reason) {
-      setSaid(reason instanceof Error && reason.message ? reason.message : 'That did not work. Try again.');
+      setSaid(reason instanceof Error && reason.message ? reason.message : t`That did not work. Try again.`);
     }
   };
   const open = (id: string) => router.push(`/toy/${id}`);
@@ -64,7 +65,7 @@ export function ShelfScreen() {
       }
       if (file.text.length > limits.textSigns)
         throw new Error(
-          `This file has ${Math.ceil(file.text.length / 1000)} thousand signs: too long for one toy (up to ${limits.textSigns / 1000}). Divide it and open one toy at a time.`,
+          t`This file has ${Math.ceil(file.text.length / 1000)} thousand signs: too long for one toy (up to ${limits.textSigns / 1000}). Divide it and open one toy at a time.`,
         );
       bring(file.text);
     });
@@ -80,19 +81,25 @@ export function ShelfScreen() {
         await restore.mutateAsync(removed.toy);
       } catch {
         throw new Error(
-          `The browser would not take ${removed.name} back. It is not lost while this page stays open: try again.`,
+          t`The browser would not take ${removed.name} back. It is not lost while this page stays open: try again.`,
         );
       }
       setRemoved(null);
     });
   const ways = (
     <View gap="$2">
-      <Press tone="primary" label="Paste a pattern" onPress={() => router.push('/new')} />
+      <Press tone="primary" label={t`Paste a pattern`} onPress={() => router.push('/new')} />
       <View flexDirection="row" gap="$2">
-        <Press grow tight label="A shape" name="Start from a shape" onPress={() => router.push('/shape')} />
-        <Press grow tight label="As I go" name="Write as I go" onPress={() => void invent()} />
-        <Press grow tight label="Blank" name="Start a blank part" onPress={() => void blank()} />
-        <Press grow tight label="A file" name="Open a file" onPress={() => void importFile()} />
+        <Press
+          grow
+          tight
+          label={t`A shape`}
+          name={t`Start from a shape`}
+          onPress={() => router.push('/shape')}
+        />
+        <Press grow tight label={t`As I go`} name={t`Write as I go`} onPress={() => void invent()} />
+        <Press grow tight label={t`Blank`} name={t`Start a blank part`} onPress={() => void blank()} />
+        <Press grow tight label={t`A file`} name={t`Open a file`} onPress={() => void importFile()} />
       </View>
     </View>
   );
@@ -101,26 +108,30 @@ export function ShelfScreen() {
   return (
     <Page
       title="Hoppla"
-      aside="Your shelf"
+      aside={t`Your shelf`}
       actions={
         <View flexDirection="row" gap="$2">
-          <Press tight label="Hands" name="My hands and tools" onPress={() => router.push('/hands')} />
-          <Press tight label="Yarns" name="Yarn shelf" onPress={() => router.push('/yarns')} />
-          <Press tight label="To buy" onPress={() => router.push('/buy')} />
+          <Press tight label={t`Hands`} name={t`My hands and tools`} onPress={() => router.push('/hands')} />
+          <Press tight label={t`Yarns`} name={t`Yarn shelf`} onPress={() => router.push('/yarns')} />
+          <Press tight label={t`To buy`} onPress={() => router.push('/buy')} />
         </View>
       }
       foot={(toys && !empty) || error ? ways : undefined}
       broad
     >
       {error ? (
-        <Notice tone="wrong" live actions={<Press label="Try again" onPress={() => void refetch()} />}>
-          The shelf could not be read from this browser. Nothing was changed.
-        </Notice>
+        <Notice
+          tone="wrong"
+          live
+          actions={<Press label={t`Try again`} onPress={() => void refetch()} />}
+        >{t`The shelf could not be read from this browser. Nothing was changed.`}</Notice>
       ) : null}
       {seeding.failed ? (
-        <Notice tone="wrong" live actions={<Press label="Try again" onPress={seeding.retry} />}>
-          The demo toys could not be put on the shelf. None of them is there yet.
-        </Notice>
+        <Notice
+          tone="wrong"
+          live
+          actions={<Press label={t`Try again`} onPress={seeding.retry} />}
+        >{t`The demo toys could not be put on the shelf. None of them is there yet.`}</Notice>
       ) : null}
       {said ? (
         <Notice tone="wrong" live>
@@ -128,27 +139,13 @@ export function ShelfScreen() {
         </Notice>
       ) : null}
       {removed ? (
-        <Notice tone="plain" live actions={<Press label="Put it back" onPress={() => void putBack()} />}>
-          {removed.name} is off the shelf.
+        <Notice tone="plain" live actions={<Press label={t`Put it back`} onPress={() => void putBack()} />}>
+          {t`${removed.name} is off the shelf.`}
         </Notice>
       ) : null}
       <ShelfFileNotice shelf={whole} attempt={attempt} />
-      {isPending ? <Body color="$quiet">Looking at the shelf …</Body> : null}
-      {empty ? (
-        <View gap="$4" paddingVertical="$5">
-          <View gap="$2">
-            <Title render="h2" margin={0} fontSize="$6" lineHeight="$6">
-              Bring a pattern
-            </Title>
-            <Body>
-              Paste the rounds of a head or a body. Hoppla counts them, finds the front, and tells you between
-              which rounds and in which holes the eyes go, and when to stop for them.
-            </Body>
-          </View>
-          {ways}
-          <Press label="Look at the Pondside demo toys" onPress={() => void demo()} />
-        </View>
-      ) : null}
+      {isPending ? <Body color="$quiet">{t`Looking at the shelf …`}</Body> : null}
+      {empty ? <EmptyShelf ways={ways} onDemo={() => void demo()} /> : null}
       <ToyList
         toys={toys ?? []}
         onOpen={open}
@@ -157,6 +154,20 @@ export function ShelfScreen() {
       />
       {toys && !empty ? <KeepAll onSave={() => void attempt(whole.save)} /> : null}
     </Page>
+  );
+}
+
+/** What stands where no toy is yet: what Hoppla is for, and how to begin. */
+function EmptyShelf({ ways, onDemo }: { ways: ReactNode; onDemo: () => void }) {
+  return (
+    <View gap="$4" paddingVertical="$5">
+      <View gap="$2">
+        <Title render="h2" margin={0} fontSize="$6" lineHeight="$6">{t`Bring a pattern`}</Title>
+        <Body>{t`Paste the rounds of a head or a body. Hoppla counts them, finds the front, and tells you between which rounds and in which holes the eyes go, and when to stop for them.`}</Body>
+      </View>
+      {ways}
+      <Press label={t`Look at the Pondside demo toys`} onPress={onDemo} />
+    </View>
   );
 }
 

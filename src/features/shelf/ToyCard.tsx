@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useRouter } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { Pressable } from 'react-native';
@@ -39,7 +40,7 @@ function CardFrame({ name, face, children }: { name: string; face: ReactNode; ch
           <Press
             tone="quiet"
             icon={<Icon name="more" />}
-            name={`${more ? 'Less' : 'More'} for ${name}`}
+            name={t`${more ? t`Less` : t`More`} for ${name}`}
             onPress={() => setMore(!more)}
           />
         </View>
@@ -77,8 +78,8 @@ async function exportToy(id: string, name: string, readable: boolean): Promise<v
   );
 }
 
-const notDeleted = 'The browser would not delete it. It is still here: try again.';
-const notExported = 'The browser would not read it just now. Try again.';
+const notDeleted = () => t`The browser would not delete it. It is still here: try again.`;
+const notExported = () => t`The browser would not read it just now. Try again.`;
 
 /** One toy on the shelf: its picture, its name, what comes next, and what can be done with it. */
 export function ToyCard({
@@ -99,11 +100,11 @@ export function ToyCard({
     if (wanted && wanted !== name)
       void attempt(
         rename.mutateAsync({ id, name: wanted }),
-        'The browser would not save the new name. Try again.',
+        t`The browser would not save the new name. Try again.`,
       );
   };
   const face = (
-    <Pressable role="link" aria-label={`Open ${name}`} onPress={onOpen} style={{ flex: 1, minWidth: 0 }}>
+    <Pressable role="link" aria-label={t`Open ${name}`} onPress={onOpen} style={{ flex: 1, minWidth: 0 }}>
       <View flexDirection="row" gap="$3" padding="$3" alignItems="center">
         <ToyPicture picture={card.picture} name={name} size={88} />
         <View flexGrow={1} flexShrink={1} flexBasis={0} minWidth={0}>
@@ -111,7 +112,7 @@ export function ToyCard({
             {name}
           </Title>
           <Body>{card.next}</Body>
-          <Quiet>{card.parts === 1 ? '1 part' : `${card.parts} parts`}</Quiet>
+          <Quiet>{card.parts === 1 ? t`1 part` : t`${card.parts} parts`}</Quiet>
         </View>
       </View>
     </Pressable>
@@ -120,36 +121,36 @@ export function ToyCard({
     <CardFrame name={name} face={face}>
       {naming === null ? (
         <View flexDirection="row" flexWrap="wrap" gap="$2">
-          <Press label="Rename" onPress={() => setNaming(name)} />
+          <Press label={t`Rename`} onPress={() => setNaming(name)} />
           <Press
-            label="Duplicate"
+            label={t`Duplicate`}
             onPress={() =>
               void attempt(
                 duplicate.mutateAsync({ id, name }),
-                'The browser would not save the copy. Try again.',
+                t`The browser would not save the copy. Try again.`,
               )
             }
           />
-          <Press label="Compare" onPress={() => router.push(`/toy/${id}/versions`)} />
-          <Press label="Hand it on" onPress={() => router.push(`/toy/${id}/hand-on`)} />
-          <Press label="Export" onPress={() => void attempt(exportToy(id, name, true), notExported)} />
+          <Press label={t`Compare`} onPress={() => router.push(`/toy/${id}/versions`)} />
+          <Press label={t`Hand it on`} onPress={() => router.push(`/toy/${id}/hand-on`)} />
+          <Press label={t`Export`} onPress={() => void attempt(exportToy(id, name, true), notExported())} />
           <Press
             tone="danger"
-            label="Delete"
+            label={t`Delete`}
             onPress={() =>
               void attempt(
                 remove.mutateAsync(id).then((removed) => onRemoved(removed, name)),
-                notDeleted,
+                notDeleted(),
               )
             }
           />
         </View>
       ) : (
         <View gap="$2">
-          <Field label="New name" value={naming} onChange={setNaming} onDone={saveName} />
+          <Field label={t`New name`} value={naming} onChange={setNaming} onDone={saveName} />
           <View flexDirection="row" gap="$2">
-            <Press tone="primary" label="Save the name" onPress={saveName} />
-            <Press label="Leave it" onPress={() => setNaming(null)} />
+            <Press tone="primary" label={t`Save the name`} onPress={saveName} />
+            <Press label={t`Leave it`} onPress={() => setNaming(null)} />
           </View>
         </View>
       )}
@@ -166,16 +167,16 @@ export function DamagedCard({
 }: { toy: Extract<ShelfToy, { kind: 'damaged' }> } & CardCalls) {
   const { remove } = useShelfActions();
   const attempt = useAttempt(onTrouble);
-  const name = toy.name ?? 'A toy that can’t be read';
+  const name = toy.name ?? t`A toy that can’t be read`;
   const face = (
     <View flexGrow={1} flexShrink={1} flexBasis={0} minWidth={0} padding="$3" gap="$1">
       <Title render="h2" margin={0}>
         {name}
       </Title>
-      <Body color="$danger">Can’t be read</Body>
+      <Body color="$danger">{t`Can’t be read`}</Body>
       <Quiet>{toy.why}</Quiet>
       <View flexDirection="row" paddingTop="$1">
-        <Press label="See and mend it" name={`See and mend ${name}`} onPress={onOpen} />
+        <Press label={t`See and mend it`} name={t`See and mend ${name}`} onPress={onOpen} />
       </View>
     </View>
   );
@@ -183,16 +184,16 @@ export function DamagedCard({
     <CardFrame name={name} face={face}>
       <View flexDirection="row" flexWrap="wrap" gap="$2">
         <Press
-          label="Save it as it is"
-          onPress={() => void attempt(exportToy(toy.id, name, false), notExported)}
+          label={t`Save it as it is`}
+          onPress={() => void attempt(exportToy(toy.id, name, false), notExported())}
         />
         <Press
           tone="danger"
-          label="Delete"
+          label={t`Delete`}
           onPress={() =>
             void attempt(
               remove.mutateAsync(toy.id).then((removed) => onRemoved(removed, name)),
-              notDeleted,
+              notDeleted(),
             )
           }
         />

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { memo, startTransition, useEffect, useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
 import type { RemovedToy, ShelfToy } from '../../data/shelf';
@@ -22,10 +23,10 @@ export function calledSo(toys: readonly ShelfToy[], wanted: string): readonly Sh
 
 /** In which order toys stand. */
 type Order = 'newest' | 'name' | 'oldest';
-const orders: readonly (readonly [Order, string])[] = [
-  ['newest', 'Newest first'],
-  ['oldest', 'Oldest first'],
-  ['name', 'By name'],
+const orders = (): readonly (readonly [Order, string])[] => [
+  ['newest', t`Newest first`],
+  ['oldest', t`Oldest first`],
+  ['name', t`By name`],
 ];
 
 /** The toys as they come, the newest first, in another order. */
@@ -59,8 +60,8 @@ const CardOf = memo(function CardOf({ toy, onOpen, onRemoved, onTrouble }: CardO
   const calls = { onOpen: () => onOpen(toy.id), onRemoved, onTrouble };
   return (
     <Guard
-      what={toy.kind === 'kept' ? `The card of ${toy.card.name}` : 'A card'}
-      actions={<Press label="Open it" onPress={calls.onOpen} />}
+      what={toy.kind === 'kept' ? t`The card of ${toy.card.name}` : t`A card`}
+      actions={<Press label={t`Open it`} onPress={calls.onOpen} />}
       resetKeys={[toy]}
     >
       {toy.kind === 'kept' ? <ToyCard toy={toy} {...calls} /> : <DamagedCard toy={toy} {...calls} />}
@@ -89,14 +90,19 @@ export function ToyList({ toys, onOpen, onRemoved, onTrouble }: ToyListProps) {
     <>
       {isLong ? (
         <View gap="$2">
-          <Field label="Find a toy" value={wanted} placeholder="a part of its name" onChange={setWanted} />
-          <OneOf label="Order" unlabelled options={orders} chosen={order} onChoose={setOrder} />
+          <Field
+            label={t`Find a toy`}
+            value={wanted}
+            placeholder={t`a part of its name`}
+            onChange={setWanted}
+          />
+          <OneOf label={t`Order`} unlabelled options={orders()} chosen={order} onChoose={setOrder} />
         </View>
       ) : null}
       {toys.length > 0 && found.length === 0 ? (
-        <Quiet role="status">No toy on the shelf is called so.</Quiet>
+        <Quiet role="status">{t`No toy on the shelf is called so.`}</Quiet>
       ) : null}
-      <View render="ul" margin={0} padding={0} gap="$3" style={cardGrid} aria-label="Toys">
+      <View render="ul" margin={0} padding={0} gap="$3" style={cardGrid} aria-label={t`Toys`}>
         {found.slice(0, shown).map((toy) => (
           <CardOf key={toy.id} toy={toy} onOpen={onOpen} onRemoved={onRemoved} onTrouble={onTrouble} />
         ))}

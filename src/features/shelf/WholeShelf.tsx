@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
@@ -13,10 +14,10 @@ const toys = (count: number): string => `${count} ${count === 1 ? 'toy' : 'toys'
 /** What came of a shelf file, for the maker. */
 function broughtWords(count: number, { same, unread }: UnpackedShelf): string {
   const parts = [
-    count === 0 ? 'No toy was new.' : `${toys(count)} came to the shelf.`,
-    same > 0 ? `${toys(same)} were here already, just so.` : '',
+    count === 0 ? t`No toy was new.` : t`${toys(count)} came to the shelf.`,
+    same > 0 ? t`${toys(same)} were here already, just so.` : '',
     unread.length > 0
-      ? `${unread.length} of its files could not be read: ${unread.map(({ file, why }) => `${file} (${why})`).join(', ')}`
+      ? t`${unread.length} of its files could not be read: ${unread.map(({ file, why }) => `${file} (${why})`).join(', ')}`
       : '',
   ];
   return parts.filter(Boolean).join(' ');
@@ -81,13 +82,12 @@ export function ShelfFileNotice({
       live
       actions={
         <>
-          <Press label="Bring copies of them" onPress={() => void attempt(() => answer(asked, true))} />
-          <Press label="Leave mine as they are" onPress={() => void attempt(() => answer(asked, false))} />
+          <Press label={t`Bring copies of them`} onPress={() => void attempt(() => answer(asked, true))} />
+          <Press label={t`Leave mine as they are`} onPress={() => void attempt(() => answer(asked, false))} />
         </>
       }
     >
-      {toys(asked.doubles.length)} of this file {asked.doubles.length === 1 ? 'is' : 'are'} on your shelf with
-      another text: {names}.
+      {t`${toys(asked.doubles.length)} of this file ${asked.doubles.length === 1 ? t`is` : t`are`} on your shelf with another text: ${names}.`}
     </Notice>
   );
 }
@@ -96,11 +96,8 @@ export function ShelfFileNotice({
 export function KeepAll({ onSave }: { onSave: () => void }) {
   return (
     <View gap="$1" paddingTop="$3" alignItems="flex-start">
-      <Press label="Save the whole shelf" onPress={onSave} />
-      <Quiet>
-        One file with every toy, its record, what you are making, your yarns and what you set. “A file” brings
-        it back, here or on another phone.
-      </Quiet>
+      <Press label={t`Save the whole shelf`} onPress={onSave} />
+      <Quiet>{t`One file with every toy, its record, what you are making, your yarns and what you set. “A file” brings it back, here or on another phone.`}</Quiet>
     </View>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useMemo } from 'react';
 import Svg, { Circle, G, Path } from 'react-native-svg';
 import { View } from '@tamagui/core';
@@ -43,7 +44,7 @@ export function AssembledDrawing({ toy, name, yaw, pulled, height }: AssembledDr
   ].join(' ');
   return (
     <View backgroundColor="$mat" borderRadius="$3" overflow="hidden">
-      <Svg width="100%" height={height} viewBox={viewBox} role="img" aria-label={`${name}, put together`}>
+      <Svg width="100%" height={height} viewBox={viewBox} role="img" aria-label={t`${name}, put together`}>
         <DrawnUnits drawing={drawing} />
       </Svg>
     </View>

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { View } from '@tamagui/core';
 import { joinDirections } from '../../core/join/directions';
 import type { Unit } from '../../core/join/joined';
@@ -35,27 +36,27 @@ export function ChosenUnit({ toy, units, chosen, move, stance, onChoose }: Chose
   const join = chosen && (joinOf(toy, chosen) ?? workedOnOf(toy, chosen));
   const directions = join && joinDirections(join, toy.joined, parts);
   const posed = chosen && assembled(toy).find(({ unit }) => unit === chosen);
-  const points = join && posed && canTilt(join) ? `Points ${pointingWords(posed)}.` : null;
+  const points = join && posed && canTilt(join) ? t`Points ${pointingWords(posed)}.` : null;
   const name = chosen ? chosen.name.charAt(0).toUpperCase() + chosen.name.slice(1) : null;
   return (
-    <Card gap="$2" role="group" aria-label="The part in your hand">
+    <Card gap="$2" role="group" aria-label={t`The part in your hand`}>
       <Row>
-        <Press icon={<Icon name="back" />} name="The part before" onPress={() => step(at < 0 ? 0 : -1)} />
+        <Press icon={<Icon name="back" />} name={t`The part before`} onPress={() => step(at < 0 ? 0 : -1)} />
         <View flexGrow={1} flexShrink={1} flexBasis={0} role="status" alignItems="center">
           {name ? (
             <Title render="h2" margin={0} textAlign="center">
               {name}
             </Title>
           ) : (
-            <Body textAlign="center">Tap a part to move it. Swipe to turn the toy.</Body>
+            <Body textAlign="center">{t`Tap a part to move it. Swipe to turn the toy.`}</Body>
           )}
           {directions ? <Body textAlign="center">{directions.address}</Body> : null}
           {points ? <Quiet textAlign="center">{points}</Quiet> : null}
         </View>
-        <Press icon={<Icon name="next" />} name="The next part" onPress={() => step(1)} />
+        <Press icon={<Icon name="next" />} name={t`The next part`} onPress={() => step(1)} />
       </Row>
-      {name && move ? <MovePads move={move} of={`${name} in your hand`} /> : null}
-      {name && stance ? <StancePads key={name} stance={stance} of={`${name} in your hand`} /> : null}
+      {name && move ? <MovePads move={move} of={t`${name} in your hand`} /> : null}
+      {name && stance ? <StancePads key={name} stance={stance} of={t`${name} in your hand`} /> : null}
       {name && !move ? <Quiet>{whyFixed(join !== null && join !== undefined)}</Quiet> : null}
     </Card>
   );
@@ -63,5 +64,5 @@ export function ChosenUnit({ toy, units, chosen, move, stance, onChoose }: Chose
 
 const whyFixed = (isJoined: boolean): string =>
   isJoined
-    ? 'It stays where it is: an edge, an end or a round you wrote holds it.'
-    : 'Nothing joins it to another part: the others hang on it, or it has no place yet.';
+    ? t`It stays where it is: an edge, an end or a round you wrote holds it.`
+    : t`Nothing joins it to another part: the others hang on it, or it has no place yet.`;

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { joinDirections, ledgerSaid } from '../../core/join/directions';
@@ -31,9 +32,9 @@ export function JoinCard({ join }: { join: Join }) {
   const isWorked = join.kind === 'worked-on';
   const opening =
     path.length === 0
-      ? 'Show it drawn'
-      : `${isWorked ? 'Work' : 'Sew'} it, stitch by stitch (${path.length})`;
-  const closing = path.length === 0 ? 'Close the drawing' : 'Close the list';
+      ? t`Show it drawn`
+      : t`${isWorked ? t`Work` : t`Sew`} it, stitch by stitch (${path.length})`;
+  const closing = path.length === 0 ? t`Close the drawing` : t`Close the list`;
   const way = schoolWords(join, analysis);
   return (
     <Card gap="$2" role="group" aria-label={title}>
@@ -76,17 +77,17 @@ function WriteRound({ join }: { join: Join }) {
   return (
     <View gap="$2">
       <Press
-        label={`Write it into round ${round ?? ''}`}
-        name={`${unit.name}: write it into round ${round ?? ''} of the pattern`}
+        label={t`Write it into round ${round ?? ''}`}
+        name={t`${unit.name}: write it into round ${round ?? ''} of the pattern`}
         onPress={() => write(ledger)}
       />
-      {otherLedgers.length > 0 ? <Body>As good, or nearly:</Body> : null}
+      {otherLedgers.length > 0 ? <Body>{t`As good, or nearly:`}</Body> : null}
       {otherLedgers.map((other, i) => (
         <View key={ledgerSaid(other, analysis.joined)} gap="$1">
           <Body>{ledgerSaid(other, analysis.joined)}</Body>
           <Press
-            label="Write this one instead"
-            name={`${unit.name}: write round ${round ?? ''} the ${ways[i] ?? 'other'} way`}
+            label={t`Write this one instead`}
+            name={t`${unit.name}: write round ${round ?? ''} the ${ways[i] ?? 'other'} way`}
             onPress={() => write(other)}
           />
         </View>
@@ -110,14 +111,14 @@ function SewingList({
     <View gap="$2">
       {pins.length > 0 ? (
         <View gap="$1">
-          <Body fontWeight="700">Pin first</Body>
+          <Body fontWeight="700">{t`Pin first`}</Body>
           {pins.map((pin) => (
             <Body key={pin}>{pin}</Body>
           ))}
         </View>
       ) : null}
-      <Body fontWeight="700">{isSewn ? 'Edge stitch to wall' : 'Stitch by stitch'}</Body>
-      <View render="ol" margin={0} padding={0} gap="$1" aria-label="Every stitch">
+      <Body fontWeight="700">{isSewn ? t`Edge stitch to wall` : t`Stitch by stitch`}</Body>
+      <View render="ol" margin={0} padding={0} gap="$1" aria-label={t`Every stitch`}>
         {path.map((line) => (
           <View render="li" key={line} style={{ listStyleType: 'none' }}>
             <Body>{line}</Body>
@@ -125,7 +126,7 @@ function SewingList({
         ))}
       </View>
       {isSewn ? (
-        <Quiet>Small parts can come off: sew all round twice and tug hard. Check local rules.</Quiet>
+        <Quiet>{t`Small parts can come off: sew all round twice and tug hard. Check local rules.`}</Quiet>
       ) : null}
     </View>
   );

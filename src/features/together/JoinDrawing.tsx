@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import Svg, { Circle, G, Polyline, Text as SvgText } from 'react-native-svg';
 import { View } from '@tamagui/core';
 import {
@@ -29,7 +30,7 @@ export function JoinDrawing({ picture, name }: { picture: JoinPicture; name: str
         overflow="hidden"
         backgroundColor="$mat"
         role="img"
-        aria-label={`${name}, how it is joined`}
+        aria-label={t`${name}, how it is joined`}
       >
         <Svg width="100%" viewBox={`0 0 ${pictureWidth} ${Math.round(height)}`} aria-hidden>
           {marks.map((mark, i) => (

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import type { JoinStep } from '../../core/join/move';
@@ -15,18 +16,18 @@ interface MovePad {
 }
 
 const steps: readonly MovePad[] = [
-  { step: 'up', icon: 'up', name: 'One round up', pairs: false },
-  { step: 'down', icon: 'down', name: 'One round down', pairs: false },
-  { step: 'nearer', icon: 'closer', name: 'One stitch nearer to the front', pairs: true },
-  { step: 'further', icon: 'wider', name: 'One stitch further from the front', pairs: true },
+  { step: 'up', icon: 'up', name: t`One round up`, pairs: false },
+  { step: 'down', icon: 'down', name: t`One round down`, pairs: false },
+  { step: 'nearer', icon: 'closer', name: t`One stitch nearer to the front`, pairs: true },
+  { step: 'further', icon: 'wider', name: t`One stitch further from the front`, pairs: true },
 ];
 
 /** On a part that lies on its side its rounds go from left to right. */
 const lyingSteps: readonly MovePad[] = [
-  { step: 'up', icon: 'up', name: 'One stitch up', pairs: false },
-  { step: 'down', icon: 'down', name: 'One stitch down', pairs: false },
-  { step: 'left', icon: 'back', name: 'One round to the left', pairs: false },
-  { step: 'right', icon: 'next', name: 'One round to the right', pairs: false },
+  { step: 'up', icon: 'up', name: t`One stitch up`, pairs: false },
+  { step: 'down', icon: 'down', name: t`One stitch down`, pairs: false },
+  { step: 'left', icon: 'back', name: t`One round to the left`, pairs: false },
+  { step: 'right', icon: 'next', name: t`One round to the right`, pairs: false },
 ];
 
 /** Pads that move a unit by whole rounds and stitches. `of`: the unit, as it is said aloud. */
@@ -57,14 +58,14 @@ interface StancePad {
 }
 
 const turns: readonly StancePad[] = [
-  { step: 'turn-left', icon: 'turn-left', label: 'Turn', name: 'turn it anticlockwise' },
-  { step: 'turn-right', icon: 'turn-right', label: 'Turn', name: 'turn it clockwise' },
+  { step: 'turn-left', icon: 'turn-left', label: t`Turn`, name: t`turn it anticlockwise` },
+  { step: 'turn-right', icon: 'turn-right', label: t`Turn`, name: t`turn it clockwise` },
 ];
 const tilts: readonly StancePad[] = [
-  { step: 'droop', icon: 'droop', label: 'Lower', name: 'its end lower' },
-  { step: 'raise', icon: 'raise', label: 'Higher', name: 'its end higher' },
-  { step: 'forward', icon: 'to-you', label: 'Forward', name: 'its end further to the front' },
-  { step: 'backward', icon: 'from-you', label: 'Back', name: 'its end further to the back' },
+  { step: 'droop', icon: 'droop', label: t`Lower`, name: t`its end lower` },
+  { step: 'raise', icon: 'raise', label: t`Higher`, name: t`its end higher` },
+  { step: 'forward', icon: 'to-you', label: t`Forward`, name: t`its end further to the front` },
+  { step: 'backward', icon: 'from-you', label: t`Back`, name: t`its end further to the back` },
 ];
 
 /** Pads that turn a unit where it stands and move its far end, behind a button of their own. `of`: the unit, as it is said aloud. */
@@ -90,8 +91,8 @@ export function StancePads({ stance, of }: { stance: Stance; of: string }) {
     <View gap="$2">
       <Press
         tone="quiet"
-        label={open ? 'Done turning' : stance.turns ? 'Turn it or tilt it' : 'Tilt it'}
-        name={`${of}: ${open ? 'close the pads that turn it' : 'turn it or tilt it'}`}
+        label={open ? t`Done turning` : stance.turns ? t`Turn it or tilt it` : t`Tilt it`}
+        name={`${of}: ${open ? t`close the pads that turn it` : t`turn it or tilt it`}`}
         onPress={() => setOpen(!open)}
       />
       {open && stance.turns ? pads(turns) : null}

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { withHalf } from '../../core/join/directions';
@@ -53,11 +54,11 @@ interface CountProps {
 function Count({ name, pinned, counted, second, onChange }: CountProps) {
   const spot = pinned[counted];
   if (!spot) return null;
-  const what = `${counted === 'middle' ? 'Middle' : second} of the ${name}`;
+  const what = t`${counted === 'middle' ? t`Middle` : second} of the ${name}`;
   return (
     <View flexDirection="row" flexWrap="wrap" gap="$3">
       <NumberStep
-        label={`${what}: round`}
+        label={t`${what}: round`}
         unit=""
         value={spot.round}
         step={counted === 'middle' ? 0.5 : 1}
@@ -66,7 +67,7 @@ function Count({ name, pinned, counted, second, onChange }: CountProps) {
         onChange={(round) => onChange({ ...pinned, [counted]: { ...spot, round } })}
       />
       <NumberStep
-        label={`${what}: stitch`}
+        label={t`${what}: stitch`}
         unit=""
         value={spot.stitch}
         step={0.5}
@@ -89,12 +90,12 @@ function words(check: PinnedCheck, { left, right }: Pair): string[] {
   const { level, lower, levelMm, even, leftFurtherMm, turned, leftLeansMoreDeg, moves } = check;
   const [further, lean] = [leftFurtherMm > 0 ? left : right, leftLeansMoreDeg > 0 ? left : right];
   return [
-    ...(level ? [] : [`The ${(lower === 'left' ? left : right).unit.name} is ${apart(levelMm)} lower.`]),
-    ...(even ? [] : [`The ${further.unit.name} is ${apart(leftFurtherMm)} further from the front.`]),
+    ...(level ? [] : [t`The ${(lower === 'left' ? left : right).unit.name} is ${apart(levelMm)} lower.`]),
+    ...(even ? [] : [t`The ${further.unit.name} is ${apart(leftFurtherMm)} further from the front.`]),
     ...moves,
     ...(turned === false
       ? [
-          `The ${lean.unit.name} leans ${Math.round(Math.abs(leftLeansMoreDeg))} degrees more away from the front: turn it about its middle.`,
+          t`The ${lean.unit.name} leans ${Math.round(Math.abs(leftLeansMoreDeg))} degrees more away from the front: turn it about its middle.`,
         ]
       : []),
   ];
@@ -105,7 +106,7 @@ function Counting({ pair, part, onDone }: { pair: Pair; part: PartAnalysis; onDo
   const { analysis } = useToy();
   const wall = joinPart(part);
   const plan = { left: planned(wall, pair.left), right: planned(wall, pair.right) };
-  const second = topPin(wall, pair.left.pins ?? []) ? 'Top pin' : 'Outer pin';
+  const second = topPin(wall, pair.left.pins ?? []) ? t`Top pin` : t`Outer pin`;
   const [pinned, setPinned] = useState<Record<Side, PinnedUnit>>({
     left: { ...plan.left, top: null },
     right: { ...plan.right, top: null },
@@ -116,10 +117,7 @@ function Counting({ pair, part, onDone }: { pair: Pair; part: PartAnalysis; onDo
   const check = checkPinned(wall, front, names, pinned);
   return (
     <>
-      <Body>
-        Count on the {part.source.name.toLowerCase()}, from its marker. The numbers below are the plan: change
-        those that are not so on your piece.
-      </Body>
+      <Body>{t`Count on the ${part.source.name.toLowerCase()}, from its marker. The numbers below are the plan: change those that are not so on your piece.`}</Body>
       {(['left', 'right'] as const).map((side) => (
         <View key={side} gap="$2">
           {(['middle', 'top'] as const).map((counted) => (
@@ -137,7 +135,7 @@ function Counting({ pair, part, onDone }: { pair: Pair; part: PartAnalysis; onDo
       <Outcome told={check ? words(check, pair) : null} turned={check?.turned === true} />
       {canCountTops ? (
         <Press
-          label={`Count the ${second.toLowerCase()}s too`}
+          label={t`Count the ${second.toLowerCase()}s too`}
           onPress={() =>
             setPinned({
               left: { ...pinned.left, top: plan.left.top },
@@ -146,7 +144,7 @@ function Counting({ pair, part, onDone }: { pair: Pair; part: PartAnalysis; onDo
           }
         />
       ) : null}
-      <Press label="Done" onPress={onDone} />
+      <Press label={t`Done`} onPress={onDone} />
     </>
   );
 }
@@ -155,9 +153,10 @@ function Counting({ pair, part, onDone }: { pair: Pair; part: PartAnalysis; onDo
 function Outcome({ told, turned }: { told: readonly string[] | null; turned: boolean }) {
   if (told === null)
     return (
-      <Notice tone="look" live>
-        there is no such round, or the round has no such stitch. Count once more.
-      </Notice>
+      <Notice
+        tone="look"
+        live
+      >{t`there is no such round, or the round has no such stitch. Count once more.`}</Notice>
     );
   if (told.length > 0)
     return (
@@ -168,8 +167,8 @@ function Outcome({ told, turned }: { told: readonly string[] | null; turned: boo
   return (
     <Notice tone="good" live>
       {turned
-        ? 'they are level, as far from the front and turned alike. Sew them on.'
-        : 'they are level and as far from the front.'}
+        ? t`they are level, as far from the front and turned alike. Sew them on.`
+        : t`they are level and as far from the front.`}
     </Notice>
   );
 }
@@ -180,20 +179,18 @@ export function PinnedPair({ pair }: { pair: Pair }) {
   const [counting, setCounting] = useState(false);
   const part = analysis.parts.find(({ source }) => source.id === pair.left.on.part);
   if (!part) return null;
-  const title = `${pair.left.unit.name} and ${pair.right.unit.name}`;
+  const title = t`${pair.left.unit.name} and ${pair.right.unit.name}`;
   if (!counting)
     return (
       <Press
-        label="Pinned? Check both sides"
-        name={`Check both sides: ${title}`}
+        label={t`Pinned? Check both sides`}
+        name={t`Check both sides: ${title}`}
         onPress={() => setCounting(true)}
       />
     );
   return (
-    <Card gap="$3" role="region" aria-label={`Both sides: ${title}`}>
-      <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">
-        Before you sew
-      </Title>
+    <Card gap="$3" role="region" aria-label={t`Both sides: ${title}`}>
+      <Title render="h3" margin={0} fontSize="$4" lineHeight="$4">{t`Before you sew`}</Title>
       <Counting pair={pair} part={part} onDone={() => setCounting(false)} />
     </Card>
   );

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { memo, useState, type RefObject } from 'react';
 import { View } from '@tamagui/core';
 import { fileName } from '../../core/words/fileName';
@@ -58,9 +59,9 @@ interface SaveToyProps {
 }
 
 const kinds: readonly [kind: Kind, label: string, said: string][] = [
-  ['png', 'Picture', 'Save the toy as a picture'],
-  ['glb', 'GLB', 'Save the toy as a form, GLB'],
-  ['obj', 'OBJ', 'Save the toy as a form, OBJ'],
+  ['png', t`Picture`, t`Save the toy as a picture`],
+  ['glb', 'GLB', t`Save the toy as a form, GLB`],
+  ['obj', 'OBJ', t`Save the toy as a form, OBJ`],
 ];
 
 /** Keeping the toy as it is put together: a picture from where it is looked at, or its form for other programs. */
@@ -79,7 +80,7 @@ export const SaveToy = memo(function SaveToy({ toy, name, stage }: SaveToyProps)
   return (
     <View gap="$2">
       <Row flexWrap="wrap">
-        <Quiet>Save it as it stands:</Quiet>
+        <Quiet>{t`Save it as it stands:`}</Quiet>
         {kinds.map(([kind, label, said]) => (
           <Press
             key={kind}
@@ -91,7 +92,7 @@ export const SaveToy = memo(function SaveToy({ toy, name, stage }: SaveToyProps)
           />
         ))}
       </Row>
-      {state === 'trouble' ? <Body role="alert">That could not be saved. Try again.</Body> : null}
+      {state === 'trouble' ? <Body role="alert">{t`That could not be saved. Try again.`}</Body> : null}
     </View>
   );
 });

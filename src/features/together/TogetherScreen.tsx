@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useRouter } from 'expo-router';
 import { memo, useMemo, useRef, useState } from 'react';
 import { useMedia, View } from '@tamagui/core';
@@ -36,10 +37,10 @@ import { sizeAfter, sizeWords } from '../../core/words/measures';
 
 /** The sides as they are called when one looks at the front, by how far the toy is turned. */
 const sides = [
-  ['0', 'Front'],
-  ['270', 'Right'],
-  ['180', 'Back'],
-  ['90', 'Left'],
+  ['0', t`Front`],
+  ['270', t`Right`],
+  ['180', t`Back`],
+  ['90', t`Left`],
 ] as const;
 const mostPulledMm = 60;
 
@@ -51,35 +52,35 @@ export function TogetherScreen() {
   const name = nameOfToy(analysis);
   const worked = analysis.parts.filter(({ fabric }) => fabric.rounds > 0);
   const views = (
-    <Guard what="The drawing" resetKeys={[analysis]}>
+    <Guard what={t`The drawing`} resetKeys={[analysis]}>
       <Turned />
     </Guard>
   );
   return (
     <Fill>
       <Page
-        title="Together"
+        title={t`Together`}
         aside={<SaveLine name={name} />}
-        back={{ name: 'Back to the shelf', go: () => router.replace('/') }}
+        back={{ name: t`Back to the shelf`, go: () => router.replace('/') }}
         actions={<UndoButtons />}
         scrolls={false}
       >
         <SaveTrouble />
         {worked.length === 0 ? (
-          <Empty>No rounds yet. Write a part first, then put the parts together here.</Empty>
+          <Empty>{t`No rounds yet. Write a part first, then put the parts together here.`}</Empty>
         ) : wide ? (
           <Fill flexDirection="row">
             <Fill>
-              <Scroll label="The toy put together">{views}</Scroll>
+              <Scroll label={t`The toy put together`}>{views}</Scroll>
             </Fill>
             <Fill borderLeftWidth={1} borderColor="$line">
-              <Scroll label="How they are joined">
+              <Scroll label={t`How they are joined`}>
                 <Joins />
               </Scroll>
             </Fill>
           </Fill>
         ) : (
-          <Scroll label="The toy put together">
+          <Scroll label={t`The toy put together`}>
             <View gap="$4">
               {views}
               <Joins />
@@ -138,10 +139,7 @@ function Turned() {
         stance={hand.stance}
         onChoose={hand.choose}
       />
-      <Body>
-        About {sizeWords(heightMm)} high, {sizeAfter(widthMm)} wide, {sizeAfter(depthMm)} deep, arms as they
-        stand.
-      </Body>
+      <Body>{t`About ${sizeWords(heightMm)} high, ${sizeAfter(widthMm)} wide, ${sizeAfter(depthMm)} deep, arms as they stand.`}</Body>
       <Stands />
       <Looking turned={degrees} onTurn={setTurned} pulled={pulled} onPull={setPulled} />
       <SaveToy toy={analysis} name={nameOfToy(analysis)} stage={stage} />
@@ -180,14 +178,14 @@ function Looking({ turned, onTurn, pulled, onPull }: LookingProps) {
   return (
     <View gap="$3">
       <OneOf
-        label="Seen from"
+        label={t`Seen from`}
         unlabelled
         options={sides}
         chosen={side}
         onChoose={(at) => onTurn(Number(at))}
       />
       <Slider
-        label="Turned"
+        label={t`Turned`}
         words={`${turned}°`}
         value={turned}
         least={0}
@@ -197,8 +195,8 @@ function Looking({ turned, onTurn, pulled, onPull }: LookingProps) {
         onChange={onTurn}
       />
       <Slider
-        label="Pulled apart"
-        words={pulled === 0 ? 'together' : sizeWords(pulled)}
+        label={t`Pulled apart`}
+        words={pulled === 0 ? t`together` : sizeWords(pulled)}
         value={pulled}
         least={0}
         most={mostPulledMm}
@@ -234,7 +232,7 @@ function Joins() {
   return (
     <View gap="$3">
       {all.length > 0 ? (
-        <View render="ul" margin={0} padding={0} gap="$3" aria-label="How the parts are joined">
+        <View render="ul" margin={0} padding={0} gap="$3" aria-label={t`How the parts are joined`}>
           {all.map((join) => (
             <JoinItem
               key={`${join.kind === 'worked-on' ? 'on ' : ''}${join.unit.part}/${join.unit.unit}`}
@@ -244,7 +242,7 @@ function Joins() {
           ))}
         </View>
       ) : (
-        <Quiet>No sentence joins anything yet.</Quiet>
+        <Quiet>{t`No sentence joins anything yet.`}</Quiet>
       )}
       <SewnBy />
       <Loose />
@@ -253,10 +251,10 @@ function Joins() {
 }
 
 const schools: readonly (readonly [SeamSchool, string])[] = [
-  ['ladder', 'Ladder stitch'],
-  ['whip', 'Whip stitch'],
-  ['back', 'Backstitch'],
-  ['top-loop', 'Top loop only'],
+  ['ladder', t`Ladder stitch`],
+  ['whip', t`Whip stitch`],
+  ['back', t`Backstitch`],
+  ['top-loop', t`Top loop only`],
 ];
 /** As the header of the text says it. */
 const seamHeader: Readonly<Record<SeamSchool, string>> = {
@@ -273,7 +271,7 @@ function SewnBy() {
   return (
     <OneOf
       column
-      label="Sew them on with"
+      label={t`Sew them on with`}
       options={schools}
       chosen={analysis.pattern.header.seam}
       onChoose={(school) => editor.step(setToyHeader(text, 'Seam', seamHeader[school]))}
@@ -293,8 +291,7 @@ function Loose() {
   const beside =
     names.length > 0 ? (
       <Quiet>
-        {names.map(({ part }) => part.name).join(', ')}: worked on, not sewn. The drawing lays that beside the
-        toy.
+        {t`${names.map(({ part }) => part.name).join(', ')}: worked on, not sewn. The drawing lays that beside the toy.`}
       </Quiet>
     ) : null;
   if (loose.length === 0 || !trunk) return beside;
@@ -305,15 +302,13 @@ function Loose() {
   };
   return (
     <View gap="$2">
-      <Title render="h2" margin={0}>
-        No place yet
-      </Title>
-      <Quiet>They lie beside the toy. Give each a place, then move it.</Quiet>
+      <Title render="h2" margin={0}>{t`No place yet`}</Title>
+      <Quiet>{t`They lie beside the toy. Give each a place, then move it.`}</Quiet>
       {beside}
       {loose.map((piece) => (
         <Press
           key={piece.part.id}
-          label={`Place the ${piece.part.name.toLowerCase()} on the ${trunk.part.name.toLowerCase()}`}
+          label={t`Place the ${piece.part.name.toLowerCase()} on the ${trunk.part.name.toLowerCase()}`}
           onPress={() => place(firstJoin(piece, trunk))}
         />
       ))}

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useEffect, useMemo, useState } from 'react';
 import { View as Box } from 'react-native';
 import { Gesture, GestureDetector } from 'react-native-gesture-handler';
@@ -159,7 +160,7 @@ export function ToyInHand(props: ToyInHandProps) {
               height={size.height}
               viewBox={page.viewBox}
               role="img"
-              aria-label={`${name}, put together`}
+              aria-label={t`${name}, put together`}
             >
               <DrawnUnits drawing={drawing} marked={marked} />
             </Svg>

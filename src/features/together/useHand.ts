@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useMemo, useRef, useState } from 'react';
 import type { PagePoint } from '../../core/join/pose/drag';
 import type { Unit, UnitRef } from '../../core/join/joined';
@@ -41,7 +42,7 @@ export function useHand(): Hand {
     move,
     stance,
     choose: setChosen,
-    gripFrom: (yaw) => (unit && move?.isWithinReach(yaw) ? `Draw the ${unit.name} over the toy` : null),
+    gripFrom: (yaw) => (unit && move?.isWithinReach(yaw) ? t`Draw the ${unit.name} over the toy` : null),
     drag: (by, yaw) => {
       const spot = move?.draggedTo(by, yaw);
       if (!move || !spot) return;

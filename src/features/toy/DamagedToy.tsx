@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useRouter } from 'expo-router';
 import { View } from '@tamagui/core';
 import { salvagedText } from '../../core/keep/salvage';
@@ -12,24 +13,22 @@ import { Body, Quiet, Title } from '../../ui/text';
 /** A toy that could not be opened: why, and what can be done. One whose document is damaged is shown as it is kept. */
 export function DamagedToy({ reason, retry }: { reason: Error; retry: () => void }) {
   const router = useRouter();
-  const toShelf = <Press label="To the shelf" onPress={() => router.replace('/')} />;
+  const toShelf = <Press label={t`To the shelf`} onPress={() => router.replace('/')} />;
   const kept = reason instanceof DamagedError ? reason.kept : null;
-  const back = { name: 'Back to the shelf', go: () => router.replace('/') };
+  const back = { name: t`Back to the shelf`, go: () => router.replace('/') };
   if (kept === null) {
     return (
-      <Page title="Not readable" back={back}>
+      <Page title={t`Not readable`} back={back}>
         <Notice
           tone="wrong"
           live
           actions={
             <>
-              <Press label="Try again" onPress={retry} />
+              <Press label={t`Try again`} onPress={retry} />
               {toShelf}
             </>
           }
-        >
-          This toy could not be read from the browser just now. Nothing was changed.
-        </Notice>
+        >{t`This toy could not be read from the browser just now. Nothing was changed.`}</Notice>
       </Page>
     );
   }
@@ -39,15 +38,15 @@ export function DamagedToy({ reason, retry }: { reason: Error; retry: () => void
     router.push('/new');
   };
   return (
-    <Page title="Can’t be read" aside="It stays on the shelf" back={back}>
+    <Page title={t`Can’t be read`} aside={t`It stays on the shelf`} back={back}>
       <Notice
         tone="wrong"
         live
         actions={
           <>
-            <Press tone="primary" label="Mend it" onPress={mend} />
+            <Press tone="primary" label={t`Mend it`} onPress={mend} />
             <Press
-              label="Save it as it is"
+              label={t`Save it as it is`}
               onPress={() => saveFile('toy.as-kept.json', kept, 'application/json')}
             />
           </>
@@ -55,16 +54,11 @@ export function DamagedToy({ reason, retry }: { reason: Error; retry: () => void
       >
         {reason.message}
       </Notice>
-      <Body>
-        Mending takes the text below to a page where you can look it over and put it on the shelf as a new
-        toy. This one stays as it is until you delete it.
-      </Body>
-      <Title render="h2" margin={0}>
-        What is there of its text
-      </Title>
+      <Body>{t`Mending takes the text below to a page where you can look it over and put it on the shelf as a new toy. This one stays as it is until you delete it.`}</Body>
+      <Title render="h2" margin={0}>{t`What is there of its text`}</Title>
       <View backgroundColor="$sheet" borderWidth={1} borderColor="$line" borderRadius="$2" padding="$3">
         <Quiet style={{ whiteSpace: 'pre-wrap' } as object}>
-          {salvaged.slice(0, 4000) || 'Nothing that can be read.'}
+          {salvaged.slice(0, 4000) || t`Nothing that can be read.`}
         </Quiet>
       </View>
     </Page>

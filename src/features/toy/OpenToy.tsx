@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useRouter } from 'expo-router';
 import type { OpenedToy } from '../../data/toyContext';
 import { ToyOpener } from '../../data/useToy';
@@ -10,17 +11,17 @@ import { DamagedToy } from './DamagedToy';
 /** Opens a toy for its pages; until it is open, or where it can't be, this says so in their place. */
 export function OpenToy({ id, onOpen }: { id: string; onOpen: (open: OpenedToy | null) => void }) {
   const router = useRouter();
-  const toShelf = <Press label="To the shelf" onPress={() => router.replace('/')} />;
+  const toShelf = <Press label={t`To the shelf`} onPress={() => router.replace('/')} />;
   return (
     <ToyOpener
       id={id}
       onOpen={onOpen}
       missing={
-        <Page title="Not here">
-          <Notice tone="look" actions={toShelf}>
-            This toy is not on the shelf of this browser. Perhaps it was deleted, or it lives in another
-            browser: export it there and open the file here.
-          </Notice>
+        <Page title={t`Not here`}>
+          <Notice
+            tone="look"
+            actions={toShelf}
+          >{t`This toy is not on the shelf of this browser. Perhaps it was deleted, or it lives in another browser: export it there and open the file here.`}</Notice>
         </Page>
       }
       opening={<Opening />}

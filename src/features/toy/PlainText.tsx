@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { View } from '@tamagui/core';
 import { Row } from '../../ui/layout';
 import { useToyText } from '../../data/useToy';
@@ -15,9 +16,12 @@ export function PlainText() {
       <SaveTrouble />
       <Row>
         <UndoButtons />
-        <Press label="Save the text to a file" onPress={() => saveFile('pattern.txt', text, 'text/plain')} />
+        <Press
+          label={t`Save the text to a file`}
+          onPress={() => saveFile('pattern.txt', text, 'text/plain')}
+        />
       </Row>
-      <Field label="Pattern text" multiline value={text} onChange={editor.setText} />
+      <Field label={t`Pattern text`} multiline value={text} onChange={editor.setText} />
     </View>
   );
 }

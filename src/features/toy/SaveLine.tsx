@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { useToyText } from '../../data/useToy';
@@ -8,10 +9,10 @@ import { Quiet } from '../../ui/text';
 const words = {
   saved: 'saved',
   saving: 'saving',
-  failed: 'not saved',
-  refused: 'not saved',
-  conflict: 'not saved',
-  gone: 'off the shelf',
+  failed: t`not saved`,
+  refused: t`not saved`,
+  conflict: t`not saved`,
+  gone: t`off the shelf`,
 } as const;
 
 /** `Otter · saved`, quietly beside the title. */
@@ -39,14 +40,14 @@ export function SaveTrouble() {
         <Notice
           tone="wrong"
           live
-          actions={<Press label="Try again now" onPress={() => void editor.flush()} />}
+          actions={<Press label={t`Try again now`} onPress={() => void editor.flush()} />}
         >
           {save.message}
         </Notice>
       ) : null}
       {save.kind === 'refused' ? (
         <Notice tone="wrong" live>
-          {save.message} Until then the toy stays as it was last saved.
+          {t`${save.message} Until then the toy stays as it was last saved.`}
         </Notice>
       ) : null}
       {save.kind === 'conflict' ? (
@@ -55,29 +56,20 @@ export function SaveTrouble() {
           live
           actions={
             <>
-              <Press label="Keep both" onPress={() => attempt(editor.keepBoth)} />
-              <Press label="Use the other tab’s" onPress={() => editor.takeTheirs()} />
+              <Press label={t`Keep both`} onPress={() => attempt(editor.keepBoth)} />
+              <Press label={t`Use the other tab’s`} onPress={() => editor.takeTheirs()} />
             </>
           }
-        >
-          This toy was changed in another tab meanwhile. Keep both, and what you have here becomes a toy of
-          its own.
-        </Notice>
+        >{t`This toy was changed in another tab meanwhile. Keep both, and what you have here becomes a toy of its own.`}</Notice>
       ) : null}
       {save.kind === 'gone' ? (
         <Notice
           tone="wrong"
           live
-          actions={<Press label="Put it back" onPress={() => attempt(editor.putBack)} />}
-        >
-          This toy was deleted in another tab. What you have here is not on the shelf until you put it back.
-        </Notice>
+          actions={<Press label={t`Put it back`} onPress={() => attempt(editor.putBack)} />}
+        >{t`This toy was deleted in another tab. What you have here is not on the shelf until you put it back.`}</Notice>
       ) : null}
-      {refused ? (
-        <Notice tone="wrong" live>
-          The browser would not save this. Try again.
-        </Notice>
-      ) : null}
+      {refused ? <Notice tone="wrong" live>{t`The browser would not save this. Try again.`}</Notice> : null}
     </View>
   );
 }

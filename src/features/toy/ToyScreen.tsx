@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useRouter } from 'expo-router';
 import { sizeOfPart } from '../../core/toy/stuffedPart';
 import { Pressable } from 'react-native';
@@ -34,10 +35,13 @@ function NextOf({ part }: { part: PartAnalysis }) {
   const [stop] = part.stops.stops;
   if (wrong > 0)
     return (
-      <Body color="$danger">{wrong === 1 ? 'One line does not add up' : `${wrong} lines do not add up`}</Body>
+      <Body color="$danger">
+        {wrong === 1 ? t`One line does not add up` : t`${wrong} lines do not add up`}
+      </Body>
     );
-  if (open > 0) return <Body>{open === 1 ? 'One thing' : `${open} things`} to settle on the map</Body>;
-  return stop ? <Quiet>First stop after round {stop.after}</Quiet> : null;
+  if (open > 0)
+    return <Body>{t`${open === 1 ? t`One thing` : t`${open} things`} to settle on the map`}</Body>;
+  return stop ? <Quiet>{t`First stop after round ${stop.after}`}</Quiet> : null;
 }
 
 /** A part as it is known at a glance. */
@@ -46,11 +50,11 @@ function PartCard({ part, onOpen }: { part: PartAnalysis; onOpen: () => void }) 
   const { source, checks, eyes } = part;
   const size =
     checks.length === 0
-      ? 'No rounds yet'
-      : `${checks.length} rounds, ${sizeWords(sizeOfPart(part).widthMm)} wide`;
-  const gap = eyes ? `, eyes ${eyeAddress(part.form, eyes).gap.replaceAll(/rounds? /g, '')}` : '';
+      ? t`No rounds yet`
+      : t`${checks.length} rounds, ${sizeWords(sizeOfPart(part).widthMm)} wide`;
+  const gap = eyes ? t`, eyes ${eyeAddress(part.form, eyes).gap.replaceAll(/rounds? /g, '')}` : '';
   return (
-    <Pressable role="link" aria-label={`Open ${source.name}`} onPress={onOpen}>
+    <Pressable role="link" aria-label={t`Open ${source.name}`} onPress={onOpen}>
       <Card flexDirection="row" gap="$3" alignItems="center">
         <ToyPicture picture={partPicture(part, analysis.pattern.header)} name={source.name} size={72} />
         <View flexGrow={1} flexShrink={1} flexBasis={0} minWidth={0}>
@@ -77,7 +81,7 @@ function Whole() {
   if (!wide || !isWhole) return null;
   return (
     <View width={460} flexShrink={0}>
-      <Guard what="The drawing" resetKeys={[analysis]}>
+      <Guard what={t`The drawing`} resetKeys={[analysis]}>
         <AssembledDrawing toy={analysis} name={nameOfToy(analysis)} yaw={0} pulled={0} height={460} />
       </Guard>
     </View>
@@ -95,11 +99,11 @@ function WaysOn() {
   };
   return (
     <View flexDirection="row" gap="$2">
-      <Press grow tight label="A part" name="Add a part" onPress={addPart} />
-      <Press grow tight label="A shape" name="Add a shape" onPress={goTo('shape')} />
-      <Press grow tight label="As I go" name="Write a part as I go" onPress={goTo('write')} />
+      <Press grow tight label={t`A part`} name={t`Add a part`} onPress={addPart} />
+      <Press grow tight label={t`A shape`} name={t`Add a shape`} onPress={goTo('shape')} />
+      <Press grow tight label={t`As I go`} name={t`Write a part as I go`} onPress={goTo('write')} />
       {analysis.parts.length > 0 ? (
-        <Press grow tight label="Size" name="Make the toy another size" onPress={goTo('stretch')} />
+        <Press grow tight label={t`Size`} name={t`Make the toy another size`} onPress={goTo('stretch')} />
       ) : null}
     </View>
   );
@@ -115,8 +119,8 @@ export function ToyScreen() {
     <Fill>
       <Page
         title={name}
-        aside={<SaveLine name="Parts" />}
-        back={{ name: 'Back to the shelf', go: () => router.replace('/') }}
+        aside={<SaveLine name={t`Parts`} />}
+        back={{ name: t`Back to the shelf`, go: () => router.replace('/') }}
         actions={<UndoButtons />}
         broad
       >
@@ -130,7 +134,7 @@ export function ToyScreen() {
         />
         {analysis.parts.length === 0 ? (
           <>
-            <Empty>No parts yet. Add one and write its rounds, or look at the text.</Empty>
+            <Empty>{t`No parts yet. Add one and write its rounds, or look at the text.`}</Empty>
             <PlainText />
           </>
         ) : null}
@@ -144,13 +148,13 @@ export function ToyScreen() {
             padding={0}
             gap="$3"
             style={cardGrid}
-            aria-label="Parts"
+            aria-label={t`Parts`}
           >
             {analysis.parts.map((part) => (
               <View render="li" key={idOf(part)} style={{ listStyleType: 'none' }}>
                 <Guard
-                  what={`The card of ${part.source.name}`}
-                  actions={<Press label="Open it" onPress={() => openPart(part)} />}
+                  what={t`The card of ${part.source.name}`}
+                  actions={<Press label={t`Open it`} onPress={() => openPart(part)} />}
                   resetKeys={[part]}
                 >
                   <PartCard part={part} onOpen={() => openPart(part)} />

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useRouter } from 'expo-router';
 import type { Problem } from '../../core/notation/problem';
 import { useToy } from '../../data/useToy';
@@ -11,17 +12,17 @@ export function ToyTabs({ chosen }: { chosen: 'parts' | 'together' | 'make' | 'y
   const router = useRouter();
   const { editor, analysis } = useToy();
   const asked = analysis.joined.joins.filter(({ problems }) => problems.some(isToSettle)).length;
-  const mark = asked > 0 ? { count: asked, word: 'to settle' } : undefined;
+  const mark = asked > 0 ? { count: asked, word: t`to settle` } : undefined;
   return (
     <Tabs
-      label="Pages of this toy"
+      label={t`Pages of this toy`}
       tabs={
         [
-          { key: 'parts', label: 'Parts' },
-          { key: 'together', label: 'Together', mark },
-          { key: 'make', label: 'Make' },
-          { key: 'yarn', label: 'Yarn' },
-          { key: 'sheet', label: 'Sheet' },
+          { key: 'parts', label: t`Parts` },
+          { key: 'together', label: t`Together`, mark },
+          { key: 'make', label: t`Make` },
+          { key: 'yarn', label: t`Yarn` },
+          { key: 'sheet', label: t`Sheet` },
         ] as const
       }
       chosen={chosen}

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useToyText } from '../../data/useToy';
 import { Icon } from '../../ui/Icon';
 import { Press } from '../../ui/Press';
@@ -8,14 +9,14 @@ export function UndoButtons() {
     <>
       <Press
         tone="quiet"
-        name="Undo"
+        name={t`Undo`}
         icon={<Icon name="undo" />}
         disabled={!canUndo}
         onPress={() => editor.undo()}
       />
       <Press
         tone="quiet"
-        name="Redo"
+        name={t`Redo`}
         icon={<Icon name="redo" />}
         disabled={!canRedo}
         onPress={() => editor.redo()}

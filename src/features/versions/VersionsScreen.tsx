@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
@@ -32,17 +33,20 @@ function ChooseOther({ others, onChoose }: { others: readonly KeptToy[]; onChoos
   const found = others.filter(({ id }) => named.has(id)).slice(0, manyToys);
   if (others.length === 0)
     return (
-      <Notice tone="plain">
-        there is no other toy on the shelf. Duplicate this one there, change the copy, and compare them here.
-      </Notice>
+      <Notice tone="plain">{t`there is no other toy on the shelf. Duplicate this one there, change the copy, and compare them here.`}</Notice>
     );
   return (
     <Card gap="$3">
-      <Body fontWeight="700">Beside which toy?</Body>
-      {others.length > manyToys ? <Field label="Its name" value={wanted} onChange={setWanted} /> : null}
+      <Body fontWeight="700">{t`Beside which toy?`}</Body>
+      {others.length > manyToys ? <Field label={t`Its name`} value={wanted} onChange={setWanted} /> : null}
       <View flexDirection="row" flexWrap="wrap" gap="$2">
         {found.map(({ id, card }) => (
-          <Press key={id} label={card.name} name={`Compare with ${card.name}`} onPress={() => onChoose(id)} />
+          <Press
+            key={id}
+            label={card.name}
+            name={t`Compare with ${card.name}`}
+            onPress={() => onChoose(id)}
+          />
         ))}
       </View>
     </Card>
@@ -50,12 +54,12 @@ function ChooseOther({ others, onChoose }: { others: readonly KeptToy[]; onChoos
 }
 
 const headings: Readonly<Record<Difference['about'], string>> = {
-  whole: 'As a whole',
-  parts: 'Parts',
-  rounds: 'Rounds',
-  places: 'Sizes and places',
-  joins: 'Where parts are joined',
-  takes: 'What it takes',
+  whole: t`As a whole`,
+  parts: t`Parts`,
+  rounds: t`Rounds`,
+  places: t`Sizes and places`,
+  joins: t`Where parts are joined`,
+  takes: t`What it takes`,
 };
 
 /** Differences of one kind, what one says beside what the other does. */
@@ -105,7 +109,7 @@ function Differences({ of, names }: { of: Difference; names: readonly [string, s
         </View>
       ))}
       {of.changes.length > shown ? (
-        <Press label="Show more" onPress={() => setShown(shown + atOnce)} />
+        <Press label={t`Show more`} onPress={() => setShown(shown + atOnce)} />
       ) : null}
     </Card>
   );
@@ -126,14 +130,10 @@ function SideBySide({ before, after }: SideBySideProps) {
   return (
     <View gap="$3">
       {inOtherTerms ? (
-        <Notice tone="look">
-          one of them is written in US terms and the other in UK terms, so the same stitch has two words.
-        </Notice>
+        <Notice tone="look">{t`one of them is written in US terms and the other in UK terms, so the same stitch has two words.`}</Notice>
       ) : null}
       {differences.length === 0 ? (
-        <Notice tone="good">
-          no number of them differs: rounds, places, joins, sizes and yarn are the same.
-        </Notice>
+        <Notice tone="good">{t`no number of them differs: rounds, places, joins, sizes and yarn are the same.`}</Notice>
       ) : (
         <View gap="$3" style={cardGrid} alignItems="flex-start">
           {differences.map((of) => (
@@ -172,15 +172,16 @@ export function VersionsScreen({ other }: { other?: string }) {
   return (
     <Fill>
       <Page
-        title="Side by side"
+        title={t`Side by side`}
         aside={nameOfToy(analysis)}
-        back={{ name: 'Back to the shelf', go: () => router.replace('/') }}
+        back={{ name: t`Back to the shelf`, go: () => router.replace('/') }}
         broad
       >
         {isGone ? (
-          <Notice tone="wrong" live>
-            that toy is not on the shelf any more, or can’t be read. Choose another.
-          </Notice>
+          <Notice
+            tone="wrong"
+            live
+          >{t`that toy is not on the shelf any more, or can’t be read. Choose another.`}</Notice>
         ) : null}
         {before ? <SideBySide before={before} after={analysis} /> : null}
         <ChooseOther others={others} onChoose={(id) => router.setParams({ with: id })} />

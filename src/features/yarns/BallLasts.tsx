@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { ballLasts } from '../../core/toy/supplies/ballLasts';
@@ -29,22 +30,20 @@ export function BallLasts({ yarns }: { yarns: readonly YarnNeed[] }) {
   const there = grams[name] ?? ballG(kind);
   return (
     <Card gap="$3">
-      <Title render="h2" margin={0}>
-        Will it be enough?
-      </Title>
+      <Title render="h2" margin={0}>{t`Will it be enough?`}</Title>
       {yarns.length > 1 ? (
         <OneOf
           wraps
           unlabelled
-          label="Which yarn"
+          label={t`Which yarn`}
           options={yarns.map((one) => [one.name, one.kind ? `${one.name}, ${one.kind}` : one.name])}
           chosen={name}
           onChoose={setNamed}
         />
       ) : null}
       <MeasureStep
-        label={`What is there of ${name}`}
-        unit="g"
+        label={t`What is there of ${name}`}
+        unit={t`g`}
         value={there}
         step={5}
         least={1}
@@ -52,10 +51,7 @@ export function BallLasts({ yarns }: { yarns: readonly YarnNeed[] }) {
         onChange={(value) => setGrams({ ...grams, [name]: value })}
       />
       <HowFar yarn={yarn} there={there} />
-      <Quiet>
-        In the order of the plan, without anything to spare. Weigh the ball after the first piece: what it
-        says then counts.
-      </Quiet>
+      <Quiet>{t`In the order of the plan, without anything to spare. Weigh the ball after the first piece: what it says then counts.`}</Quiet>
     </Card>
   );
 }
@@ -70,27 +66,29 @@ function HowFar({ yarn, there }: { yarn: YarnNeed; there: number }) {
       <View gap="$1" role="status">
         {ends ? (
           <>
-            <Answer>It ends at the {ends.unit.toLowerCase()}</Answer>
+            <Answer>{t`It ends at the ${ends.unit.toLowerCase()}`}</Answer>
             <Body>
-              {ends.round === null
-                ? 'Its rounds are done, and the tail falls short.'
-                : `Round ${ends.round} can’t be finished.`}{' '}
-              At least {weightWords(missing, 0, Math.ceil)} more are needed, without anything to spare.
+              {t`${
+                ends.round === null
+                  ? t`Its rounds are done, and the tail falls short.`
+                  : t`Round ${ends.round} can’t be finished.`
+              } At least ${weightWords(missing, 0, Math.ceil)} more are needed, without anything to spare.`}
             </Body>
           </>
         ) : (
           <>
-            <Answer>Enough for one toy</Answer>
-            <Body>{whole(leftM / metresPerGram)} are left in the end.</Body>
+            <Answer>{t`Enough for one toy`}</Answer>
+            <Body>{t`${whole(leftM / metresPerGram)} are left in the end.`}</Body>
           </>
         )}
       </View>
       {steps.length > 0 ? (
-        <View gap="$1" role="list" aria-label={`What is left of ${yarn.name}`}>
+        <View gap="$1" role="list" aria-label={t`What is left of ${yarn.name}`}>
           {steps.map(({ unit, leftM: left }) => (
-            <Body key={unit} role="listitem">
-              After the {unit.toLowerCase()}: {whole(left / metresPerGram)} left
-            </Body>
+            <Body
+              key={unit}
+              role="listitem"
+            >{t`After the ${unit.toLowerCase()}: ${whole(left / metresPerGram)} left`}</Body>
           ))}
         </View>
       ) : null}

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { View } from '@tamagui/core';
 import type { Change } from '../../core/edit/compareToys';
 import { Body, Quiet } from '../../ui/text';
@@ -11,10 +12,10 @@ interface ChangesProps {
 
 /** Which numbers change, and how. */
 export function Changes({ changes, of, countsStay = true }: ChangesProps) {
-  if (changes.length === 0) return <Quiet>{of ? `${of}: ` : ''}No number of it changes.</Quiet>;
+  if (changes.length === 0) return <Quiet>{t`${of ? `${of}: ` : ''}No number of it changes.`}</Quiet>;
   const parts = [...new Set(changes.map((change) => change.part))];
   return (
-    <View gap="$2" role="list" aria-label={of ? `What changes in ${of}` : 'What changes'}>
+    <View gap="$2" role="list" aria-label={of ? t`What changes in ${of}` : t`What changes`}>
       {of ? <Body fontWeight="700">{of}</Body> : null}
       {parts.map((part) => (
         <View
@@ -40,7 +41,7 @@ export function Changes({ changes, of, countsStay = true }: ChangesProps) {
             ))}
         </View>
       ))}
-      {countsStay ? <Quiet>Rounds and stitch counts stay as they are.</Quiet> : null}
+      {countsStay ? <Quiet>{t`Rounds and stitch counts stay as they are.`}</Quiet> : null}
     </View>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useState } from 'react';
 import { View as Box } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
@@ -35,7 +36,7 @@ export function SwatchDrawing() {
           width={width}
           height={high}
           role="img"
-          aria-label="Ten stitches across and ten rounds up, framed in the middle of a swatch"
+          aria-label={t`Ten stitches across and ten rounds up, framed in the middle of a swatch`}
         >
           <Path
             d={stitches(0, w, h)}
@@ -79,8 +80,8 @@ export function SwatchDrawing() {
               />
             ))}
           </G>
-          <Label x={7 * w} y={11 * h - 8} words="10 stitches" />
-          <Label x={10.2 * w} y={6 * h} words="10 rounds" />
+          <Label x={7 * w} y={11 * h - 8} words={t`10 stitches`} />
+          <Label x={10.2 * w} y={6 * h} words={t`10 rounds`} />
         </Svg>
       ) : null}
     </Box>
@@ -105,7 +106,7 @@ export function LeanDrawing({ wandered }: { wandered: number }) {
           width={width}
           height={rounds * h}
           role="img"
-          aria-label={`Ten rounds up, the first stitch has wandered ${wandered} stitches to the side`}
+          aria-label={t`Ten rounds up, the first stitch has wandered ${wandered} stitches to the side`}
         >
           <Path
             d={stitches(wandered / 10, w, h)}
@@ -143,8 +144,8 @@ export function LeanDrawing({ wandered }: { wandered: number }) {
             strokeWidth={4}
             strokeLinecap="round"
           />
-          <Label x={begin - (wandered * w) / 2} y={top + 22} words={`${wandered} stitches`} />
-          <Label x={begin} y={bottom + h * 0.7} words="first stitch" />
+          <Label x={begin - (wandered * w) / 2} y={top + 22} words={t`${wandered} stitches`} />
+          <Label x={begin} y={bottom + h * 0.7} words={t`first stitch`} />
         </Svg>
       ) : null}
     </Box>

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
@@ -69,28 +70,22 @@ export function ToyYarnScreen() {
   return (
     <Fill>
       <Page
-        title={pattern.header.name ?? 'Toy'}
-        aside={<SaveLine name="Yarn" />}
-        back={{ name: 'Back to the shelf', go: () => router.replace('/') }}
+        title={pattern.header.name ?? t`Toy`}
+        aside={<SaveLine name={t`Yarn`} />}
+        back={{ name: t`Back to the shelf`, go: () => router.replace('/') }}
         actions={<UndoButtons />}
         broad
       >
         <View gap="$3" style={cardGrid} alignItems="flex-start">
           <View gap="$3">
             <Card padding="$4" gap="$1">
-              <Answer>
-                {gauge.widthMm} × {gauge.heightMm} mm a stitch
-              </Answer>
+              <Answer>{t`${gauge.widthMm} × ${gauge.heightMm} mm a stitch`}</Answer>
               <Body>
                 {said?.yarn ? `${said.yarn}, ` : ''}
-                {gauge.assumed ? 'assumed: measure your own' : 'measured'}
-                {pattern.header.hook ? `, hook ${pattern.header.hook}` : ''}
+                {gauge.assumed ? t`assumed: measure your own` : t`measured`}
+                {pattern.header.hook ? t`, hook ${pattern.header.hook}` : ''}
               </Body>
-              <Quiet>
-                Leans {analysis.lean ?? leanOfSpiral} of a stitch a round
-                {analysis.lean === null ? ', assumed' : ''}. Every length, opening, stop and hole of this toy
-                follows from these.
-              </Quiet>
+              <Quiet>{t`Leans ${analysis.lean ?? leanOfSpiral} of a stitch a round${analysis.lean === null ? t`, assumed` : ''}. Every length, opening, stop and hole of this toy follows from these.`}</Quiet>
             </Card>
             <YarnUse />
           </View>
@@ -100,10 +95,8 @@ export function ToyYarnScreen() {
 
         <View gap="$4" style={cardGrid} alignItems="flex-start">
           <View gap="$3">
-            <Title render="h2" margin={0}>
-              From your yarn shelf
-            </Title>
-            <Choice column unlabelled label="Your yarns">
+            <Title render="h2" margin={0}>{t`From your yarn shelf`}</Title>
+            <Choice column unlabelled label={t`Your yarns`}>
               {(yarns ?? []).map((yarn) => (
                 <View key={yarn.id} gap="$1">
                   <Press
@@ -116,46 +109,43 @@ export function ToyYarnScreen() {
                 </View>
               ))}
               {yarns?.length === 0 ? (
-                <Quiet>No yarn is kept yet. Ten stitches and a ruler make one.</Quiet>
+                <Quiet>{t`No yarn is kept yet. Ten stitches and a ruler make one.`}</Quiet>
               ) : null}
             </Choice>
-            <Press label="Add or measure a yarn" onPress={() => router.push(`/yarns/new?toy=${editor.id}`)} />
+            <Press
+              label={t`Add or measure a yarn`}
+              onPress={() => router.push(`/yarns/new?toy=${editor.id}`)}
+            />
           </View>
           <View gap="$3">
-            <Title render="h2" margin={0}>
-              This toy in another yarn
-            </Title>
+            <Title render="h2" margin={0}>{t`This toy in another yarn`}</Title>
             <OneOf
               wraps
               unlabelled
-              label="Another thickness"
+              label={t`Another thickness`}
               options={yarnsByThickness.map(({ key, name }) => [key, name])}
               chosen={choice?.kind === 'weight' ? choice.key : null}
               onChoose={(key) => setChoice({ kind: 'weight', key })}
             />
           </View>
           {next !== null ? (
-            <View gap="$3" role="region" aria-label="What would change">
-              <Title render="h2" margin={0}>
-                What would change
-              </Title>
+            <View gap="$3" role="region" aria-label={t`What would change`}>
+              <Title render="h2" margin={0}>{t`What would change`}</Title>
               <Changes changes={changes} />
               {choice?.kind === 'weight' ? (
-                <Notice tone="plain">
-                  Sizes by the table are assumptions. Measure your stitch before you buy eyes.
-                </Notice>
+                <Notice tone="plain">{t`Sizes by the table are assumptions. Measure your stitch before you buy eyes.`}</Notice>
               ) : null}
               <View flexDirection="row" gap="$2">
                 <Press
                   grow
                   tone="primary"
-                  label="Work it in this"
+                  label={t`Work it in this`}
                   onPress={() => {
                     editor.step(next);
                     setChoice(null);
                   }}
                 />
-                <Press grow label="Leave it" onPress={() => setChoice(null)} />
+                <Press grow label={t`Leave it`} onPress={() => setChoice(null)} />
               </View>
             </View>
           ) : null}

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { suppliesOf, supplyLines, usualMargin } from '../../core/toy/supplies/suppliesOf';
@@ -28,23 +29,18 @@ export function WhatItTakes() {
     );
   return (
     <Card gap="$3">
-      <Title render="h2" margin={0}>
-        What it takes
-      </Title>
-      <View gap="$1" role="list" aria-label="What it takes">
+      <Title render="h2" margin={0}>{t`What it takes`}</Title>
+      <View gap="$1" role="list" aria-label={t`What it takes`}>
         {lines.map((line) => (
           <Body key={line} fontSize="$4" role="listitem">
             {line}
           </Body>
         ))}
       </View>
-      <Quiet>
-        Worked out stitch by stitch from your gauge, with {margin} % to spare and all tails. Grams go by the
-        ball’s band where the yarn line has it (“50 g, 85 m”), else by what such a yarn usually has.
-      </Quiet>
+      <Quiet>{t`Worked out stitch by stitch from your gauge, with ${margin} % to spare and all tails. Grams go by the ball’s band where the yarn line has it (“50 g, 85 m”), else by what such a yarn usually has.`}</Quiet>
       <HowMany toys={copies} onChange={setCopies} />
       <NumberStep
-        label="To spare"
+        label={t`To spare`}
         unit="%"
         value={margin}
         step={5}
@@ -52,7 +48,7 @@ export function WhatItTakes() {
         most={100}
         onChange={setMargin}
       />
-      <Press label="Save the list" icon={<Icon name="download" />} onPress={save} />
+      <Press label={t`Save the list`} icon={<Icon name="download" />} onPress={save} />
     </Card>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
@@ -28,18 +29,18 @@ export function YarnScreen() {
   const { data: yarns, isPending } = useYarns();
   const kept = yarns?.find((yarn) => yarn.id === id);
   const back = toy
-    ? { name: 'Back to the toy', go: () => router.replace(`/toy/${toy}/yarn`) }
-    : { name: 'Back to the yarns', go: () => router.replace('/yarns') };
+    ? { name: t`Back to the toy`, go: () => router.replace(`/toy/${toy}/yarn`) }
+    : { name: t`Back to the yarns`, go: () => router.replace('/yarns') };
   if (isPending)
     return (
-      <Page title="Yarn" back={back}>
+      <Page title={t`Yarn`} back={back}>
         {null}
       </Page>
     );
   if (!kept && id !== 'new')
     return (
-      <Page title="Yarn" back={back}>
-        <Notice tone="look">This yarn is not on the shelf of this browser.</Notice>
+      <Page title={t`Yarn`} back={back}>
+        <Notice tone="look">{t`This yarn is not on the shelf of this browser.`}</Notice>
       </Page>
     );
   return <YarnForm key={kept?.id ?? 'new'} kept={kept ?? null} back={back} />;
@@ -69,7 +70,9 @@ function YarnForm({ kept, back }: { kept: Yarn | null; back: { name: string; go:
       back.go();
     } catch (reason) {
       setTrouble(
-        reason instanceof Error && reason.message ? reason.message : 'The yarn could not be kept. Try again.',
+        reason instanceof Error && reason.message
+          ? reason.message
+          : t`The yarn could not be kept. Try again.`,
       );
     }
   };
@@ -79,32 +82,32 @@ function YarnForm({ kept, back }: { kept: Yarn | null; back: { name: string; go:
   };
   return (
     <Page
-      title={kept ? kept.name : 'A new yarn'}
-      aside="Yarn shelf"
+      title={kept ? kept.name : t`A new yarn`}
+      aside={t`Yarn shelf`}
       back={back}
       foot={
         <View gap="$2">
           {trouble ? <Notice tone="wrong">{trouble}</Notice> : null}
-          <Press tone="primary" label="Keep this yarn" onPress={() => void keep()} />
+          <Press tone="primary" label={t`Keep this yarn`} onPress={() => void keep()} />
         </View>
       }
     >
       <Field
-        label="What you call it"
+        label={t`What you call it`}
         value={yarn.name}
         onChange={(name) => change({ name })}
-        placeholder="River cotton, chestnut"
+        placeholder={t`River cotton, chestnut`}
       />
       <OneOf
         wraps
-        label="How thick it is"
+        label={t`How thick it is`}
         options={yarnsByThickness.map(({ key, name }) => [key, name])}
         chosen={yarn.weight}
         onChoose={(weight) => change({ weight })}
       />
       <NumberStep
-        label="Hook"
-        unit="mm"
+        label={t`Hook`}
+        unit={t`mm`}
         value={yarn.hookMm}
         step={0.25}
         least={yarnLimits.hookMm[0]}
@@ -112,23 +115,16 @@ function YarnForm({ kept, back }: { kept: Yarn | null; back: { name: string; go:
         onChange={(hookMm) => change({ hookMm })}
       />
 
-      <Title render="h2" margin={0} marginTop={12}>
-        Your stitch
-      </Title>
+      <Title render="h2" margin={0} marginTop={12}>{t`Your stitch`}</Title>
       {swatch ? (
         <View gap="$3">
-          <Body>
-            1. With this hook, work a tube of 24 stitches for 14 rounds, or use any plain stretch of a toy. Do
-            not stuff it.
-          </Body>
-          <Body>
-            2. Lay it flat without pulling. Put the ruler in the middle, away from the edges, as framed here.
-          </Body>
+          <Body>{t`1. With this hook, work a tube of 24 stitches for 14 rounds, or use any plain stretch of a toy. Do not stuff it.`}</Body>
+          <Body>{t`2. Lay it flat without pulling. Put the ruler in the middle, away from the edges, as framed here.`}</Body>
           <SwatchDrawing />
-          <Body>3. Write down what ten of them measure.</Body>
+          <Body>{t`3. Write down what ten of them measure.`}</Body>
           <NumberStep
-            label="Ten stitches across"
-            unit="mm"
+            label={t`Ten stitches across`}
+            unit={t`mm`}
             value={swatch.tenStitchesMm}
             step={1}
             least={yarnLimits.tenMm[0]}
@@ -136,21 +132,21 @@ function YarnForm({ kept, back }: { kept: Yarn | null; back: { name: string; go:
             onChange={(tenStitchesMm) => change({ swatch: { ...swatch, tenStitchesMm } })}
           />
           <NumberStep
-            label="Ten rounds up"
-            unit="mm"
+            label={t`Ten rounds up`}
+            unit={t`mm`}
             value={swatch.tenRoundsMm}
             step={1}
             least={yarnLimits.tenMm[0]}
             most={yarnLimits.tenMm[1]}
             onChange={(tenRoundsMm) => change({ swatch: { ...swatch, tenRoundsMm } })}
           />
-          <Press label="Go back to the table" onPress={() => change({ swatch: null })} />
+          <Press label={t`Go back to the table`} onPress={() => change({ swatch: null })} />
         </View>
       ) : (
         <View gap="$2">
-          <Notice tone="plain">{`By the table, a stitch of this yarn with this hook is about ${table.widthMm} × ${table.heightMm} mm. That is an assumption; hands differ by a fifth.`}</Notice>
+          <Notice tone="plain">{t`By the table, a stitch of this yarn with this hook is about ${table.widthMm} × ${table.heightMm} mm. That is an assumption; hands differ by a fifth.`}</Notice>
           <Press
-            label="Measure mine"
+            label={t`Measure mine`}
             onPress={() =>
               change({
                 swatch: {
@@ -163,49 +159,39 @@ function YarnForm({ kept, back }: { kept: Yarn | null; back: { name: string; go:
         </View>
       )}
 
-      <Title render="h2" margin={0} marginTop={12}>
-        Your lean
-      </Title>
+      <Title render="h2" margin={0} marginTop={12}>{t`Your lean`}</Title>
       {wandered === null ? (
         <View gap="$2">
-          <Notice tone="plain">
-            Stitches of a spiral stand a little beside the ones below: a quarter of a stitch a round for most
-            makers who bring the yarn over, a tenth for those who bring it under.
-          </Notice>
-          <Press label="Count mine" onPress={() => change({ wandered: 2.5 })} />
+          <Notice tone="plain">{t`Stitches of a spiral stand a little beside the ones below: a quarter of a stitch a round for most makers who bring the yarn over, a tenth for those who bring it under.`}</Notice>
+          <Press label={t`Count mine`} onPress={() => change({ wandered: 2.5 })} />
         </View>
       ) : (
         <View gap="$3">
-          <Body>
-            Put a marker into the first stitch of a round and work ten plain rounds. Count straight up from
-            the marker, then along to where the new round begins: that many stitches it has wandered.
-          </Body>
+          <Body>{t`Put a marker into the first stitch of a round and work ten plain rounds. Count straight up from the marker, then along to where the new round begins: that many stitches it has wandered.`}</Body>
           <LeanDrawing wandered={wandered} />
           <NumberStep
-            label="Stitches wandered in ten rounds"
-            unit="stitches"
+            label={t`Stitches wandered in ten rounds`}
+            unit={t`stitches`}
             value={wandered}
             step={0.5}
             least={yarnLimits.wandered[0]}
             most={yarnLimits.wandered[1]}
             onChange={(next) => change({ wandered: next })}
           />
-          <Press label="Take the usual lean" onPress={() => change({ wandered: null })} />
+          <Press label={t`Take the usual lean`} onPress={() => change({ wandered: null })} />
         </View>
       )}
 
       {effects.length > 0 ? (
         <View gap="$3">
-          <Title render="h2" margin={0} marginTop={12}>
-            Toys in this yarn
-          </Title>
+          <Title render="h2" margin={0} marginTop={12}>{t`Toys in this yarn`}</Title>
           {effects.map(({ name, changes }) => (
             <Changes key={name} of={name} changes={changes} />
           ))}
         </View>
       ) : null}
-      {kept ? <Press tone="danger" label="Take it off the shelf" onPress={() => void drop()} /> : null}
-      {kept ? <Quiet>Toys keep the figures they have.</Quiet> : null}
+      {kept ? <Press tone="danger" label={t`Take it off the shelf`} onPress={() => void drop()} /> : null}
+      {kept ? <Quiet>{t`Toys keep the figures they have.`}</Quiet> : null}
     </Page>
   );
 }

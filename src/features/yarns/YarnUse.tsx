@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { yarnUseOf } from '../../core/supplies/yarnUse';
@@ -24,10 +25,10 @@ const leastM = 1;
 function askedOf(how: How, part: PartAnalysis, toy: ToyAnalysis) {
   if (how === 'weighed') {
     const { stitchesG, tailsG } = gramsOfPart(part, toy);
-    return { stitches: stitchesG, tails: tailsG, unit: 'g' as const, step: 0.5, label: 'The scale says' };
+    return { stitches: stitchesG, tails: tailsG, unit: 'g' as const, step: 0.5, label: t`The scale says` };
   }
   const { stitchesM, tailsM } = metresOfPart(part, toy);
-  return { stitches: stitchesM, tails: tailsM, unit: 'm' as const, step: 0.1, label: 'The tape says' };
+  return { stitches: stitchesM, tails: tailsM, unit: 'm' as const, step: 0.1, label: t`The tape says` };
 }
 
 /** Whether a piece is large enough to tell. */
@@ -37,15 +38,15 @@ function tells(how: How, part: PartAnalysis, toy: ToyAnalysis): boolean {
 }
 
 const taken: Readonly<Record<How, string>> = {
-  weighed: 'One of it, with its tails, before stuffing, eyes and sewing.',
-  unravelled: 'One of it, pulled undone, its tails too, laid along a tape without stretching.',
+  weighed: t`One of it, with its tails, before stuffing, eyes and sewing.`,
+  unravelled: t`One of it, pulled undone, its tails too, laid along a tape without stretching.`,
 };
 
 /** How a maker's hands differ from the formula. */
 function ownUse(use: number): string {
   const percent = Math.round((use - 1) * 100);
-  if (percent === 0) return 'Your hands take what the formula says.';
-  return `Your hands take ${Math.abs(percent)} % ${percent > 0 ? 'more' : 'less'} yarn than the formula says. Every toy counts with that.`;
+  if (percent === 0) return t`Your hands take what the formula says.`;
+  return t`Your hands take ${Math.abs(percent)} % ${percent > 0 ? t`more` : t`less`} yarn than the formula says. Every toy counts with that.`;
 }
 
 /** Weighing a finished piece makes the yarn of every toy what these hands really take. */
@@ -58,25 +59,26 @@ export function YarnUse() {
   const canUnravel = partsFor('unravelled').length > 0;
   return (
     <Card gap="$3">
-      <Title render="h2" margin={0}>
-        Your own use of yarn
-      </Title>
+      <Title render="h2" margin={0}>{t`Your own use of yarn`}</Title>
       <Body>
-        {yarnUse === 1 ? 'Worked out by a formula; loose hands take more, tight ones less.' : ownUse(yarnUse)}
+        {yarnUse === 1
+          ? t`Worked out by a formula; loose hands take more, tight ones less.`
+          : ownUse(yarnUse)}
       </Body>
       {failed ? (
-        <Notice tone="wrong" actions={<Press label="Try again" onPress={() => change(yarnUse)} />}>
-          The browser would not keep it. It holds until the page is closed.
-        </Notice>
+        <Notice
+          tone="wrong"
+          actions={<Press label={t`Try again`} onPress={() => change(yarnUse)} />}
+        >{t`The browser would not keep it. It holds until the page is closed.`}</Notice>
       ) : null}
-      {canWeigh ? null : <Quiet>No piece of this toy is heavy enough for a kitchen scale.</Quiet>}
+      {canWeigh ? null : <Quiet>{t`No piece of this toy is heavy enough for a kitchen scale.`}</Quiet>}
       {how ? (
         <Known how={how} parts={partsFor(how)} onDone={() => setHow(null)} />
       ) : (
         <View flexDirection="row" flexWrap="wrap" gap="$2">
-          {canWeigh ? <Press label="I weighed a piece" onPress={() => setHow('weighed')} /> : null}
-          {canUnravel ? <Press label="I unravelled one" onPress={() => setHow('unravelled')} /> : null}
-          {yarnUse === 1 ? null : <Press label="Back to the formula" onPress={() => change(1)} />}
+          {canWeigh ? <Press label={t`I weighed a piece`} onPress={() => setHow('weighed')} /> : null}
+          {canUnravel ? <Press label={t`I unravelled one`} onPress={() => setHow('unravelled')} /> : null}
+          {yarnUse === 1 ? null : <Press label={t`Back to the formula`} onPress={() => change(1)} />}
         </View>
       )}
     </Card>
@@ -104,7 +106,7 @@ function Known({ how, parts, onDone }: KnownProps) {
     <View gap="$3">
       <OneOf
         wraps
-        label="Which piece"
+        label={t`Which piece`}
         options={parts.map(({ source }) => [source.id, source.name])}
         chosen={part.source.id}
         onChoose={(chosen) => {
@@ -112,9 +114,7 @@ function Known({ how, parts, onDone }: KnownProps) {
           setWritten(null);
         }}
       />
-      <Quiet>
-        {taken[how]} Worked out: {amountWords(expected, unit)}.
-      </Quiet>
+      <Quiet>{t`${taken[how]} Worked out: ${amountWords(expected, unit)}.`}</Quiet>
       <MeasureStep
         label={label}
         unit={unit}
@@ -125,23 +125,21 @@ function Known({ how, parts, onDone }: KnownProps) {
         onChange={setWritten}
       />
       {written !== null && own === null ? (
-        <Notice tone="look">
-          No hands differ so much. Is it this piece, empty, and is the gauge of this toy your own?
-        </Notice>
+        <Notice tone="look">{t`No hands differ so much. Is it this piece, empty, and is the gauge of this toy your own?`}</Notice>
       ) : null}
       {own === null ? null : <Body>{ownUse(own)}</Body>}
       <View flexDirection="row" gap="$2">
         <Press
           grow
           tone="primary"
-          label="Count with this"
+          label={t`Count with this`}
           disabled={own === null}
           onPress={() => {
             if (own !== null) change(own);
             onDone();
           }}
         />
-        <Press grow label="Leave it" onPress={onDone} />
+        <Press grow label={t`Leave it`} onPress={onDone} />
       </View>
     </View>
   );

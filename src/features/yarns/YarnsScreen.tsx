@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { useRouter } from 'expo-router';
 import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
@@ -13,7 +14,7 @@ import { Body, Quiet, Title } from '../../ui/text';
 /** How a yarn works up, in a line. */
 export function yarnLine(yarn: Yarn): string {
   const { widthMm, heightMm, assumed } = gaugeOfYarn(yarn);
-  return `${widthMm} × ${heightMm} mm a stitch, ${assumed ? 'assumed' : 'measured'}; leans ${leanOfYarn(yarn)} a round, ${yarn.wandered === null ? 'assumed' : 'counted'}`;
+  return t`${widthMm} × ${heightMm} mm a stitch, ${assumed ? t`assumed` : t`measured`}; leans ${leanOfYarn(yarn)} a round, ${yarn.wandered === null ? t`assumed` : t`counted`}`;
 }
 
 /** The maker's yarns with their hooks: measured once, used by every toy. */
@@ -22,36 +23,33 @@ export function YarnsScreen() {
   const { data: yarns, error, refetch } = useYarns();
   return (
     <Page
-      title="Yarn shelf"
-      aside="Measured once, used by every toy"
-      back={{ name: 'Back to the toys', go: () => router.replace('/') }}
-      foot={<Press tone="primary" label="Add a yarn" onPress={() => router.push('/yarns/new')} />}
+      title={t`Yarn shelf`}
+      aside={t`Measured once, used by every toy`}
+      back={{ name: t`Back to the toys`, go: () => router.replace('/') }}
+      foot={<Press tone="primary" label={t`Add a yarn`} onPress={() => router.push('/yarns/new')} />}
     >
       {error ? (
-        <Notice tone="wrong" actions={<Press label="Try again" onPress={() => void refetch()} />}>
-          The yarns could not be read.
-        </Notice>
+        <Notice
+          tone="wrong"
+          actions={<Press label={t`Try again`} onPress={() => void refetch()} />}
+        >{t`The yarns could not be read.`}</Notice>
       ) : null}
       {yarns?.length === 0 ? (
-        <Empty>
-          No yarn is kept yet. Add the one you are working with: ten stitches and a ruler are enough.
-        </Empty>
+        <Empty>{t`No yarn is kept yet. Add the one you are working with: ten stitches and a ruler are enough.`}</Empty>
       ) : null}
-      <View render="ul" margin={0} padding={0} gap="$3" aria-label="Yarns">
+      <View render="ul" margin={0} padding={0} gap="$3" aria-label={t`Yarns`}>
         {(yarns ?? []).map((yarn) => (
           <View render="li" key={yarn.id} style={{ listStyleType: 'none' }}>
             <Pressable
               role="link"
-              aria-label={`Open ${yarn.name}`}
+              aria-label={t`Open ${yarn.name}`}
               onPress={() => router.push(`/yarns/${yarn.id}`)}
             >
               <Card>
                 <Title render="h2" margin={0}>
                   {yarn.name}
                 </Title>
-                <Body>
-                  {yarnWeight(yarn.weight).name}, {yarn.hookMm} mm hook
-                </Body>
+                <Body>{t`${yarnWeight(yarn.weight).name}, ${yarn.hookMm} mm hook`}</Body>
                 <Quiet>{yarnLine(yarn)}</Quiet>
               </Card>
             </Pressable>

@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import * as vec3 from 'gl-matrix/vec3';
 import type { PosedUnit } from './posed';
 
@@ -17,6 +18,6 @@ export function pointingWords({ frame, outward }: PosedUnit): string {
   const [first, ...others] = ways.sort((a, b) => b[0] - a[0]);
   if (!first) return '';
   const more = others.filter(([share]) => share > least);
-  const words = more.map(([share, word]) => (share < slight ? `a little ${word}` : word));
+  const words = more.map(([share, word]) => (share < slight ? t`a little ${word}` : word));
   return [first[1], ...words].join(' and ');
 }

@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import { wrapAngle } from '../../shape/azimuth';
 import { gapOf } from '../frame/faceFrame';
 import { moveFront } from '../move/front';
@@ -68,7 +69,7 @@ function centring(checked: Checked): Try[] {
   if (!isPressedEyes(rule) || frame.lies) return better.slice(0, mostRemedies);
   return better.slice(0, mostRemedies).map((one) => {
     const off = miss(one);
-    return off > eyesOffFrom ? { ...one, title: `${one.title} (${Math.round(off * 100) / 100} off)` } : one;
+    return off > eyesOffFrom ? { ...one, title: t`${one.title} (${Math.round(off * 100) / 100} off)` } : one;
   });
 }
 
@@ -84,9 +85,9 @@ function resized(checked: Checked): Try[] {
     const size = (apart ?? rule.wide) + by;
     if (size < 1 || size > most || (apart === null && isSewn(rule))) return [];
     const unit = frame.lies ? ' rounds' : '';
-    if (apart !== null) return [attemptRule(checked, `${size}${unit} apart`, spaced(frame, rule, size))];
+    if (apart !== null) return [attemptRule(checked, t`${size}${unit} apart`, spaced(frame, rule, size))];
     const sideways: FeatureRule['sideways'] = frame.lies ? { by: 'front' } : rule.sideways;
-    return [attemptRule(checked, `${size} wide`, { ...rule, wide: size, sideways })];
+    return [attemptRule(checked, t`${size} wide`, { ...rule, wide: size, sideways })];
   });
 }
 
@@ -95,7 +96,7 @@ function otherSeat(checked: Checked): Try[] {
   const { frame, placed } = checked;
   if (frame.lies || placed.apart !== null || !isSewn(placed.rule)) return [];
   const seat = placed.seat === 'foot' ? 'split' : 'foot';
-  const title = seat === 'split' ? 'Between two stitches' : 'In a hole';
+  const title = seat === 'split' ? t`Between two stitches` : t`In a hole`;
   return [attemptRule(checked, title, { ...byDistance(placed), seat })];
 }
 
@@ -108,7 +109,7 @@ function linesBeside(checked: Checked): Try[] {
     if (line < 1 || line >= frame.form.fabric.rounds) return [];
     const gap = gapOf(frame.form, line);
     return [
-      attemptRule(checked, `Between ${gap.join(' and ')}`, {
+      attemptRule(checked, t`Between ${gap.join(' and ')}`, {
         ...byDistance(placed),
         vertical: { by: 'gap', gap },
       }),
@@ -125,14 +126,14 @@ export const offLevel: Check = (checked) => {
   const seat = placed.seat === 'foot' ? 'split' : 'foot';
   const steps = ([1, -1] as const).flatMap((by) => {
     const next = raised(frame, placed, by);
-    return next ? [attemptRule(checked, `1 stitch ${by > 0 ? 'up' : 'down'}`, next)] : [];
+    return next ? [attemptRule(checked, t`1 stitch ${by > 0 ? t`up` : t`down`}`, next)] : [];
   });
   const spacings = [1, -1, 2, -2]
     .map((by) => apart + by)
     .filter((one) => one >= 1 && one <= frame.form.fabric.rounds - 2)
-    .map((one) => attemptRule(checked, `${one} rounds apart`, spaced(frame, rule, one)));
+    .map((one) => attemptRule(checked, t`${one} rounds apart`, spaced(frame, rule, one)));
   const better = [
-    attemptRule(checked, seat === 'split' ? 'In the splits' : 'In the holes', { ...rule, seat }),
+    attemptRule(checked, seat === 'split' ? t`In the splits` : t`In the holes`, { ...rule, seat }),
     ...steps,
     ...spacings,
   ].filter((one) => one.placed.levelMm < placed.levelMm - 0.2);
@@ -185,7 +186,7 @@ export const offTheEyes: Check = (checked) => {
 function eyesCentred(eyes: Checked): Finding['suggestions'] & object {
   const [finding] = offMiddle(eyes);
   return (finding?.suggestions ?? []).slice(0, 2).map(({ title, edits }) => ({
-    title: `Eyes: ${title.charAt(0).toLowerCase()}${title.slice(1)}`,
+    title: t`Eyes: ${title.charAt(0).toLowerCase()}${title.slice(1)}`,
     edits,
   }));
 }

@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import type { Problem } from '../../notation/problem';
 import { holeAt } from '../frame/holes';
 import { seatHoles, type PartForm } from '../frame/partForm';
@@ -42,7 +43,7 @@ const frontByEyes: Check = (checked) => {
       severity: 'info',
       suggestions: [
         {
-          title: 'Put it opposite the round start',
+          title: t`Put it opposite the round start`,
           edits: [writeRule(form.part, placed.id, byDistance(placed))],
         },
       ],

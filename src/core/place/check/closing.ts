@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import { roundCount } from '../../fabric/fabric';
 import { gapOf } from '../frame/faceFrame';
 import { byDistance, withApart } from '../move/step';
@@ -61,7 +62,7 @@ function washersNearClosing(checked: Checked): Finding[] {
 function closer(checked: Checked): NonNullable<Finding['suggestions']> {
   const apart = (checked.placed.apart ?? 0) - 2;
   const rule = withApart(checked.frame, checked.placed, apart);
-  const title = `${plural(apart, 'round')} apart`;
+  const title = t`${plural(apart, 'round')} apart`;
   return rule ? [remedy(checked, attemptRule(checked, title, rule))] : [];
 }
 
@@ -71,5 +72,5 @@ function twoLinesBack(checked: Checked): NonNullable<Finding['suggestions']> {
   if (frame.lies || line < 1) return [];
   const gap = gapOf(frame.form, line);
   const rule = { ...byDistance(placed), vertical: { by: 'gap' as const, gap } };
-  return [remedy(checked, { title: `Between ${gap.join(' and ')}`, rule })];
+  return [remedy(checked, { title: t`Between ${gap.join(' and ')}`, rule })];
 }

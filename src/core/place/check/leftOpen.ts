@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import type { Suggestion } from '../../notation/problem';
 import { gapOf } from '../frame/faceFrame';
 import { showingOf } from '../frame/pair';
@@ -63,7 +64,7 @@ const otherUnit: Check = (checked) => {
     {
       ...saying('rounds-not-below', { stitches: vertical.stitches }),
       severity: 'info',
-      suggestions: [put(checked, 'Say it in stitches', asPlacedRule(checked))],
+      suggestions: [put(checked, t`Say it in stitches`, asPlacedRule(checked))],
     },
   ];
 };
@@ -72,12 +73,12 @@ const otherUnit: Check = (checked) => {
 const ofRound: Check = (checked) => {
   const round = checked.step.ofRound;
   if (round === undefined) return [];
-  const gap = `${round - 1} and ${round}`;
+  const gap = t`${round - 1} and ${round}`;
   return [
     {
       ...saying('stitch-of-round', { round }),
       severity: 'info',
-      suggestions: [put(checked, `Between ${gap}`, asPlacedRule(checked))],
+      suggestions: [put(checked, t`Between ${gap}`, asPlacedRule(checked))],
     },
   ];
 };
@@ -85,11 +86,11 @@ const ofRound: Check = (checked) => {
 /** Clauses that say where, and are not read. On a part that lies on its side a stitch is a height, and no number says which. */
 const wordsUnused: Check = (checked) => {
   const { step, frame, id } = checked;
-  const stitch = frame.lies && step.stitches ? [`stitch ${step.stitches.join(' and ')}`] : [];
+  const stitch = frame.lies && step.stitches ? [t`stitch ${step.stitches.join(' and ')}`] : [];
   return [...(step.unused ?? []), ...stitch].map((clause) => ({
     ...saying('words-unused', { of: 'place', name: id, words: clause }),
     severity: 'warning',
-    suggestions: [put(checked, 'Keep it as placed', asPlacedRule(checked))],
+    suggestions: [put(checked, t`Keep it as placed`, asPlacedRule(checked))],
   }));
 };
 
@@ -105,7 +106,7 @@ const howMany: Check = ({ step, placed, id }) => {
 const acrossInOtherUnit: Check = (checked) => {
   const { step, frame, id } = checked;
   if (step.across === undefined || step.across === frame.across.many) return [];
-  const title = `Say it in ${frame.across.many}`;
+  const title = t`Say it in ${frame.across.many}`;
   const suggestions = [put(checked, title, asPlacedRule(checked))];
   const code = frame.lies ? 'across-in-stitches' : 'across-in-rounds';
   return [{ ...saying(code, { name: id }), severity: 'warning', suggestions }];
@@ -119,7 +120,7 @@ const twoPlaces: Check = (checked) => {
     return [{ ...saying('eyes-two-lines', { taken: placed.gap }), severity: 'warning' }];
   }
   const other: FeatureRule = { ...rule, vertical: { by: 'gap', gap: step.otherGap } };
-  const suggestions = [put(checked, 'A sentence each', rule, other)];
+  const suggestions = [put(checked, t`A sentence each`, rule, other)];
   return [{ ...saying('feature-two-places', { name: id }), severity: 'warning', suggestions }];
 };
 
@@ -189,8 +190,8 @@ function aboutTheMiddle(checked: Checked, apart: number): Suggestion[] {
   const usualApart = usual.sideways.by === 'rounds' ? lineCount(checked, usual.sideways) : apart;
   const wanted = Math.max(1, Math.min(most, apart));
   return [
-    put(checked, `${wanted} rounds apart, about the middle`, spaced(frame, rule, wanted)),
-    ...(usualApart === wanted ? [] : [put(checked, `${usualApart} rounds apart, about the middle`, usual)]),
+    put(checked, t`${wanted} rounds apart, about the middle`, spaced(frame, rule, wanted)),
+    ...(usualApart === wanted ? [] : [put(checked, t`${usualApart} rounds apart, about the middle`, usual)]),
   ];
 }
 
@@ -228,7 +229,7 @@ const asUsual: Check = (checked) => {
     {
       ...saying('as-usual', { name: id, open, filled: words }),
       severity: 'info',
-      suggestions: [put(checked, 'Write it so', asPlacedRule(checked))],
+      suggestions: [put(checked, t`Write it so`, asPlacedRule(checked))],
     },
   ];
 };

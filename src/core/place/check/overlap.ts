@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import { wrapAngle } from '../../shape/azimuth';
 import { radiusAt, type FaceFrame } from '../frame/faceFrame';
 import { placeOf } from '../frame/sidewaysFrame';
@@ -39,7 +40,7 @@ function clearOf(checked: Checked, others: readonly FeaturePlacement[]) {
   if (!frame.lies) return linesWhere(checked, (one) => others.every((other) => !touches(frame, one, other)));
   return ([-1, 1] as const).flatMap((by) => {
     const rule = raised(frame, placed, by);
-    return rule ? [attemptRule(checked, `1 stitch ${by > 0 ? 'up' : 'down'}`, rule)] : [];
+    return rule ? [attemptRule(checked, t`1 stitch ${by > 0 ? t`up` : t`down`}`, rule)] : [];
   });
 }
 

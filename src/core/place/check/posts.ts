@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import { gapOf, type Place } from '../frame/faceFrame';
 import { resetFront } from '../move/front';
 import { byDistance, raised, withApart } from '../move/step';
@@ -15,7 +16,7 @@ type Remedies = Finding['suggestions'] & object;
 
 /** `left eye`, `nose` */
 function postName({ id, placed }: Checked, side: 'left' | 'middle' | 'right'): string {
-  return placed.kind === 'eyes' ? `${side} eye` : id;
+  return placed.kind === 'eyes' ? t`${side} eye` : id;
 }
 
 const sideOf = (id: string, side: 'left' | 'middle' | 'right'): Finding['where'] =>
@@ -31,14 +32,14 @@ function spacing(checked: Checked, by: number): Try[] {
   const rule = withApart(frame, placed, apart);
   if (!rule) return [];
   const unit = frame.lies ? (apart === 1 ? ' round' : ' rounds') : '';
-  return [attemptRule(checked, `${apart}${unit} apart`, rule)];
+  return [attemptRule(checked, t`${apart}${unit} apart`, rule)];
 }
 
 /** A stitch down and a stitch up, on a part that lies. */
 function stitchSteps(checked: Checked, ways: readonly (1 | -1)[]): Try[] {
   return ways.flatMap((by) => {
     const rule = raised(checked.frame, checked.placed, by);
-    return rule ? [attemptRule(checked, `1 stitch ${by > 0 ? 'up' : 'down'}`, rule)] : [];
+    return rule ? [attemptRule(checked, t`1 stitch ${by > 0 ? t`up` : t`down`}`, rule)] : [];
   });
 }
 
@@ -48,7 +49,7 @@ export function linesWhere(checked: Checked, isFine: (placed: FeaturePlacement) 
   const at = (line: number): Try => {
     const gap = gapOf(frame.form, line);
     const rule: FeatureRule = { ...byDistance(placed), vertical: { by: 'gap', gap } };
-    return attemptRule(checked, `Between ${gap.join(' and ')}`, rule);
+    return attemptRule(checked, t`Between ${gap.join(' and ')}`, rule);
   };
   const lines = clearLines(placed.line, frame.form.fabric.rounds - 1, (line) => isFine(at(line).placed));
   return lines.map(at);
@@ -68,7 +69,7 @@ function wider(checked: Checked, widthMm: number): Remedies {
     const smaller = Math.max(smallestEyeMm, (rule.sizeMm ?? 0) - 2);
     const sizes =
       (rule.sizeMm ?? 0) > smallestEyeMm
-        ? [attemptRule(checked, `Eyes of ${smaller} mm`, { ...placed.rule, sizeMm: smaller })]
+        ? [attemptRule(checked, t`Eyes of ${smaller} mm`, { ...placed.rule, sizeMm: smaller })]
         : [];
     return taps(checked, [...spacing(checked, apart - (placed.apart ?? 0)), ...sizes]);
   }
@@ -96,7 +97,7 @@ export const pairRoom: Check = (checked) => {
   }
   if (rule.ring && straightMm < rule.ring.sizeMm) {
     const sizeMm = Math.floor(straightMm);
-    const smaller = attemptRule(checked, `Rings of ${sizeMm} mm`, {
+    const smaller = attemptRule(checked, t`Rings of ${sizeMm} mm`, {
       ...placed.rule,
       ring: { ...rule.ring, sizeMm },
     });
@@ -249,7 +250,7 @@ export const washersClash: Check = (checked) => {
   const { placed, rule, id } = checked;
   if (placed.washerMm === null || isPressedEyes(rule)) return [];
   return clashes(checked, placed).map(({ other, side, awayMm, roomMm }) => {
-    const theirs = other.kind === 'eyes' ? `${side} eye` : other.id;
+    const theirs = other.kind === 'eyes' ? t`${side} eye` : other.id;
     return {
       ...saying('washers-overlap', { posts: [id, theirs], apartMm: awayMm, neededMm: roomMm }),
       severity: 'error',

@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import { roundCount, type Fabric } from '../../fabric/fabric';
 import { turn, wrapAngle } from '../../shape/azimuth';
 import { plural } from '../../words/counted';
@@ -49,13 +50,13 @@ export function addressOf(
 
 /** `Round 14, stitch 22 of 48` */
 export function addressWords({ round, stitch, of }: StitchAddress): string {
-  return `Round ${round}, stitch ${stitch} of ${of}`;
+  return t`Round ${round}, stitch ${stitch} of ${of}`;
 }
 
 /** `on the front line`, `6 stitches to the left of the front` */
 export function fromFrontWords({ fromFront, of }: StitchAddress): string {
   const away = Math.abs(fromFront);
-  if (away === 0) return 'on the front line';
-  if (away * 2 >= of - 1) return 'in the middle of the back';
-  return `${plural(away, 'stitch')} to the ${fromFront < 0 ? 'left' : 'right'} of the front`;
+  if (away === 0) return t`on the front line`;
+  if (away * 2 >= of - 1) return t`in the middle of the back`;
+  return t`${plural(away, 'stitch')} to the ${fromFront < 0 ? t`left` : t`right`} of the front`;
 }

@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import type { LineEdit, Suggestion } from '../../notation/problem';
 import type { PartSource } from '../../notation/pattern';
 import { stitchAtAzimuth } from '../../shape/azimuth';
@@ -21,7 +22,7 @@ export function moveFront({ part, fabric, starts }: PartForm, { line, units }: F
   const stitch = Math.round(stitchAtAzimuth(fabric, starts, round, middle) * 100) / 100;
   const text = frontSentence(stitch, fabric.label[round - 1] ?? round);
   return {
-    title: 'Move the front',
+    title: t`Move the front`,
     edits: [part.front ? { line: part.front.line, text } : { line: part.line, text, insertAfter: true }],
   };
 }
@@ -33,7 +34,7 @@ export function frontSentence(stitch: number, round: number): string {
 
 export function resetFront(part: PartSource): Suggestion {
   return {
-    title: 'Put the front opposite the round start',
+    title: t`Put the front opposite the round start`,
     edits: [{ line: part.front?.line ?? 1, text: '' }],
   };
 }

@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import { gapOf, type FaceFrame, type Level } from '../frame/faceFrame';
 import { nearest } from '../frame/nearest';
 import type { FeaturePlacement } from '../resolve/placement';
@@ -63,17 +64,17 @@ export function proportionSteps(
 }
 
 const fractions: [number, string][] = [
-  [1 / 4, 'a quarter'],
-  [1 / 3, 'a third'],
-  [2 / 5, 'two fifths'],
+  [1 / 4, t`a quarter`],
+  [1 / 3, t`a third`],
+  [2 / 5, t`two fifths`],
   [1 / 2, 'half'],
-  [3 / 5, 'three fifths'],
-  [2 / 3, 'two thirds'],
-  [3 / 4, 'three quarters'],
+  [3 / 5, t`three fifths`],
+  [2 / 3, t`two thirds`],
+  [3 / 4, t`three quarters`],
 ];
 
 /** A share as a fraction a maker thinks in: `, about a third`; empty where none is near. */
 export function shareWords(share: number): string {
   const near = fractions.find(([fraction]) => Math.abs(fraction - share) < 0.025);
-  return near ? `, about ${near[1]}` : '';
+  return near ? t`, about ${near[1]}` : '';
 }

@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import type { Fabric } from '../../fabric/fabric';
 import type { Suggestion } from '../../notation/problem';
 import { countsBack, type CountedFrom, type FeatureKind } from '../../notation/sentence/said';
@@ -95,7 +96,7 @@ class Lines {
 
   between(line: number): Suggestion {
     const gap = this.gap(line);
-    return this.asked.settle(`Between ${gap.join(' and ')}`, { by: 'gap', gap });
+    return this.asked.settle(t`Between ${gap.join(' and ')}`, { by: 'gap', gap });
   }
 
   /** The line itself, or the nearest there is, which is told. */
@@ -115,7 +116,7 @@ class Lines {
   /** The line after a round by its number in the text. */
   after(label: number): number {
     const line = lineAbove(this.fabric, label) || roundNumbered(this.fabric, label);
-    if (line > 0) return this.onPart(line, `Round ${label}`);
+    if (line > 0) return this.onPart(line, t`Round ${label}`);
     const labels = [...this.fabric.label.slice(0, -1)];
     const off = (index: number) => Math.abs((labels[index] ?? Infinity) - label);
     const nearest = labels.reduce((best, _, index) => (off(index) < off(best) ? index : best), 0) + 1;
@@ -201,7 +202,7 @@ function rangeLine(
     const facts = { name, from, to, first: fabric.label[0] ?? 1, last: lines.lastLabel };
     report({ ...saying('range-beyond', facts), severity: 'error' });
   }
-  return known ? lines.onPart(roundNumbered(fabric, label), `Round ${label}`) : lines.after(label);
+  return known ? lines.onPart(roundNumbered(fabric, label), t`Round ${label}`) : lines.after(label);
 }
 
 function roundLine(
@@ -240,7 +241,7 @@ function stitchesLine(
     suggestions: [inRounds],
   });
   if (!anchor) return asked.usual;
-  return lines.onPart(countedLine(frame, anchor, direction, stitches), `${title} the ${to}`);
+  return lines.onPart(countedLine(frame, anchor, direction, stitches), t`${title} the ${to}`);
 }
 
 /** A line so many rounds over or under the edge of something. */
@@ -263,7 +264,7 @@ function relatedLine(
   const anchor = asked.anchor(to as FeatureKind);
   if (!anchor) return asked.usual;
   const line = direction === 'from' ? anchor.level - rounds : countedLine(frame, anchor, direction, rounds);
-  return lines.onPart(line, `${plural(rounds, 'round')} ${direction} the ${to}`);
+  return lines.onPart(line, t`${plural(rounds, 'round')} ${direction} the ${to}`);
 }
 
 /** The line a landmark lies on: the base of a toy is its lowest end and the top its highest, whichever end of the work that is. */
@@ -310,6 +311,6 @@ function landmarkLine(
     });
   }
   const place = to === 'edge' ? 'live edge' : to;
-  const said = rounds === 0 ? `The ${place}` : `${plural(rounds, 'round')} ${direction} the ${place}`;
+  const said = rounds === 0 ? t`The ${place}` : t`${plural(rounds, 'round')} ${direction} the ${place}`;
   return lines.onPart(at(first), said);
 }

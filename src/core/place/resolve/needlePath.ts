@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import type { Place } from '../frame/faceFrame';
 import { nearestFootHole } from '../frame/holes';
 import type { PartForm } from '../frame/partForm';
@@ -159,16 +160,16 @@ export function needlePath(
     lies,
     knot:
       rule.kind === 'sculpting'
-        ? 'both ends leave at the first hole and are knotted and buried there'
-        : 'the knot lies inside, behind the first hole',
-    strands: rule.kind === 'sculpting' ? 'a strong thread, doubled' : 'thread split to half its strands',
+        ? t`both ends leave at the first hole and are knotted and buried there`
+        : t`the knot lies inside, behind the first hole`,
+    strands: rule.kind === 'sculpting' ? t`a strong thread, doubled` : t`thread split to half its strands`,
     threadMm: Math.ceil((way + threadToHold) / 10) * 10,
     turns:
       rule.kind === 'sculpting'
         ? {
             points: points.length / sculptingTurns,
             times: sculptingTurns,
-            loop: 'each loop falls on the side of the eye towards the middle; pull until the eyes sink and draw together',
+            loop: t`each loop falls on the side of the eye towards the middle; pull until the eyes sink and draw together`,
           }
         : null,
   };

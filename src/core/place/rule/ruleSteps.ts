@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import type { PartSource } from '../../notation/pattern';
 import type { FeatureKind } from '../../notation/sentence/said';
 import type { FeatureSentence } from '../../notation/sentence/feature';
@@ -39,9 +40,30 @@ export function featureStep(part: PartSource, id: string): FeatureSentence | und
   return featureSteps(part).find((one) => one.id === id)?.step;
 }
 
+/** What features are called on the screen; how they are written is in the library. */
+const featureNames: Readonly<Record<FeatureKind, string>> = {
+  eyes: t`Eyes`,
+  nose: t`Nose`,
+  mouth: t`Mouth`,
+  brows: t`Brows`,
+  lashes: t`Lashes`,
+  cheeks: t`Cheeks`,
+  whiskers: t`Whiskers`,
+  spots: t`Spots`,
+  patch: t`Patch`,
+  button: t`Button`,
+  bow: t`Bow`,
+  'key ring': t`Key ring`,
+  hair: t`Hair line`,
+  sculpting: t`Sculpting`,
+};
+
+/** What a kind of feature is called on the screen. */
+export const kindName = (kind: FeatureKind): string => featureNames[kind];
+
 /** What a feature is called on the screen: `Button 2`. */
 export function featureName(id: string, kind: FeatureKind): string {
-  return id.startsWith(kind) ? featureLibrary[kind].name + id.slice(kind.length) : 'Stitched eyes';
+  return id.startsWith(kind) ? featureNames[kind] + id.slice(kind.length) : t`Stitched eyes`;
 }
 
 /**

@@ -5,7 +5,7 @@ import { showingOf } from '../frame/pair';
 import { featureLibrary } from './library';
 import { isAtBack, isPressedEyes, type FeatureRule, type Sideways, type Vertical } from './rule';
 import { featureStep } from './ruleSteps';
-import { plural } from '../../words/counted';
+import { pluralInPattern } from '../../words/counted';
 
 /** A sentence about a part it does not stand with goes on naming it. */
 const onPart = (sentence: string, step: { on?: string } | undefined): string =>
@@ -30,9 +30,9 @@ export function verticalWords(vertical: Vertical | null): string | null {
     case 'relation':
       return vertical.rounds === 0 && seen.has(vertical.to)
         ? `on the ${vertical.to}`
-        : `${plural(vertical.rounds, 'round')} ${vertical.direction === 'from' && vertical.to === 'first decrease' ? 'before' : vertical.direction} the ${landmarkWords[vertical.to] ?? vertical.to}`;
+        : `${pluralInPattern(vertical.rounds, 'round')} ${vertical.direction === 'from' && vertical.to === 'first decrease' ? 'before' : vertical.direction} the ${landmarkWords[vertical.to] ?? vertical.to}`;
     case 'stitches':
-      return `${plural(vertical.stitches, 'stitch')} ${vertical.direction} the ${vertical.to === 'front' ? 'front line' : vertical.to}`;
+      return `${pluralInPattern(vertical.stitches, 'stitch')} ${vertical.direction} the ${vertical.to === 'front' ? 'front line' : vertical.to}`;
     case 'level':
       return `on the same round as the ${vertical.to}`;
     case 'start':
@@ -48,17 +48,17 @@ export function sidewaysWords(sideways: Sideways, single: boolean, unit: 'stitch
     case 'back':
       return sideways.apart === undefined
         ? 'at the back'
-        : `at the back, ${unit === 'round' ? plural(sideways.apart, 'round') : sideways.apart} post to post`;
+        : `at the back, ${unit === 'round' ? pluralInPattern(sideways.apart, 'round') : sideways.apart} post to post`;
     case 'apart':
-      return `${unit === 'round' ? plural(sideways.apart, 'round') : sideways.apart} post to post`;
+      return `${unit === 'round' ? pluralInPattern(sideways.apart, 'round') : sideways.apart} post to post`;
     case 'rounds':
       return `${sideways.back ? 'at the back, ' : ''}${[...new Set([sideways.from, sideways.to])].map((round) => `between R${round} and R${round + 1}`).join(' and ')}`;
     case 'holes':
       return `at ${sideways.holes.length === 1 ? 'stitch' : 'stitches'} ${sideways.holes.join(' and ')}`;
     case 'outward':
       return sideways.from === 'front'
-        ? `${plural(sideways.stitches, unit)} outwards from the front line`
-        : `${plural(sideways.stitches, unit)} outside the ${sideways.from}`;
+        ? `${pluralInPattern(sideways.stitches, unit)} outwards from the front line`
+        : `${pluralInPattern(sideways.stitches, unit)} outside the ${sideways.from}`;
     case 'inLine':
       return `${single ? 'as wide as' : 'in line with'} the ${sideways.edge === 'middle' ? 'middle' : `${sideways.edge} edge`} of the ${sideways.to}`;
   }
@@ -109,8 +109,8 @@ function eyesSentence(rule: FeatureRule): string {
 function extentWords(rule: FeatureRule): (string | null)[] {
   if (rule.sizeMm !== null) return [];
   const [across, up] = rule.lying ? (['round', 'stitch'] as const) : (['stitch', 'round'] as const);
-  const high = rule.vertical?.by === 'range' ? null : `${plural(rule.high, up)} high`;
-  return [`${plural(rule.wide, across)} wide`, high];
+  const high = rule.vertical?.by === 'range' ? null : `${pluralInPattern(rule.high, up)} high`;
+  return [`${pluralInPattern(rule.wide, across)} wide`, high];
 }
 
 function sidesWords({ kind, sides, sideways }: FeatureRule): string | null {

@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import { directionAt } from '../frame/direction';
 import { seatHoles, type PartForm } from '../frame/partForm';
 import { placeOf, rightOf, sidewaysFrame } from '../frame/sidewaysFrame';
@@ -77,11 +78,11 @@ export function checkSidewaysSeated(
       ...(across === 0
         ? []
         : [
-            `Move the ${side} eye ${plural(Math.abs(across), 'round')} to the ${across > 0 ? 'right' : 'left'}, to stitch ${plan.before + (seat === 'foot' ? 1 : 0)} of it.`,
+            t`Move the ${side} eye ${plural(Math.abs(across), 'round')} to the ${across > 0 ? t`right` : t`left`}, to stitch ${plan.before + (seat === 'foot' ? 1 : 0)} of it.`,
           ]),
       ...(up === 0
         ? []
-        : [`Move the ${side} eye ${plural(Math.abs(up), 'stitch')} ${up > 0 ? 'up' : 'down'}.`]),
+        : [t`Move the ${side} eye ${plural(Math.abs(up), 'stitch')} ${up > 0 ? t`up` : t`down`}.`]),
     ];
   });
   return {

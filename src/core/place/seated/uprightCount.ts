@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import { directionAt } from '../frame/direction';
 import { holeAt } from '../frame/holes';
 import { seatHoles, type PartForm } from '../frame/partForm';
@@ -81,7 +82,7 @@ export function checkSeated(
     const by = to - from;
     if (by === 0) return;
     const way = by * dir > 0 ? 'right' : 'left';
-    moves.push(`Move the ${side} eye ${plural(Math.abs(by), 'stitch')} to the ${way}.`);
+    moves.push(t`Move the ${side} eye ${plural(Math.abs(by), 'stitch')} to the ${way}.`);
   };
   const off = Math.abs(miss) >= 0.3 || b - a !== (planned[1] ?? 0) - (planned[0] ?? 0);
   if (off) {
@@ -93,7 +94,7 @@ export function checkSeated(
     if (round === wanted) return;
     const up = round > wanted === (form.orientation.start === 'top');
     const by = Math.abs(round - wanted);
-    moves.push(`Move the ${side} eye ${plural(by, 'round')} ${up ? 'up' : 'down'}.`);
+    moves.push(t`Move the ${side} eye ${plural(by, 'round')} ${up ? t`up` : t`down`}.`);
   };
   lift(firstRound, firstSide);
   lift(secondRound, secondSide);

@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import { roundCount, type Fabric } from '../../fabric/fabric';
 import { directionAt } from '../frame/direction';
 import type { PartForm } from '../frame/partForm';
@@ -49,10 +50,10 @@ export function eyeColourCheck(form: PartForm, { units, seat }: FeaturePlacement
     if (near === Infinity) return [];
     return [wordsOf(post, near, near === left ? 'left' : 'right', form.orientation.lying === true)];
   });
-  return told.length === 0 ? null : `Check: ${told.join('; ')}.`;
+  return told.length === 0 ? null : t`Check: ${told.join('; ')}.`;
 }
 
 function wordsOf({ side }: FeatureUnit, stitches: number, way: 'left' | 'right', lying: boolean): string {
-  const where = lying ? 'along its round' : `on its ${way}`;
-  return `from the ${side} eye’s hole ${stitches === 0 ? `no whole stitch to the colour change ${where}` : `${plural(stitches, 'stitch')} to the colour change ${where}`}`;
+  const where = lying ? t`along its round` : t`on its ${way}`;
+  return t`from the ${side} eye’s hole ${stitches === 0 ? t`no whole stitch to the colour change ${where}` : t`${plural(stitches, 'stitch')} to the colour change ${where}`}`;
 }

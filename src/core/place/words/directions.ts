@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import { gapOf, type FaceFrame } from '../frame/faceFrame';
 import type { Seat } from '../frame/pair';
 import type { PartForm } from '../frame/partForm';
@@ -7,23 +8,23 @@ import type { NeedlePath } from '../resolve/needlePath';
 import { featureName } from '../rule/ruleSteps';
 import { isAtBack } from '../rule/rule';
 import { fromTheEyes, landmarkWords } from './fromThere';
+import { plural } from '../../words/counted';
 import { threadWords } from '../../words/measures';
 
-const plural = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
 const listed = (words: readonly (string | number)[]) =>
-  words.length > 1 ? `${words.slice(0, -1).join(', ')} and ${words.at(-1)}` : String(words[0] ?? '');
+  words.length > 1 ? t`${words.slice(0, -1).join(', ')} and ${words.at(-1)}` : String(words[0] ?? '');
 
 /** The words for one seat: holes are counted as holes, splits as the stitch before them. */
 export function seatWord(seat: Seat, many = true): string {
   if (seat === 'foot') return many ? 'holes' : 'hole';
-  return many ? 'splits after stitches' : 'split after stitch';
+  return many ? t`splits after stitches` : t`split after stitch`;
 }
 
 /** `hole 19`, `holes 17 to 20`, `just after stitch 18` */
 export function unitWords({ from, to }: FeatureUnit, seat: Seat): string {
   const single = from === to;
-  const numbers = single ? String(from) : `${from} to ${to}`;
-  if (seat === 'split') return `just after ${single ? 'stitch' : 'stitches'} ${numbers}`;
+  const numbers = single ? String(from) : t`${from} to ${to}`;
+  if (seat === 'split') return t`just after ${single ? t`stitch` : t`stitches`} ${numbers}`;
   return `${single ? 'hole' : 'holes'} ${numbers}`;
 }
 
@@ -50,7 +51,7 @@ export function eyePlaces(form: PartForm, { seat, units, rule }: FeaturePlacemen
   const [one, other] = places;
   if (rule.lying || !one || !other)
     return places.map(({ gap, stitch }) => ({ gap, holes: `${seatWord(seat, false)} ${stitch}` }));
-  return [{ gap: one.gap, holes: `${seatWord(seat)} ${one.stitch} and ${other.stitch}` }];
+  return [{ gap: one.gap, holes: t`${seatWord(seat)} ${one.stitch} and ${other.stitch}` }];
 }
 
 export interface EyePlace {
@@ -67,13 +68,13 @@ export function eyeAddress(
   const showing = eyes.showing ?? 0;
   if (places.length > 1) {
     return {
-      gap: `between rounds ${places.map(({ gap }) => gap.join(' and ')).join(' and between rounds ')}`,
+      gap: t`between rounds ${places.map(({ gap }) => gap.join(' and ')).join(t` and between rounds `)}`,
       holes: places.map(({ holes }) => holes).join(' and '),
-      showing: `${plural(showing, 'round', 'rounds')} apart`,
+      showing: t`${plural(showing, 'round', 'rounds')} apart`,
     };
   }
   return {
-    gap: `between round ${eyes.gap[0]} and ${eyes.gap[1]}`,
+    gap: t`between round ${eyes.gap[0]} and ${eyes.gap[1]}`,
     holes: places[0]?.holes ?? '',
     showing: `${showing} ${showing === 1 ? 'shows' : 'show'}`,
   };
@@ -101,13 +102,13 @@ function uprightEyes(eyes: FeaturePlacement): EyeDirections {
   const showing = eyes.showing ?? 0;
   const hole = seat === 'foot';
   const word = hole ? 'hole' : 'split';
-  const through = hole ? 'through the feet of' : 'just after';
+  const through = hole ? t`through the feet of` : t`just after`;
   const around = of - (second - first) - (hole ? 1 : 0);
   return {
-    sides: `Left eye ${word} ${sideOf(eyes, 'left')}, right eye ${word} ${sideOf(eyes, 'right')}, as you look at the face.`,
-    count: `Count along round ${gap[1]} from its first stitch: the posts go ${through} stitches ${first} and ${second} of ${of}.`,
-    markers: `While working round ${gap[1]}, put a marker into stitches ${first} and ${second} as you pass them, and no counting is needed later.`,
-    check: `Check: ${showing} whole ${showing === 1 ? 'stitch shows' : 'stitches show'} between the eyes across the face, ${around} around the back.`,
+    sides: t`Left eye ${word} ${sideOf(eyes, 'left')}, right eye ${word} ${sideOf(eyes, 'right')}, as you look at the face.`,
+    count: t`Count along round ${gap[1]} from its first stitch: the posts go ${through} stitches ${first} and ${second} of ${of}.`,
+    markers: t`While working round ${gap[1]}, put a marker into stitches ${first} and ${second} as you pass them, and no counting is needed later.`,
+    check: t`Check: ${showing} whole ${showing === 1 ? t`stitch shows` : t`stitches show`} between the eyes across the face, ${around} around the back.`,
   };
 }
 
@@ -115,31 +116,31 @@ function uprightEyes(eyes: FeaturePlacement): EyeDirections {
 function sidewaysEyes(form: PartForm, { units, seat, showing }: FeaturePlacement): EyeDirections {
   const order = [...units].sort((a, b) => a.fromLine - b.fromLine);
   const places = order.map(({ from, of, fromLine }) => ({ gap: gapOf(form, fromLine), stitch: from, of }));
-  const word = seat === 'foot' ? 'hole' : 'split after stitch';
+  const word = seat === 'foot' ? 'hole' : t`split after stitch`;
   const where = (side: 'left' | 'right') => {
     const unit = units.find((one) => one.side === side);
-    return `${word} ${unit?.from} between rounds ${gapOf(form, unit?.fromLine ?? 1).join(' and ')}`;
+    return t`${word} ${unit?.from} between rounds ${gapOf(form, unit?.fromLine ?? 1).join(' and ')}`;
   };
   const [one, other] = places;
   const differ = one && other && one.stitch !== other.stitch;
   const why = differ
-    ? ` The number is not the same in both: a round begins a little further round than the one before it, so level with ${word} ${one.stitch} is ${word} ${other.stitch}.`
+    ? t` The number is not the same in both: a round begins a little further round than the one before it, so level with ${word} ${one.stitch} is ${word} ${other.stitch}.`
     : '';
   return {
-    sides: `Left eye ${where('left')}, right eye ${where('right')}, as you look at the face.`,
+    sides: t`Left eye ${where('left')}, right eye ${where('right')}, as you look at the face.`,
     ...roundByRound(places, seat),
-    check: `Check: ${plural(showing ?? 0, 'round lies', 'rounds lie')} between the two lines of holes.${why}`,
+    check: t`Check: ${plural(showing ?? 0, 'round lies', 'rounds lie')} between the two lines of holes.${why}`,
   };
 }
 
 /** Counting and marking a few holes, each in a round of its own. */
 function roundByRound(places: readonly HolePlace[], seat: Seat): Pick<FeatureWords, 'count' | 'markers'> {
-  const at = seat === 'foot' ? 'the foot of stitch' : 'just after stitch';
-  const counted = places.map(({ gap, stitch, of }) => `along round ${gap[1]} to ${at} ${stitch} of ${of}`);
-  const marked = places.map(({ gap, stitch }) => `stitch ${stitch} of round ${gap[1]}`);
+  const at = seat === 'foot' ? t`the foot of stitch` : t`just after stitch`;
+  const counted = places.map(({ gap, stitch, of }) => t`along round ${gap[1]} to ${at} ${stitch} of ${of}`);
+  const marked = places.map(({ gap, stitch }) => t`stitch ${stitch} of round ${gap[1]}`);
   return {
-    count: `Count from the first stitch of the round: ${listed(counted)}.`,
-    markers: `While working, put a marker into ${listed(marked)} as you pass.`,
+    count: t`Count from the first stitch of the round: ${listed(counted)}.`,
+    markers: t`While working, put a marker into ${listed(marked)} as you pass.`,
   };
 }
 
@@ -178,12 +179,12 @@ function uprightWords(
   const where = units.map((unit) => (unit.side === 'middle' ? '' : `${unit.side} `) + unitWords(unit, seat));
   const holes = [...new Set(units.flatMap(({ from, to }) => [from, to]))].sort((a, b) => a - b);
   const stitch = holes.length > 1 ? 'stitches' : 'stitch';
-  const landmarks = `The line of holes is ${landmarkWords(frame.form, line).join(', ')}.`;
+  const landmarks = t`The line of holes is ${landmarkWords(frame.form, line).join(', ')}.`;
   return {
-    address: `${featureName(id, kind)} between round ${gap[0]} and ${gap[1]}, ${where.join(', ')} of ${units[0]?.of ?? 0}`,
-    count: `Count along round ${gap[1]} from its first stitch: ${countedTo(feature, holes)}.`,
+    address: t`${featureName(id, kind)} between round ${gap[0]} and ${gap[1]}, ${where.join(', ')} of ${units[0]?.of ?? 0}`,
+    count: t`Count along round ${gap[1]} from its first stitch: ${countedTo(feature, holes)}.`,
     there: `${fromTheEyes(frame, feature, eyes) ?? ''} ${landmarks}`.trim(),
-    markers: `While working round ${gap[1]}, put a marker into ${stitch} ${listed(holes)} as you pass.`,
+    markers: t`While working round ${gap[1]}, put a marker into ${stitch} ${listed(holes)} as you pass.`,
     check: uprightCheck(feature),
     needle: needle ? needleWords(needle) : [],
   };
@@ -194,13 +195,13 @@ function countedTo({ units, seat }: FeaturePlacement, holes: readonly number[]):
   const [first] = units;
   const many = units.length > 1;
   const wide = first !== undefined && first.from !== first.to;
-  const reach = many ? 'they reach over' : 'it reaches over';
-  const middle = many ? 'their middles go' : 'its middle goes';
+  const reach = many ? t`they reach over` : t`it reaches over`;
+  const middle = many ? t`their middles go` : t`its middle goes`;
   const stitches = `${holes.length > 1 ? 'stitches' : 'stitch'} ${listed(holes)}`;
-  const feet = `the ${holes.length > 1 ? 'feet' : 'foot'} of ${stitches}`;
-  const through = seat === 'split' ? `just after ${stitches}` : feet;
+  const feet = t`the ${holes.length > 1 ? t`feet` : t`foot`} of ${stitches}`;
+  const through = seat === 'split' ? t`just after ${stitches}` : feet;
   const into = wide || seat === 'split' ? '' : 'into ';
-  return `${wide ? reach : middle} ${into}${through} of ${first?.of ?? 0}`;
+  return t`${wide ? reach : middle} ${into}${through} of ${first?.of ?? 0}`;
 }
 
 function uprightCheck({ units, apart, rule, ...feature }: FeaturePlacement): string {
@@ -211,23 +212,23 @@ function uprightCheck({ units, apart, rule, ...feature }: FeaturePlacement): str
     const showing = feature.showing ?? 0;
     const widths = units.reduce((sum, unit) => sum + spanOf(unit), 0);
     const rest = Math.max(0, of - showing - widths - 2);
-    const behind = apart === null ? '' : `, ${plural(rest, 'stitch', 'stitches')} around the ${around}`;
-    return `Check: ${plural(showing, 'whole stitch shows', 'whole stitches show')} between the two${behind}.`;
+    const behind = apart === null ? '' : t`, ${plural(rest, 'stitch', 'stitches')} around the ${around}`;
+    return t`Check: ${plural(showing, 'whole stitch shows', 'whole stitches show')} between the two${behind}.`;
   }
   const wide = units[0] ? spanOf(units[0]) : 0;
   if (wide === 0)
-    return `Check: from there ${plural(of, 'stitch', 'stitches')} lead all the way round to it again.`;
-  return `Check: it is ${plural(wide, 'stitch', 'stitches')} wide, with ${plural(Math.max(0, of - wide), 'stitch', 'stitches')} around the ${around}.`;
+    return t`Check: from there ${plural(of, 'stitch', 'stitches')} lead all the way round to it again.`;
+  return t`Check: it is ${plural(wide, 'stitch', 'stitches')} wide, with ${plural(Math.max(0, of - wide), 'stitch', 'stitches')} around the ${around}.`;
 }
 
 /** What goes through the start needs no counting. */
 function startWords({ fabric }: PartForm, { id, kind }: FeaturePlacement): FeatureWords {
   return {
-    address: `${featureName(id, kind)} through the start of the part`,
-    count: `Nothing to count: it goes through the middle of round ${fabric.label[0] ?? 1}, and lies round its stitches. Put it in before you stuff.`,
+    address: t`${featureName(id, kind)} through the start of the part`,
+    count: t`Nothing to count: it goes through the middle of round ${fabric.label[0] ?? 1}, and lies round its stitches. Put it in before you stuff.`,
     there: '',
     markers: '',
-    check: 'Check: pull at it. The start must stay closed, and the stitches round it tight.',
+    check: t`Check: pull at it. The start must stay closed, and the stitches round it tight.`,
     needle: [],
   };
 }
@@ -243,14 +244,14 @@ function sidewaysWords(
   const across = Math.abs((units[0]?.toLine ?? 0) - (units[0]?.fromLine ?? 0));
   const single =
     across > 0
-      ? `Check: it is ${plural(across, 'round', 'rounds')} wide.`
-      : `Check: ${plural(line, 'round lies', 'rounds lie')} between it and the start.`;
-  const pair = `Check: ${plural(showing ?? 0, 'round lies', 'rounds lie')} between the two.`;
-  const word = seat === 'foot' ? 'hole' : 'just after stitch';
+      ? t`Check: it is ${plural(across, 'round', 'rounds')} wide.`
+      : t`Check: ${plural(line, 'round lies', 'rounds lie')} between it and the start.`;
+  const pair = t`Check: ${plural(showing ?? 0, 'round lies', 'rounds lie')} between the two.`;
+  const word = seat === 'foot' ? 'hole' : t`just after stitch`;
   const holes = places.map(
-    ({ gap, stitch, of }) => `between rounds ${gap[0]} and ${gap[1]} ${word} ${stitch} of ${of}`,
+    ({ gap, stitch, of }) => t`between rounds ${gap[0]} and ${gap[1]} ${word} ${stitch} of ${of}`,
   );
-  const landmarks = `The line of holes is ${landmarkWords(frame.form, line).join(', ')}.`;
+  const landmarks = t`The line of holes is ${landmarkWords(frame.form, line).join(', ')}.`;
   return {
     address: `${featureName(id, kind)} ${holes.join(', ')}`,
     ...roundByRound(places, seat),
@@ -264,9 +265,9 @@ function sidewaysWords(
 function needleWords({ points, turns, threadMm, strands, knot }: NeedlePath): string[] {
   const once = turns ? points.slice(0, turns.points) : points;
   const steps = once.map(
-    ({ act, gap, hole }, i) => `${i + 1}. ${act} at hole ${hole} between ${gap[0]} and ${gap[1]}`,
+    ({ act, gap, hole }, i) => t`${i + 1}. ${act} at hole ${hole} between ${gap[0]} and ${gap[1]}`,
   );
-  const more = turns?.times === 2 ? 'once' : `${(turns?.times ?? 1) - 1} times`;
-  const again = turns ? [`${once.length + 1}. Go the same way ${more} more: ${turns.loop}.`] : [];
-  return [...steps, ...again, `Cut ${threadWords(threadMm)}, ${strands}; ${knot}.`];
+  const more = turns?.times === 2 ? 'once' : t`${(turns?.times ?? 1) - 1} times`;
+  const again = turns ? [t`${once.length + 1}. Go the same way ${more} more: ${turns.loop}.`] : [];
+  return [...steps, ...again, t`Cut ${threadWords(threadMm)}, ${strands}; ${knot}.`];
 }

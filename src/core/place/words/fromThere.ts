@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import { roundCount, type Fabric } from '../../fabric/fabric';
 import { turn, wrapAngle } from '../../shape/azimuth';
 import { radiusAt, upOf, type FaceFrame } from '../frame/faceFrame';
@@ -16,7 +17,7 @@ function stitchWords(stitches: number): string {
   const halves = Math.round(Math.abs(stitches) * 2);
   const whole = Math.floor(halves / 2);
   const number = halves % 2 === 0 ? String(whole) : `${whole === 0 ? '' : whole}½`;
-  return halves === 1 ? 'half a stitch' : `${number} ${halves === 2 ? 'stitch' : 'stitches'}`;
+  return halves === 1 ? t`half a stitch` : `${number} ${halves === 2 ? 'stitch' : 'stitches'}`;
 }
 
 /** From this share of a stitch on a way to the side is worth saying. */
@@ -26,7 +27,7 @@ const seenFrom = 0.25;
 function newColour({ offset, colour, palette }: Fabric, line: number): string {
   const before = new Set(colour.slice(offset[line - 1] ?? 0, offset[line] ?? 0));
   const found = colour.slice(offset[line] ?? 0, offset[line + 1] ?? 0).find((one) => !before.has(one));
-  return palette[found ?? 0] || 'another colour';
+  return palette[found ?? 0] || t`another colour`;
 }
 
 /**
@@ -38,29 +39,31 @@ export function landmarkWords(form: PartForm, line: number): string[] {
   const { fabric } = form;
   const up = upOf(form);
   // The rounds of a part that lies run across the face; those towards its start lie at the side of the start.
-  const [over, under] = form.orientation.lying ? ['to the left of', 'to the right of'] : ['above', 'below'];
+  const [over, under] = form.orientation.lying
+    ? [t`to the left of`, t`to the right of`]
+    : [t`above`, t`below`];
   const seen = (['ridge', 'colour change', 'neck'] as const).flatMap((landmark) => {
     const found = landmarkLines(fabric, landmark);
     const named = (at: number) =>
       landmark === 'colour change' && found.length > 1
-        ? `the change to ${newColour(fabric, at)}`
-        : `the ${landmark}`;
+        ? t`the change to ${newColour(fabric, at)}`
+        : t`the ${landmark}`;
     return found.map((at) => ({ at, name: named(at) }));
   });
   const nearest = seen.sort((a, b) => Math.abs(a.at - line) - Math.abs(b.at - line)).slice(0, 2);
   const words = nearest.map(({ at, name }) => {
-    if (at === line) return `on the same line as ${name}`;
+    if (at === line) return t`on the same line as ${name}`;
     return `${rounds(Math.abs(at - line))} ${(line - at) * up > 0 ? over : under} ${name}`;
   });
-  return [...words, `${rounds(fabric.rounds - line)} from the last round`];
+  return [...words, t`${rounds(fabric.rounds - line)} from the last round`];
 }
 
 /** The same for a placed pair, as sentences: one of each line of holes it is on. */
 export function landmarkSentences({ fabric, ...form }: PartForm, { units }: FeaturePlacement): string[] {
   const lines = [...new Set(units.map((unit) => unit.fromLine))].sort((a, b) => a - b);
   return lines.map((line) => {
-    const which = lines.length === 1 ? '' : ` between ${fabric.label[line - 1]} and ${fabric.label[line]}`;
-    return `The line of holes${which} is ${landmarkWords({ ...form, fabric }, line).join(', ')}.`;
+    const which = lines.length === 1 ? '' : t` between ${fabric.label[line - 1]} and ${fabric.label[line]}`;
+    return t`The line of holes${which} is ${landmarkWords({ ...form, fabric }, line).join(', ')}.`;
   });
 }
 
@@ -95,16 +98,16 @@ function downFromEyes(frame: FaceFrame, feature: FeaturePlacement, eyes: Feature
   const { units } = feature;
   const by = frame.stepsUp(eyes.level, feature.level);
   const vertical =
-    by === 0 ? 'on the line of the eyes' : `${rounds(Math.abs(by))} straight ${by > 0 ? 'up' : 'down'}`;
+    by === 0 ? t`on the line of the eyes` : t`${rounds(Math.abs(by))} straight ${by > 0 ? t`up` : t`down`}`;
   const inward = Math.sign(wrapAngle(right.azimuth - left.azimuth)) || 1;
   const sideways = ({ post, azimuth }: Told) => {
     const way = post.side === 'left' ? inward : -inward;
     const stitches = (wrapAngle(azimuth - post.azimuth) / turn) * (units[0]?.of ?? 1) * way;
     if (Math.abs(stitches) < seenFrom) return '';
-    return `, then ${stitchWords(stitches)} ${stitches > 0 ? 'towards the middle' : 'outwards'}`;
+    return t`, then ${stitchWords(stitches)} ${stitches > 0 ? t`towards the middle` : t`outwards`}`;
   };
   const ends = units.length > 1 ? innerEnds(units, left, right) : endsOf(units[0], left, right);
-  return ends.map((end) => `from the ${end.post.side} eye’s hole ${vertical}${sideways(end)}: ${end.what}`);
+  return ends.map((end) => t`from the ${end.post.side} eye’s hole ${vertical}${sideways(end)}: ${end.what}`);
 }
 
 const nearer = (a: number, b: number, to: number) =>
@@ -115,7 +118,7 @@ function innerEnds(units: readonly FeatureUnit[], left: FeatureUnit, right: Feat
   return units.map(({ side, from, to, fromAzimuth, toAzimuth }) => ({
     post: side === 'left' ? left : right,
     azimuth: nearer(fromAzimuth, toAzimuth, side === 'left' ? right.azimuth : left.azimuth),
-    what: from === to ? `the ${side} one` : `the inner end of the ${side} one`,
+    what: from === to ? t`the ${side} one` : t`the inner end of the ${side} one`,
   }));
 }
 
@@ -125,13 +128,13 @@ function endsOf(unit: FeatureUnit | undefined, left: FeatureUnit, right: Feature
   const { azimuth, fromAzimuth, toAzimuth } = unit;
   if (unit.from === unit.to) {
     const nearLeft = nearer(left.azimuth, right.azimuth, azimuth) === left.azimuth;
-    return [{ post: nearLeft ? left : right, azimuth, what: 'its middle' }];
+    return [{ post: nearLeft ? left : right, azimuth, what: t`its middle` }];
   }
   const leftEnd = nearer(fromAzimuth, toAzimuth, left.azimuth);
   const rightEnd = leftEnd === fromAzimuth ? toAzimuth : fromAzimuth;
   return [
-    { post: left, azimuth: leftEnd, what: 'its left end' },
-    { post: right, azimuth: rightEnd, what: 'its right end' },
+    { post: left, azimuth: leftEnd, what: t`its left end` },
+    { post: right, azimuth: rightEnd, what: t`its right end` },
   ];
 }
 
@@ -152,10 +155,10 @@ function acrossFromEyes(frame: FaceFrame, { units }: FeaturePlacement, eyes: Fea
     const stepMm = (turn * radiusAt(form, end.line)) / Math.max(1, roundCount(form.fabric, end.line + 1));
     const rise = frame.higherMm(startOf(post), end) / Math.max(0.001, stepMm);
     const way = [
-      across > 0 ? `${rounds(across)} ${inward ? 'towards the middle' : 'outwards'}` : '',
+      across > 0 ? `${rounds(across)} ${inward ? t`towards the middle` : 'outwards'}` : '',
       Math.abs(rise) >= seenFrom ? `${stitchWords(rise)} ${rise > 0 ? 'up' : 'down'}` : '',
     ].filter(Boolean);
-    const told = way.length > 0 ? way.join(', then ') : 'nowhere: it shares that hole';
-    return [`from the ${post.side} eye’s hole ${told}`];
+    const told = way.length > 0 ? way.join(t`, then `) : t`nowhere: it shares that hole`;
+    return [t`from the ${post.side} eye’s hole ${told}`];
   });
 }

@@ -1,15 +1,16 @@
+import { t } from '../../words/language';
 import type { Fabric } from '../../fabric/fabric';
 import { hangingMm, knotMm, type SurfaceLine } from '../resolve/surfaceLine';
 import { sizeWords, yarnWords } from '../../words/measures';
 
 const everyWords = (every: number): string =>
-  every === 1 ? 'each stitch' : every === 2 ? 'every second stitch' : `every ${every} stitches`;
+  every === 1 ? t`each stitch` : every === 2 ? t`every second stitch` : t`every ${every} stitches`;
 
 const placeWords = {
-  front: 'the middle of the front',
-  back: 'the middle of the back',
-  left: 'the left side',
-  right: 'the right side',
+  front: t`the middle of the front`,
+  back: t`the middle of the back`,
+  left: t`the left side`,
+  right: t`the right side`,
 };
 
 /** What is worked where: `Crest along the middle of the back, R4 to R14`. */
@@ -18,7 +19,7 @@ export function lineHeading(
   { thing, along, until, over, around, holes }: SurfaceLine,
 ): string {
   const name = thing.charAt(0).toUpperCase() + thing.slice(1);
-  if (around) return `${name} all round, round ${around.round}, ${everyWords(around.every)}`;
+  if (around) return t`${name} all round, round ${around.round}, ${everyWords(around.every)}`;
   const [first, last] = [holes[0], holes.at(-1)];
   if (!first || !last) return name;
   const goesOut = over === null && first.line <= last.line;
@@ -26,20 +27,20 @@ export function lineHeading(
     // Towards the start a line ends under its round, towards the end over it.
     const at = over === 'start' ? 0 : -1;
     const [from, to] = [label[first.line + at], label[last.line + at]];
-    return `${name} from round ${from} at the ${along}, over the ${over}, to round ${to} at the ${until}`;
+    return t`${name} from round ${from} at the ${along}, over the ${over}, to round ${to} at the ${until}`;
   }
   const [from, to] = goesOut
     ? [label[first.line - 1], label[last.line]]
     : [label[first.line], label[last.line - 1]];
-  return `${name} along ${placeWords[along]}, from round ${from} to round ${to}`;
+  return t`${name} along ${placeWords[along]}, from round ${from} to round ${to}`;
 }
 
 /** Every hole of a line, lines of holes with their rounds: `R4|5: hole 12 of 30`; all round one round every stitch. */
 export const lineHoles = ({ label }: Fabric, { holes, around }: SurfaceLine): string[] =>
   holes.map(({ line, hole, of }) =>
     around
-      ? `R${label[line]}: stitch ${hole} of ${of}`
-      : `R${label[line - 1]}|${label[line]}: hole ${hole} of ${of}`,
+      ? t`R${label[line]}: stitch ${hole} of ${of}`
+      : t`R${label[line - 1]}|${label[line]}: hole ${hole} of ${of}`,
   );
 
 /** How strands are knotted in, how many, and how much yarn that is. */
@@ -48,17 +49,17 @@ function fringeDirections({ holes, around, sentence }: SurfaceLine): string {
   const [first] = holes;
   const last = first ? ((first.of - 1) % every) + 1 : every;
   const closer =
-    last === every ? '' : ` The last is ${last} from the first again: the others are ${every} apart.`;
+    last === every ? '' : t` The last is ${last} from the first again: the others are ${every} apart.`;
   const { strandMm } = sentence;
   const yarn =
     strandMm === null
-      ? ` Cut each twice as long as it should hang, and ${sizeWords(knotMm)} for the knot.`
-      : ` Cut ${holes.length} of ${sizeWords(strandMm)}, ${yarnWords((holes.length * strandMm) / 1000, 1)} in all; they hang ${sizeWords(hangingMm(strandMm))} long.`;
-  return `${holes.length} strands, from stitch 1 on, ${everyWords(every)}.${closer}${yarn} Fold each in half, draw the fold through under its stitch, draw both ends through the fold and pull tight. Loose strands come off and are swallowed: not on a toy for small children; tug at each.`;
+      ? t` Cut each twice as long as it should hang, and ${sizeWords(knotMm)} for the knot.`
+      : t` Cut ${holes.length} of ${sizeWords(strandMm)}, ${yarnWords((holes.length * strandMm) / 1000, 1)} in all; they hang ${sizeWords(hangingMm(strandMm))} long.`;
+  return t`${holes.length} strands, from stitch 1 on, ${everyWords(every)}.${closer}${yarn} Fold each in half, draw the fold through under its stitch, draw both ends through the fold and pull tight. Loose strands come off and are swallowed: not on a toy for small children; tug at each.`;
 }
 
 const stepWords = (shift: number): string => {
-  const count = Math.abs(shift) === 1 ? 'one hole' : `${Math.abs(shift)} holes`;
+  const count = Math.abs(shift) === 1 ? t`one hole` : t`${Math.abs(shift)} holes`;
   return `${count} ${shift > 0 ? 'on' : 'back'}`;
 };
 
@@ -67,10 +68,10 @@ export function lineDirections({ label }: Fabric, surfaceLine: SurfaceLine): str
   const { holes, around } = surfaceLine;
   if (around) return fringeDirections(surfaceLine);
   const steps = holes.filter(({ shift }) => shift !== 0);
-  const stitches = `${holes.length} holes, so ${holes.length - 1} stitches from hole to hole.`;
-  if (steps.length === 0) return `${stitches} Follow the column of holes straight on.`;
+  const stitches = t`${holes.length} holes, so ${holes.length - 1} stitches from hole to hole.`;
+  if (steps.length === 0) return t`${stitches} Follow the column of holes straight on.`;
   const where = steps
-    .map(({ line, shift }) => `at R${label[line - 1]}|${label[line]} ${stepWords(shift)}`)
+    .map(({ line, shift }) => t`at R${label[line - 1]}|${label[line]} ${stepWords(shift)}`)
     .join(', ');
-  return `${stitches} Follow the column of holes and step to the one beside ${where}; “on” is the way you crochet.`;
+  return t`${stitches} Follow the column of holes and step to the one beside ${where}; “on” is the way you crochet.`;
 }

@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import type { Fabric } from '../../fabric/fabric';
 import type { Seat } from '../frame/pair';
 import type { FeaturePlacement } from '../resolve/placement';
@@ -55,7 +56,7 @@ export function markerPlan(fabric: Fabric, features: readonly FeaturePlacement[]
 export function markWords(marks: readonly Mark[]): string {
   const each = marks.map(
     ({ stitch, seat, what }) =>
-      `${seat === 'foot' ? 'stitch' : 'the gap after stitch'} ${stitch} (${what.join(', ')})`,
+      `${seat === 'foot' ? 'stitch' : t`the gap after stitch`} ${stitch} (${what.join(', ')})`,
   );
-  return each.length > 1 ? `${each.slice(0, -1).join(', ')} and ${each.at(-1)}` : (each[0] ?? '');
+  return each.length > 1 ? t`${each.slice(0, -1).join(', ')} and ${each.at(-1)}` : (each[0] ?? '');
 }

@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import type { Fabric } from '../../fabric/fabric';
 import { surfaceOf } from './surface';
 import { isMirrored, type PlacedNodes } from './stand';
@@ -38,10 +39,10 @@ export function outwardAt({ nodes, placed, stand }: PlacedNodes, node: number): 
 export function facingWords([x, y, z]: readonly [number, number, number]): string {
   const words = [
     z > 0.5 ? 'forward' : z < -0.5 ? 'backward' : '',
-    x > 0.38 ? 'to the right' : x < -0.38 ? 'to the left' : '',
+    x > 0.38 ? t`to the right` : x < -0.38 ? t`to the left` : '',
     y > 0.38 ? 'up' : y < -0.38 ? 'down' : '',
   ].filter(Boolean);
-  return words.length > 1 ? `${words.slice(0, -1).join(', ')} and ${words.at(-1)}` : (words[0] ?? 'forward');
+  return words.length > 1 ? t`${words.slice(0, -1).join(', ')} and ${words.at(-1)}` : (words[0] ?? 'forward');
 }
 
 /**

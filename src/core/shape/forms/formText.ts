@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import { evenRound } from '../../fabric/evenRound';
 import { stitchWord } from '../../notation/stitchKinds';
 import type { Terms } from '../../notation/terms';
@@ -24,14 +25,14 @@ export type RepeatStart = (typeof repeatStarts)[number];
 export const forms: Readonly<
   Record<FormKind, { name: string; width: number; height: number | null; flat: boolean }>
 > = {
-  ball: { name: 'Ball', width: 70, height: null, flat: false },
-  egg: { name: 'Egg', width: 65, height: 90, flat: false },
-  tube: { name: 'Tube with a round end', width: 30, height: 80, flat: false },
-  cone: { name: 'Cone', width: 40, height: 50, flat: false },
-  circle: { name: 'Flat circle', width: 50, height: null, flat: true },
-  oval: { name: 'Oval', width: 40, height: 70, flat: true },
-  ear: { name: 'Ear', width: 35, height: 35, flat: true },
-  leg: { name: 'Leg with foot', width: 40, height: 70, flat: false },
+  ball: { name: t`Ball`, width: 70, height: null, flat: false },
+  egg: { name: t`Egg`, width: 65, height: 90, flat: false },
+  tube: { name: t`Tube with a round end`, width: 30, height: 80, flat: false },
+  cone: { name: t`Cone`, width: 40, height: 50, flat: false },
+  circle: { name: t`Flat circle`, width: 50, height: null, flat: true },
+  oval: { name: t`Oval`, width: 40, height: 70, flat: true },
+  ear: { name: t`Ear`, width: 35, height: 35, flat: true },
+  leg: { name: t`Leg with foot`, width: 40, height: 70, flat: false },
 };
 
 /** The outline of a form; null for an oval, whose rounds go around a chain. */

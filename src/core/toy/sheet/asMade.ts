@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import type { Logbook } from '../../make/logbook';
 import { timeWords } from '../../words/time';
 import type { ToyAnalysis } from '../analysis';
@@ -19,17 +20,17 @@ export function asMadeMarkdown(
 ): string {
   const minutes = sessions.reduce((sum, session) => sum + session.minutes, 0);
   const stands = [
-    `Begun ${dayOf(Date.parse(run.started))}`,
-    finished ? 'finished' : 'not finished yet',
-    run.copies > 1 ? `${run.copies} toys` : '',
-    minutes >= 1 ? `${timeWords(minutes)} by the taps` : '',
+    t`Begun ${dayOf(Date.parse(run.started))}`,
+    finished ? 'finished' : t`not finished yet`,
+    run.copies > 1 ? t`${run.copies} toys` : '',
+    minutes >= 1 ? t`${timeWords(minutes)} by the taps` : '',
   ];
   const lines = entries.map(({ at, task, copy, text, picture }) => {
-    const which = run.copies > 1 ? `, toy ${copy + 1}` : '';
-    const photo = picture === undefined ? '' : ' (a photo)';
+    const which = run.copies > 1 ? t`, toy ${copy + 1}` : '';
+    const photo = picture === undefined ? '' : t` (a photo)`;
     return `- ${dayOf(at)}, ${task}${which}: ${onOneLine(text)}${photo}`;
   });
-  const went = lines.length > 0 ? lines.join('\n') : 'Nothing was written down.';
+  const went = lines.length > 0 ? lines.join('\n') : t`Nothing was written down.`;
   const sheet = sheetMarkdown(buildSheet(toy)).trimEnd();
-  return `${sheet}\n\n## How it was made\n\n${stands.filter(Boolean).join(', ')}.\n\n${went}\n`;
+  return t`${sheet}\n\n## How it was made\n\n${stands.filter(Boolean).join(', ')}.\n\n${went}\n`;
 }

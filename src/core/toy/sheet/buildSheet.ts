@@ -1,9 +1,10 @@
+import { t } from '../../words/language';
 import { rowEdges } from '../../fabric/edges';
 import { sizeOfPart } from '../stuffedPart';
 import { colourJogs } from '../../fabric/jogs';
 import { joinPicture, type JoinPicture } from '../../join/joinPicture';
 import { joinDirections } from '../../join/directions';
-import { audienceWords } from '../../safety/audience';
+import { audienceSaid } from '../../safety/audience';
 import { hurtsOf } from '../../safety/hurts';
 import { eyeAddress, eyeDirections, featureWords } from '../../place/words/directions';
 import { markerPlan, markWords } from '../../place/words/markerPlan';
@@ -86,13 +87,13 @@ export interface Sheet {
 function stopLine(stop: Stop, bulks: number): SheetLine {
   const late =
     stop.latest > stop.after
-      ? `Last call after round ${stop.latest}: the opening is ${sizeWords(stop.latestOpeningMm)} then.`
+      ? t`Last call after round ${stop.latest}: the opening is ${sizeWords(stop.latestOpeningMm)} then.`
       : '';
   return {
     kind: 'stop',
     after: stop.after,
     row: stop.row,
-    title: `Stop after round ${stop.after}`,
+    title: t`Stop after round ${stop.after}`,
     lastCall: stop.acts.some(({ act }) => act === 'close' || act === 'cut') ? '' : late,
     acts: stop.acts.map((act) => ({ name: actTitle(act, bulks), why: act.why })),
   };
@@ -122,8 +123,8 @@ const totalBehind = /\s*[[({=]\s*\d+\s*(?:sts?|stitches|sc|dc)?\s*[\])}]?\s*\.?\
 
 function countWords(counts: readonly RoundCheck[]): string {
   const [from, to] = [counts[0]?.worked, counts.at(-1)?.worked];
-  if (from === undefined) return 'not counted';
-  return from === to ? `${from}` : `${from} to ${to}`;
+  if (from === undefined) return t`not counted`;
+  return from === to ? `${from}` : t`${from} to ${to}`;
 }
 
 function runLine({ source, checks }: PartAnalysis, { from, to }: RoundRun): SheetLine[] {
@@ -148,7 +149,7 @@ function roundLines(part: PartAnalysis): SheetLine[] {
   const bulks = bulksOf(part.stops);
   const marked = markerPlan(part.fabric, part.features);
   const beginning = beginningOf(part.source);
-  const begun: SheetLine[] = beginning ? [{ kind: 'marks', text: `Begin with ${beginning}.` }] : [];
+  const begun: SheetLine[] = beginning ? [{ kind: 'marks', text: t`Begin with ${beginning}.` }] : [];
   const runs = runsOf(part).flatMap((run) => {
     const { row } = part.source.rounds[run.to]!;
     const onTheWay = marked.filter(({ round }) => round > run.from && round <= run.to + 1);
@@ -156,7 +157,7 @@ function roundLines(part: PartAnalysis): SheetLine[] {
     return [
       ...onTheWay.map(({ label, marks }): SheetLine => ({
         kind: 'marks',
-        text: `While working ${row ? 'row' : 'round'} ${label}, put a marker into ${markWords(marks)} as you pass.`,
+        text: t`While working ${row ? t`row` : t`round`} ${label}, put a marker into ${markWords(marks)} as you pass.`,
       })),
       ...runLine(part, run),
       ...stops.map((stop) => stopLine(stop, bulks)),
@@ -190,16 +191,16 @@ function placedEyes({ form }: PartAnalysis, eyes: FeaturePlacement): SheetPart['
   const directions = eyeDirections(form, eyes);
   const colours = eyeColourCheck(form, eyes);
   const rounds = eyes.rule.lying ? ' rounds' : '';
-  const climb = `A spiral climbs: the ${eyes.lower} eye sits ${fineSizeWords(eyes.levelMm)} lower. Tilt the piece by that when you join it.`;
+  const climb = t`A spiral climbs: the ${eyes.lower} eye sits ${fineSizeWords(eyes.levelMm)} lower. Tilt the piece by that when you join it.`;
   return {
-    heading: `${eyes.rule.sizeMm} mm eyes ${address.gap}, ${address.holes}, ${address.showing}`,
+    heading: t`${eyes.rule.sizeMm} mm eyes ${address.gap}, ${address.holes}, ${address.showing}`,
     sentences: [
       directions.sides,
       directions.count,
       ...landmarkSentences(form, eyes),
       directions.check,
       ...(colours ? [colours] : []),
-      `Post to post ${eyes.apart}${rounds}; ${sizeWords(eyes.surfaceMm)} around the face, ${sizeWords(eyes.straightMm)} straight across.`,
+      t`Post to post ${eyes.apart}${rounds}; ${sizeWords(eyes.surfaceMm)} around the face, ${sizeWords(eyes.straightMm)} straight across.`,
       ...(eyes.lower && !eyes.rule.lying ? [climb] : []),
     ],
   };
@@ -216,8 +217,8 @@ const placedLine = ({ fabric }: PartAnalysis, line: SurfaceLine): SheetPart['pla
 });
 
 function wayWorked({ lying, start }: PartAnalysis['source']): string {
-  if (lying) return start === 'top' ? 'left to the right' : 'right to the left';
-  return start === 'top' ? 'top down' : 'bottom up';
+  if (lying) return start === 'top' ? t`left to the right` : t`right to the left`;
+  return start === 'top' ? t`top down` : t`bottom up`;
 }
 
 function sheetPart(part: PartAnalysis): SheetPart {
@@ -225,19 +226,19 @@ function sheetPart(part: PartAnalysis): SheetPart {
   const size = sizeOfPart(part);
   const stitches = part.checks.reduce((sum, check) => sum + check.worked, 0);
   const facts = [
-    `${part.fabric.rounds} ${part.fabric.row[0] === 1 ? 'rows' : 'rounds'}, ${stitches} stitches`,
+    t`${part.fabric.rounds} ${part.fabric.row[0] === 1 ? t`rows` : t`rounds`}, ${stitches} stitches`,
   ];
   if (size.widthMm > 0)
-    facts.push(`about ${sizeWords(size.widthMm)} wide and ${sizeWords(size.heightMm)} high`);
-  facts.push(`worked from the ${wayWorked(source)}`);
+    facts.push(t`about ${sizeWords(size.widthMm)} wide and ${sizeWords(size.heightMm)} high`);
+  facts.push(t`worked from the ${wayWorked(source)}`);
   const edges = rowEdges(part.fabric);
   if (edges)
     facts.push(
-      `flat: ${edges.start} stitches at the start, ${edges.end} at the end, ${edges.rowEnds} row ends at each side`,
+      t`flat: ${edges.start} stitches at the start, ${edges.end} at the end, ${edges.rowEnds} row ends at each side`,
     );
   const jogs = colourJogs(part.fabric);
   if (jogs.length > 0)
-    facts.push(`a new colour begins with round ${jogs.join(' and ')}: a spiral jogs there, at the back`);
+    facts.push(t`a new colour begins with round ${jogs.join(' and ')}: a spiral jogs there, at the back`);
   const map = part.fabric.rounds > 0 ? fabricMap(part.map) : null;
   return {
     name: source.name,
@@ -251,7 +252,7 @@ function sheetPart(part: PartAnalysis): SheetPart {
       ...part.lines.map((line) => placedLine(part, line)),
     ],
     closing: stops.closing
-      ? `${stops.closing.words} Leave a tail of ${cutWords(stops.closing.tailMm)}.`
+      ? t`${stops.closing.words} Leave a tail of ${cutWords(stops.closing.tailMm)}.`
       : null,
     assembly: source.steps
       .filter((step) => step.kind !== 'stuff' && step.kind !== 'close' && step.kind !== 'feature')
@@ -286,8 +287,8 @@ function sheetJoins(toy: ToyAnalysis): Sheet['joins'] {
   const pieces = parts.map((part) => joinPart(part));
   return [...joined.workedOn, ...joined.joins].map((join) => {
     const { title, address, lines, pins, path } = joinDirections(join, joined, pieces);
-    const pinned = pins.length > 0 ? [`Pin first: ${pins.join('; ')}.`] : [];
-    const follows = join.kind === 'worked-on' ? 'Stitch by stitch' : 'Edge stitch to wall';
+    const pinned = pins.length > 0 ? [t`Pin first: ${pins.join('; ')}.`] : [];
+    const follows = join.kind === 'worked-on' ? t`Stitch by stitch` : t`Edge stitch to wall`;
     const sewn = path.length > 0 ? [`${follows}: ${path.join('; ')}.`] : [];
     const way = schoolWords(join, toy);
     const seam = hasSeam(join) ? seamWords(join, toy) : null;
@@ -311,9 +312,9 @@ function sheetJoins(toy: ToyAnalysis): Sheet['joins'] {
 /** For whom the toy is, and what screening found. */
 function safetyLines(toy: ToyAnalysis, book: RuleBook): string[] {
   const { audience, findings } = safetyOf(toy, book);
-  const words = { error: 'Stop', warning: 'Look', info: 'Note' } as const;
+  const words = { error: t`Stop`, warning: t`Look`, info: t`Note` } as const;
   return [
-    ...(audience ? [`Made for: ${audienceWords[audience]}.`] : []),
+    ...(audience ? [t`Made for: ${audienceSaid[audience]}.`] : []),
     ...findings.map(
       ({ severity, message, remedies }) =>
         `${words[severity]}: ${message} ${remedies.map((one) => one.words).join(' ')}`,
@@ -329,14 +330,14 @@ function safetyLines(toy: ToyAnalysis, book: RuleBook): string[] {
 export function buildSheet(toy: ToyAnalysis, book: RuleBook = shippedRules): Sheet {
   const { header, terms, notes } = toy.pattern;
   const facts = [
-    `Gauge ${toy.gauge.widthMm} × ${toy.gauge.heightMm} mm a stitch${toy.gauge.assumed ? ' (assumed: measure yours over 10 stitches and 10 rounds)' : ''}`,
-    header.hand === 'left' ? 'Worked left-handed' : 'Worked right-handed',
-    `Written in ${terms.value === 'us' ? 'US' : 'UK'} terms${terms.source === 'assumed' ? ' (assumed)' : ''}`,
+    t`Gauge ${toy.gauge.widthMm} × ${toy.gauge.heightMm} mm a stitch${toy.gauge.assumed ? t` (assumed: measure yours over 10 stitches and 10 rounds)` : ''}`,
+    header.hand === 'left' ? t`Worked left-handed` : t`Worked right-handed`,
+    t`Written in ${terms.value === 'us' ? 'US' : 'UK'} terms${terms.source === 'assumed' ? t` (assumed)` : ''}`,
   ];
-  if (header.hook) facts.unshift(`Hook ${header.hook}`);
-  for (const yarn of header.yarns) facts.push(`Yarn ${yarn.name}: ${yarn.value}`);
+  if (header.hook) facts.unshift(t`Hook ${header.hook}`);
+  for (const yarn of header.yarns) facts.push(t`Yarn ${yarn.name}: ${yarn.value}`);
   return {
-    title: header.name ?? toy.parts[0]?.source.name ?? 'Toy',
+    title: header.name ?? toy.parts[0]?.source.name ?? t`Toy`,
     facts,
     parts: toy.parts.map((part) => sheetPart(part)),
     joins: sheetJoins(toy),

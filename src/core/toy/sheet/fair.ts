@@ -1,5 +1,6 @@
+import { t } from '../../words/language';
 import { unparse } from 'papaparse';
-import { audienceWords } from '../../safety/audience';
+import { audienceSaid } from '../../safety/audience';
 import { careWords, labelWarnings } from '../../safety/careLabel';
 import { madeOf, standingOf, type RecordEntry } from '../../safety/record';
 import { shippedRules, type RuleBook } from '../../safety/ruleBook';
@@ -44,8 +45,8 @@ export interface FairFacts {
 /** What a label says a toy is made of: its yarns as the pattern has them, its filling, what is pressed in or sewn on. */
 function materialsOf({ toy }: ToMake): string[] {
   const { yarns, stuffingG, hardware } = suppliesOf(toy);
-  const named = yarns.map(({ name, kind }) => (kind === null ? `${name} yarn` : `${kind} yarn`));
-  const filling = stuffingG > 0 ? ['stuffing of ……………'] : [];
+  const named = yarns.map(({ name, kind }) => (kind === null ? t`${name} yarn` : t`${kind} yarn`));
+  const filling = stuffingG > 0 ? [t`stuffing of ……………`] : [];
   const pieces = hardware.map(({ kind }) => kind).filter((kind) => kind !== 'washer');
   return [...new Set([...named, ...filling, ...pieces])];
 }
@@ -67,7 +68,7 @@ export function fairToysOf(
     const shared = {
       name,
       of: count,
-      madeFor: audience ? audienceWords[audience] : 'not said',
+      madeFor: audience ? audienceSaid[audience] : t`not said`,
       materials: materialsOf(one),
       care: careWords(toy.pattern.header.yarns.map(({ value }) => value)),
       warnings: labelWarnings(audience, stops),
@@ -94,27 +95,27 @@ export function fairToysOf(
 }
 
 const money = (amount: number | null): string => (amount === null ? '' : amount.toFixed(2));
-const numbered = ({ name, number, of }: FairToy): string => (of > 1 ? `${name}, ${number} of ${of}` : name);
+const numbered = ({ name, number, of }: FairToy): string => (of > 1 ? t`${name}, ${number} of ${of}` : name);
 
 function labelHtml(toy: FairToy): string {
   const { madeFor, maker, madeOn, materials, care, warnings, price } = toy;
   const line = (words: string) => `<p>${escapedHtml(words)}</p>`;
   const [wash = '', dry = ''] = care;
-  const by = `Made by ${maker || '……………………………'}${madeOn ? `, ${madeOn}` : ''}`;
-  return `<section class="label" aria-label="${escapedHtml(numbered(toy))}"><h2>${escapedHtml(toy.name)}</h2>${line(by)}${line(`For: ${madeFor}`)}${line(`Of ${materials.join('; ')}.`)}${line(`${wash} ${dry}`)}<p><strong>${escapedHtml(warnings[0] ?? '')}</strong> ${escapedHtml(warnings[1] ?? '')}</p>${price === null ? '' : `<p class="price">${money(price)}</p>`}</section>`;
+  const by = t`Made by ${maker || '……………………………'}${madeOn ? `, ${madeOn}` : ''}`;
+  return `<section class="label" aria-label="${escapedHtml(numbered(toy))}"><h2>${escapedHtml(toy.name)}</h2>${line(by)}${line(t`For: ${madeFor}`)}${line(t`Of ${materials.join('; ')}.`)}${line(`${wash} ${dry}`)}<p><strong>${escapedHtml(warnings[0] ?? '')}</strong> ${escapedHtml(warnings[1] ?? '')}</p>${price === null ? '' : `<p class="price">${money(price)}</p>`}</section>`;
 }
 
 const standingWords = ({ trials, held, failed }: FairToy): string =>
-  failed > 0 ? `${failed} FAILED, ${held} of ${trials} held` : `${held} of ${trials} held`;
+  failed > 0 ? t`${failed} FAILED, ${held} of ${trials} held` : t`${held} of ${trials} held`;
 
 /** Labels to cut out, then the table of what is made, tried and priced; to stand in a page that has the sheet’s styles. */
 export function fairBody(toys: readonly FairToy[]): string {
   const cell = (words: string) => `<td>${escapedHtml(words)}</td>`;
   const rows = toys.map(
     (toy) =>
-      `<tr><th scope="row">${escapedHtml(numbered(toy))}</th>${cell(toy.madeOn || 'not yet')}${cell(standingWords(toy))}${cell(money(toy.cost))}${cell(money(toy.price))}</tr>`,
+      `<tr><th scope="row">${escapedHtml(numbered(toy))}</th>${cell(toy.madeOn || t`not yet`)}${cell(standingWords(toy))}${cell(money(toy.cost))}${cell(money(toy.price))}</tr>`,
   );
-  const heads = ['Toy', 'Made', 'Tried', 'Cost', 'Price'].map((head) => `<th scope="col">${head}</th>`);
+  const heads = [t`Toy`, t`Made`, t`Tried`, t`Cost`, t`Price`].map((head) => `<th scope="col">${head}</th>`);
   return `<article class="sheet fair"><div class="labels">${toys.map(labelHtml).join('')}</div><section><h2>What is on the table</h2><table><thead><tr>${heads.join('')}</tr></thead><tbody>${rows.join('')}</tbody></table><p>Tried at home by the maker: no certificate. What a label must say, and what must be tested, where toys are sold or given away is for the law of the place.</p></section></article>`;
 }
 

@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import { setToyHeader } from '../../notation/editText';
 import { roundInHand } from '../../notation/remarks';
 import type { LineKind } from '../../notation/pattern';
@@ -7,7 +8,7 @@ import type { Terms } from '../../notation/terms';
 import { writeItems } from '../../notation/writeItems';
 import { convertTerms } from '../../notation/writePattern';
 import { generalCaution } from '../../safety/cautions';
-import { audienceWords, readAudience } from '../../safety/audience';
+import { audienceSaid, readAudience } from '../../safety/audience';
 import { sizeOfToy } from '../../join/pose/posed';
 import { analyseToy, type PartAnalysis, type ToyAnalysis } from '../analyse';
 import { assembled } from '../assembled';
@@ -157,7 +158,7 @@ function roundsOf(line: string, index: number, part: PartAnalysis, terms: Terms)
 const stopLines = ({ after, acts, lastCall }: Extract<SheetLine, { kind: 'stop' }>): PatternLine[] => [
   {
     kind: 'stop',
-    text: `STOP after round ${after}: ${acts.map(({ name }) => name.toLowerCase()).join(', ')}. ${lastCall}`.trim(),
+    text: t`STOP after round ${after}: ${acts.map(({ name }) => name.toLowerCase()).join(', ')}. ${lastCall}`.trim(),
   },
   ...acts.map(({ name, why }): PatternLine => ({ kind: 'act', text: `${name}: ${why}` })),
 ];
@@ -191,10 +192,10 @@ function abbreviations(toy: ToyAnalysis, terms: Terms): string {
       : [];
   });
   const others: [RegExp, string][] = [
-    [/\binc/i, 'inc two stitches in one'],
-    [/\bdec/i, 'dec two stitches worked together, through their front loops'],
-    [/\bFLO\b|front loops?/i, 'FLO through the front loop only'],
-    [/\bBLO\b|back loops?/i, 'BLO through the back loop only'],
+    [/\binc/i, t`inc two stitches in one`],
+    [/\bdec/i, t`dec two stitches worked together, through their front loops`],
+    [/\bFLO\b|front loops?/i, t`FLO through the front loop only`],
+    [/\bBLO\b|back loops?/i, t`BLO through the back loop only`],
   ];
   return [...used, ...others.flatMap(([word, long]) => (word.test(rounds) ? [long] : []))].join('; ');
 }
@@ -208,13 +209,17 @@ function before(toy: ToyAnalysis, sheet: Sheet, terms: Terms): PatternLine[] {
   return [
     ...drawing(toySvg(toy, [0, sideways])),
     ...(size
-      ? [remark(`Finished size: about ${sizeWords(size.heightMm)} high and ${sizeWords(size.widthMm)} wide.`)]
+      ? [
+          remark(
+            t`Finished size: about ${sizeWords(size.heightMm)} high and ${sizeWords(size.widthMm)} wide.`,
+          ),
+        ]
       : []),
-    remark(audience ? `Made for: ${audienceWords[audience]}.` : 'For whom it is has not been said.'),
-    ...(needs.length > 0 ? [remark('You need:'), ...needs.map((need) => remark(`- ${need}`))] : []),
-    remark(`Words: ${abbreviations(toy, terms)}.`),
-    remark('What begins with STOP has to be done before you go on.'),
-    remark('In which order:'),
+    remark(audience ? t`Made for: ${audienceSaid[audience]}.` : t`For whom it is has not been said.`),
+    ...(needs.length > 0 ? [remark(t`You need:`), ...needs.map((need) => remark(`- ${need}`))] : []),
+    remark(t`Words: ${abbreviations(toy, terms)}.`),
+    remark(t`What begins with STOP has to be done before you go on.`),
+    remark(t`In which order:`),
     ...sheet.order.map((step, i) => remark(`${i + 1}. ${step}`)),
     blank,
   ];
@@ -229,7 +234,7 @@ function isDrawnBefore({ joins }: Sheet, i: number): boolean {
 /** What stands under it: every join with its pins and its way around, and the cautions. */
 const after = (sheet: Sheet): PatternLine[] => [
   blank,
-  ...(sheet.joins.length > 0 ? [remark('Putting it together, stitch by stitch:')] : []),
+  ...(sheet.joins.length > 0 ? [remark(t`Putting it together, stitch by stitch:`)] : []),
   ...sheet.joins.flatMap(({ heading, name, picture, sentences }, i) => [
     ...(picture && !isDrawnBefore(sheet, i) ? drawing(joinSvg(picture, name)) : []),
     remark(heading),
@@ -384,13 +389,13 @@ export function patternForOthers(toy: ToyAnalysis, reader: Reader): WrittenPatte
     if (sameToy(analyseToy(again)) !== sameToy(said)) continue;
     const kept = own
       ? null
-      : 'These places go by stitch numbers or sides that fit one hand or one kind of terms only. The pattern stands as you wrote it.';
+      : t`These places go by stitch numbers or sides that fit one hand or one kind of terms only. The pattern stands as you wrote it.`;
     return { title, lines, text: again, kept };
   }
   return {
     title,
     lines: said.text.split(/\r\n|\n|\r/).map(text),
     text: said.text,
-    kept: 'This text can’t be written out without changing what it makes. It stands as you wrote it.',
+    kept: t`This text can’t be written out without changing what it makes. It stands as you wrote it.`,
   };
 }

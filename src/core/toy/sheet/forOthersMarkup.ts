@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import { escapedHtml, escapedMarkdown } from './escaped';
 import { pageHtml } from './sheetHtml';
 import type { PatternLine, WrittenPattern } from './forOthers';
@@ -54,7 +55,7 @@ export interface PatternPhoto {
 }
 
 const photoHtml = ({ picture, words }: PatternPhoto): string =>
-  `<figure class="photo"><img src="${escapedHtml(picture)}" alt="${escapedHtml(words || 'A photo by the maker')}">${words ? `<figcaption>${escapedHtml(words)}</figcaption>` : ''}</figure>`;
+  `<figure class="photo"><img src="${escapedHtml(picture)}" alt="${escapedHtml(words || t`A photo by the maker`)}">${words ? `<figcaption>${escapedHtml(words)}</figcaption>` : ''}</figure>`;
 
 /** The pattern as HTML, to stand in a page that has the sheet's styles, with the maker's photos under its title. */
 export const patternBody = ({ title, lines }: WrittenPattern, photos: readonly PatternPhoto[] = []): string =>

@@ -1,4 +1,5 @@
-import { audienceWords } from '../../safety/audience';
+import { t } from '../../words/language';
+import { audienceSaid } from '../../safety/audience';
 import { careWords, labelWarnings } from '../../safety/careLabel';
 import {
   isTrialEntry,
@@ -45,16 +46,16 @@ const dayOf = (at: string): string => at.slice(0, 10);
 const results: Readonly<Record<TrialEntry['result'], string>> = { held: 'held', failed: 'FAILED' };
 
 function measureWords({ forceN, grams }: TrialEntry): string {
-  if (forceN !== null) return ` at ${forceN} N`;
-  return grams === undefined ? '' : ` at ${grams} g`;
+  if (forceN !== null) return t` at ${forceN} N`;
+  return grams === undefined ? '' : t` at ${grams} g`;
 }
 
 /** An entry in a line: the day, what was tried, what came of it. */
 function entryLine(entry: RecordEntry): string {
   if (!isTrialEntry(entry)) {
     const { maker, lots, at } = entry;
-    const by = maker ? ` by ${maker}` : '';
-    return `${dayOf(at)}  made${by}${lots ? `; lots: ${lots}` : ''}`;
+    const by = maker ? t` by ${maker}` : '';
+    return t`${dayOf(at)}  made${by}${lots ? t`; lots: ${lots}` : ''}`;
   }
   const { at, of, trial, result, note } = entry;
   const kind = trial.split(' ')[0] ?? '';
@@ -63,7 +64,7 @@ function entryLine(entry: RecordEntry): string {
   return `${dayOf(at)}  ${name}, ${of}: ${results[result]}${measureWords(entry)}${said}`;
 }
 
-const signs = { error: 'Stop', warning: 'Look', info: 'Note' } as const;
+const signs = { error: t`Stop`, warning: t`Look`, info: t`Note` } as const;
 
 /**
  * The record of one toy: what it is made of, what screening found, how every trial stands, all that was written down, and words for a
@@ -87,15 +88,15 @@ export function recordSheet(
   const known = new Set(trials.map(({ id }) => id));
   const gone = own.some((entry) => isTrialEntry(entry) && !known.has(entry.trial));
   const yarns = header.yarns.map(({ value }) => value);
-  const name = header.name ?? toy.parts[0]?.source.name ?? 'Toy';
+  const name = header.name ?? toy.parts[0]?.source.name ?? t`Toy`;
   return {
-    title: `${name}, toy ${number}`,
+    title: t`${name}, toy ${number}`,
     facts: [
-      { label: 'Made for', value: audience ? audienceWords[audience] : 'not said' },
-      { label: 'Made by', value: made?.maker || 'not said' },
-      { label: 'Made on', value: made ? dayOf(made.at) : 'not said' },
-      { label: 'Lots', value: made?.lots || 'not said' },
-      { label: 'Materials', value: supplyLines(suppliesOf(toy), 0).join('; ') || 'not worked out' },
+      { label: t`Made for`, value: audience ? audienceSaid[audience] : t`not said` },
+      { label: t`Made by`, value: made?.maker || t`not said` },
+      { label: t`Made on`, value: made ? dayOf(made.at) : t`not said` },
+      { label: t`Lots`, value: made?.lots || t`not said` },
+      { label: t`Materials`, value: supplyLines(suppliesOf(toy), 0).join('; ') || t`not worked out` },
     ],
     screened: findings.map(({ severity, message }) => `${signs[severity]}: ${message}`),
     checks: trials.map((trial): RecordCheck => {
@@ -109,8 +110,8 @@ export function recordSheet(
       };
     }),
     written: [
-      ...(own.length > 0 ? own.map(entryLine) : ['nothing yet']),
-      ...(gone ? ['Some of this is about parts that the pattern no longer has.'] : []),
+      ...(own.length > 0 ? own.map(entryLine) : [t`nothing yet`]),
+      ...(gone ? [t`Some of this is about parts that the pattern no longer has.`] : []),
     ],
     care: careWords(yarns),
     warnings: labelWarnings(audience, findings.filter(({ severity }) => severity === 'error').length),
@@ -124,10 +125,10 @@ const sections = ({
   care,
   warnings,
 }: RecordSheet): readonly [string, readonly string[]][] => [
-  ['What screening found', screened.length > 0 ? screened : ['Nothing by the rules Hoppla knows.']],
-  ['Written down', written],
-  ['Care', care],
-  ['Warnings', warnings],
+  [t`What screening found`, screened.length > 0 ? screened : [t`Nothing by the rules Hoppla knows.`]],
+  [t`Written down`, written],
+  [t`Care`, care],
+  [t`Warnings`, warnings],
 ];
 
 const checkWords = ({ what, standing, last }: RecordCheck): string =>
@@ -146,7 +147,7 @@ export function recordText(sheet: RecordSheet): string {
     '',
     ...facts.map(({ label, value }) => `${label}: ${value}`),
     '',
-    'Checks',
+    t`Checks`,
     ...checks.map((check) => `- ${checkWords(check)}`),
     ...told,
     '',

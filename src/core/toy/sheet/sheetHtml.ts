@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import type { FabricMap } from '../../shape/map';
 import type { Sheet, SheetMap, SheetPart } from './buildSheet';
 import { escapedHtml } from './escaped';
@@ -48,11 +49,11 @@ function partHtml(part: SheetPart): string {
     line.kind === 'marks'
       ? `<tr class="marks"><td colspan="3">${escapedHtml(line.text)}</td></tr>`
       : line.kind === 'round'
-        ? `<tr${line.wrong ? ' class="wrong"' : ''}><th scope="row">${line.label}</th><td>${escapedHtml(line.text)}${line.wrong ? ' <em>does not add up</em>' : ''}</td><td class="count">${line.count}</td></tr>`
+        ? `<tr${line.wrong ? ' class="wrong"' : ''}><th scope="row">${line.label}</th><td>${escapedHtml(line.text)}${line.wrong ? t` <em>does not add up</em>` : ''}</td><td class="count">${line.count}</td></tr>`
         : `<tr class="stop"><td colspan="3"><strong>${line.title}.</strong> ${line.lastCall}${line.acts.map((act) => `<p><strong>${act.name}.</strong> ${escapedHtml(act.why)}</p>`).join('')}</td></tr>`,
   );
   return (
-    `<section><h2>${escapedHtml(part.name)}${part.make > 1 ? ` <small>make ${part.make}</small>` : ''}</h2><p>${part.facts.map(escapedHtml).join(' · ')}.</p>` +
+    `<section><h2>${escapedHtml(part.name)}${part.make > 1 ? t` <small>make ${part.make}</small>` : ''}</h2><p>${part.facts.map(escapedHtml).join(' · ')}.</p>` +
     part.placed
       .map(
         ({ heading, sentences }) =>
@@ -105,8 +106,8 @@ function listHtml(heading: string, kind: 'ul' | 'ol', lines: readonly string[]):
 export function sheetBody(sheet: Sheet): string {
   return (
     `<article class="sheet"><h1>${escapedHtml(sheet.title)}</h1><ul>${sheet.facts.map((fact) => `<li>${escapedHtml(fact)}</li>`).join('')}</ul>` +
-    listHtml('You need', 'ul', sheet.needs) +
-    listHtml('Order of work', 'ol', sheet.order) +
+    listHtml(t`You need`, 'ul', sheet.needs) +
+    listHtml(t`Order of work`, 'ol', sheet.order) +
     sheet.parts.map(partHtml).join('') +
     joinsHtml(sheet) +
     (sheet.notes.length > 0

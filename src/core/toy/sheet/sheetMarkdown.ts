@@ -1,9 +1,10 @@
+import { t } from '../../words/language';
 import type { Sheet, SheetPart } from './buildSheet';
 import { escapedMarkdown } from './escaped';
 
 function partMarkdown(part: SheetPart): string[] {
   const out = [
-    `## ${escapedMarkdown(part.name)}${part.make > 1 ? ` (make ${part.make})` : ''}`,
+    `## ${escapedMarkdown(part.name)}${part.make > 1 ? t` (make ${part.make})` : ''}`,
     '',
     `${part.facts.join(' · ')}.`,
     '',
@@ -11,7 +12,7 @@ function partMarkdown(part: SheetPart): string[] {
   for (const line of part.lines) {
     if (line.kind === 'round')
       out.push(
-        `- **${line.label}** ${escapedMarkdown(line.text)} **[${line.count}]**${line.wrong ? ' (does not add up)' : ''}`,
+        `- **${line.label}** ${escapedMarkdown(line.text)} **[${line.count}]**${line.wrong ? t` (does not add up)` : ''}`,
       );
     else if (line.kind === 'marks') out.push(`- ${line.text}`);
     else {
@@ -24,9 +25,9 @@ function partMarkdown(part: SheetPart): string[] {
     out.push('', `### ${escapedMarkdown(heading)}`, '', ...sentences.map((sentence) => `- ${sentence}`));
   if (part.closing) out.push('', '### Closing', '', part.closing);
   if (part.assembly.length > 0)
-    out.push('', '### As written', '', ...part.assembly.map((line) => `- ${escapedMarkdown(line)}`));
+    out.push('', t`### As written`, '', ...part.assembly.map((line) => `- ${escapedMarkdown(line)}`));
   if (part.open.length > 0)
-    out.push('', '### Still to settle', '', ...part.open.map((line) => `- ${escapedMarkdown(line)}`));
+    out.push('', t`### Still to settle`, '', ...part.open.map((line) => `- ${escapedMarkdown(line)}`));
   return [...out, ''];
 }
 
@@ -39,16 +40,16 @@ export function sheetMarkdown(sheet: Sheet): string {
     '',
   ];
   if (sheet.needs.length > 0)
-    out.push('## You need', '', ...sheet.needs.map((need) => `- ${escapedMarkdown(need)}`), '');
+    out.push(t`## You need`, '', ...sheet.needs.map((need) => `- ${escapedMarkdown(need)}`), '');
   if (sheet.order.length > 0)
     out.push(
-      '## Order of work',
+      t`## Order of work`,
       '',
       ...sheet.order.map((step, i) => `${i + 1}. ${escapedMarkdown(step)}`),
       '',
     );
   for (const part of sheet.parts) out.push(...partMarkdown(part));
-  if (sheet.joins.length > 0) out.push('## Putting it together', '');
+  if (sheet.joins.length > 0) out.push(t`## Putting it together`, '');
   for (const { heading, sentences } of sheet.joins)
     out.push(
       `### ${escapedMarkdown(heading)}`,
@@ -58,6 +59,6 @@ export function sheetMarkdown(sheet: Sheet): string {
     );
   if (sheet.notes.length > 0)
     out.push('## Notes', '', ...sheet.notes.map((note) => `- ${escapedMarkdown(note)}`), '');
-  out.push('## Take care', '', ...sheet.cautions.map((caution) => `- ${escapedMarkdown(caution)}`), '');
+  out.push(t`## Take care`, '', ...sheet.cautions.map((caution) => `- ${escapedMarkdown(caution)}`), '');
   return out.join('\n').replace(/\n{3,}/g, '\n\n');
 }

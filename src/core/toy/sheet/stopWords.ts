@@ -1,20 +1,21 @@
+import { t } from '../../words/language';
 import type { Act, ActKind } from '../../plan/acts';
 import type { StopPlan } from '../../plan/stops';
 
 /** What each act is called at a stop. */
 export const stopTitle: Record<ActKind, string> = {
-  'work-in': 'Work it in',
-  'pull-through': 'Pull it through',
-  'key-ring': 'Put the ring in',
-  'seat-nose': 'Seat the nose',
-  'seat-eyes': 'Seat the eyes',
-  embroider: 'Stitch',
-  core: 'A core for the neck',
-  'put-in': 'Put it in',
-  stuff: 'Stuff the bulk',
-  'top-up': 'Top up the stuffing',
-  close: 'Close',
-  cut: 'Cut the yarn',
+  'work-in': t`Work it in`,
+  'pull-through': t`Pull it through`,
+  'key-ring': t`Put the ring in`,
+  'seat-nose': t`Seat the nose`,
+  'seat-eyes': t`Seat the eyes`,
+  embroider: t`Stitch`,
+  core: t`A core for the neck`,
+  'put-in': t`Put it in`,
+  stuff: t`Stuff the bulk`,
+  'top-up': t`Top up the stuffing`,
+  close: t`Close`,
+  cut: t`Cut the yarn`,
 };
 
 /** How often a part is filled: more than once where necks divide it. */
@@ -27,10 +28,10 @@ export const bulksOf = ({ stops }: StopPlan): number =>
  * @param bulks how often the part is filled
  */
 export function actTitle({ act, feature, part, fills }: Act, bulks: number): string {
-  if (act === 'embroider') return `Stitch the ${feature ?? 'face'}`;
-  if (act === 'put-in') return `Put the ${feature ?? 'thing'} in`;
-  if (act === 'work-in') return `Have the ${part ?? 'part'} ready`;
-  if (act === 'pull-through') return `Pull the ${part ?? 'part'} through`;
-  if (act === 'stuff' && fills && bulks > 1) return `Stuff rounds ${fills.from} to ${fills.to}`;
+  if (act === 'embroider') return t`Stitch the ${feature ?? t`face`}`;
+  if (act === 'put-in') return t`Put the ${feature ?? t`thing`} in`;
+  if (act === 'work-in') return t`Have the ${part ?? t`part`} ready`;
+  if (act === 'pull-through') return t`Pull the ${part ?? t`part`} through`;
+  if (act === 'stuff' && fills && bulks > 1) return t`Stuff rounds ${fills.from} to ${fills.to}`;
   return stopTitle[act];
 }

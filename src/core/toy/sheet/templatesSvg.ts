@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import { heightOf, widthOf, type Template } from '../templates';
 import { escapedHtml } from './escaped';
 
@@ -53,7 +54,7 @@ function tiles(template: Template, area: Area): SheetPage[] {
     const y = (rows / 2 - row) * area.height;
     return {
       placed: [{ template, x: margin + x, y: margin + y }],
-      tile: `row ${row + 1} of ${rows}, column ${column + 1} of ${columns}`,
+      tile: t`row ${row + 1} of ${rows}, column ${column + 1} of ${columns}`,
     };
   });
 }
@@ -96,7 +97,7 @@ function ruler({ height }: Area): string {
 function drawn({ template, x, y }: Placed): string {
   const [first, ...rest] = template.outline.map(([dx, dy]) => `${n(x + dx)} ${n(y + dy)}`);
   const under = y + heightOf(template) / 2 + 5;
-  const size = `${Math.round(widthOf(template))} × ${Math.round(heightOf(template))} mm`;
+  const size = t`${Math.round(widthOf(template))} × ${Math.round(heightOf(template))} mm`;
   return `<path d="M${first ?? ''}L${rest.join('L')}Z"/><text x="${n(x)}" y="${n(under)}" text-anchor="middle">${escapedHtml(template.name)}</text><text x="${n(x)}" y="${n(under + 4.5)}" text-anchor="middle">cut ${template.cut} · ${size}</text>`;
 }
 
@@ -128,7 +129,7 @@ export function templatePages(templates: readonly Template[], paper: PaperName):
   const pages = pagesOf(templates, paper);
   return pages.map((page, i) => {
     const names = [...new Set(page.placed.map(({ template }) => template.name))].join(', ');
-    return pageSvg(page, paper, `Sheet ${i + 1} of ${pages.length}: ${names}`);
+    return pageSvg(page, paper, t`Sheet ${i + 1} of ${pages.length}: ${names}`);
   });
 }
 

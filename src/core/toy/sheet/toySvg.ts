@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import type { PictureShape } from '../../shape/picture';
 import type { ToyAnalysis } from '../analysis';
 import { drawAssembled } from '../assembled';
@@ -35,7 +36,7 @@ function viewSvg(toy: ToyAnalysis, yaw: number): string {
  */
 export function toySvg(toy: ToyAnalysis, yaws: readonly number[]): string {
   if (toy.parts.every(({ fabric }) => fabric.rounds === 0)) return '';
-  const name = escapedHtml(toy.pattern.header.name ?? toy.parts[0]?.source.name ?? 'The toy');
+  const name = escapedHtml(toy.pattern.header.name ?? toy.parts[0]?.source.name ?? t`The toy`);
   return `<figure class="toy" role="img" aria-label="${name}, put together">${yaws.map((yaw) => viewSvg(toy, yaw)).join('')}</figure>`;
 }
 

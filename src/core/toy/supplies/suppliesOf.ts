@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import { washerMm } from '../../place/rule/hardware';
 import { hasPost } from '../../place/rule/rule';
 import type { ToyAnalysis } from '../analysis';
@@ -140,13 +141,13 @@ export function supplyLines(
   return [
     ...yarns.map(
       ({ name, kind, metres, grams }) =>
-        `${name}${kind ? ` (${kind})` : ''}: ${yarnWords(metres * more)}, about ${weightWords(grams * more, 0, Math.ceil)}`,
+        t`${name}${kind ? ` (${kind})` : ''}: ${yarnWords(metres * more)}, about ${weightWords(grams * more, 0, Math.ceil)}`,
     ),
-    ...(stuffingG > 0 ? [`Stuffing: about ${weightWords(stuffingG * more, 0, Math.ceil)}`] : []),
+    ...(stuffingG > 0 ? [t`Stuffing: about ${weightWords(stuffingG * more, 0, Math.ceil)}`] : []),
     ...hardware.map(
-      ({ kind, sizeMm, count }) => `${count} × ${kind}${sizeMm > 0 ? `, ${tenth(sizeMm)} mm` : ''}`,
+      ({ kind, sizeMm, count }) => `${count} × ${kind}${sizeMm > 0 ? t`, ${tenth(sizeMm)} mm` : ''}`,
     ),
-    ...(threadM > 0 ? [`Thread for stitching: ${yarnWords(threadM * more, 1)}`] : []),
-    ...uncounted.map((what) => `Not counted: the yarn of the ${what}, which depends on how tall it grows`),
+    ...(threadM > 0 ? [t`Thread for stitching: ${yarnWords(threadM * more, 1)}`] : []),
+    ...uncounted.map((what) => t`Not counted: the yarn of the ${what}, which depends on how tall it grows`),
   ];
 }

@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import { unparse } from 'papaparse';
 import { minutesOfAll } from '../../plan/time';
 import type { MakingList } from '../../supplies/makingList';
@@ -48,7 +49,7 @@ export interface ToyCost {
 function yarnLine({ name, kind }: YarnNeed, { id, name: toy }: ToMake): { key: string; words: string } {
   if (kind === null) {
     const called = name.charAt(0).toUpperCase() + name.slice(1);
-    return { key: `yarn ${name.toLowerCase()} of ${id}`, words: `${called} of ${toy}` };
+    return { key: `yarn ${name.toLowerCase()} of ${id}`, words: t`${called} of ${toy}` };
   }
   return { key: `yarn ${name.toLowerCase()}, ${kind.toLowerCase()}`, words: `${name} (${kind})` };
 }
@@ -77,9 +78,9 @@ function linesOf(toMake: ToMake, spare: number): Line[] {
   const more = 1 + spare / 100;
   const lines: Line[] = [
     ...yarns.map((yarn): Line => ({ ...yarnLine(yarn, toMake), unit: 'g', amount: yarn.grams * more })),
-    { key: 'stuffing', words: 'Stuffing', unit: 'g', amount: stuffingG * more },
+    { key: 'stuffing', words: t`Stuffing`, unit: 'g', amount: stuffingG * more },
     ...hardware.map((need): Line => ({ ...pieceLine(need), unit: 'pieces', amount: need.count })),
-    { key: 'thread', words: 'Thread for stitching', unit: 'm', amount: threadM * more },
+    { key: 'thread', words: t`Thread for stitching`, unit: 'm', amount: threadM * more },
   ];
   return lines.filter(({ amount }) => amount > 0);
 }
@@ -159,12 +160,12 @@ export function toBuyText(toMake: readonly ToMake[], needs: readonly BuyNeed[]):
     lines.length > 0 ? [title, ...lines.map((line) => `- ${line}`), ''] : [];
   return [
     ...block(
-      'To make',
+      t`To make`,
       toMake.map(({ name, count }) => `${count} × ${name}`),
     ),
-    ...block('To buy', missing.map(buyWords)),
+    ...block(t`To buy`, missing.map(buyWords)),
     ...block(
-      'There already',
+      t`There already`,
       present.map(({ words }) => words),
     ),
   ].join('\n');

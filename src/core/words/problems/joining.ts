@@ -1,3 +1,4 @@
+import { t } from '../language';
 import { agree, low, plural, some } from '../counted';
 import type { NoFacts, Words } from './words';
 import { cutWords, sizeWords } from '../measures';
@@ -124,120 +125,121 @@ interface FlatSewn {
 
 /** Where something goes that the text does not say. */
 const usual = {
-  front: 'in the middle of the front',
-  back: 'in the middle of the back',
-  sides: 'on both sides, a quarter of a round from the front',
-  top: 'on top',
+  front: t`in the middle of the front`,
+  back: t`in the middle of the back`,
+  sides: t`on both sides, a quarter of a round from the front`,
+  top: t`on top`,
 };
 
 function flatWords(sewn: FlatSewn | null): string {
-  if (!sewn) return 'its middle is placed, and its outline is not known. Pin it all round, then sew it down.';
+  if (!sewn)
+    return t`its middle is placed, and its outline is not known. Pin it all round, then sew it down.`;
   const { by, count, upper } = sewn;
-  if (by !== 'outline') return `it is sewn by its ${by}, ${plural(count, 'stitch')}, and free otherwise.`;
-  return `it is sewn down around its outline, ${plural(count, 'stitch')}, its row ${upper} up. Where it should be otherwise, write “by its last row”, or say whether it starts at the top or the bottom.`;
+  if (by !== 'outline') return t`it is sewn by its ${by}, ${plural(count, 'stitch')}, and free otherwise.`;
+  return t`it is sewn down around its outline, ${plural(count, 'stitch')}, its row ${upper} up. Where it should be otherwise, write “by its last row”, or say whether it starts at the top or the bottom.`;
 }
 
 function waysSaid({ nearest, narrower }: WaysIn): string {
-  const byRound = nearest === null ? '' : `Round ${nearest} is the nearest that holds them. `;
+  const byRound = nearest === null ? '' : t`Round ${nearest} is the nearest that holds them. `;
   const isOne = narrower?.count === 1;
   const byWidth = narrower
-    ? `With two stitches less at ${isOne ? 'its edge' : 'each edge'} the ${some(narrower.name, narrower.count)} ${isOne ? 'goes' : 'go'} in here.`
+    ? t`With two stitches less at ${isOne ? t`its edge` : t`each edge`} the ${some(narrower.name, narrower.count)} ${isOne ? t`goes` : t`go`} in here.`
     : '';
-  const none = 'No round within reach holds them: make the parts narrower, or sew one of them on.';
+  const none = t`No round within reach holds them: make the parts narrower, or sew one of them on.`;
   return byRound || byWidth ? (byRound + byWidth).trim() : none;
 }
 
 export const joiningWords: Words<JoiningFacts> = {
   'join-where': ({ piece, wall }) =>
-    `The text joins the ${low(piece)} to the ${low(wall)} and does not say on which round. Write it: “on round 20”.`,
+    t`The text joins the ${low(piece)} to the ${low(wall)} and does not say on which round. Write it: “on round 20”.`,
   'join-wall': ({ piece, wall }) =>
-    `Nothing says what the ${low(piece)} ${agree(piece, 'is', 'are')} sewn to: the ${low(wall)} is taken. Write “to the ${low(wall)}” to settle it.`,
+    t`Nothing says what the ${low(piece)} ${agree(piece, 'is', 'are')} sewn to: the ${low(wall)} is taken. Write “to the ${low(wall)}” to settle it.`,
   'join-what': () =>
-    'This sentence names what something is joined to, and not what. Name the part that goes there.',
+    t`This sentence names what something is joined to, and not what. Name the part that goes there.`,
   'join-no-rounds': ({ piece }) =>
-    `The ${low(piece)} ${agree(piece, 'is', 'are')} joined, and the text has no round of ${agree(piece, 'it', 'them')}: where ${agree(piece, 'it goes', 'they go')} is not worked out. Write how ${agree(piece, 'it is', 'they are')} worked.`,
+    t`The ${low(piece)} ${agree(piece, 'is', 'are')} joined, and the text has no round of ${agree(piece, 'it', 'them')}: where ${agree(piece, t`it goes`, t`they go`)} is not worked out. Write how ${agree(piece, t`it is`, t`they are`)} worked.`,
   'join-two-rounds': ({ rounds }) =>
-    `This sentence names more than one place: it is not clear what round ${rounds.join(' and ')} is for. Write one sentence for each part.`,
+    t`This sentence names more than one place: it is not clear what round ${rounds.join(' and ')} is for. Write one sentence for each part.`,
   'join-row-missing': ({ piece, wall, what }) =>
-    `The ${low(piece)} should go by ${what}, and the ${low(wall)} has no such place.`,
+    t`The ${low(piece)} should go by ${what}, and the ${low(wall)} has no such place.`,
   'join-waits': ({ piece, what }) =>
-    `The ${low(piece)} ${agree(piece, 'is', 'are')} placed by the ${low(what)}, and where that goes is not known.`,
+    t`The ${low(piece)} ${agree(piece, 'is', 'are')} placed by the ${low(what)}, and where that goes is not known.`,
   'join-around': ({ piece, wall, count, isFlat }) =>
     isFlat
-      ? `Nothing says where across the ${low(wall)} the ${count === 1 ? '' : `${count} `}${some(piece, count)} ${count === 1 ? 'goes' : 'go'}. Write it: “in the middle”, “5 stitches from the middle”, or the stitch of each.`
-      : `Nothing says where around the ${low(wall)} the ${count === 1 ? '' : `${count} `}${some(piece, count)} ${count === 1 ? 'goes' : 'go'}. Write it: “on both sides”, “at the back”, “4 stitches from the front”, “evenly around”.`,
+      ? t`Nothing says where across the ${low(wall)} the ${count === 1 ? '' : `${count} `}${some(piece, count)} ${count === 1 ? t`goes` : t`go`}. Write it: “in the middle”, “5 stitches from the middle”, or the stitch of each.`
+      : t`Nothing says where around the ${low(wall)} the ${count === 1 ? '' : `${count} `}${some(piece, count)} ${count === 1 ? t`goes` : t`go`}. Write it: “on both sides”, “at the back”, “4 stitches from the front”, “evenly around”.`,
   'join-turn': ({ piece }) =>
-    `Which way round the ${low(piece)} ${agree(piece, 'is', 'are')} turned is not clear there: ${agree(piece, 'its front looks', 'their fronts look')} that way already, or straight away from it. Write “clockwise” or “anticlockwise”, as you look at ${agree(piece, 'it', 'them')} from outside.`,
+    t`Which way round the ${low(piece)} ${agree(piece, 'is', 'are')} turned is not clear there: ${agree(piece, t`its front looks`, t`their fronts look`)} that way already, or straight away from it. Write “clockwise” or “anticlockwise”, as you look at ${agree(piece, 'it', 'them')} from outside.`,
   'stance-unused': ({ piece, words }) =>
-    `“${words}” is not followed for the ${low(piece)}: joined in this way ${agree(piece, 'it stands', 'they stand')} as the round or the edge does; what is flat turns by degrees, not by stitches. Pin ${agree(piece, 'it', 'them')}, look from every side, then sew.`,
+    t`“${words}” is not followed for the ${low(piece)}: joined in this way ${agree(piece, t`it stands`, t`they stand`)} as the round or the edge does; what is flat turns by degrees, not by stitches. Pin ${agree(piece, 'it', 'them')}, look from every side, then sew.`,
   'units-mirrored': ({ piece, where }) => {
     const says = where.map(({ round, grows, stitch, mirrored }) =>
       grows
-        ? `in round ${round} behind stitch ${mirrored} instead of ${stitch === 0 ? 'before stitch 1' : stitch}`
-        : `in round ${round} at stitch ${mirrored} instead of ${stitch}`,
+        ? t`in round ${round} behind stitch ${mirrored} instead of ${stitch === 0 ? t`before stitch 1` : stitch}`
+        : t`in round ${round} at stitch ${mirrored} instead of ${stitch}`,
     );
-    return `The ${low(piece)} are a pair and worked alike, but something stands out on one side of them. On one of the two work it ${says.join(', ')}; or turn them so that it looks to the front.`;
+    return t`The ${low(piece)} are a pair and worked alike, but something stands out on one side of them. On one of the two work it ${says.join(', ')}; or turn them so that it looks to the front.`;
   },
   'join-assumed': ({ piece, count, where }) =>
-    `Nothing says where: the ${some(piece, count)} ${count === 1 ? 'is' : 'are'} taken to go ${usual[where]}. Write it to settle it.`,
+    t`Nothing says where: the ${some(piece, count)} ${count === 1 ? t`is` : t`are`} taken to go ${usual[where]}. Write it to settle it.`,
   'join-apart': ({ between, piece, count }) =>
-    `“${between} stitches apart” is taken from edge to edge of the ${some(piece, count)}. Write “${between} stitches between them”, or “so many stitches from the front”, to settle it.`,
+    t`“${between} stitches apart” is taken from edge to edge of the ${some(piece, count)}. Write “${between} stitches between them”, or “so many stitches from the front”, to settle it.`,
   'join-side': ({ piece, said }) =>
-    `The text calls it the ${said} one, and as one looks at the toy’s front the ${low(piece)} is on the other side. Say where round 1 is (Start: top or bottom), or change the side or the stitch.`,
+    t`The text calls it the ${said} one, and as one looks at the toy’s front the ${low(piece)} is on the other side. Say where round 1 is (Start: top or bottom), or change the side or the stitch.`,
   'join-unworked': ({ piece, what }) =>
-    `Where the ${low(piece)} ${agree(piece, 'is', 'are')} joined is not worked out: the ${low(what)} lies on its side or is flat. On one that lies, say the round, and the stitch of each, “evenly”, “at the front”, “at the back”, “on the top” or “on the bottom”; on a flat one the row, and “in the middle” or the stitch. Or pin it, look from every side, then sew.`,
+    t`Where the ${low(piece)} ${agree(piece, 'is', 'are')} joined is not worked out: the ${low(what)} lies on its side or is flat. On one that lies, say the round, and the stitch of each, “evenly”, “at the front”, “at the back”, “on the top” or “on the bottom”; on a flat one the row, and “in the middle” or the stitch. Or pin it, look from every side, then sew.`,
   'join-no-wall': ({ piece }) =>
-    `Nothing says what the ${low(piece)} ${agree(piece, 'is', 'are')} joined to.`,
-  'join-flat': ({ piece, sewn }) => `The ${low(piece)} is a flat piece: ${flatWords(sewn)}`,
+    t`Nothing says what the ${low(piece)} ${agree(piece, 'is', 'are')} joined to.`,
+  'join-flat': ({ piece, sewn }) => t`The ${low(piece)} is a flat piece: ${flatWords(sewn)}`,
   'join-flat-how': ({ piece }) =>
-    `The ${low(piece)} is a flat piece, and nothing says how it is sewn on. Write “all round its edge”, “by its last row” or “by its first row”.`,
+    t`The ${low(piece)} is a flat piece, and nothing says how it is sewn on. Write “all round its edge”, “by its last row” or “by its first row”.`,
   'join-point': ({ piece, wall, what }) =>
     what === 'none'
-      ? `The ${low(piece)} ${agree(piece, 'comes', 'come')} to no point: neither end of it is narrow or drawn together. Say on which round ${agree(piece, 'it goes', 'they go')}, and which edge is sewn.`
-      : `The point of the ${low(piece)} should lie at the middle, and it is not said of what. Write “at the middle of the crown”, “of the start” or “of the end” of the ${low(wall)}.`,
+      ? t`The ${low(piece)} ${agree(piece, 'comes', 'come')} to no point: neither end of it is narrow or drawn together. Say on which round ${agree(piece, t`it goes`, t`they go`)}, and which edge is sewn.`
+      : t`The point of the ${low(piece)} should lie at the middle, and it is not said of what. Write “at the middle of the crown”, “of the start” or “of the end” of the ${low(wall)}.`,
   'join-strand': ({ piece }) =>
-    `The ${low(piece)} is a strand: it is fastened by one end, at the place that is given, and hangs free.`,
+    t`The ${low(piece)} is a strand: it is fastened by one end, at the place that is given, and hangs free.`,
   'join-closed': ({ piece, wall, count, through }) =>
-    `The ${low(piece)} ends closed: it is sewn onto the ${low(wall)} through its round ${through}, ${plural(count, 'stitch')} around that end.`,
+    t`The ${low(piece)} ends closed: it is sewn onto the ${low(wall)} through its round ${through}, ${plural(count, 'stitch')} around that end.`,
   'limb-wider-than-wall': ({ piece, wall, count }) =>
-    `The edge of the ${low(piece)} has ${plural(count, 'stitch')}: more than the ${low(wall)} is wide there. Flatten it, or join it where the ${low(wall)} is wider.`,
+    t`The edge of the ${low(piece)} has ${plural(count, 'stitch')}: more than the ${low(wall)} is wide there. Flatten it, or join it where the ${low(wall)} is wider.`,
   'join-over-edge': ({ piece, wall }) =>
-    `The ${low(piece)} would reach over the open edge of the ${low(wall)}. Move it further from that edge.`,
+    t`The ${low(piece)} would reach over the open edge of the ${low(wall)}. Move it further from that edge.`,
   'edges-ratio': ({ smaller, larger, m, n, round }) =>
-    `The edge of the ${low(larger)} has ${plural(n, 'stitch')} and that of the ${low(smaller)} ${plural(m, 'stitch')}: sewn together the larger gathers.${round === null ? '' : ` Round ${round} of the ${low(larger)} has ${plural(m, 'stitch')}: end it there.`}`,
+    t`The edge of the ${low(larger)} has ${plural(n, 'stitch')} and that of the ${low(smaller)} ${plural(m, 'stitch')}: sewn together the larger gathers.${round === null ? '' : t` Round ${round} of the ${low(larger)} has ${plural(m, 'stitch')}: end it there.`}`,
   'edges-same-end': ({ piece, wall }) =>
-    `The ${low(piece)} and the ${low(wall)} are sewn together by their last rounds, and both are taken to begin at the top: one of them stands the other way up. Say where round 1 of the ${low(wall)} is: left and right of it follow from that.`,
+    t`The ${low(piece)} and the ${low(wall)} are sewn together by their last rounds, and both are taken to begin at the top: one of them stands the other way up. Say where round 1 of the ${low(wall)} is: left and right of it follow from that.`,
   'joins-overlap': ({ piece, other }) =>
-    `The ${low(piece)} and the ${low(other)} come to the same stitches. Move one of them.`,
-  'join-on-feature': ({ piece, feature }) => `The ${low(piece)} lies over the ${low(feature)}.`,
+    t`The ${low(piece)} and the ${low(other)} come to the same stitches. Move one of them.`,
+  'join-on-feature': ({ piece, feature }) => t`The ${low(piece)} lies over the ${low(feature)}.`,
   'join-hung': ({ piece, wall, threadMm }) =>
-    `The ${low(piece)} hangs from the ${low(wall)}${threadMm === undefined ? '' : ` by ${sizeWords(threadMm)}`}: draw the thread through a stitch of each twice and bury its ends. A thread is a cord: keep it short, and not on a toy for small children.`,
+    t`The ${low(piece)} hangs from the ${low(wall)}${threadMm === undefined ? '' : t` by ${sizeWords(threadMm)}`}: draw the thread through a stitch of each twice and bury its ends. A thread is a cord: keep it short, and not on a toy for small children.`,
   'join-strung': ({ count, lengthMm, threadMm }) =>
-    `${plural(count, 'piece')} on one thread, about ${sizeWords(lengthMm)} from end to end: take ${cutWords(threadMm)} of strong thread, doubled. Knot it before the first and behind the last, and beside each that should stay in its place. A thread is a cord: keep it short, and not on a toy for small children.`,
+    t`${plural(count, 'piece')} on one thread, about ${sizeWords(lengthMm)} from end to end: take ${cutWords(threadMm)} of strong thread, doubled. Knot it before the first and behind the last, and beside each that should stay in its place. A thread is a cord: keep it short, and not on a toy for small children.`,
   'join-through': ({ piece, wall, insideMm, outMm }) =>
-    `The ${low(piece)} ${agree(piece, 'passes', 'pass')} through the ${low(wall)}: about ${sizeWords(insideMm)} are inside, ${sizeWords(outMm)} hang out on each side. Pull it through before stuffing, and catch it with a stitch on each side.`,
+    t`The ${low(piece)} ${agree(piece, 'passes', 'pass')} through the ${low(wall)}: about ${sizeWords(insideMm)} are inside, ${sizeWords(outMm)} hang out on each side. Pull it through before stuffing, and catch it with a stitch on each side.`,
   'through-short': ({ piece, wall, insideMm }) =>
-    `The ${low(piece)} ${agree(piece, 'is', 'are')} too short: the ${low(wall)} is about ${sizeWords(insideMm)} across there. Make it longer, or pull it through where the ${low(wall)} is narrower.`,
+    t`The ${low(piece)} ${agree(piece, 'is', 'are')} too short: the ${low(wall)} is about ${sizeWords(insideMm)} across there. Make it longer, or pull it through where the ${low(wall)} is narrower.`,
   'fit-depth': ({ piece, wall }) =>
-    `Nothing says how far the ${low(wall)} goes into the ${low(piece)}. Write it: “2 rounds deep”, or the round an edge is sewn to and of what: “at round 8 of the ${low(wall)}”.`,
+    t`Nothing says how far the ${low(wall)} goes into the ${low(piece)}. Write it: “2 rounds deep”, or the round an edge is sewn to and of what: “at round 8 of the ${low(wall)}”.`,
   'fit-width': ({ piece, wall, edge, round, count, isNarrow, better }) =>
-    `The edge of the ${low(piece)} has ${plural(edge, 'stitch')}, and round ${round} of the ${low(wall)} ${plural(count, 'stitch')}: it ${isNarrow ? 'pulls' : 'gapes'} there.${better === null ? '' : ` Round ${better} has as many.`}`,
+    t`The edge of the ${low(piece)} has ${plural(edge, 'stitch')}, and round ${round} of the ${low(wall)} ${plural(count, 'stitch')}: it ${isNarrow ? t`pulls` : t`gapes`} there.${better === null ? '' : t` Round ${better} has as many.`}`,
   'nosew-room': ({ wall, round, count, missing, ...ways }) =>
-    `Round ${round} of the ${low(wall)} has ${plural(count, 'stitch')}, and what is worked into it needs ${missing} more. ${waysSaid(ways)}`,
+    t`Round ${round} of the ${low(wall)} has ${plural(count, 'stitch')}, and what is worked into it needs ${missing} more. ${waysSaid(ways)}`,
   'nosew-half': ({ wall, round, ...ways }) =>
-    `On round ${round} of the ${low(wall)} one half has too few stitches for the parts of that side to lie mirror-equal. ${waysSaid(ways)}`,
+    t`On round ${round} of the ${low(wall)} one half has too few stitches for the parts of that side to lie mirror-equal. ${waysSaid(ways)}`,
   'nosew-parity': ({ wall, round, count, ...ways }) =>
-    `On round ${round} of the ${low(wall)} (${plural(count, 'stitch')}) the part in front and the one at the back can't both lie in the middle: one has an odd and one an even width. ${waysSaid(ways)}`,
+    t`On round ${round} of the ${low(wall)} (${plural(count, 'stitch')}) the part in front and the one at the back can't both lie in the middle: one has an odd and one an even width. ${waysSaid(ways)}`,
   'nosew-width': ({ piece, wall, round, edge, half, taken }) =>
-    `Round ${round} of the ${low(wall)} works ${plural(taken, 'stitch')} through the ${low(piece)}. Its edge of ${plural(edge, 'stitch')} lies flat as ${half}: work ${half} through it.`,
+    t`Round ${round} of the ${low(wall)} works ${plural(taken, 'stitch')} through the ${low(piece)}. Its edge of ${plural(edge, 'stitch')} lies flat as ${half}: work ${half} through it.`,
   'nosew-uneven': ({ piece, count, wall, round, off, isLater, before, after }) =>
-    `Round ${round} of the ${low(wall)} works the ${some(piece, count)} in ${count === 1 ? 'beside the middle' : 'unevenly'}: ${count === 1 ? 'it lies' : 'their middle lies'} ${plural(off, 'stitch')} ${isLater ? 'after' : 'before'} the front line or the back. ${count === 1 ? '' : `There are ${plural(before, 'stitch')} before the first and ${after} after the last. `}Count that round again, or say where the front is.`,
+    t`Round ${round} of the ${low(wall)} works the ${some(piece, count)} in ${count === 1 ? t`beside the middle` : t`unevenly`}: ${count === 1 ? t`it lies` : t`their middle lies`} ${plural(off, 'stitch')} ${isLater ? t`after` : t`before`} the front line or the back. ${count === 1 ? '' : t`There are ${plural(before, 'stitch')} before the first and ${after} after the last. `}Count that round again, or say where the front is.`,
   'nosew-leans': ({ piece, count, wall, round, off, front }) =>
-    `Round ${round} of the ${low(wall)} has the ${some(piece, count)} even in itself. But rounds lean: seen from the face on its own rounds ${count === 1 ? 'it is' : 'they are'} about ${plural(off, 'stitch')} to one side. To have the face in line with ${count === 1 ? 'it' : 'them'}, write “Front: stitch ${front} of round ${round}” under the heading of the ${low(wall)}.`,
+    t`Round ${round} of the ${low(wall)} has the ${some(piece, count)} even in itself. But rounds lean: seen from the face on its own rounds ${count === 1 ? t`it is` : t`they are`} about ${plural(off, 'stitch')} to one side. To have the face in line with ${count === 1 ? t`it` : t`them`}, write “Front: stitch ${front} of round ${round}” under the heading of the ${low(wall)}.`,
   'nosew-units': ({ words, wall, round, piece, make }) =>
-    `Round ${round} of the ${low(wall)} works in “${words}”, and all ${some(piece, make)} that are made are in place already (${make}). Make one more, or take it out of the round.`,
+    t`Round ${round} of the ${low(wall)} works in “${words}”, and all ${some(piece, make)} that are made are in place already (${make}). Make one more, or take it out of the round.`,
   'nosew-piece': ({ words, wall, round }) =>
-    `Round ${round} of the ${low(wall)} works in “${words}”, and no part is called so. Head the part with that name, or name it here as its heading does.`,
+    t`Round ${round} of the ${low(wall)} works in “${words}”, and no part is called so. Head the part with that name, or name it here as its heading does.`,
   'nosew-unread': ({ piece, wall, round }) =>
-    `Round ${round} of the ${low(wall)} names the ${low(piece)}, and how it is worked in there could not be read. Write it so: “6 sc through the ${low(piece)} and the ${low(wall)}”.`,
+    t`Round ${round} of the ${low(wall)} names the ${low(piece)}, and how it is worked in there could not be read. Write it so: “6 sc through the ${low(piece)} and the ${low(wall)}”.`,
 };

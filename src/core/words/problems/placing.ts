@@ -1,3 +1,4 @@
+import { t } from '../language';
 import { agree, between, mm, plural } from '../counted';
 import type { Words } from './words';
 
@@ -105,47 +106,47 @@ export interface PlacingFacts {
 
 const goes = (name: string): string => agreeing(name, 'goes', 'go');
 const are = (name: string): string => agreeing(name, 'is', 'are');
-const theyAre = (name: string): string => agreeing(name, 'It is', 'They are');
-const unsure = 'until you say';
+const theyAre = (name: string): string => agreeing(name, t`It is`, t`They are`);
+const unsure = t`until you say`;
 
 /** `eyes`, `spots`: by the ending, for a name with its place behind it has no plural. */
 const agreeing = (name: string, one: string, several: string): string =>
   name.endsWith('s') ? several : agree(name, one, several);
 
 const whereWords = ({ name, taken }: PlacingFacts['eyes-where']): string =>
-  `The sentence does not say between which rounds the ${name} ${goes(name)}. ${theyAre(name)} put ${between(taken)} ${unsure}.`;
+  t`The sentence does not say between which rounds the ${name} ${goes(name)}. ${theyAre(name)} put ${between(taken)} ${unsure}.`;
 
 function onRoundWords(
   { name, round, from, taken, mayBeMoment }: PlacingFacts['eyes-on-round'],
   onRound: string,
 ): string {
   const words = mayBeMoment
-    ? `After round ${round}`
-    : `${onRound} ${round}${from === 'start' ? '' : ` from the ${from}`}`;
+    ? t`After round ${round}`
+    : `${onRound} ${round}${from === 'start' ? '' : t` from the ${from}`}`;
   const how = mayBeMoment
-    ? `If it only says when, say where the ${name} ${goes(name)}.`
-    : 'Say “between” to settle it.';
-  return `“${words}” is read as the line of holes between rounds ${taken.join(' and ')}. ${how}`;
+    ? t`If it only says when, say where the ${name} ${goes(name)}.`
+    : t`Say “between” to settle it.`;
+  return t`“${words}” is read as the line of holes between rounds ${taken.join(' and ')}. ${how}`;
 }
 
-const counted = (apart: number | null, lies: boolean): string => (lies ? `${apart} rounds` : String(apart));
+const counted = (apart: number | null, lies: boolean): string => (lies ? t`${apart} rounds` : String(apart));
 
 function gapMissingWords(facts: GapMissing): string {
   switch (facts.why) {
     case 'beyond-face':
-      return `${Math.abs(facts.stitches)} stitches ${facts.stitches > 0 ? 'above' : 'below'} lies beyond the edge of the face. The ${facts.name} ${goes(facts.name)} level with what it is counted from ${unsure}.`;
+      return t`${Math.abs(facts.stitches)} stitches ${facts.stitches > 0 ? t`above` : t`below`} lies beyond the edge of the face. The ${facts.name} ${goes(facts.name)} level with what it is counted from ${unsure}.`;
     case 'beyond-part':
-      return `${facts.said} lies beyond this part, which ends with round ${facts.last}. The ${facts.name} ${are(facts.name)} put ${between(facts.taken)} ${unsure}.`;
+      return t`${facts.said} lies beyond this part, which ends with round ${facts.last}. The ${facts.name} ${are(facts.name)} put ${between(facts.taken)} ${unsure}.`;
     case 'no-line':
-      return `There is no line of holes between rounds ${facts.round} and ${facts.round + 1} on this part, which ends with round ${facts.last}. The ${facts.name} ${are(facts.name)} put ${between(facts.taken)}, the nearest, ${unsure}.`;
+      return t`There is no line of holes between rounds ${facts.round} and ${facts.round + 1} on this part, which ends with round ${facts.last}. The ${facts.name} ${are(facts.name)} put ${between(facts.taken)}, the nearest, ${unsure}.`;
     case 'no-line-after':
-      return `There is no line of holes after round ${facts.round} on this part. The nearest is ${between(facts.taken)}.`;
+      return t`There is no line of holes after round ${facts.round} on this part. The nearest is ${between(facts.taken)}.`;
   }
 }
 
 function landmarkName(landmark: string): string {
   // A bow around the neck may well go where two parts are joined.
-  return landmark === 'neck' ? 'narrow place between two wider ones' : landmark;
+  return landmark === 'neck' ? t`narrow place between two wider ones` : landmark;
 }
 
 /** What is planned instead of words about stuffing, and how to say what is meant. */
@@ -153,11 +154,11 @@ function stuffingWords(
   piece: string,
 ): Readonly<Record<'extent' | 'weight' | 'firmnesses' | 'optional' | 'left', string>> {
   return {
-    extent: `does not say which part of the ${piece} is filled: it is planned full. Write “Stuff the lower half only”, “Don’t stuff the last 4 rounds”, or “Stuff lightly”.`,
-    weight: `is not taken over: the stuffing of the ${piece} is worked out from its size. Say how firm, “Stuff lightly”, “Stuff firmly”, or weigh what went into a finished one, on its form’s page.`,
-    firmnesses: `names two firmnesses, and the ${piece} is planned with one. Write the one most of it has.`,
-    optional: `leaves it to you: the ${piece} is planned stuffed. Write “Do not stuff.” if you leave it empty.`,
-    left: `is never so: no round of the ${piece} has so many stitches. It is planned as usual. Count that round again, or write “Stuff after round 12”.`,
+    extent: t`does not say which part of the ${piece} is filled: it is planned full. Write “Stuff the lower half only”, “Don’t stuff the last 4 rounds”, or “Stuff lightly”.`,
+    weight: t`is not taken over: the stuffing of the ${piece} is worked out from its size. Say how firm, “Stuff lightly”, “Stuff firmly”, or weigh what went into a finished one, on its form’s page.`,
+    firmnesses: t`names two firmnesses, and the ${piece} is planned with one. Write the one most of it has.`,
+    optional: t`leaves it to you: the ${piece} is planned stuffed. Write “Do not stuff.” if you leave it empty.`,
+    left: t`is never so: no round of the ${piece} has so many stitches. It is planned as usual. Count that round again, or write “Stuff after round 12”.`,
   };
 }
 
@@ -168,19 +169,19 @@ function unusedWords(facts: PlacingFacts['words-unused']): string {
   const words = `“${facts.words}”`;
   switch (facts.of) {
     case 'place':
-      return `${words} could not be read and is left out for the ${facts.name}. Say it by rounds and stitches, or keep it as placed.`;
+      return t`${words} could not be read and is left out for the ${facts.name}. Say it by rounds and stitches, or keep it as placed.`;
     case 'count':
-      return `${words}: ${facts.planned === 1 ? 'only one of them is' : `${facts.planned} of them are`} planned. Write a sentence for each of the others, with its place.`;
+      return t`${words}: ${facts.planned === 1 ? t`only one of them is` : t`${facts.planned} of them are`} planned. Write a sentence for each of the others, with its place.`;
     case 'join':
-      return `${words} could not be read and is left out for the ${facts.piece.toLowerCase()}. ${aboutStance.test(facts.words) ? 'Say it by degrees or stitches: “drooping 30 degrees”, “leaning forward 20 degrees”, “turned 2 stitches clockwise”.' : 'Say it by rounds and stitches: “3 stitches between them”, “4 stitches from the front”.'}`;
+      return t`${words} could not be read and is left out for the ${facts.piece.toLowerCase()}. ${aboutStance.test(facts.words) ? t`Say it by degrees or stitches: “drooping 30 degrees”, “leaning forward 20 degrees”, “turned 2 stitches clockwise”.` : t`Say it by rounds and stitches: “3 stitches between them”, “4 stitches from the front”.`}`;
     case 'stuffing':
       return `${words} ${stuffingWords(facts.piece.toLowerCase())[facts.open]}`;
   }
 }
 
 function missingAnchorWords({ name, to, how, lies }: PlacingFacts['anchor-missing']): string {
-  const standing = lies ? 'by the front line' : 'on the middle of it';
-  return `The ${name} should go by the ${to}, and no ${to} are placed on this part. They are put ${how === 'beside' ? 'about the middle of it' : standing} ${unsure}.`;
+  const standing = lies ? t`by the front line` : t`on the middle of it`;
+  return t`The ${name} should go by the ${to}, and no ${to} are placed on this part. They are put ${how === 'beside' ? t`about the middle of it` : standing} ${unsure}.`;
 }
 
 function notCentredWords({
@@ -193,134 +194,134 @@ function notCentredWords({
   of,
   missMm,
 }: PlacingFacts['not-centred']): string {
-  const middles = { face: 'the middle of the face', front: 'the front', line: 'the middle line' };
-  const amount = isHalf ? 'half a' : `${Math.round(missed * 100) / 100} of a`;
-  return `The middle ${pair ? 'between' : 'of'} the ${name} falls ${amount} ${unit} ${side} of ${middles[of]}, ${mm(missMm)}.`;
+  const middles = { face: t`the middle of the face`, front: t`the front`, line: t`the middle line` };
+  const amount = isHalf ? t`half a` : t`${Math.round(missed * 100) / 100} of a`;
+  return t`The middle ${pair ? t`between` : t`of`} the ${name} falls ${amount} ${unit} ${side} of ${middles[of]}, ${mm(missMm)}.`;
 }
 
 function sameHoleWords(facts: PlacingFacts['same-hole']): string {
   switch (facts.why) {
     case 'increase':
-      return 'Both eyes fall into the same hole: the two stitches of an increase share it.';
+      return t`Both eyes fall into the same hole: the two stitches of an increase share it.`;
     case 'stitch':
-      return `Both ${facts.name} are said to be at the same stitch. The ${facts.name} ${are(facts.name)} put by the middle ${unsure}.`;
+      return t`Both ${facts.name} are said to be at the same stitch. The ${facts.name} ${are(facts.name)} put by the middle ${unsure}.`;
     case 'line':
-      return 'Both eyes are said to be on the same line of holes. On a part that lies on its side each has its own.';
+      return t`Both eyes are said to be on the same line of holes. On a part that lies on its side each has its own.`;
   }
 }
 
 function nearClosingWords(facts: PlacingFacts['near-closing']): string {
   switch (facts.why) {
     case 'lies':
-      return `The ${facts.name} ${agreeing(facts.name, 'lies', 'lie')} on the rounds that close the piece, where the fabric is drawn together.`;
+      return t`The ${facts.name} ${agreeing(facts.name, 'lies', 'lie')} on the rounds that close the piece, where the fabric is drawn together.`;
     case 'beside':
-      return `Round ${facts.round} closes the piece beside the ${facts.side} eye: its washer has no room and the opening is too small to press it.`;
+      return t`Round ${facts.round} closes the piece beside the ${facts.side} eye: its washer has no room and the opening is too small to press it.`;
     case 'past':
-      return `Round ${facts.round} closes the piece, ${plural(facts.rounds, 'round')} past the eyes: the washers have no room and the opening is too small to press them.`;
+      return t`Round ${facts.round} closes the piece, ${plural(facts.rounds, 'round')} past the eyes: the washers have no room and the opening is too small to press them.`;
   }
 }
 
 const washerWords = (post: string, washerMm: number, over: string): string =>
-  `The washer of the ${post}, about ${mm(washerMm)} across, lies over ${over}: it will not sit flat.`;
+  t`The washer of the ${post}, about ${mm(washerMm)} across, lies over ${over}: it will not sit flat.`;
 
-const lyingEyes = 'The part lies on its side, so each eye has a line of holes of its own.';
+const lyingEyes = t`The part lies on its side, so each eye has a line of holes of its own.`;
 
 export const placingWords: Words<PlacingFacts> = {
   'no-line-of-holes': ({ part, feature }) =>
-    `${part} has only one round, so there is no line of holes yet to put the ${feature} in. Write the rounds around it.`,
+    t`${part} has only one round, so there is no line of holes yet to put the ${feature} in. Write the rounds around it.`,
   'too-many-features': ({ part, most }) =>
-    `${part} has more than ${most} sentences that put something on it. From this one on they are not placed.`,
+    t`${part} has more than ${most} sentences that put something on it. From this one on they are not placed.`,
   'words-unused': unusedWords,
   'how-far': ({ name, words, unit, direction, to }) =>
-    `“${words}” does not say how far: 1 ${unit} ${direction} the ${to} is taken for the ${name} ${unsure}.`,
+    t`“${words}” does not say how far: 1 ${unit} ${direction} the ${to} is taken for the ${name} ${unsure}.`,
   'as-usual': ({ name, open, filled }) =>
-    `The sentence does not say ${open} the ${name} ${goes(name)}. As is usual: ${filled.join(', ')}.`,
+    t`The sentence does not say ${open} the ${name} ${goes(name)}. As is usual: ${filled.join(', ')}.`,
   'eyes-where': whereWords,
   'feature-where': whereWords,
-  'eyes-on-round': (facts) => onRoundWords(facts, 'On round'),
-  'feature-on-round': (facts) => onRoundWords(facts, 'Round'),
+  'eyes-on-round': (facts) => onRoundWords(facts, t`On round`),
+  'feature-on-round': (facts) => onRoundWords(facts, t`Round`),
   'eyes-spacing': ({ apart, lies, isOneStitch }) =>
     isOneStitch
-      ? `Two stitches are needed for two eyes. They are put ${apart} apart ${unsure}.`
-      : `The sentence does not say how far apart the eyes are. They are put ${counted(apart, lies)} apart ${unsure}.`,
+      ? t`Two stitches are needed for two eyes. They are put ${apart} apart ${unsure}.`
+      : t`The sentence does not say how far apart the eyes are. They are put ${counted(apart, lies)} apart ${unsure}.`,
   'feature-spacing': ({ name, apart, lies }) =>
-    `The sentence does not say how far from the middle the ${name} ${goes(name)}. ${theyAre(name)} put ${counted(apart, lies)} apart, side to side, ${unsure}.`,
+    t`The sentence does not say how far from the middle the ${name} ${goes(name)}. ${theyAre(name)} put ${counted(apart, lies)} apart, side to side, ${unsure}.`,
   'eyes-size': ({ sizeMm, from }) =>
     from === 'materials'
-      ? `The sentence gives no size. ${sizeMm} mm is taken, as the list of materials says.`
-      : `The sentence does not give a size. ${sizeMm} mm is taken, nearly two stitches wide.`,
+      ? t`The sentence gives no size. ${sizeMm} mm is taken, as the list of materials says.`
+      : t`The sentence does not give a size. ${sizeMm} mm is taken, nearly two stitches wide.`,
   'eyes-size-odd': ({ sizeMm, least, most }) =>
-    `Eyes of ${sizeMm} mm are outside ${least} to ${most} mm. Check the size.`,
+    t`Eyes of ${sizeMm} mm are outside ${least} to ${most} mm. Check the size.`,
   'eyes-two-lines': ({ taken }) =>
-    `The sentence names two lines of holes. Rounds run level on this part, so both eyes go ${between(taken)}.`,
+    t`The sentence names two lines of holes. Rounds run level on this part, so both eyes go ${between(taken)}.`,
   'eyes-one-line': ({ apart, taken }) =>
-    `${lyingEyes} “${apart} apart” is taken as ${Math.round(apart)} rounds, the other eye put ${between(taken)}.`,
+    t`${lyingEyes} “${apart} apart” is taken as ${Math.round(apart)} rounds, the other eye put ${between(taken)}.`,
   'eyes-other-side': ({ taken }) =>
-    `${lyingEyes} The other one is put ${between(taken)}, as far from the middle.`,
+    t`${lyingEyes} The other one is put ${between(taken)}, as far from the middle.`,
   'feature-two-places': ({ name }) =>
-    `One sentence names two lines of holes; the first is taken for the ${name}. Give each its own sentence.`,
+    t`One sentence names two lines of holes; the first is taken for the ${name}. Give each its own sentence.`,
   'apart-showing-differ': ({ apart, shows, showing, seat }) =>
-    `${apart} apart in the ${seat === 'foot' ? 'holes' : 'splits'} leaves ${shows} showing, not ${showing}. Post to post is taken; change one of the two.`,
+    t`${apart} apart in the ${seat === 'foot' ? t`holes` : t`splits`} leaves ${shows} showing, not ${showing}. Post to post is taken; change one of the two.`,
   'stitch-of-round': ({ round }) =>
-    `A stitch of round ${round} is read as the hole at its foot, between rounds ${round - 1} and ${round}. Say “between” to settle it.`,
+    t`A stitch of round ${round} is read as the hole at its foot, between rounds ${round - 1} and ${round}. Say “between” to settle it.`,
   'across-in-rounds': ({ name }) =>
-    `Rounds run level on this part, so across is counted in stitches, and that many stitches are taken for the ${name}. If it is worked from the toy's side, say so in a line “Start: left” or “Start: right”.`,
+    t`Rounds run level on this part, so across is counted in stitches, and that many stitches are taken for the ${name}. If it is worked from the toy's side, say so in a line “Start: left” or “Start: right”.`,
   'across-in-stitches': ({ name }) =>
-    `On a part that lies on its side across is counted in rounds, and that many rounds are taken for the ${name}.`,
+    t`On a part that lies on its side across is counted in rounds, and that many rounds are taken for the ${name}.`,
   'up-in-rounds': ({ name, rounds, anchored }) =>
-    `On this part up and down is counted in rounds, not in stitches. ${anchored ? `${plural(rounds, 'round')} ${rounds === 1 ? 'is' : 'are'} taken.` : `The ${name} ${are(name)} put on the middle of it ${unsure}.`}`,
+    t`On this part up and down is counted in rounds, not in stitches. ${anchored ? t`${plural(rounds, 'round')} ${rounds === 1 ? t`is` : t`are`} taken.` : t`The ${name} ${are(name)} put on the middle of it ${unsure}.`}`,
   'rounds-not-below': ({ stitches }) =>
-    `On a part that lies on its side, up and down is counted in stitches: ${plural(stitches, 'stitch')} ${stitches === 1 ? 'is' : 'are'} taken.`,
+    t`On a part that lies on its side, up and down is counted in stitches: ${plural(stitches, 'stitch')} ${stitches === 1 ? t`is` : t`are`} taken.`,
   'anchor-missing': missingAnchorWords,
   'anchor-circle': ({ name, lies }) =>
-    `The ${name} and what they hang on each wait for the other. Say ${lies ? 'how many stitches above or below the front line' : 'between which rounds'} one of them goes.`,
+    t`The ${name} and what they hang on each wait for the other. Say ${lies ? t`how many stitches above or below the front line` : t`between which rounds`} one of them goes.`,
   'landmark-missing': ({ name, landmark }) =>
-    `This part has no ${landmarkName(landmark)}. Say between which rounds the ${name} ${goes(name)}.`,
+    t`This part has no ${landmarkName(landmark)}. Say between which rounds the ${name} ${goes(name)}.`,
   'landmark-ambiguous': ({ name, landmark, places }) =>
-    `This part has ${places} places with ${landmark === 'plain rounds' ? '' : 'a '}${landmark}; the first is taken. Say between which rounds the ${name} ${goes(name)} to settle it.`,
+    t`This part has ${places} places with ${landmark === 'plain rounds' ? '' : t`a `}${landmark}; the first is taken. Say between which rounds the ${name} ${goes(name)} to settle it.`,
   'gap-missing': gapMissingWords,
   'gap-not-adjacent': ({ gap }) =>
-    `Rounds ${gap.join(' and ')} are not neighbours, so there is no one line of holes between them. The first of them is taken.`,
+    t`Rounds ${gap.join(' and ')} are not neighbours, so there is no one line of holes between them. The first of them is taken.`,
   'range-beyond': ({ name, from, to, first, last }) =>
-    `Rounds ${from} to ${to} reach beyond this part, which has rounds ${first} to ${last}. The ${name} ${goes(name)} as far as there are rounds ${unsure}.`,
+    t`Rounds ${from} to ${to} reach beyond this part, which has rounds ${first} to ${last}. The ${name} ${goes(name)} as far as there are rounds ${unsure}.`,
   'stitch-missing': ({ name, round, stitches, stitch }) =>
-    `Round ${round} has ${stitches} stitches; there is no stitch ${stitch} in it. The ${name} ${are(name)} put by the middle ${unsure}.`,
+    t`Round ${round} has ${stitches} stitches; there is no stitch ${stitch} in it. The ${name} ${are(name)} put by the middle ${unsure}.`,
   'apart-impossible': ({ name, apart, room, lies }) =>
     lies
-      ? `This part has ${room} lines of holes; the ${name} can't be ${counted(apart, lies)} apart on it.`
-      : `The line of holes has ${room}; the ${name} can't be ${apart} apart in it.`,
+      ? t`This part has ${room} lines of holes; the ${name} can't be ${counted(apart, lies)} apart on it.`
+      : t`The line of holes has ${room}; the ${name} can't be ${apart} apart in it.`,
   'front-by-eyes': ({ stitches, off }) =>
-    `Stitches ${stitches.join(' and ')} put the front ${off} stitches beside the place opposite the round start. Everything else on this part goes by the eyes.`,
+    t`Stitches ${stitches.join(' and ')} put the front ${off} stitches beside the place opposite the round start. Everything else on this part goes by the eyes.`,
   'not-centred': notCentredWords,
   'not-level': ({ lower, lowerMm }) =>
-    `The ${lower} eye's hole lies ${mm(lowerMm)} lower than the other: no two holes of these lines are nearer to level.`,
+    t`The ${lower} eye's hole lies ${mm(lowerMm)} lower than the other: no two holes of these lines are nearer to level.`,
   'off-the-eyes': ({ name, offMm }) =>
-    `The ${name} and the eyes do not share a middle: they are ${mm(offMm)} off each other.`,
+    t`The ${name} and the eyes do not share a middle: they are ${mm(offMm)} off each other.`,
   'straddles-start': () =>
-    'The round begins between the two eyes: there the line of holes jumps up by one round, so the eyes are not level. Turn the piece so that its back carries the round start.',
+    t`The round begins between the two eyes: there the line of holes jumps up by one round, so the eyes are not level. Turn the piece so that its back carries the round start.`,
   'same-hole': sameHoleWords,
   'on-decrease': ({ side, stitch, round }) =>
-    `The ${side} eye falls on a decrease (stitch ${stitch} of round ${round}): its hole is tight and off to one side.`,
+    t`The ${side} eye falls on a decrease (stitch ${stitch} of round ${round}): its hole is tight and off to one side.`,
   'eye-large': ({ sizeMm, stitches }) =>
-    `A ${sizeMm} mm eye is more than ${stitches} stitches wide at this gauge and pulls the fabric open around its post.`,
+    t`A ${sizeMm} mm eye is more than ${stitches} stitches wide at this gauge and pulls the fabric open around its post.`,
   'eyes-overlap': ({ sizeMm, apartMm }) =>
-    `The eyes are ${mm(sizeMm)} wide but only ${mm(apartMm)} apart: they overlap.`,
+    t`The eyes are ${mm(sizeMm)} wide but only ${mm(apartMm)} apart: they overlap.`,
   'washers-overlap': ({ posts, apartMm, neededMm }) =>
     posts
-      ? `The washers of the ${posts[0]} and the ${posts[1]} need ${mm(neededMm)} from post to post, and have ${mm(apartMm)}: they overlap inside.`
-      : `The washers inside are about ${mm(neededMm)} wide, the posts ${mm(apartMm)} apart: the washers overlap.`,
+      ? t`The washers of the ${posts[0]} and the ${posts[1]} need ${mm(neededMm)} from post to post, and have ${mm(apartMm)}: they overlap inside.`
+      : t`The washers inside are about ${mm(neededMm)} wide, the posts ${mm(apartMm)} apart: the washers overlap.`,
   'rings-overlap': ({ ringMm, apartMm }) =>
-    `The rings behind the eyes are ${mm(ringMm)} wide, the posts ${mm(apartMm)} apart: the rings overlap.`,
-  'features-overlap': ({ name, other }) => `The ${name} and the ${other} lie over each other.`,
+    t`The rings behind the eyes are ${mm(ringMm)} wide, the posts ${mm(apartMm)} apart: the rings overlap.`,
+  'features-overlap': ({ name, other }) => t`The ${name} and the ${other} lie over each other.`,
   'washer-on-decrease': ({ post, washerMm, round, stitch }) =>
     washerWords(
       post,
       washerMm,
-      `a decrease (round ${round}, stitch ${stitch}), where the fabric is thick on one side`,
+      t`a decrease (round ${round}, stitch ${stitch}), where the fabric is thick on one side`,
     ),
   'washer-on-ridge': ({ post, washerMm, rounds }) =>
-    washerWords(post, washerMm, `the ridge between rounds ${rounds.join(' and ')}`),
+    washerWords(post, washerMm, t`the ridge between rounds ${rounds.join(' and ')}`),
   'ring-too-small': ({ acrossMm, post, washerMm }) =>
-    `The piece is only ${mm(acrossMm)} across at ${post ? `the ${post}` : 'this line of holes'}; a washer is about ${mm(washerMm)}.`,
+    t`The piece is only ${mm(acrossMm)} across at ${post ? t`the ${post}` : t`this line of holes`}; a washer is about ${mm(washerMm)}.`,
   'near-closing': nearClosingWords,
 };

@@ -1,3 +1,4 @@
+import { t } from '../language';
 import { plural } from '../counted';
 import { roundName, type NoFacts, type RoundSaid, type Words } from './words';
 import { sizeWords } from '../measures';
@@ -26,49 +27,49 @@ export interface ToyFacts {
 
 function cycleWords(pieces: readonly string[]): string {
   const waits = pieces.map(
-    (piece, i) => `${i === 0 ? 'The' : 'the'} ${piece} waits for the ${pieces[(i + 1) % pieces.length]}`,
+    (piece, i) => t`${i === 0 ? t`The` : t`the`} ${piece} waits for the ${pieces[(i + 1) % pieces.length]}`,
   );
-  return `${waits.join(', ')}: none of them can be finished first. Sew one of them on instead of working it in.`;
+  return t`${waits.join(', ')}: none of them can be finished first. Sew one of them on instead of working it in.`;
 }
 
 function lineWords(facts: ToyFacts['line-where']): string {
-  const what = `The ${facts.thing}: `;
+  const what = t`The ${facts.thing}: `;
   switch (facts.open) {
     case 'lying':
-      return `${what}lines are followed on parts worked in rounds that stand upright; on this one count the holes on the piece.`;
+      return t`${what}lines are followed on parts worked in rounds that stand upright; on this one count the holes on the piece.`;
     case 'along':
-      return `${what}say along what, “along the back”, “along the front”, “along both sides”.`;
+      return t`${what}say along what, “along the back”, “along the front”, “along both sides”.`;
     case 'rounds':
-      return `${what}say from which round to which, “from R4 to R14”.`;
+      return t`${what}say from which round to which, “from R4 to R14”.`;
     case 'no-rounds':
       return facts.rounds.length === 1
-        ? `${what}${facts.part} has no such round to knot it into, ${facts.rounds.join()}.`
-        : `${what}${facts.part} has no rounds ${facts.rounds.join(' and ')} to run between.`;
+        ? t`${what}${facts.part} has no such round to knot it into, ${facts.rounds.join()}.`
+        : t`${what}${facts.part} has no rounds ${facts.rounds.join(' and ')} to run between.`;
   }
 }
 
 export const toyWords: Words<ToyFacts> = {
   'order-cycle': ({ pieces }) => cycleWords(pieces),
   'colour-undefined': ({ round, yarn }) =>
-    `Round ${round} uses “${yarn}”, but no line says which yarn that is.`,
+    t`Round ${round} uses “${yarn}”, but no line says which yarn that is.`,
   'colour-unread': ({ words, more, ...round }) =>
-    `${roundName(round)} says “${words}”, and which stitches that is for is not read: they stay in the yarn before.${more > 0 ? ` So do ${more} more of its rounds.` : ''} Write it as “12 sc in brown, 12 sc in white”, or “change to white”.`,
-  'part-unused': ({ part }) => `${part} is made, but no sentence says where it goes.`,
+    t`${roundName(round)} says “${words}”, and which stitches that is for is not read: they stay in the yarn before.${more > 0 ? t` So do ${more} more of its rounds.` : ''} Write it as “12 sc in brown, 12 sc in white”, or “change to white”.`,
+  'part-unused': ({ part }) => t`${part} is made, but no sentence says where it goes.`,
   'part-count': ({ part, make, placed }) =>
-    `${part} is made ${make} times, but only ${placed === 1 ? 'one is' : `${placed} are`} put in place.`,
+    t`${part} is made ${make} times, but only ${placed === 1 ? t`one is` : t`${placed} are`} put in place.`,
   'apart-reading': ({ apart }) =>
-    `“${apart} apart” is taken from post to post, so ${apart - 1} show between. Do you mean that, or ${apart} showing?`,
+    t`“${apart} apart” is taken from post to post, so ${apart - 1} show between. Do you mean that, or ${apart} showing?`,
   'not-closed': ({ stitches }) =>
-    `The text closes this part with ${plural(stitches, 'stitch')} left. More than 12 stays an open hole: little fingers get in and stuffing comes out. Work more rounds of decreases first.`,
+    t`The text closes this part with ${plural(stitches, 'stitch')} left. More than 12 stays an open hole: little fingers get in and stuffing comes out. Work more rounds of decreases first.`,
   'eyes-no-opening': ({ isPair, round, openingMm, neededMm }) =>
-    `After round ${round} the opening is only ${sizeWords(openingMm)}: washers can't be pressed there. They need ${sizeWords(neededMm)}. Move the ${isPair ? 'eyes' : 'nose'}, or embroider ${isPair ? 'them' : 'it'}.`,
+    t`After round ${round} the opening is only ${sizeWords(openingMm)}: washers can't be pressed there. They need ${sizeWords(neededMm)}. Move the ${isPair ? t`eyes` : t`nose`}, or embroider ${isPair ? t`them` : t`it`}.`,
   'stuffing-no-opening': ({ widestMm }) =>
-    `The opening never lets stuffing in: it is ${sizeWords(widestMm)} at the widest.`,
+    t`The opening never lets stuffing in: it is ${sizeWords(widestMm)} at the widest.`,
   'needle-short': ({ part, what, mm, needleMm, wantedMm }) =>
-    `${part}: for the ${what} the needle goes about ${sizeWords(mm)} straight through, and yours is ${sizeWords(needleMm)} long (My hands and tools). Take one of at least ${sizeWords(wantedMm)}, or go in two steps: out halfway between two stitches, and back in through the same hole.`,
+    t`${part}: for the ${what} the needle goes about ${sizeWords(mm)} straight through, and yours is ${sizeWords(needleMm)} long (My hands and tools). Take one of at least ${sizeWords(wantedMm)}, or go in two steps: out halfway between two stitches, and back in through the same hole.`,
   'enclosed-no-opening': ({ thing, widestMm, sizeMm, isAssumed }) =>
-    `The opening never lets the ${thing} in: it is ${sizeWords(widestMm)} at the widest, and the ${thing} ${isAssumed ? 'is taken to be' : 'is'} ${sizeMm} mm. ${isAssumed ? 'Write how wide it is: “a 15 mm …”.' : 'Take a smaller one.'}`,
+    t`The opening never lets the ${thing} in: it is ${sizeWords(widestMm)} at the widest, and the ${thing} ${isAssumed ? t`is taken to be` : t`is`} ${sizeMm} mm. ${isAssumed ? t`Write how wide it is: “a 15 mm …”.` : t`Take a smaller one.`}`,
   'eyes-under-three': () =>
-    'This toy is for children under three. Eyes with washers can come off and be swallowed: take them off and embroider the eyes instead.',
+    t`This toy is for children under three. Eyes with washers can come off and be swallowed: take them off and embroider the eyes instead.`,
   'line-where': lineWords,
 };

@@ -1,3 +1,4 @@
+import { t } from '../language';
 /** For each code the words that are said of its facts. */
 export type Words<Facts> = { readonly [Code in keyof Facts]: (facts: Facts[Code]) => string };
 
@@ -12,4 +13,4 @@ export interface RoundSaid {
 }
 
 /** `Round 4`, `Row 4`: at the head of a message. */
-export const roundName = ({ round, isRow }: RoundSaid): string => `${isRow ? 'Row' : 'Round'} ${round}`;
+export const roundName = ({ round, isRow }: RoundSaid): string => `${isRow ? t`Row` : t`Round`} ${round}`;

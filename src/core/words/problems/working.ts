@@ -1,3 +1,4 @@
+import { t } from '../language';
 import { low, plural } from '../counted';
 import { roundName, type RoundSaid, type Words } from './words';
 
@@ -38,65 +39,65 @@ export interface WorkingFacts {
 }
 
 function underName(under: Under): string {
-  if (typeof under === 'string') return `the ${under}`;
+  if (typeof under === 'string') return t`the ${under}`;
   return low(roundName(under));
 }
 
 function missingWords(facts: WorkingFacts['round-missing']): string {
   if (facts.why === 'loops')
-    return `Round ${facts.round} goes into the loops of round ${facts.loopsOf}, but there is no such round above.`;
+    return t`Round ${facts.round} goes into the loops of round ${facts.loopsOf}, but there is no such round above.`;
   if (facts.why === 'repeat')
-    return `Line ${facts.line} repeats round ${facts.round}, but no such round stands above.`;
+    return t`Line ${facts.line} repeats round ${facts.round}, but no such round stands above.`;
   const { before, round, isRow } = facts;
-  const word = isRow ? 'Row' : 'Round';
+  const word = isRow ? t`Row` : t`Round`;
   const [first, last] = [before + 1, round - 1];
-  const several = `${word}s ${first} ${last === first + 1 ? 'and' : 'to'} ${last} are`;
-  const missing = first === last ? `${word} ${first} is` : several;
-  const follows = before === 0 ? 'the part begins with' : `${before} is followed by`;
-  return `${missing} missing: ${follows} ${round}.`;
+  const several = t`${word}s ${first} ${last === first + 1 ? t`and` : t`to`} ${last} are`;
+  const missing = first === last ? t`${word} ${first} is` : several;
+  const follows = before === 0 ? t`the part begins with` : t`${before} is followed by`;
+  return t`${missing} missing: ${follows} ${round}.`;
 }
 
 export const workingWords: Words<WorkingFacts> = {
   'count-mismatch': ({ stated, made, under, unworked, ...round }) => {
     const leftOver =
       unworked > 0
-        ? ` ${plural(unworked, 'stitch')} of ${underName(under)} ${unworked === 1 ? 'stays' : 'stay'} unworked.`
+        ? t` ${plural(unworked, 'stitch')} of ${underName(under)} ${unworked === 1 ? t`stays` : t`stay`} unworked.`
         : '';
-    return `${roundName(round)} says ${stated}, but makes ${made}.${leftOver}`;
+    return t`${roundName(round)} says ${stated}, but makes ${made}.${leftOver}`;
   },
   'repeat-remainder': ({ under, below, repeat, left, ...round }) =>
-    `${roundName(round)}: the repeat takes ${plural(repeat, 'stitch')} and does not fill the ${below} of ${underName(under)}: ${left} left over.`,
+    t`${roundName(round)}: the repeat takes ${plural(repeat, 'stitch')} and does not fill the ${below} of ${underName(under)}: ${left} left over.`,
   'not-enough-stitches': ({ under, below, used, ...round }) =>
-    `${roundName(round)} works into ${plural(used, 'stitch')}, but ${underName(under)} has only ${below}: ${used - below} too few.`,
+    t`${roundName(round)} works into ${plural(used, 'stitch')}, but ${underName(under)} has only ${below}: ${used - below} too few.`,
   'nothing-left': ({ under, ...round }) =>
-    `${roundName(round)}: what stands first takes every stitch of ${underName(under)}, so none is left to increase or decrease in. Write one repeat for the whole round, as in (3 sc, inc) x 6.`,
+    t`${roundName(round)}: what stands first takes every stitch of ${underName(under)}, so none is left to increase or decrease in. Write one repeat for the whole round, as in (3 sc, inc) x 6.`,
   'stitches-left': ({ under, below, used, left, ...round }) =>
-    `${roundName(round)} works ${used} of the ${below} stitches of ${underName(under)}: ${left} left over.`,
+    t`${roundName(round)} works ${used} of the ${below} stitches of ${underName(under)}: ${left} left over.`,
   'loops-unclear': (facts) =>
     'third' in facts
-      ? `${roundName(facts)} is worked into the ${facts.third}: Hoppla knows both loops, the front and the back one, and draws it into both. The counts hold.`
-      : `${roundName(facts)} says ${facts.loops} behind several things: for all of them, or for the last? It is worked into both loops until you write ${facts.loops} before what it is for.`,
+      ? t`${roundName(facts)} is worked into the ${facts.third}: Hoppla knows both loops, the front and the back one, and draws it into both. The counts hold.`
+      : t`${roundName(facts)} says ${facts.loops} behind several things: for all of them, or for the last? It is worked into both loops until you write ${facts.loops} before what it is for.`,
   'loops-used': (facts) => {
     const { round, taken } = facts;
     const into =
       facts.piece === null
-        ? `Round ${round} goes into loops that`
-        : `${facts.piece} goes into loops of round ${round} of the ${facts.owner} that`;
-    return `${into} are worked into already (${taken} of them). Check which loops of that round were left free.`;
+        ? t`Round ${round} goes into loops that`
+        : t`${facts.piece} goes into loops of round ${round} of the ${facts.owner} that`;
+    return t`${into} are worked into already (${taken} of them). Check which loops of that round were left free.`;
   },
   'round-missing': missingWords,
   'round-duplicate': ({ before, ...round }) =>
-    `${roundName(round)} comes again after ${before}. Give it the next number if it is a round of its own.`,
+    t`${roundName(round)} comes again after ${before}. Give it the next number if it is a round of its own.`,
   'row-and-round': ({ part, round }) =>
-    `${part} has a row ${round} and a round ${round}: what is said here is taken to go by the round. Let the rounds count on from the rows to settle it.`,
+    t`${part} has a row ${round} and a round ${round}: what is said here is taken to go by the round. Let the rounds count on from the rows to settle it.`,
   edging: ({ made, room, stated, ...round }) =>
-    `${roundName(round)} goes along the sides of a piece worked in rows, and those are not counted: along its last row it makes ${made}, all the way round there is room for about ${room}. ${stated === null ? 'Write its total in brackets, so that what comes after it is counted over that.' : `Its own total, ${stated}, is taken for what comes after it.`}`,
+    t`${roundName(round)} goes along the sides of a piece worked in rows, and those are not counted: along its last row it makes ${made}, all the way round there is room for about ${room}. ${stated === null ? t`Write its total in brackets, so that what comes after it is counted over that.` : t`Its own total, ${stated}, is taken for what comes after it.`}`,
   'too-large': ({ most, ...round }) =>
-    `${roundName(round)} would have more than ${most} stitches, or more turns than a round can. Check its numbers.`,
+    t`${roundName(round)} would have more than ${most} stitches, or more turns than a round can. Check its numbers.`,
   'part-too-large': ({ part, round, most }) =>
-    `${part} has more than ${most} stitches by round ${round}: no toy is that large. It is counted up to there. Check the numbers of its rounds.`,
+    t`${part} has more than ${most} stitches by round ${round}: no toy is that large. It is counted up to there. Check the numbers of its rounds.`,
   'toy-too-large': ({ part, most }) =>
-    `The parts before ${part} have ${most} stitches already: no toy is that large. ${part} is not counted. Check the numbers of the rounds before it, or give it a toy of its own.`,
+    t`The parts before ${part} have ${most} stitches already: no toy is that large. ${part} is not counted. Check the numbers of the rounds before it, or give it a toy of its own.`,
   'step-failed': ({ what, report }) =>
-    `Hoppla could not work out ${what}, though it should have. Everything else still counts, and your text is kept. Please report it with these words: ${report}`,
+    t`Hoppla could not work out ${what}, though it should have. Everything else still counts, and your text is kept. Please report it with these words: ${report}`,
 };
