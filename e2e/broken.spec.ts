@@ -12,7 +12,7 @@ async function breakAt(page: Page, words: string): Promise<void> {
   await mend(page);
   await page.route(scripts, async (route) => {
     const pieces = (await (await route.fetch({ maxRetries: 3 })).text()).split(
-      new RegExp(`["']${words}["'](?!:\\(\\{)`),
+      new RegExp(`(?:[\\w$]+\\.t)?["'\`]${words}["'\`](?!:\\(\\{)`),
     );
     found ||= pieces.length > 1;
     await route.fulfill({

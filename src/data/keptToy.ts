@@ -1,4 +1,4 @@
-import { t } from '../core/words/language';
+import { spoken, t } from '../core/words/language';
 import { carryPartIds, type KnownPart } from '../core/keep/partIds';
 import {
   documentVersion,
@@ -81,6 +81,7 @@ export function cardOf(text: string, hands: string | null): ToyCard {
     return {
       name: text.trim().split('\n')[0]?.slice(0, 60) || t`Toy without a name`,
       next: t`Open it to see its text`,
+      language: spoken(),
       parts: 0,
       picture: null,
     };

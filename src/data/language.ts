@@ -1,12 +1,9 @@
 import { useMutation } from '@tanstack/react-query';
-import { soundMessages, speakBy, type Translator } from '../core/words/language';
+import { ownLanguage, soundMessages, speakBy, spoken, type Translator } from '../core/words/language';
 import { isRecord } from './json';
 import { storage } from './storage';
 
 const key = 'hoppla/habit/language';
-
-/** What Hoppla is written in; every other language is a file beside the app. */
-export const ownLanguage = 'en';
 
 /** The languages there are files of, as their tags: `nl`, `pt-BR`. */
 export const languagesThere = (): readonly string[] =>
@@ -38,8 +35,8 @@ export async function translatorOf(
   translation: Readonly<Record<string, unknown>>,
 ): Promise<Translator> {
   const { createInstance } = await import('i18next');
-  const spoken = createInstance();
-  await spoken.init({
+  const messages = createInstance();
+  await messages.init({
     lng: language,
     fallbackLng: false,
     resources: { [language]: { translation: soundMessages(translation) } },
@@ -49,21 +46,20 @@ export async function translatorOf(
     // What is put in is never taken for a message, and the screen knows no markup.
     interpolation: { escapeValue: false, skipOnVariables: true },
     returnEmptyString: false,
+    showSupportNotice: false,
   });
   return (message, values, english) =>
-    spoken.exists(message, values) ? spoken.t(message, { ...values }) : english;
+    messages.exists(message, values) ? messages.t(message, { ...values }) : english;
 }
 
 async function speak(language: string): Promise<void> {
   const response = await fetch(`/languages/${language}.json`);
   const translation: unknown = response.ok ? await response.json() : null;
   if (!isRecord(translation)) return;
-  speakBy(await translatorOf(language, translation));
+  speakBy(await translatorOf(language, translation), language);
   document.documentElement.lang = language;
-  spokenLanguage = language;
 }
 
-let spokenLanguage = ownLanguage;
 let taken: Promise<void> | null = null;
 
 async function takeUp(): Promise<void> {
@@ -89,7 +85,7 @@ export function useLanguage() {
     onSuccess: () => window.location.reload(),
   });
   return {
-    spoken: spokenLanguage,
+    spoken: spoken(),
     there: [ownLanguage, ...languagesThere()],
     /** what could not be kept: the browser's storage is full or shut */
     failed: keep.isError ? (keep.variables ?? null) : null,

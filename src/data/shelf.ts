@@ -1,4 +1,5 @@
 import type { KnownPart } from '../core/keep/partIds';
+import { ownLanguage, spoken } from '../core/words/language';
 import type { ToyDocument } from '../core/keep/document';
 import type { ToyCard } from '../core/keep/toyCard';
 import type { RecordEntry } from '../core/safety/record';
@@ -54,7 +55,7 @@ export function newId(): string {
 
 const cardVersion = 3;
 
-/** The card kept of a toy, where it is of that very revision and for those very hands. */
+/** The card kept of a toy, where it is of that very revision, for those very hands, and in the language that is spoken. */
 function parseCard(kept: string | null | undefined, revision: number, hands: string | null): ToyCard | null {
   const card = parsed(kept ?? '');
   const isCurrent =
@@ -63,7 +64,10 @@ function parseCard(kept: string | null | undefined, revision: number, hands: str
     card.revision === revision &&
     (card.hands ?? null) === hands &&
     isRecord(card.card);
-  return isCurrent ? (card.card as unknown as ToyCard) : null;
+  if (!isCurrent) return null;
+  const shown = card.card as unknown as ToyCard;
+  // Cards of before there were languages are in our own.
+  return (shown.language ?? ownLanguage) === spoken() ? shown : null;
 }
 
 const toyEntry = ({ id, revision, document, savedBy }: StoredToy): Record<string, string> => ({

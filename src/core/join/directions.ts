@@ -1,4 +1,5 @@
 import { t } from '../words/language';
+import { sayTerm } from '../words/said';
 import { roundCount } from '../fabric/fabric';
 import { stitchAtAzimuth, turn, wrapAngle } from '../shape/azimuth';
 import type { Join, JoinedToy, JoinPart, LedgerLine, Pin } from './joined';
@@ -30,10 +31,23 @@ export function withHalf(value: number): string {
   return whole === 0 ? '½' : `${whole}½`;
 }
 
-const roundWords = (round: number): string =>
-  Number.isInteger(round)
-    ? t`round ${round}`
-    : t`between rounds ${Math.floor(round)} and ${Math.ceil(round)}`;
+const isFlat = ({ fabric }: JoinPart): boolean => fabric.row[0] === 1;
+
+/** A round by its number; of a flat wall a row. */
+const roundOf = (wall: JoinPart, round: number): string =>
+  isFlat(wall) ? t`row ${round}` : t`round ${round}`;
+
+function roundWords(wall: JoinPart, round: number): string {
+  if (Number.isInteger(round)) return roundOf(wall, round);
+  const [below, above] = [Math.floor(round), Math.ceil(round)];
+  return isFlat(wall) ? t`between rows ${below} and ${above}` : t`between rounds ${below} and ${above}`;
+}
+
+/** `rounds 4 to 9` */
+function roundsWords(wall: JoinPart, [from, to]: readonly [number, number]): string {
+  if (from === to) return roundOf(wall, from);
+  return isFlat(wall) ? t`rows ${from} to ${to}` : t`rounds ${from} to ${to}`;
+}
 
 /** A half stitch lies between two. */
 function stitchWords(stitch: number, count: number): string {
@@ -52,16 +66,16 @@ function namesOfOutline({ kind, unit }: Join, parts: readonly JoinPart[]): strin
 function edgeWords({ path }: Join, { row, stitch }: Pin, names: readonly string[] | null): string {
   const edges = (path ?? []).filter((sewn) => sewn.row === row && sewn.stitch === stitch);
   if (edges.length === 0) return '';
-  if (names) return t`${edges.map(({ edge }) => names[edge - 1] ?? '').join(' and ')} to `;
-  const numbers = edges.map(({ edge }) => edge).join(' and ');
+  if (names) return t`${edges.map(({ edge }) => names[edge - 1] ?? '').join(t` and `)} to `;
+  const numbers = edges.map(({ edge }) => edge).join(t` and `);
   return t`its ${edges.length === 1 ? t`stitch` : t`stitches`} ${numbers} to `;
 }
 
 /** Each pin with the stitches it holds together: `top: its stitch 4 to round 6, stitch 9`. */
 function pinsSaid(join: Join, wall: JoinPart, names: readonly string[] | null = null): string[] {
   return (join.pins ?? []).map((pin) => {
-    const to = t`round ${pin.round}, stitch ${pin.stitch}`;
-    return `${pinWord(wall, pin.at)}: ${edgeWords(join, pin, names)}${to}`;
+    const to = t`${roundOf(wall, pin.round)}, stitch ${pin.stitch}`;
+    return `${sayTerm(pinWord(wall, pin.at))}: ${edgeWords(join, pin, names)}${to}`;
   });
 }
 
@@ -72,9 +86,13 @@ function ledgerWords(entry: LedgerLine, nameOf: (part: string, unit: number) => 
 }
 
 /** Edge stitches that follow each other onto one wall stitch or on along a round, in a few words each. */
-function pathWords(path: NonNullable<Join['path']>, names: readonly string[] | null): string[] {
+function pathWords(
+  wall: JoinPart,
+  path: NonNullable<Join['path']>,
+  names: readonly string[] | null,
+): string[] {
   return path.map(
-    ({ edge, round, stitch }) => t`${names?.[edge - 1] ?? edge} to round ${round}, stitch ${stitch}`,
+    ({ edge, round, stitch }) => t`${names?.[edge - 1] ?? edge} to ${roundOf(wall, round)}, stitch ${stitch}`,
   );
 }
 
@@ -96,19 +114,14 @@ const otherOf = (join: Join, wall: JoinPart, { joins, fronts }: JoinedToy): Join
   });
 };
 
-const isFlat = ({ fabric }: JoinPart): boolean => fabric.row[0] === 1;
-/** Of a flat wall its rounds are rows. */
-const asRows = (words: string): string =>
-  words.replace(/\bround(s?)\b/g, 'row$1').replace(/\bRound(s?)\b/g, 'Row$1');
-
 function wallLines(join: Join, wall: JoinPart, toy: JoinedToy): string[] {
   const { fronts } = toy;
   const { row, round, stitch, covers, unit } = join;
   const lines: string[] = [];
   if (covers) {
-    const [from, to] = covers.rounds;
-    const rounds = from === to ? t`round ${from}` : t`rounds ${from} to ${to}`;
-    lines.push(t`It covers ${rounds}, stitches ${covers.stitches[0]} to ${covers.stitches[1]}.`);
+    lines.push(
+      t`It covers ${roundsWords(wall, covers.rounds)}, stitches ${covers.stitches[0]} to ${covers.stitches[1]}.`,
+    );
   }
   if (row === null || round === null || stitch === null) return lines;
   const count = countAbout(wall, row);
@@ -116,7 +129,7 @@ function wallLines(join: Join, wall: JoinPart, toy: JoinedToy): string[] {
     lines.push(
       t`Row ${Math.round(round)} has ${count} stitches, its middle is at ${withHalf((count + 1) / 2)}. Every other row is counted back; top, left and right are with its right side towards you.`,
     );
-    return lines.map(asRows);
+    return lines;
   }
   const front = fronts.get(wall.part.id) ?? wall.front;
   const frontStitch = stitchAtAzimuth(wall.fabric, wall.starts, Math.max(1, Math.round(row)), front);
@@ -170,7 +183,7 @@ function fittedDirections(join: Join, wall: JoinPart): Said {
     ...nothing,
     address: t`its edge to round ${round} of the ${wallName}, all the way round`,
     lines: [
-      t`It goes about the ${where} of the ${wallName}: pin front, back and both sides to round ${round} first, then sew round.`,
+      t`It goes about the ${sayTerm(where)} of the ${wallName}: pin front, back and both sides to round ${round} first, then sew round.`,
       ...twice,
     ],
     pins: pinsSaid(join, wall),
@@ -203,7 +216,7 @@ function noSewDirections({ round, base, loops, ledger }: Join, wallName: string,
   const number = round ?? '?';
   const address = t`worked in, round ${number} of the ${wallName}`;
   if (!ledger) return { ...nothing, address };
-  const into = loops === 'both' || loops === null ? t`both loops` : t`the ${loops} loops only`;
+  const into = loops === 'both' || loops === null ? t`both loops` : t`the ${sayTerm(loops)} loops only`;
   const below = base === null ? '' : t` of round ${base}`;
   return {
     ...nothing,
@@ -251,7 +264,7 @@ function workedOnDirections(
       path: (path ?? []).map(({ edge, stitch }) => t`${edge} takes stitch ${stitch} of the ${wallName}`),
     };
   }
-  const which = loops === 'front' || loops === 'back' ? t`${loops} loops` : 'loops';
+  const which = loops === 'front' || loops === 'back' ? t`${sayTerm(loops)} loops` : 'loops';
   return {
     ...nothing,
     address: t`${which} of round ${round ?? ''} of the ${wallName}`,
@@ -274,7 +287,7 @@ function throughDirections(
     ({ stitch }) => `${Number.isInteger(stitch) ? 'at ' : ''}${stitchWords(stitch, count)}`,
   );
   return {
-    address: t`${roundWords(round ?? 0)} of the ${wallName}, in ${first ?? ''}, out ${second ?? ''}`,
+    address: t`${roundWords(wall, round ?? 0)} of the ${wallName}, in ${first ?? ''}, out ${second ?? ''}`,
     lines: [
       t`Draw it straight through before stuffing: about ${sizeWords(insideMm ?? 0)} lie inside. Even out both ends, then catch it with a stitch where it comes out on each side.`,
     ],
@@ -295,11 +308,11 @@ function stanceLines({ turned, path, kind, sentence: { stance } }: Join): string
     const way = turned > 0 ? 'clockwise' : 'anticlockwise';
     const share = isRing ? t`, ${stitches} of its ${count} stitches` : '';
     lines.push(
-      t`Turned ${degreesWords(turned)} ${way} as you look at it from outside${share}: the pins have it so.`,
+      t`Turned ${degreesWords(turned)} ${sayTerm(way)} as you look at it from outside${share}: the pins have it so.`,
     );
   }
   const held = [
-    droop === 0 ? '' : `${degreesWords(droop)} ${droop > 0 ? 'lower' : 'higher'}`,
+    droop === 0 ? '' : t`${degreesWords(droop)} ${droop > 0 ? t`lower` : t`higher`}`,
     lean === 0 ? '' : t`${degreesWords(lean)} further ${lean > 0 ? t`forward` : t`back`}`,
     spread === 0
       ? ''
@@ -314,7 +327,7 @@ function stanceLines({ turned, path, kind, sentence: { stance } }: Join): string
 function flatLines({ kind, path, sentence }: Join): string[] {
   if (kind === 'by-row') {
     const by = sentence.sewnBy ?? 'last row';
-    return [t`Sew its ${by} to the fabric, stitch by stitch; the rest of it stays free.`];
+    return [t`Sew its ${sayTerm(by)} to the fabric, stitch by stitch; the rest of it stays free.`];
   }
   if (kind !== 'outline' || !path) return [];
   return [
@@ -345,7 +358,7 @@ function wallDirections(join: Join, wall: JoinPart, toy: JoinedToy, names: reado
     ...wallLines(join, wall, toy),
     ...stanceLines(join),
   ];
-  const said = { lines, path: pathWords(path ?? [], names) };
+  const said = { lines, path: pathWords(wall, path ?? [], names) };
   const isAround = round === null && covers !== null;
   if (isAround)
     return {
@@ -356,12 +369,10 @@ function wallDirections(join: Join, wall: JoinPart, toy: JoinedToy, names: reado
   if (round === null || stitch === null)
     return { ...nothing, address: t`on the ${wallName}: where is not said yet` };
   const placed = {
-    address: t`${roundWords(round)} of the ${wallName}, ${stitchWords(stitch, countAbout(wall, row))}`,
+    address: t`${roundWords(wall, round)} of the ${wallName}, ${stitchWords(stitch, countAbout(wall, row))}`,
     pins: pinsSaid(join, wall, names),
   };
-  return isFlat(wall)
-    ? { ...said, path: said.path.map(asRows), address: asRows(placed.address), pins: placed.pins.map(asRows) }
-    : { ...said, ...placed };
+  return { ...said, ...placed };
 }
 
 /**

@@ -1,3 +1,4 @@
+import { sayTerm } from '../words/said';
 import { t } from '../words/language';
 import * as vec3 from 'gl-matrix/vec3';
 import pluralize from 'pluralize';
@@ -45,7 +46,7 @@ const words = (
   kind: 'words',
   x,
   y: y + wordsHeight * 0.36,
-  words: said,
+  words: sayTerm(said),
   anchor,
 });
 

@@ -1,4 +1,5 @@
 import { t } from '../words/language';
+import { sayTerm } from '../words/said';
 import { roundCount, stitchIndex, type Fabric } from '../fabric/fabric';
 import type { JoinPart } from './joined';
 
@@ -175,5 +176,5 @@ export function outlineOf(piece: JoinPart): OutlineStitch[] {
 export function outlineWords({ at, row, stitch }: OutlineStitch, { fabric }: JoinPart): string {
   const label = fabric.label[row - 1] ?? row;
   if (at === 'top') return t`row ${label}, stitch ${stitch}`;
-  return at === 'foot' ? t`under row ${label}, stitch ${stitch}` : t`the ${at} of row ${label}`;
+  return at === 'foot' ? t`under row ${label}, stitch ${stitch}` : t`the ${sayTerm(at)} of row ${label}`;
 }

@@ -1,4 +1,5 @@
 import { t } from '../words/language';
+import { sayTerm } from '../words/said';
 import { roundCount } from '../fabric/fabric';
 import type { JoinPlace } from '../notation/sentence/joinPlace';
 import { countsBack, type FeatureKind, type LandmarkKind } from '../notation/sentence/said';
@@ -41,7 +42,7 @@ function numbered(wall: JoinPart, label: number, from: AnyJoin['countFrom']): nu
   const { fabric, orientation } = wall;
   if (from) {
     const row = countsBack(from, orientation.start) ? fabric.rounds + 1 - label : label;
-    return row >= 1 && row <= fabric.rounds ? row : missing(t`round ${label} from the ${from}`);
+    return row >= 1 && row <= fabric.rounds ? row : missing(t`round ${label} from the ${sayTerm(from)}`);
   }
   const index = roundNumbered(fabric, label);
   return index > 0 ? index : missing(t`round ${label}`);
@@ -91,8 +92,8 @@ function halfRows(wall: JoinPart, kind: FeatureKind): { line: number; half: numb
 /** The line of holes of a place that a wall has once. */
 function lineOf({ fabric }: JoinPart, landmark: LandmarkKind): number | NoRow {
   const [line, ...others] = landmarkLines(fabric, landmark);
-  if (line === undefined) return missing(t`the ${landmark}`);
-  return others.length > 0 ? missing(t`one ${landmark} of several`) : line;
+  if (line === undefined) return missing(t`the ${sayTerm(landmark)}`);
+  return others.length > 0 ? missing(t`one ${sayTerm(landmark)} of several`) : line;
 }
 
 /** Edge to edge with a place of the wall, on one side of it. */
@@ -124,7 +125,7 @@ function besideOwn(
     return isRow(away) ? Math.round(away + sign * (reach - 0.5)) : away;
   }
   const feature = halfRows(wall, of);
-  if (!feature) return missing(t`the ${of}`);
+  if (!feature) return missing(t`the ${sayTerm(of)}`);
   return Math.round(feature.line + sign * (feature.half + reach));
 }
 
@@ -139,7 +140,9 @@ function byLandmark(
   if (!isRow(line)) return line;
   const sign = (way === 'below' ? 1 : -1) * downward(wall);
   const row = line + 0.5 + sign * (Math.max(1, rounds) - 0.5);
-  return row >= 1 && row <= wall.fabric.rounds ? row : missing(t`${rounds} rounds ${way} the ${to}`);
+  return row >= 1 && row <= wall.fabric.rounds
+    ? row
+    : missing(t`${rounds} rounds ${sayTerm(way)} the ${sayTerm(to)}`);
 }
 
 function byRelation(
@@ -154,10 +157,12 @@ function byRelation(
   if (to === 'neck') return byNeck(wall, rounds, way);
   if (isLandmark(to)) return byLandmark(wall, { rounds, direction: way, to });
   const feature = wall.features.find(({ kind }) => kind === to);
-  if (!feature) return missing(t`the ${to}`);
+  if (!feature) return missing(t`the ${sayTerm(to)}`);
   const sign = (way === 'below' ? 1 : -1) * downward(wall);
   const row = feature.line + 0.5 + sign * rounds;
-  return row >= 1 && row <= wall.fabric.rounds ? row : missing(t`${rounds} rounds ${way} the ${to}`);
+  return row >= 1 && row <= wall.fabric.rounds
+    ? row
+    : missing(t`${rounds} rounds ${sayTerm(way)} the ${sayTerm(to)}`);
 }
 
 /** A stitch that is named and that its round has not. */
@@ -228,7 +233,7 @@ function rowSaid(
   if (atEyes) return halfRows(wall, 'eyes')?.line ?? missing(t`the eyes`);
   if (level) {
     const feature = wall.features.find(({ kind }) => kind === level);
-    return feature ? feature.line + 0.5 : missing(t`the ${level}`);
+    return feature ? feature.line + 0.5 : missing(t`the ${sayTerm(level)}`);
   }
   if (around) return endRow(wall, around) === 1 ? 0 : wall.fabric.rounds + 1;
   return { why: 'unsaid', what: '' };

@@ -1,4 +1,4 @@
-import { t } from '../words/language';
+import { spoken, t } from '../words/language';
 import { featureColour, pressedEye } from '../place/rule/library';
 import { pictureOf, shinyDot, type Picture, type PictureShape } from '../shape/picture';
 import { yarnColour } from '../supplies/yarnColour';
@@ -12,6 +12,8 @@ import { stuffedPart } from '../toy/stuffedPart';
 export interface ToyCard {
   name: string;
   next: string;
+  /** the tag of the language that is said in */
+  language: string;
   parts: number;
   picture: Picture | null;
 }
@@ -77,6 +79,7 @@ export function toyCard(toy: ToyAnalysis): ToyCard {
   return {
     name: nameOfToy(toy),
     next: nextStep(toy),
+    language: spoken(),
     parts: toy.parts.length,
     picture: toyPicture(toy) ?? (largest ? partPicture(largest, toy.pattern.header) : null),
   };

@@ -1,4 +1,5 @@
 import { t } from '../words/language';
+import { sayTerm } from '../words/said';
 import type { Item, LoopsWord, WorkItem } from '../notation/ast';
 import type { RoundSource } from '../notation/pattern';
 
@@ -85,7 +86,7 @@ function runOf(item: WorkItem, text: string, open: Open, loops: LoopsWord | null
   const times = timesOf(item, open);
   if (isSpread || times === null) return null;
   const written = text.slice(item.span.from, item.span.to).trim();
-  const inLoops = loops && loops !== 'both' ? t`${loops} loops: ` : '';
+  const inLoops = loops && loops !== 'both' ? t`${sayTerm(loops)} loops: ` : '';
   const words = times === 1 ? written : withoutNumber(written) || written;
   return { words: `${inLoops}${words}`, times, makes: item.target === 'ring' ? 1 : item.make };
 }

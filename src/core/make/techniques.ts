@@ -1,4 +1,5 @@
 import { t } from '../words/language';
+import { sayTerm } from '../words/said';
 import { backLoop, bothLoops, frontLoop, roundCount, type Fabric } from '../fabric/fabric';
 import type { Join } from '../join/joined';
 import { stitchKinds, stitchWord, type StitchKind } from '../notation/stitchKinds';
@@ -199,7 +200,7 @@ function increaseTechnique(rounds: TwoRounds): Technique | null {
     title: t`An increase`,
     steps: [
       {
-        words: t`Stitch ${place} of ${rounds.word} ${rounds.belowLabel} takes ${inWords(many)}. The first goes in as always.`,
+        words: t`Stitch ${place} of ${sayTerm(rounds.word)} ${rounds.belowLabel} takes ${inWords(many)}. The first goes in as always.`,
         below,
         above: upTo(first),
         into: [],
@@ -216,7 +217,7 @@ function increaseTechnique(rounds: TwoRounds): Technique | null {
         loops,
       },
       {
-        words: t`${inWords(many).replace(/^./, (letter) => letter.toUpperCase())} stitches stand on one: they are ${listed(own)} of this ${rounds.word}.`,
+        words: t`${inWords(many).replace(/^./, (letter) => letter.toUpperCase())} stitches stand on one: they are ${listed(own)} of this ${sayTerm(rounds.word)}.`,
         below,
         above: upTo(last),
         into: [],
@@ -242,14 +243,14 @@ function decreaseTechnique(rounds: TwoRounds): Technique | null {
     title: t`A decrease that hardly shows`,
     steps: [
       {
-        words: t`The hook under the ${loops} loop of stitch ${places[0] ?? ''} of ${rounds.word} ${rounds.belowLabel}, then under the ${loops} loop of ${listed(places.slice(1))}. Nothing is drawn through yet.`,
+        words: t`The hook under the ${sayTerm(loops)} loop of stitch ${places[0] ?? ''} of ${sayTerm(rounds.word)} ${rounds.belowLabel}, then under the ${sayTerm(loops)} loop of ${listed(places.slice(1))}. Nothing is drawn through yet.`,
         below,
         above: upTo(number - 1),
         into,
         loops,
       },
       {
-        words: t`Yarn over, and through ${count === 2 ? t`both` : t`all`} of these loops at once. Two loops are on the hook: yarn over, through both. One stitch stands on ${inWords(count)}: stitch ${number} of this ${rounds.word}.`,
+        words: t`Yarn over, and through ${count === 2 ? t`both` : t`all`} of these loops at once. Two loops are on the hook: yarn over, through both. One stitch stands on ${inWords(count)}: stitch ${number} of this ${sayTerm(rounds.word)}.`,
         below,
         above: upTo(number),
         into: [],

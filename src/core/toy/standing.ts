@@ -19,8 +19,8 @@ export interface Standing {
 /** Less than this inside what it rests on, and a push tips it. */
 const safelyInsideMm = 4;
 const over: Record<NonNullable<Balance['way']>, { leans: string; falls: string; move: string }> = {
-  forward: { leans: 'forward', falls: t`onto its face`, move: t`further forward` },
-  back: { leans: 'back', falls: t`onto its back`, move: t`further back` },
+  forward: { leans: t`forward`, falls: t`onto its face`, move: t`further forward` },
+  back: { leans: t`back`, falls: t`onto its back`, move: t`further back` },
   left: { leans: t`to the left`, falls: t`to the left`, move: t`further to the left` },
   right: { leans: t`to the right`, falls: t`to the right`, move: t`further to the right` },
 };

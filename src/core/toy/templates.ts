@@ -1,4 +1,5 @@
 import { t } from '../words/language';
+import { sayTerm } from '../words/said';
 import type { Join } from '../join/joined';
 import type { FeaturePlacement } from '../place/resolve/placement';
 import { hasPost, isStitchedStyle } from '../place/rule/rule';
@@ -71,13 +72,13 @@ function ofFeature({ source, form }: PartAnalysis, feature: FeaturePlacement): T
   if (rule.ring?.of === 'felt') {
     const { sizeMm } = rule.ring;
     const why = t`${sizeMm} mm across, as the pattern says. Cut a slit for the post in its middle.`;
-    found.push({ name: t`Ring behind the ${kind}`, cut: count, why, outline: oval(sizeMm, sizeMm) });
+    found.push({ name: t`Ring behind the ${sayTerm(kind)}`, cut: count, why, outline: oval(sizeMm, sizeMm) });
   }
   const disc = hasPost(rule) ? discBehind(source, kind, size) : null;
   if (disc !== null) {
     const why = t`${disc} mm across: wider than the washer all round. It lies inside, with a slit for the post.`;
     found.push({
-      name: t`Disc behind the washers of the ${kind}`,
+      name: t`Disc behind the washers of the ${sayTerm(kind)}`,
       cut: count,
       why,
       outline: oval(disc, disc),

@@ -10,12 +10,20 @@ export type Said = string | number | null | undefined;
  */
 export type Translator = (message: string, values: Readonly<Record<string, Said>>, english: string) => string;
 
-let translator: Translator | null = null;
+/** The tag of what Hoppla is written in. */
+export const ownLanguage = 'en';
 
-/** From now on all that is said is said by it; by none in English. What was said before stays as it is. */
-export function speakBy(other: Translator | null): void {
+let translator: Translator | null = null;
+let language = ownLanguage;
+
+/** From now on all that is said is said by it, in the language of that tag. What was said before stays as it is. */
+export function speakBy(other: Translator, tag: string): void {
   translator = other;
+  language = tag;
 }
+
+/** The tag of the language that is spoken. */
+export const spoken = (): string => language;
 
 /** The letter of a place: `a` for the first. */
 const placeName = (place: number): string => String.fromCharCode('a'.charCodeAt(0) + place);

@@ -4,6 +4,7 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { listLimits, type MakingList } from '../../core/supplies/makingList';
 import { boxKey, boxOf, boxPieces, boxUnit, type BoxItem, type BoxThing } from '../../core/toy/supplies/box';
+import { pieceName } from '../../core/toy/supplies/suppliesOf';
 import { amountWords, needsOf } from '../../core/toy/supplies/toBuy';
 import { useMakingList, useToMake } from '../../data/useMakingList';
 import { OneOf } from '../../ui/Choice';
@@ -168,7 +169,7 @@ function WhichPiece({ piece, setPiece, sizeMm, setSize }: ReturnType<typeof useT
         wraps
         label={t`Which`}
         unlabelled
-        options={boxPieces.map((one) => [one, one] as const)}
+        options={boxPieces.map((one) => [one, pieceName(one)] as const)}
         chosen={piece}
         onChoose={setPiece}
       />

@@ -1,4 +1,5 @@
 import { t } from '../../core/words/language';
+import { sayTerm } from '../../core/words/said';
 import { useMemo } from 'react';
 import { View } from '@tamagui/core';
 import { measureForm } from '../../core/shape/form/measures';
@@ -53,7 +54,7 @@ export function FormFacts({
         <Figure value={sizeWords(measures.heightMm)} words={t`high`} />
         {measures.depthMm > 1 ? <Figure value={sizeWords(measures.depthMm)} words={t`deep`} /> : null}
         {grams > 0 ? (
-          <Figure value={weightWords(grams, grams < 10 ? 1 : 0)} words={t`stuffing, ${firmness}`} />
+          <Figure value={weightWords(grams, grams < 10 ? 1 : 0)} words={t`stuffing, ${sayTerm(firmness)}`} />
         ) : null}
         {measures.volumeMl > 0 ? (
           <Figure value={t`${Math.round(measures.volumeMl)} ml`} words={t`inside`} />

@@ -1,4 +1,5 @@
 import { t } from '../../core/words/language';
+import { sayTerm } from '../../core/words/said';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { AccessibilityInfo } from 'react-native';
 import { ScrollView } from 'react-native-gesture-handler';
@@ -196,7 +197,7 @@ export function FormPanel({ part, form3d, selected, onSelect }: FormPanelProps) 
               key={side}
               tight
               label={sideNames[side]}
-              name={t`Look from ${side === 'underneath' ? t`underneath` : side === 'top' ? t`the top` : t`the ${side}`}`}
+              name={t`Look from ${side === 'underneath' ? t`underneath` : side === 'top' ? t`the top` : t`the ${sayTerm(side)}`}`}
               onPress={() => look(side)}
             />
           ))}

@@ -1,4 +1,5 @@
 import { t } from '../../core/words/language';
+import { sayTerm } from '../../core/words/said';
 import { View } from '@tamagui/core';
 import { useState } from 'react';
 import { canBeColour } from '../../core/invent/soFar';
@@ -22,7 +23,7 @@ const wayOptions: readonly (readonly ['rounds' | 'rows', string])[] = [
 
 /** What is said of the round, in words: `into the back loops, in white`. */
 function mannerWords({ manner: { loops, colour } }: RoundInHand): string {
-  const said = [loops ? t`into the ${loops} loops` : '', colour ? t`in ${colour} from here on` : ''];
+  const said = [loops ? t`into the ${sayTerm(loops)} loops` : '', colour ? t`in ${colour} from here on` : ''];
   return said.filter((words) => words !== '').join(', ');
 }
 

@@ -1,4 +1,5 @@
 import { t } from '../../core/words/language';
+import { sayTerm } from '../../core/words/said';
 import { useMemo } from 'react';
 import { View } from '@tamagui/core';
 import { eyeColourCheck } from '../../core/place/words/colourSteps';
@@ -123,7 +124,7 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
         <Body>{words.check}</Body>
         {colours ? <Body>{colours}</Body> : null}
         {eyes.lower && !lying ? (
-          <Quiet>{t`A spiral climbs: the ${eyes.lower} eye sits ${tenthWords(eyes.levelMm)} lower. Tilt the piece by that when you join it.`}</Quiet>
+          <Quiet>{t`A spiral climbs: the ${sayTerm(eyes.lower)} eye sits ${tenthWords(eyes.levelMm)} lower. Tilt the piece by that when you join it.`}</Quiet>
         ) : null}
         {part.form.lean === null && part.map.fabric.joined[eyes.line] !== 1 ? (
           <Quiet>{t`Counted with a lean of 0.25 stitch a round, the usual for V-shaped stitches. Write “Lean: 0.1” in the text for X-shaped ones.`}</Quiet>

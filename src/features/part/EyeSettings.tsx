@@ -1,4 +1,5 @@
 import { t } from '../../core/words/language';
+import { sayTerm } from '../../core/words/said';
 import type { ReactNode } from 'react';
 import { View } from '@tamagui/core';
 import { largestEyeMm, nextSize, ringMm, smallestEyeMm, soldEyesMm } from '../../core/place/rule/hardware';
@@ -179,7 +180,7 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
             grow
             tight
             role="radio"
-            name={t`At the ${place}`}
+            name={t`At the ${sayTerm(place)}`}
             label={place[0]?.toUpperCase() + place.slice(1)}
             chosen={startOf(source) === place}
             onPress={() => edits.start(place)}

@@ -1,4 +1,5 @@
 import { t } from '../../core/words/language';
+import { sayTerm } from '../../core/words/said';
 import { useMemo } from 'react';
 import { View } from '@tamagui/core';
 import { featureName } from '../../core/place/rule/ruleSteps';
@@ -219,7 +220,7 @@ export function FeatureCard({
         />
       ) : null}
       <Quiet>
-        {t`Inside stays ${care.inside}. It is worked from the ${care.from}. ${hurtsOf(feature.rule)}`}
+        {t`Inside stays ${care.inside}. It is worked from the ${sayTerm(care.from)}. ${hurtsOf(feature.rule)}`}
       </Quiet>
       <Press
         tone="danger"

@@ -1,4 +1,5 @@
 import { t } from '../../core/words/language';
+import { sayTerm } from '../../core/words/said';
 import {
   countedFrom,
   heightChoices,
@@ -19,7 +20,7 @@ const fromName = (from: HeightChoice['from']) =>
       ? t`The last round`
       : from === 'front'
         ? t`The front line`
-        : t`The ${from}`;
+        : t`The ${sayTerm(from)}`;
 
 /** The ways to say one thing; where there is but one there is nothing to choose. */
 function Ways<T extends string>(ways: Omit<OneOfProps<T>, 'wraps'>) {

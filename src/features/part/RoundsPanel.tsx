@@ -1,4 +1,5 @@
 import { t } from '../../core/words/language';
+import { sayTerm } from '../../core/words/said';
 import { useRouter } from 'expo-router';
 import { View } from '@tamagui/core';
 import { useState } from 'react';
@@ -153,7 +154,7 @@ export function RoundsPanel({ part }: { part: PartAnalysis }) {
       )}
       <Problems problems={[...others, ...about]} onApply={edits.apply} showLine />
       {free.length > 0 ? (
-        <Notice tone="plain">{t`Loops left free: ${free.map((edge) => t`R${edge.round}, ${edge.loop} loops, ${edge.count}`).join('; ')}.`}</Notice>
+        <Notice tone="plain">{t`Loops left free: ${free.map((edge) => t`R${edge.round}, ${sayTerm(edge.loop)} loops, ${edge.count}`).join('; ')}.`}</Notice>
       ) : null}
       {notes.length > 0 ? (
         <Notice tone="plain">

@@ -1,4 +1,5 @@
 import { t } from '../../core/words/language';
+import { sayTerm } from '../../core/words/said';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import {
@@ -51,7 +52,7 @@ function LyingCheck({ part }: { part: PartAnalysis }) {
         return (
           <View key={side} gap="$2">
             <NumberStep
-              label={t`Rounds from the start to the ${side} eye`}
+              label={t`Rounds from the start to the ${sayTerm(side)} eye`}
               unit={t`rounds`}
               value={count[side].round}
               step={1}
@@ -60,7 +61,7 @@ function LyingCheck({ part }: { part: PartAnalysis }) {
               onChange={(round) => put({ round })}
             />
             <NumberStep
-              label={t`Stitches from that round’s marker to the ${side} eye`}
+              label={t`Stitches from that round’s marker to the ${sayTerm(side)} eye`}
               unit={t`stitches`}
               value={count[side].before}
               step={1}
@@ -176,7 +177,9 @@ function UprightCheck({ part }: { part: PartAnalysis }) {
         >{t`they are level and centred. Press the washers to the last click.`}</Notice>
       ) : (
         <Notice tone="look" live>
-          {check.centred ? '' : t`The middle lies ${tenthWords(check.missMm)} to the ${check.missSide}. `}
+          {check.centred
+            ? ''
+            : t`The middle lies ${tenthWords(check.missMm)} to the ${sayTerm(check.missSide)}. `}
           {check.level ? '' : t`They are not level. `}
           {check.moves.join(' ')}
         </Notice>

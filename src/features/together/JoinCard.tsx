@@ -1,4 +1,5 @@
 import { t } from '../../core/words/language';
+import { sayTerm } from '../../core/words/said';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { joinDirections, ledgerSaid } from '../../core/join/directions';
@@ -87,7 +88,7 @@ function WriteRound({ join }: { join: Join }) {
           <Body>{ledgerSaid(other, analysis.joined)}</Body>
           <Press
             label={t`Write this one instead`}
-            name={t`${unit.name}: write round ${round ?? ''} the ${ways[i] ?? 'other'} way`}
+            name={t`${unit.name}: write round ${round ?? ''} the ${sayTerm(ways[i] ?? 'other')} way`}
             onPress={() => write(other)}
           />
         </View>

@@ -7,8 +7,8 @@ import { Press } from '../../ui/Press';
 import { Quiet } from '../../ui/text';
 
 const words = {
-  saved: 'saved',
-  saving: 'saving',
+  saved: t`saved`,
+  saving: t`saving`,
   failed: t`not saved`,
   refused: t`not saved`,
   conflict: t`not saved`,

@@ -1,4 +1,5 @@
 import { t } from '../../core/words/language';
+import { sayTerm } from '../../core/words/said';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
@@ -123,7 +124,7 @@ export function ToyYarnScreen() {
               wraps
               unlabelled
               label={t`Another thickness`}
-              options={yarnsByThickness.map(({ key, name }) => [key, name])}
+              options={yarnsByThickness.map(({ key, name }) => [key, sayTerm(name)])}
               chosen={choice?.kind === 'weight' ? choice.key : null}
               onChoose={(key) => setChoice({ kind: 'weight', key })}
             />

@@ -1,4 +1,5 @@
 import { t } from '../../core/words/language';
+import { sayTerm } from '../../core/words/said';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
@@ -101,7 +102,7 @@ function YarnForm({ kept, back }: { kept: Yarn | null; back: { name: string; go:
       <OneOf
         wraps
         label={t`How thick it is`}
-        options={yarnsByThickness.map(({ key, name }) => [key, name])}
+        options={yarnsByThickness.map(({ key, name }) => [key, sayTerm(name)])}
         chosen={yarn.weight}
         onChoose={(weight) => change({ weight })}
       />

@@ -1,4 +1,5 @@
 import { t } from '../../core/words/language';
+import { sayTerm } from '../../core/words/said';
 import { useRouter } from 'expo-router';
 import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
@@ -49,7 +50,7 @@ export function YarnsScreen() {
                 <Title render="h2" margin={0}>
                   {yarn.name}
                 </Title>
-                <Body>{t`${yarnWeight(yarn.weight).name}, ${yarn.hookMm} mm hook`}</Body>
+                <Body>{t`${sayTerm(yarnWeight(yarn.weight).name)}, ${yarn.hookMm} mm hook`}</Body>
                 <Quiet>{yarnLine(yarn)}</Quiet>
               </Card>
             </Pressable>

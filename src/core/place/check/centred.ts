@@ -1,4 +1,5 @@
 import { t } from '../../words/language';
+import { sayTerm } from '../../words/said';
 import { wrapAngle } from '../../shape/azimuth';
 import { gapOf } from '../frame/faceFrame';
 import { moveFront } from '../move/front';
@@ -85,7 +86,8 @@ function resized(checked: Checked): Try[] {
     const size = (apart ?? rule.wide) + by;
     if (size < 1 || size > most || (apart === null && isSewn(rule))) return [];
     const unit = frame.lies ? ' rounds' : '';
-    if (apart !== null) return [attemptRule(checked, t`${size}${unit} apart`, spaced(frame, rule, size))];
+    if (apart !== null)
+      return [attemptRule(checked, t`${size}${sayTerm(unit)} apart`, spaced(frame, rule, size))];
     const sideways: FeatureRule['sideways'] = frame.lies ? { by: 'front' } : rule.sideways;
     return [attemptRule(checked, t`${size} wide`, { ...rule, wide: size, sideways })];
   });

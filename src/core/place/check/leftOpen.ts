@@ -1,4 +1,5 @@
 import { t } from '../../words/language';
+import { sayTerm } from '../../words/said';
 import type { Suggestion } from '../../notation/problem';
 import { gapOf } from '../frame/faceFrame';
 import { showingOf } from '../frame/pair';
@@ -106,7 +107,7 @@ const howMany: Check = ({ step, placed, id }) => {
 const acrossInOtherUnit: Check = (checked) => {
   const { step, frame, id } = checked;
   if (step.across === undefined || step.across === frame.across.many) return [];
-  const title = t`Say it in ${frame.across.many}`;
+  const title = t`Say it in ${sayTerm(frame.across.many)}`;
   const suggestions = [put(checked, title, asPlacedRule(checked))];
   const code = frame.lies ? 'across-in-stitches' : 'across-in-rounds';
   return [{ ...saying(code, { name: id }), severity: 'warning', suggestions }];

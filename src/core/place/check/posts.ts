@@ -1,4 +1,5 @@
 import { t } from '../../words/language';
+import { sayTerm } from '../../words/said';
 import { gapOf, type Place } from '../frame/faceFrame';
 import { resetFront } from '../move/front';
 import { byDistance, raised, withApart } from '../move/step';
@@ -16,7 +17,7 @@ type Remedies = Finding['suggestions'] & object;
 
 /** `left eye`, `nose` */
 function postName({ id, placed }: Checked, side: 'left' | 'middle' | 'right'): string {
-  return placed.kind === 'eyes' ? t`${side} eye` : id;
+  return placed.kind === 'eyes' ? t`${sayTerm(side)} eye` : id;
 }
 
 const sideOf = (id: string, side: 'left' | 'middle' | 'right'): Finding['where'] =>
@@ -32,7 +33,7 @@ function spacing(checked: Checked, by: number): Try[] {
   const rule = withApart(frame, placed, apart);
   if (!rule) return [];
   const unit = frame.lies ? (apart === 1 ? ' round' : ' rounds') : '';
-  return [attemptRule(checked, t`${apart}${unit} apart`, rule)];
+  return [attemptRule(checked, t`${apart}${sayTerm(unit)} apart`, rule)];
 }
 
 /** A stitch down and a stitch up, on a part that lies. */
@@ -250,7 +251,7 @@ export const washersClash: Check = (checked) => {
   const { placed, rule, id } = checked;
   if (placed.washerMm === null || isPressedEyes(rule)) return [];
   return clashes(checked, placed).map(({ other, side, awayMm, roomMm }) => {
-    const theirs = other.kind === 'eyes' ? t`${side} eye` : other.id;
+    const theirs = other.kind === 'eyes' ? t`${sayTerm(side)} eye` : other.id;
     return {
       ...saying('washers-overlap', { posts: [id, theirs], apartMm: awayMm, neededMm: roomMm }),
       severity: 'error',

@@ -1,4 +1,5 @@
 import { t } from '../../words/language';
+import { sayTerm } from '../../words/said';
 import type { Fabric } from '../../fabric/fabric';
 import type { Suggestion } from '../../notation/problem';
 import { countsBack, type CountedFrom, type FeatureKind } from '../../notation/sentence/said';
@@ -241,7 +242,7 @@ function stitchesLine(
     suggestions: [inRounds],
   });
   if (!anchor) return asked.usual;
-  return lines.onPart(countedLine(frame, anchor, direction, stitches), t`${title} the ${to}`);
+  return lines.onPart(countedLine(frame, anchor, direction, stitches), t`${title} the ${sayTerm(to)}`);
 }
 
 /** A line so many rounds over or under the edge of something. */
@@ -264,7 +265,7 @@ function relatedLine(
   const anchor = asked.anchor(to as FeatureKind);
   if (!anchor) return asked.usual;
   const line = direction === 'from' ? anchor.level - rounds : countedLine(frame, anchor, direction, rounds);
-  return lines.onPart(line, t`${plural(rounds, 'round')} ${direction} the ${to}`);
+  return lines.onPart(line, t`${plural(rounds, 'round')} ${sayTerm(direction)} the ${sayTerm(to)}`);
 }
 
 /** The line a landmark lies on: the base of a toy is its lowest end and the top its highest, whichever end of the work that is. */
@@ -311,6 +312,9 @@ function landmarkLine(
     });
   }
   const place = to === 'edge' ? 'live edge' : to;
-  const said = rounds === 0 ? t`The ${place}` : t`${plural(rounds, 'round')} ${direction} the ${place}`;
+  const said =
+    rounds === 0
+      ? t`The ${sayTerm(place)}`
+      : t`${plural(rounds, 'round')} ${sayTerm(direction)} the ${sayTerm(place)}`;
   return lines.onPart(at(first), said);
 }

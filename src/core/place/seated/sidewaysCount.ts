@@ -1,4 +1,5 @@
 import { t } from '../../words/language';
+import { sayTerm } from '../../words/said';
 import { directionAt } from '../frame/direction';
 import { seatHoles, type PartForm } from '../frame/partForm';
 import { placeOf, rightOf, sidewaysFrame } from '../frame/sidewaysFrame';
@@ -78,11 +79,11 @@ export function checkSidewaysSeated(
       ...(across === 0
         ? []
         : [
-            t`Move the ${side} eye ${plural(Math.abs(across), 'round')} to the ${across > 0 ? t`right` : t`left`}, to stitch ${plan.before + (seat === 'foot' ? 1 : 0)} of it.`,
+            t`Move the ${sayTerm(side)} eye ${plural(Math.abs(across), 'round')} to the ${across > 0 ? t`right` : t`left`}, to stitch ${plan.before + (seat === 'foot' ? 1 : 0)} of it.`,
           ]),
       ...(up === 0
         ? []
-        : [t`Move the ${side} eye ${plural(Math.abs(up), 'stitch')} ${up > 0 ? t`up` : t`down`}.`]),
+        : [t`Move the ${sayTerm(side)} eye ${plural(Math.abs(up), 'stitch')} ${up > 0 ? t`up` : t`down`}.`]),
     ];
   });
   return {

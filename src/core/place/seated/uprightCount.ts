@@ -1,4 +1,5 @@
 import { t } from '../../words/language';
+import { sayTerm } from '../../words/said';
 import { directionAt } from '../frame/direction';
 import { holeAt } from '../frame/holes';
 import { seatHoles, type PartForm } from '../frame/partForm';
@@ -82,7 +83,7 @@ export function checkSeated(
     const by = to - from;
     if (by === 0) return;
     const way = by * dir > 0 ? 'right' : 'left';
-    moves.push(t`Move the ${side} eye ${plural(Math.abs(by), 'stitch')} to the ${way}.`);
+    moves.push(t`Move the ${side} eye ${plural(Math.abs(by), 'stitch')} to the ${sayTerm(way)}.`);
   };
   const off = Math.abs(miss) >= 0.3 || b - a !== (planned[1] ?? 0) - (planned[0] ?? 0);
   if (off) {

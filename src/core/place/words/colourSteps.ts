@@ -1,4 +1,5 @@
 import { t } from '../../words/language';
+import { sayTerm } from '../../words/said';
 import { roundCount, type Fabric } from '../../fabric/fabric';
 import { directionAt } from '../frame/direction';
 import type { PartForm } from '../frame/partForm';
@@ -54,6 +55,6 @@ export function eyeColourCheck(form: PartForm, { units, seat }: FeaturePlacement
 }
 
 function wordsOf({ side }: FeatureUnit, stitches: number, way: 'left' | 'right', lying: boolean): string {
-  const where = lying ? t`along its round` : t`on its ${way}`;
-  return t`from the ${side} eye’s hole ${stitches === 0 ? t`no whole stitch to the colour change ${where}` : t`${plural(stitches, 'stitch')} to the colour change ${where}`}`;
+  const where = lying ? t`along its round` : t`on its ${sayTerm(way)}`;
+  return t`from the ${sayTerm(side)} eye’s hole ${stitches === 0 ? t`no whole stitch to the colour change ${where}` : t`${plural(stitches, 'stitch')} to the colour change ${where}`}`;
 }

@@ -1,4 +1,5 @@
 import { t } from '../../words/language';
+import { sayTerm } from '../../words/said';
 import { gapOf, type FaceFrame } from '../frame/faceFrame';
 import type { Seat } from '../frame/pair';
 import type { PartForm } from '../frame/partForm';
@@ -16,7 +17,7 @@ const listed = (words: readonly (string | number)[]) =>
 
 /** The words for one seat: holes are counted as holes, splits as the stitch before them. */
 export function seatWord(seat: Seat, many = true): string {
-  if (seat === 'foot') return many ? 'holes' : 'hole';
+  if (seat === 'foot') return many ? t`holes` : t`hole`;
   return many ? t`splits after stitches` : t`split after stitch`;
 }
 
@@ -25,7 +26,7 @@ export function unitWords({ from, to }: FeatureUnit, seat: Seat): string {
   const single = from === to;
   const numbers = single ? String(from) : t`${from} to ${to}`;
   if (seat === 'split') return t`just after ${single ? t`stitch` : t`stitches`} ${numbers}`;
-  return `${single ? 'hole' : 'holes'} ${numbers}`;
+  return `${single ? t`hole` : t`holes`} ${numbers}`;
 }
 
 /** One hole with the rounds it lies between. */
@@ -68,15 +69,15 @@ export function eyeAddress(
   const showing = eyes.showing ?? 0;
   if (places.length > 1) {
     return {
-      gap: t`between rounds ${places.map(({ gap }) => gap.join(' and ')).join(t` and between rounds `)}`,
-      holes: places.map(({ holes }) => holes).join(' and '),
+      gap: t`between rounds ${places.map(({ gap }) => gap.join(t` and `)).join(t` and between rounds `)}`,
+      holes: places.map(({ holes }) => holes).join(t` and `),
       showing: t`${plural(showing, 'round', 'rounds')} apart`,
     };
   }
   return {
     gap: t`between round ${eyes.gap[0]} and ${eyes.gap[1]}`,
     holes: places[0]?.holes ?? '',
-    showing: `${showing} ${showing === 1 ? 'shows' : 'show'}`,
+    showing: t`${showing} ${showing === 1 ? t`shows` : t`show`}`,
   };
 }
 
@@ -105,7 +106,7 @@ function uprightEyes(eyes: FeaturePlacement): EyeDirections {
   const through = hole ? t`through the feet of` : t`just after`;
   const around = of - (second - first) - (hole ? 1 : 0);
   return {
-    sides: t`Left eye ${word} ${sideOf(eyes, 'left')}, right eye ${word} ${sideOf(eyes, 'right')}, as you look at the face.`,
+    sides: t`Left eye ${sayTerm(word)} ${sideOf(eyes, 'left')}, right eye ${sayTerm(word)} ${sideOf(eyes, 'right')}, as you look at the face.`,
     count: t`Count along round ${gap[1]} from its first stitch: the posts go ${through} stitches ${first} and ${second} of ${of}.`,
     markers: t`While working round ${gap[1]}, put a marker into stitches ${first} and ${second} as you pass them, and no counting is needed later.`,
     check: t`Check: ${showing} whole ${showing === 1 ? t`stitch shows` : t`stitches show`} between the eyes across the face, ${around} around the back.`,
@@ -184,7 +185,7 @@ function uprightWords(
     address: t`${featureName(id, kind)} between round ${gap[0]} and ${gap[1]}, ${where.join(', ')} of ${units[0]?.of ?? 0}`,
     count: t`Count along round ${gap[1]} from its first stitch: ${countedTo(feature, holes)}.`,
     there: `${fromTheEyes(frame, feature, eyes) ?? ''} ${landmarks}`.trim(),
-    markers: t`While working round ${gap[1]}, put a marker into ${stitch} ${listed(holes)} as you pass.`,
+    markers: t`While working round ${gap[1]}, put a marker into ${sayTerm(stitch)} ${listed(holes)} as you pass.`,
     check: uprightCheck(feature),
     needle: needle ? needleWords(needle) : [],
   };
@@ -197,11 +198,11 @@ function countedTo({ units, seat }: FeaturePlacement, holes: readonly number[]):
   const wide = first !== undefined && first.from !== first.to;
   const reach = many ? t`they reach over` : t`it reaches over`;
   const middle = many ? t`their middles go` : t`its middle goes`;
-  const stitches = `${holes.length > 1 ? 'stitches' : 'stitch'} ${listed(holes)}`;
+  const stitches = `${holes.length > 1 ? t`stitches` : t`stitch`} ${listed(holes)}`;
   const feet = t`the ${holes.length > 1 ? t`feet` : t`foot`} of ${stitches}`;
   const through = seat === 'split' ? t`just after ${stitches}` : feet;
   const into = wide || seat === 'split' ? '' : 'into ';
-  return t`${wide ? reach : middle} ${into}${through} of ${first?.of ?? 0}`;
+  return t`${wide ? reach : middle} ${sayTerm(into)}${through} of ${first?.of ?? 0}`;
 }
 
 function uprightCheck({ units, apart, rule, ...feature }: FeaturePlacement): string {
@@ -212,13 +213,14 @@ function uprightCheck({ units, apart, rule, ...feature }: FeaturePlacement): str
     const showing = feature.showing ?? 0;
     const widths = units.reduce((sum, unit) => sum + spanOf(unit), 0);
     const rest = Math.max(0, of - showing - widths - 2);
-    const behind = apart === null ? '' : t`, ${plural(rest, 'stitch', 'stitches')} around the ${around}`;
+    const behind =
+      apart === null ? '' : t`, ${plural(rest, 'stitch', 'stitches')} around the ${sayTerm(around)}`;
     return t`Check: ${plural(showing, 'whole stitch shows', 'whole stitches show')} between the two${behind}.`;
   }
   const wide = units[0] ? spanOf(units[0]) : 0;
   if (wide === 0)
     return t`Check: from there ${plural(of, 'stitch', 'stitches')} lead all the way round to it again.`;
-  return t`Check: it is ${plural(wide, 'stitch', 'stitches')} wide, with ${plural(Math.max(0, of - wide), 'stitch', 'stitches')} around the ${around}.`;
+  return t`Check: it is ${plural(wide, 'stitch', 'stitches')} wide, with ${plural(Math.max(0, of - wide), 'stitch', 'stitches')} around the ${sayTerm(around)}.`;
 }
 
 /** What goes through the start needs no counting. */
@@ -265,7 +267,7 @@ function sidewaysWords(
 function needleWords({ points, turns, threadMm, strands, knot }: NeedlePath): string[] {
   const once = turns ? points.slice(0, turns.points) : points;
   const steps = once.map(
-    ({ act, gap, hole }, i) => t`${i + 1}. ${act} at hole ${hole} between ${gap[0]} and ${gap[1]}`,
+    ({ act, gap, hole }, i) => t`${i + 1}. ${sayTerm(act)} at hole ${hole} between ${gap[0]} and ${gap[1]}`,
   );
   const more = turns?.times === 2 ? 'once' : t`${(turns?.times ?? 1) - 1} times`;
   const again = turns ? [t`${once.length + 1}. Go the same way ${more} more: ${turns.loop}.`] : [];

@@ -1,4 +1,5 @@
 import { t } from '../../words/language';
+import { sayTerm } from '../../words/said';
 import { roundCount, type Fabric } from '../../fabric/fabric';
 import { turn, wrapAngle } from '../../shape/azimuth';
 import { radiusAt, upOf, type FaceFrame } from '../frame/faceFrame';
@@ -17,7 +18,7 @@ function stitchWords(stitches: number): string {
   const halves = Math.round(Math.abs(stitches) * 2);
   const whole = Math.floor(halves / 2);
   const number = halves % 2 === 0 ? String(whole) : `${whole === 0 ? '' : whole}½`;
-  return halves === 1 ? t`half a stitch` : `${number} ${halves === 2 ? 'stitch' : 'stitches'}`;
+  return halves === 1 ? t`half a stitch` : `${number} ${halves === 2 ? t`stitch` : t`stitches`}`;
 }
 
 /** From this share of a stitch on a way to the side is worth saying. */
@@ -47,7 +48,7 @@ export function landmarkWords(form: PartForm, line: number): string[] {
     const named = (at: number) =>
       landmark === 'colour change' && found.length > 1
         ? t`the change to ${newColour(fabric, at)}`
-        : t`the ${landmark}`;
+        : t`the ${sayTerm(landmark)}`;
     return found.map((at) => ({ at, name: named(at) }));
   });
   const nearest = seen.sort((a, b) => Math.abs(a.at - line) - Math.abs(b.at - line)).slice(0, 2);
@@ -107,7 +108,9 @@ function downFromEyes(frame: FaceFrame, feature: FeaturePlacement, eyes: Feature
     return t`, then ${stitchWords(stitches)} ${stitches > 0 ? t`towards the middle` : t`outwards`}`;
   };
   const ends = units.length > 1 ? innerEnds(units, left, right) : endsOf(units[0], left, right);
-  return ends.map((end) => t`from the ${end.post.side} eye’s hole ${vertical}${sideways(end)}: ${end.what}`);
+  return ends.map(
+    (end) => t`from the ${sayTerm(end.post.side)} eye’s hole ${vertical}${sideways(end)}: ${end.what}`,
+  );
 }
 
 const nearer = (a: number, b: number, to: number) =>
@@ -118,7 +121,7 @@ function innerEnds(units: readonly FeatureUnit[], left: FeatureUnit, right: Feat
   return units.map(({ side, from, to, fromAzimuth, toAzimuth }) => ({
     post: side === 'left' ? left : right,
     azimuth: nearer(fromAzimuth, toAzimuth, side === 'left' ? right.azimuth : left.azimuth),
-    what: from === to ? t`the ${side} one` : t`the inner end of the ${side} one`,
+    what: from === to ? t`the ${sayTerm(side)} one` : t`the inner end of the ${sayTerm(side)} one`,
   }));
 }
 
@@ -155,10 +158,10 @@ function acrossFromEyes(frame: FaceFrame, { units }: FeaturePlacement, eyes: Fea
     const stepMm = (turn * radiusAt(form, end.line)) / Math.max(1, roundCount(form.fabric, end.line + 1));
     const rise = frame.higherMm(startOf(post), end) / Math.max(0.001, stepMm);
     const way = [
-      across > 0 ? `${rounds(across)} ${inward ? t`towards the middle` : 'outwards'}` : '',
-      Math.abs(rise) >= seenFrom ? `${stitchWords(rise)} ${rise > 0 ? 'up' : 'down'}` : '',
+      across > 0 ? `${rounds(across)} ${inward ? t`towards the middle` : t`outwards`}` : '',
+      Math.abs(rise) >= seenFrom ? `${stitchWords(rise)} ${rise > 0 ? t`up` : t`down`}` : '',
     ].filter(Boolean);
     const told = way.length > 0 ? way.join(t`, then `) : t`nowhere: it shares that hole`;
-    return [t`from the ${post.side} eye’s hole ${told}`];
+    return [t`from the ${sayTerm(post.side)} eye’s hole ${told}`];
   });
 }

@@ -1,4 +1,5 @@
 import { t } from '../../words/language';
+import { sayTerm } from '../../words/said';
 import type { Fabric } from '../../fabric/fabric';
 import { hangingMm, knotMm, type SurfaceLine } from '../resolve/surfaceLine';
 import { sizeWords, yarnWords } from '../../words/measures';
@@ -27,7 +28,7 @@ export function lineHeading(
     // Towards the start a line ends under its round, towards the end over it.
     const at = over === 'start' ? 0 : -1;
     const [from, to] = [label[first.line + at], label[last.line + at]];
-    return t`${name} from round ${from} at the ${along}, over the ${over}, to round ${to} at the ${until}`;
+    return t`${name} from round ${from} at the ${sayTerm(along)}, over the ${sayTerm(over)}, to round ${to} at the ${sayTerm(until)}`;
   }
   const [from, to] = goesOut
     ? [label[first.line - 1], label[last.line]]

@@ -1,4 +1,5 @@
 import { t } from '../../words/language';
+import { sayTerm } from '../../words/said';
 import type { Fabric } from '../../fabric/fabric';
 import type { Seat } from '../frame/pair';
 import type { FeaturePlacement } from '../resolve/placement';
@@ -38,7 +39,7 @@ export function markerPlan(fabric: Fabric, features: readonly FeaturePlacement[]
     if (kind === 'sculpting' || rule.vertical?.by === 'start') continue;
     for (const { side, from, to, fromLine, toLine } of units) {
       const one = kind === 'eyes' && !rule.embroidered ? 'eye' : id;
-      const name = side === 'middle' ? id : `${side} ${one}`;
+      const name = side === 'middle' ? sayTerm(id) : t`${sayTerm(side)} ${sayTerm(one)}`;
       put(fromLine, from, seat, name);
       if (to !== from || toLine !== fromLine) put(toLine, to, seat, name);
     }
@@ -56,7 +57,7 @@ export function markerPlan(fabric: Fabric, features: readonly FeaturePlacement[]
 export function markWords(marks: readonly Mark[]): string {
   const each = marks.map(
     ({ stitch, seat, what }) =>
-      `${seat === 'foot' ? 'stitch' : t`the gap after stitch`} ${stitch} (${what.join(', ')})`,
+      `${seat === 'foot' ? t`stitch` : t`the gap after stitch`} ${stitch} (${what.join(', ')})`,
   );
   return each.length > 1 ? t`${each.slice(0, -1).join(', ')} and ${each.at(-1)}` : (each[0] ?? '');
 }

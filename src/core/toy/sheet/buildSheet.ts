@@ -1,4 +1,5 @@
 import { t } from '../../words/language';
+import { sayTerm } from '../../words/said';
 import { rowEdges } from '../../fabric/edges';
 import { sizeOfPart } from '../stuffedPart';
 import { colourJogs } from '../../fabric/jogs';
@@ -191,7 +192,7 @@ function placedEyes({ form }: PartAnalysis, eyes: FeaturePlacement): SheetPart['
   const directions = eyeDirections(form, eyes);
   const colours = eyeColourCheck(form, eyes);
   const rounds = eyes.rule.lying ? ' rounds' : '';
-  const climb = t`A spiral climbs: the ${eyes.lower} eye sits ${fineSizeWords(eyes.levelMm)} lower. Tilt the piece by that when you join it.`;
+  const climb = t`A spiral climbs: the ${sayTerm(eyes.lower)} eye sits ${fineSizeWords(eyes.levelMm)} lower. Tilt the piece by that when you join it.`;
   return {
     heading: t`${eyes.rule.sizeMm} mm eyes ${address.gap}, ${address.holes}, ${address.showing}`,
     sentences: [
@@ -200,7 +201,7 @@ function placedEyes({ form }: PartAnalysis, eyes: FeaturePlacement): SheetPart['
       ...landmarkSentences(form, eyes),
       directions.check,
       ...(colours ? [colours] : []),
-      t`Post to post ${eyes.apart}${rounds}; ${sizeWords(eyes.surfaceMm)} around the face, ${sizeWords(eyes.straightMm)} straight across.`,
+      t`Post to post ${eyes.apart}${sayTerm(rounds)}; ${sizeWords(eyes.surfaceMm)} around the face, ${sizeWords(eyes.straightMm)} straight across.`,
       ...(eyes.lower && !eyes.rule.lying ? [climb] : []),
     ],
   };

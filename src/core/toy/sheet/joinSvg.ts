@@ -1,3 +1,4 @@
+import { t } from '../../words/language';
 import { pictureWidth, wordsHeight, type JoinPicture, type PictureMark } from '../../join/joinPicture';
 import { escapedHtml } from './escaped';
 
@@ -13,7 +14,7 @@ function markSvg(mark: PictureMark): string {
 
 /** One join drawn in black on white, for paper. */
 export const joinSvg = ({ height, marks, says }: JoinPicture, name: string): string =>
-  `<figure class="join"><svg role="img" aria-label="${escapedHtml(name)}, how it is joined" viewBox="0 0 ${pictureWidth} ${n(height)}" xmlns="http://www.w3.org/2000/svg">${marks.map(markSvg).join('')}</svg><figcaption>${escapedHtml(says)}</figcaption></figure>`;
+  `<figure class="join"><svg role="img" aria-label="${escapedHtml(name)}${t`, how it is joined`}" viewBox="0 0 ${pictureWidth} ${n(height)}" xmlns="http://www.w3.org/2000/svg">${marks.map(markSvg).join('')}</svg><figcaption>${escapedHtml(says)}</figcaption></figure>`;
 
 /** How such a drawing looks on paper. */
 export const joinCss = `

@@ -1,4 +1,4 @@
-import { t } from '../../words/language';
+import { spoken, t } from '../../words/language';
 import type { FabricMap } from '../../shape/map';
 import type { Sheet, SheetMap, SheetPart } from './buildSheet';
 import { escapedHtml } from './escaped';
@@ -39,7 +39,7 @@ export function mapSvg(
     )
     .join('');
   return (
-    `<svg class="sheet-map" role="img" aria-label="${escapedHtml(name)}: the fabric unrolled, with the eyes" viewBox="${n(-width / 2)} -6 ${n(width)} ${n(map.height + (lying ? 20 : 12))}" xmlns="http://www.w3.org/2000/svg">` +
+    `<svg class="sheet-map" role="img" aria-label="${escapedHtml(name)}${t`: the fabric unrolled, with the eyes`}" viewBox="${n(-width / 2)} -6 ${n(width)} ${n(map.height + (lying ? 20 : 12))}" xmlns="http://www.w3.org/2000/svg">` +
     `<path d="M${n(map.middle)} -4V${n(map.height + 4)}" class="front"/><path class="stitches" d="${strokes(map)}"/><path class="needle" d="${stitched.map(({ x1, y1, x2, y2 }) => `M${n(x1)} ${n(y1)}L${n(x2)} ${n(y2)}`).join('')}"/><g class="eyes">${circles}</g><g class="numbers">${numbers.join('')}</g></svg>`
   );
 }
@@ -49,11 +49,11 @@ function partHtml(part: SheetPart): string {
     line.kind === 'marks'
       ? `<tr class="marks"><td colspan="3">${escapedHtml(line.text)}</td></tr>`
       : line.kind === 'round'
-        ? `<tr${line.wrong ? ' class="wrong"' : ''}><th scope="row">${line.label}</th><td>${escapedHtml(line.text)}${line.wrong ? t` <em>does not add up</em>` : ''}</td><td class="count">${line.count}</td></tr>`
+        ? `<tr${line.wrong ? ' class="wrong"' : ''}><th scope="row">${line.label}</th><td>${escapedHtml(line.text)}${line.wrong ? ` <em>${t`does not add up`}</em>` : ''}</td><td class="count">${line.count}</td></tr>`
         : `<tr class="stop"><td colspan="3"><strong>${line.title}.</strong> ${line.lastCall}${line.acts.map((act) => `<p><strong>${act.name}.</strong> ${escapedHtml(act.why)}</p>`).join('')}</td></tr>`,
   );
   return (
-    `<section><h2>${escapedHtml(part.name)}${part.make > 1 ? t` <small>make ${part.make}</small>` : ''}</h2><p>${part.facts.map(escapedHtml).join(' · ')}.</p>` +
+    `<section><h2>${escapedHtml(part.name)}${part.make > 1 ? ` <small>${t`make ${part.make}`}</small>` : ''}</h2><p>${part.facts.map(escapedHtml).join(' · ')}.</p>` +
     part.placed
       .map(
         ({ heading, sentences }) =>
@@ -61,13 +61,13 @@ function partHtml(part: SheetPart): string {
       )
       .join('') +
     (part.map ? mapSvg(part.map, part.name) : '') +
-    `<table><thead><tr><th scope="col">Round</th><th scope="col">Work</th><th scope="col">Stitches</th></tr></thead><tbody>${lines.join('')}</tbody></table>` +
-    (part.closing ? `<p><strong>Closing.</strong> ${escapedHtml(part.closing)}</p>` : '') +
+    `<table><thead><tr><th scope="col">${t`Round`}</th><th scope="col">${t`Work`}</th><th scope="col">${t`Stitches`}</th></tr></thead><tbody>${lines.join('')}</tbody></table>` +
+    (part.closing ? `<p><strong>${t`Closing`}.</strong> ${escapedHtml(part.closing)}</p>` : '') +
     (part.assembly.length > 0
-      ? `<h3>As written</h3><ul>${part.assembly.map((line) => `<li>${escapedHtml(line)}</li>`).join('')}</ul>`
+      ? `<h3>${t`As written`}</h3><ul>${part.assembly.map((line) => `<li>${escapedHtml(line)}</li>`).join('')}</ul>`
       : '') +
     (part.open.length > 0
-      ? `<h3>Still to settle</h3><ul>${part.open.map((line) => `<li>${escapedHtml(line)}</li>`).join('')}</ul>`
+      ? `<h3>${t`Still to settle`}</h3><ul>${part.open.map((line) => `<li>${escapedHtml(line)}</li>`).join('')}</ul>`
       : '') +
     '</section>'
   );
@@ -94,7 +94,7 @@ function joinsHtml({ joins }: Sheet): string {
     ({ heading, name, picture, sentences }) =>
       `<div class="answer"><p><strong>${escapedHtml(heading)}</strong></p>${picture ? joinSvg(picture, name) : ''}<ul>${sentences.map((sentence) => `<li>${escapedHtml(sentence)}</li>`).join('')}</ul></div>`,
   );
-  return `<section><h2>Putting it together</h2>${answers.join('')}</section>`;
+  return `<section><h2>${t`Putting it together`}</h2>${answers.join('')}</section>`;
 }
 
 function listHtml(heading: string, kind: 'ul' | 'ol', lines: readonly string[]): string {
@@ -111,15 +111,15 @@ export function sheetBody(sheet: Sheet): string {
     sheet.parts.map(partHtml).join('') +
     joinsHtml(sheet) +
     (sheet.notes.length > 0
-      ? `<section><h2>Notes</h2><ul>${sheet.notes.map((note) => `<li>${escapedHtml(note)}</li>`).join('')}</ul></section>`
+      ? `<section><h2>${t`Notes`}</h2><ul>${sheet.notes.map((note) => `<li>${escapedHtml(note)}</li>`).join('')}</ul></section>`
       : '') +
-    `<section><h2>Take care</h2><ul>${sheet.cautions.map((caution) => `<li>${escapedHtml(caution)}</li>`).join('')}</ul></section></article>`
+    `<section><h2>${t`Take care`}</h2><ul>${sheet.cautions.map((caution) => `<li>${escapedHtml(caution)}</li>`).join('')}</ul></section></article>`
   );
 }
 
 /** What stands on paper, as a page of its own with its styles. */
 export const pageHtml = (title: string, body: string): string =>
-  `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escapedHtml(title)}</title><style>body{margin:16px}${sheetCss}</style></head><body>${body}</body></html>\n`;
+  `<!doctype html><html lang="${spoken()}"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escapedHtml(title)}</title><style>body{margin:16px}${sheetCss}</style></head><body>${body}</body></html>\n`;
 
 /** The sheet as a page of its own. */
 export const sheetHtml = (sheet: Sheet): string => pageHtml(sheet.title, sheetBody(sheet));

@@ -23,11 +23,11 @@ function partMarkdown(part: SheetPart): string[] {
   }
   for (const { heading, sentences } of part.placed)
     out.push('', `### ${escapedMarkdown(heading)}`, '', ...sentences.map((sentence) => `- ${sentence}`));
-  if (part.closing) out.push('', '### Closing', '', part.closing);
+  if (part.closing) out.push('', `### ${t`Closing`}`, '', part.closing);
   if (part.assembly.length > 0)
-    out.push('', t`### As written`, '', ...part.assembly.map((line) => `- ${escapedMarkdown(line)}`));
+    out.push('', `### ${t`As written`}`, '', ...part.assembly.map((line) => `- ${escapedMarkdown(line)}`));
   if (part.open.length > 0)
-    out.push('', t`### Still to settle`, '', ...part.open.map((line) => `- ${escapedMarkdown(line)}`));
+    out.push('', `### ${t`Still to settle`}`, '', ...part.open.map((line) => `- ${escapedMarkdown(line)}`));
   return [...out, ''];
 }
 
@@ -40,16 +40,16 @@ export function sheetMarkdown(sheet: Sheet): string {
     '',
   ];
   if (sheet.needs.length > 0)
-    out.push(t`## You need`, '', ...sheet.needs.map((need) => `- ${escapedMarkdown(need)}`), '');
+    out.push(`## ${t`You need`}`, '', ...sheet.needs.map((need) => `- ${escapedMarkdown(need)}`), '');
   if (sheet.order.length > 0)
     out.push(
-      t`## Order of work`,
+      `## ${t`Order of work`}`,
       '',
       ...sheet.order.map((step, i) => `${i + 1}. ${escapedMarkdown(step)}`),
       '',
     );
   for (const part of sheet.parts) out.push(...partMarkdown(part));
-  if (sheet.joins.length > 0) out.push(t`## Putting it together`, '');
+  if (sheet.joins.length > 0) out.push(`## ${t`Putting it together`}`, '');
   for (const { heading, sentences } of sheet.joins)
     out.push(
       `### ${escapedMarkdown(heading)}`,
@@ -58,7 +58,7 @@ export function sheetMarkdown(sheet: Sheet): string {
       '',
     );
   if (sheet.notes.length > 0)
-    out.push('## Notes', '', ...sheet.notes.map((note) => `- ${escapedMarkdown(note)}`), '');
-  out.push(t`## Take care`, '', ...sheet.cautions.map((caution) => `- ${escapedMarkdown(caution)}`), '');
+    out.push(`## ${t`Notes`}`, '', ...sheet.notes.map((note) => `- ${escapedMarkdown(note)}`), '');
+  out.push(`## ${t`Take care`}`, '', ...sheet.cautions.map((caution) => `- ${escapedMarkdown(caution)}`), '');
   return out.join('\n').replace(/\n{3,}/g, '\n\n');
 }

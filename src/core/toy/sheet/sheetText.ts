@@ -13,7 +13,7 @@ export function sheetText(sheet: Sheet): string {
     for (const line of part.lines) {
       if (line.kind === 'round')
         out.push(
-          `${line.label.padEnd(8)} ${line.text}  [${line.count}]${line.wrong ? t`  does not add up` : ''}`,
+          `${line.label.padEnd(8)} ${line.text}  [${line.count}]${line.wrong ? `  ${t`does not add up`}` : ''}`,
         );
       else if (line.kind === 'marks') out.push(`   ${line.text}`);
       else {
@@ -25,17 +25,19 @@ export function sheetText(sheet: Sheet): string {
     for (const { heading, sentences } of part.placed)
       out.push('', heading, ...sentences.map((sentence) => `  ${sentence}`));
     if (part.closing) out.push('', part.closing);
-    if (part.assembly.length > 0) out.push('', t`As written:`, ...part.assembly.map((line) => `  ${line}`));
-    if (part.open.length > 0) out.push('', t`Still to settle:`, ...part.open.map((line) => `  ${line}`));
+    if (part.assembly.length > 0)
+      out.push('', `${t`As written`}:`, ...part.assembly.map((line) => `  ${line}`));
+    if (part.open.length > 0) out.push('', `${t`Still to settle`}:`, ...part.open.map((line) => `  ${line}`));
     out.push('');
   }
   if (sheet.order.length > 0)
-    out.push(t`ORDER OF WORK`, '', ...sheet.order.map((step, i) => `${i + 1}. ${step}`), '');
-  if (sheet.needs.length > 0) out.push(t`YOU NEED`, '', ...sheet.needs.map((need) => `  ${need}`), '');
-  if (sheet.joins.length > 0) out.push(t`PUTTING IT TOGETHER`, '');
+    out.push(t`Order of work`.toUpperCase(), '', ...sheet.order.map((step, i) => `${i + 1}. ${step}`), '');
+  if (sheet.needs.length > 0)
+    out.push(t`You need`.toUpperCase(), '', ...sheet.needs.map((need) => `  ${need}`), '');
+  if (sheet.joins.length > 0) out.push(t`Putting it together`.toUpperCase(), '');
   for (const { heading, sentences } of sheet.joins)
     out.push(heading, ...sentences.map((sentence) => `  ${sentence}`), '');
-  if (sheet.notes.length > 0) out.push(t`Notes:`, ...sheet.notes.map((note) => `  ${note}`), '');
+  if (sheet.notes.length > 0) out.push(`${t`Notes`}:`, ...sheet.notes.map((note) => `  ${note}`), '');
   out.push(...sheet.cautions, '');
   return out.join('\n').replace(/\n{3,}/g, '\n\n');
 }

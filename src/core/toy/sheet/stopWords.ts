@@ -1,4 +1,5 @@
 import { t } from '../../words/language';
+import { sayTerm } from '../../words/said';
 import type { Act, ActKind } from '../../plan/acts';
 import type { StopPlan } from '../../plan/stops';
 
@@ -28,7 +29,8 @@ export const bulksOf = ({ stops }: StopPlan): number =>
  * @param bulks how often the part is filled
  */
 export function actTitle({ act, feature, part, fills }: Act, bulks: number): string {
-  if (act === 'embroider') return t`Stitch the ${feature ?? t`face`}`;
+  if (act === 'embroider')
+    return t`Stitch the ${feature === null || feature === undefined ? t`face` : sayTerm(feature)}`;
   if (act === 'put-in') return t`Put the ${feature ?? t`thing`} in`;
   if (act === 'work-in') return t`Have the ${part ?? t`part`} ready`;
   if (act === 'pull-through') return t`Pull the ${part ?? t`part`} through`;

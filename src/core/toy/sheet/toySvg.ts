@@ -37,7 +37,7 @@ function viewSvg(toy: ToyAnalysis, yaw: number): string {
 export function toySvg(toy: ToyAnalysis, yaws: readonly number[]): string {
   if (toy.parts.every(({ fabric }) => fabric.rounds === 0)) return '';
   const name = escapedHtml(toy.pattern.header.name ?? toy.parts[0]?.source.name ?? t`The toy`);
-  return `<figure class="toy" role="img" aria-label="${name}, put together">${yaws.map((yaw) => viewSvg(toy, yaw)).join('')}</figure>`;
+  return `<figure class="toy" role="img" aria-label="${t`${name}, put together`}">${yaws.map((yaw) => viewSvg(toy, yaw)).join('')}</figure>`;
 }
 
 /** How such drawings and photos look on paper. */

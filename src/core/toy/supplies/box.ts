@@ -1,3 +1,5 @@
+import { t } from '../../words/language';
+import { sayTerm } from '../../words/said';
 import type { MakingList } from '../../supplies/makingList';
 import type { BuyNeed } from './toBuy';
 
@@ -54,7 +56,10 @@ export function boxUnit(key: string): Unit {
 function boxWords(key: string): string {
   const [, name, what] = /^yarn ([^,]+), (.+)$/.exec(key) ?? [];
   if (name && what) return `${name} (${what})`;
-  return key === 'thread' ? 'Thread for stitching' : key.charAt(0).toUpperCase() + key.slice(1);
+  if (key === 'thread') return t`Thread for stitching`;
+  const [kind = key, ...size] = key.split(', ');
+  const called = [sayTerm(kind), ...size].join(', ');
+  return called.charAt(0).toUpperCase() + called.slice(1);
 }
 
 /**

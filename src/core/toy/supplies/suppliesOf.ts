@@ -1,4 +1,5 @@
 import { t } from '../../words/language';
+import { sayTerm } from '../../words/said';
 import { washerMm } from '../../place/rule/hardware';
 import { hasPost } from '../../place/rule/rule';
 import type { ToyAnalysis } from '../analysis';
@@ -45,6 +46,12 @@ export interface Supplies {
   uncounted: string[];
   tails: TailNeed[];
 }
+
+/** What comes by the piece as it is said to the maker: `safety eye`, `felt for cheeks`. */
+export const pieceName = (kind: string): string => {
+  const [what, forWhat] = kind.split(' for ').map(sayTerm);
+  return forWhat ? t`${what} for ${forWhat}` : (what ?? kind);
+};
 
 function hardwareOf({ parts }: ToyAnalysis): HardwareNeed[] {
   const needs = new Map<string, HardwareNeed>();
@@ -145,7 +152,8 @@ export function supplyLines(
     ),
     ...(stuffingG > 0 ? [t`Stuffing: about ${weightWords(stuffingG * more, 0, Math.ceil)}`] : []),
     ...hardware.map(
-      ({ kind, sizeMm, count }) => `${count} × ${kind}${sizeMm > 0 ? t`, ${tenth(sizeMm)} mm` : ''}`,
+      ({ kind, sizeMm, count }) =>
+        `${count} × ${pieceName(kind)}${sizeMm > 0 ? t`, ${tenth(sizeMm)} mm` : ''}`,
     ),
     ...(threadM > 0 ? [t`Thread for stitching: ${yarnWords(threadM * more, 1)}`] : []),
     ...uncounted.map((what) => t`Not counted: the yarn of the ${what}, which depends on how tall it grows`),

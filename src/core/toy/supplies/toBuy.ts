@@ -3,7 +3,7 @@ import { unparse } from 'papaparse';
 import { minutesOfAll } from '../../plan/time';
 import type { MakingList } from '../../supplies/makingList';
 import type { ToyAnalysis } from '../analysis';
-import { suppliesOf, type HardwareNeed, type YarnNeed } from './suppliesOf';
+import { pieceName, suppliesOf, type HardwareNeed, type YarnNeed } from './suppliesOf';
 import { number, weightWords, yarnWords } from '../../words/measures';
 
 /** A toy of the list, worked out. */
@@ -56,7 +56,7 @@ function yarnLine({ name, kind }: YarnNeed, { id, name: toy }: ToMake): { key: s
 
 function pieceLine({ kind, sizeMm }: HardwareNeed): { key: string; words: string } {
   const size = sizeMm > 0 ? `, ${Math.round(sizeMm * 10) / 10} mm` : '';
-  return { key: `${kind}${size}`, words: `${kind}${size}` };
+  return { key: `${kind}${size}`, words: `${pieceName(kind)}${size}` };
 }
 
 const inUnit: Readonly<Record<Unit, (amount: number) => number>> = {

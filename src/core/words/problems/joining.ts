@@ -1,4 +1,5 @@
 import { t } from '../language';
+import { sayTerm } from '../said';
 import { agree, low, plural, some } from '../counted';
 import type { NoFacts, Words } from './words';
 import { cutWords, sizeWords } from '../measures';
@@ -135,7 +136,8 @@ function flatWords(sewn: FlatSewn | null): string {
   if (!sewn)
     return t`its middle is placed, and its outline is not known. Pin it all round, then sew it down.`;
   const { by, count, upper } = sewn;
-  if (by !== 'outline') return t`it is sewn by its ${by}, ${plural(count, 'stitch')}, and free otherwise.`;
+  if (by !== 'outline')
+    return t`it is sewn by its ${sayTerm(by)}, ${plural(count, 'stitch')}, and free otherwise.`;
   return t`it is sewn down around its outline, ${plural(count, 'stitch')}, its row ${upper} up. Where it should be otherwise, write “by its last row”, or say whether it starts at the top or the bottom.`;
 }
 
@@ -153,25 +155,25 @@ export const joiningWords: Words<JoiningFacts> = {
   'join-where': ({ piece, wall }) =>
     t`The text joins the ${low(piece)} to the ${low(wall)} and does not say on which round. Write it: “on round 20”.`,
   'join-wall': ({ piece, wall }) =>
-    t`Nothing says what the ${low(piece)} ${agree(piece, 'is', 'are')} sewn to: the ${low(wall)} is taken. Write “to the ${low(wall)}” to settle it.`,
+    t`Nothing says what the ${low(piece)} ${agree(piece, t`is`, t`are`)} sewn to: the ${low(wall)} is taken. Write “to the ${low(wall)}” to settle it.`,
   'join-what': () =>
     t`This sentence names what something is joined to, and not what. Name the part that goes there.`,
   'join-no-rounds': ({ piece }) =>
-    t`The ${low(piece)} ${agree(piece, 'is', 'are')} joined, and the text has no round of ${agree(piece, 'it', 'them')}: where ${agree(piece, t`it goes`, t`they go`)} is not worked out. Write how ${agree(piece, t`it is`, t`they are`)} worked.`,
+    t`The ${low(piece)} ${agree(piece, t`is`, t`are`)} joined, and the text has no round of ${agree(piece, t`it`, t`them`)}: where ${agree(piece, t`it goes`, t`they go`)} is not worked out. Write how ${agree(piece, t`it is`, t`they are`)} worked.`,
   'join-two-rounds': ({ rounds }) =>
     t`This sentence names more than one place: it is not clear what round ${rounds.join(' and ')} is for. Write one sentence for each part.`,
   'join-row-missing': ({ piece, wall, what }) =>
     t`The ${low(piece)} should go by ${what}, and the ${low(wall)} has no such place.`,
   'join-waits': ({ piece, what }) =>
-    t`The ${low(piece)} ${agree(piece, 'is', 'are')} placed by the ${low(what)}, and where that goes is not known.`,
+    t`The ${low(piece)} ${agree(piece, t`is`, t`are`)} placed by the ${low(what)}, and where that goes is not known.`,
   'join-around': ({ piece, wall, count, isFlat }) =>
     isFlat
       ? t`Nothing says where across the ${low(wall)} the ${count === 1 ? '' : `${count} `}${some(piece, count)} ${count === 1 ? t`goes` : t`go`}. Write it: “in the middle”, “5 stitches from the middle”, or the stitch of each.`
       : t`Nothing says where around the ${low(wall)} the ${count === 1 ? '' : `${count} `}${some(piece, count)} ${count === 1 ? t`goes` : t`go`}. Write it: “on both sides”, “at the back”, “4 stitches from the front”, “evenly around”.`,
   'join-turn': ({ piece }) =>
-    t`Which way round the ${low(piece)} ${agree(piece, 'is', 'are')} turned is not clear there: ${agree(piece, t`its front looks`, t`their fronts look`)} that way already, or straight away from it. Write “clockwise” or “anticlockwise”, as you look at ${agree(piece, 'it', 'them')} from outside.`,
+    t`Which way round the ${low(piece)} ${agree(piece, t`is`, t`are`)} turned is not clear there: ${agree(piece, t`its front looks`, t`their fronts look`)} that way already, or straight away from it. Write “clockwise” or “anticlockwise”, as you look at ${agree(piece, t`it`, t`them`)} from outside.`,
   'stance-unused': ({ piece, words }) =>
-    t`“${words}” is not followed for the ${low(piece)}: joined in this way ${agree(piece, t`it stands`, t`they stand`)} as the round or the edge does; what is flat turns by degrees, not by stitches. Pin ${agree(piece, 'it', 'them')}, look from every side, then sew.`,
+    t`“${words}” is not followed for the ${low(piece)}: joined in this way ${agree(piece, t`it stands`, t`they stand`)} as the round or the edge does; what is flat turns by degrees, not by stitches. Pin ${agree(piece, t`it`, t`them`)}, look from every side, then sew.`,
   'units-mirrored': ({ piece, where }) => {
     const says = where.map(({ round, grows, stitch, mirrored }) =>
       grows
@@ -187,15 +189,15 @@ export const joiningWords: Words<JoiningFacts> = {
   'join-side': ({ piece, said }) =>
     t`The text calls it the ${said} one, and as one looks at the toy’s front the ${low(piece)} is on the other side. Say where round 1 is (Start: top or bottom), or change the side or the stitch.`,
   'join-unworked': ({ piece, what }) =>
-    t`Where the ${low(piece)} ${agree(piece, 'is', 'are')} joined is not worked out: the ${low(what)} lies on its side or is flat. On one that lies, say the round, and the stitch of each, “evenly”, “at the front”, “at the back”, “on the top” or “on the bottom”; on a flat one the row, and “in the middle” or the stitch. Or pin it, look from every side, then sew.`,
+    t`Where the ${low(piece)} ${agree(piece, t`is`, t`are`)} joined is not worked out: the ${low(what)} lies on its side or is flat. On one that lies, say the round, and the stitch of each, “evenly”, “at the front”, “at the back”, “on the top” or “on the bottom”; on a flat one the row, and “in the middle” or the stitch. Or pin it, look from every side, then sew.`,
   'join-no-wall': ({ piece }) =>
-    t`Nothing says what the ${low(piece)} ${agree(piece, 'is', 'are')} joined to.`,
+    t`Nothing says what the ${low(piece)} ${agree(piece, t`is`, t`are`)} joined to.`,
   'join-flat': ({ piece, sewn }) => t`The ${low(piece)} is a flat piece: ${flatWords(sewn)}`,
   'join-flat-how': ({ piece }) =>
     t`The ${low(piece)} is a flat piece, and nothing says how it is sewn on. Write “all round its edge”, “by its last row” or “by its first row”.`,
   'join-point': ({ piece, wall, what }) =>
     what === 'none'
-      ? t`The ${low(piece)} ${agree(piece, 'comes', 'come')} to no point: neither end of it is narrow or drawn together. Say on which round ${agree(piece, t`it goes`, t`they go`)}, and which edge is sewn.`
+      ? t`The ${low(piece)} ${agree(piece, t`comes`, t`come`)} to no point: neither end of it is narrow or drawn together. Say on which round ${agree(piece, t`it goes`, t`they go`)}, and which edge is sewn.`
       : t`The point of the ${low(piece)} should lie at the middle, and it is not said of what. Write “at the middle of the crown”, “of the start” or “of the end” of the ${low(wall)}.`,
   'join-strand': ({ piece }) =>
     t`The ${low(piece)} is a strand: it is fastened by one end, at the place that is given, and hangs free.`,
@@ -217,9 +219,9 @@ export const joiningWords: Words<JoiningFacts> = {
   'join-strung': ({ count, lengthMm, threadMm }) =>
     t`${plural(count, 'piece')} on one thread, about ${sizeWords(lengthMm)} from end to end: take ${cutWords(threadMm)} of strong thread, doubled. Knot it before the first and behind the last, and beside each that should stay in its place. A thread is a cord: keep it short, and not on a toy for small children.`,
   'join-through': ({ piece, wall, insideMm, outMm }) =>
-    t`The ${low(piece)} ${agree(piece, 'passes', 'pass')} through the ${low(wall)}: about ${sizeWords(insideMm)} are inside, ${sizeWords(outMm)} hang out on each side. Pull it through before stuffing, and catch it with a stitch on each side.`,
+    t`The ${low(piece)} ${agree(piece, t`passes`, t`pass`)} through the ${low(wall)}: about ${sizeWords(insideMm)} are inside, ${sizeWords(outMm)} hang out on each side. Pull it through before stuffing, and catch it with a stitch on each side.`,
   'through-short': ({ piece, wall, insideMm }) =>
-    t`The ${low(piece)} ${agree(piece, 'is', 'are')} too short: the ${low(wall)} is about ${sizeWords(insideMm)} across there. Make it longer, or pull it through where the ${low(wall)} is narrower.`,
+    t`The ${low(piece)} ${agree(piece, t`is`, t`are`)} too short: the ${low(wall)} is about ${sizeWords(insideMm)} across there. Make it longer, or pull it through where the ${low(wall)} is narrower.`,
   'fit-depth': ({ piece, wall }) =>
     t`Nothing says how far the ${low(wall)} goes into the ${low(piece)}. Write it: “2 rounds deep”, or the round an edge is sewn to and of what: “at round 8 of the ${low(wall)}”.`,
   'fit-width': ({ piece, wall, edge, round, count, isNarrow, better }) =>

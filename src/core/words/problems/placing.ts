@@ -1,4 +1,5 @@
 import { t } from '../language';
+import { sayTerm } from '../said';
 import { agree, between, mm, plural } from '../counted';
 import type { Words } from './words';
 
@@ -104,8 +105,8 @@ export interface PlacingFacts {
     | { why: 'past'; round: number; rounds: number };
 }
 
-const goes = (name: string): string => agreeing(name, 'goes', 'go');
-const are = (name: string): string => agreeing(name, 'is', 'are');
+const goes = (name: string): string => agreeing(name, t`goes`, t`go`);
+const are = (name: string): string => agreeing(name, t`is`, t`are`);
 const theyAre = (name: string): string => agreeing(name, t`It is`, t`They are`);
 const unsure = t`until you say`;
 
@@ -196,7 +197,7 @@ function notCentredWords({
 }: PlacingFacts['not-centred']): string {
   const middles = { face: t`the middle of the face`, front: t`the front`, line: t`the middle line` };
   const amount = isHalf ? t`half a` : t`${Math.round(missed * 100) / 100} of a`;
-  return t`The middle ${pair ? t`between` : t`of`} the ${name} falls ${amount} ${unit} ${side} of ${middles[of]}, ${mm(missMm)}.`;
+  return t`The middle ${pair ? t`between` : t`of`} the ${name} falls ${amount} ${unit} ${sayTerm(side)} of ${middles[of]}, ${mm(missMm)}.`;
 }
 
 function sameHoleWords(facts: PlacingFacts['same-hole']): string {
@@ -235,7 +236,7 @@ export const placingWords: Words<PlacingFacts> = {
   'how-far': ({ name, words, unit, direction, to }) =>
     t`“${words}” does not say how far: 1 ${unit} ${direction} the ${to} is taken for the ${name} ${unsure}.`,
   'as-usual': ({ name, open, filled }) =>
-    t`The sentence does not say ${open} the ${name} ${goes(name)}. As is usual: ${filled.join(', ')}.`,
+    t`The sentence does not say ${sayTerm(open)} the ${name} ${goes(name)}. As is usual: ${filled.join(', ')}.`,
   'eyes-where': whereWords,
   'feature-where': whereWords,
   'eyes-on-round': (facts) => onRoundWords(facts, t`On round`),
@@ -294,7 +295,7 @@ export const placingWords: Words<PlacingFacts> = {
     t`Stitches ${stitches.join(' and ')} put the front ${off} stitches beside the place opposite the round start. Everything else on this part goes by the eyes.`,
   'not-centred': notCentredWords,
   'not-level': ({ lower, lowerMm }) =>
-    t`The ${lower} eye's hole lies ${mm(lowerMm)} lower than the other: no two holes of these lines are nearer to level.`,
+    t`The ${sayTerm(lower)} eye's hole lies ${mm(lowerMm)} lower than the other: no two holes of these lines are nearer to level.`,
   'off-the-eyes': ({ name, offMm }) =>
     t`The ${name} and the eyes do not share a middle: they are ${mm(offMm)} off each other.`,
   'straddles-start': () =>

@@ -1,4 +1,5 @@
 import { t } from '../language';
+import { sayTerm } from '../said';
 import { low, plural } from '../counted';
 import { roundName, type RoundSaid, type Words } from './words';
 
@@ -39,7 +40,7 @@ export interface WorkingFacts {
 }
 
 function underName(under: Under): string {
-  if (typeof under === 'string') return t`the ${under}`;
+  if (typeof under === 'string') return t`the ${sayTerm(under)}`;
   return low(roundName(under));
 }
 
