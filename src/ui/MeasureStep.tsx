@@ -1,3 +1,4 @@
+import { t } from '../core/words/language';
 import { gramsInOunce, measures, metresInYard, mmInInch } from '../core/words/measures';
 import { NumberStep } from './NumberStep';
 
@@ -22,9 +23,9 @@ interface Shown {
 /** In what she measures instead; null where that is what the value is in. */
 function shownIn(unit: string): Shown | null {
   const { length, weight } = measures();
-  if (unit === 'mm' && length === 'inches') return { unit: 'inches', each: mmInInch, step: 0.125 };
-  if (unit === 'm' && length === 'inches') return { unit: 'yards', each: metresInYard, step: 1 };
-  if (unit === 'g' && weight === 'ounces') return { unit: 'ounces', each: gramsInOunce, step: 0.25 };
+  if (unit === 'mm' && length === 'inches') return { unit: t`inches`, each: mmInInch, step: 0.125 };
+  if (unit === 'm' && length === 'inches') return { unit: t`yards`, each: metresInYard, step: 1 };
+  if (unit === 'g' && weight === 'ounces') return { unit: t`ounces`, each: gramsInOunce, step: 0.25 };
   return null;
 }
 

@@ -56,10 +56,10 @@ export function arrangementWords(part: PartAnalysis, eyes: FeaturePlacement): { 
   const rise = rule.vertical?.by === 'stitches' ? rule.vertical : null;
   const risen =
     rise && rise.stitches > 0 ? `, ${rise.stitches} ${rise.direction === 'above' ? 'up' : 'down'}` : '';
-  const twoLines = lines.map((line) => `${label[line - 1]}|${label[line]}`).join(' and ');
+  const twoLines = lines.map((line) => `${label[line - 1]}|${label[line]}`).join(t` and `);
   const off = t`${tenthWords(Math.abs(missMm))} off`;
   return {
     words: rule.lying ? `${twoLines}${risen}` : t`${gap.join('|')}, ${apart} apart`,
-    off: Math.abs(missStitches) < 0.05 ? 'centred' : off,
+    off: Math.abs(missStitches) < 0.05 ? t`centred` : off,
   };
 }

@@ -37,7 +37,7 @@ export function compareToys(before: ToyAnalysis, after: ToyAnalysis): Change[] {
         eyes.units
           .map((unit) => unit.from)
           .sort((a, b) => a - b)
-          .join(' and ');
+          .join(t` and `);
       say(t`eyes across`, `${old.eyes.rule.sizeMm} mm`, `${part.eyes.rule.sizeMm} mm`);
       say(t`eyes, holes`, holes(old.eyes), holes(part.eyes));
       say(t`eyes apart`, sizeWords(old.eyes.surfaceMm), sizeWords(part.eyes.surfaceMm));

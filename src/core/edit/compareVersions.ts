@@ -52,7 +52,7 @@ function wholeOf(toy: ToyAnalysis): Map<string, string> {
         ] as const)
       : []),
     [
-      'stitches',
+      t`stitches`,
       `${toy.parts.reduce((sum, { source, fabric }) => sum + source.make * fabric.kind.length, 0)}`,
     ],
     [t`time by usual figures`, timeWords(minutesOfAll(toy.order.steps))],
@@ -89,10 +89,11 @@ function inRuns(changes: readonly Change[]): Change[] {
     if (goesOn) run.last = `${number}`;
     else runs.push({ ...change, first: `${number}`, last: `${number}` });
   }
-  return runs.map(({ first, last, ...change }) => ({
-    ...change,
-    what: first === last ? change.what : t`${change.what.replace(/ \d+$/, '')}s ${first} to ${last}`,
-  }));
+  return runs.map(({ first, last, ...change }) => {
+    if (first === last) return change;
+    const isRow = change.what === `${t`Row`} ${first}`;
+    return { ...change, what: isRow ? t`Rows ${first} to ${last}` : t`Rounds ${first} to ${last}` };
+  });
 }
 
 function placesOf(part: PartAnalysis): Map<string, string> {

@@ -68,7 +68,7 @@ function edgeWords({ path }: Join, { row, stitch }: Pin, names: readonly string[
   if (edges.length === 0) return '';
   if (names) return t`${edges.map(({ edge }) => names[edge - 1] ?? '').join(t` and `)} to `;
   const numbers = edges.map(({ edge }) => edge).join(t` and `);
-  return t`its ${edges.length === 1 ? t`stitch` : t`stitches`} ${numbers} to `;
+  return edges.length === 1 ? t`its stitch ${numbers} to ` : t`its stitches ${numbers} to `;
 }
 
 /** Each pin with the stitches it holds together: `top: its stitch 4 to round 6, stitch 9`. */
@@ -312,14 +312,20 @@ function stanceLines({ turned, path, kind, sentence: { stance } }: Join): string
     );
   }
   const held = [
-    droop === 0 ? '' : t`${degreesWords(droop)} ${droop > 0 ? t`lower` : t`higher`}`,
-    lean === 0 ? '' : t`${degreesWords(lean)} further ${lean > 0 ? t`forward` : t`back`}`,
+    droop === 0 ? '' : droop > 0 ? t`${degreesWords(droop)} lower` : t`${degreesWords(droop)} higher`,
+    lean === 0
+      ? ''
+      : lean > 0
+        ? t`${degreesWords(lean)} further forward`
+        : t`${degreesWords(lean)} further back`,
     spread === 0
       ? ''
-      : t`${degreesWords(spread)} further ${spread > 0 ? t`out to its side` : t`in to the middle`}`,
+      : spread > 0
+        ? t`${degreesWords(spread)} further out to its side`
+        : t`${degreesWords(spread)} further in to the middle`,
   ].filter((words) => words !== '');
   if (held.length > 0)
-    lines.push(t`Hold its far end ${held.join(' and ')} than straight off the fabric while you sew.`);
+    lines.push(t`Hold its far end ${held.join(t` and `)} than straight off the fabric while you sew.`);
   return lines;
 }
 
@@ -364,7 +370,8 @@ function wallDirections(join: Join, wall: JoinPart, toy: JoinedToy, names: reado
     return {
       ...said,
       pins: pinsSaid(join, wall, names),
-      address: t`around the ${centre?.along === 0 ? t`start` : t`end`} of the ${wallName}`,
+      address:
+        centre?.along === 0 ? t`around the start of the ${wallName}` : t`around the end of the ${wallName}`,
     };
   if (round === null || stitch === null)
     return { ...nothing, address: t`on the ${wallName}: where is not said yet` };

@@ -267,9 +267,11 @@ function spotPicture(join: Join, wall: JoinPart): JoinPicture | null {
 /** How a spot is looked at. About the very start or end there is no up: the front is below on a top, and above under a bottom. */
 function spotSays({ orientation }: JoinPart, { row, centre }: Join, isFlat: boolean): string {
   if (row !== null || !centre)
-    return t`Seen from outside${isFlat ? t` and laid flat` : ''}, up as the toy stands.`;
+    return isFlat
+      ? t`Seen from outside and laid flat, up as the toy stands.`
+      : t`Seen from outside, up as the toy stands.`;
   const isOnTop = centre.along <= 0 === (orientation.start === 'top');
-  return t`Looked at straight on, the front ${isOnTop ? t`below` : t`above`}.`;
+  return isOnTop ? t`Looked at straight on, the front below.` : t`Looked at straight on, the front above.`;
 }
 
 /** Further from a middle by so much. */
@@ -499,7 +501,9 @@ function throughPicture(
       words(
         x + (x < centreX ? -8 : 8),
         y + 16,
-        t`${i === 0 ? t`in` : t`out`}, stitch ${withHalf(i === 0 ? a.stitch : b.stitch)}`,
+        i === 0
+          ? t`in, stitch ${withHalf(i === 0 ? a.stitch : b.stitch)}`
+          : t`out, stitch ${withHalf(i === 0 ? a.stitch : b.stitch)}`,
       ),
     ]),
     words(middle.x, middle.y - 12, t`${sizeWords(insideMm ?? 0)} inside`),

@@ -191,7 +191,7 @@ export function rowOf(
   const away = awayFrom(wall, sentence.place, reach);
   const row = away === 0 ? said : Math.round(said + away);
   const isThere = row >= 1 && row <= wall.fabric.rounds;
-  return isThere ? row : missing(t`a round beyond its ${row < 1 ? t`start` : t`end`}`);
+  return isThere ? row : missing(row < 1 ? t`a round beyond its start` : t`a round beyond its end`);
 }
 
 /** How many rounds the middle lies from the round that is said: by an edge, so many above or below, directly beside it. */

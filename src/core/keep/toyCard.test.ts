@@ -20,6 +20,7 @@ test('a card says the name, what comes next, and how many parts there are', () =
   expect(toyCard(analyseToy(''))).toEqual({
     name: 'Toy without a name',
     next: 'Write the first round',
+    language: 'en',
     parts: 0,
     picture: null,
   });

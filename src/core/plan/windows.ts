@@ -182,7 +182,9 @@ function backedByDisc(isPair: boolean, discMm: number): string {
 function amountWords(grams: number): string {
   if (grams < 0.5) return t`A pinch.`;
   const handfuls = Math.max(1, Math.round(grams / handfulGrams));
-  return t`About ${weightWords(grams, grams < 3 ? 1 : 0)}: ${handfuls === 1 ? t`a handful` : t`${handfuls} handfuls`}.`;
+  return handfuls === 1
+    ? t`About ${weightWords(grams, grams < 3 ? 1 : 0)}: a handful.`
+    : t`About ${weightWords(grams, grams < 3 ? 1 : 0)}: ${handfuls} handfuls.`;
 }
 
 /** When one chamber can be filled. Rounds by index. */

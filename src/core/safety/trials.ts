@@ -34,7 +34,10 @@ export interface Trial {
 
 /** A thing that is pressed or sewn on, one post or piece of it. */
 export interface TriedFeature {
+  /** by which it is known on the record */
   name: string;
+  /** as it is said to the maker */
+  called: string;
   sizeMm: number;
 }
 
@@ -97,13 +100,13 @@ const wholeTrials = (isStuffed: boolean): Trial[] => [
  */
 export function trialsOf({ features, joins, isStuffed }: TriedToy, { figures }: RuleBook): Trial[] {
   const { pullN, pullSmallN, smallMm, pullSeconds, seamN, cylinderWidthMm, cylinderDepthMm } = figures;
-  const onFeatures = features.flatMap(({ name, sizeMm }): Trial[] => {
+  const onFeatures = features.flatMap(({ name, called, sizeMm }): Trial[] => {
     const forceN = sizeMm > 0 && sizeMm <= smallMm ? pullSmallN : pullN;
     return [
       {
         id: `pull ${name}`,
         kind: 'pull',
-        of: name,
+        of: called,
         how: pulled(forceN, pullSeconds),
         forceN,
         seconds: pullSeconds,
@@ -112,7 +115,7 @@ export function trialsOf({ features, joins, isStuffed }: TriedToy, { figures }: 
       {
         id: `twist ${name}`,
         kind: 'twist',
-        of: name,
+        of: called,
         how: t`Turn it half round one way, then the other, as far as fingers can. It must not loosen.`,
         forceN: null,
         seconds: pullSeconds,

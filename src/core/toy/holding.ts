@@ -1,3 +1,5 @@
+import { t } from '../words/language';
+import { sayTerm } from '../words/said';
 import { cutSentence } from '../notation/editText';
 import type { LineEdit } from '../notation/problem';
 import type { ReinforceSentence } from '../notation/sentence/reinforce';
@@ -88,7 +90,8 @@ function holdingOfFeature(
   book: RuleBook,
 ): Holding[] {
   const { id, kind, rule, units, needle } = feature;
-  const title = `${id.charAt(0).toUpperCase()}${id.slice(1)} of the ${part.source.name.toLowerCase()}`;
+  const called = sayTerm(id);
+  const title = t`${called.charAt(0).toUpperCase() + called.slice(1)} of the ${part.source.name.toLowerCase()}`;
   const mends = mendsOfFeature(part, feature);
   const named = { id: `${id} ${part.source.id}`, title, sewnPart: null };
   const isPressed = hasPost(rule);

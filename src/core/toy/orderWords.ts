@@ -33,10 +33,10 @@ function actText({ do: doing, after, about }: Step, part: PartAnalysis | undefin
 /** The rounds of a step: rows where they are, and where it goes on in rounds, both by name. */
 function workText({ from, to, indexes }: Step, part: PartAnalysis | undefined): string {
   const [first, last] = (indexes ?? []).map((index) => part?.fabric.row[index - 1] === 1);
-  const word = first ? t`Row` : t`Round`;
-  if (indexes?.[0] === indexes?.[1]) return `${word} ${from}`;
-  if (first !== last) return t`${word} ${from} to ${last ? t`row` : t`round`} ${to}`;
-  return t`${word}s ${from} to ${to}`;
+  if (indexes?.[0] === indexes?.[1]) return first ? t`Row ${from}` : t`Round ${from}`;
+  if (first && !last) return t`Row ${from} to round ${to}`;
+  if (last && !first) return t`Round ${from} to row ${to}`;
+  return first ? t`Rows ${from} to ${to}` : t`Rounds ${from} to ${to}`;
 }
 
 /** What is put on a finished piece: sewn on, or worked or knotted along a line of it. */

@@ -1,3 +1,5 @@
+import { t } from '../words/language';
+import { sayTerm } from '../words/said';
 import { trialsOf, type Trial, type TriedFeature } from '../safety/trials';
 import { shippedRules, type RuleBook } from '../safety/ruleBook';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
@@ -10,10 +12,15 @@ function featuresOf({ features, source }: PartAnalysis, unit: string): TriedFeat
   return features.flatMap(({ id, kind, rule, units, needle }) => {
     const isStitched = rule.embroidered || needle !== null || kind === 'sculpting' || kind === 'hair';
     if (isStitched) return [];
-    const of = `of the ${unit.toLowerCase() || source.name.toLowerCase()}`;
+    const owner = unit.toLowerCase() || source.name.toLowerCase();
     return units.map(({ side, halfMm }): TriedFeature => {
-      const one = side === 'middle' ? id : `${side} ${singles[kind] ?? id}`;
-      return { name: `${one} ${of}`, sizeMm: rule.sizeMm ?? 2 * halfMm };
+      const one = singles[kind] ?? id;
+      const name = side === 'middle' ? `${id} of the ${owner}` : `${side} ${one} of the ${owner}`;
+      const called =
+        side === 'middle'
+          ? t`${sayTerm(id)} of the ${owner}`
+          : t`${sayTerm(side)} ${sayTerm(one)} of the ${owner}`;
+      return { name, called, sizeMm: rule.sizeMm ?? 2 * halfMm };
     });
   });
 }

@@ -29,4 +29,4 @@ export const isMany = (name: string): boolean => pluralize.isPlural(low(name));
 export const agree = (name: string, one: string, several: string): string => (isMany(name) ? several : one);
 
 /** `Between 9 and 10` */
-export const between = (gap: readonly [number, number]): string => t`between ${gap.join(' and ')}`;
+export const between = (gap: readonly [number, number]): string => t`between ${gap.join(t` and `)}`;

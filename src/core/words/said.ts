@@ -96,6 +96,11 @@ const sayings: ReadonlyMap<string, () => string> = new Map([
   ['washer', () => t`washer`],
   ['where', () => t`where`],
   ['whiskers', () => t`whiskers`],
+  ['a knot', () => t`a knot`],
+  ['the knots of the strands', () => t`the knots of the strands`],
+  ['a thread from eye to eye and a knot', () => t`a thread from eye to eye and a knot`],
+  ['a post and a washer', () => t`a post and a washer`],
+  ['a post and a washer each', () => t`a post and a washer each`],
 ]);
 
 /** Such a word as it is said to the maker; any other as it is. */

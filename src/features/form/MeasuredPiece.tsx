@@ -19,7 +19,9 @@ function words({ kind, wider, higher }: Explained): string {
     case 'same':
       return t`As worked out, as well as a tape tells.`;
     case 'stitch':
-      return t`${across} and ${up}: your whole stitch is ${wider > 1 ? t`larger` : t`smaller`} than was taken.`;
+      return wider > 1
+        ? t`${across} and ${up}: your whole stitch is larger than was taken.`
+        : t`${across} and ${up}: your whole stitch is smaller than was taken.`;
     case 'width':
       return t`${across}, and as high as worked out: your stitches are ${wider > 1 ? t`wider` : t`narrower`}. Stuffed harder or softer than the text says, the width gives too.`;
     case 'height':

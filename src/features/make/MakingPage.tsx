@@ -34,7 +34,7 @@ function nextLabel(task: Task, move: number, by: TapFor): string {
   if (task.kind === 'finish') return move + 1 >= movesOfTask(task) ? t`Done` : t`Next`;
   const { moves, repeats } = task.moves;
   const ends = by === 'round' || move + 1 >= moves || (by === 'repeat' && repeats.length <= 1);
-  if (ends) return t`${task.row ? t`Row` : t`Round`} ${task.label} done`;
+  if (ends) return task.row ? t`Row ${task.label} done` : t`Round ${task.label} done`;
   return by === 'repeat' ? t`Repeat done` : t`Stitch done`;
 }
 

@@ -1,4 +1,5 @@
 import { t } from '../../core/words/language';
+import { plural } from '../../core/words/counted';
 import { View } from '@tamagui/core';
 import { actsPaceOf, paceOf, type Logbook } from '../../core/make/logbook';
 import { usualPace, type OwnPace, type TimedAct } from '../../core/plan/time';
@@ -18,7 +19,7 @@ const paceTitles: Partial<Record<TimedAct, string>> = {
   place: t`Find its place`,
 };
 const actName = (act: TimedAct): string => ({ ...stopTitle, ...paceTitles })[act] ?? act;
-const minutesWords = (minutes: number): string => `${minutes} ${minutes === 1 ? 'minute' : 'minutes'}`;
+const minutesWords = (minutes: number): string => plural(minutes, 'minute');
 
 /** What her taps tell of her pace; null where that is nothing. */
 function paceTold(books: readonly Logbook[]): OwnPace | null {

@@ -89,7 +89,9 @@ const Coming = memo(function Coming({ next, roundsToStop, stop }: Ahead) {
     <View gap="$2" borderTopWidth={1} borderColor="$line" paddingTop="$3">
       {next?.kind === 'round' ? (
         <Quiet fontSize="$3" lineHeight="$3">
-          {t`Then ${next.row ? t`row` : t`round`} ${next.label}: ${next.words} · ${next.moves.stitches}`}
+          {next.row
+            ? t`Then row ${next.label}: ${next.words} · ${next.moves.stitches}`
+            : t`Then round ${next.label}: ${next.words} · ${next.moves.stitches}`}
         </Quiet>
       ) : null}
       {stop && roundsToStop !== null ? (
@@ -152,7 +154,9 @@ interface ComesToProps {
 const ComesTo = memo(function ComesTo({ stitches, isRow, repeat }: ComesToProps) {
   return (
     <Body fontSize="$4">
-      {t`${stitches} stitches at the end of the ${isRow ? t`row` : t`round`}.${repeat}`}
+      {isRow
+        ? t`${stitches} stitches at the end of the row.${repeat}`
+        : t`${stitches} stitches at the end of the round.${repeat}`}
     </Body>
   );
 });

@@ -26,7 +26,9 @@ export function useAwake(wanted: boolean): void {
 /** What is said aloud when a task begins. */
 export function spokenWords(task: Task): string {
   if (task.kind === 'round')
-    return t`${task.row ? t`Row` : t`Round`} ${task.label}. ${task.words}. ${task.moves.stitches} stitches.`;
+    return task.row
+      ? t`Row ${task.label}. ${task.words}. ${task.moves.stitches} stitches.`
+      : t`Round ${task.label}. ${task.words}. ${task.moves.stitches} stitches.`;
   if (task.kind === 'stop') return t`Stop. ${task.titles.join('. ')}.`;
   return `${task.unit.name}. ${task.title}.`;
 }

@@ -138,7 +138,7 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
 /** What the stuffed form says of the eyes: there bends and clustered increases count. */
 function OnForm({ seen, onFront }: { seen: EyesOnForm; onFront: (line: string) => void }) {
   const { offMm, rightHigherMm, better } = seen;
-  const words = t`On the stuffed form the middle lies ${Math.abs(offMm) < 0.3 ? t`on the front` : t`${tenthWords(Math.abs(offMm))} to the ${offMm > 0 ? t`right` : t`left`}`}, and the ${Math.abs(rightHigherMm) < 0.3 ? t`eyes are level` : t`right eye is ${tenthWords(Math.abs(rightHigherMm))} ${rightHigherMm > 0 ? t`higher` : t`lower`}`}.`;
+  const words = t`On the stuffed form the middle lies ${Math.abs(offMm) < 0.3 ? t`on the front` : offMm > 0 ? t`${tenthWords(Math.abs(offMm))} to the right` : t`${tenthWords(Math.abs(offMm))} to the left`}, and the ${Math.abs(rightHigherMm) < 0.3 ? t`eyes are level` : rightHigherMm > 0 ? t`right eye is ${tenthWords(Math.abs(rightHigherMm))} higher` : t`right eye is ${tenthWords(Math.abs(rightHigherMm))} lower`}.`;
   if (!better) return <Quiet>{words}</Quiet>;
   return (
     <Notice

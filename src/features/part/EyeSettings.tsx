@@ -15,6 +15,9 @@ import { FeatureGoesBy } from './GoesBy';
 import { usePartEdits } from './usePartEdits';
 
 /** Where round 1 is on the finished toy. */
+const placeNames = { top: t`Top`, bottom: t`Bottom`, left: t`Left`, right: t`Right` } as const;
+
+/** Where round 1 is on the finished toy. */
 function startOf({ lying, start }: PartAnalysis['source']): 'top' | 'bottom' | 'left' | 'right' {
   if (!lying) return start;
   return start === 'top' ? 'left' : 'right';
@@ -155,8 +158,8 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
               <Press
                 key={way}
                 grow
-                name={t`Turn the front half a stitch ${part.map.lying ? way : t`to the ${way}`}`}
-                label={`½ ${way}`}
+                name={t`Turn the front half a stitch ${part.map.lying ? sayTerm(way) : t`to the ${sayTerm(way)}`}`}
+                label={`½ ${sayTerm(way)}`}
                 onPress={() => edits.turnFront(i === 0 ? -1 : 1)}
               />
             ))}
@@ -167,8 +170,8 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
       <OneOf
         label={t`You crochet`}
         options={[
-          ['right', 'Right-handed'],
-          ['left', 'Left-handed'],
+          ['right', t`Right-handed`],
+          ['left', t`Left-handed`],
         ]}
         chosen={hand}
         onChoose={edits.hand}
@@ -181,7 +184,7 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
             tight
             role="radio"
             name={t`At the ${sayTerm(place)}`}
-            label={place[0]?.toUpperCase() + place.slice(1)}
+            label={placeNames[place]}
             chosen={startOf(source) === place}
             onPress={() => edits.start(place)}
           />

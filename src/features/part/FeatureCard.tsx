@@ -70,10 +70,10 @@ export function FeatureCard({
   const name = featureName(feature.id, feature.kind);
   const where =
     units.every(({ from, to }) => from === to) && seat === 'foot'
-      ? `${units.length > 1 ? 'holes' : 'hole'} ${units.map(({ from }) => from).join(' and ')}`
+      ? `${units.length > 1 ? t`holes` : t`hole`} ${units.map(({ from }) => from).join(t` and `)}`
       : seat === 'foot'
-        ? t`holes ${units.map(({ from, to }) => `${from}–${to}`).join(' and ')}`
-        : units.map((unit) => unitWords(unit, seat)).join(' and ');
+        ? t`holes ${units.map(({ from, to }) => `${from}–${to}`).join(t` and `)}`
+        : units.map((unit) => unitWords(unit, seat)).join(t` and `);
   const make = (style: FeatureStyle | null) => {
     const embroidered =
       style === null
@@ -144,7 +144,7 @@ export function FeatureCard({
         ))}
       </Card>
       {seen ? (
-        <Quiet>{t`On the stuffed form its middle lies ${Math.abs(seen.offMm) < 0.3 ? t`on the front` : t`${tenthWords(Math.abs(seen.offMm))} to the ${seen.offMm > 0 ? t`right` : t`left`}`}${seen.rightHigherMm === null ? '' : Math.abs(seen.rightHigherMm) < 0.3 ? t`, and the two are level` : t`, and the right one is ${tenthWords(Math.abs(seen.rightHigherMm))} ${seen.rightHigherMm > 0 ? t`higher` : t`lower`}`}.`}</Quiet>
+        <Quiet>{t`On the stuffed form its middle lies ${Math.abs(seen.offMm) < 0.3 ? t`on the front` : seen.offMm > 0 ? t`${tenthWords(Math.abs(seen.offMm))} to the right` : t`${tenthWords(Math.abs(seen.offMm))} to the left`}${seen.rightHigherMm === null ? '' : Math.abs(seen.rightHigherMm) < 0.3 ? t`, and the two are level` : seen.rightHigherMm > 0 ? t`, and the right one is ${tenthWords(Math.abs(seen.rightHigherMm))} higher` : t`, and the right one is ${tenthWords(Math.abs(seen.rightHigherMm))} lower`}.`}</Quiet>
       ) : null}
       <Problems problems={feature.problems} onApply={edits.apply} />
       {feature.problems.every((problem) => problem.severity === 'info') ? (
@@ -220,7 +220,7 @@ export function FeatureCard({
         />
       ) : null}
       <Quiet>
-        {t`Inside stays ${care.inside}. It is worked from the ${sayTerm(care.from)}. ${hurtsOf(feature.rule)}`}
+        {t`Inside stays ${sayTerm(care.inside)}. It is worked from the ${sayTerm(care.from)}. ${hurtsOf(feature.rule)}`}
       </Quiet>
       <Press
         tone="danger"

@@ -52,7 +52,7 @@ export function FeaturePads({
       <Press
         grow
         stacked
-        name={t`One ${spread} ${pair ? t`closer` : t`narrower`}`}
+        name={pair ? t`One ${spread} closer` : t`One ${spread} narrower`}
         label={pair ? t`Closer` : t`Narrower`}
         icon={<Icon name="closer" />}
         disabled={!closer}

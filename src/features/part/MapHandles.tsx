@@ -31,7 +31,8 @@ function placeOnMap(
 function handleName({ eyes }: PartAnalysis, placed: FeaturePlacement, { side, from }: FeatureUnit): string {
   const name = featureName(placed.id, placed.kind);
   const word = side === 'left' ? t`Left` : t`Right`;
-  if (placed === eyes) return t`${word} eye, ${placed.seat === 'foot' ? t`hole` : t`split`} ${from}`;
+  if (placed === eyes)
+    return placed.seat === 'foot' ? t`${word} eye, hole ${from}` : t`${word} eye, split ${from}`;
   return side === 'middle' ? name : t`${word} of ${name.toLowerCase()}`;
 }
 

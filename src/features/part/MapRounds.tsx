@@ -1,3 +1,4 @@
+import { t } from '../../core/words/language';
 import { G, Path, Text as SvgText } from 'react-native-svg';
 import { palette } from '../../ui/palette';
 import { wrapAngle } from '../../core/shape/azimuth';
@@ -34,7 +35,7 @@ export function RoundNumbers({
     if ([...near.keys()].some((other) => Math.abs(other - round) < 2)) return false;
     return round === 1 || round === fabric.rounds || (round % 5 === 0 && fabric.rounds - round > 1);
   });
-  const ends = map.start === 'top' ? ['start', 'end'] : ['end', 'start'];
+  const ends = map.start === 'top' ? [t`start`, t`end`] : [t`end`, t`start`];
   // Along the left edge; of a part that lies, whose rounds run upright, along the lower one.
   const whole = fabric.rounds * map.gauge.heightMm;
   const endWords = {

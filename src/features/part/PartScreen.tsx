@@ -129,7 +129,7 @@ export function PartScreen({ id, first }: PartScreenProps) {
 function markOf(part: PartAnalysis, view: ViewKey): { count: number; word: string } | undefined {
   const wrong = besideFace(part).filter(({ severity }) => severity === 'error').length;
   const open = toSettle(part).size;
-  if (view === 'rounds' && wrong > 0) return { count: wrong, word: 'wrong' };
+  if (view === 'rounds' && wrong > 0) return { count: wrong, word: t`wrong` };
   if (view === 'map' && open > 0) return { count: open, word: t`to settle` };
   return undefined;
 }

@@ -39,8 +39,8 @@ export function Proportions({ part }: { part: PartAnalysis }) {
     rule !== null && other !== undefined && ruleSentence(rule) === ruleSentence(other);
   const kept = catchingUp || same(snapped, eyes.rule) ? wish : null;
   const whole = part.map.lying
-    ? { down: 'stitches', apart: 'rounds' }
-    : { down: 'rounds', apart: 'stitches' };
+    ? { down: t`stitches`, apart: t`rounds` }
+    : { down: t`rounds`, apart: t`stitches` };
   const wanted = kept ?? real;
   const ask = (next: Partial<Proportion>, first: boolean) => {
     const wishes = { ...wanted, ...next };

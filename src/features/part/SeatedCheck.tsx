@@ -81,10 +81,14 @@ function LyingCheck({ part }: { part: PartAnalysis }) {
         <Notice tone="look" live>
           {check.centred
             ? ''
-            : t`The middle lies ${tenthWords(Math.abs(check.offMm))} to the ${check.offMm > 0 ? t`right` : t`left`}. `}
+            : check.offMm > 0
+              ? t`The middle lies ${tenthWords(Math.abs(check.offMm))} to the right. `
+              : t`The middle lies ${tenthWords(Math.abs(check.offMm))} to the left. `}
           {check.level
             ? ''
-            : t`The right eye is ${tenthWords(Math.abs(check.rightHigherMm))} ${check.rightHigherMm > 0 ? t`higher` : t`lower`}. `}
+            : check.rightHigherMm > 0
+              ? t`The right eye is ${tenthWords(Math.abs(check.rightHigherMm))} higher. `
+              : t`The right eye is ${tenthWords(Math.abs(check.rightHigherMm))} lower. `}
           {check.moves.join(' ')}
         </Notice>
       )}

@@ -36,8 +36,8 @@ const figures: readonly (readonly [
   ['pullSmallN', t`Pull for what is small`, 'N', 5, 1000],
   ['smallMm', t`Small is up to`, 'mm', 1, 100],
   ['seamN', t`Pull for a seam`, 'N', 5, 1000],
-  ['pullSeconds', t`For how long`, 'seconds', 1, 600],
-  ['fewStitches', t`A join is thin under`, 'stitches', 1, 100],
+  ['pullSeconds', t`For how long`, t`seconds`, 1, 600],
+  ['fewStitches', t`A join is thin under`, t`stitches`, 1, 100],
 ];
 
 /** Rules handed on as a file, taken from one, or set back. */

@@ -43,9 +43,13 @@ export function SafetyScreen() {
         <View role="status">
           <Answer>
             {stops > 0
-              ? t`${stops === 1 ? t`One thing stops` : t`${stops} things stop`} it`
+              ? stops === 1
+                ? t`One thing stops it`
+                : t`${stops} things stop it`
               : looks > 0
-                ? t`${looks === 1 ? t`One thing` : t`${looks} things`} to look at`
+                ? looks === 1
+                  ? t`One thing to look at`
+                  : t`${looks} things to look at`
                 : t`Nothing found`}
           </Answer>
           <Body>{t`Hoppla looks at what the pattern says: sizes, openings, seams, hardware, cords. It can’t see your yarn, your knots or your seams.`}</Body>

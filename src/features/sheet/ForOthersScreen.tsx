@@ -24,8 +24,8 @@ const termWords: readonly [Terms, string][] = [
   ['uk', t`UK terms`],
 ];
 const handWords: readonly [Reader['hand'], string][] = [
-  ['right', 'Right-handed'],
-  ['left', 'Left-handed'],
+  ['right', t`Right-handed`],
+  ['left', t`Left-handed`],
 ];
 
 /** On paper, or in a file. */

@@ -40,7 +40,7 @@ function CardFrame({ name, face, children }: { name: string; face: ReactNode; ch
           <Press
             tone="quiet"
             icon={<Icon name="more" />}
-            name={t`${more ? t`Less` : t`More`} for ${name}`}
+            name={more ? t`Less for ${name}` : t`More for ${name}`}
             onPress={() => setMore(!more)}
           />
         </View>

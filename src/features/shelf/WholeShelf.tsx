@@ -1,4 +1,5 @@
 import { t } from '../../core/words/language';
+import { plural } from '../../core/words/counted';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
@@ -9,7 +10,7 @@ import { Press } from '../../ui/Press';
 import { Quiet } from '../../ui/text';
 import { workbench } from '../pages';
 
-const toys = (count: number): string => `${count} ${count === 1 ? 'toy' : 'toys'}`;
+const toys = (count: number): string => plural(count, 'toy');
 
 /** What came of a shelf file, for the maker. */
 function broughtWords(count: number, { same, unread }: UnpackedShelf): string {

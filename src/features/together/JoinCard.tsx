@@ -34,7 +34,9 @@ export function JoinCard({ join }: { join: Join }) {
   const opening =
     path.length === 0
       ? t`Show it drawn`
-      : t`${isWorked ? t`Work` : t`Sew`} it, stitch by stitch (${path.length})`;
+      : isWorked
+        ? t`Work it, stitch by stitch (${path.length})`
+        : t`Sew it, stitch by stitch (${path.length})`;
   const closing = path.length === 0 ? t`Close the drawing` : t`Close the list`;
   const way = schoolWords(join, analysis);
   return (

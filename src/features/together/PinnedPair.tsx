@@ -106,7 +106,8 @@ function Counting({ pair, part, onDone }: { pair: Pair; part: PartAnalysis; onDo
   const { analysis } = useToy();
   const wall = joinPart(part);
   const plan = { left: planned(wall, pair.left), right: planned(wall, pair.right) };
-  const second = topPin(wall, pair.left.pins ?? []) ? t`Top pin` : t`Outer pin`;
+  const isTop = topPin(wall, pair.left.pins ?? []) !== null;
+  const second = isTop ? t`Top pin` : t`Outer pin`;
   const [pinned, setPinned] = useState<Record<Side, PinnedUnit>>({
     left: { ...plan.left, top: null },
     right: { ...plan.right, top: null },
@@ -135,7 +136,7 @@ function Counting({ pair, part, onDone }: { pair: Pair; part: PartAnalysis; onDo
       <Outcome told={check ? words(check, pair) : null} turned={check?.turned === true} />
       {canCountTops ? (
         <Press
-          label={t`Count the ${second.toLowerCase()}s too`}
+          label={isTop ? t`Count the top pins too` : t`Count the outer pins too`}
           onPress={() =>
             setPinned({
               left: { ...pinned.left, top: plan.left.top },

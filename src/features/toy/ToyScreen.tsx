@@ -40,7 +40,9 @@ function NextOf({ part }: { part: PartAnalysis }) {
       </Body>
     );
   if (open > 0)
-    return <Body>{t`${open === 1 ? t`One thing` : t`${open} things`} to settle on the map`}</Body>;
+    return (
+      <Body>{open === 1 ? t`One thing to settle on the map` : t`${open} things to settle on the map`}</Body>
+    );
   return stop ? <Quiet>{t`First stop after round ${stop.after}`}</Quiet> : null;
 }
 

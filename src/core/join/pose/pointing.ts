@@ -19,5 +19,5 @@ export function pointingWords({ frame, outward }: PosedUnit): string {
   if (!first) return '';
   const more = others.filter(([share]) => share > least);
   const words = more.map(([share, word]) => (share < slight ? t`a little ${word}` : word));
-  return [first[1], ...words].join(' and ');
+  return [first[1], ...words].join(t` and `);
 }

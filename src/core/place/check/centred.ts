@@ -111,7 +111,7 @@ function linesBeside(checked: Checked): Try[] {
     if (line < 1 || line >= frame.form.fabric.rounds) return [];
     const gap = gapOf(frame.form, line);
     return [
-      attemptRule(checked, t`Between ${gap.join(' and ')}`, {
+      attemptRule(checked, t`Between ${gap.join(t` and `)}`, {
         ...byDistance(placed),
         vertical: { by: 'gap', gap },
       }),
@@ -128,7 +128,7 @@ export const offLevel: Check = (checked) => {
   const seat = placed.seat === 'foot' ? 'split' : 'foot';
   const steps = ([1, -1] as const).flatMap((by) => {
     const next = raised(frame, placed, by);
-    return next ? [attemptRule(checked, t`1 stitch ${by > 0 ? t`up` : t`down`}`, next)] : [];
+    return next ? [attemptRule(checked, by > 0 ? t`1 stitch up` : t`1 stitch down`, next)] : [];
   });
   const spacings = [1, -1, 2, -2]
     .map((by) => apart + by)

@@ -72,5 +72,5 @@ function twoLinesBack(checked: Checked): NonNullable<Finding['suggestions']> {
   if (frame.lies || line < 1) return [];
   const gap = gapOf(frame.form, line);
   const rule = { ...byDistance(placed), vertical: { by: 'gap' as const, gap } };
-  return [remedy(checked, { title: t`Between ${gap.join(' and ')}`, rule })];
+  return [remedy(checked, { title: t`Between ${gap.join(t` and `)}`, rule })];
 }

@@ -87,7 +87,7 @@ const ofRound: Check = (checked) => {
 /** Clauses that say where, and are not read. On a part that lies on its side a stitch is a height, and no number says which. */
 const wordsUnused: Check = (checked) => {
   const { step, frame, id } = checked;
-  const stitch = frame.lies && step.stitches ? [t`stitch ${step.stitches.join(' and ')}`] : [];
+  const stitch = frame.lies && step.stitches ? [t`stitch ${step.stitches.join(t` and `)}`] : [];
   return [...(step.unused ?? []), ...stitch].map((clause) => ({
     ...saying('words-unused', { of: 'place', name: id, words: clause }),
     severity: 'warning',

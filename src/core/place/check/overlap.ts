@@ -40,7 +40,7 @@ function clearOf(checked: Checked, others: readonly FeaturePlacement[]) {
   if (!frame.lies) return linesWhere(checked, (one) => others.every((other) => !touches(frame, one, other)));
   return ([-1, 1] as const).flatMap((by) => {
     const rule = raised(frame, placed, by);
-    return rule ? [attemptRule(checked, t`1 stitch ${by > 0 ? t`up` : t`down`}`, rule)] : [];
+    return rule ? [attemptRule(checked, by > 0 ? t`1 stitch up` : t`1 stitch down`, rule)] : [];
   });
 }
 

@@ -40,7 +40,7 @@ function spacing(checked: Checked, by: number): Try[] {
 function stitchSteps(checked: Checked, ways: readonly (1 | -1)[]): Try[] {
   return ways.flatMap((by) => {
     const rule = raised(checked.frame, checked.placed, by);
-    return rule ? [attemptRule(checked, t`1 stitch ${by > 0 ? t`up` : t`down`}`, rule)] : [];
+    return rule ? [attemptRule(checked, by > 0 ? t`1 stitch up` : t`1 stitch down`, rule)] : [];
   });
 }
 
@@ -50,7 +50,7 @@ export function linesWhere(checked: Checked, isFine: (placed: FeaturePlacement) 
   const at = (line: number): Try => {
     const gap = gapOf(frame.form, line);
     const rule: FeatureRule = { ...byDistance(placed), vertical: { by: 'gap', gap } };
-    return attemptRule(checked, t`Between ${gap.join(' and ')}`, rule);
+    return attemptRule(checked, t`Between ${gap.join(t` and `)}`, rule);
   };
   const lines = clearLines(placed.line, frame.form.fabric.rounds - 1, (line) => isFine(at(line).placed));
   return lines.map(at);

@@ -58,5 +58,7 @@ export function fromFrontWords({ fromFront, of }: StitchAddress): string {
   const away = Math.abs(fromFront);
   if (away === 0) return t`on the front line`;
   if (away * 2 >= of - 1) return t`in the middle of the back`;
-  return t`${plural(away, 'stitch')} to the ${fromFront < 0 ? t`left` : t`right`} of the front`;
+  return fromFront < 0
+    ? t`${plural(away, 'stitch')} to the left of the front`
+    : t`${plural(away, 'stitch')} to the right of the front`;
 }

@@ -97,7 +97,7 @@ class Lines {
 
   between(line: number): Suggestion {
     const gap = this.gap(line);
-    return this.asked.settle(t`Between ${gap.join(' and ')}`, { by: 'gap', gap });
+    return this.asked.settle(t`Between ${gap.join(t` and `)}`, { by: 'gap', gap });
   }
 
   /** The line itself, or the nearest there is, which is told. */

@@ -83,7 +83,11 @@ export function checkSidewaysSeated(
           ]),
       ...(up === 0
         ? []
-        : [t`Move the ${sayTerm(side)} eye ${plural(Math.abs(up), 'stitch')} ${up > 0 ? t`up` : t`down`}.`]),
+        : [
+            up > 0
+              ? t`Move the ${sayTerm(side)} eye ${plural(Math.abs(up), 'stitch')} up.`
+              : t`Move the ${sayTerm(side)} eye ${plural(Math.abs(up), 'stitch')} down.`,
+          ]),
     ];
   });
   return {

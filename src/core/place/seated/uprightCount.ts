@@ -95,7 +95,11 @@ export function checkSeated(
     if (round === wanted) return;
     const up = round > wanted === (form.orientation.start === 'top');
     const by = Math.abs(round - wanted);
-    moves.push(t`Move the ${side} eye ${plural(by, 'round')} ${up ? t`up` : t`down`}.`);
+    moves.push(
+      up
+        ? t`Move the ${side} eye ${plural(by, 'round')} up.`
+        : t`Move the ${side} eye ${plural(by, 'round')} down.`,
+    );
   };
   lift(firstRound, firstSide);
   lift(secondRound, secondSide);

@@ -25,7 +25,7 @@ export function seatWord(seat: Seat, many = true): string {
 export function unitWords({ from, to }: FeatureUnit, seat: Seat): string {
   const single = from === to;
   const numbers = single ? String(from) : t`${from} to ${to}`;
-  if (seat === 'split') return t`just after ${single ? t`stitch` : t`stitches`} ${numbers}`;
+  if (seat === 'split') return single ? t`just after stitch ${numbers}` : t`just after stitches ${numbers}`;
   return `${single ? t`hole` : t`holes`} ${numbers}`;
 }
 
@@ -77,7 +77,7 @@ export function eyeAddress(
   return {
     gap: t`between round ${eyes.gap[0]} and ${eyes.gap[1]}`,
     holes: places[0]?.holes ?? '',
-    showing: t`${showing} ${showing === 1 ? t`shows` : t`show`}`,
+    showing: showing === 1 ? t`${showing} shows` : t`${showing} show`,
   };
 }
 
@@ -120,7 +120,7 @@ function sidewaysEyes(form: PartForm, { units, seat, showing }: FeaturePlacement
   const word = seat === 'foot' ? 'hole' : t`split after stitch`;
   const where = (side: 'left' | 'right') => {
     const unit = units.find((one) => one.side === side);
-    return t`${word} ${unit?.from} between rounds ${gapOf(form, unit?.fromLine ?? 1).join(' and ')}`;
+    return t`${word} ${unit?.from} between rounds ${gapOf(form, unit?.fromLine ?? 1).join(t` and `)}`;
   };
   const [one, other] = places;
   const differ = one && other && one.stitch !== other.stitch;
@@ -199,7 +199,7 @@ function countedTo({ units, seat }: FeaturePlacement, holes: readonly number[]):
   const reach = many ? t`they reach over` : t`it reaches over`;
   const middle = many ? t`their middles go` : t`its middle goes`;
   const stitches = `${holes.length > 1 ? t`stitches` : t`stitch`} ${listed(holes)}`;
-  const feet = t`the ${holes.length > 1 ? t`feet` : t`foot`} of ${stitches}`;
+  const feet = holes.length > 1 ? t`the feet of ${stitches}` : t`the foot of ${stitches}`;
   const through = seat === 'split' ? t`just after ${stitches}` : feet;
   const into = wide || seat === 'split' ? '' : 'into ';
   return t`${wide ? reach : middle} ${sayTerm(into)}${through} of ${first?.of ?? 0}`;
@@ -269,7 +269,7 @@ function needleWords({ points, turns, threadMm, strands, knot }: NeedlePath): st
   const steps = once.map(
     ({ act, gap, hole }, i) => t`${i + 1}. ${sayTerm(act)} at hole ${hole} between ${gap[0]} and ${gap[1]}`,
   );
-  const more = turns?.times === 2 ? 'once' : t`${(turns?.times ?? 1) - 1} times`;
+  const more = turns?.times === 2 ? t`once` : t`${(turns?.times ?? 1) - 1} times`;
   const again = turns ? [t`${once.length + 1}. Go the same way ${more} more: ${turns.loop}.`] : [];
   return [...steps, ...again, t`Cut ${threadWords(threadMm)}, ${strands}; ${knot}.`];
 }

@@ -99,13 +99,19 @@ function downFromEyes(frame: FaceFrame, feature: FeaturePlacement, eyes: Feature
   const { units } = feature;
   const by = frame.stepsUp(eyes.level, feature.level);
   const vertical =
-    by === 0 ? t`on the line of the eyes` : t`${rounds(Math.abs(by))} straight ${by > 0 ? t`up` : t`down`}`;
+    by === 0
+      ? t`on the line of the eyes`
+      : by > 0
+        ? t`${rounds(Math.abs(by))} straight up`
+        : t`${rounds(Math.abs(by))} straight down`;
   const inward = Math.sign(wrapAngle(right.azimuth - left.azimuth)) || 1;
   const sideways = ({ post, azimuth }: Told) => {
     const way = post.side === 'left' ? inward : -inward;
     const stitches = (wrapAngle(azimuth - post.azimuth) / turn) * (units[0]?.of ?? 1) * way;
     if (Math.abs(stitches) < seenFrom) return '';
-    return t`, then ${stitchWords(stitches)} ${stitches > 0 ? t`towards the middle` : t`outwards`}`;
+    return stitches > 0
+      ? t`, then ${stitchWords(stitches)} towards the middle`
+      : t`, then ${stitchWords(stitches)} outwards`;
   };
   const ends = units.length > 1 ? innerEnds(units, left, right) : endsOf(units[0], left, right);
   return ends.map(

@@ -158,7 +158,9 @@ function roundLines(part: PartAnalysis): SheetLine[] {
     return [
       ...onTheWay.map(({ label, marks }): SheetLine => ({
         kind: 'marks',
-        text: t`While working ${row ? t`row` : t`round`} ${label}, put a marker into ${markWords(marks)} as you pass.`,
+        text: row
+          ? t`While working row ${label}, put a marker into ${markWords(marks)} as you pass.`
+          : t`While working round ${label}, put a marker into ${markWords(marks)} as you pass.`,
       })),
       ...runLine(part, run),
       ...stops.map((stop) => stopLine(stop, bulks)),
@@ -226,8 +228,9 @@ function sheetPart(part: PartAnalysis): SheetPart {
   const { eyes, stops, source } = part;
   const size = sizeOfPart(part);
   const stitches = part.checks.reduce((sum, check) => sum + check.worked, 0);
+  const { rounds, row } = part.fabric;
   const facts = [
-    t`${part.fabric.rounds} ${part.fabric.row[0] === 1 ? t`rows` : t`rounds`}, ${stitches} stitches`,
+    row[0] === 1 ? t`${rounds} rows, ${stitches} stitches` : t`${rounds} rounds, ${stitches} stitches`,
   ];
   if (size.widthMm > 0)
     facts.push(t`about ${sizeWords(size.widthMm)} wide and ${sizeWords(size.heightMm)} high`);
@@ -239,8 +242,8 @@ function sheetPart(part: PartAnalysis): SheetPart {
     );
   const jogs = colourJogs(part.fabric);
   if (jogs.length > 0)
-    facts.push(t`a new colour begins with round ${jogs.join(' and ')}: a spiral jogs there, at the back`);
-  const map = part.fabric.rounds > 0 ? fabricMap(part.map) : null;
+    facts.push(t`a new colour begins with round ${jogs.join(t` and `)}: a spiral jogs there, at the back`);
+  const map = rounds > 0 ? fabricMap(part.map) : null;
   return {
     name: source.name,
     make: source.make,
@@ -333,7 +336,9 @@ export function buildSheet(toy: ToyAnalysis, book: RuleBook = shippedRules): She
   const facts = [
     t`Gauge ${toy.gauge.widthMm} × ${toy.gauge.heightMm} mm a stitch${toy.gauge.assumed ? t` (assumed: measure yours over 10 stitches and 10 rounds)` : ''}`,
     header.hand === 'left' ? t`Worked left-handed` : t`Worked right-handed`,
-    t`Written in ${terms.value === 'us' ? 'US' : 'UK'} terms${terms.source === 'assumed' ? t` (assumed)` : ''}`,
+    terms.source === 'assumed'
+      ? t`Written in ${terms.value === 'us' ? 'US' : 'UK'} terms (assumed)`
+      : t`Written in ${terms.value === 'us' ? 'US' : 'UK'} terms`,
   ];
   if (header.hook) facts.unshift(t`Hook ${header.hook}`);
   for (const yarn of header.yarns) facts.push(t`Yarn ${yarn.name}: ${yarn.value}`);

@@ -55,7 +55,7 @@ function entryLine(entry: RecordEntry): string {
   if (!isTrialEntry(entry)) {
     const { maker, lots, at } = entry;
     const by = maker ? t` by ${maker}` : '';
-    return t`${dayOf(at)}  made${by}${lots ? t`; lots: ${lots}` : ''}`;
+    return lots ? t`${dayOf(at)}  made${by}; lots: ${lots}` : t`${dayOf(at)}  made${by}`;
   }
   const { at, of, trial, result, note } = entry;
   const kind = trial.split(' ')[0] ?? '';

@@ -91,14 +91,14 @@ function ruler({ height }: Area): string {
     const x = margin + i * 10;
     return `M${n(x)} ${n(y)}v${i % 5 === 0 ? -5 : -3}`;
   });
-  return `<path class="ruler" d="M${margin} ${n(y)}h${rulerMm}${ticks.join('')}"/><text x="${margin}" y="${n(y + 5)}">0</text><text x="${margin + rulerMm}" y="${n(y + 5)}" text-anchor="middle">100 mm</text><text x="${margin + rulerMm + 12}" y="${n(y)}">Lay a ruler on it before you cut: print at 100 %.</text>`;
+  return `<path class="ruler" d="M${margin} ${n(y)}h${rulerMm}${ticks.join('')}"/><text x="${margin}" y="${n(y + 5)}">0</text><text x="${margin + rulerMm}" y="${n(y + 5)}" text-anchor="middle">100 mm</text><text x="${margin + rulerMm + 12}" y="${n(y)}">${t`Lay a ruler on it before you cut: print at 100 %.`}</text>`;
 }
 
 function drawn({ template, x, y }: Placed): string {
   const [first, ...rest] = template.outline.map(([dx, dy]) => `${n(x + dx)} ${n(y + dy)}`);
   const under = y + heightOf(template) / 2 + 5;
   const size = t`${Math.round(widthOf(template))} × ${Math.round(heightOf(template))} mm`;
-  return `<path d="M${first ?? ''}L${rest.join('L')}Z"/><text x="${n(x)}" y="${n(under)}" text-anchor="middle">${escapedHtml(template.name)}</text><text x="${n(x)}" y="${n(under + 4.5)}" text-anchor="middle">cut ${template.cut} · ${size}</text>`;
+  return `<path d="M${first ?? ''}L${rest.join('L')}Z"/><text x="${n(x)}" y="${n(under)}" text-anchor="middle">${escapedHtml(template.name)}</text><text x="${n(x)}" y="${n(under + 4.5)}" text-anchor="middle">${t`cut ${template.cut}`} · ${size}</text>`;
 }
 
 // A style in a drawing holds for the whole page it stands in: it names the drawing, or the signs on buttons change with it.
@@ -115,7 +115,7 @@ function pageSvg({ placed, tile }: SheetPage, paper: PaperName, at: string): str
   const frame =
     tile === null
       ? ''
-      : `<path class="cut" d="M${margin} ${margin}h${n(area.width)}v${n(area.height)}h${n(-area.width)}Z"/><text x="${margin}" y="${n(height - margin - foot + 6)}">${tile}: cut along the dashes and glue the sheets edge to edge.</text>`;
+      : `<path class="cut" d="M${margin} ${margin}h${n(area.width)}v${n(area.height)}h${n(-area.width)}Z"/><text x="${margin}" y="${n(height - margin - foot + 6)}">${tile}: ${t`cut along the dashes and glue the sheets edge to edge.`}</text>`;
   const clip = tile === null ? '' : ' clip-path="url(#sheet)"';
   const clipped =
     tile === null

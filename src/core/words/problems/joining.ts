@@ -161,7 +161,7 @@ export const joiningWords: Words<JoiningFacts> = {
   'join-no-rounds': ({ piece }) =>
     t`The ${low(piece)} ${agree(piece, t`is`, t`are`)} joined, and the text has no round of ${agree(piece, t`it`, t`them`)}: where ${agree(piece, t`it goes`, t`they go`)} is not worked out. Write how ${agree(piece, t`it is`, t`they are`)} worked.`,
   'join-two-rounds': ({ rounds }) =>
-    t`This sentence names more than one place: it is not clear what round ${rounds.join(' and ')} is for. Write one sentence for each part.`,
+    t`This sentence names more than one place: it is not clear what round ${rounds.join(t` and `)} is for. Write one sentence for each part.`,
   'join-row-missing': ({ piece, wall, what }) =>
     t`The ${low(piece)} should go by ${what}, and the ${low(wall)} has no such place.`,
   'join-waits': ({ piece, what }) =>

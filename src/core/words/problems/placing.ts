@@ -127,7 +127,7 @@ function onRoundWords(
   const how = mayBeMoment
     ? t`If it only says when, say where the ${name} ${goes(name)}.`
     : t`Say “between” to settle it.`;
-  return t`“${words}” is read as the line of holes between rounds ${taken.join(' and ')}. ${how}`;
+  return t`“${words}” is read as the line of holes between rounds ${taken.join(t` and `)}. ${how}`;
 }
 
 const counted = (apart: number | null, lies: boolean): string => (lies ? t`${apart} rounds` : String(apart));
@@ -270,7 +270,7 @@ export const placingWords: Words<PlacingFacts> = {
   'across-in-stitches': ({ name }) =>
     t`On a part that lies on its side across is counted in rounds, and that many rounds are taken for the ${name}.`,
   'up-in-rounds': ({ name, rounds, anchored }) =>
-    t`On this part up and down is counted in rounds, not in stitches. ${anchored ? t`${plural(rounds, 'round')} ${rounds === 1 ? t`is` : t`are`} taken.` : t`The ${name} ${are(name)} put on the middle of it ${unsure}.`}`,
+    t`On this part up and down is counted in rounds, not in stitches. ${anchored ? (rounds === 1 ? t`${plural(rounds, 'round')} is taken.` : t`${plural(rounds, 'round')} are taken.`) : t`The ${name} ${are(name)} put on the middle of it ${unsure}.`}`,
   'rounds-not-below': ({ stitches }) =>
     t`On a part that lies on its side, up and down is counted in stitches: ${plural(stitches, 'stitch')} ${stitches === 1 ? t`is` : t`are`} taken.`,
   'anchor-missing': missingAnchorWords,
@@ -282,7 +282,7 @@ export const placingWords: Words<PlacingFacts> = {
     t`This part has ${places} places with ${landmark === 'plain rounds' ? '' : t`a `}${landmark}; the first is taken. Say between which rounds the ${name} ${goes(name)} to settle it.`,
   'gap-missing': gapMissingWords,
   'gap-not-adjacent': ({ gap }) =>
-    t`Rounds ${gap.join(' and ')} are not neighbours, so there is no one line of holes between them. The first of them is taken.`,
+    t`Rounds ${gap.join(t` and `)} are not neighbours, so there is no one line of holes between them. The first of them is taken.`,
   'range-beyond': ({ name, from, to, first, last }) =>
     t`Rounds ${from} to ${to} reach beyond this part, which has rounds ${first} to ${last}. The ${name} ${goes(name)} as far as there are rounds ${unsure}.`,
   'stitch-missing': ({ name, round, stitches, stitch }) =>
@@ -292,7 +292,7 @@ export const placingWords: Words<PlacingFacts> = {
       ? t`This part has ${room} lines of holes; the ${name} can't be ${counted(apart, lies)} apart on it.`
       : t`The line of holes has ${room}; the ${name} can't be ${apart} apart in it.`,
   'front-by-eyes': ({ stitches, off }) =>
-    t`Stitches ${stitches.join(' and ')} put the front ${off} stitches beside the place opposite the round start. Everything else on this part goes by the eyes.`,
+    t`Stitches ${stitches.join(t` and `)} put the front ${off} stitches beside the place opposite the round start. Everything else on this part goes by the eyes.`,
   'not-centred': notCentredWords,
   'not-level': ({ lower, lowerMm }) =>
     t`The ${sayTerm(lower)} eye's hole lies ${mm(lowerMm)} lower than the other: no two holes of these lines are nearer to level.`,
@@ -321,7 +321,7 @@ export const placingWords: Words<PlacingFacts> = {
       t`a decrease (round ${round}, stitch ${stitch}), where the fabric is thick on one side`,
     ),
   'washer-on-ridge': ({ post, washerMm, rounds }) =>
-    washerWords(post, washerMm, t`the ridge between rounds ${rounds.join(' and ')}`),
+    washerWords(post, washerMm, t`the ridge between rounds ${rounds.join(t` and `)}`),
   'ring-too-small': ({ acrossMm, post, washerMm }) =>
     t`The piece is only ${mm(acrossMm)} across at ${post ? t`the ${post}` : t`this line of holes`}; a washer is about ${mm(washerMm)}.`,
   'near-closing': nearClosingWords,

@@ -41,7 +41,7 @@ const headerHelp: Readonly<Record<string, string>> = {
 
 function othersToo(more: number): string {
   if (more === 0) return '';
-  return t`, and so ${more === 1 ? t`does 1 line` : t`do ${more} lines`} below`;
+  return more === 1 ? t`, and so does 1 line below` : t`, and so do ${more} lines below`;
 }
 
 export const readingWords: Words<ReadingFacts> = {
@@ -57,7 +57,7 @@ export const readingWords: Words<ReadingFacts> = {
     t`Line ${line} holds several rounds${othersToo(more)}. They are kept and not counted until each has a line of its own.`,
   'header-unclear': ({ header, value, options }) =>
     options.length > 0
-      ? t`“${value}” is not known here. Write ${options.join(' or ')}.`
+      ? t`“${value}” is not known here. Write ${options.join(t` or `)}.`
       : (headerHelp[header] ?? ''),
   'terms-ambiguous': () =>
     t`Which words is this written in? “dc” is a single crochet in UK terms and a taller stitch in US terms. Nothing here tells which. It is read as US until you say.`,

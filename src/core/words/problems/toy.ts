@@ -26,8 +26,10 @@ export interface ToyFacts {
 }
 
 function cycleWords(pieces: readonly string[]): string {
-  const waits = pieces.map(
-    (piece, i) => t`${i === 0 ? t`The` : t`the`} ${piece} waits for the ${pieces[(i + 1) % pieces.length]}`,
+  const waits = pieces.map((piece, i) =>
+    i === 0
+      ? t`The ${piece} waits for the ${pieces[(i + 1) % pieces.length]}`
+      : t`the ${piece} waits for the ${pieces[(i + 1) % pieces.length]}`,
   );
   return t`${waits.join(', ')}: none of them can be finished first. Sew one of them on instead of working it in.`;
 }
@@ -44,7 +46,7 @@ function lineWords(facts: ToyFacts['line-where']): string {
     case 'no-rounds':
       return facts.rounds.length === 1
         ? t`${what}${facts.part} has no such round to knot it into, ${facts.rounds.join()}.`
-        : t`${what}${facts.part} has no rounds ${facts.rounds.join(' and ')} to run between.`;
+        : t`${what}${facts.part} has no rounds ${facts.rounds.join(t` and `)} to run between.`;
   }
 }
 
@@ -56,7 +58,9 @@ export const toyWords: Words<ToyFacts> = {
     t`${roundName(round)} says “${words}”, and which stitches that is for is not read: they stay in the yarn before.${more > 0 ? t` So do ${more} more of its rounds.` : ''} Write it as “12 sc in brown, 12 sc in white”, or “change to white”.`,
   'part-unused': ({ part }) => t`${part} is made, but no sentence says where it goes.`,
   'part-count': ({ part, make, placed }) =>
-    t`${part} is made ${make} times, but only ${placed === 1 ? t`one is` : t`${placed} are`} put in place.`,
+    placed === 1
+      ? t`${part} is made ${make} times, but only one is put in place.`
+      : t`${part} is made ${make} times, but only ${placed} are put in place.`,
   'apart-reading': ({ apart }) =>
     t`“${apart} apart” is taken from post to post, so ${apart - 1} show between. Do you mean that, or ${apart} showing?`,
   'not-closed': ({ stitches }) =>

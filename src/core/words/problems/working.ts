@@ -50,19 +50,25 @@ function missingWords(facts: WorkingFacts['round-missing']): string {
   if (facts.why === 'repeat')
     return t`Line ${facts.line} repeats round ${facts.round}, but no such round stands above.`;
   const { before, round, isRow } = facts;
-  const word = isRow ? t`Row` : t`Round`;
   const [first, last] = [before + 1, round - 1];
-  const several = t`${word}s ${first} ${last === first + 1 ? t`and` : t`to`} ${last} are`;
-  const missing = first === last ? t`${word} ${first} is` : several;
   const follows = before === 0 ? t`the part begins with` : t`${before} is followed by`;
-  return t`${missing} missing: ${follows} ${round}.`;
+  if (first === last)
+    return isRow
+      ? t`Row ${first} is missing: ${follows} ${round}.`
+      : t`Round ${first} is missing: ${follows} ${round}.`;
+  const range = last === first + 1 ? t`${first} and ${last}` : t`${first} to ${last}`;
+  return isRow
+    ? t`Rows ${range} are missing: ${follows} ${round}.`
+    : t`Rounds ${range} are missing: ${follows} ${round}.`;
 }
 
 export const workingWords: Words<WorkingFacts> = {
   'count-mismatch': ({ stated, made, under, unworked, ...round }) => {
     const leftOver =
       unworked > 0
-        ? t` ${plural(unworked, 'stitch')} of ${underName(under)} ${unworked === 1 ? t`stays` : t`stay`} unworked.`
+        ? unworked === 1
+          ? t` ${plural(unworked, 'stitch')} of ${underName(under)} stays unworked.`
+          : t` ${plural(unworked, 'stitch')} of ${underName(under)} stay unworked.`
         : '';
     return t`${roundName(round)} says ${stated}, but makes ${made}.${leftOver}`;
   },
