@@ -30,6 +30,30 @@ export default [
     languageOptions: { globals: { module: 'writable', require: 'readonly', __dirname: 'readonly' } },
   },
   {
+    files: ['app/**/*.tsx', 'src/features/**/*.tsx', 'src/ui/**/*.tsx'],
+    ignores: ['**/*.test.tsx'],
+    // What a maker reads or hears is said in the language that is spoken.
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'JSXText[value=/[A-Za-z]{2}/]',
+          message: 'Say it by t`…` of core/words/language, so that it can be translated.',
+        },
+        {
+          selector:
+            'JSXAttribute[name.name=/^(label|title|aside|aria-label|placeholder|words|alt)$/] > Literal[value=/[A-Za-z]{2}/]:not([value="Hoppla"])',
+          message: 'Say it by t`…` of core/words/language, so that it can be translated.',
+        },
+        {
+          selector:
+            'JSXAttribute[name.name=/^(label|title|aside|aria-label|words|alt)$/] > JSXExpressionContainer > TemplateLiteral > TemplateElement[value.raw=/[A-Za-z]{2}/]',
+          message: 'Say it by t`…` of core/words/language, so that it can be translated.',
+        },
+      ],
+    },
+  },
+  {
     files: ['src/core/**/*.ts'],
     rules: {
       'no-restricted-imports': [

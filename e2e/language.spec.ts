@@ -59,8 +59,8 @@ const saidOn = (page: Page): Promise<string[]> =>
 const wordsIn = (text: string): string[] => text.toLowerCase().match(/[a-z]{2,}/g) ?? [];
 
 /** Dates are as the browser has them, whatever Hoppla speaks. */
-const dates = Array.from({ length: 12 }, (_, month) =>
-  new Date(2026, month, 1 + month).toLocaleString('nl-NL', { dateStyle: 'full', timeStyle: 'short' }),
+const dates = Array.from({ length: 366 }, (_, day) =>
+  new Date(2026, 0, 1 + day).toLocaleString('nl-NL', { dateStyle: 'full', timeStyle: 'short' }),
 );
 
 /** What no translation touches: the demo’s own texts and what its maker wrote, names, stitches, units, dates. */

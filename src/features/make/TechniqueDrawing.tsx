@@ -83,7 +83,7 @@ function RowsPicture({ step, isSeam, hand, header }: PictureProps & { isSeam: bo
           at={low[i]}
           feet={[]}
           header={header}
-          label="under"
+          numbered="under"
         />
       ))}
       {above.map((stitch, i) => (
@@ -93,7 +93,7 @@ function RowsPicture({ step, isSeam, hand, header }: PictureProps & { isSeam: bo
           at={high[i]}
           feet={isSeam ? [] : stitch.on.flatMap((at) => low[at] ?? [])}
           header={header}
-          label="over"
+          numbered="over"
           isHanging={isSeam}
         />
       ))}
@@ -121,13 +121,13 @@ interface StitchProps {
   feet: readonly Spot[];
   header: ToyHeader;
   /** on which side its number stands */
-  label: 'over' | 'under';
+  numbered: 'over' | 'under';
   /** upside down: its loops point downwards */
   isHanging?: boolean;
 }
 
 /** A stitch from the outside: two legs, and the two loops on its top. */
-function Stitch({ stitch, at, feet, header, label, isHanging = false }: StitchProps) {
+function Stitch({ stitch, at, feet, header, numbered, isHanging = false }: StitchProps) {
   if (!at) return null;
   const { x, y } = at;
   const colour = yarnColour(stitch.yarn, header);
@@ -138,7 +138,7 @@ function Stitch({ stitch, at, feet, header, label, isHanging = false }: StitchPr
   const legs = `M${left.x - foot} ${left.y - 4 * down}L${x - top + 4} ${y + 7 * down}M${right.x + foot} ${right.y - 4 * down}L${x + top - 4} ${y + 7 * down}`;
   const front = `M${x - top} ${y}Q${x} ${y + 15 * down} ${x + top} ${y}`;
   const back = `M${x - top} ${y}Q${x} ${y - 15 * down} ${x + top} ${y}`;
-  const numberY = label === 'over' ? (isHanging ? y - 30 : y - 16) : y + 62;
+  const numberY = numbered === 'over' ? (isHanging ? y - 30 : y - 16) : y + 62;
   return (
     <G>
       {needsOutline(colour) ? (

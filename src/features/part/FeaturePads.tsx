@@ -28,7 +28,7 @@ export function FeaturePads({
   const [up = null, down = null, closer = null, wider = null] = rules;
   const pair = feature !== undefined && feature.rule.sides !== 'middle';
   const id = feature?.id ?? '';
-  const [step, spread] = part.map.lying ? ['stitch', 'round'] : ['round', 'stitch'];
+  const [step, spread] = part.map.lying ? [t`stitch`, t`round`] : [t`round`, t`stitch`];
   return (
     <View flexDirection="row" gap="$2">
       <Press

@@ -67,7 +67,7 @@ const fractions: [number, string][] = [
   [1 / 4, t`a quarter`],
   [1 / 3, t`a third`],
   [2 / 5, t`two fifths`],
-  [1 / 2, 'half'],
+  [1 / 2, t`half`],
   [3 / 5, t`three fifths`],
   [2 / 3, t`two thirds`],
   [3 / 4, t`three quarters`],
