@@ -10,9 +10,10 @@ import { root } from './setup.mjs';
  */
 const list = join(root, 'src', 'languages', 'english.json');
 
-/** What says something: `` t`Round ${label}` ``, and `plural(rounds, 'round')`. */
+/** What says something: `` t`Round ${label}` ``, `` tAs('shape')`Round` `` and `plural(rounds, 'round')`. */
 const tag = 't';
 const counting = 'plural';
+const sensing = 'tAs';
 
 const placeName = (place) => String.fromCharCode('a'.charCodeAt(0) + place);
 
@@ -29,6 +30,12 @@ function wordsOf(node) {
   return ts.isConditionalExpression(node) ? [node.whenTrue, node.whenFalse].flatMap(wordsOf) : [];
 }
 
+/** The sense of a word that has several: `` tAs('shape')`Round` ``. */
+const senseOf = (node) =>
+  ts.isCallExpression(node.tag) && node.tag.expression.getText() === sensing
+    ? node.tag.arguments[0].text
+    : null;
+
 const isCounting = (node) => ts.isCallExpression(node) && node.expression.getText() === counting;
 
 function messagesIn(file) {
@@ -39,6 +46,9 @@ function messagesIn(file) {
     if (ts.isTaggedTemplateExpression(node) && node.tag.getText() === tag) {
       const message = messageOf(node.template);
       found.push([message, message]);
+    } else if (ts.isTaggedTemplateExpression(node) && senseOf(node)) {
+      const message = messageOf(node.template);
+      found.push([`${message} (${senseOf(node)})`, message]);
     } else if (isCounting(node)) {
       const [, said, many] = node.arguments;
       for (const one of wordsOf(said)) {

@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
 import { plural, pluralInPattern } from './counted';
-import { messageOf, ownLanguage, soundMessages, speakBy, spoken, t } from './language';
+import { messageOf, ownLanguage, soundMessages, speakBy, spoken, t, tAs } from './language';
 import { sayTerm } from './said';
 
 const upside = (message: string) => `¡${message}!`;
@@ -9,6 +9,7 @@ test('in English a message is its words with what stands between them', () => {
   const [label, rounds] = ['R4', 12];
   expect(t`Round ${label} of ${rounds}`).toBe('Round R4 of 12');
   expect(t`All done`).toBe('All done');
+  expect(tAs('shape')`Round`).toBe('Round');
   expect(spoken()).toBe(ownLanguage);
 });
 
@@ -45,10 +46,12 @@ describe('a translation', () => {
     expect(t`Round ${4} of ${'Head'}`).toBe('¡Round 4 of Head!');
     expect(plural(5, 'round')).toBe('¡5 rounds!');
     expect(sayTerm('left')).toBe('¡left!');
+    expect(tAs('shape')`Round`).toBe('¡Round!');
     expect(asked).toEqual([
       ['Round {{a}} of {{b}}', { a: 4, b: 'Head' }, 'Round 4 of Head'],
       ['{{count}} round', { count: 5 }, '5 rounds'],
       ['left', {}, 'left'],
+      ['Round (shape)', {}, 'Round'],
     ]);
     expect(spoken()).toBe('xx');
   });

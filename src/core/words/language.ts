@@ -44,6 +44,14 @@ export function t(parts: TemplateStringsArray, ...values: readonly Said[]): stri
   return translator(messageOf(parts), named, english);
 }
 
+/** A word with more than one sense in English, by the sense it has here: `` tAs('shape')`Round` `` is no round of stitches. */
+export const tAs =
+  (sense: string) =>
+  (parts: TemplateStringsArray): string => {
+    const english = parts.join('');
+    return translator ? translator(`${english} (${sense})`, {}, english) : english;
+  };
+
 /** So many of something, in the form the language has for that many: `{{count}} stitch`. */
 export function counted(count: number, one: string, english: string): string {
   return translator ? translator(`{{count}} ${one}`, { count }, english) : english;

@@ -156,8 +156,10 @@ export function HandsScreen() {
       <Body>{t`How late can eyes still be pressed, and when does stuffing get hard? Take a size, or find out on any round opening: how many stitches did it have when it was still easy?`}</Body>
       {isRead ? <Sizes hands={hands} change={change} /> : <Body color="$quiet">{t`Looking at them …`}</Body>}
       <Quiet>{t`Figures to begin with are our own. What is being made keeps those it was begun with.`}</Quiet>
-      <HowMeasured />
-      {isEnglishOnly() ? null : <WhichLanguage />}
+      <View gap="$4" style={cardGrid}>
+        <HowMeasured />
+        {isEnglishOnly() ? null : <WhichLanguage />}
+      </View>
     </Page>
   );
 }
@@ -171,19 +173,22 @@ const weights: readonly [WeightUnit, string][] = [
   ['ounces', t`Ounces`],
 ];
 
+/** What was chosen could not be written down. */
+const NotKept = ({ again }: { again: () => void }) => (
+  <Notice
+    tone="wrong"
+    live
+    actions={<Press label={t`Try again`} onPress={again} />}
+  >{t`This could not be kept: the browser’s storage is full or shut. It stays as it was.`}</Notice>
+);
+
 /** In what sizes and weights are said and asked for, in every toy. */
 function HowMeasured() {
   const { own, failed, change } = useMeasures();
   return (
     <View gap="$3" role="group" aria-label={t`How you measure`}>
       <Title render="h2" margin={0} marginTop={12}>{t`How you measure`}</Title>
-      {failed ? (
-        <Notice
-          tone="wrong"
-          live
-          actions={<Press label={t`Try again`} onPress={() => change(failed)} />}
-        >{t`This could not be kept: the browser’s storage is full or shut. It stays as it was.`}</Notice>
-      ) : null}
+      {failed ? <NotKept again={() => change(failed)} /> : null}
       <OneOf
         label={t`Lengths`}
         options={lengths}
@@ -214,16 +219,11 @@ function WhichLanguage() {
   return (
     <View gap="$3" role="group" aria-label={t`Language`}>
       <Title render="h2" margin={0} marginTop={12}>{t`Language`}</Title>
-      {failed ? (
-        <Notice
-          tone="wrong"
-          live
-          actions={<Press label={t`Try again`} onPress={() => change(failed)} />}
-        >{t`This could not be kept: the browser’s storage is full or shut. It stays as it was.`}</Notice>
-      ) : null}
+      {failed ? <NotKept again={() => change(failed)} /> : null}
       <OneOf
-        label={t`Language`}
+        wraps
         unlabelled
+        label={t`Language`}
         options={there.map((tag) => [tag, ownName(tag)] as const)}
         chosen={spoken}
         onChoose={change}

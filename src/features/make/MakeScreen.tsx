@@ -1,4 +1,4 @@
-import { t } from '../../core/words/language';
+import { t, tAs } from '../../core/words/language';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
@@ -169,7 +169,7 @@ export function MakeScreen() {
   if (run && making) return <MakingPage making={making} reopen={reopen} onLeave={leave} />;
   if (run && (making === null || error))
     return (
-      <Page title={t`Not here`} back={{ name: t`Back`, go: leave }}>
+      <Page title={t`Not here`} back={{ name: tAs('leave')`Back`, go: leave }}>
         <Notice tone="look" actions={<Press label={t`Try again`} onPress={reopen} />}>
           {error ? t`what was made can’t be read just now.` : t`this is not being made in this browser.`}
         </Notice>

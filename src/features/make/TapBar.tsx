@@ -1,4 +1,4 @@
-import { t } from '../../core/words/language';
+import { t, tAs } from '../../core/words/language';
 import { memo } from 'react';
 import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
@@ -29,7 +29,7 @@ export const TapBar = memo(function TapBar({ label, canGoOn, onNext, onBack }: T
           gap="$1"
         >
           <Icon name="undo" size={28} />
-          <Body fontSize="$2">{t`Back`}</Body>
+          <Body fontSize="$2">{tAs('undo')`Back`}</Body>
         </View>
       </Pressable>
       <Pressable

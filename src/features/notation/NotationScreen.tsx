@@ -1,4 +1,4 @@
-import { t } from '../../core/words/language';
+import { t, tAs } from '../../core/words/language';
 import { View } from '@tamagui/core';
 import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
@@ -20,7 +20,10 @@ export function NotationScreen() {
   return (
     <Page
       title={t`What Hoppla reads`}
-      back={{ name: t`Back`, go: () => (router.canGoBack() ? router.back() : router.replace('/')) }}
+      back={{
+        name: tAs('leave')`Back`,
+        go: () => (router.canGoBack() ? router.back() : router.replace('/')),
+      }}
     >
       {error ? (
         <Notice

@@ -1,4 +1,4 @@
-import { t } from '../../core/words/language';
+import { t, tAs } from '../../core/words/language';
 import { sayTerm } from '../../core/words/said';
 import type { ReactNode } from 'react';
 import { View } from '@tamagui/core';
@@ -79,7 +79,7 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
             <Press
               grow
               role="radio"
-              label={t`Round`}
+              label={tAs('shape')`Round`}
               chosen={!eyes.rule.style}
               onPress={() => edits.change((rule) => ({ ...rule, style: null }))}
             />

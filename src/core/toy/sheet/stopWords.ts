@@ -1,4 +1,4 @@
-import { t } from '../../words/language';
+import { t, tAs } from '../../words/language';
 import { sayTerm } from '../../words/said';
 import type { Act, ActKind } from '../../plan/acts';
 import type { StopPlan } from '../../plan/stops';
@@ -10,7 +10,7 @@ export const stopTitle: Record<ActKind, string> = {
   'key-ring': t`Put the ring in`,
   'seat-nose': t`Seat the nose`,
   'seat-eyes': t`Seat the eyes`,
-  embroider: t`Stitch`,
+  embroider: tAs('what to do')`Stitch`,
   core: t`A core for the neck`,
   'put-in': t`Put it in`,
   stuff: t`Stuff the bulk`,
