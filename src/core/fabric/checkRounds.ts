@@ -64,8 +64,29 @@ const changesCount = new RegExp(
   'gi',
 );
 
+const often = String.raw`(?:twice|thrice|(?:${someOf}|\d{1,3})\s+times)`;
+const tall = String.raw`(?:hdc|dc|tr|(?:half\s+)?double\s+crochet)`;
+const inEach = String.raw`in(?:to)?\s+(?:each|every)\s+(?:st|stitch)`;
+/**
+ * `hdc twice around`, `sc in each stitch twice`, `inc twice around`: so many rounds, or so many in one stitch, or only so many of them, and
+ * no word says which. Of `sc around` it is rounds.
+ */
+const aroundOften = new RegExp(
+  String.raw`(?<=^\s*(?:(?:rounds?|rnds?|rows?|r)\.?\s*\d{1,4}\s*[:.)–-]?\s*)?)(?:(?:${tall}|inc|dec)\s+${often}\s+(?:all\s+)?around|(?:${tall}|inc|dec)\s+(?:${inEach}\s+)?(?:all\s+)?around,?\s*${often}|(?:sc|single\s+crochet|${tall}|inc|dec)\s+${inEach},?\s+${often}(?:\s+around)?)(?=\s*(?:[[(]\s*\d{1,4}[^()[\]]*[)\]])?\s*\.?\s*$)`,
+  'i',
+);
+/** `Inc 6 times around` over six stitches is an increase in each of them. */
+const changeOften = /^(inc|dec)\s+(\d{1,3})\s+times\s+(?:all\s+)?around/i;
+
+function isEvenAround(words: string, below: number): boolean {
+  const [, change, times] = changeOften.exec(words) ?? [];
+  return change !== undefined && Number(times) * (change.toLowerCase() === 'dec' ? 2 : 1) === below;
+}
+
 /** What of that was not read: the words of a line that hold one that was not understood. */
-function unreadChanges(items: readonly Item[], text: string): { words: string; at: number }[] {
+function unreadChanges(items: readonly Item[], text: string, below: number): { words: string; at: number }[] {
+  const unclear = aroundOften.exec(text);
+  if (unclear && !isEvenAround(unclear[0], below)) return [{ words: unclear[0], at: unclear.index }];
   return [...text.matchAll(changesCount)].flatMap(({ index, 0: words }) => {
     const isUnread = (item: Item): boolean =>
       item.type === 'group'
@@ -104,11 +125,13 @@ function unreadable(context: Context): Found[] {
     severity: 'error',
     at: item.span.from + 1,
   }));
-  const changes = unreadChanges(source.work.items, source.text).map(({ words, at }): Found => ({
-    ...saying('unknown-stitch', { ...round, words }),
-    severity: 'error',
-    at: at + 1,
-  }));
+  const changes = unreadChanges(source.work.items, source.text, context.below).map(
+    ({ words, at }): Found => ({
+      ...saying('unknown-stitch', { ...round, words }),
+      severity: 'error',
+      at: at + 1,
+    }),
+  );
   const brackets = source.work.brackets.map((bracket): Found => ({
     ...saying('bracket-unpaired', round),
     severity: 'warning',

@@ -44,7 +44,7 @@ const roundAgain = new RegExp(
   String.raw`[.,;]?\s*(?:then\s+)?${thisRound}\s+(?:for\s+)?(?:a\s+total\s+of\s+)?(?:(once|twice)|${number}\s*(?:more\s+)?(?:times|x|rounds|rnds|rows))(?:\s+more)?(\s+(?:in\s+total|altogether|in\s+all))?\s*\.?\s*$`,
   'i',
 );
-const timesOnce: Readonly<Record<string, number>> = { once: 1, twice: 2 };
+const timesOnce: Readonly<Record<string, number>> = { once: 1, twice: 2, thrice: 3 };
 
 /** `Repeat this round 3 times`, after the round or on a line of its own: so many more of it; null where it is not said. */
 function againAtEnd(line: string): Spanned | null {
@@ -134,7 +134,7 @@ export function spannedRounds(line: string): Spanned {
     const rounds = { times: numberOf(plain[1] ?? ''), again: false };
     return { line: inPlace(line, 0, plain[0].length, 'sc around') ?? line, rounds };
   }
-  const times = plainTimes.exec(line);
+  const times = plainTimesIn(line);
   if (times) return plainSaidAgain(line, times);
   const tail = tailRounds.exec(line);
   if (!tail || tail.index === 0) return { line, rounds: null };
@@ -143,9 +143,18 @@ export function spannedRounds(line: string): Spanned {
 
 /** `sc around, 3 times`: a plain round is full, so it can only be rounds that are meant. */
 const plainTimes = new RegExp(
-  String.raw`^(\s*(?:${roundWord}\.?\s*\d{1,4}\s*[:.)–-]?\s*)?(?:sc|single\s+crochet)\s+(?:in\s+(?:each|every)(?:\s+(?:st|stitch))?\s+)?(?:all\s+)?around)\s*[,.;]?\s*(?:(?:and\s+)?(?:repeat|rep)\s+)?(?:for\s+)?(?:${number}\s+(more\s+)?times|[x×]\s*${number}|(once|twice)(\s+more)?)(?=\s*(?:[[(]\s*\d{1,4}[^()[\]]*[)\]])?\s*\.?\s*$)`,
+  String.raw`^(\s*(?:${roundWord}\.?\s*\d{1,4}\s*[:.)–-]?\s*)?(?:sc|single\s+crochet)\s+(?:in\s+(?:each|every)(?:\s+(?:st|stitch))?\s+)?(?:all\s+)?around)\s*[,.;]?\s*(?:(?:and\s+)?(?:repeat|rep)\s+)?(?:for\s+)?(?:${number}\s+(more\s+)?times|[x×]\s*${number}|(once|twice|thrice)(\s+more)?)(?=\s*(?:[[(]\s*\d{1,4}[^()[\]]*[)\]])?\s*\.?\s*$)`,
   'i',
 );
+
+/** `sc twice around`, `sc two times around`: the same, said before it. */
+const plainTimesBefore = new RegExp(
+  String.raw`^(\s*(?:${roundWord}\.?\s*\d{1,4}\s*[:.)–-]?\s*)?(?:sc|single\s+crochet)\s+)(?:${number}\s+(more\s+)?times|[x×]\s*${number}|(once|twice|thrice)(\s+more)?)(?=\s+(?:all\s+)?around\s*(?:[[(]\s*\d{1,4}[^()[\]]*[)\]])?\s*\.?\s*$)`,
+  'i',
+);
+
+const plainTimesIn = (line: string): RegExpExecArray | null =>
+  plainTimes.exec(line) ?? plainTimesBefore.exec(line);
 
 function plainSaidAgain(line: string, found: RegExpExecArray): Spanned {
   const [whole, round = '', times, more, by, word, again] = found;

@@ -24,6 +24,13 @@ export const shorthandPhrasings: readonly Phrasing[] = [
     by: (_, stitch, count) => `${count} ${stitch}`,
   },
   {
+    example: ['sc twice in each st', '2 sc in each st'],
+    pattern: re(
+      String.raw`(?<![a-z])(sc|hdc|dc|tr|(?:single|(?:half\s+)?double|treble)\s+crochet)\s+(?:(twice|thrice)|${n}\s+times)(?=\s+in(?:to)?\s+(?!(?:the\s+)?(?:back|front)\b))`,
+    ),
+    by: (_, stitch, word, times) => `${word ? (word.toLowerCase() === 'twice' ? 2 : 3) : times} ${stitch}`,
+  },
+  {
     example: ['sc3, dec3x, sc3', 'sc3, dec x 3, sc3'],
     pattern: /\b(inc|dec)\s*(\d{1,2})x(?![a-z\d]|\s*[\d(])/gi,
     by: (_, change, times) => `${change} x ${times}`,

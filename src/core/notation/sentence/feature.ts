@@ -218,6 +218,7 @@ function unread(step: FeatureSentence, phrases: Phrases, text: string): void {
     ...[...left, ...severalNumbers(text, span)].map((at) => clauseAt(text, at, span)),
     ...madeOf(step, phrases, text),
     ...stitchesFor(step, text),
+    ...alongBack(step, text),
   ];
   if (vague && step.feature !== 'sculpting') {
     if (placed === undefined) {
@@ -267,6 +268,15 @@ function stitchesFor({ wide, span }: FeatureSentence, text: string): string[] {
     'i',
   ).exec(said);
   return found ? [found[0]] : [];
+}
+
+/** `8 apart around the back`: on a face the distance is that over the front, so one along the back is told and not taken for it. */
+function alongBack({ apart, showing, span }: FeatureSentence, text: string): string[] {
+  if (apart === undefined && showing === undefined) return [];
+  const said = /\b(?:(?:count|measur)\w*\s+)?(?:along|around|round|across|over|from)\s+the\s+back\b/i.exec(
+    text.slice(span.from, span.to),
+  );
+  return said ? [said[0]] : [];
 }
 
 const ringWord = String.raw`(?:rings?|circles?|discs?)`;
