@@ -197,11 +197,12 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
   }),
 
   supplies: (toy) => {
-    const { yarns, byPart, stuffingG, hardware, threadM, uncounted, tails } = suppliesOf(toy);
+    const { yarns, byPart, stuffingG, hardware, threadM, uncounted, mixedStrands, tails } = suppliesOf(toy);
     return {
-      yarns: yarns.map(({ name, kind, metres, grams }) => ({
+      yarns: yarns.map(({ name, kind, strands, metres, grams }) => ({
         name,
         kind,
+        strands,
         metres: round2(metres),
         grams: round2(grams),
       })),
@@ -210,6 +211,7 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
       hardware,
       threadM: round2(threadM),
       uncounted,
+      mixedStrands,
       tails: tails.map(({ part, unit, mm, for: use }) => ({ part, unit, mm, for: use })),
     };
   },

@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
 import type { MakingList } from '../../core/supplies/makingList';
 import { onceMade } from '../../core/toy/supplies/box';
-import { costsOf, needsOf, toBuyCsv, toBuyText, type ToMake } from '../../core/toy/supplies/toBuy';
+import { costsOf, leftOutOf, needsOf, toBuyCsv, toBuyText, type ToMake } from '../../core/toy/supplies/toBuy';
 import { useMakingList, useToMake } from '../../data/useMakingList';
 import { useShelf } from '../../data/useShelf';
 import { saveFile } from '../../ui/files';
@@ -14,7 +14,7 @@ import { Notice } from '../../ui/Notice';
 import { NumberStep } from '../../ui/NumberStep';
 import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
-import { Body, Title } from '../../ui/text';
+import { Body, Title, Quiet } from '../../ui/text';
 import { NeedRow } from './NeedRow';
 import { ToysToMake } from './ToysToMake';
 import { WhatItCosts } from './WhatItCosts';
@@ -89,6 +89,12 @@ function List({ list, change }: ListProps) {
   );
 }
 
+/** What takes yarn and is in none of the amounts. */
+function LeftOut({ toMake }: { toMake: readonly ToMake[] }) {
+  const told = useMemo(() => leftOutOf(toMake), [toMake]);
+  return told.map((words) => <Quiet key={words}>{words}</Quiet>);
+}
+
 function Needs({ list, toMake, change }: ListProps & { toMake: readonly ToMake[] }) {
   const router = useRouter();
   const needs = useMemo(() => needsOf(toMake, list), [toMake, list]);
@@ -111,6 +117,7 @@ function Needs({ list, toMake, change }: ListProps & { toMake: readonly ToMake[]
             />
           ))}
         </View>
+        <LeftOut toMake={toMake} />
         <NumberStep
           label={t`Yarn, stuffing and thread to spare`}
           unit="%"

@@ -5,6 +5,7 @@ import { hasPost } from '../../place/rule/rule';
 import type { ToyAnalysis } from '../analysis';
 import { unitName } from '../orderWords';
 import { discBehind } from '../planPart';
+import { strandsOf } from './strands';
 import { lengthMm, yarnOfPart } from './yarnOfPart';
 import { weightWords, yarnWords } from '../../words/measures';
 
@@ -14,6 +15,8 @@ export interface YarnNeed {
   name: string;
   /** what the text says it is */
   kind: string | null;
+  /** most strands that are held together; all of them are in the metres */
+  strands: number;
   metres: number;
   grams: number;
 }
@@ -44,6 +47,8 @@ export interface Supplies {
   threadM: number;
   /** what takes yarn that is not in here: how tall a crest or a mane grows is in no text */
   uncounted: string[];
+  /** what the text says of strands of several yarns, of which one is in here */
+  mixedStrands: readonly string[];
   tails: TailNeed[];
 }
 
@@ -94,12 +99,13 @@ export function suppliesOf(toy: ToyAnalysis, copies = 1): Supplies {
   const byPart: Supplies['byPart'] = [];
   for (const part of worked) {
     for (const yarn of yarnOfPart(part, toy)) {
-      const { name, kind, metresPerGram } = yarn;
+      const { name, kind, strands, metresPerGram } = yarn;
       const metres = (lengthMm(yarn) * part.source.make * copies) / 1000;
       if (metres <= 0) continue;
-      const known = yarns.get(name) ?? { name, kind, metres: 0, grams: 0 };
+      const known = yarns.get(name) ?? { name, kind, strands, metres: 0, grams: 0 };
       yarns.set(name, {
         ...known,
+        strands: Math.max(known.strands, strands),
         metres: known.metres + metres,
         grams: known.grams + metres / metresPerGram,
       });
@@ -122,6 +128,7 @@ export function suppliesOf(toy: ToyAnalysis, copies = 1): Supplies {
     uncounted: worked.flatMap(({ source, lines }) => [
       ...new Set(lines.map(({ thing }) => `${thing} on the ${source.name.toLowerCase()}`)),
     ]),
+    mixedStrands: strandsOf(toy).mixed,
     tails: worked.flatMap(({ source, stops }) =>
       Array.from({ length: stops.closing ? source.make : 0 }, (_, i): TailNeed => ({
         part: source.name,
@@ -139,16 +146,25 @@ export const usualMargin = 0.1;
 
 const tenth = (value: number) => Math.round(value * 10) / 10;
 
+/** What takes yarn that is not in the list, a line each. */
+export const leftOut = ({
+  uncounted,
+  mixedStrands,
+}: Pick<Supplies, 'uncounted' | 'mixedStrands'>): string[] => [
+  ...mixedStrands.map((words) => t`Not worked out: “${words}”. Only one strand of it is in the list.`),
+  ...uncounted.map((what) => t`Not counted: the yarn of the ${what}, which depends on how tall it grows`),
+];
+
 /** The list for the shop or the basket, a line each. */
 export function supplyLines(
-  { yarns, stuffingG, hardware, threadM, uncounted }: Supplies,
+  { yarns, stuffingG, hardware, threadM, uncounted, mixedStrands }: Supplies,
   margin = usualMargin,
 ): string[] {
   const more = 1 + margin;
   return [
     ...yarns.map(
-      ({ name, kind, metres, grams }) =>
-        t`${name}${kind ? ` (${kind})` : ''}: ${yarnWords(metres * more)}, about ${weightWords(grams * more, 0, Math.ceil)}`,
+      ({ name, kind, strands, metres, grams }) =>
+        t`${name}${kind ? ` (${kind})` : ''}: ${yarnWords(metres * more)}, about ${weightWords(grams * more, 0, Math.ceil)}${strands > 1 ? t`, ${strands} strands held together` : ''}`,
     ),
     ...(stuffingG > 0 ? [t`Stuffing: about ${weightWords(stuffingG * more, 0, Math.ceil)}`] : []),
     ...hardware.map(
@@ -156,6 +172,6 @@ export function supplyLines(
         `${count} × ${pieceName(kind)}${sizeMm > 0 ? t`, ${tenth(sizeMm)} mm` : ''}`,
     ),
     ...(threadM > 0 ? [t`Thread for stitching: ${yarnWords(threadM * more, 1)}`] : []),
-    ...uncounted.map((what) => t`Not counted: the yarn of the ${what}, which depends on how tall it grows`),
+    ...leftOut({ uncounted, mixedStrands }),
   ];
 }

@@ -2,7 +2,7 @@ import { emptyList, readMakingList, type MakingList } from '../../supplies/makin
 import { minutesOfAll } from '../../plan/time';
 import { analyseToy } from '../analyse';
 import { suppliesOf } from './suppliesOf';
-import { costsOf, needsOf, toBuyCsv, toBuyText, type ToMake } from './toBuy';
+import { costsOf, leftOutOf, needsOf, toBuyCsv, toBuyText, type ToMake } from './toBuy';
 
 const ball =
   'R1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4-R6: sc around\nR7: (sc, dec) x 6\nR8: dec x 6';
@@ -102,4 +102,18 @@ test.each<[unknown, boolean]>([
   [null, false],
 ])('what is kept as a list: %j', (kept, isOne) => {
   expect(readMakingList(kept) !== null).toBe(isOne);
+});
+
+test('a yarn held double is bought with the same yarn on one strand', () => {
+  const double = toMake('Bear', 1, 'Yarn A: medium, grey, held double, 50 g, 85 m', 'in A');
+  const needs = needsOf([owl, double], list).filter(({ key }) => key.startsWith('yarn '));
+  expect(needs.map(({ key }) => key)).toEqual([keyOfGrey]);
+  expect(needs[0]!.each.get('Bear')).toBeGreaterThan(2 * needs[0]!.each.get('Owl')!);
+});
+
+test('what can’t be worked out is told with the list', () => {
+  const mixed = toMake('Bear', 1, 'Hold one strand of grey and one of oat together.');
+  expect(leftOutOf([owl])).toEqual([]);
+  expect(leftOutOf([owl, mixed])).toEqual([expect.stringMatching(/^Bear: Not worked out: “Hold one strand/)]);
+  expect(toBuyText([mixed], needsOf([mixed], list))).toContain('Not on this list\n- Bear: Not worked out');
 });

@@ -3,7 +3,7 @@ import { unparse } from 'papaparse';
 import { minutesOfAll } from '../../plan/time';
 import type { MakingList } from '../../supplies/makingList';
 import type { ToyAnalysis } from '../analysis';
-import { pieceName, suppliesOf, type HardwareNeed, type YarnNeed } from './suppliesOf';
+import { leftOut, pieceName, suppliesOf, type HardwareNeed, type YarnNeed } from './suppliesOf';
 import { number, weightWords, yarnWords } from '../../words/measures';
 
 /** A toy of the list, worked out. */
@@ -107,6 +107,10 @@ export function needsOf(toMake: readonly ToMake[], { there, spare }: MakingList)
   });
 }
 
+/** What takes yarn and is on no list: how much of it can't be worked out. */
+export const leftOutOf = (toMake: readonly ToMake[]): string[] =>
+  toMake.flatMap(({ name, toy }) => leftOut(suppliesOf(toy)).map((words) => `${name}: ${words}`));
+
 /** What each toy of a list costs: its materials by what they cost her, and her time by what an hour is to bring. */
 export function costsOf(
   toMake: readonly ToMake[],
@@ -168,6 +172,7 @@ export function toBuyText(toMake: readonly ToMake[], needs: readonly BuyNeed[]):
       t`There already`,
       present.map(({ words }) => words),
     ),
+    ...block(t`Not on this list`, leftOutOf(toMake)),
   ].join('\n');
 }
 

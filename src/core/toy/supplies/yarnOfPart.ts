@@ -3,6 +3,8 @@ import { stitchKinds, type StitchKind } from '../../notation/stitchKinds';
 import { weightInWords, yarnWeight, type YarnWeight } from '../../shape/yarnWeights';
 import { stitchYarnMm } from '../../supplies/stitchYarn';
 import type { PartAnalysis, ToyAnalysis } from '../analysis';
+import { thicknessOf } from '../yarnOf';
+import { strandsFor, strandsOf, withoutStrands } from './strands';
 
 const mainYarn = 'main yarn';
 /** Where a piece begins, so much hangs inside. */
@@ -27,6 +29,9 @@ export interface KnownYarn {
   metresPerGram: number;
 }
 
+/** As it is bought; what speaks of strands alone stays as it stands. */
+const kindOf = (value: string): string => withoutStrands(value) || value;
+
 /** The yarn a colour of a part is worked in. */
 function yarnOfColour(colour: string, { pattern }: ToyAnalysis): KnownYarn {
   const { yarns } = pattern.header;
@@ -39,7 +44,7 @@ function yarnOfColour(colour: string, { pattern }: ToyAnalysis): KnownYarn {
   const weight = known ?? yarnWeight('medium');
   return {
     name: said?.name ?? (colour || mainYarn),
-    kind: said?.value ?? null,
+    kind: said ? kindOf(said.value) : null,
     weight,
     metresPerGram: metresPerGramIn(said?.value ?? '') ?? weight.metresPer100g / 100,
   };
@@ -79,6 +84,8 @@ const risingChains: Readonly<Record<StitchKind, number>> = {
 
 /** Yarn of one colour in one unit of a part. */
 export interface PartYarn extends KnownYarn {
+  /** so many are held together: all of them are in the lengths */
+  strands: number;
   /** mm by round, from 1; at 0 what stands before the first, behind the last what is left to close or sew with */
   byRound: Float64Array;
 }
@@ -86,18 +93,21 @@ export interface PartYarn extends KnownYarn {
 /** The yarn of one unit of a part, by the colours of its palette, stitch by stitch. */
 export function yarnOfPart(part: PartAnalysis, toy: ToyAnalysis): PartYarn[] {
   const { fabric, form, stops } = part;
-  const yarns = fabric.palette.map((colour): PartYarn => ({
-    ...yarnOfColour(colour, toy),
-    byRound: new Float64Array(fabric.rounds + 2),
-  }));
+  const said = strandsOf(toy);
+  const lines = toy.parts.map(({ source }) => source.line);
+  const yarns = fabric.palette.map((colour): PartYarn => {
+    const yarn = yarnOfColour(colour, toy);
+    const strands = strandsFor(said, yarn.name, { partLine: part.source.line, lines });
+    return { ...yarn, strands, byRound: new Float64Array(fabric.rounds + 2) };
+  });
   const use = toy.yarnUse ?? 1;
   const add = (colour: number, round: number, mm: number) => {
-    const sums = yarns[colour]?.byRound;
-    if (sums) sums[round] = (sums[round] ?? 0) + mm;
+    const yarn = yarns[colour];
+    if (yarn) yarn.byRound[round] = (yarn.byRound[round] ?? 0) + mm * yarn.strands;
   };
   const worked = (colour: number, code: number, together = 1) => {
-    const thickness = yarns[colour]?.weight.thicknessMm ?? yarnWeight('medium').thicknessMm;
-    return use * stitchYarnMm(code, together, form.gauge, thickness);
+    const { weight, strands } = yarns[colour] ?? { weight: yarnWeight('medium'), strands: 1 };
+    return use * stitchYarnMm(code, together, form.gauge, thicknessOf(weight, strands));
   };
   for (let round = 1; round <= fabric.rounds; round += 1) {
     const [begun, end] = [fabric.offset[round - 1] ?? 0, fabric.offset[round] ?? fabric.kind.length];
@@ -136,8 +146,9 @@ function takenBy(part: PartAnalysis, toy: ToyAnalysis, amount: (metres: number, 
     const yarn = yarns[colour];
     return yarn ? amount(mm / 1000, yarn) : 0;
   };
+  const tail = (mm: number, colour: number) => of(mm * (yarns[colour]?.strands ?? 1), colour);
   const [first, last] = [fabric.colour[0] ?? 0, fabric.colour[fabric.kind.length - 1] ?? 0];
-  const tails = of(startTailMm, first) + of(stops.closing?.tailMm ?? 0, last);
+  const tails = tail(startTailMm, first) + tail(stops.closing?.tailMm ?? 0, last);
   const all = yarns.reduce((sum, yarn, colour) => sum + of(lengthMm(yarn), colour), 0);
   return { stitches: all - tails, tails };
 }
