@@ -76,6 +76,11 @@ export function strandsOf(toy: Told): Strands {
   return found;
 }
 
+/** Whether a line stands between the heading of a part and its first round: what is so throughout is so in that part. */
+function beginsPart(parts: ToyAnalysis['pattern']['parts'], line: number): boolean {
+  return parts.some((part) => part.line <= line && line < (part.rounds[0]?.line ?? 0));
+}
+
 function readStrands({ text, pattern }: Told): Strands {
   const { yarns } = pattern.header;
   const told: Strands = { said: [], mixed: [] };
@@ -99,8 +104,10 @@ function readStrands({ text, pattern }: Told): Strands {
       const named = yarns.find(({ name }) =>
         new RegExp(String.raw`\bof\s+(?:yarn\s+)?${escaped(name)}\b`, 'i').test(sentence),
       );
-      const everywhere =
-        /\b(?:throughout|all\s+(?:the\s+)?(?:parts|pieces|of\s+it)|whole\s+toy|everything)\b/i.test(sentence);
+      const ofAll = /\b(?:all\s+(?:the\s+)?(?:parts|pieces|of\s+it)|whole\s+toy|everything)\b/i.test(
+        sentence,
+      );
+      const everywhere = ofAll || (/\bthroughout\b/i.test(sentence) && !beginsPart(pattern.parts, i + 1));
       told.said.push({ line: i + 1, strands, yarn: named?.name ?? null, everywhere });
     }
   }

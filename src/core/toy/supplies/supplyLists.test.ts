@@ -253,6 +253,9 @@ test('what is said of a part is of that part, and of a yarn of that yarn', () =>
     doubleMm + earMm,
     -1,
   );
+  const throughout = 'Hold two strands together throughout.';
+  expect(one(['Head', throughout, ...ball, ...ears])['main yarn']).toBeCloseTo(doubleMm + earMm, -1);
+  expect(one(['Head', ...ball, ...ears, throughout])['main yarn']).toBeCloseTo(doubleMm + earOfTwoMm, -1);
   expect(one(['Hold two strands together.', 'Head', ...ball, ...ears])['main yarn']).toBeCloseTo(
     doubleMm + earOfTwoMm,
     -1,
