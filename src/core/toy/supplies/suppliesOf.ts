@@ -47,7 +47,7 @@ export interface Supplies {
   threadM: number;
   /** what takes yarn that is not in here: how tall a crest or a mane grows is in no text */
   uncounted: string[];
-  /** what the text says of strands of several yarns, of which one is in here */
+  /** what the text says of strands of several yarns: how much of each is not worked out */
   mixedStrands: readonly string[];
   tails: TailNeed[];
 }
@@ -151,7 +151,7 @@ export const leftOut = ({
   uncounted,
   mixedStrands,
 }: Pick<Supplies, 'uncounted' | 'mixedStrands'>): string[] => [
-  ...mixedStrands.map((words) => t`Not worked out: “${words}”. Only one strand of it is in the list.`),
+  ...mixedStrands.map((words) => t`Not worked out: “${words}”. See by hand what it takes of each yarn.`),
   ...uncounted.map((what) => t`Not counted: the yarn of the ${what}, which depends on how tall it grows`),
 ];
 
