@@ -26,6 +26,7 @@ const held: readonly RegExp[] = [
     'i',
   ),
   /\b(?:yarn|wool|cotton)\s+(?:is\s+|used\s+)?(doubled|tripled)\b/i,
+  /\b(double|triple)[\s-]+stranded\b/i,
 ];
 /** In what stands behind a yarn's name there is nothing else to be many. */
 const ofYarn = new RegExp(String.raw`\b${many}[\s-]+strand(?:s|ed)?\b`, 'i');

@@ -223,6 +223,7 @@ test.each<[string, number]>([
   ['Use a double strand.', doubleMm],
   ['The yarn is held double.', doubleMm],
   ['Work with the yarn doubled.', doubleMm],
+  ['Double stranded, work:', doubleMm],
   ['With three strands held together', tripleMm],
   ['Crochet with one strand.', ballMm],
   // What is no yarn of the rounds.
