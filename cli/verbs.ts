@@ -19,7 +19,7 @@ import { markWords, markerPlan } from '../src/core/place/words/markerPlan';
 import { generalCaution } from '../src/core/safety/cautions';
 import { audienceWords } from '../src/core/safety/audience';
 import { safetyOf } from '../src/core/toy/safetyOf';
-import { suppliesOf, supplyLines } from '../src/core/toy/supplies/suppliesOf';
+import { needLines, suppliesOf } from '../src/core/toy/supplies/suppliesOf';
 import { minutesOf } from '../src/core/plan/time';
 import { orderWords } from '../src/core/toy/orderWords';
 import { actTitle, bulksOf } from '../src/core/toy/sheet/stopWords';
@@ -197,7 +197,8 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
   }),
 
   supplies: (toy) => {
-    const { yarns, byPart, stuffingG, hardware, threadM, uncounted, mixedStrands, tails } = suppliesOf(toy);
+    const supplies = suppliesOf(toy);
+    const { yarns, byPart, stuffingG, hardware, felt, tools, threadM, tails } = supplies;
     return {
       yarns: yarns.map(({ name, kind, strands, metres, grams }) => ({
         name,
@@ -209,9 +210,11 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
       parts: byPart.map(({ part, yarn, metres }) => ({ part, yarn, metres: round2(metres) })),
       stuffingG: round2(stuffingG),
       hardware,
+      felt: felt.map(({ colour, pieces, areaMm2 }) => ({ colour, pieces, areaMm2: round2(areaMm2) })),
+      tools,
       threadM: round2(threadM),
-      uncounted,
-      mixedStrands,
+      uncounted: supplies.uncounted.map(({ what }) => what),
+      mixedStrands: supplies.mixedStrands,
       tails: tails.map(({ part, unit, mm, for: use }) => ({ part, unit, mm, for: use })),
     };
   },
@@ -386,7 +389,7 @@ export const plainVerbs: Record<string, (toy: ToyAnalysis, options: Options) => 
       )
       .join('\n')
       .trim() || 'No stops.',
-  supplies: (toy) => supplyLines(suppliesOf(toy)).join('\n') || 'Nothing is worked yet.',
+  supplies: (toy) => needLines(suppliesOf(toy)).join('\n') || 'Nothing is worked yet.',
   safety: (toy) => {
     const { audience, findings } = safetyOf(toy);
     return [

@@ -61,6 +61,33 @@ test('a list for several toys: what is there is taken off, what it costs is summ
   await expect(page.getByRole('list', { name: 'What they take' })).toHaveCount(0);
 });
 
+test('felt is asked for by area, tools stand apart; both are found in the box', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: 'To buy' }).click();
+  await page.getByRole('button', { name: 'Add Pondside pocket frog' }).click();
+  await page.getByRole('textbox', { name: 'Pondside pocket frog, in toy' }).fill('5');
+  const taken = page.getByRole('list', { name: 'What they take' });
+  // Ten cheeks of 8 mm, each from a square of 12 mm: 14.4 cm².
+  await expect(taken.getByRole('button', { name: /^15 cm², Felt: / })).toBeVisible();
+  const tools = page.getByRole('list', { name: 'To have at hand' });
+  await expect(tools.getByRole('button', { name: /^1 ×, Crochet hook, 3 mm: / })).toBeVisible();
+  await expect(tools.getByRole('button', { name: /^7 ×, Stitch markers: / })).toBeVisible();
+  await page.getByRole('button', { name: 'My box' }).click();
+  await page.getByRole('radio', { name: 'Felt' }).click();
+  await page.getByRole('button', { name: 'Put it in' }).click();
+  await expect(page.getByRole('textbox', { name: 'Felt, in cm²' })).toHaveValue('600');
+  await page.getByRole('radio', { name: 'Tools' }).click();
+  await page.getByRole('textbox', { name: 'Size, in mm' }).fill('3');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Put it in' }).click();
+  await page.getByRole('button', { name: 'Back to the list' }).click();
+  await expect(taken.getByRole('button', { name: /^All there, Felt: / })).toBeVisible();
+  await expect(tools.getByRole('button', { name: /^All there, Crochet hook, 3 mm: / })).toBeVisible();
+  const text = await savedText(page, 'Save the list');
+  expect(text).toContain('To have at hand\n- 1 × Darning needle, blunt\n');
+  expect(text).not.toContain('cheeks');
+});
+
 test('a batch reserves from the box; once a toy is made, what it took is gone', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('button', { name: 'To buy' }).click();

@@ -78,7 +78,19 @@ test('whether a ball is enough is told, piece by piece; a weighed piece counts f
   await there.fill('3');
   await expect(page.getByText(/It ends at the bear.s head/)).toBeVisible();
   await expect(page.getByText(/^Round \d+ can’t be finished\. At least \d+ g more are needed/)).toBeVisible();
+  // A head is one piece: with 5 g a stripe of it is in another.
+  const ways = page.getByRole('list', { name: 'What could be in another colour' });
+  await expect(page.getByText(/It is too little for any piece of it/)).toBeVisible();
+  await there.fill('5');
+  await expect(ways.getByText(/^Rounds? \d+( to \d+)? of the bear.s head$/)).toBeVisible();
+  await expect(ways.getByText(/^takes \d+ g of the other, as thick as this; /)).toBeVisible();
   await there.fill('200');
+  await expect(ways).toHaveCount(0);
+  await expect(
+    page
+      .getByRole('list', { name: 'What it is made with' })
+      .getByText('1 stitch marker: 1 where a round begins'),
+  ).toBeVisible();
   const taken = page.getByRole('list', { name: 'What it takes' });
   const before = await taken.innerText();
   await page.getByRole('button', { name: 'I weighed a piece' }).click();

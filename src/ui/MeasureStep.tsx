@@ -4,7 +4,7 @@ import { NumberStep } from './NumberStep';
 
 interface MeasureStepProps {
   label: string;
-  /** in what the value is; mm, m and g are shown as she measures, anything else as it is */
+  /** in what the value is; mm, m, cm2 and g are shown as she measures, anything else as it is */
   unit: string;
   value: number;
   step: number;
@@ -24,6 +24,10 @@ interface Shown {
 function shownIn(unit: string): Shown | null {
   const { length, weight } = measures();
   if (unit === 'mm' && length === 'inches') return { unit: t`inches`, each: mmInInch, step: 0.125 };
+  if (unit === 'cm2') {
+    if (length === 'mm') return { unit: t`cm²`, each: 1, step: 50 };
+    return { unit: t`square inches`, each: (mmInInch / 10) ** 2, step: 8 };
+  }
   if (unit === 'm' && length === 'inches') return { unit: t`yards`, each: metresInYard, step: 1 };
   if (unit === 'g' && weight === 'ounces') return { unit: t`ounces`, each: gramsInOunce, step: 0.25 };
   return null;

@@ -8,7 +8,7 @@ import { sizeOfPart } from './stuffedPart';
 const holdMm = 20;
 
 /** Something a needle is drawn straight through. */
-interface Through {
+export interface Through {
   part: PartAnalysis;
   what: string;
   mm: number;
@@ -35,14 +35,22 @@ const bySculpting = (parts: readonly PartAnalysis[]): Through[] =>
       .map(({ id, straightMm }) => ({ part, what: id, mm: straightMm, line: part.source.line })),
   );
 
+/** All that a needle is drawn straight through. */
+export const drawnThrough = (parts: readonly PartAnalysis[], joins: readonly Join[]): Through[] => [
+  ...byJoins(parts, joins),
+  ...bySculpting(parts),
+];
+
+/** How long a needle is that is drawn through so much, in mm: in steps of five, as they are sold. */
+export const needleLengthMm = (mm: number): number => Math.ceil((mm + holdMm) / 5) * 5;
+
 /** Where a needle is too short for what is drawn through with it; once for each part and thing. */
 export function needleProblems(
   parts: readonly PartAnalysis[],
   joins: readonly Join[],
   needleMm: number,
 ): Problem[] {
-  const all = [...byJoins(parts, joins), ...bySculpting(parts)];
-  const short = all.filter(({ mm }) => mm + holdMm > needleMm);
+  const short = drawnThrough(parts, joins).filter(({ mm }) => mm + holdMm > needleMm);
   const once = short.filter(
     (one, i) => short.findIndex((other) => other.part === one.part && other.what === one.what) === i,
   );
@@ -52,7 +60,7 @@ export function needleProblems(
       what,
       mm: Math.round(mm),
       needleMm,
-      wantedMm: Math.ceil((mm + holdMm) / 5) * 5,
+      wantedMm: needleLengthMm(mm),
     };
     return {
       ...saying('needle-short', facts),

@@ -1,6 +1,7 @@
 import { t } from '../words/language';
 import { sayTerm } from '../words/said';
 import type { Join } from '../join/joined';
+import type { FeatureKind } from '../notation/sentence/said';
 import type { FeaturePlacement } from '../place/resolve/placement';
 import { hasPost, isStitchedStyle } from '../place/rule/rule';
 import { profileOf } from '../shape/profile';
@@ -16,6 +17,14 @@ export interface Template {
   why: string;
   /** its outline about its middle, in mm, closed; y goes down */
   outline: readonly (readonly [x: number, y: number])[];
+}
+
+/** A piece that the pattern asks for. */
+export interface FeltPiece extends Template {
+  /** what it is for */
+  feature: FeatureKind;
+  /** it is the feature itself, a ring behind it that shows, or a disc behind its washer */
+  use: 'itself' | 'ring' | 'disc';
 }
 
 /** Corners of a smooth outline; at this many a circle of 50 mm is true to a twentieth of a millimetre. */
@@ -64,21 +73,30 @@ function roundedTriangle(wide: number): Template['outline'] {
 }
 
 /** What of a feature is cut of felt: itself, or a ring behind it, or a disc behind its washer. */
-function ofFeature({ source, form }: PartAnalysis, feature: FeaturePlacement): Template[] {
+function ofFeature({ source, form }: PartAnalysis, feature: FeaturePlacement): FeltPiece[] {
   const { kind, rule, units } = feature;
   const count = units.length * source.make;
   const size = rule.sizeMm ?? Math.round(2 * Math.max(0, ...units.map(({ halfMm }) => halfMm)));
-  const found: Template[] = [];
+  const found: FeltPiece[] = [];
   if (rule.ring?.of === 'felt') {
     const { sizeMm } = rule.ring;
     const why = t`${sizeMm} mm across, as the pattern says. Cut a slit for the post in its middle.`;
-    found.push({ name: t`Ring behind the ${sayTerm(kind)}`, cut: count, why, outline: oval(sizeMm, sizeMm) });
+    found.push({
+      name: t`Ring behind the ${sayTerm(kind)}`,
+      feature: kind,
+      use: 'ring',
+      cut: count,
+      why,
+      outline: oval(sizeMm, sizeMm),
+    });
   }
   const disc = hasPost(rule) ? discBehind(source, kind, size) : null;
   if (disc !== null) {
     const why = t`${disc} mm across: wider than the washer all round. It lies inside, with a slit for the post.`;
     found.push({
       name: t`Disc behind the washers of the ${sayTerm(kind)}`,
+      feature: kind,
+      use: 'disc',
       cut: count,
       why,
       outline: oval(disc, disc),
@@ -88,7 +106,11 @@ function ofFeature({ source, form }: PartAnalysis, feature: FeaturePlacement): T
     !hasPost(rule) && !rule.embroidered && !isStitchedStyle(rule.style) && rule.style !== 'crochet';
   const canBeCut = kind === 'patch' || rule.style === 'felt';
   if (isCut && canBeCut && size >= 2)
-    found.push(cutFeature(feature, size, { count, heightMm: form.gauge.heightMm }));
+    found.push({
+      ...cutFeature(feature, size, { count, heightMm: form.gauge.heightMm }),
+      feature: kind,
+      use: 'itself',
+    });
   return found;
 }
 
@@ -165,13 +187,17 @@ function bellyOf({ parts, joined }: ToyAnalysis): Template | null {
   };
 }
 
+/** What the pattern asks to be cut of felt for a part, all its units together. */
+export const cutOfFelt = (part: PartAnalysis): FeltPiece[] =>
+  part.features.flatMap((feature) => ofFeature(part, feature));
+
 /**
  * All that may be cut of felt for one toy, at real size: what the pattern asks for, then linings and a belly of the size of the place
  * they cover, for who likes them.
  */
 export function templatesOf(toy: ToyAnalysis): Template[] {
   const { parts, joined } = toy;
-  const asked = parts.flatMap((part) => part.features.flatMap((feature) => ofFeature(part, feature)));
+  const asked = parts.flatMap(cutOfFelt);
   const linings = parts.flatMap((part) => (liesFlat(part, joined.joins) ? (lining(part) ?? []) : []));
   return [...asked, ...linings, ...[bellyOf(toy) ?? []].flat()];
 }

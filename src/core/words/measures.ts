@@ -123,3 +123,15 @@ export function weightWords(grams: number, places = 0, round: Rounding = Math.ro
   const ofOunces = ounces < 1 ? 2 : 1;
   return `${number(roundedTo(ounces, ofOunces, round), ofOunces)} oz`;
 }
+
+const mm2InCm2 = 100;
+
+/**
+ * An area, not less than it takes: `3 cm²`, `0.5 sq in`
+ *
+ * @param mm2 in square millimetres
+ */
+export function areaWords(mm2: number, round: Rounding = Math.ceil): string {
+  if (chosen.length === 'mm') return `${number(roundedTo(mm2 / mm2InCm2, 0, round))} cm²`;
+  return `${number(roundedTo(mm2 / mmInInch ** 2, 1, round), 1)} sq in`;
+}

@@ -3,9 +3,11 @@ import { View } from '@tamagui/core';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { listLimits, type MakingList } from '../../core/supplies/makingList';
-import { boxKey, boxOf, boxPieces, boxUnit, type BoxItem, type BoxThing } from '../../core/toy/supplies/box';
+import { boxKey, boxOf, boxPieces, type BoxItem, type BoxThing } from '../../core/toy/supplies/box';
 import { pieceName } from '../../core/toy/supplies/suppliesOf';
 import { amountWords, needsOf } from '../../core/toy/supplies/toBuy';
+import { unitOfKey } from '../../core/toy/supplies/needKey';
+import { toolKinds, toolName, type ToolKind } from '../../core/toy/supplies/tools';
 import { useMakingList, useToMake } from '../../data/useMakingList';
 import { OneOf } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
@@ -16,8 +18,8 @@ import { NumberStep } from '../../ui/NumberStep';
 import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { Body, Quiet, Title } from '../../ui/text';
+import { stepIn } from './NeedRow';
 
-const steps = { g: 5, m: 1, pieces: 1 } as const;
 const figure = (amount: number): number => Math.round(amount * 10) / 10;
 
 /** What a maker has: yarn, eyes and all else, what of it is spoken for, and what is free. */
@@ -94,7 +96,7 @@ function Item({ item, onChange }: { item: BoxItem; onChange: (amount: number) =>
         label={words}
         unit={unit}
         value={there}
-        step={steps[unit]}
+        step={stepIn[unit]}
         least={0}
         most={listLimits.amount}
         onChange={onChange}
@@ -108,10 +110,20 @@ type Kind = BoxThing['kind'];
 const kinds: readonly (readonly [Kind, string])[] = [
   ['yarn', t`Yarn`],
   ['piece', t`By the piece`],
+  ['felt', t`Felt`],
   ['stuffing', t`Stuffing`],
   ['thread', t`Thread`],
+  ['tool', t`Tools`],
 ];
-const usual: Readonly<Record<Kind, number>> = { yarn: 50, piece: 2, stuffing: 100, thread: 10 };
+/** A ball, a pair, a sheet of 20 × 30 cm, a bag, a skein, one. */
+const usual: Readonly<Record<Kind, number>> = {
+  yarn: 50,
+  piece: 2,
+  felt: 600,
+  stuffing: 100,
+  thread: 10,
+  tool: 1,
+};
 /** What has a size of its own by which toys ask for it. */
 const sized: ReadonlySet<string> = new Set(
   boxPieces.filter((name) => name !== 'rattle' && name !== 'squeaker'),
@@ -125,8 +137,17 @@ function useThing() {
   const [piece, setPiece] = useState<(typeof boxPieces)[number]>('safety eye');
   const [sizeMm, setSize] = useState(8);
   const [amount, setAmount] = useState<number>(usual.yarn);
-  const ofPiece: BoxThing = { kind: 'piece', name: piece, sizeMm: sized.has(piece) ? sizeMm : null };
-  const ofYarn: BoxThing = { kind: 'yarn', name, what };
+  const [colour, setColour] = useState('');
+  const [tool, setTool] = useState<ToolKind>('crochet hook');
+  const [hookMm, setHook] = useState(3.5);
+  const things: Readonly<Record<Kind, BoxThing>> = {
+    yarn: { kind: 'yarn', name, what },
+    piece: { kind: 'piece', name: piece, sizeMm: sized.has(piece) ? sizeMm : null },
+    felt: { kind: 'felt', colour },
+    stuffing: { kind: 'stuffing' },
+    thread: { kind: 'thread' },
+    tool: { kind: 'tool', tool, sizeMm: tool === 'crochet hook' ? hookMm : null },
+  };
   const isNamed = kind !== 'yarn' || (name.trim() !== '' && !name.includes(',') && what.trim() !== '');
   return {
     kind,
@@ -136,13 +157,16 @@ function useThing() {
     },
     yarn: { name, setName, what, setWhat },
     piece: { piece, setPiece, sizeMm, setSize },
+    felt: { colour, setColour },
+    tool: { tool, setTool, hookMm, setHook },
     amount,
     setAmount,
-    key: boxKey(kind === 'yarn' ? ofYarn : kind === 'piece' ? ofPiece : { kind }),
+    key: boxKey(things[kind]),
     isNamed,
     clear() {
       setName('');
       setWhat('');
+      setColour('');
     },
   };
 }
@@ -188,6 +212,41 @@ function WhichPiece({ piece, setPiece, sizeMm, setSize }: ReturnType<typeof useT
   );
 }
 
+function WhichFelt({ colour, setColour }: ReturnType<typeof useThing>['felt']) {
+  return (
+    <>
+      <Field label={t`Its colour`} value={colour} placeholder={t`pink`} onChange={setColour} />
+      <Quiet>{t`As your patterns call it: “pink felt cheeks”. Felt that no pattern names a colour for is kept without one. A sheet of 20 × 30 cm has 600 cm².`}</Quiet>
+    </>
+  );
+}
+
+function WhichTool({ tool, setTool, hookMm, setHook }: ReturnType<typeof useThing>['tool']) {
+  return (
+    <>
+      <OneOf
+        wraps
+        label={t`Which`}
+        unlabelled
+        options={toolKinds.map((kind) => [kind, toolName({ kind, sizeMm: null })] as const)}
+        chosen={tool}
+        onChoose={setTool}
+      />
+      {tool === 'crochet hook' ? (
+        <NumberStep
+          label={t`Size`}
+          unit={t`mm`}
+          value={hookMm}
+          step={0.25}
+          least={0.5}
+          most={30}
+          onChange={setHook}
+        />
+      ) : null}
+    </>
+  );
+}
+
 /** Something more for the box. */
 function PutIn({ onPut }: { onPut: (key: string, amount: number) => void }) {
   const thing = useThing();
@@ -198,11 +257,13 @@ function PutIn({ onPut }: { onPut: (key: string, amount: number) => void }) {
       <OneOf wraps label={t`What`} unlabelled options={kinds} chosen={kind} onChoose={thing.choose} />
       {kind === 'yarn' ? <WhichYarn {...thing.yarn} /> : null}
       {kind === 'piece' ? <WhichPiece {...thing.piece} /> : null}
+      {kind === 'felt' ? <WhichFelt {...thing.felt} /> : null}
+      {kind === 'tool' ? <WhichTool {...thing.tool} /> : null}
       <MeasureStep
         label={t`How much`}
-        unit={boxUnit(key)}
+        unit={unitOfKey(key)}
         value={amount}
-        step={steps[boxUnit(key)]}
+        step={stepIn[unitOfKey(key)]}
         least={1}
         most={listLimits.amount}
         onChange={thing.setAmount}

@@ -4,7 +4,15 @@ import { useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
 import type { MakingList } from '../../core/supplies/makingList';
 import { onceMade } from '../../core/toy/supplies/box';
-import { costsOf, leftOutOf, needsOf, toBuyCsv, toBuyText, type ToMake } from '../../core/toy/supplies/toBuy';
+import {
+  costsOf,
+  leftOutOf,
+  needsOf,
+  toBuyCsv,
+  toBuyText,
+  type BuyNeed,
+  type ToMake,
+} from '../../core/toy/supplies/toBuy';
 import { useMakingList, useToMake } from '../../data/useMakingList';
 import { useShelf } from '../../data/useShelf';
 import { saveFile } from '../../ui/files';
@@ -95,28 +103,36 @@ function LeftOut({ toMake }: { toMake: readonly ToMake[] }) {
   return told.map((words) => <Quiet key={words}>{words}</Quiet>);
 }
 
+/** Things that are needed, a row each; one of them is open to be set. */
+function NeedList({ label, needs, list, change }: ListProps & { label: string; needs: readonly BuyNeed[] }) {
+  const [open, setOpen] = useState<string | null>(null);
+  return (
+    <View render="ul" margin={0} padding={0} aria-label={label}>
+      {needs.map((need) => (
+        <NeedRow
+          key={need.key}
+          need={need}
+          price={list.prices[need.key]}
+          isOpen={open === need.key}
+          onOpen={() => setOpen(open === need.key ? null : need.key)}
+          onThere={(amount) => change({ there: { ...list.there, [need.key]: amount } })}
+          onPrice={(price) => change({ prices: { ...list.prices, [need.key]: price } })}
+        />
+      ))}
+    </View>
+  );
+}
+
 function Needs({ list, toMake, change }: ListProps & { toMake: readonly ToMake[] }) {
   const router = useRouter();
   const needs = useMemo(() => needsOf(toMake, list), [toMake, list]);
-  const [open, setOpen] = useState<string | null>(null);
+  const settings = { list, change };
   const costs = useMemo(() => costsOf(toMake, needs, list), [toMake, needs, list]);
   return (
     <>
       <Card gap="$3">
         <Title render="h2" margin={0}>{t`What they take`}</Title>
-        <View render="ul" margin={0} padding={0} aria-label={t`What they take`}>
-          {needs.map((need) => (
-            <NeedRow
-              key={need.key}
-              need={need}
-              price={list.prices[need.key]}
-              isOpen={open === need.key}
-              onOpen={() => setOpen(open === need.key ? null : need.key)}
-              onThere={(amount) => change({ there: { ...list.there, [need.key]: amount } })}
-              onPrice={(price) => change({ prices: { ...list.prices, [need.key]: price } })}
-            />
-          ))}
-        </View>
+        <NeedList label={t`What they take`} needs={needs.filter(({ isTool }) => !isTool)} {...settings} />
         <LeftOut toMake={toMake} />
         <NumberStep
           label={t`Yarn, stuffing and thread to spare`}
@@ -127,6 +143,9 @@ function Needs({ list, toMake, change }: ListProps & { toMake: readonly ToMake[]
           most={100}
           onChange={(spare) => change({ spare })}
         />
+        <Title render="h3" margin={0}>{t`To have at hand`}</Title>
+        <Quiet>{t`As many as are in use at once: the same ones serve every toy.`}</Quiet>
+        <NeedList label={t`To have at hand`} needs={needs.filter(({ isTool }) => isTool)} {...settings} />
         <View flexDirection="row" flexWrap="wrap" gap="$2">
           <Press
             grow

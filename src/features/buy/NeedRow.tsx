@@ -3,15 +3,16 @@ import { Pressable } from 'react-native';
 import { View } from '@tamagui/core';
 import { listLimits, type Price } from '../../core/supplies/makingList';
 import { amountWords, buyAmount, type BuyNeed } from '../../core/toy/supplies/toBuy';
+import type { Unit } from '../../core/toy/supplies/needKey';
 import { Row } from '../../ui/layout';
 import { MeasureStep } from '../../ui/MeasureStep';
 import { NumberStep } from '../../ui/NumberStep';
 import { Answer, Body, Quiet } from '../../ui/text';
 
 /** What a ball, a bag, a pack usually holds: where a price begins. */
-const usualPack = { g: 50, m: 10, pieces: 1 } as const;
+const usualPack: Readonly<Record<Unit, number>> = { g: 50, m: 10, cm2: 600, pieces: 1 };
 /** A step of the thumb in each unit. */
-const steps = { g: 5, m: 1, pieces: 1 } as const;
+export const stepIn: Readonly<Record<Unit, number>> = { g: 5, m: 1, cm2: 50, pieces: 1 };
 
 interface NeedRowProps {
   need: BuyNeed;
@@ -24,11 +25,12 @@ interface NeedRowProps {
 
 /** One thing the toys take: how much to buy of it, large; what is there and what it costs a tap away. */
 export function NeedRow({ need, price, isOpen, onOpen, onThere, onPrice }: NeedRowProps) {
-  const { words, unit, amount, there, buy } = need;
+  const { words, unit, amount, there, buy, isTool } = need;
   const buying = buy === 0 ? t`All there` : buyAmount(need);
   const left = there - amount;
   // What is bought stands beside it with its unit.
   const figure = (of: number) => amountWords(of, unit).replace(/ \S+$/, '');
+  const asked = isTool ? t`in use at once ${figure(amount)}` : t`takes ${figure(amount)}`;
   const rest = buy === 0 && left >= 1 ? t`, ${figure(left)} left then` : '';
   return (
     <View
@@ -55,7 +57,7 @@ export function NeedRow({ need, price, isOpen, onOpen, onThere, onPrice }: NeedR
           <View flexGrow={1} flexShrink={1} flexBasis={0} minWidth={0}>
             <Body textAlign="left">{words}</Body>
             <Quiet textAlign="left">
-              {t`takes ${figure(amount)}, there ${figure(there)}${rest}${price ? t`; ${price.price} for ${amountWords(price.per, unit)}` : ''}`}
+              {t`${asked}, there ${figure(there)}${rest}${price ? t`; ${price.price} for ${amountWords(price.per, unit)}` : ''}`}
             </Quiet>
           </View>
         </Row>
@@ -79,7 +81,7 @@ function NeedSettings({
         label={t`There already`}
         unit={inWords}
         value={there}
-        step={steps[unit]}
+        step={stepIn[unit]}
         least={0}
         most={listLimits.amount}
         onChange={onThere}
@@ -97,7 +99,7 @@ function NeedSettings({
         label={t`So much for that price`}
         unit={inWords}
         value={shown.per}
-        step={steps[unit]}
+        step={stepIn[unit]}
         least={1}
         most={listLimits.amount}
         onChange={(per) => onPrice({ ...shown, per })}

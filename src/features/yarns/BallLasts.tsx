@@ -1,13 +1,15 @@
 import { t } from '../../core/words/language';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from '@tamagui/core';
 import { ballLasts } from '../../core/toy/supplies/ballLasts';
+import { inOtherColour, type OtherColour } from '../../core/toy/supplies/otherColour';
 import type { YarnNeed } from '../../core/toy/supplies/suppliesOf';
 import { useToy } from '../../data/useToy';
 import { OneOf } from '../../ui/Choice';
 import { Card } from '../../ui/layout';
 import { MeasureStep } from '../../ui/MeasureStep';
 import { Answer, Body, Quiet, Title } from '../../ui/text';
+import { some } from '../../core/words/counted';
 import { weightWords } from '../../core/words/measures';
 
 /** An unopened ball of most yarns, where the text does not say what one weighs. */
@@ -70,7 +72,7 @@ function HowFar({ yarn, there }: { yarn: YarnNeed; there: number }) {
             <Body>
               {t`${
                 ends.round === null
-                  ? t`Its rounds are done, and the tail falls short.`
+                  ? t`Its rounds are done, and what comes after them falls short.`
                   : t`Round ${ends.round} can’t be finished.`
               } At least ${weightWords(missing, 0, Math.ceil)} more are needed, without anything to spare.`}
             </Body>
@@ -92,6 +94,49 @@ function HowFar({ yarn, there }: { yarn: YarnNeed; there: number }) {
           ))}
         </View>
       ) : null}
+      {ends ? <InOtherColour yarn={yarn} metres={there * metresPerGram} /> : null}
     </>
+  );
+}
+
+const leftWords = (grams: number): string =>
+  grams < 1 ? t`this is just enough` : t`${whole(grams)} of this are left`;
+
+/** `the ears`, `the left ear and the right ear` */
+const partsWords = (parts: OtherColour['parts']): string =>
+  parts.map(({ name, make }) => t`the ${some(name, make)}`).join(t` and `);
+
+/** What of it would be in another colour: all of some pieces, or some rounds of one. */
+function wayWords(yarn: string, { parts, rounds, isRows }: OtherColour): string {
+  const where = partsWords(parts);
+  if (rounds === null) return t`All ${yarn} of ${where}`;
+  const [first, last] = rounds;
+  if (first === last) return isRows ? t`Row ${first} of ${where}` : t`Round ${first} of ${where}`;
+  return isRows ? t`Rows ${first} to ${last} of ${where}` : t`Rounds ${first} to ${last} of ${where}`;
+}
+
+/** What could be worked in another colour, so that this yarn is enough. */
+function InOtherColour({ yarn, metres }: { yarn: YarnNeed; metres: number }) {
+  const { analysis } = useToy();
+  const ways = useMemo(() => inOtherColour(analysis, yarn.name, metres), [analysis, yarn.name, metres]);
+  const gramsOf = (length: number) => (length * yarn.grams) / yarn.metres;
+  return (
+    <View gap="$2">
+      <Title render="h3" margin={0}>{t`In another colour instead`}</Title>
+      {ways.length === 0 ? (
+        <Body>{t`It is too little for any piece of it: all would be in another colour.`}</Body>
+      ) : (
+        <View gap="$2" role="list" aria-label={t`What could be in another colour`}>
+          {ways.map((way) => (
+            <View key={wayWords(yarn.name, way)} role="listitem">
+              <Body fontWeight="600">{wayWords(yarn.name, way)}</Body>
+              <Quiet>
+                {t`takes ${weightWords(gramsOf(way.otherM), 0, Math.ceil)} of the other, as thick as this; ${leftWords(gramsOf(way.leftM))}`}
+              </Quiet>
+            </View>
+          ))}
+        </View>
+      )}
+    </View>
   );
 }

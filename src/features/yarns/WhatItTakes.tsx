@@ -2,6 +2,7 @@ import { t } from '../../core/words/language';
 import { useState } from 'react';
 import { View } from '@tamagui/core';
 import { suppliesOf, supplyLines, usualMargin } from '../../core/toy/supplies/suppliesOf';
+import { toolLines } from '../../core/toy/supplies/tools';
 import { nameOfToy } from '../../core/keep/toyCard';
 import { useToy } from '../../data/useToy';
 import { fileName } from '../../core/words/fileName';
@@ -20,11 +21,12 @@ export function WhatItTakes() {
   const [margin, setMargin] = useState(Math.round(usualMargin * 100));
   const supplies = suppliesOf(analysis, copies);
   const lines = supplyLines(supplies, margin / 100);
+  const tools = toolLines(supplies.tools);
   if (lines.length === 0) return null;
   const save = () =>
     saveFile(
       `${fileName(nameOfToy(analysis))}-list.txt`,
-      `${[nameOfToy(analysis), ...lines].join('\n')}\n`,
+      `${[nameOfToy(analysis), ...lines, ...tools].join('\n')}\n`,
       'text/plain',
     );
   return (
@@ -33,6 +35,13 @@ export function WhatItTakes() {
       <View gap="$1" role="list" aria-label={t`What it takes`}>
         {lines.map((line) => (
           <Body key={line} fontSize="$4" role="listitem">
+            {line}
+          </Body>
+        ))}
+      </View>
+      <View gap="$1" role="list" aria-label={t`What it is made with`}>
+        {tools.map((line) => (
+          <Body key={line} role="listitem">
             {line}
           </Body>
         ))}

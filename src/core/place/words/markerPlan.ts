@@ -11,6 +11,8 @@ export interface Mark {
   seat: Seat;
   /** what it is for: `left eye`, `ends of the mouth` */
   what: string[];
+  /** the features it is for, by their names in the part */
+  features: string[];
 }
 
 /** The markers of one round. */
@@ -27,12 +29,16 @@ export interface MarkedRound {
  */
 export function markerPlan(fabric: Fabric, features: readonly FeaturePlacement[]): MarkedRound[] {
   const rounds = new Map<number, Mark[]>();
-  const put = (line: number, stitch: number, seat: Mark['seat'], what: string) => {
+  const put = (line: number, mark: Pick<Mark, 'stitch' | 'seat'>, feature: string, what: string) => {
     const marks = rounds.get(line + 1) ?? [];
     rounds.set(line + 1, marks);
-    const same = marks.find((mark) => mark.stitch === stitch && mark.seat === seat);
-    if (same) same.what.push(what);
-    else marks.push({ stitch, seat, what: [what] });
+    const same = marks.find(({ stitch, seat }) => mark.stitch === stitch && mark.seat === seat);
+    if (!same) {
+      marks.push({ ...mark, what: [what], features: [feature] });
+      return;
+    }
+    same.what.push(what);
+    same.features.push(feature);
   };
   for (const { id, kind, rule, units, seat } of features) {
     // Sculpting goes by the eyes, which have their markers; the start is found without one.
@@ -40,8 +46,8 @@ export function markerPlan(fabric: Fabric, features: readonly FeaturePlacement[]
     for (const { side, from, to, fromLine, toLine } of units) {
       const one = kind === 'eyes' && !rule.embroidered ? 'eye' : id;
       const name = side === 'middle' ? sayTerm(id) : t`${sayTerm(side)} ${sayTerm(one)}`;
-      put(fromLine, from, seat, name);
-      if (to !== from || toLine !== fromLine) put(toLine, to, seat, name);
+      put(fromLine, { stitch: from, seat }, id, name);
+      if (to !== from || toLine !== fromLine) put(toLine, { stitch: to, seat }, id, name);
     }
   }
   return [...rounds]

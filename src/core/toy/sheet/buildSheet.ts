@@ -24,7 +24,7 @@ import { joinPart } from '../joinAll';
 import { hasSeam, schoolWords, seamWords } from '../seams';
 import { orderByUnit } from '../orderWords';
 import { safetyOf } from '../safetyOf';
-import { suppliesOf, supplyLines } from '../supplies/suppliesOf';
+import { needLines, suppliesOf } from '../supplies/suppliesOf';
 import { actTitle, bulksOf } from './stopWords';
 import type { RoundCheck } from '../../fabric/checkRounds';
 import { cutWords, fineSizeWords, sizeWords } from '../../words/measures';
@@ -347,7 +347,7 @@ export function buildSheet(toy: ToyAnalysis, book: RuleBook = shippedRules): She
     facts,
     parts: toy.parts.map((part) => sheetPart(part)),
     joins: sheetJoins(toy),
-    needs: supplyLines(suppliesOf(toy)),
+    needs: needLines(suppliesOf(toy)),
     order: orderByUnit(toy).map(({ unit, lines }) => `${unit}: ${lines.join(', ')}.`),
     notes: notes.map((note) => note.text),
     cautions: [

@@ -13,7 +13,7 @@ import { sizeOfToy } from '../../join/pose/posed';
 import { analyseToy, type PartAnalysis, type ToyAnalysis } from '../analyse';
 import { assembled } from '../assembled';
 import { fingerprint } from '../fingerprint';
-import { suppliesOf, supplyLines } from '../supplies/suppliesOf';
+import { needLines, suppliesOf } from '../supplies/suppliesOf';
 import { buildSheet, type Sheet, type SheetLine } from './buildSheet';
 import { joinSvg } from './joinSvg';
 import { mapSvg } from './sheetHtml';
@@ -205,7 +205,7 @@ function before(toy: ToyAnalysis, sheet: Sheet, terms: Terms): PatternLine[] {
   const posed = assembled(toy).filter(({ loose }) => !loose);
   const size = posed.length > 0 ? sizeOfToy(posed) : null;
   const audience = readAudience(toy.pattern.header.audience);
-  const needs = supplyLines(suppliesOf(toy));
+  const needs = needLines(suppliesOf(toy));
   return [
     ...drawing(toySvg(toy, [0, sideways])),
     ...(size

@@ -1,6 +1,7 @@
 import type { Step } from '../../plan/order';
 import type { PartAnalysis, ToyAnalysis } from '../analysis';
 import { unitName } from '../orderWords';
+import { onSurface } from './surfaceYarn';
 import { yarnOfPart } from './yarnOfPart';
 
 /** What is left of a ball once a unit is made. */
@@ -33,25 +34,35 @@ function workedInOrder({ order, parts }: ToyAnalysis): Worked[] {
   return [...planned, ...others.filter(({ part, unit }) => !isPlanned(part, unit))];
 }
 
-/** What a step of the plan takes of a yarn, round by round; the tails with the first and the last of them. */
+/** One yarn in a unit of a part, in mm. */
+export interface UnitYarn {
+  /** by round, as of a part's yarns; more than one colour of its palette may be that yarn */
+  byRound: Float64Array;
+  /** what is worked onto it once its rounds are done */
+  ontoMm: number;
+}
+
+/** What a step of the plan takes of a yarn, round by round; the tails with the first and the last of them, then what comes onto it. */
 function* takenBy(
   { indexes }: Worked,
   { fabric }: PartAnalysis,
-  byRound: Float64Array,
+  { byRound, ontoMm }: UnitYarn,
 ): Generator<[round: number | null, mm: number]> {
   const [from, to] = indexes ?? [1, 0];
   if (from === 1) yield [fabric.label[0] ?? 1, byRound[0] ?? 0];
   for (let round = from; round <= to; round += 1)
     yield [fabric.label[round - 1] ?? round, byRound[round] ?? 0];
-  if (to === fabric.rounds) yield [null, byRound[to + 1] ?? 0];
+  if (to === fabric.rounds) yield [null, (byRound[to + 1] ?? 0) + ontoMm];
 }
 
-/** One yarn in a unit of a part by round: more than one colour of its palette may be that yarn. */
-function byRoundOf(name: string, part: PartAnalysis, toy: ToyAnalysis): Float64Array {
-  const sum = new Float64Array(part.fabric.rounds + 2);
+/** One yarn in a unit of a part, by its name. */
+export function unitYarn(name: string, part: PartAnalysis, toy: ToyAnalysis): UnitYarn {
+  const byRound = new Float64Array(part.fabric.rounds + 2);
   for (const yarn of yarnOfPart(part, toy))
-    if (yarn.name === name) yarn.byRound.forEach((mm, round) => (sum[round] = (sum[round] ?? 0) + mm));
-  return sum;
+    if (yarn.name === name)
+      yarn.byRound.forEach((mm, round) => (byRound[round] = (byRound[round] ?? 0) + mm));
+  const onto = onSurface(part, toy).counted.filter(({ yarn }) => yarn.name === name);
+  return { byRound, ontoMm: onto.reduce((sum, { mm }) => sum + mm, 0) };
 }
 
 /**
@@ -67,14 +78,15 @@ export function ballLasts(toy: ToyAnalysis, name: string, metres: number): BallL
     const part = toy.parts.find(({ source }) => source.id === step.part);
     if (!part) continue;
     const unit = unitName(toy, step.part, step.unit);
-    const byRound = byRoundOf(name, part, toy);
-    for (const [round, mm] of takenBy(step, part, byRound)) {
+    const yarn = unitYarn(name, part, toy);
+    for (const [round, mm] of takenBy(step, part, yarn)) {
       left.mm -= mm;
       if (left.mm < 0) return { steps, ends: { unit, round }, leftM: 0 };
     }
     // A unit that waits for others meanwhile is told of once, when it is done.
     const isDone = step.indexes?.[1] === part.fabric.rounds;
-    if (isDone && byRound.some((mm) => mm > 0)) steps.push({ unit, leftM: left.mm / 1000 });
+    if (isDone && (yarn.ontoMm > 0 || yarn.byRound.some((mm) => mm > 0)))
+      steps.push({ unit, leftM: left.mm / 1000 });
   }
   return { steps, ends: null, leftM: left.mm / 1000 };
 }

@@ -1,6 +1,7 @@
 import { emptyList, type MakingList } from '../../supplies/makingList';
 import { analyseToy } from '../analyse';
-import { boxKey, boxOf, boxUnit, onceMade, type BoxThing } from './box';
+import { boxKey, boxOf, onceMade, type BoxThing } from './box';
+import { unitOfKey } from './needKey';
 import { needsOf, type ToMake } from './toBuy';
 
 const ball = (name: string) =>
@@ -21,15 +22,22 @@ test('what is put in goes by the name toys ask for it', () => {
     { kind: 'yarn', name: ' Moss ', what: 'Medium, moss green' },
     { kind: 'piece', name: 'safety eye', sizeMm: 8 },
     { kind: 'piece', name: 'rattle', sizeMm: null },
+    { kind: 'felt', colour: ' Pink ' },
+    { kind: 'felt', colour: '' },
+    { kind: 'tool', tool: 'crochet hook', sizeMm: 3.25 },
+    { kind: 'tool', tool: 'darning needle', sizeMm: null },
     { kind: 'stuffing' },
     { kind: 'thread' },
   ];
-  expect(things.map(boxKey)).toEqual([moss, eyes, 'rattle', 'stuffing', 'thread']);
-  expect(things.map(boxKey).map(boxUnit)).toEqual(['g', 'pieces', 'pieces', 'g', 'm']);
+  const keys = things.map(boxKey);
+  expect(keys.slice(0, 3)).toEqual([moss, eyes, 'rattle']);
+  expect(keys.slice(3, 7)).toEqual(['felt, pink', 'felt', 'crochet hook, 3.25 mm', 'darning needle']);
+  expect(keys.slice(7)).toEqual(['stuffing', 'thread']);
+  expect(keys.map(unitOfKey)).toEqual(['g', 'pieces', 'pieces', 'cm2', 'cm2', 'pieces', 'pieces', 'g', 'm']);
   const needs = needsOf([toMake('frog', 1)], listOf([], {}));
   const asked = needs.map(({ key }) => key);
   [moss, eyes, 'stuffing'].forEach((key) => expect(asked).toContain(key));
-  needs.forEach(({ key, unit }) => expect(boxUnit(key)).toBe(unit));
+  needs.forEach(({ key, unit }) => expect(unitOfKey(key)).toBe(unit));
 });
 
 // Three toys with two eyes each, and two of another with two: ten of twelve eyes are spoken for.

@@ -1,9 +1,10 @@
 import { t } from '../../words/language';
 import { sayTerm } from '../../words/said';
 import type { MakingList } from '../../supplies/makingList';
+import { feltName } from './felt';
+import { feltKey, isYarnKey, pieceKey, toolKey, unitOfKey, yarnKey, type Unit } from './needKey';
 import type { BuyNeed } from './toBuy';
-
-type Unit = BuyNeed['unit'];
+import { toolKinds, toolName, type ToolKind } from './tools';
 
 /** Something in a maker's box, and what of it is spoken for by the toys she means to make. */
 export interface BoxItem {
@@ -22,6 +23,8 @@ export interface BoxItem {
 export type BoxThing =
   | { kind: 'yarn'; name: string; what: string }
   | { kind: 'piece'; name: string; sizeMm: number | null }
+  | { kind: 'felt'; colour: string }
+  | { kind: 'tool'; tool: ToolKind; sizeMm: number | null }
   | { kind: 'stuffing' }
   | { kind: 'thread' };
 
@@ -40,16 +43,18 @@ const figure = (value: number): number => Math.round(value * 10) / 10;
 
 /** The name something is kept under: the one under which toys ask for it. */
 export function boxKey(thing: BoxThing): string {
-  if (thing.kind === 'yarn')
-    return `yarn ${thing.name.trim().toLowerCase()}, ${thing.what.trim().toLowerCase()}`;
-  if (thing.kind !== 'piece') return thing.kind;
-  return thing.sizeMm === null ? thing.name : `${thing.name}, ${figure(thing.sizeMm)} mm`;
-}
-
-/** In what it is counted, by the name it is kept under. */
-export function boxUnit(key: string): Unit {
-  if (key.startsWith('yarn ') || key === 'stuffing') return 'g';
-  return key === 'thread' ? 'm' : 'pieces';
+  switch (thing.kind) {
+    case 'yarn':
+      return yarnKey(thing.name.trim(), thing.what.trim());
+    case 'piece':
+      return pieceKey(thing.name, thing.sizeMm);
+    case 'felt':
+      return feltKey(thing.colour.trim() || null);
+    case 'tool':
+      return toolKey(thing.tool, thing.sizeMm);
+    default:
+      return thing.kind;
+  }
 }
 
 /** What it is called, where no toy asks for it and says so itself. */
@@ -58,6 +63,10 @@ function boxWords(key: string): string {
   if (name && what) return `${name} (${what})`;
   if (key === 'thread') return t`Thread for stitching`;
   const [kind = key, ...size] = key.split(', ');
+  const tool = toolKinds.find((one) => one === kind);
+  if (tool)
+    return toolName({ kind: tool, sizeMm: size.length > 0 ? Number.parseFloat(size[0] ?? '') : null });
+  if (kind === 'felt') return feltName({ colour: size[0] ?? null });
   const called = [sayTerm(kind), ...size].join(', ');
   return called.charAt(0).toUpperCase() + called.slice(1);
 }
@@ -70,7 +79,7 @@ function boxWords(key: string): string {
  */
 export function boxOf({ there }: MakingList, needs: readonly BuyNeed[]): BoxItem[] {
   const asked = new Map(needs.map((need) => [need.key, need]));
-  const isOfOneToy = (key: string) => key.startsWith('yarn ') && !key.includes(',');
+  const isOfOneToy = (key: string) => isYarnKey(key) && !key.includes(',');
   const keys = Object.keys(there).filter((key) => (there[key] ?? 0) > 0);
   return keys
     .filter((key) => asked.has(key) || !isOfOneToy(key))
@@ -79,7 +88,7 @@ export function boxOf({ there }: MakingList, needs: readonly BuyNeed[]): BoxItem
       const has = there[key] ?? 0;
       const reserved = need?.amount ?? 0;
       const words = need?.words ?? boxWords(key);
-      return { key, words, unit: boxUnit(key), there: has, reserved, free: has - reserved };
+      return { key, words, unit: unitOfKey(key), there: has, reserved, free: has - reserved };
     })
     .sort((a, b) => a.words.localeCompare(b.words, 'en', { numeric: true }));
 }

@@ -56,7 +56,7 @@ test.each<[string, string[], (string | number)[][]]>([
     [['main yarn', Math.round(36 * sc + 120 + 465)]],
   ],
   [
-    'two colours, each its own',
+    'two colours, each its own: the first is cut off, the second joined in',
     [
       'Yarn A: medium, grey',
       'Yarn B: medium, oat',
@@ -68,8 +68,8 @@ test.each<[string, string[], (string | number)[][]]>([
       'R3: sc around',
     ],
     [
-      ['A', Math.round(18 * sc + 120)],
-      ['B', Math.round(12 * sc + 210)],
+      ['A', Math.round(18 * sc + 120 + 120)],
+      ['B', Math.round(12 * sc + 120 + 210)],
     ],
   ],
 ])('%s', (_, lines, expected) => {

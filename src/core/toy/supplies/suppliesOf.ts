@@ -2,11 +2,14 @@ import { t } from '../../words/language';
 import { sayTerm } from '../../words/said';
 import { washerMm } from '../../place/rule/hardware';
 import { hasPost } from '../../place/rule/rule';
-import type { ToyAnalysis } from '../analysis';
+import type { PartAnalysis, ToyAnalysis } from '../analysis';
 import { unitName } from '../orderWords';
 import { discBehind } from '../planPart';
+import { feltLine, feltOf, type FeltNeed } from './felt';
 import { strandsOf } from './strands';
-import { lengthMm, yarnOfPart } from './yarnOfPart';
+import { onSurface, uncountedWords, type Uncounted } from './surfaceYarn';
+import { toolLines, toolsOf, type ToolNeed } from './tools';
+import { lengthMm, yarnOfPart, type KnownYarn } from './yarnOfPart';
 import { weightWords, yarnWords } from '../../words/measures';
 
 /** Yarn of one colour. */
@@ -43,10 +46,14 @@ export interface Supplies {
   byPart: { part: string; yarn: string; metres: number }[];
   stuffingG: number;
   hardware: HardwareNeed[];
+  /** what the pieces of felt among them are cut from */
+  felt: FeltNeed[];
+  /** what it is made with, as many as are in use at once, however many toys */
+  tools: ToolNeed[];
   /** thread for what is stitched, in metres */
   threadM: number;
   /** what takes yarn that is not in here: how tall a crest or a mane grows is in no text */
-  uncounted: string[];
+  uncounted: Uncounted[];
   /** what the text says of strands of several yarns: how much of each is not worked out */
   mixedStrands: readonly string[];
   tails: TailNeed[];
@@ -57,6 +64,9 @@ export const pieceName = (kind: string): string => {
   const [what, forWhat] = kind.split(' for ').map(sayTerm);
   return forWhat ? t`${what} for ${forWhat}` : (what ?? kind);
 };
+
+/** Whether it is cut, so that felt is bought for it and not itself. */
+export const isOfFelt = ({ kind }: Pick<HardwareNeed, 'kind'>): boolean => /\bfelt\b/.test(kind);
 
 function hardwareOf({ parts }: ToyAnalysis): HardwareNeed[] {
   const needs = new Map<string, HardwareNeed>();
@@ -88,6 +98,20 @@ function hardwareOf({ parts }: ToyAnalysis): HardwareNeed[] {
   return [...needs.values()];
 }
 
+/** The yarn of one unit of a part: of its rounds with their tails, then of what is worked onto it. */
+function yarnIn(part: PartAnalysis, toy: ToyAnalysis): { yarn: KnownYarn; strands: number; mm: number }[] {
+  const inRounds = yarnOfPart(part, toy).map((yarn) => ({
+    yarn,
+    strands: yarn.strands,
+    mm: lengthMm(yarn),
+  }));
+  const onto = onSurface(part, toy).counted.map(({ yarn, mm }) => ({ yarn, strands: 1, mm }));
+  return [...inRounds, ...onto];
+}
+
+const timesMore = (uncounted: readonly Uncounted[], copies: number): Uncounted[] =>
+  uncounted.map((one) => ({ ...one, metres: one.metres === null ? null : one.metres * copies }));
+
 /**
  * What a toy takes: yarn by colour stitch for stitch, with its tails; stuffing; what is bought by the piece; thread.
  *
@@ -98,9 +122,9 @@ export function suppliesOf(toy: ToyAnalysis, copies = 1): Supplies {
   const yarns = new Map<string, YarnNeed>();
   const byPart: Supplies['byPart'] = [];
   for (const part of worked) {
-    for (const yarn of yarnOfPart(part, toy)) {
-      const { name, kind, strands, metresPerGram } = yarn;
-      const metres = (lengthMm(yarn) * part.source.make * copies) / 1000;
+    for (const { yarn, strands, mm } of yarnIn(part, toy)) {
+      const { name, kind, metresPerGram } = yarn;
+      const metres = (mm * part.source.make * copies) / 1000;
       if (metres <= 0) continue;
       const known = yarns.get(name) ?? { name, kind, strands, metres: 0, grams: 0 };
       yarns.set(name, {
@@ -124,10 +148,10 @@ export function suppliesOf(toy: ToyAnalysis, copies = 1): Supplies {
     byPart,
     stuffingG: total(fills),
     hardware: hardwareOf(toy).map((need) => ({ ...need, count: need.count * copies })),
+    felt: feltOf(toy, copies),
+    tools: toolsOf(toy),
     threadM: total(threads) / 1000,
-    uncounted: worked.flatMap(({ source, lines }) => [
-      ...new Set(lines.map(({ thing }) => `${thing} on the ${source.name.toLowerCase()}`)),
-    ]),
+    uncounted: worked.flatMap((part) => timesMore(onSurface(part, toy).uncounted, copies)),
     mixedStrands: strandsOf(toy).mixed,
     tails: worked.flatMap(({ source, stops }) =>
       Array.from({ length: stops.closing ? source.make : 0 }, (_, i): TailNeed => ({
@@ -152,12 +176,12 @@ export const leftOut = ({
   mixedStrands,
 }: Pick<Supplies, 'uncounted' | 'mixedStrands'>): string[] => [
   ...mixedStrands.map((words) => t`Not worked out: “${words}”. See by hand what it takes of each yarn.`),
-  ...uncounted.map((what) => t`Not counted: the yarn of the ${what}, which depends on how tall it grows`),
+  ...uncounted.map(uncountedWords),
 ];
 
 /** The list for the shop or the basket, a line each. */
 export function supplyLines(
-  { yarns, stuffingG, hardware, threadM, uncounted, mixedStrands }: Supplies,
+  { yarns, stuffingG, hardware, felt, threadM, uncounted, mixedStrands }: Supplies,
   margin = usualMargin,
 ): string[] {
   const more = 1 + margin;
@@ -171,7 +195,14 @@ export function supplyLines(
       ({ kind, sizeMm, count }) =>
         `${count} × ${pieceName(kind)}${sizeMm > 0 ? t`, ${tenth(sizeMm)} mm` : ''}`,
     ),
+    ...felt.map(feltLine),
     ...(threadM > 0 ? [t`Thread for stitching: ${yarnWords(threadM * more, 1)}`] : []),
     ...leftOut({ uncounted, mixedStrands }),
   ];
 }
+
+/** All that lies on the table before a toy is begun: what it takes, then what it is made with. */
+export const needLines = (supplies: Supplies): string[] => [
+  ...supplyLines(supplies),
+  ...toolLines(supplies.tools),
+];

@@ -8,8 +8,9 @@ const hdc = 10 + 12 + 15.708;
 const dc = 10 + 16.8 + 15.708;
 const sl = 10 + 2.8 + 3.927;
 const dec = sc + 8 + 3.927;
-/** hangs where a piece is begun */
+/** hangs where a piece is begun, and where a colour is joined in or cut off */
 const begun = 120;
+const end = 120;
 const gathered = (stitches: number) => 5 * stitches + 150;
 const sewn = (stitches: number) => 3.5 * 5 * stitches + 150;
 
@@ -103,7 +104,7 @@ const lists: [string, string[], List][] = [
     { yarns: { 'main yarn': ballMm } },
   ],
   [
-    'stripes: each colour its own stitches, the first begins, the last closes',
+    'stripes: each colour its own stitches; A is cut off and joined in again four rounds later, B hangs at both its ends',
     [
       'Yarn A: medium, grey',
       'Yarn B: medium, oat',
@@ -116,7 +117,41 @@ const lists: [string, string[], List][] = [
       ...ball.slice(5),
     ],
     {
-      yarns: { A: (60 + 18) * sc + 18 * dec + begun + gathered(6), B: 96 * sc },
+      yarns: { A: (60 + 18) * sc + 18 * dec + begun + 2 * end + gathered(6), B: 96 * sc + 2 * end },
+    },
+  ],
+  [
+    'narrow stripes: what is back after three rounds is carried up',
+    [
+      'Yarn A: medium, grey',
+      'Yarn B: medium, oat',
+      'Head',
+      'in A',
+      ...ball.slice(0, 4),
+      'change to B',
+      'R5-R7: sc around',
+      'change to A',
+      'R8: sc around',
+      ...ball.slice(5),
+    ],
+    {
+      yarns: { A: (60 + 24 + 18) * sc + 18 * dec + begun + gathered(6), B: 72 * sc + 2 * end },
+    },
+  ],
+  [
+    'a colour for a few stitches hangs at both ends, in each of two heads',
+    [
+      'Yarn A: medium, grey',
+      'Yarn B: medium, oat',
+      'Head (make 2)',
+      'in A',
+      ...ball.slice(0, 4),
+      'R5: sc 3 in B, sc 21 in A',
+      'R6-R8: sc around',
+      ...ball.slice(5),
+    ],
+    {
+      yarns: { A: 2 * (ballMm - 3 * sc), B: 2 * (3 * sc + 2 * end) },
     },
   ],
   ['an ear, gathered', ['Ear', ...ear], { yarns: { 'main yarn': 30 * sc + begun + gathered(12) } }],

@@ -1,6 +1,7 @@
 import { emptyList, readMakingList, type MakingList } from '../../supplies/makingList';
 import { minutesOfAll } from '../../plan/time';
 import { analyseToy } from '../analyse';
+import { onceMade } from './box';
 import { suppliesOf } from './suppliesOf';
 import { costsOf, leftOutOf, needsOf, toBuyCsv, toBuyText, type ToMake } from './toBuy';
 
@@ -116,4 +117,89 @@ test('what can’t be worked out is told with the list', () => {
   expect(leftOutOf([owl])).toEqual([]);
   expect(leftOutOf([owl, mixed])).toEqual([expect.stringMatching(/^Bear: Not worked out: “Hold one strand/)]);
   expect(toBuyText([mixed], needsOf([mixed], list))).toContain('Not on this list\n- Bear: Not worked out');
+});
+
+const withCheeks = (colour: string) =>
+  `Felt cheeks, 8 mm, 1 stitch outside the eyes, 2 rounds below the eyes.`.replace('Felt', `${colour} felt`);
+const face = (id: string, count: number, ...lines: string[]): ToMake => ({
+  id,
+  name: id,
+  count,
+  toy: analyseToy(
+    [
+      'Gauge: 5 mm x 4 mm',
+      ...lines.filter((line) => line.startsWith('Hook')),
+      'Head',
+      'R1: 6 sc in mr',
+      'R2: inc x 6',
+      'R3: (sc, inc) x 6',
+      'R4: (sc 2, inc) x 6',
+      'R5-R8: sc around',
+      'R9: (sc 2, dec) x 6',
+      'R10: (sc, dec) x 6',
+      'R11: dec x 6',
+      ...lines.filter((line) => !line.startsWith('Hook')),
+    ].join('\n'),
+  ),
+});
+const pressed = 'Insert 8 mm eyes between R6 and R7, 4 showing.';
+
+// A cheek of 8 mm is cut from a square of 12 mm: 1.44 cm². Three pigs have six, two cats four.
+test('felt is bought by area and colour, not by the piece', () => {
+  const toys = [face('Pig', 3, pressed, withCheeks('Pink')), face('Cat', 2, pressed, withCheeks('White'))];
+  const felt = needsOf(toys, { ...emptyList, there: { 'felt, white': 2 } }).filter(
+    ({ unit }) => unit === 'cm2',
+  );
+  expect(felt.map(({ key, words, buy }) => [key, words, buy])).toEqual([
+    ['felt, pink', 'Felt, pink', 9],
+    // 5.76 cm² less the 2 that are there
+    ['felt, white', 'Felt, white', 4],
+  ]);
+  expect(needsOf(toys, emptyList).some(({ key }) => key.startsWith('felt for'))).toBe(false);
+  expect(toBuyText(toys, needsOf(toys, emptyList))).toContain('- 9 cm² Felt, pink\n');
+});
+
+test('tools serve one toy after the other: none is used up, none is in what a toy costs', () => {
+  const toys = [
+    face('Pig', 3, 'Hook: 3 mm', pressed, withCheeks('Pink')),
+    face('Cat', 2, 'Hook: 3.5 mm', pressed),
+  ];
+  const list = { ...emptyList, there: { 'crochet hook, 3 mm': 1, 'stitch marker': 9 } };
+  const needs = needsOf(toys, list);
+  const tools = needs.filter(({ isTool }) => isTool);
+  expect(tools.map(({ key, amount, buy }) => [key, amount, buy])).toEqual([
+    ['crochet hook, 3 mm', 1, 0],
+    ['crochet hook, 3.5 mm', 1, 1],
+    ['darning needle', 1, 1],
+    ['sewing needle', 1, 1],
+    // a pig's round, its eyes and its cheeks
+    ['stitch marker', 5, 0],
+  ]);
+  const priced = { ...list, prices: { 'crochet hook, 3 mm': { price: 100, per: 1 } } };
+  const [pig] = costsOf(toys, needs, priced);
+  expect(pig!.materials).toBeNull();
+  expect(pig!.unpriced).not.toContain('Crochet hook, 3 mm');
+  const planned = { ...list, toys: [{ id: 'Pig', count: 3 }] };
+  expect(onceMade(planned, needs, { toy: 'Pig', count: 1 }).there).toEqual(list.there);
+  expect(toBuyText(toys, needs)).toContain(
+    'To have at hand\n- 1 × Crochet hook, 3.5 mm\n- 1 × Darning needle, blunt\n- 1 × Sewing needle\n',
+  );
+});
+
+test('of long needles the longest that any toy asks for', () => {
+  const strand = (id: string, plain: string): ToMake => ({
+    id,
+    name: id,
+    count: 1,
+    toy: analyseToy(
+      `Gauge: 5 mm x 5 mm\nBody\nR1: 6 sc in ring\nR2: inc x 6\nR3: (sc, inc) x 6\nR4: (2 sc, inc) x 6\n${plain}\n\nArms\nR1: ch 31, sc in 2nd ch from hook and in each ch across [30]\n\nAssembly\nPull the arms through the body from side to side at round 8.`,
+    ),
+  });
+  const thin = strand('thin', 'R5-R12: sc around');
+  const thick = strand('thick', 'R5: (3 sc, inc) x 6\nR6: (4 sc, inc) x 6\nR7-R12: sc around');
+  const long = (toys: ToMake[]) => needsOf(toys, emptyList).find(({ key }) => key === 'long needle')!.words;
+  // 24 stitches are 38.2 mm across, 36 are 57.3; each with 20 mm to hold, in steps of five.
+  expect(long([thin])).toBe('Long needle, at least 60 mm');
+  expect(long([thin, thick])).toBe('Long needle, at least 80 mm');
+  expect(long([thick, thin])).toBe('Long needle, at least 80 mm');
 });

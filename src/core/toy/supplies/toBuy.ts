@@ -3,8 +3,11 @@ import { unparse } from 'papaparse';
 import { minutesOfAll } from '../../plan/time';
 import type { MakingList } from '../../supplies/makingList';
 import type { ToyAnalysis } from '../analysis';
-import { leftOut, pieceName, suppliesOf, type HardwareNeed, type YarnNeed } from './suppliesOf';
-import { number, weightWords, yarnWords } from '../../words/measures';
+import { feltName } from './felt';
+import { feltKey, isYarnKey, ownYarnKey, pieceKey, toolKey, yarnKey, type Unit } from './needKey';
+import { toolKinds, toolName, toolsOf, type ToolNeed } from './tools';
+import { isOfFelt, leftOut, pieceName, suppliesOf, type HardwareNeed, type YarnNeed } from './suppliesOf';
+import { areaWords, number, weightWords, yarnWords } from '../../words/measures';
 
 /** A toy of the list, worked out. */
 export interface ToMake {
@@ -14,8 +17,6 @@ export interface ToMake {
   count: number;
 }
 
-type Unit = 'g' | 'm' | 'pieces';
-
 /** Something the toys of a list take together. */
 export interface BuyNeed {
   /** what is there of it and what it costs is kept under this */
@@ -23,12 +24,14 @@ export interface BuyNeed {
   /** as it stands on the list */
   words: string;
   unit: Unit;
-  /** what one toy takes, with what it is bought to spare, by the toy's id */
+  /** what one toy takes, with what it is bought to spare, by the toy's id; of a tool nothing: it is there again afterwards */
   each: ReadonlyMap<string, number>;
-  /** what all of them take */
+  /** what all of them take; of a tool as many as are in use at once */
   amount: number;
   there: number;
-  /** what is missing, in whole grams, tenths of a metre, pieces */
+  /** used again for every toy, and not used up */
+  isTool: boolean;
+  /** what is missing, in whole grams, tenths of a metre, square centimetres, pieces */
   buy: number;
 }
 
@@ -49,18 +52,19 @@ export interface ToyCost {
 function yarnLine({ name, kind }: YarnNeed, { id, name: toy }: ToMake): { key: string; words: string } {
   if (kind === null) {
     const called = name.charAt(0).toUpperCase() + name.slice(1);
-    return { key: `yarn ${name.toLowerCase()} of ${id}`, words: t`${called} of ${toy}` };
+    return { key: ownYarnKey(name, id), words: t`${called} of ${toy}` };
   }
-  return { key: `yarn ${name.toLowerCase()}, ${kind.toLowerCase()}`, words: `${name} (${kind})` };
+  return { key: yarnKey(name, kind), words: `${name} (${kind})` };
 }
 
 function pieceLine({ kind, sizeMm }: HardwareNeed): { key: string; words: string } {
   const size = sizeMm > 0 ? `, ${Math.round(sizeMm * 10) / 10} mm` : '';
-  return { key: `${kind}${size}`, words: `${pieceName(kind)}${size}` };
+  return { key: pieceKey(kind, sizeMm), words: `${pieceName(kind)}${size}` };
 }
 
 const inUnit: Readonly<Record<Unit, (amount: number) => number>> = {
   g: Math.ceil,
+  cm2: Math.ceil,
   m: (metres) => Math.ceil(metres * 10) / 10,
   pieces: Math.ceil,
 };
@@ -72,34 +76,73 @@ interface Line {
   amount: number;
 }
 
+const mm2InCm2 = 100;
+
 /** What one toy takes, a line for each thing. */
 function linesOf(toMake: ToMake, spare: number): Line[] {
-  const { yarns, stuffingG, hardware, threadM } = suppliesOf(toMake.toy);
+  const { yarns, stuffingG, hardware, felt, threadM } = suppliesOf(toMake.toy);
+  const bought = hardware.filter((need) => !isOfFelt(need));
   const more = 1 + spare / 100;
-  const lines: Line[] = [
-    ...yarns.map((yarn): Line => ({ ...yarnLine(yarn, toMake), unit: 'g', amount: yarn.grams * more })),
+  const used: Line[] = [
+    ...yarns.map((yarn) => ({ ...yarnLine(yarn, toMake), unit: 'g' as const, amount: yarn.grams * more })),
     { key: 'stuffing', words: t`Stuffing`, unit: 'g', amount: stuffingG * more },
-    ...hardware.map((need): Line => ({ ...pieceLine(need), unit: 'pieces', amount: need.count })),
+    ...bought.map((need) => ({ ...pieceLine(need), unit: 'pieces' as const, amount: need.count })),
+    ...felt.map((need) => ({
+      key: feltKey(need.colour),
+      words: feltName(need),
+      unit: 'cm2' as const,
+      amount: need.areaMm2 / mm2InCm2,
+    })),
     { key: 'thread', words: t`Thread for stitching`, unit: 'm', amount: threadM * more },
   ];
-  return lines.filter(({ amount }) => amount > 0);
+  return used.filter(({ amount }) => amount > 0);
 }
 
-/** Yarn first, then stuffing, what comes by the piece, thread. */
-const shopOrder = ({ key, unit }: Pick<Line, 'key' | 'unit'>): number =>
-  key.startsWith('yarn ') ? 0 : unit === 'g' ? 1 : unit === 'pieces' ? 2 : 3;
+/** What the toys of a list are made with, one after the other: as many as one of them takes, as long as one of them asks. */
+function toolsTogether(toMake: readonly ToMake[]): Line[] {
+  const tools = new Map<string, ToolNeed>();
+  for (const { toy } of toMake)
+    for (const tool of toolsOf(toy)) {
+      const key = toolKey(tool.kind, tool.sizeMm);
+      const known = tools.get(key) ?? tool;
+      const count = Math.max(known.count, tool.count);
+      const isLonger = (tool.sizeMm ?? 0) > (known.sizeMm ?? 0);
+      tools.set(key, { ...(isLonger ? tool : known), count });
+    }
+  const orderOf = ({ kind }: ToolNeed) => toolKinds.indexOf(kind);
+  const inOrder = [...tools].sort(([, a], [, b]) => orderOf(a) - orderOf(b));
+  return inOrder.map(([key, tool]) => ({
+    key,
+    words: toolName(tool),
+    unit: 'pieces',
+    amount: tool.count,
+  }));
+}
+
+/** Yarn first, then stuffing, what comes by the piece, felt, thread. */
+function shopOrder({ key, unit }: Pick<Line, 'key' | 'unit'>): number {
+  if (isYarnKey(key)) return 0;
+  const byUnit: Readonly<Record<Unit, number>> = { g: 1, pieces: 2, cm2: 3, m: 4 };
+  return byUnit[unit];
+}
 
 /** What the toys of a list take together, what of it is there, and what is missing. */
 export function needsOf(toMake: readonly ToMake[], { there, spare }: MakingList): BuyNeed[] {
   const needs = new Map<string, Omit<BuyNeed, 'there' | 'buy'> & { each: Map<string, number> }>();
   for (const one of toMake)
     for (const { key, words, unit, amount } of linesOf(one, spare)) {
-      const need = needs.get(key) ?? { key, words, unit, each: new Map<string, number>(), amount: 0 };
+      const each = new Map<string, number>();
+      const need = needs.get(key) ?? { key, words, unit, each, isTool: false, amount: 0 };
       need.each.set(one.id, (need.each.get(one.id) ?? 0) + amount);
       needs.set(key, { ...need, amount: need.amount + amount * one.count });
     }
   const inOrder = [...needs.values()].sort((a, b) => shopOrder(a) - shopOrder(b));
-  return inOrder.map((need) => {
+  const atHand = toolsTogether(toMake).map((line) => ({
+    ...line,
+    each: new Map<string, number>(),
+    isTool: true,
+  }));
+  return [...inOrder, ...atHand].map((need) => {
     const has = there[need.key] ?? 0;
     // A hair over a whole one is the reckoning's, not a piece more.
     const missing = Math.max(0, need.amount - has - 1e-9);
@@ -148,6 +191,7 @@ export function amountWords(
   round: (value: number) => number = Math.round,
 ): string {
   if (unit === 'pieces') return `${number(amount, 1)} ×`;
+  if (unit === 'cm2') return areaWords(amount * mm2InCm2, round);
   return unit === 'g' ? weightWords(amount, 1, round) : yarnWords(amount, 1, round);
 }
 
@@ -158,7 +202,8 @@ const buyWords = (need: BuyNeed): string => `${buyAmount(need)} ${need.words}`;
 
 /** The list for the shop, as plain text. */
 export function toBuyText(toMake: readonly ToMake[], needs: readonly BuyNeed[]): string {
-  const missing = needs.filter(({ buy }) => buy > 0);
+  const missing = needs.filter(({ buy, isTool }) => buy > 0 && !isTool);
+  const tools = needs.filter(({ buy, isTool }) => buy > 0 && isTool);
   const present = needs.filter(({ buy }) => buy === 0);
   const block = (title: string, lines: readonly string[]) =>
     lines.length > 0 ? [title, ...lines.map((line) => `- ${line}`), ''] : [];
@@ -168,6 +213,7 @@ export function toBuyText(toMake: readonly ToMake[], needs: readonly BuyNeed[]):
       toMake.map(({ name, count }) => `${count} × ${name}`),
     ),
     ...block(t`To buy`, missing.map(buyWords)),
+    ...block(t`To have at hand`, tools.map(buyWords)),
     ...block(
       t`There already`,
       present.map(({ words }) => words),

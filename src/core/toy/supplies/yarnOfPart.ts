@@ -7,8 +7,10 @@ import { thicknessOf } from '../yarnOf';
 import { strandsFor, strandsOf, withoutStrands } from './strands';
 
 const mainYarn = 'main yarn';
-/** Where a piece begins, so much hangs inside. */
-const startTailMm = 120;
+/** Where a piece or a colour begins, so much hangs inside; a colour that is cut off leaves as much. Our own figure. */
+export const endMm = 120;
+/** A colour that is back after so many rounds goes up with the work and is not cut. */
+export const carriedRounds = 3;
 
 /** What stands of a ball in the text: `50 g, 85 m`; metres for a gram, or null. */
 export function metresPerGramIn(words: string): number | null {
@@ -33,7 +35,7 @@ export interface KnownYarn {
 const kindOf = (value: string): string => withoutStrands(value) || value;
 
 /** The yarn a colour of a part is worked in. */
-function yarnOfColour(colour: string, { pattern }: ToyAnalysis): KnownYarn {
+export function yarnOfColour(colour: string, { pattern }: ToyAnalysis): KnownYarn {
   const { yarns } = pattern.header;
   const same = (name: string) => name.toLowerCase() === colour.toLowerCase();
   const said =
@@ -81,6 +83,45 @@ const risingChains: Readonly<Record<StitchKind, number>> = {
   tr: 4,
   dtr: 5,
 };
+
+/** A round in which so many ends of a colour hang inside. */
+interface ColourEnds {
+  colour: number;
+  round: number;
+  ends: number;
+}
+
+/** The rounds in which each colour is used, from 1. */
+function roundsByColour({ colour, offset, rounds }: Fabric): Map<number, number[]> {
+  const used = new Map<number, number[]>();
+  for (let round = 1; round <= rounds; round += 1) {
+    const inRound = colour.subarray(offset[round - 1] ?? 0, offset[round] ?? colour.length);
+    for (const one of new Set(inRound)) used.set(one, [...(used.get(one) ?? []), round]);
+  }
+  return used;
+}
+
+/**
+ * The ends of colours within a unit: where one is joined in, where it is cut off. The first begins with the piece, and the last goes on
+ * into its tail.
+ */
+function colourEnds(fabric: Fabric): ColourEnds[] {
+  const { colour } = fabric;
+  const [first, last] = [colour[0], colour[colour.length - 1]];
+  return [...roundsByColour(fabric)].flatMap(([own, used]): ColourEnds[] => {
+    const cut = used.flatMap((round, i): ColourEnds[] => {
+      const before = used[i - 1];
+      const isCarried = before === undefined || round - before - 1 <= carriedRounds;
+      return isCarried ? [] : [{ colour: own, round, ends: 2 }];
+    });
+    const [begun, ended] = [used[0] ?? 1, used.at(-1) ?? 1];
+    return [
+      ...(own === first ? [] : [{ colour: own, round: begun, ends: 1 }]),
+      ...cut,
+      ...(own === last ? [] : [{ colour: own, round: ended, ends: 1 }]),
+    ];
+  });
+}
 
 /** Yarn of one colour in one unit of a part. */
 export interface PartYarn extends KnownYarn {
@@ -130,7 +171,8 @@ export function yarnOfPart(part: PartAnalysis, toy: ToyAnalysis): PartYarn[] {
     add(colour, round, chains * worked(colour, chainCode) + slips * worked(colour, slipCode));
   }
   const first = fabric.colour[0] ?? 0;
-  add(first, 0, chainsAtStart(fabric) * worked(first, chainCode) + startTailMm);
+  add(first, 0, chainsAtStart(fabric) * worked(first, chainCode) + endMm);
+  for (const { colour, round, ends } of colourEnds(fabric)) add(colour, round, ends * endMm);
   add(fabric.colour[fabric.kind.length - 1] ?? 0, fabric.rounds + 1, stops.closing?.tailMm ?? 0);
   return yarns;
 }
@@ -148,7 +190,8 @@ function takenBy(part: PartAnalysis, toy: ToyAnalysis, amount: (metres: number, 
   };
   const tail = (mm: number, colour: number) => of(mm * (yarns[colour]?.strands ?? 1), colour);
   const [first, last] = [fabric.colour[0] ?? 0, fabric.colour[fabric.kind.length - 1] ?? 0];
-  const tails = tail(startTailMm, first) + tail(stops.closing?.tailMm ?? 0, last);
+  const inside = colourEnds(fabric).reduce((sum, { colour, ends }) => sum + tail(ends * endMm, colour), 0);
+  const tails = tail(endMm, first) + inside + tail(stops.closing?.tailMm ?? 0, last);
   const all = yarns.reduce((sum, yarn, colour) => sum + of(lengthMm(yarn), colour), 0);
   return { stitches: all - tails, tails };
 }
