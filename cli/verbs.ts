@@ -19,6 +19,7 @@ import { markWords, markerPlan } from '../src/core/place/words/markerPlan';
 import { generalCaution } from '../src/core/safety/cautions';
 import { audienceWords } from '../src/core/safety/audience';
 import { safetyOf } from '../src/core/toy/safetyOf';
+import { toolUseWords } from '../src/core/toy/supplies/tools';
 import { needLines, suppliesOf } from '../src/core/toy/supplies/suppliesOf';
 import { minutesOf } from '../src/core/plan/time';
 import { orderWords } from '../src/core/toy/orderWords';
@@ -211,7 +212,12 @@ export const verbs: Record<string, (toy: ToyAnalysis, options: Options) => unkno
       stuffingG: round2(stuffingG),
       hardware,
       felt: felt.map(({ colour, pieces, areaMm2 }) => ({ colour, pieces, areaMm2: round2(areaMm2) })),
-      tools,
+      tools: tools.map(({ kind, sizeMm, count, use }) => ({
+        kind,
+        sizeMm,
+        count,
+        why: use ? toolUseWords(use) : null,
+      })),
       threadM: round2(threadM),
       uncounted: supplies.uncounted.map(({ what }) => what),
       mixedStrands: supplies.mixedStrands,

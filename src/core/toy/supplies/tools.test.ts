@@ -1,6 +1,6 @@
 import { analyseToy } from '../analyse';
 import { needLines, suppliesOf, supplyLines } from './suppliesOf';
-import type { ToolKind, ToolNeed } from './tools';
+import { toolUseWords, type ToolKind, type ToolNeed } from './tools';
 
 const ball = [
   'R1: 6 sc in magic ring',
@@ -20,7 +20,8 @@ const toolsIn = (...lines: string[]): ToolNeed[] =>
   suppliesOf(analyseToy(['Gauge: 5 mm x 4 mm', ...lines].join('\n'))).tools;
 const countOf = (tools: readonly ToolNeed[], kind: ToolKind): number =>
   tools.filter((tool) => tool.kind === kind).reduce((sum, { count }) => sum + count, 0);
-const whyOf = (tools: readonly ToolNeed[], kind: ToolKind) => tools.find((tool) => tool.kind === kind)?.why;
+const whyOf = (tools: readonly ToolNeed[], kind: ToolKind) =>
+  tools.flatMap((tool) => (tool.kind === kind && tool.use ? [toolUseWords(tool.use)] : []))[0];
 const hooksIn = (...lines: string[]) =>
   toolsIn(...lines, 'Head', ...ball).flatMap(({ kind, sizeMm }) => (kind === 'crochet hook' ? [sizeMm] : []));
 
@@ -107,7 +108,7 @@ describe('needles', () => {
     const tools = toolsIn('Head', ...ball, ...strand, 'Assembly', pulled);
     const long = tools.find(({ kind }) => kind === 'long needle');
     // 24 stitches of 5 mm go round 38.2 mm; with 20 mm more the next five is 60.
-    expect(long).toEqual({ kind: 'long needle', sizeMm: 60, count: 1, why: 'drawn through the head' });
+    expect(long).toEqual({ kind: 'long needle', sizeMm: 60, count: 1, use: { of: 'through', part: 'head' } });
   });
 });
 
@@ -129,8 +130,8 @@ describe('hooks, one of each size the text names', () => {
   });
 
   test('a size that is not in mm stands as it is said; where none is said, that is said', () => {
-    expect(toolsIn('Hook: E/4', 'Head', ...ball)[0]?.why).toBe('E/4');
-    expect(toolsIn('Head', ...ball)[0]?.why).toBe('the pattern names no size');
+    expect(whyOf(toolsIn('Hook: E/4', 'Head', ...ball), 'crochet hook')).toBe('E/4');
+    expect(whyOf(toolsIn('Head', ...ball), 'crochet hook')).toBe('the pattern names no size');
   });
 });
 

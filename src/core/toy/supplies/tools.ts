@@ -27,11 +27,21 @@ export interface ToolNeed {
   sizeMm: number | null;
   count: number;
   /** what so many of them are for; null where that goes without saying */
-  why: string | null;
+  use: ToolUse | null;
 }
 
+/** What tools are for. */
+export type ToolUse =
+  /** a hook, as the text names it; null where it names none */
+  | { of: 'hook'; said: string | null }
+  | { of: 'markers'; in: Markers }
+  /** pins of the piece that takes most; null where several take as many */
+  | { of: 'pins'; piece: string | null }
+  /** a needle that is drawn through a part */
+  | { of: 'through'; part: string };
+
 /** Markers in use at one time. */
-interface Markers {
+export interface Markers {
   /** where a spiral round begins */
   rounds: number;
   /** on the live loop of a piece that is laid aside */
@@ -120,10 +130,24 @@ function markersWhy({ rounds, loops, places }: Markers): string {
   return each.join(', ');
 }
 
+/** What tools are for, in words. */
+export function toolUseWords(use: ToolUse): string {
+  switch (use.of) {
+    case 'hook':
+      return use.said ?? t`the pattern names no size`;
+    case 'markers':
+      return markersWhy(use.in);
+    case 'pins':
+      return use.piece === null ? t`for one piece at a time` : t`for the ${use.piece}`;
+    case 'through':
+      return t`drawn through the ${use.part}`;
+  }
+}
+
 function markersOf(toy: ToyAnalysis): ToolNeed[] {
   const most = mostMarkers(toy);
   if (sum(most) === 0) return [];
-  return [{ kind: 'stitch marker', sizeMm: null, count: sum(most), why: markersWhy(most) }];
+  return [{ kind: 'stitch marker', sizeMm: null, count: sum(most), use: { of: 'markers', in: most } }];
 }
 
 /** A piece that no sentence places is tried with as many pins as one with an open edge. */
@@ -143,8 +167,8 @@ function pinsOf(toy: ToyAnalysis): ToolNeed[] {
   const count = Math.max(0, ...pinned.map((one) => one.count));
   if (count === 0) return [];
   const alike = pinned.filter((one) => one.count === count);
-  const why = alike.length === 1 ? t`for the ${alike[0]?.name ?? ''}` : t`for one piece at a time`;
-  return [{ kind: 'pin', sizeMm: null, count, why }];
+  const piece = alike.length === 1 ? (alike[0]?.name ?? null) : null;
+  return [{ kind: 'pin', sizeMm: null, count, use: { of: 'pins', piece } }];
 }
 
 const figure = String.raw`(\d+(?:[.,]\d+)?) *mm`;
@@ -167,9 +191,8 @@ function hooksOf({ text, pattern }: ToyAnalysis): ToolNeed[] {
     ...sizesIn(withoutRemarks(text.split(/\r\n|\n|\r/)).join('\n'), namedHooks),
   ].filter((size) => size > 0);
   const each = [...new Set(sizes)].sort((a, b) => a - b);
-  if (each.length === 0)
-    return [{ kind: 'crochet hook', sizeMm: null, count: 1, why: said ?? t`the pattern names no size` }];
-  return each.map((sizeMm) => ({ kind: 'crochet hook', sizeMm, count: 1, why: null }));
+  if (each.length === 0) return [{ kind: 'crochet hook', sizeMm: null, count: 1, use: { of: 'hook', said } }];
+  return each.map((sizeMm) => ({ kind: 'crochet hook', sizeMm, count: 1, use: null }));
 }
 
 /** Whether something is stitched with thread, or sewn on by itself. */
@@ -183,7 +206,7 @@ const hasThreadWork = (parts: readonly PartAnalysis[]): boolean =>
 
 function needlesOf(toy: ToyAnalysis): ToolNeed[] {
   const { parts, joined } = toy;
-  const one = { sizeMm: null, count: 1, why: null };
+  const one = { sizeMm: null, count: 1, use: null };
   const through = drawnThrough(parts, joined.joins);
   const longest = through.reduce((best, { mm }) => Math.max(best, mm), 0);
   const deepest = through.find(({ mm }) => mm === longest);
@@ -196,7 +219,7 @@ function needlesOf(toy: ToyAnalysis): ToolNeed[] {
             kind: 'long needle',
             sizeMm: longest > 0 ? needleLengthMm(longest) : null,
             count: 1,
-            why: t`drawn through the ${deepest.part.source.name.toLowerCase()}`,
+            use: { of: 'through', part: deepest.part.source.name.toLowerCase() },
           } as const,
         ]
       : []),
@@ -235,9 +258,9 @@ function countedTool(kind: ToolKind, count: number): string | null {
 
 /** A tool as it stands on a list: `Long needle, at least 90 mm: drawn through the body`, `3 pins: for one piece at a time`. */
 function toolLine(tool: ToolNeed): string {
-  const { kind, count, why } = tool;
+  const { kind, count, use } = tool;
   const called = countedTool(kind, count) ?? toolName(tool);
-  return why === null ? called : `${called}: ${why}`;
+  return use === null ? called : `${called}: ${toolUseWords(use)}`;
 }
 
 /** What a toy is made with, a line each. */
