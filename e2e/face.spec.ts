@@ -219,6 +219,29 @@ test('what a feature goes by is chosen by thumb: it stays, and from then on foll
   );
 });
 
+test('eyes of felt are sewn on: no washer, nothing to press, felt on the list', async ({ page }) => {
+  await bringPattern(page, `${bearHead}\nSew black felt eyes, 9 mm, between R8 and R9, 6 showing.`);
+  await page.getByRole('tab', { name: 'Map' }).click();
+  await expect(page.getByText('9 mm across, sewn on')).toBeVisible();
+  await expect(page.getByRole('radio', { name: 'Felt', exact: true })).toBeChecked();
+  await expect(page.getByRole('button', { name: 'Check what you did' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Larger eyes' }).click();
+  await expect(page.getByText('10 mm across, sewn on')).toBeVisible();
+  await page.getByRole('radio', { name: 'Pressed in', exact: true }).click();
+  await expect(page.getByText('10 mm, washer about 15 mm')).toBeVisible();
+  await page.getByRole('radio', { name: 'Buttons', exact: true }).click();
+  await page.getByRole('tab', { name: 'Text' }).click();
+  await expect(page.getByRole('textbox', { name: /pattern/i })).toHaveValue(/^Button eyes: 10 mm, /m);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: /^Back to/ }).click();
+  await page.getByRole('tab', { name: 'Yarn' }).click();
+  const taken = page.getByRole('list', { name: 'What it takes', exact: true });
+  await expect(taken.getByText('2 × felt for eyes, 10 mm')).toBeVisible();
+  await expect(taken.getByText(/washer/)).toHaveCount(0);
+  await expectAccessible(page);
+});
+
 test('the eyes in other sizes and looks, with rings, and stitched for a small child', async ({ page }) => {
   await bringPattern(
     page,

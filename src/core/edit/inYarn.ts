@@ -1,5 +1,6 @@
 import { applyEdits } from '../notation/applyEdits';
 import { largestEyeMm, smallestEyeMm, soldEyesMm } from '../place/rule/hardware';
+import { hasPost } from '../place/rule/rule';
 import { writeRule } from '../place/rule/writeRule';
 import { analyseToy } from '../toy/analyse';
 
@@ -14,7 +15,9 @@ export function scaleEyes(text: string, ratio: number): string {
   return analyseToy(text).parts.reduce((current, _, index) => {
     const part = analyseToy(current).parts[index];
     if (!part?.eyes) return current;
-    const sizeMm = eyeForScale(part.eyes.rule.sizeMm ?? 0, ratio);
+    const { rule } = part.eyes;
+    const was = rule.sizeMm ?? 0;
+    const sizeMm = hasPost(rule) ? eyeForScale(was, ratio) : Math.max(1, Math.round(was * ratio));
     if (sizeMm === part.eyes.rule.sizeMm) return current;
     return applyEdits(current, [writeRule(part.source, part.eyes.id, { ...part.eyes.rule, sizeMm })]);
   }, text);

@@ -213,7 +213,7 @@ test.each([
 });
 
 test.each([
-  'Sew buttons as eyes between R9 and R10, 7 post to post.',
+  'Sew googly eyes between R9 and R10, 7 post to post.',
   'Sew bead eyes between R9 and R10, 7 post to post.',
 ])('that eyes of another kind are planned as pressed is told: %s', (sentence) => {
   expect(analyseToy(head + sentence).problems.map(({ code }) => code)).toContain('words-unused');

@@ -59,6 +59,7 @@ export function mendsOfFeature(part: PartAnalysis, feature: FeaturePlacement): M
       'finer-hook': null,
     };
   if (kind === 'button') return { 'stitch-spot': spotEdits(part, feature) };
+  if (rule.style === 'button') return { embroider: embroideredEdits(part, feature) };
   const removed = removeRule(part.source, id);
   if (kind === 'key ring' || kind === 'hair' || kind === 'whiskers')
     return { 'leave-out': removed ? [removed] : null };

@@ -33,7 +33,7 @@ export interface ToySafety {
 }
 
 /** Sewn on, as small as it may be. */
-const sewnOn = new Set<FeaturePlacement['kind']>(['patch', 'bow', 'spots', 'cheeks', 'nose']);
+const sewnOn = new Set<FeaturePlacement['kind']>(['patch', 'bow', 'spots', 'cheeks', 'nose', 'eyes']);
 
 const behindWasher = 'backed with a disc behind each washer';
 const aroundEdge = 'sewn twice round its edge';
@@ -60,7 +60,7 @@ function featuresOf(part: PartAnalysis, stretched: Stretched): SafetyFeature[] {
     };
     if (isPressed)
       return [{ ...plain, kind: 'pressed', held: isReinforced('backing', kind) ? behindWasher : null }];
-    if (kind === 'button') return [{ ...plain, kind: 'button' }];
+    if (kind === 'button' || rule.style === 'button') return [{ ...plain, kind: 'button' }];
     if (kind === 'key ring') return [{ ...plain, kind: 'key-ring' }];
     if (kind === 'hair' || kind === 'whiskers') return [{ ...plain, kind: 'strands' }];
     if (!sewnOn.has(kind) || needle) return [];

@@ -9,6 +9,8 @@ import { standOf } from '../../core/toy/formOfPart';
 import { eyeDirections, eyePlaces, seatWord } from '../../core/place/words/directions';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { eyeCaution } from '../../core/safety/cautions';
+import { hurtsOf } from '../../core/safety/hurts';
+import { hasPost } from '../../core/place/rule/rule';
 import { landmarkSentences } from '../../core/place/words/fromThere';
 import { useApartHabit } from '../../data/habits';
 import { useToy } from '../../data/useToy';
@@ -34,33 +36,13 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
         : null,
     [eyes, form, part],
   );
-  if (!eyes) {
-    const sighted = analysis.parts.find((other) => other !== part && other.eyes);
-    return (
-      <View gap="$3">
-        <Notice tone="plain">
-          {sighted
-            ? t`The eyes of this toy are on the ${sighted.source.name.toLowerCase()}.`
-            : t`No eyes are placed on this part. Put a pair on the map and move it from there, or write a sentence about them in the text.`}
-        </Notice>
-        {part.fabric.rounds >= 2 ? (
-          <Press
-            tone={sighted ? undefined : 'primary'}
-            label={sighted ? t`Place two here` : t`Place two eyes`}
-            onPress={() => edits.addFeature('eyes')}
-          />
-        ) : (
-          <Quiet>{t`Eyes need at least two rounds to go between.`}</Quiet>
-        )}
-        <Quiet>{eyeCaution}</Quiet>
-      </View>
-    );
-  }
+  if (!eyes) return <NoEyes part={part} />;
   const lying = eyes.rule.lying === true;
   const words = eyeDirections(part.form, eyes);
   const colours = eyeColourCheck(part.form, eyes);
   // Both readings of “apart” stand here always; the maker's own comes first.
-  const posts = <Figure key="posts" value={String(eyes.apart)} words={t`post to post`} />;
+  const between = hasPost(eyes.rule) ? t`post to post` : t`middle to middle`;
+  const posts = <Figure key="posts" value={String(eyes.apart)} words={between} />;
   const showing = (
     <Figure
       key="showing"
@@ -129,8 +111,34 @@ export function AnswerCard({ part, form }: { part: PartAnalysis; form: RelaxedFo
         {part.form.lean === null && part.map.fabric.joined[eyes.line] !== 1 ? (
           <Quiet>{t`Counted with a lean of 0.25 stitch a round, the usual for V-shaped stitches. Write “Lean: 0.1” in the text for X-shaped ones.`}</Quiet>
         ) : null}
-        <Quiet>{eyeCaution}</Quiet>
+        <Quiet>{hasPost(eyes.rule) ? eyeCaution : hurtsOf(eyes.rule)}</Quiet>
       </View>
+    </View>
+  );
+}
+
+/** Where a part has no eyes: which has them, or two to put on this one. */
+function NoEyes({ part }: { part: PartAnalysis }) {
+  const edits = usePartEdits(part);
+  const { analysis } = useToy();
+  const sighted = analysis.parts.find((other) => other !== part && other.eyes);
+  return (
+    <View gap="$3">
+      <Notice tone="plain">
+        {sighted
+          ? t`The eyes of this toy are on the ${sighted.source.name.toLowerCase()}.`
+          : t`No eyes are placed on this part. Put a pair on the map and move it from there, or write a sentence about them in the text.`}
+      </Notice>
+      {part.fabric.rounds >= 2 ? (
+        <Press
+          tone={sighted ? undefined : 'primary'}
+          label={sighted ? t`Place two here` : t`Place two eyes`}
+          onPress={() => edits.addFeature('eyes')}
+        />
+      ) : (
+        <Quiet>{t`Eyes need at least two rounds to go between.`}</Quiet>
+      )}
+      <Quiet>{eyeCaution}</Quiet>
     </View>
   );
 }

@@ -3,6 +3,8 @@ import { sayTerm } from '../../core/words/said';
 import type { ReactNode } from 'react';
 import { View } from '@tamagui/core';
 import { largestEyeMm, nextSize, ringMm, smallestEyeMm, soldEyesMm } from '../../core/place/rule/hardware';
+import type { FeaturePlacement } from '../../core/place/resolve/placement';
+import { hasPost, isSewnStyle } from '../../core/place/rule/rule';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { useApartHabit } from '../../data/habits';
 import { useToy } from '../../data/useToy';
@@ -35,6 +37,83 @@ function Beside({ label, children }: { label: string; children: ReactNode }) {
   );
 }
 
+const eyeKinds = [
+  ['pressed', t`Pressed in`],
+  ['felt', t`Felt`],
+  ['crochet', t`Crocheted`],
+  ['button', t`Buttons`],
+] as const;
+/** What is cut or crocheted is no wider. */
+const widestSewnMm = 80;
+
+interface OfEyes {
+  part: PartAnalysis;
+  eyes: FeaturePlacement;
+}
+
+/** Smaller or larger: pressed eyes in the sizes they are sold in, sewn ones by a millimetre. */
+function EyeSize({ part, eyes }: OfEyes) {
+  const edits = usePartEdits(part);
+  const isPressed = hasPost(eyes.rule);
+  const sizeMm = eyes.rule.sizeMm ?? smallestEyeMm;
+  const most = isPressed ? largestEyeMm : widestSewnMm;
+  const step = (by: 1 | -1) =>
+    edits.change((rule) => {
+      const was = rule.sizeMm ?? smallestEyeMm;
+      const next = isPressed ? nextSize(soldEyesMm, was, by) : was + by;
+      return { ...rule, sizeMm: next ?? was };
+    });
+  return (
+    <Beside label={t`Size of the eyes`}>
+      <Press
+        name={t`Smaller eyes`}
+        icon={<Icon name="minus" />}
+        disabled={sizeMm <= smallestEyeMm}
+        onPress={() => step(-1)}
+      />
+      <View flexGrow={1} alignItems="center" justifyContent="center">
+        <Body fontWeight="700">
+          {isPressed ? t`${sizeMm} mm, washer about ${eyes.washerMm} mm` : t`${sizeMm} mm across, sewn on`}
+        </Body>
+      </View>
+      <Press
+        name={t`Larger eyes`}
+        icon={<Icon name="plus" />}
+        disabled={sizeMm >= most}
+        onPress={() => step(1)}
+      />
+    </Beside>
+  );
+}
+
+/** Pressed ones round or oval; or stitched instead. */
+function EyeLook({ part, eyes }: OfEyes) {
+  const edits = usePartEdits(part);
+  const { style } = eyes.rule;
+  const shapes = hasPost(eyes.rule)
+    ? ([
+        [null, tAs('shape')`Round`],
+        ['oval', t`Oval`],
+      ] as const)
+    : [];
+  return (
+    <Choice label={hasPost(eyes.rule) ? t`How they look` : t`Or stitched instead`}>
+      {shapes.map(([shape, label]) => (
+        <Press
+          key={label}
+          grow
+          role="radio"
+          label={label}
+          chosen={style === shape}
+          onPress={() => edits.change((rule) => ({ ...rule, style: shape }))}
+        />
+      ))}
+      <Press grow role="radio" label={t`Stitched`} onPress={() => edits.stitchEyes('satin')} />
+      <Press grow role="radio" label={t`Sleeping`} onPress={() => edits.stitchEyes('sleeping')} />
+    </Choice>
+  );
+}
+
 /** What changes less often: size, seat, the front, and how the piece is worked. */
 export function EyeSettings({ part }: { part: PartAnalysis }) {
   const edits = usePartEdits(part);
@@ -43,56 +122,22 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
   const { hand, apart: said } = analysis.pattern.header;
   const { habit } = useApartHabit();
   const apart = said ?? habit;
-  const sizeMm = eyes?.rule.sizeMm ?? smallestEyeMm;
+  const isPressed = eyes !== null && hasPost(eyes.rule);
   return (
     <View gap="$3">
       {eyes ? (
         <>
-          <Beside label={t`Size of the eyes`}>
-            <Press
-              name={t`Smaller eyes`}
-              icon={<Icon name="minus" />}
-              disabled={sizeMm <= smallestEyeMm}
-              onPress={() =>
-                edits.change((rule) => ({
-                  ...rule,
-                  sizeMm: nextSize(soldEyesMm, rule.sizeMm ?? 0, -1) ?? rule.sizeMm,
-                }))
-              }
-            />
-            <View flexGrow={1} alignItems="center" justifyContent="center">
-              <Body fontWeight="700">{t`${sizeMm} mm, washer about ${eyes.washerMm} mm`}</Body>
-            </View>
-            <Press
-              name={t`Larger eyes`}
-              icon={<Icon name="plus" />}
-              disabled={sizeMm >= largestEyeMm}
-              onPress={() =>
-                edits.change((rule) => ({
-                  ...rule,
-                  sizeMm: nextSize(soldEyesMm, rule.sizeMm ?? 0, 1) ?? rule.sizeMm,
-                }))
-              }
-            />
-          </Beside>
-          <Choice label={t`How they look`}>
-            <Press
-              grow
-              role="radio"
-              label={tAs('shape')`Round`}
-              chosen={!eyes.rule.style}
-              onPress={() => edits.change((rule) => ({ ...rule, style: null }))}
-            />
-            <Press
-              grow
-              role="radio"
-              label={t`Oval`}
-              chosen={eyes.rule.style === 'oval'}
-              onPress={() => edits.change((rule) => ({ ...rule, style: 'oval' }))}
-            />
-            <Press grow role="radio" label={t`Stitched`} onPress={() => edits.stitchEyes('satin')} />
-            <Press grow role="radio" label={t`Sleeping`} onPress={() => edits.stitchEyes('sleeping')} />
-          </Choice>
+          <EyeSize part={part} eyes={eyes} />
+          <OneOf
+            wraps
+            label={t`What they are`}
+            options={eyeKinds}
+            chosen={isSewnStyle(eyes.rule.style) ? eyes.rule.style : 'pressed'}
+            onChoose={(made) =>
+              edits.change((rule) => ({ ...rule, style: made === 'pressed' ? null : made }))
+            }
+          />
+          <EyeLook part={part} eyes={eyes} />
           <Choice label={t`A ring behind them`}>
             <Press
               grow
@@ -136,7 +181,7 @@ export function EyeSettings({ part }: { part: PartAnalysis }) {
           ) : null}
           <FeatureGoesBy part={part} feature={eyes} />
           <OneOf
-            label={t`Where the post goes through`}
+            label={isPressed ? t`Where the post goes through` : t`Where its middle goes`}
             options={[
               ['foot', t`Hole at a stitch’s foot`],
               ['split', t`Between two stitches`],

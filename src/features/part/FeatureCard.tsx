@@ -34,6 +34,7 @@ const styleNames: Record<FeatureStyle, string> = {
   sleeping: t`Sleeping`,
   felt: t`Felt`,
   crochet: t`Crocheted`,
+  button: t`Button`,
   oval: t`Oval`,
 };
 const sideNames: Record<FeatureRule['sides'], string> = {

@@ -17,12 +17,15 @@ import type { PartAnalysis } from '../../core/toy/analyse';
 import { Notice } from '../../ui/Notice';
 import { NumberStep } from '../../ui/NumberStep';
 import { Press } from '../../ui/Press';
+import { hasPost } from '../../core/place/rule/rule';
 import { Body, Title } from '../../ui/text';
 import { usePartEdits } from './usePartEdits';
 import { tenthWords } from '../../core/words/measures';
 
 /** After seating, before pressing: count on the real piece, and hear whether the eyes are level and centred. */
 export function SeatedCheck({ part }: { part: PartAnalysis }) {
+  // What is sewn on is counted and moved with a pin: nothing has been pressed that could not be taken off.
+  if (part.eyes && !hasPost(part.eyes.rule)) return null;
   return part.eyes?.rule.lying ? <LyingCheck part={part} /> : <UprightCheck part={part} />;
 }
 

@@ -58,6 +58,7 @@ export function readFeature(
   readStitches(step);
   besideIt(step);
   if (feature === 'eyes' && phrases.ring) ringed(step, phrases, text);
+  if (feature === 'eyes') sewnOn(step, phrases, text);
   readWidth(step, feature, phrases);
   // One mouth that reaches from left to right.
   const isOne = feature === 'mouth' || feature === 'nose';
@@ -216,7 +217,7 @@ function unread(step: FeatureSentence, phrases: Phrases, text: string): void {
   ];
   const clauses = [
     ...[...left, ...severalNumbers(text, span)].map((at) => clauseAt(text, at, span)),
-    ...madeOf(step, phrases, text),
+    ...madeOf(step, text),
     ...stitchesFor(step, text),
     ...alongBack(step, text),
   ];
@@ -299,18 +300,35 @@ function ringed(step: FeatureSentence, { ring, secondMm }: Phrases, text: string
   else step.sizeMm = secondMm;
 }
 
-/**
- * `Felt eyes`, `buttons as eyes`: eyes are planned as pressed in or stitched, so what else they are made of is told. A ring, or a backing,
- * of felt is none.
- */
-function madeOf({ feature, span }: FeatureSentence, { ring, styles }: Phrases, text: string): string[] {
-  if (feature !== 'eyes') return [];
-  const said = text.slice(span.from, span.to);
-  const sewnOn = /\b(?:buttons?|beads?|pearls?)\b(?:\s+eyes)?/i.exec(said);
-  if (sewnOn) return [sewnOn[0]];
-  const isOfCloth = ring === null && styles.some((style) => cloths.has(style));
-  if (!isOfCloth || /\b(?:behind|under|beneath|backing|backed|washers?)\b/i.test(said)) return [];
-  return [/\b(?:felt|crochet\w*)(?:\s+eyes)?/i.exec(said)?.[0] ?? 'felt'];
+const behind = /\b(?:behind|under|underneath|beneath|around|backing|backed|washers?|posts?|through)\b/i;
+const pressedIn = /\b(?:insert|press|push|pop|snap|click|safety|plastic)\w*\b/i;
+const forEyes = /\b(?:for|as)\s+(?:the\s+|its\s+|his\s+|her\s+|both\s+)?eyes\b/i;
+
+/** `Felt eyes`, `buttons as eyes`, `two circles of felt for the eyes`: sewn on, with no post. A ring, or a backing, of felt is behind them. */
+function sewnOn(step: FeatureSentence, { ring, styles }: Phrases, text: string): void {
+  const said = text.slice(step.span.from, step.span.to);
+  if (step.embroidered || step.pressed || behind.test(said)) {
+    if (cloths.has(step.style ?? 'oval')) delete step.style;
+    return;
+  }
+  const cloth = styles.find((style) => cloths.has(style));
+  if (/\bbuttons?\b/i.test(said)) step.style = 'button';
+  else if (ring !== null && forEyes.test(said) && !pressedIn.test(said)) {
+    step.style = ring;
+    step.sizeMm ??= step.ring?.sizeMm;
+    delete step.ring;
+  } else if (ring === null && cloth) step.style = cloth;
+}
+
+const otherEyes =
+  /\b(?:beads?|pearls?|googly|google|wiggly|wobbly|glass|rhinestones?|sequins?|snaps?)\b(?:\s+eyes)?/i;
+const otherNoses = /\b(?:pom[- ]?poms?|beads?|pearls?|buttons?)\b(?:\s+nose)?/i;
+
+/** `Bead eyes`, `a pom-pom nose`: planned as pressed in or sewn on, so what else they are made of is told. */
+function madeOf({ feature, span }: FeatureSentence, text: string): string[] {
+  const others = feature === 'eyes' ? otherEyes : feature === 'nose' ? otherNoses : null;
+  const found = others?.exec(text.slice(span.from, span.to));
+  return found ? [found[0]] : [];
 }
 
 /** `5-7 stitches apart`: which of them is not for us to say. */

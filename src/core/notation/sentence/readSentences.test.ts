@@ -110,7 +110,8 @@ test.each(['Leave 5 empty stitches between them.', 'Leave 3 stitches empty betwe
 );
 
 test.each([
-  ['Felt eyes, 10 mm, between R9 and R10, 6 showing.', ['Felt eyes']],
+  ['Felt eyes, 10 mm, between R9 and R10, 6 showing.', undefined],
+  ['Bead eyes, 6 mm, between R9 and R10, 6 showing.', ['Bead eyes']],
   ['Insert 9 mm eyes with felt behind them between R9 and R10, 6 showing', undefined],
   ['Eyes: 8 mm; R15-16; 7 showing; with felt rings of 14 mm.', undefined],
 ])('%s: what the eyes are made of', (text, unused) => {

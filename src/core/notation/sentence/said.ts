@@ -96,7 +96,17 @@ export interface MomentSaid {
 
 /** How a feature is made, where the maker says so. */
 export type FeatureStyle =
-  'satin' | 'triangle' | 'smile' | 'line' | 'row' | 'lips' | 'sleeping' | 'felt' | 'crochet' | 'oval';
+  | 'satin'
+  | 'triangle'
+  | 'smile'
+  | 'line'
+  | 'row'
+  | 'lips'
+  | 'sleeping'
+  | 'felt'
+  | 'crochet'
+  | 'oval'
+  | 'button';
 
 /** A ring or disc behind each eye; how wide it is where the maker says so. */
 export interface EyeRing {

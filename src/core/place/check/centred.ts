@@ -5,7 +5,7 @@ import { gapOf } from '../frame/faceFrame';
 import { moveFront } from '../move/front';
 import { besideMiddle, byDistance, raised, spaced } from '../move/step';
 import type { Finding } from '../resolve/finding';
-import { isAtBack, isPressedEyes, isSewn, type FeatureRule } from '../rule/rule';
+import { isAtBack, leadsFace, isSewn, type FeatureRule } from '../rule/rule';
 import { attemptRule, remedy, type Check, type Checked, type Try } from './checked';
 import { saying } from '../../words/problems/problems';
 
@@ -35,7 +35,7 @@ function hasMiddle({ rule, missStitches }: Checked['placed']): boolean {
 /** Off the middle, to the left or right. */
 export const offMiddle: Check = (checked) => {
   const { frame, placed, id, rule } = checked;
-  const eyes = isPressedEyes(rule);
+  const eyes = leadsFace(rule);
   const from = eyes ? eyesOffFrom : frame.lies ? roundsOffFrom : offFrom;
   const miss = Math.abs(placed.missStitches);
   if (!hasMiddle(placed) || miss < from) return [];
@@ -67,7 +67,7 @@ function centring(checked: Checked): Try[] {
   const tries = [...resized(checked), ...otherSeat(checked), ...linesBeside(checked)];
   const better = tries.filter((one) => miss(one) < Math.abs(placed.missStitches) - centredWithin);
   better.sort((a, b) => miss(a) - miss(b));
-  if (!isPressedEyes(rule) || frame.lies) return better.slice(0, mostRemedies);
+  if (!leadsFace(rule) || frame.lies) return better.slice(0, mostRemedies);
   return better.slice(0, mostRemedies).map((one) => {
     const off = miss(one);
     return off > eyesOffFrom ? { ...one, title: t`${one.title} (${Math.round(off * 100) / 100} off)` } : one;
@@ -122,8 +122,7 @@ function linesBeside(checked: Checked): Try[] {
 /** Off level, one side higher: on a part that lies, where each of a pair has a line of holes of its own. */
 export const offLevel: Check = (checked) => {
   const { frame, placed, rule } = checked;
-  if (!frame.lies || !isPressedEyes(rule) || placed.levelMm <= frame.form.gauge.widthMm * levelWithin)
-    return [];
+  if (!frame.lies || !leadsFace(rule) || placed.levelMm <= frame.form.gauge.widthMm * levelWithin) return [];
   const apart = placed.apart ?? 1;
   const seat = placed.seat === 'foot' ? 'split' : 'foot';
   const steps = ([1, -1] as const).flatMap((by) => {

@@ -6,7 +6,7 @@ import { byDistance } from '../move/step';
 import { placeFace, problemOf } from '../resolve/placeFace';
 import type { PlacedFace } from '../resolve/placement';
 import { writeRule } from '../rule/writeRule';
-import { isPressedEyes } from '../rule/rule';
+import { leadsFace } from '../rule/rule';
 import { offLevel, offMiddle, offTheEyes } from './centred';
 import { checkedOf, type Check } from './checked';
 import { nearClosing } from './closing';
@@ -32,7 +32,7 @@ const frontByEyes: Check = (checked) => {
   const { frame, face, placed } = checked;
   const { form } = frame;
   const { sideways } = placed.rule;
-  if (!isPressedEyes(placed.rule) || sideways.by !== 'holes' || form.part.front || frame.lies) return [];
+  if (!leadsFace(placed.rule) || sideways.by !== 'holes' || form.part.front || frame.lies) return [];
   const holes = seatHoles(form, placed.line, placed.seat);
   const off = holeAt(holes, placed.front) - holeAt(holes, face.opposite);
   const stitches = Math.round(Math.abs(off - holes.count * Math.round(off / holes.count)) * 10) / 10;

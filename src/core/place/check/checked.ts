@@ -4,7 +4,7 @@ import { ruleEdits } from '../move/front';
 import type { Finding } from '../resolve/finding';
 import type { PlacedFeature, ResolvedFace } from '../resolve/placeFace';
 import { eyesOf, type FeaturePlacement } from '../resolve/placement';
-import { isPressedEyes, type FeatureRule } from '../rule/rule';
+import { leadsFace, type FeatureRule } from '../rule/rule';
 
 /** One feature of a face under its checks. */
 export interface Checked extends PlacedFeature {
@@ -35,7 +35,7 @@ export function checkedOf(face: ResolvedFace, feature: PlacedFeature): Checked {
 /** A feature placed by another rule. Pressed eyes are written as they come to lie. */
 export function attemptRule({ face, id }: Checked, title: string, rule: FeatureRule): Try {
   const placed = face.retry(id, rule);
-  return { title, placed, rule: isPressedEyes(rule) ? placed.rule : rule };
+  return { title, placed, rule: leadsFace(rule) ? placed.rule : rule };
 }
 
 /** The tap that takes a rule. */

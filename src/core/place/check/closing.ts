@@ -3,7 +3,7 @@ import { roundCount } from '../../fabric/fabric';
 import { gapOf } from '../frame/faceFrame';
 import { byDistance, withApart } from '../move/step';
 import type { Finding } from '../resolve/finding';
-import { isPressedEyes } from '../rule/rule';
+import { hasPost, leadsFace } from '../rule/rule';
 import { attemptRule, remedy, type Check, type Checked } from './checked';
 import { saying } from '../../words/problems/problems';
 import { plural } from '../../words/counted';
@@ -20,8 +20,8 @@ export const nearClosing: Check = (checked) => {
   const { fabric } = frame.form;
   const flat = fabric.row[0] === 1;
   const closes = roundCount(fabric, fabric.rounds) <= closesWith;
-  if (!closes || (flat && isPressedEyes(rule))) return [];
-  return isPressedEyes(rule) ? washersNearClosing(checked) : [...lyingNear(checked, placed)];
+  if (!closes || (flat && leadsFace(rule))) return [];
+  return hasPost(rule) && leadsFace(rule) ? washersNearClosing(checked) : [...lyingNear(checked, placed)];
 };
 
 function* lyingNear(checked: Checked, { units }: Checked['placed']): Generator<Finding> {

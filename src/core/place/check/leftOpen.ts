@@ -8,7 +8,7 @@ import type { Finding } from '../resolve/finding';
 import { largestEyeMm, smallestEyeMm } from '../rule/hardware';
 import { proposedEyes } from '../rule/proposeRule';
 import { verticalOf } from '../rule/readRule';
-import { isPressedEyes, type FeatureRule, type Sideways, type Vertical } from '../rule/rule';
+import { hasPost, leadsFace, type FeatureRule, type Sideways, type Vertical } from '../rule/rule';
 import type { FeatureSentence } from '../../notation/sentence/feature';
 import { sidewaysWords, verticalWords, writeRule } from '../rule/writeRule';
 import type { Check, Checked } from './checked';
@@ -21,14 +21,14 @@ import { roundNumbered } from '../../fabric/rounds';
  * tells, so that a guess is never taken for what was said.
  */
 export const leftOpen: Check = (checked) => {
-  const notes = isPressedEyes(checked.rule) ? [eyeSize, apartAndShowing, oneStitch, sidewaysEyes] : [asUsual];
+  const notes = leadsFace(checked.rule) ? [eyeSize, apartAndShowing, oneStitch, sidewaysEyes] : [asUsual];
   return [howFar, otherUnit, ofRound, wordsUnused, howMany, acrossInOtherUnit, twoPlaces, ...notes].flatMap(
     (note) => note(checked),
   );
 };
 
 /** The rule that says what is placed now. */
-const asPlacedRule = ({ rule, placed }: Checked): FeatureRule => (isPressedEyes(rule) ? placed.rule : rule);
+const asPlacedRule = ({ rule, placed }: Checked): FeatureRule => (leadsFace(rule) ? placed.rule : rule);
 
 function put({ frame, id }: Checked, title: string, ...rules: FeatureRule[]): Suggestion {
   return { title, edits: [writeRule(frame.form.part, id, ...rules)] };
@@ -117,7 +117,7 @@ const acrossInOtherUnit: Check = (checked) => {
 const twoPlaces: Check = (checked) => {
   const { step, frame, id, rule, placed } = checked;
   if (frame.lies || !step.otherGap || step.otherGap[0] === step.gap?.[0]) return [];
-  if (isPressedEyes(rule)) {
+  if (leadsFace(rule)) {
     return [{ ...saying('eyes-two-lines', { taken: placed.gap }), severity: 'warning' }];
   }
   const other: FeatureRule = { ...rule, vertical: { by: 'gap', gap: step.otherGap } };
@@ -133,7 +133,8 @@ const eyeSize: Check = ({ step, rule }) => {
   if (sizeMm === undefined) {
     return [{ ...saying('eyes-size', { sizeMm: rule.sizeMm, from: 'usual' }), severity: 'info' }];
   }
-  if (sizeMm >= smallestEyeMm && sizeMm <= largestEyeMm) return [];
+  const isSold = sizeMm >= smallestEyeMm && sizeMm <= largestEyeMm;
+  if (isSold || !hasPost(rule)) return [];
   const facts = { sizeMm, least: smallestEyeMm, most: largestEyeMm };
   return [{ ...saying('eyes-size-odd', facts), severity: 'warning' }];
 };

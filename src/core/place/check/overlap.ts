@@ -5,7 +5,7 @@ import { placeOf } from '../frame/sidewaysFrame';
 import { raised } from '../move/step';
 import type { FeaturePlacement } from '../resolve/placement';
 import { reachOf } from '../rule/reach';
-import { isPressedEyes, isSewn } from '../rule/rule';
+import { leadsFace, isSewn } from '../rule/rule';
 import { attemptRule, remedy, type Check, type Checked } from './checked';
 import { linesWhere } from './posts';
 import { saying } from '../../words/problems/problems';
@@ -18,9 +18,9 @@ const touchMm = 0.5;
 /** Two features over each other. Said once for each two: by the one that comes later in the text, and never by the eyes. */
 export const overlap: Check = (checked) => {
   const { placed, id, all, frame } = checked;
-  if (placed.kind === 'sculpting' || isPressedEyes(placed.rule)) return [];
+  if (placed.kind === 'sculpting' || leadsFace(placed.rule)) return [];
   const before = (other: FeaturePlacement) =>
-    isPressedEyes(other.rule) || all.indexOf(other) < all.indexOf(placed);
+    leadsFace(other.rule) || all.indexOf(other) < all.indexOf(placed);
   const others = all.filter(
     (other) => other !== placed && other.kind !== 'sculpting' && !meantToTouch(placed, other),
   );
@@ -46,7 +46,7 @@ function clearOf(checked: Checked, others: readonly FeaturePlacement[]) {
 
 /** Lashes stand at the eyes, and a patch over an eye lies behind it. */
 function meantToTouch({ kind, rule }: FeaturePlacement, other: FeaturePlacement): boolean {
-  if (!isPressedEyes(other.rule)) return false;
+  if (!leadsFace(other.rule)) return false;
   const level = rule.sideways.by === 'inLine' && rule.sideways.to === 'eyes' && rule.vertical?.by === 'level';
   const behind = kind === 'patch' || kind === 'spots' || rule.lying === true;
   return kind === 'lashes' || (behind && level);

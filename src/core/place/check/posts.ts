@@ -7,7 +7,7 @@ import type { Finding } from '../resolve/finding';
 import type { FeaturePlacement } from '../resolve/placement';
 import { startOf } from '../resolve/unit';
 import { smallestEyeMm, widestEyeInStitches } from '../rule/hardware';
-import { isPressedEyes, type FeatureRule } from '../rule/rule';
+import { hasPost, leadsFace, type FeatureRule } from '../rule/rule';
 import { clearLines } from './clearLines';
 import { attemptRule, remedy, type Check, type Checked, type Try } from './checked';
 import { sitsFlat, tellUnder, underWasher } from './washers';
@@ -80,7 +80,7 @@ function wider(checked: Checked, widthMm: number): Remedies {
 /** Two posts of a pair too near for what they carry, outside or inside. */
 export const pairRoom: Check = (checked) => {
   const { placed, rule } = checked;
-  if (!isPressedEyes(rule) || rule.sizeMm === null || placed.washerMm === null) return [];
+  if (!leadsFace(rule) || rule.sizeMm === null) return [];
   const { straightMm, washerMm } = placed;
   const found: Finding[] = [];
   if (straightMm < rule.sizeMm) {
@@ -89,7 +89,7 @@ export const pairRoom: Check = (checked) => {
       severity: 'error',
       suggestions: wider(checked, rule.sizeMm),
     });
-  } else if (straightMm < washerMm) {
+  } else if (washerMm !== null && straightMm < washerMm) {
     found.push({
       ...saying('washers-overlap', { posts: null, apartMm: straightMm, neededMm: washerMm }),
       severity: 'error',
@@ -116,7 +116,7 @@ export const eyeLarge: Check = (checked) => {
   const { frame, rule, placed } = checked;
   const { widthMm } = frame.form.gauge;
   const isLarge = (rule.sizeMm ?? 0) > widthMm * widestEyeInStitches;
-  if (!isPressedEyes(rule) || rule.sizeMm === null || !isLarge) return [];
+  if (!leadsFace(rule) || !hasPost(rule) || rule.sizeMm === null || !isLarge) return [];
   const sizeMm = Math.floor(widthMm * widestEyeInStitches);
   return [
     {
@@ -135,7 +135,7 @@ export const ringRoom: Check = (checked) => {
   const { frame, placed, rule, id } = checked;
   const { washerMm } = placed;
   const flat = frame.form.fabric.row[0] === 1;
-  if (!isPressedEyes(rule) || washerMm === null || flat) return [];
+  if (!leadsFace(rule) || washerMm === null || flat) return [];
   const narrow = placed.units.filter((unit) => acrossMm(checked, startOf(unit)) < washerMm);
   const isFine = (one: FeaturePlacement) =>
     one.units.every((unit) => acrossMm(checked, startOf(unit)) >= washerMm);
@@ -155,7 +155,7 @@ export const ringRoom: Check = (checked) => {
 /** The round begins between the two: there the line of holes jumps up. */
 export const straddlesStart: Check = ({ frame, placed, rule }) => {
   const [first, second] = placed.units;
-  if (frame.lies || !isPressedEyes(rule) || !first || !second) return [];
+  if (frame.lies || !leadsFace(rule) || !first || !second) return [];
   // Stitch numbers run from one eye to the other, unless the first stitch lies between them.
   const onward = Math.sign(second.azimuth - first.azimuth);
   if ((second.from - first.from) * onward > 0) return [];
@@ -191,7 +191,7 @@ function sitsWell(checked: Checked, placed: FeaturePlacement): boolean {
 /** A post in the tight hole of a decrease. */
 export const onDecrease: Check = (checked) => {
   const { frame, placed, rule, id } = checked;
-  if (!isPressedEyes(rule)) return [];
+  if (!leadsFace(rule)) return [];
   const { label } = frame.form.fabric;
   const hit = placed.units.filter((unit) => isOnDecrease(checked, placed, startOf(unit)));
   const remedies = () =>
@@ -229,7 +229,7 @@ export const washerSeat: Check = (checked) => {
 function elsewhere(checked: Checked): Try[] {
   if (!checked.frame.lies)
     return linesWhere(checked, (one) => sitsWell(checked, one) && clashes(checked, one).length === 0);
-  if (isPressedEyes(checked.rule)) return [...spacing(checked, -2), ...spacing(checked, 2)];
+  if (leadsFace(checked.rule)) return [...spacing(checked, -2), ...spacing(checked, 2)];
   return stitchSteps(checked, [-1, 1]);
 }
 
@@ -249,7 +249,7 @@ function clashes({ frame, all, id }: Checked, placed: FeaturePlacement) {
 /** The washers of two features over each other; said once, by the one that does not lead the face. */
 export const washersClash: Check = (checked) => {
   const { placed, rule, id } = checked;
-  if (placed.washerMm === null || isPressedEyes(rule)) return [];
+  if (placed.washerMm === null || leadsFace(rule)) return [];
   return clashes(checked, placed).map(({ other, side, awayMm, roomMm }) => {
     const theirs = other.kind === 'eyes' ? t`${sayTerm(side)} eye` : other.id;
     return {
@@ -264,7 +264,7 @@ export const washersClash: Check = (checked) => {
 export const oneHole: Check = (checked) => {
   const { frame, placed, rule } = checked;
   const [first, second] = placed.units;
-  if (frame.lies || !isPressedEyes(rule) || placed.seat !== 'foot' || !first || !second) return [];
+  if (frame.lies || !leadsFace(rule) || placed.seat !== 'foot' || !first || !second) return [];
   const { fabric } = frame.form;
   const parent = (hole: number) => fabric.parentFirst[(fabric.offset[placed.line] ?? 0) + hole - 1];
   if (parent(first.from) !== parent(second.from)) return [];

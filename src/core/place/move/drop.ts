@@ -3,7 +3,7 @@ import { roundCount } from '../../fabric/fabric';
 import type { MapView } from '../../shape/map';
 import { gapOf, type FaceFrame } from '../frame/faceFrame';
 import type { FeaturePlacement } from '../resolve/placement';
-import { isAtBack, isPressedEyes, type FeatureRule } from '../rule/rule';
+import { isAtBack, leadsFace, type FeatureRule } from '../rule/rule';
 import { byDistance, raised, raisedByStitches, spaced } from './step';
 
 /** Where on a part something is dropped: its line of holes by index, and how far apart a pair is with one of the two there. */
@@ -88,7 +88,7 @@ export function movedTo(
   line: number,
   apart: number | null,
 ): FeatureRule {
-  const rule = isPressedEyes(placed.rule)
+  const rule = leadsFace(placed.rule)
     ? { ...byDistance(placed), vertical: { by: 'gap' as const, gap: gapOf(frame.form, line) } }
     : raisedTo(frame, placed, line);
   if (apart === null || placed.apart === null || rule.sides === 'middle') return rule;

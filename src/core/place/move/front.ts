@@ -4,12 +4,12 @@ import type { PartSource } from '../../notation/pattern';
 import { stitchAtAzimuth } from '../../shape/azimuth';
 import type { PartForm } from '../frame/partForm';
 import type { FeaturePlacement } from '../resolve/placement';
-import { isPressedEyes, type FeatureRule } from '../rule/rule';
+import { leadsFace, type FeatureRule } from '../rule/rule';
 import { writeRule } from '../rule/writeRule';
 
 /** The edits that put another rule into the text. The front that eyes at named stitches brought along stays when those are given up. */
 export function ruleEdits(form: PartForm, placed: FeaturePlacement, rule: FeatureRule): LineEdit[] {
-  const wasNamed = isPressedEyes(placed.rule) && placed.rule.sideways.by === 'holes';
+  const wasNamed = leadsFace(placed.rule) && placed.rule.sideways.by === 'holes';
   const keepsFront = wasNamed && rule.sideways.by !== 'holes' && !form.part.front;
   return [writeRule(form.part, placed.id, rule), ...(keepsFront ? moveFront(form, placed).edits : [])];
 }

@@ -5,7 +5,7 @@ import type { FeaturePlacement } from '../resolve/placement';
 import { nextSize } from '../rule/hardware';
 import { featureLibrary } from '../rule/library';
 import { lineEdge, type Reach } from '../rule/reach';
-import { atDistance, isPoint, isPressedEyes, isSewn, type FeatureRule, type Vertical } from '../rule/rule';
+import { atDistance, isPoint, leadsFace, isSewn, type FeatureRule, type Vertical } from '../rule/rule';
 
 /** A smaller piece can't be sewn on. */
 const smallestPieceMm = 3;
@@ -104,7 +104,7 @@ function pastEdges(height: number, by: number, { up, down }: Reach): number {
 
 /** A pair so far apart; eyes on a part that lies are told by their rounds. */
 export function spaced({ form, lies }: FaceFrame, rule: FeatureRule, apart: number): FeatureRule {
-  if (!lies || !isPressedEyes(rule)) return { ...rule, sideways: atDistance(rule.sideways, apart) };
+  if (!lies || !leadsFace(rule)) return { ...rule, sideways: atDistance(rule.sideways, apart) };
   const [from, to] = linesApart(form, apart).map((line) => gapOf(form, line)[0]) as [number, number];
   return { ...rule, sideways: { by: 'rounds', from: Math.min(from, to), to: Math.max(from, to) } };
 }

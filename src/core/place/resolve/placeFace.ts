@@ -9,7 +9,7 @@ import { seatHoles, type PartForm } from '../frame/partForm';
 import { usualEyeLine } from '../rule/proposeRule';
 import { readRule } from '../rule/readRule';
 import { countedReach, lineEdge, reachOf, type Reach } from '../rule/reach';
-import { isAtBack, isPressedEyes, type FeatureRule, type Vertical } from '../rule/rule';
+import { isAtBack, leadsFace, type FeatureRule, type Vertical } from '../rule/rule';
 import { featureSteps, referring } from '../rule/ruleSteps';
 import type { FeatureSentence } from '../../notation/sentence/feature';
 import { writeRule } from '../rule/writeRule';
@@ -110,7 +110,7 @@ class FaceResolver {
       if (circular) this.report(id)(this.circle(id));
       else if (kind && (anchor === null || !this.levels.has(anchor))) this.missing(id, kind, 'on');
       this.levels.set(id, this.levelOf(id, rule, this.report(id)));
-      if (this.frame.lies && isPressedEyes(rule)) this.seen.set(id, this.seenLevel(id, rule));
+      if (this.frame.lies && leadsFace(rule)) this.seen.set(id, this.seenLevel(id, rule));
     }
   }
 
@@ -127,10 +127,10 @@ class FaceResolver {
       edits: [writeRule(form.part, id, { ...rule, vertical })],
     });
     const middle = Math.max(1, Math.min(form.fabric.rounds - 1, Math.round(form.fabric.rounds / 2)));
-    const standing = isPressedEyes(rule) ? usualEyeLine(form) : middle;
+    const standing = leadsFace(rule) ? usualEyeLine(form) : middle;
     return levelFor(frame, rule.vertical, {
       name: id,
-      sort: isPressedEyes(rule) ? 'eyes' : 'feature',
+      sort: leadsFace(rule) ? 'eyes' : 'feature',
       reach: reachOf(rule),
       usual: frame.lies ? 0 : standing,
       anchor: (kind) => this.counted(id, kind),
@@ -164,7 +164,7 @@ class FaceResolver {
 
   /** On a part that lies: the two lines of its eyes. */
   private linesOfEyes(): number[] {
-    const eyes = [...this.ruled.values()].find(({ rule }) => isPressedEyes(rule));
+    const eyes = [...this.ruled.values()].find(({ rule }) => leadsFace(rule));
     if (!eyes) return [];
     const { units } = placeOne(this.frame, {
       ...this.toPlace(eyes.id, eyes.rule),
@@ -186,7 +186,7 @@ class FaceResolver {
     const { form } = this;
     const eyes = this.ruled.get('eyes');
     const line = this.levels.get('eyes');
-    if (form.part.front || this.frame.lies || !eyes || line === undefined || !isPressedEyes(eyes.rule))
+    if (form.part.front || this.frame.lies || !eyes || line === undefined || !leadsFace(eyes.rule))
       return null;
     const { sideways, seat } = eyes.rule;
     const [one, other] = sideways.by === 'holes' ? sideways.holes : [];
@@ -231,7 +231,7 @@ class FaceResolver {
     const silent: Report = () => {};
     const level = this.levelOf(id, rule, silent);
     const asked = { ...this.toPlace(id, rule), level, report: silent };
-    const leads = isPressedEyes(rule) && !this.form.part.front && rule.sideways.by !== 'holes';
+    const leads = leadsFace(rule) && !this.form.part.front && rule.sideways.by !== 'holes';
     if (!leads || this.frame.lies) return placeOne(this.frame, asked);
     // The front goes along with the eyes.
     const { part, fabric, starts } = this.form;

@@ -14,7 +14,7 @@ import { choosePair, showingOf, type Pair, type Seat } from '../frame/pair';
 import { washerMm } from '../rule/hardware';
 import { usualEyeLines, usualEyesApart } from '../rule/proposeRule';
 import { lineEdge } from '../rule/reach';
-import { hasPost, isAtBack, isPoint, isPressedEyes, isSewn, type FeatureRule } from '../rule/rule';
+import { hasPost, isAtBack, isPoint, leadsFace, isSewn, type FeatureRule } from '../rule/rule';
 import { apartFor, belongsToEach, widthOf } from './across';
 import { standsBy, type Anchor } from './anchors';
 import type { Finding, Report } from './finding';
@@ -166,7 +166,7 @@ function pairOf(placing: Placing, span: number, seat: Seat): Pair {
 }
 
 function spacingLeftOpen(rule: FeatureRule, id: string, taken: { apart: number; lies: boolean }): Finding {
-  const what = isPressedEyes(rule)
+  const what = leadsFace(rule)
     ? saying('eyes-spacing', { ...taken, isOneStitch: false })
     : saying('feature-spacing', { ...taken, name: id });
   return { ...what, severity: 'warning' };
@@ -174,7 +174,7 @@ function spacingLeftOpen(rule: FeatureRule, id: string, taken: { apart: number; 
 
 /** How far apart a pair is put where nothing says so. */
 function usualApart({ frame, row, rule }: Placing, span: number): number {
-  if (!isPressedEyes(rule)) return Math.max(2, Math.round(row.count / 6 + span));
+  if (!leadsFace(rule)) return Math.max(2, Math.round(row.count / 6 + span));
   if (!frame.lies) return usualEyesApart(frame.form, row.level);
   const [first, second] = usualEyeLines(frame.form);
   return second - first;
@@ -220,7 +220,7 @@ function namedLine({ form }: FaceFrame, label: number, report: Report): number {
 
 /** Pressed eyes are written as they are placed: by their lines and by how far apart they are. */
 function settled({ frame, rule, row }: Placing, { a, b, apart }: Pair): FeatureRule {
-  if (!isPressedEyes(rule)) return rule;
+  if (!leadsFace(rule)) return rule;
   const { form } = frame;
   if (frame.lies) {
     const [from, to] = [gapOf(form, a)[0], gapOf(form, b)[0]];
@@ -280,7 +280,7 @@ function placement(placing: Placing, units: FeatureUnit[], found: Found): Featur
     kind: rule.kind,
     part: frame.form.part.name,
     rule,
-    level: frame.lies && isPressedEyes(rule) ? meanLevel(frame, units) : level,
+    level: frame.lies && leadsFace(rule) ? meanLevel(frame, units) : level,
     counted: lineEdge,
     line,
     gap: gapOf(frame.form, line),

@@ -271,6 +271,6 @@ export function careOf({
   const { inside, from } = featureLibrary[kind];
   if (kind === 'nose' && hasPost({ kind, embroidered, style }))
     return { inside: 'a post and a washer', from: 'inside' };
-  if (kind === 'eyes' && embroidered) return { inside: 'a knot', from: 'outside' };
+  if (kind === 'eyes' && !hasPost({ kind, embroidered, style })) return { inside: 'a knot', from: 'outside' };
   return { inside, from };
 }

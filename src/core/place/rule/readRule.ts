@@ -9,7 +9,9 @@ import { ringMm, soldEyeMm, usualEyeMm } from './hardware';
 import { featureLibrary } from './library';
 import {
   isAtBack,
-  isPressedEyes,
+  hasPost,
+  isSewnStyle,
+  leadsFace,
   isStitchedStyle,
   type FeatureRule,
   type Sideways,
@@ -24,7 +26,7 @@ import { roundNumbered } from '../../fabric/rounds';
  */
 export function readRule(step: FeatureSentence, form: PartForm): FeatureRule {
   const said = ruleOfStep(step);
-  const rule = isPressedEyes(said) ? pressedEyes(said, step, form) : said;
+  const rule = leadsFace(said) ? wholeEyes(said, step, form) : said;
   return liesOnItsSide(form) ? sidewaysRule(rule, step, form) : rule;
 }
 
@@ -60,7 +62,8 @@ function isEmbroidered(step: FeatureSentence): boolean {
 }
 
 function styleOf(step: FeatureSentence, embroidered: boolean): FeatureRule['style'] {
-  if (step.feature === 'eyes' && !embroidered) return step.style === 'oval' ? 'oval' : null;
+  if (step.feature === 'eyes' && !embroidered)
+    return step.style === 'oval' || (isSewnStyle(step.style) && !step.pressed) ? step.style : null;
   const said = step.pressed && step.style && isStitchedStyle(step.style) ? undefined : step.style;
   const { styles } = featureLibrary[step.feature];
   return said ?? styles.find((one) => isStitchedStyle(one) === embroidered && one !== 'oval') ?? null;
@@ -176,15 +179,21 @@ export function usualSideways(kind: FeatureKind): Sideways {
 
 const usedByEyes: ReadonlySet<Vertical['by']> = new Set(['gap', 'round', 'relation', 'level']);
 
-/** Pressed eyes: a pair in holes of one line, with a size that is sold. */
-function pressedEyes(rule: FeatureRule, step: FeatureSentence, form: PartForm): FeatureRule {
+/** Pressed eyes have a size that is sold; sewn ones are as large as is said. */
+function eyeSizeMm(rule: FeatureRule, { sizeMm }: FeatureSentence, form: PartForm): number {
+  const wanted = sizeMm ?? usualEyeMm(form.gauge.widthMm);
+  return hasPost(rule) ? soldEyeMm(wanted) : wanted;
+}
+
+/** Eyes put on whole: a pair in holes of one line, those that are pressed in with a size that is sold. */
+function wholeEyes(rule: FeatureRule, step: FeatureSentence, form: PartForm): FeatureRule {
   const { apart, showing, outward } = step;
   const seat = step.seat ?? (apart !== undefined && apart === showing ? 'split' : 'foot');
   const fromFront = outward?.from === 'front' ? 2 * outward.stitches : undefined;
   const distance = apart ?? fromFront ?? (showing === undefined ? undefined : apartOf(showing, seat));
   const [one, other] = step.stitches ?? [];
   const named = step.stitches?.length === 2 && one !== undefined && other !== undefined;
-  const sizeMm = soldEyeMm(step.sizeMm ?? usualEyeMm(form.gauge.widthMm));
+  const sizeMm = eyeSizeMm(rule, step, form);
   const vertical = verticalOf(step);
   const levelWithItself = vertical?.by === 'level' && vertical.to === 'eyes';
   const sideways: Sideways = named
@@ -209,7 +218,7 @@ function sidewaysRule(rule: FeatureRule, step: FeatureSentence, form: PartForm):
   const entry = featureLibrary[step.feature];
   const sized = rule.sizeMm !== null;
   const high = sized ? rule.high : Math.max(1, Math.round(step.high ?? entry.high));
-  const across = isPressedEyes(rule) ? eyeRounds(rule, step, form) : roundsOf(rule, step, form);
+  const across = leadsFace(rule) ? eyeRounds(rule, step, form) : roundsOf(rule, step, form);
   return { ...rule, lying: true, high, vertical: heightOf(step), sideways: across };
 }
 

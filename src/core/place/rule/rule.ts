@@ -80,17 +80,22 @@ const stitchedStyles: ReadonlySet<FeatureStyle> = new Set([
 export const isStitchedStyle = (style: FeatureStyle | null): boolean =>
   style !== null && stitchedStyles.has(style);
 
-/** Eyes with posts and washers, which lead the face they are on. */
-export const isPressedEyes = ({ kind, embroidered }: Pick<FeatureRule, 'kind' | 'embroidered'>): boolean =>
+/** Eyes that are put on whole, pressed in or sewn on: they lead the face they are on. */
+export const leadsFace = ({ kind, embroidered }: Pick<FeatureRule, 'kind' | 'embroidered'>): boolean =>
   kind === 'eyes' && !embroidered;
 
-/** What goes through the fabric with a post and is held by a washer; a nose of felt or crochet is sewn on. */
+/** What is cut, crocheted or a button is sewn on. */
+const sewnStyles: ReadonlySet<FeatureStyle> = new Set(['felt', 'crochet', 'button']);
+export const isSewnStyle = (style: FeatureStyle | null | undefined): style is 'felt' | 'crochet' | 'button' =>
+  style !== null && style !== undefined && sewnStyles.has(style);
+
+/** What goes through the fabric with a post and is held by a washer; eyes and a nose of felt, crochet or a button are sewn on. */
 export const hasPost = ({
   kind,
   embroidered,
   style,
 }: Pick<FeatureRule, 'kind' | 'embroidered' | 'style'>): boolean =>
-  !embroidered && (kind === 'eyes' || (kind === 'nose' && style !== 'felt' && style !== 'crochet'));
+  !embroidered && (kind === 'eyes' || kind === 'nose') && !isSewnStyle(style);
 
 /** What is pressed in, sewn or tied on goes by its one middle hole, as the points of sculpting do; what is stitched spans several. */
 export const isPoint = ({ kind, embroidered, sizeMm }: FeatureRule): boolean =>

@@ -3,7 +3,7 @@ import { cutSentence, overSentence } from '../../notation/editText';
 import type { LineEdit } from '../../notation/problem';
 import { showingOf } from '../frame/pair';
 import { featureLibrary } from './library';
-import { isAtBack, isPressedEyes, type FeatureRule, type Sideways, type Vertical } from './rule';
+import { isAtBack, isSewnStyle, leadsFace, type FeatureRule, type Sideways, type Vertical } from './rule';
 import { featureStep } from './ruleSteps';
 import { pluralInPattern } from '../../words/counted';
 
@@ -75,6 +75,7 @@ const styleWords: Partial<Record<NonNullable<FeatureRule['style']>, string>> = {
   felt: 'felt',
   crochet: 'crocheted',
   oval: 'oval',
+  button: 'button',
 };
 const sideWords: Record<FeatureRule['sides'], string> = {
   middle: 'in the middle',
@@ -86,7 +87,7 @@ const sideWords: Record<FeatureRule['sides'], string> = {
 /** Whether a height has to be said: on the front line itself it has not. */
 const isRisen = (vertical: Vertical | null) => vertical?.by !== 'stitches' || vertical.stitches !== 0;
 
-/** Pressed eyes say what shows between them and where their posts go through. */
+/** Eyes put on whole say what shows between them and where their posts go through. */
 function eyesSentence(rule: FeatureRule): string {
   const { vertical, sideways, lying, ring } = rule;
   const seat = rule.seat === 'split' ? 'split' : 'foot';
@@ -102,7 +103,9 @@ function eyesSentence(rule: FeatureRule): string {
     rule.style === 'oval' ? 'oval' : null,
     ring ? `with ${ring.of === 'felt' ? 'felt' : 'crocheted'} rings of ${ring.sizeMm} mm` : null,
   ].filter((word) => word !== null);
-  return `${featureLibrary.eyes.name}: ${words.join(', ')}.`;
+  const made = isSewnStyle(rule.style) ? `${styleWords[rule.style] ?? ''} ` : '';
+  const name = `${made}${featureLibrary.eyes.name.toLowerCase()}`;
+  return `${name.charAt(0).toUpperCase()}${name.slice(1)}: ${words.join(', ')}.`;
 }
 
 /** How wide and how high it is, where that is not measured in mm. */
@@ -121,7 +124,7 @@ function sidesWords({ kind, sides, sideways }: FeatureRule): string | null {
 
 /** The rule as a sentence that is read back to the same rule. */
 export function ruleSentence(rule: FeatureRule): string {
-  if (isPressedEyes(rule)) return eyesSentence(rule);
+  if (leadsFace(rule)) return eyesSentence(rule);
   const made = rule.style ? (styleWords[rule.style] ?? null) : rule.embroidered ? 'embroidered' : null;
   const seat = rule.seat === null ? null : rule.seat === 'split' ? 'in the splits' : 'in the holes';
   const words = [

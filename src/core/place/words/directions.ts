@@ -7,7 +7,7 @@ import type { FeaturePlacement } from '../resolve/placement';
 import { endOf, startOf, type FeatureUnit } from '../resolve/unit';
 import type { NeedlePath } from '../resolve/needlePath';
 import { featureName } from '../rule/ruleSteps';
-import { isAtBack } from '../rule/rule';
+import { hasPost, isAtBack } from '../rule/rule';
 import { fromTheEyes, landmarkWords } from './fromThere';
 import { plural } from '../../words/counted';
 import { threadWords } from '../../words/measures';
@@ -107,7 +107,9 @@ function uprightEyes(eyes: FeaturePlacement): EyeDirections {
   const around = of - (second - first) - (hole ? 1 : 0);
   return {
     sides: t`Left eye ${sayTerm(word)} ${sideOf(eyes, 'left')}, right eye ${sayTerm(word)} ${sideOf(eyes, 'right')}, as you look at the face.`,
-    count: t`Count along round ${gap[1]} from its first stitch: the posts go ${through} stitches ${first} and ${second} of ${of}.`,
+    count: hasPost(eyes.rule)
+      ? t`Count along round ${gap[1]} from its first stitch: the posts go ${through} stitches ${first} and ${second} of ${of}.`
+      : t`Count along round ${gap[1]} from its first stitch: the middles of the eyes go ${through} stitches ${first} and ${second} of ${of}.`,
     markers: t`While working round ${gap[1]}, put a marker into stitches ${first} and ${second} as you pass them, and no counting is needed later.`,
     check: t`Check: ${showing} whole ${showing === 1 ? t`stitch shows` : t`stitches show`} between the eyes across the face, ${around} around the back.`,
   };

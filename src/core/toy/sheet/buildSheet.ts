@@ -18,6 +18,7 @@ import type { NeedlePath } from '../../place/resolve/needlePath';
 import type { Stop } from '../../plan/acts';
 import { eyeCaution, generalCaution } from '../../safety/cautions';
 import { shippedRules, type RuleBook } from '../../safety/ruleBook';
+import { hasPost } from '../../place/rule/rule';
 import { fabricMap, mapPoint, type FabricMap } from '../../shape/map';
 import { frameOfPart, type PartAnalysis, type ToyAnalysis } from '../analyse';
 import { joinPart } from '../joinAll';
@@ -353,9 +354,9 @@ export function buildSheet(toy: ToyAnalysis, book: RuleBook = shippedRules): She
     cautions: [
       ...new Set([
         ...safetyLines(toy, book),
-        ...(toy.parts.some((part) => part.eyes) ? [eyeCaution] : []),
+        ...(toy.parts.some(({ eyes }) => eyes && hasPost(eyes.rule)) ? [eyeCaution] : []),
         ...toy.parts.flatMap((part) =>
-          part.features.flatMap((feature) => (feature === part.eyes ? [] : hurtsOf(feature.rule))),
+          part.features.flatMap(({ rule }) => (rule.kind === 'eyes' && hasPost(rule) ? [] : hurtsOf(rule))),
         ),
         generalCaution,
       ]),

@@ -57,6 +57,14 @@ export function boxKey(thing: BoxThing): string {
   }
 }
 
+/** A tool by the size it is kept under: in mm, or as a pattern names it. */
+function toolInBox(kind: ToolKind, size: string | null): string {
+  const sizeMm = /^(\d+(?:\.\d+)?) mm$/.exec(size ?? '')?.[1];
+  if (sizeMm !== undefined) return toolName({ kind, sizeMm: Number(sizeMm) });
+  const name = toolName({ kind, sizeMm: null });
+  return size === null ? name : `${name}, ${size}`;
+}
+
 /** What it is called, where no toy asks for it and says so itself. */
 function boxWords(key: string): string {
   const [, name, what] = /^yarn ([^,]+), (.+)$/.exec(key) ?? [];
@@ -64,8 +72,7 @@ function boxWords(key: string): string {
   if (key === 'thread') return t`Thread for stitching`;
   const [kind = key, ...size] = key.split(', ');
   const tool = toolKinds.find((one) => one === kind);
-  if (tool)
-    return toolName({ kind: tool, sizeMm: size.length > 0 ? Number.parseFloat(size[0] ?? '') : null });
+  if (tool) return toolInBox(tool, size[0] ?? null);
   if (kind === 'felt') return feltName({ colour: size[0] ?? null });
   const called = [sayTerm(kind), ...size].join(', ');
   return called.charAt(0).toUpperCase() + called.slice(1);

@@ -22,9 +22,16 @@ export const feltKey = (colour: string | null): string =>
 
 const hundredth = (value: number): number => Math.round(value * 100) / 100;
 
-/** A hook is asked for by its size; of needles, markers and pins any will do. */
-export const toolKey = (kind: ToolKind, sizeMm: number | null): string =>
-  kind === 'crochet hook' && sizeMm !== null ? `${kind}, ${hundredth(sizeMm)} mm` : kind;
+/**
+ * A hook is asked for by its size; of needles, markers and pins any will do.
+ *
+ * @param said its size as the text names it, where that is none in mm
+ */
+export function toolKey(kind: ToolKind, sizeMm: number | null, said: string | null = null): string {
+  if (kind !== 'crochet hook') return kind;
+  if (sizeMm !== null) return `${kind}, ${hundredth(sizeMm)} mm`;
+  return said === null ? kind : `${kind}, ${said.toLowerCase()}`;
+}
 
 const kindInKey = (key: string): string => key.split(', ')[0] ?? key;
 

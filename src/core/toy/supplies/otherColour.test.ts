@@ -91,6 +91,24 @@ test('where one kind is not enough, as few together as are', () => {
   expect(names(missing(body + legs + 0.01)[0]!)).toEqual(['1 Body', '1 Left Ear', '1 Right Ear']);
 });
 
+test('of very many kinds the largest go first, and something is always left of this colour', () => {
+  const letters = [...'abcdefghijklmnopqrst'];
+  const many = letters.map((letter, i) => ({
+    name: `Piece ${letter}${letter}`,
+    make: 1,
+    rounds: ball(i % 5),
+  }));
+  const whole = metresOf(
+    written(many, () => false),
+    'A',
+  );
+  const [way] = inOtherColour(toyOf(many), 'A', whole * 0.2);
+  expect(way!.parts.length).toBeGreaterThan(12);
+  const { ofThis, ofOther } = done(many, way!);
+  expect(ofThis).toBeLessThanOrEqual(whole * 0.2);
+  expect(ofOther).toBeCloseTo(way!.otherM, 6);
+});
+
 test('a toy of one piece has a stripe only, of at most half its rounds', () => {
   const one = pieces.slice(0, 1);
   const whole = metresOf(

@@ -77,9 +77,18 @@ function choicesOf(groups: readonly Group[]): Group[][] {
 
 const takenBy = (groups: readonly Group[]): number => total(groups.map(({ allMm }) => allMm));
 
+/** The largest kinds one after the other until they are enough, where there are too many kinds to try every choice. */
+function largestFirst(groups: readonly Group[], missingMm: number): Group[][] {
+  const kinds = [...groups].sort((a, b) => b.allMm - a.allMm);
+  const needed = kinds.findIndex((_kind, i) => takenBy(kinds.slice(0, i + 1)) >= missingMm) + 1;
+  return needed > 0 && needed < kinds.length ? [kinds.slice(0, needed)] : [];
+}
+
 /** Whole pieces: as few kinds as are enough, of them those that take least; at most two ways. */
 function wholePieces(takings: readonly Taking[], missingMm: number): OtherColour[] {
-  const enough = choicesOf(groupsOf(takings)).filter((choice) => takenBy(choice) >= missingMm);
+  const groups = groupsOf(takings);
+  const tried = choicesOf(groups).filter((choice) => takenBy(choice) >= missingMm);
+  const enough = tried.length > 0 ? tried : largestFirst(groups, missingMm);
   const fewest = Math.min(...enough.map(({ length }) => length));
   return enough
     .filter(({ length }) => length === fewest)

@@ -89,7 +89,7 @@ function hardwareOf({ parts }: ToyAnalysis): HardwareNeed[] {
         put('washer', washerMm(sizeMm), count);
         const disc = discBehind(source, kind, sizeMm);
         if (disc !== null) put('disc of felt', disc, count);
-      } else if (kind === 'button') put('button', sizeMm, count);
+      } else if (kind === 'button' || rule.style === 'button') put('button', sizeMm, count);
       else if (kind === 'key ring') put('key ring', sizeMm, count);
       else if (!needle && kind !== 'sculpting' && kind !== 'hair')
         put(`${rule.style ?? 'felt'} for ${kind}`, sizeMm, count);

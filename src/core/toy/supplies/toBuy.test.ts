@@ -1,7 +1,7 @@
 import { emptyList, readMakingList, type MakingList } from '../../supplies/makingList';
 import { minutesOfAll } from '../../plan/time';
 import { analyseToy } from '../analyse';
-import { onceMade } from './box';
+import { boxOf, onceMade } from './box';
 import { suppliesOf } from './suppliesOf';
 import { costsOf, leftOutOf, needsOf, toBuyCsv, toBuyText, type ToMake } from './toBuy';
 
@@ -184,6 +184,21 @@ test('tools serve one toy after the other: none is used up, none is in what a to
   expect(toBuyText(toys, needs)).toContain(
     'To have at hand\n- 1 × Crochet hook, 3.5 mm\n- 1 × Darning needle, blunt\n- 1 × Sewing needle\n',
   );
+});
+
+test('a hook is asked for as the text names it', () => {
+  const hooks = (hook: string) =>
+    needsOf([face('Pig', 1, `Hook: ${hook}`)], emptyList).filter(({ key }) => key.startsWith('crochet hook'));
+  expect(hooks('E/4').map(({ key, words }) => [key, words])).toEqual([
+    ['crochet hook, e/4', 'Crochet hook, E/4'],
+  ]);
+  expect(hooks('3-3.5 mm').map(({ words }) => words)).toEqual(['Crochet hook, 3–3.5 mm']);
+  const there = { 'crochet hook, e/4': 1, 'crochet hook, 3.25 mm': 2, 'long needle': 1 };
+  expect(boxOf({ ...emptyList, there }, []).map(({ words }) => words)).toEqual([
+    'Crochet hook, 3.25 mm',
+    'Crochet hook, e/4',
+    'Long needle',
+  ]);
 });
 
 test('of long needles the longest that any toy asks for', () => {

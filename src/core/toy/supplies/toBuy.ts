@@ -98,12 +98,15 @@ function linesOf(toMake: ToMake, spare: number): Line[] {
   return used.filter(({ amount }) => amount > 0);
 }
 
+/** A hook's size as the text names it, where that is none in mm. */
+const hookSaid = ({ use }: ToolNeed): string | null => (use?.of === 'hook' ? use.said : null);
+
 /** What the toys of a list are made with, one after the other: as many as one of them takes, as long as one of them asks. */
 function toolsTogether(toMake: readonly ToMake[]): Line[] {
   const tools = new Map<string, ToolNeed>();
   for (const { toy } of toMake)
     for (const tool of toolsOf(toy)) {
-      const key = toolKey(tool.kind, tool.sizeMm);
+      const key = toolKey(tool.kind, tool.sizeMm, hookSaid(tool));
       const known = tools.get(key) ?? tool;
       const count = Math.max(known.count, tool.count);
       const isLonger = (tool.sizeMm ?? 0) > (known.sizeMm ?? 0);
@@ -113,7 +116,7 @@ function toolsTogether(toMake: readonly ToMake[]): Line[] {
   const inOrder = [...tools].sort(([, a], [, b]) => orderOf(a) - orderOf(b));
   return inOrder.map(([key, tool]) => ({
     key,
-    words: toolName(tool),
+    words: [toolName(tool), hookSaid(tool)].filter((word) => word !== null).join(', '),
     unit: 'pieces',
     amount: tool.count,
   }));

@@ -124,6 +124,16 @@ describe('hooks, one of each size the text names', () => {
     [['Hook: 3.5 mm', 'Change to a 3.5-mm hook.'], [3.5]],
     [['Hook: 3.5 mm', '// a 9 mm hook is too large'], [3.5]],
     [['Hook: E/4'], [null]],
+    [['Hook: C/2.75mm for the head, D-3.25mm for the body'], [2.75, 3.25]],
+    [['You need a hook 7 (4.5 mm).'], [4.5]],
+    [['You need a hook size E/4 (3.5 mm).'], [3.5]],
+    [['Use a 2 mm hook for 6 mm eyes.'], [2]],
+    [['Hook: 3.5-4 mm'], [null]],
+    [['You need a 3.5 or 4 mm hook.'], [null]],
+    [
+      ['Hook: 3 mm', 'You need a 3 mm or 3.5 mm hook.'],
+      [3, null],
+    ],
     [[], [null]],
   ])('%j', (lines, sizes) => {
     expect(hooksIn(...lines)).toEqual(sizes);
@@ -132,6 +142,7 @@ describe('hooks, one of each size the text names', () => {
   test('a size that is not in mm stands as it is said; where none is said, that is said', () => {
     expect(whyOf(toolsIn('Hook: E/4', 'Head', ...ball), 'crochet hook')).toBe('E/4');
     expect(whyOf(toolsIn('Head', ...ball), 'crochet hook')).toBe('the pattern names no size');
+    expect(whyOf(toolsIn('Hook: 3,5–4 mm', 'Head', ...ball), 'crochet hook')).toBe('3,5–4 mm');
   });
 });
 

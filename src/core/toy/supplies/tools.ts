@@ -171,16 +171,26 @@ function pinsOf(toy: ToyAnalysis): ToolNeed[] {
   return [{ kind: 'pin', sizeMm: null, count, use: { of: 'pins', piece } }];
 }
 
-const figure = String.raw`(\d+(?:[.,]\d+)?) *mm`;
+const size = String.raw`\d+(?:[.,]\d+)?`;
+/** `3.5 mm`, `3.5–4 mm` */
+const figure = String.raw`(?<![\d.,])(${size})(?: *(?:mm)? *(?:-|–|to|or) *(${size}))? *mm\b`;
+/** A letter or number of another system before it: `hook 7 (4.5 mm)`, `hook size E/4 (3.5 mm)` */
+const otherSystem = String.raw`(?:[a-z]?[-/]?\d{0,2} *[(/] *)?`;
 const namedHooks: readonly RegExp[] = [
   new RegExp(String.raw`${figure}[ -]+(?:crochet +)?hook`, 'gi'),
-  new RegExp(String.raw`\bhook *(?:size|no\.?|of)? *:? *${figure}`, 'gi'),
+  new RegExp(String.raw`\bhook *(?:size|no\.?|of|us|uk)?[ :]*${otherSystem}${figure}`, 'gi'),
 ];
 
-/** Sizes in mm, each once, the smallest first. */
-const sizesIn = (words: string, patterns: readonly RegExp[]): number[] =>
+/** A size as it is named: in mm, or from one to another. */
+type HookSize = number | string;
+
+const inMm = (figureSaid: string): number => Number(figureSaid.replace(',', '.'));
+
+const sizesIn = (words: string, patterns: readonly RegExp[]): HookSize[] =>
   patterns.flatMap((pattern) =>
-    [...words.matchAll(pattern)].map(([, size = '']) => Number(size.replace(',', '.'))),
+    [...words.matchAll(pattern)].map(([, one = '', other]) =>
+      other === undefined ? inMm(one) : `${one}–${other} mm`,
+    ),
   );
 
 /** A hook for each size the text names; where it names none in mm, one as it says. */
@@ -189,10 +199,21 @@ function hooksOf({ text, pattern }: ToyAnalysis): ToolNeed[] {
   const sizes = [
     ...sizesIn(said ?? '', [new RegExp(figure, 'gi')]),
     ...sizesIn(withoutRemarks(text.split(/\r\n|\n|\r/)).join('\n'), namedHooks),
-  ].filter((size) => size > 0);
-  const each = [...new Set(sizes)].sort((a, b) => a - b);
-  if (each.length === 0) return [{ kind: 'crochet hook', sizeMm: null, count: 1, use: { of: 'hook', said } }];
-  return each.map((sizeMm) => ({ kind: 'crochet hook', sizeMm, count: 1, use: null }));
+  ];
+  const exact = sizes.filter((one) => typeof one === 'number' && one > 0) as number[];
+  const ranges = sizes.filter((one) => typeof one === 'string');
+  const each = [...new Set(exact)].sort((a, b) => a - b);
+  const one = { kind: 'crochet hook', count: 1 } as const;
+  if (each.length > 0 || ranges.length > 0)
+    return [
+      ...each.map((sizeMm): ToolNeed => ({ ...one, sizeMm, use: null })),
+      ...[...new Set(ranges)].map((range): ToolNeed => ({
+        ...one,
+        sizeMm: null,
+        use: { of: 'hook', said: range },
+      })),
+    ];
+  return [{ ...one, sizeMm: null, use: { of: 'hook', said } }];
 }
 
 /** Whether something is stitched with thread, or sewn on by itself. */
