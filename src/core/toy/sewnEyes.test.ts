@@ -1,3 +1,4 @@
+import { ballOf24 } from '../__tests__/ballOf24';
 import { applyEdits } from '../notation/applyEdits';
 import { eyeDirections } from '../place/words/directions';
 import { writeRule } from '../place/rule/writeRule';
@@ -8,19 +9,7 @@ import { safetyOf } from './safetyOf';
 import { suppliesOf } from './supplies/suppliesOf';
 import { templatesOf } from './templates';
 
-const head = [
-  'Gauge: 5 mm x 4 mm',
-  'Head',
-  'R1: 6 sc in magic ring',
-  'R2: inc x 6',
-  'R3: (sc, inc) x 6',
-  'R4: (sc 2, inc) x 6',
-  'R5-R8: sc around',
-  'R9: (sc 2, dec) x 6',
-  'R10: (sc, dec) x 6',
-  'R11: dec x 6',
-  'Stuff firmly.',
-];
+const head = ['Gauge: 5 mm x 4 mm', 'Head', ...ballOf24, 'Stuff firmly.'];
 const where = 'between R6 and R7, 4 showing';
 const toyWith = (...lines: string[]) => analyseToy([...head, ...lines].join('\n'));
 const eyesOf = (...lines: string[]) => toyWith(...lines).parts[0]!.eyes!;

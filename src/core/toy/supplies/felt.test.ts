@@ -1,20 +1,10 @@
+import { ballOf24 } from '../../__tests__/ballOf24';
 import { chooseMeasures, usualMeasures } from '../../words/measures';
 import { analyseToy } from '../analyse';
 import { feltColour, feltLine } from './felt';
 import { isOfFelt, suppliesOf } from './suppliesOf';
 
-const head = [
-  'Gauge: 5 mm x 4 mm',
-  'Head',
-  'R1: 6 sc in magic ring',
-  'R2: inc x 6',
-  'R3: (sc, inc) x 6',
-  'R4: (sc 2, inc) x 6',
-  'R5-R8: sc around',
-  'R9: (sc 2, dec) x 6',
-  'R10: (sc, dec) x 6',
-  'R11: dec x 6',
-];
+const head = ['Gauge: 5 mm x 4 mm', 'Head', ...ballOf24];
 const eyes = 'Insert 8 mm eyes between R6 and R7, 4 showing.';
 const suppliesIn = (lines: readonly string[], copies = 1) =>
   suppliesOf(analyseToy([...head, ...lines].join('\n')), copies);

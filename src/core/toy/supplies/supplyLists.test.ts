@@ -1,3 +1,4 @@
+import { ballOf24 } from '../../__tests__/ballOf24';
 import { analyseToy } from '../analyse';
 import { ballLasts } from './ballLasts';
 import { suppliesOf, supplyLines } from './suppliesOf';
@@ -14,16 +15,6 @@ const end = 120;
 const gathered = (stitches: number) => 5 * stitches + 150;
 const sewn = (stitches: number) => 3.5 * 5 * stitches + 150;
 
-const ball = [
-  'R1: 6 sc in magic ring',
-  'R2: inc x 6',
-  'R3: (sc, inc) x 6',
-  'R4: (sc 2, inc) x 6',
-  'R5-R8: sc around',
-  'R9: (sc 2, dec) x 6',
-  'R10: (sc, dec) x 6',
-  'R11: dec x 6',
-];
 // 6, 12, 18, 24 and four times 24; then 12 and 6 plain ones, and three times 6 decreases.
 const ballMm = (60 + 96 + 18) * sc + 18 * dec + begun + gathered(6);
 const eyes = 'Insert 8 mm eyes between R6 and R7, 4 showing.';
@@ -48,20 +39,20 @@ const rounded = (yarns: List['yarns']) =>
   Object.fromEntries(Object.entries(yarns).map(([name, mm]) => [name, Math.round(mm)]));
 
 const lists: [string, string[], List][] = [
-  ['a ball', ['Head', ...ball], { yarns: { 'main yarn': ballMm } }],
+  ['a ball', ['Head', ...ballOf24], { yarns: { 'main yarn': ballMm } }],
   [
     'with pressed eyes: a washer each',
-    ['Head', ...ball, eyes],
+    ['Head', ...ballOf24, eyes],
     { yarns: { 'main yarn': ballMm }, pieces: ['2 safety eye 8', '2 washer 12'] },
   ],
   [
     'two heads have four eyes',
-    ['Head (make 2)', ...ball, eyes],
+    ['Head (make 2)', ...ballOf24, eyes],
     { yarns: { 'main yarn': 2 * ballMm }, pieces: ['4 safety eye 8', '4 washer 12'] },
   ],
   [
     'a disc behind each washer',
-    ['Head', ...ball, eyes, 'Reinforce the eyes: a 24 mm disc of felt behind each washer.'],
+    ['Head', ...ballOf24, eyes, 'Reinforce the eyes: a 24 mm disc of felt behind each washer.'],
     {
       yarns: { 'main yarn': ballMm },
       pieces: ['2 safety eye 8', '2 washer 12', '2 disc of felt 24'],
@@ -69,7 +60,7 @@ const lists: [string, string[], List][] = [
   ],
   [
     'a disc of no said size reaches 5 mm beyond the washer all round',
-    ['Head', ...ball, eyes, 'Put a piece of felt behind the washers.'],
+    ['Head', ...ballOf24, eyes, 'Put a piece of felt behind the washers.'],
     {
       yarns: { 'main yarn': ballMm },
       pieces: ['2 safety eye 8', '2 washer 12', '2 disc of felt 22'],
@@ -77,12 +68,12 @@ const lists: [string, string[], List][] = [
   ],
   [
     'a small washer is never under 9 mm',
-    ['Head', ...ball, 'Insert 5 mm eyes between R6 and R7, 4 showing.'],
+    ['Head', ...ballOf24, 'Insert 5 mm eyes between R6 and R7, 4 showing.'],
     { yarns: { 'main yarn': ballMm }, pieces: ['2 safety eye 5', '2 washer 9'] },
   ],
   [
     'felt cheeks',
-    ['Head', ...ball, eyes, 'Felt cheeks, 8 mm, 1 stitch outside the eyes, on the round below.'],
+    ['Head', ...ballOf24, eyes, 'Felt cheeks, 8 mm, 1 stitch outside the eyes, on the round below.'],
     {
       yarns: { 'main yarn': ballMm },
       pieces: ['2 safety eye 8', '2 washer 12', '2 felt for cheeks 8'],
@@ -90,17 +81,17 @@ const lists: [string, string[], List][] = [
   ],
   [
     'a button',
-    ['Head', ...ball, 'Sew a 10 mm button at the back between R6 and R7.'],
+    ['Head', ...ballOf24, 'Sew a 10 mm button at the back between R6 and R7.'],
     { yarns: { 'main yarn': ballMm }, pieces: ['1 button 10'] },
   ],
   [
     'what goes inside',
-    ['Head', ...ball, 'Insert a 30 mm rattle.'],
+    ['Head', ...ballOf24, 'Insert a 30 mm rattle.'],
     { yarns: { 'main yarn': ballMm }, pieces: ['1 rattle 30'] },
   ],
   [
     'stitched eyes take thread and nothing by the piece',
-    ['Head', ...ball, 'Embroider eyes between R6 and R7, 2 stitches wide, 4 showing.'],
+    ['Head', ...ballOf24, 'Embroider eyes between R6 and R7, 2 stitches wide, 4 showing.'],
     { yarns: { 'main yarn': ballMm } },
   ],
   [
@@ -110,11 +101,11 @@ const lists: [string, string[], List][] = [
       'Yarn B: medium, oat',
       'Head',
       'in A',
-      ...ball.slice(0, 4),
+      ...ballOf24.slice(0, 4),
       'change to B',
-      ball[4]!,
+      ballOf24[4]!,
       'change to A',
-      ...ball.slice(5),
+      ...ballOf24.slice(5),
     ],
     {
       yarns: { A: (60 + 18) * sc + 18 * dec + begun + 2 * end + gathered(6), B: 96 * sc + 2 * end },
@@ -127,12 +118,12 @@ const lists: [string, string[], List][] = [
       'Yarn B: medium, oat',
       'Head',
       'in A',
-      ...ball.slice(0, 4),
+      ...ballOf24.slice(0, 4),
       'change to B',
       'R5-R7: sc around',
       'change to A',
       'R8: sc around',
-      ...ball.slice(5),
+      ...ballOf24.slice(5),
     ],
     {
       yarns: { A: (60 + 24 + 18) * sc + 18 * dec + begun + gathered(6), B: 72 * sc + 2 * end },
@@ -145,10 +136,10 @@ const lists: [string, string[], List][] = [
       'Yarn B: medium, oat',
       'Head (make 2)',
       'in A',
-      ...ball.slice(0, 4),
+      ...ballOf24.slice(0, 4),
       'R5: sc 3 in B, sc 21 in A',
       'R6-R8: sc around',
-      ...ball.slice(5),
+      ...ballOf24.slice(5),
     ],
     {
       yarns: { A: 2 * (ballMm - 3 * sc), B: 2 * (3 * sc + 2 * end) },
@@ -167,7 +158,7 @@ const lists: [string, string[], List][] = [
   ],
   [
     'a head and two ears of one yarn',
-    ['Head', ...ball, '', 'Ear (make 2)', ...ear, open],
+    ['Head', ...ballOf24, '', 'Ear (make 2)', ...ear, open],
     { yarns: { 'main yarn': ballMm + 2 * (30 * sc + begun + sewn(12)) } },
   ],
   [
@@ -177,7 +168,7 @@ const lists: [string, string[], List][] = [
       'Yarn B: medium, oat',
       'Head',
       'in A',
-      ...ball,
+      ...ballOf24,
       '',
       'Ear (make 2)',
       'in B',
@@ -223,7 +214,7 @@ const lists: [string, string[], List][] = [
   ],
   [
     'left-handed it takes as much',
-    ['Hand: left', 'Head', ...ball, eyes],
+    ['Hand: left', 'Head', ...ballOf24, eyes],
     { yarns: { 'main yarn': ballMm }, pieces: ['2 safety eye 8', '2 washer 12'] },
   ],
   [
@@ -240,7 +231,7 @@ test.each(lists)('%s', (_, lines, { yarns, pieces = [] }) => {
 });
 
 test.each([2, 5, 12])('%i toys take so many times as much, and as many pieces', (copies) => {
-  const list = listOf(['Head (make 2)', ...ball, eyes], copies);
+  const list = listOf(['Head (make 2)', ...ballOf24, eyes], copies);
   expect(list.yarns['main yarn']).toBeCloseTo(2 * copies * ballMm, -1);
   expect(list.pieces).toEqual([`${4 * copies} safety eye 8`, `${4 * copies} washer 12`]);
 });
@@ -270,13 +261,13 @@ test.each<[string, number]>([
   ['It is made with two strands of yarn.', doubleMm],
   ['// Hold two strands together.', ballMm],
 ])('%s', (said, mm) => {
-  expect(listOf([said, 'Head', ...ball]).yarns).toEqual({ 'main yarn': Math.round(mm) });
+  expect(listOf([said, 'Head', ...ballOf24]).yarns).toEqual({ 'main yarn': Math.round(mm) });
 });
 
 test.each(['medium, grey, held double', 'medium, grey, 2 strands', 'medium, grey, double stranded'])(
   'Yarn A: %s',
   (kind) => {
-    expect(listOf([`Yarn A: ${kind}`, 'Head', ...ball]).yarns).toEqual({ A: Math.round(doubleMm) });
+    expect(listOf([`Yarn A: ${kind}`, 'Head', ...ballOf24]).yarns).toEqual({ A: Math.round(doubleMm) });
   },
 );
 
@@ -285,14 +276,14 @@ test('what is said of a part is of that part, and of a yarn of that yarn', () =>
   const earMm = 2 * (30 * sc + begun + sewn(12));
   const earOfTwoMm = 2 * 2 * (30 * sc2 + begun + sewn(12));
   const one = (lines: string[]) => listOf(lines).yarns;
-  expect(one(['Head', 'Hold two strands together.', ...ball, ...ears])['main yarn']).toBeCloseTo(
+  expect(one(['Head', 'Hold two strands together.', ...ballOf24, ...ears])['main yarn']).toBeCloseTo(
     doubleMm + earMm,
     -1,
   );
   const throughout = 'Hold two strands together throughout.';
-  expect(one(['Head', throughout, ...ball, ...ears])['main yarn']).toBeCloseTo(doubleMm + earMm, -1);
-  expect(one(['Head', ...ball, ...ears, throughout])['main yarn']).toBeCloseTo(doubleMm + earOfTwoMm, -1);
-  expect(one(['Hold two strands together.', 'Head', ...ball, ...ears])['main yarn']).toBeCloseTo(
+  expect(one(['Head', throughout, ...ballOf24, ...ears])['main yarn']).toBeCloseTo(doubleMm + earMm, -1);
+  expect(one(['Head', ...ballOf24, ...ears, throughout])['main yarn']).toBeCloseTo(doubleMm + earOfTwoMm, -1);
+  expect(one(['Hold two strands together.', 'Head', ...ballOf24, ...ears])['main yarn']).toBeCloseTo(
     doubleMm + earOfTwoMm,
     -1,
   );
@@ -300,7 +291,7 @@ test('what is said of a part is of that part, and of a yarn of that yarn', () =>
     one([
       'Hold two strands together.',
       'Head',
-      ...ball,
+      ...ballOf24,
       '',
       'Ear (make 2)',
       'Use a single strand.',
@@ -309,7 +300,7 @@ test('what is said of a part is of that part, and of a yarn of that yarn', () =>
     ])['main yarn'],
   ).toBeCloseTo(doubleMm + earMm, -1);
   const yarns = ['Yarn A: medium, grey', 'Yarn B: medium, oat', 'Hold two strands of A together.'];
-  expect(one([...yarns, 'Head', 'in A', ...ball, '', 'Ear (make 2)', 'in B', ...ear, open])).toEqual({
+  expect(one([...yarns, 'Head', 'in A', ...ballOf24, '', 'Ear (make 2)', 'in B', ...ear, open])).toEqual({
     A: Math.round(doubleMm),
     B: Math.round(earMm),
   });
@@ -317,7 +308,7 @@ test('what is said of a part is of that part, and of a yarn of that yarn', () =>
 
 test('the list says how many strands are in it, and what of several yarns it could not work out', () => {
   const lines = (said: string) =>
-    supplyLines(suppliesOf(analyseToy(['Gauge: 5 mm x 4 mm', said, 'Head', ...ball].join('\n'))));
+    supplyLines(suppliesOf(analyseToy(['Gauge: 5 mm x 4 mm', said, 'Head', ...ballOf24].join('\n'))));
   expect(lines('Hold two strands together.')[0]).toMatch(
     /^main yarn: \d+ m, about \d+ g, 2 strands held together$/,
   );
@@ -328,7 +319,9 @@ test('the list says how many strands are in it, and what of several yarns it cou
 });
 
 test('a ball lasts half as far on two strands', () => {
-  const toy = analyseToy(['Gauge: 5 mm x 4 mm', 'Hold two strands together.', 'Head', ...ball].join('\n'));
+  const toy = analyseToy(
+    ['Gauge: 5 mm x 4 mm', 'Hold two strands together.', 'Head', ...ballOf24].join('\n'),
+  );
   expect(ballLasts(toy, 'main yarn', doubleMm / 1000 + 0.01).ends).toBeNull();
   expect(ballLasts(toy, 'main yarn', ballMm / 1000 + 0.01).ends).not.toBeNull();
 });

@@ -1,3 +1,4 @@
+import { ballOf24 } from '../../__tests__/ballOf24';
 import { analyseToy } from '../analyse';
 import { ballLasts } from './ballLasts';
 import { inOtherColour } from './otherColour';
@@ -9,19 +10,9 @@ const surfaceSl = 2 * 4 + 2 * 0.35 * 4 + (Math.PI * 2.5) / 2 + 4;
 const surfaceSc = 2 * 4 + 2 * 4 + Math.PI * 2.5 + 4;
 const bothEnds = 240;
 
-const head = [
-  'R1: 6 sc in magic ring',
-  'R2: inc x 6',
-  'R3: (sc, inc) x 6',
-  'R4: (sc 2, inc) x 6',
-  'R5-R8: sc around',
-  'R9: (sc 2, dec) x 6',
-  'R10: (sc, dec) x 6',
-  'R11: dec x 6',
-];
 const two = ['Yarn A: medium, grey', 'Yarn B: medium, oat'];
 const toyWith = (before: string[], heading: string, ...lines: string[]) =>
-  analyseToy(['Gauge: 5 mm x 4 mm', ...before, heading, ...head, ...lines].join('\n'));
+  analyseToy(['Gauge: 5 mm x 4 mm', ...before, heading, ...ballOf24, ...lines].join('\n'));
 
 /** What sentences add to a toy, in mm, by yarn; and what they leave out. */
 function added(before: string[], heading: string, ...lines: string[]) {

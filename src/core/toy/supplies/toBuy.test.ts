@@ -1,3 +1,4 @@
+import { ballOf24 } from '../../__tests__/ballOf24';
 import { emptyList, readMakingList, type MakingList } from '../../supplies/makingList';
 import { minutesOfAll } from '../../plan/time';
 import { analyseToy } from '../analyse';
@@ -130,14 +131,7 @@ const face = (id: string, count: number, ...lines: string[]): ToMake => ({
       'Gauge: 5 mm x 4 mm',
       ...lines.filter((line) => line.startsWith('Hook')),
       'Head',
-      'R1: 6 sc in mr',
-      'R2: inc x 6',
-      'R3: (sc, inc) x 6',
-      'R4: (sc 2, inc) x 6',
-      'R5-R8: sc around',
-      'R9: (sc 2, dec) x 6',
-      'R10: (sc, dec) x 6',
-      'R11: dec x 6',
+      ...ballOf24,
       ...lines.filter((line) => !line.startsWith('Hook')),
     ].join('\n'),
   ),
