@@ -130,6 +130,11 @@ const lists: [string, string[], List][] = [
     },
   ],
   [
+    'the only yarn by its name on the way is no other',
+    ['Yarn A: medium, grey', 'Head', ...ballOf24.slice(0, 4), 'change to A', ...ballOf24.slice(4)],
+    { yarns: { A: ballMm } },
+  ],
+  [
     'a colour for a few stitches hangs at both ends, in each of two heads',
     [
       'Yarn A: medium, grey',

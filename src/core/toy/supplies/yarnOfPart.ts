@@ -91,24 +91,34 @@ interface ColourEnds {
   ends: number;
 }
 
-/** The rounds in which each colour is used, from 1. */
-function roundsByColour({ colour, offset, rounds }: Fabric): Map<number, number[]> {
+/** The first colour of a palette for every colour that is the same yarn. */
+type SameYarn = readonly number[];
+
+const sameYarn = (yarns: readonly KnownYarn[]): SameYarn =>
+  yarns.map(({ name }) => yarns.findIndex((other) => other.name === name));
+
+/** The rounds in which each yarn is used, from 1. */
+function roundsByYarn({ colour, offset, rounds }: Fabric, same: SameYarn): Map<number, number[]> {
   const used = new Map<number, number[]>();
   for (let round = 1; round <= rounds; round += 1) {
     const inRound = colour.subarray(offset[round - 1] ?? 0, offset[round] ?? colour.length);
-    for (const one of new Set(inRound)) used.set(one, [...(used.get(one) ?? []), round]);
+    for (const one of new Set([...new Set(inRound)].map((own) => same[own] ?? own))) {
+      const known = used.get(one) ?? [];
+      known.push(round);
+      used.set(one, known);
+    }
   }
   return used;
 }
 
 /**
- * The ends of colours within a unit: where one is joined in, where it is cut off. The first begins with the piece, and the last goes on
+ * The ends of yarns within a unit: where one is joined in, where it is cut off. The first begins with the piece, and the last goes on
  * into its tail.
  */
-function colourEnds(fabric: Fabric): ColourEnds[] {
+function colourEnds(fabric: Fabric, same: SameYarn): ColourEnds[] {
   const { colour } = fabric;
-  const [first, last] = [colour[0], colour[colour.length - 1]];
-  return [...roundsByColour(fabric)].flatMap(([own, used]): ColourEnds[] => {
+  const [first, last] = [colour[0] ?? 0, colour[colour.length - 1] ?? 0].map((one) => same[one] ?? one);
+  return [...roundsByYarn(fabric, same)].flatMap(([own, used]): ColourEnds[] => {
     const cut = used.flatMap((round, i): ColourEnds[] => {
       const before = used[i - 1];
       const isCarried = before === undefined || round - before - 1 <= carriedRounds;
@@ -172,7 +182,7 @@ export function yarnOfPart(part: PartAnalysis, toy: ToyAnalysis): PartYarn[] {
   }
   const first = fabric.colour[0] ?? 0;
   add(first, 0, chainsAtStart(fabric) * worked(first, chainCode) + endMm);
-  for (const { colour, round, ends } of colourEnds(fabric)) add(colour, round, ends * endMm);
+  for (const { colour, round, ends } of colourEnds(fabric, sameYarn(yarns))) add(colour, round, ends * endMm);
   add(fabric.colour[fabric.kind.length - 1] ?? 0, fabric.rounds + 1, stops.closing?.tailMm ?? 0);
   return yarns;
 }
@@ -190,7 +200,10 @@ function takenBy(part: PartAnalysis, toy: ToyAnalysis, amount: (metres: number, 
   };
   const tail = (mm: number, colour: number) => of(mm * (yarns[colour]?.strands ?? 1), colour);
   const [first, last] = [fabric.colour[0] ?? 0, fabric.colour[fabric.kind.length - 1] ?? 0];
-  const inside = colourEnds(fabric).reduce((sum, { colour, ends }) => sum + tail(ends * endMm, colour), 0);
+  const inside = colourEnds(fabric, sameYarn(yarns)).reduce(
+    (sum, { colour, ends }) => sum + tail(ends * endMm, colour),
+    0,
+  );
   const tails = tail(endMm, first) + inside + tail(stops.closing?.tailMm ?? 0, last);
   const all = yarns.reduce((sum, yarn, colour) => sum + of(lengthMm(yarn), colour), 0);
   return { stitches: all - tails, tails };
