@@ -102,9 +102,7 @@ function readStrands({ text, pattern }: Told): Strands {
       }
       const strands = strandsIn(sentence, held);
       if (strands === null) continue;
-      const named = yarns.find(({ name }) =>
-        new RegExp(String.raw`\bof\s+(?:yarn\s+)?${escaped(name)}\b`, 'i').test(sentence),
-      );
+      const named = yarns.find(({ name }) => namesYarn(sentence, 'of', name));
       const ofAll = /\b(?:all\s+(?:the\s+)?(?:parts|pieces|of\s+it)|whole\s+toy|everything)\b/i.test(
         sentence,
       );
@@ -116,6 +114,18 @@ function readStrands({ text, pattern }: Told): Strands {
 }
 
 const escaped = (words: string): string => words.replace(/[.*+?^${}()|[\]\\]/g, String.raw`\$&`);
+
+/**
+ * Whether a sentence names a yarn behind a word such as `of`. One that is called by a letter is written as that: `with a needle` names no
+ * yarn A.
+ */
+export function namesYarn(words: string, behind: string, name: string): boolean {
+  const named = new RegExp(
+    String.raw`\b${behind}\s+(?:the\s+)?(?:yarn\s+)?(${escaped(name)})(?![\w-])`,
+    'gi',
+  );
+  return [...words.matchAll(named)].some(([, said]) => name.length > 1 || said === name);
+}
 
 /**
  * How many strands of a yarn a part is worked with; 1 where the text says nothing.

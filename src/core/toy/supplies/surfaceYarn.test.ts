@@ -92,6 +92,15 @@ test.each([
   });
 });
 
+test('with a hook is in no yarn A, and two strands of a medium yarn are of both', () => {
+  const fringe = 'Knot a fringe of 10 cm strands into every second stitch of round 7, with a small hook.';
+  expect(added(two, 'Head\nin A', fringe).left).toHaveLength(1);
+  const [plain, held] = ['', 'Hold two strands of a medium yarn together.'].map((line) =>
+    suppliesOf(toyWith([...two, line], 'Head\nin B')).yarns.find(({ name }) => name === 'B')!,
+  );
+  expect([plain!.strands, held!.strands]).toEqual([1, 2]);
+});
+
 test('a ball that would last for the rounds alone ends at what is worked onto them', () => {
   const fringe = 'Knot a fringe of 10 cm strands into every second stitch of round 7.';
   const [plain, fringed] = [toyWith([], 'Head'), toyWith([], 'Head', fringe)];

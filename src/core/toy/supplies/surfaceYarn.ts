@@ -5,7 +5,7 @@ import { t } from '../../words/language';
 import { yarnWords } from '../../words/measures';
 import type { PartAnalysis, ToyAnalysis } from '../analysis';
 import { thicknessOf } from '../yarnOf';
-import { strandsFor, strandsOf } from './strands';
+import { namesYarn, strandsFor, strandsOf } from './strands';
 import { endMm, yarnOfColour, yarnOfPart, type KnownYarn } from './yarnOfPart';
 
 /** Yarn that is worked or knotted onto one unit of a part. */
@@ -38,18 +38,11 @@ const usedYarns = (toy: ToyAnalysis): string[] => [
   ...new Set(toy.parts.flatMap((part) => yarnOfPart(part, toy).map(({ name }) => name))),
 ];
 
-const escaped = (words: string): string => words.replace(/[.*+?^${}()|[\]\\]/g, String.raw`\$&`);
-
 /** The yarn a sentence speaks of: the one it names, or the only one there is; null where that is left open. */
 function yarnSaid(words: string, toy: ToyAnalysis): KnownYarn | null {
   const declared = toy.pattern.header.yarns.map(({ name }) => name);
   const names = [...new Set([...declared, ...usedYarns(toy)])];
-  const said = names.filter((name) =>
-    new RegExp(
-      String.raw`\b(?:in|of|with|using)\s+(?:the\s+)?(?:yarn\s+)?${escaped(name)}(?![\w-])`,
-      'i',
-    ).test(words),
-  );
+  const said = names.filter((name) => namesYarn(words, '(?:in|of|with|using)', name));
   const [only, ...others] = said.length > 0 ? said : names;
   return only !== undefined && others.length === 0 ? yarnOfColour(only, toy) : null;
 }
