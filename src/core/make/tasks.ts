@@ -48,6 +48,8 @@ export type Task =
       unit: TaskUnit;
       do: Doing;
       title: string;
+      /** how many before it do the same on the unit, as spines along both sides */
+      again: number;
       /** how it is done, all along; null where that needs no saying */
       aside: string | null;
       /** what is done in turn, a tap each: pins, then every stitch of the edge */
@@ -66,7 +68,7 @@ export function taskName(task: Task): string {
   if (task.kind === 'round') return `${part}#${unit} round ${task.label}${'+'.repeat(task.again)}`;
   if (task.kind === 'stop')
     return `${part}#${unit} stop ${task.after} ${task.acts.map(({ act, feature, part: worked }) => act + (feature ?? worked ?? '')).join()}`;
-  return `${part}#${unit} ${task.title}`;
+  return `${part}#${unit} ${task.title}${'+'.repeat(task.again)}`;
 }
 
 /** Where a task is, for whoever reads it later: `Left ear, round 2`. */

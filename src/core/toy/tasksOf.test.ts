@@ -1,4 +1,5 @@
 import { analyseToy } from './analyse';
+import { ballOf24 } from '../__tests__/ballOf24';
 import { taskName, type Task } from '../make/tasks';
 import { tasksOf } from './tasksOf';
 
@@ -71,4 +72,51 @@ test('a piece that no sentence joins is a step of its own before the last look',
     ['Ear 2', 'Not placed yet'],
     ['The toy', 'Check the whole toy'],
   ]);
+});
+
+describe('what is put on a finished piece says where', () => {
+  const eyes = 'Insert 8 mm eyes between R6 and R7, 4 showing.';
+  const finished = (...lines: string[]) =>
+    tasks('Head', ...ballOf24, eyes, ...lines).flatMap((task) =>
+      task.kind === 'finish' && task.do !== 'check' ? [task] : [],
+    );
+
+  test('what is sewn on: its address in large, how to count there beside it', () => {
+    const [cheeks] = finished('Felt cheeks, 8 mm, 1 stitch outside the eyes, 2 rounds below the eyes.');
+    expect(cheeks?.title).toBe('Sew on the cheeks');
+    expect(cheeks?.steps).toEqual(['Cheeks between round 8 and 9, left hole 7, right hole 13 of 18']);
+    expect(cheeks?.aside).toMatch(/^Count along round 9 from its first stitch: .* 7 and 13 of 18\./);
+  });
+
+  test('felt eyes are found as pressed ones are', () => {
+    const all = tasks('Head', ...ballOf24, eyes.replace('Insert 8 mm', 'Sew 8 mm felt'));
+    const sewn = all.find((task) => task.kind === 'finish' && task.do === 'attach');
+    expect(sewn).toMatchObject({
+      steps: [expect.stringMatching(/^Between round 6 and 7, holes? \d+ and \d+/)],
+    });
+  });
+
+  test('drawing in goes along the needle’s way, a tap each', () => {
+    const [sculpting] = finished('Sculpt the eyes.');
+    expect(sculpting?.steps[0]).toMatch(/^1\. out at hole \d+ between/);
+    expect(sculpting?.steps.length).toBeGreaterThan(3);
+  });
+
+  test('spines along both sides are two things to do, hole by hole, each with a name of its own', () => {
+    const [left, right, ...others] = finished('Work spines along both sides from R3 to R9.');
+    expect(others).toEqual([]);
+    for (const side of [left!, right!]) {
+      expect(side.steps).toHaveLength(6);
+      expect(side.steps[0]).toMatch(/^R3\|4: hole \d+ of 24$/);
+    }
+    expect(left!.aside).toMatch(/^Spines along the left side/);
+    expect(right!.aside).toMatch(/^Spines along the right side/);
+    expect(taskName(left!)).not.toBe(taskName(right!));
+  });
+
+  test('every strand of a fringe has its stitch', () => {
+    const [fringe] = finished('Knot a fringe of 10 cm strands into every second stitch of round 7.');
+    expect(fringe?.steps).toHaveLength(12);
+    expect(fringe?.aside).toContain('Cut 12 of 100 mm');
+  });
 });

@@ -7,6 +7,7 @@ import { markerPlan, markWords } from '../place/words/markerPlan';
 import { movesOf } from '../make/moves';
 import type { Task, TaskUnit } from '../make/tasks';
 import type { Step } from '../plan/order';
+import { lineDirections, lineHeading, lineHoles } from '../place/words/lineWords';
 import { frameOfPart } from './analyse';
 import type { PartAnalysis, ToyAnalysis } from './analysis';
 import { schoolWords, seamWords } from './seams';
@@ -169,7 +170,42 @@ function finishTitle(toy: ToyAnalysis, { do: doing, about, part: id }: Step): st
   return doing === 'sculpt' ? t`Sculpt with the long needle` : t`Check the whole toy`;
 }
 
-function finishTask(toy: ToyAnalysis, unit: TaskUnit, step: Step): Task {
+/** How something is put on a finished piece: what is done in turn, a tap each, and what is said all along. */
+interface PuttingOn {
+  steps: string[];
+  aside: string | null;
+}
+
+const nothingSaid: PuttingOn = { steps: [], aside: null };
+const together = (words: readonly string[]): string | null => words.filter(Boolean).join(' ') || null;
+
+/** What is sewn on, at its place; what is drawn in, along the needle's way. */
+function featurePutOn(part: PartAnalysis, id: string | null): PuttingOn {
+  const feature = part.features.find((one) => one.id === id);
+  const [address = '', ...counting] = placeWords(part, id);
+  if (!feature) return nothingSaid;
+  if (feature === part.eyes) return { steps: [address], aside: together(counting) };
+  const { count, there, needle } = featureWords(feature, frameOfPart(part), part.eyes);
+  const counts = [count, there];
+  return needle.length > 0
+    ? { steps: [...needle], aside: together([`${address}.`, ...counts]) }
+    : { steps: [address], aside: together(counts) };
+}
+
+/**
+ * What is put on a finished piece.
+ *
+ * @param nth which of several lines of the same thing it is, from 0
+ */
+function puttingOn(part: PartAnalysis | undefined, { about }: Step, nth: number): PuttingOn {
+  if (!part) return nothingSaid;
+  const line = part.lines.filter(({ thing }) => thing === about)[nth];
+  if (!line) return featurePutOn(part, about);
+  const said = [`${lineHeading(part.fabric, line)}.`, lineDirections(part.fabric, line)];
+  return { steps: lineHoles(part.fabric, line), aside: together(said) };
+}
+
+function finishTask(toy: ToyAnalysis, unit: TaskUnit, step: Step, nth: number): Task {
   const title = finishTitle(toy, step);
   if (step.do === 'place')
     return {
@@ -177,6 +213,7 @@ function finishTask(toy: ToyAnalysis, unit: TaskUnit, step: Step): Task {
       do: step.do,
       unit,
       title,
+      again: 0,
       aside: null,
       steps: [
         t`No sentence says where it goes. Put it in its place under Together and its pins and stitches come here; or pin it where you like it.`,
@@ -188,6 +225,7 @@ function finishTask(toy: ToyAnalysis, unit: TaskUnit, step: Step): Task {
       do: step.do,
       unit: { ...unit, name: t`The toy` },
       title,
+      again: 0,
       aside: null,
       steps: [
         t`Tug every eye, nose and button hard.`,
@@ -196,8 +234,13 @@ function finishTask(toy: ToyAnalysis, unit: TaskUnit, step: Step): Task {
         t`Feel for ends and for holes a finger finds.`,
       ],
     };
+  if (step.do === 'attach' || step.do === 'sculpt') {
+    const part = toy.parts.find(({ source }) => source.id === step.part);
+    return { kind: 'finish', do: step.do, unit, title, again: nth, ...puttingOn(part, step, nth) };
+  }
   const join = toy.joined.joins.find((one) => one.unit.part === unit.part && one.unit.unit === unit.unit);
-  if (step.do !== 'sew' || !join) return { kind: 'finish', do: step.do, unit, title, aside: null, steps: [] };
+  if (step.do !== 'sew' || !join)
+    return { kind: 'finish', do: step.do, unit, title, again: nth, aside: null, steps: [] };
   const seam = seamWords(join, toy);
   const { address, pins, path } = joinDirections(
     join,
@@ -209,6 +252,7 @@ function finishTask(toy: ToyAnalysis, unit: TaskUnit, step: Step): Task {
     do: step.do,
     unit,
     title,
+    again: nth,
     aside: schoolWords(join, toy),
     steps: [
       address,
@@ -263,14 +307,17 @@ const isStopOf = (task: Task | undefined, { part, unit, after }: Step): task is 
 /** The steps of the order, each with what is tapped along for it. */
 export const tasksBySteps = memoise((toy: ToyAnalysis): StepTasks[] => {
   const steps: StepTasks[] = [];
+  const isSame = (a: Step, b: Step) =>
+    a.do === b.do && a.part === b.part && a.unit === b.unit && a.about === b.about;
   for (const step of toy.order.steps) {
     const part = toy.parts.find(({ source }) => source.id === step.part);
     if (!part) continue;
     const name = unitName(toy, step.part, step.unit);
     const unit: TaskUnit = { part: step.part, unit: step.unit, name, of: part.source.make };
     const last = steps.at(-1)?.tasks.at(-1);
+    const nth = steps.filter((before) => isSame(before.step, step)).length;
     if (step.do === 'work') steps.push({ step, tasks: roundTasks(toy, part, unit, step) });
-    else if (step.after === null) steps.push({ step, tasks: [finishTask(toy, unit, step)] });
+    else if (step.after === null) steps.push({ step, tasks: [finishTask(toy, unit, step, nth)] });
     else {
       const stop = isStopOf(last, step) ? last : stopTask(part, unit, step.after);
       steps.push({ step, tasks: stop ? [stop] : [] });
