@@ -2,14 +2,14 @@ import { t } from '../words/language';
 import { sizeOfToy } from '../join/pose/posed';
 import { frameOfPart, type PartAnalysis, type ToyAnalysis } from '../toy/analyse';
 import { assembled } from '../toy/assembled';
-import { suppliesOf } from '../toy/supplies/suppliesOf';
+import { pieceName, suppliesOf } from '../toy/supplies/suppliesOf';
 import { minutesOfAll } from '../plan/time';
 import { eyeAddress, featureWords } from '../place/words/directions';
 import { lineHeading } from '../place/words/lineWords';
 import { timeWords } from '../words/time';
 import { compareToys, type Change } from './compareToys';
 import { roundCards } from './editRounds';
-import { sizeWords, weightWords, yarnWords } from '../words/measures';
+import { number, sizeWords, weightWords, yarnWords } from '../words/measures';
 
 /** What differs between two versions of a toy, under the heading a maker would look for it. */
 export interface Difference {
@@ -127,9 +127,10 @@ function takesOf(toy: ToyAnalysis): Map<string, string> {
         [name, `${yarnWords(metres)}, ${weightWords(grams, 0, Math.ceil)}`] as const,
     ),
     ['stuffing', weightWords(stuffingG)] as const,
-    ...hardware.map(
-      ({ kind, sizeMm, count }) => [sizeMm > 0 ? t`${kind}, ${sizeMm} mm` : kind, `${count}`] as const,
-    ),
+    ...hardware.map(({ kind, sizeMm, count }) => {
+      const piece = pieceName(kind);
+      return [sizeMm > 0 ? `${piece}, ${number(sizeMm, 1)} mm` : piece, `${count}`] as const;
+    }),
   ]);
 }
 
