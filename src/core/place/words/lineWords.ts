@@ -2,6 +2,7 @@ import { t } from '../../words/language';
 import { sayTerm } from '../../words/said';
 import type { Fabric } from '../../fabric/fabric';
 import { hangingMm, knotMm, type SurfaceLine } from '../resolve/surfaceLine';
+import { plural } from '../../words/counted';
 import { sizeWords, yarnWords } from '../../words/measures';
 
 const everyWords = (every: number): string =>
@@ -69,7 +70,7 @@ export function lineDirections({ label }: Fabric, surfaceLine: SurfaceLine): str
   const { holes, around } = surfaceLine;
   if (around) return fringeDirections(surfaceLine);
   const steps = holes.filter(({ shift }) => shift !== 0);
-  const stitches = t`${holes.length} holes, so ${holes.length - 1} stitches from hole to hole.`;
+  const stitches = t`${plural(holes.length, 'hole')}, so ${plural(holes.length - 1, 'stitch')} from hole to hole.`;
   if (steps.length === 0) return t`${stitches} Follow the column of holes straight on.`;
   const where = steps
     .map(({ line, shift }) => t`at R${label[line - 1]}|${label[line]} ${stepWords(shift)}`)
