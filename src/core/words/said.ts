@@ -61,6 +61,7 @@ const sayings: ReadonlyMap<string, () => string> = new Map([
   ['other', () => t`other`],
   ['out', () => t`out`],
   ['outline', () => t`outline`],
+  ['oval safety eye', () => t`oval safety eye`],
   ['outside', () => t`outside`],
   ['patch', () => t`patch`],
   ['plain rounds', () => t`plain rounds`],

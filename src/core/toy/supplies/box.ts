@@ -31,6 +31,7 @@ export type BoxThing =
 /** What comes by the piece and is sold by its size. */
 export const boxPieces = [
   'safety eye',
+  'oval safety eye',
   'washer',
   'safety nose',
   'button',

@@ -1,7 +1,7 @@
 import { t } from '../../words/language';
 import { sayTerm } from '../../words/said';
 import { washerMm } from '../../place/rule/hardware';
-import { hasPost } from '../../place/rule/rule';
+import { hasPost, type FeatureRule } from '../../place/rule/rule';
 import type { PartAnalysis, ToyAnalysis } from '../analysis';
 import { unitName } from '../orderWords';
 import { discBehind } from '../planPart';
@@ -65,8 +65,17 @@ export const pieceName = (kind: string): string => {
   return forWhat ? t`${what} for ${forWhat}` : (what ?? kind);
 };
 
+/** Whether it is crocheted, so that nothing is bought for it but yarn. */
+export const isCrocheted = ({ kind }: Pick<HardwareNeed, 'kind'>): boolean => kind.startsWith('crochet');
+
 /** Whether it is cut, so that felt is bought for it and not itself. */
 export const isOfFelt = ({ kind }: Pick<HardwareNeed, 'kind'>): boolean => /\bfelt\b/.test(kind);
+
+/** What is pressed in, as it is asked for in a shop: oval eyes are not round ones. */
+function pressedKind({ kind, style }: FeatureRule): string {
+  if (kind !== 'eyes') return 'safety nose';
+  return style === 'oval' ? 'oval safety eye' : 'safety eye';
+}
 
 function hardwareOf({ parts }: ToyAnalysis): HardwareNeed[] {
   const needs = new Map<string, HardwareNeed>();
@@ -85,7 +94,7 @@ function hardwareOf({ parts }: ToyAnalysis): HardwareNeed[] {
         put(rule.ring.of === 'felt' ? 'ring of felt' : 'crocheted ring', rule.ring.sizeMm, count);
       const isPressed = hasPost(rule);
       if (isPressed) {
-        put(kind === 'eyes' ? 'safety eye' : 'safety nose', sizeMm, count);
+        put(pressedKind(rule), sizeMm, count);
         put('washer', washerMm(sizeMm), count);
         const disc = discBehind(source, kind, sizeMm);
         if (disc !== null) put('disc of felt', disc, count);

@@ -46,6 +46,11 @@ const lists: [string, string[], List][] = [
     { yarns: { 'main yarn': ballMm }, pieces: ['2 safety eye 8', '2 washer 12'] },
   ],
   [
+    'oval eyes are asked for as such',
+    ['Head', ...ballOf24, 'Eyes: 8 mm, between R6 and R7, 4 showing, oval.'],
+    { yarns: { 'main yarn': ballMm }, pieces: ['2 oval safety eye 8', '2 washer 12'] },
+  ],
+  [
     'two heads have four eyes',
     ['Head (make 2)', ...ballOf24, eyes],
     { yarns: { 'main yarn': 2 * ballMm }, pieces: ['4 safety eye 8', '4 washer 12'] },

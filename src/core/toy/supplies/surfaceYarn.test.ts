@@ -81,6 +81,16 @@ test.each([
     'Not counted: the yarn of the crest on the head, which depends on how tall it grows',
   ],
   [
+    [],
+    'Crocheted eyes, 10 mm, between R6 and R7, 4 showing.',
+    'Not counted: the yarn of the crocheted eyes on the head, whose rounds are in no text',
+  ],
+  [
+    [],
+    'Eyes: 8 mm, between R6 and R7, 4 showing, with crocheted rings of 12 mm.',
+    'Not counted: the yarn of the rings behind the eyes on the head, whose rounds are in no text',
+  ],
+  [
     two,
     'Knot a fringe of 10 cm strands into every second stitch of round 7.',
     'Not counted: the fringe on the head, 1.2 m of a yarn that is not said',

@@ -18,8 +18,8 @@ interface OnSurface {
 export interface Uncounted {
   /** `crest on the head` */
   what: string;
-  /** what it depends on: how tall it grows, how long it hangs, of which yarn it is */
-  by: 'height' | 'length' | 'yarn';
+  /** what it depends on: how tall it grows, how long it hangs, of which yarn it is, what its rounds are */
+  by: 'height' | 'length' | 'yarn' | 'rounds';
   /** where only its yarn is not known, what all units take */
   metres: number | null;
 }
@@ -75,6 +75,17 @@ function lineMm(line: SurfaceLine, yarn: KnownYarn, ground: Ground): number | nu
   return kind === null ? null : flatMm(line, kind, yarn, ground);
 }
 
+/** What is crocheted by itself and has no rounds in the text: cheeks, eyes, rings behind them. */
+function crocheted({ features, source }: PartAnalysis): Uncounted[] {
+  const on = ` on the ${source.name.toLowerCase()}`;
+  return features.flatMap(({ id, rule }): Uncounted[] => {
+    const isMade = rule.style === 'crochet' && !rule.embroidered;
+    const rings = rule.ring?.of === 'crochet' ? [`rings behind the ${id}${on}`] : [];
+    const all = [...(isMade ? [`crocheted ${id}${on}`] : []), ...rings];
+    return all.map((what) => ({ what, by: 'rounds', metres: null }));
+  });
+}
+
 /** What is worked along lines of one unit of a part: the yarn it takes, by yarn, and what the words leave open. */
 export function onSurface(
   part: PartAnalysis,
@@ -104,13 +115,14 @@ export function onSurface(
         : { what, by: 'yarn', metres: before + (mm * make) / 1000 },
     );
   }
-  return { counted, uncounted: [...open.values()] };
+  return { counted, uncounted: [...open.values(), ...crocheted(part)] };
 }
 
 /** Why something is in no amount. */
 export function uncountedWords({ what, by, metres }: Uncounted): string {
   if (by === 'yarn' && metres !== null)
     return t`Not counted: the ${what}, ${yarnWords(metres, 1)} of a yarn that is not said`;
+  if (by === 'rounds') return t`Not counted: the yarn of the ${what}, whose rounds are in no text`;
   return by === 'length'
     ? t`Not counted: the yarn of the ${what}, which depends on how long it hangs`
     : t`Not counted: the yarn of the ${what}, which depends on how tall it grows`;

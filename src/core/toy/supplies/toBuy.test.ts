@@ -153,6 +153,14 @@ test('felt is bought by area and colour, not by the piece', () => {
   expect(toBuyText(toys, needsOf(toys, emptyList))).toContain('- 9 cm² Felt, pink\n');
 });
 
+test('what is crocheted is not bought, and what it takes of yarn is told as left out', () => {
+  const toys = [face('Pig', 1, 'Crocheted eyes, 10 mm, between R6 and R7, 4 showing.')];
+  expect(needsOf(toys, emptyList).map(({ words }) => words)).not.toContainEqual(
+    expect.stringContaining('crochet for'),
+  );
+  expect(leftOutOf(toys).join()).toContain('crocheted eyes on the head');
+});
+
 test('tools serve one toy after the other: none is used up, none is in what a toy costs', () => {
   const toys = [
     face('Pig', 3, 'Hook: 3 mm', pressed, withCheeks('Pink')),

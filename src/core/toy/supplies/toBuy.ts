@@ -6,7 +6,15 @@ import type { ToyAnalysis } from '../analysis';
 import { feltName } from './felt';
 import { feltKey, isYarnKey, ownYarnKey, pieceKey, toolKey, yarnKey, type Unit } from './needKey';
 import { toolKinds, toolName, toolsOf, type ToolNeed } from './tools';
-import { isOfFelt, leftOut, pieceName, suppliesOf, type HardwareNeed, type YarnNeed } from './suppliesOf';
+import {
+  isCrocheted,
+  isOfFelt,
+  leftOut,
+  pieceName,
+  suppliesOf,
+  type HardwareNeed,
+  type YarnNeed,
+} from './suppliesOf';
 import { areaWords, number, weightWords, yarnWords } from '../../words/measures';
 
 /** A toy of the list, worked out. */
@@ -81,7 +89,7 @@ const mm2InCm2 = 100;
 /** What one toy takes, a line for each thing. */
 function linesOf(toMake: ToMake, spare: number): Line[] {
   const { yarns, stuffingG, hardware, felt, threadM } = suppliesOf(toMake.toy);
-  const bought = hardware.filter((need) => !isOfFelt(need));
+  const bought = hardware.filter((need) => !isOfFelt(need) && !isCrocheted(need));
   const more = 1 + spare / 100;
   const used: Line[] = [
     ...yarns.map((yarn) => ({ ...yarnLine(yarn, toMake), unit: 'g' as const, amount: yarn.grams * more })),
