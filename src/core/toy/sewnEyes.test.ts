@@ -30,7 +30,16 @@ test.each([
   [`Crocheted eyes, 10 mm, ${where}.`, 'crochet 10'],
   [`Button eyes, 8 mm, ${where}.`, 'button 8'],
   [`Sew 8 mm buttons as eyes ${where}.`, 'button 8'],
+  ['Felt eyes, 8 mm, between R6 and R7, 5 post to post.', 'felt 8'],
+  ['Button eyes, 8 mm, between R6 and R7, 5 post to post.', 'button 8'],
+  [`Sew felt eyes, 8 mm, ${where}, through the head twice.`, 'felt 8'],
+  [`Sew on button eyes, 8 mm, ${where}, sewing through the head.`, 'button 8'],
+  [`Eyes: 8 mm felt, ${where}.`, 'felt 8'],
+  [`Glue felt circles for eyes, 9 mm, ${where}.`, 'felt 9'],
+  [`8 mm felt eyes on white felt circles of 12 mm, ${where}.`, 'felt 8'],
   [`Insert 8 mm safety eyes ${where}.`, 'pressed 8'],
+  [`Insert 8 mm eyes ${where}, work the crochet tight around them.`, 'pressed 8'],
+  [`Insert 9 mm eyes with felt behind them ${where}.`, 'pressed 9'],
   [`Insert 9 mm eyes with felt circles of 16 mm ${where}.`, 'pressed 9'],
   [`Put 8 mm safety eyes through black felt circles, 12 mm, ${where}.`, 'pressed 8'],
   [`Insert 9 mm safety eyes ${where}, backed with felt.`, 'pressed 9'],
@@ -56,6 +65,28 @@ test('what is sewn on has no washer, no post, and is not pressed in before stuff
   expect(toy.parts[0]!.eyes!.washerMm).toBeNull();
   expect(eyeDirections(toy.parts[0]!.form, toy.parts[0]!.eyes!).count).not.toMatch(/post/);
 });
+
+test('eyes that go by a button are none', () => {
+  const above =
+    'Sew a 10 mm button at the front between R8 and R9. Insert 8 mm eyes 2 rounds above the button, 4 showing.';
+  expect(pieces(above)).toEqual(['1 button 10', '2 safety eye 8', '2 washer 12']);
+});
+
+test.each(['Start: left', 'Start: right'])(
+  'worked from the side (%s) they are read back the same too',
+  (start) => {
+    const lying = [...head.slice(0, 2), start, ...head.slice(2)].join('\n');
+    const eyes = 'Felt eyes, 8 mm, 4 rounds apart, 2 stitches above the front line.';
+    const { source, eyes: placed, problems } = analyseToy(`${lying}\n${eyes}`).parts[0]!;
+    expect(placed!.rule).toMatchObject({ style: 'felt', lying: true });
+    expect(placed!.washerMm).toBeNull();
+    const edit = writeRule(source, 'eyes', placed!.rule);
+    const after = analyseToy(applyEdits(`${lying}\n${eyes}`, [edit])).parts[0]!;
+    expect(after.eyes!.rule).toEqual(placed!.rule);
+    expect(after.eyes!.units).toEqual(placed!.units);
+    expect(problems.map(({ code }) => code)).not.toContain('words-unused');
+  },
+);
 
 test('felt eyes have a template, and the felt they are cut from', () => {
   const toy = toyWith(`Black felt eyes, 8 mm, ${where}.`);
@@ -94,6 +125,8 @@ test('in another yarn they grow as the toy does, by no size that is sold', () =>
 
 test.each([
   [`Bead eyes, 6 mm, ${where}.`, 'Bead eyes'],
+  [`Embroider eyes on felt circles ${where}.`, 'felt circles'],
+  [`Insert 8 mm eyes ${where}, keep the felt flat.`, 'felt'],
   [`Googly eyes, 8 mm, ${where}.`, 'Googly eyes'],
   ['Pom-pom nose, 10 mm, between R7 and R8.', 'Pom-pom nose'],
 ])('“%s”: what they are made of is told', (sentence, words) => {

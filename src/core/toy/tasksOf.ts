@@ -181,15 +181,12 @@ const together = (words: readonly string[]): string | null => words.filter(Boole
 
 /** What is sewn on, at its place; what is drawn in, along the needle's way. */
 function featurePutOn(part: PartAnalysis, id: string | null): PuttingOn {
-  const feature = part.features.find((one) => one.id === id);
-  const [address = '', ...counting] = placeWords(part, id);
-  if (!feature) return nothingSaid;
-  if (feature === part.eyes) return { steps: [address], aside: together(counting) };
-  const { count, there, needle } = featureWords(feature, frameOfPart(part), part.eyes);
-  const counts = [count, there];
+  const place = placeOf(part, id);
+  if (!place) return nothingSaid;
+  const { address, counting, needle } = place;
   return needle.length > 0
-    ? { steps: [...needle], aside: together([`${address}.`, ...counts]) }
-    : { steps: [address], aside: together(counts) };
+    ? { steps: needle, aside: together([`${address}.`, ...counting]) }
+    : { steps: [address], aside: together(counting) };
 }
 
 /**
@@ -264,17 +261,30 @@ function finishTask(toy: ToyAnalysis, unit: TaskUnit, step: Step, nth: number): 
   };
 }
 
-/** Where a feature goes, as it is counted on the piece. */
-function placeWords(part: PartAnalysis, id: string | null): string[] {
+/** Where a feature goes: its address, how to count there, the needle's way where it has one. */
+interface PlaceSaid {
+  address: string;
+  counting: string[];
+  needle: string[];
+}
+
+function placeOf(part: PartAnalysis, id: string | null): PlaceSaid | null {
   const feature = part.features.find((one) => one.id === id);
-  if (!feature) return [];
+  if (!feature) return null;
   if (feature === part.eyes) {
     const { gap, holes, showing } = eyeAddress(part.form, feature);
     const { count, check } = eyeDirections(part.form, feature);
-    return [`${capital(gap)}, ${holes}; ${showing}`, count, check];
+    return { address: `${capital(gap)}, ${holes}; ${showing}`, counting: [count, check], needle: [] };
   }
   const { address, count, there, needle } = featureWords(feature, frameOfPart(part), part.eyes);
-  return [capital(address), count, there, ...needle].filter(Boolean);
+  return { address: capital(address), counting: [count, there], needle: [...needle] };
+}
+
+/** The same in one list, as it is ticked at a stop. */
+function placeWords(part: PartAnalysis, id: string | null): string[] {
+  const place = placeOf(part, id);
+  if (!place) return [];
+  return [place.address, ...place.counting, ...place.needle].filter(Boolean);
 }
 
 /** A step of the order with the tasks it comes to: its rounds, or one that it shares with what is done at the same stop. */
@@ -315,10 +325,11 @@ export const tasksBySteps = memoise((toy: ToyAnalysis): StepTasks[] => {
     const name = unitName(toy, step.part, step.unit);
     const unit: TaskUnit = { part: step.part, unit: step.unit, name, of: part.source.make };
     const last = steps.at(-1)?.tasks.at(-1);
-    const nth = steps.filter((before) => isSame(before.step, step)).length;
     if (step.do === 'work') steps.push({ step, tasks: roundTasks(toy, part, unit, step) });
-    else if (step.after === null) steps.push({ step, tasks: [finishTask(toy, unit, step, nth)] });
-    else {
+    else if (step.after === null) {
+      const nth = steps.filter((before) => isSame(before.step, step)).length;
+      steps.push({ step, tasks: [finishTask(toy, unit, step, nth)] });
+    } else {
       const stop = isStopOf(last, step) ? last : stopTask(part, unit, step.after);
       steps.push({ step, tasks: stop ? [stop] : [] });
     }

@@ -124,7 +124,7 @@ export function weightWords(grams: number, places = 0, round: Rounding = Math.ro
   return `${number(roundedTo(ounces, ofOunces, round), ofOunces)} oz`;
 }
 
-const mm2InCm2 = 100;
+export const mm2InCm2 = 100;
 
 /**
  * An area, not less than it takes: `3 cm²`, `0.5 sq in`

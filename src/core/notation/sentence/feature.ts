@@ -217,7 +217,7 @@ function unread(step: FeatureSentence, phrases: Phrases, text: string): void {
   ];
   const clauses = [
     ...[...left, ...severalNumbers(text, span)].map((at) => clauseAt(text, at, span)),
-    ...madeOf(step, text),
+    ...madeOf(step, phrases, text),
     ...stitchesFor(step, text),
     ...alongBack(step, text),
   ];
@@ -300,35 +300,61 @@ function ringed(step: FeatureSentence, { ring, secondMm }: Phrases, text: string
   else step.sizeMm = secondMm;
 }
 
-const behind = /\b(?:behind|under|underneath|beneath|around|backing|backed|washers?|posts?|through)\b/i;
+/** Felt that lies behind the eyes is not what they are made of. */
+const behindEyes =
+  /\b(?:behind|under|underneath|beneath|around)\s+(?:them|it|each|every|both|(?:the\s+)?(?:eyes?|washers?|posts?))\b|\bback(?:ed|ing)\b|\bwashers?\b/i;
 const pressedIn = /\b(?:insert|press|push|pop|snap|click|safety|plastic)\w*\b/i;
-const forEyes = /\b(?:for|as)\s+(?:the\s+|its\s+|his\s+|her\s+|both\s+)?eyes\b/i;
+const forEyes = String.raw`(?:for|as)\s+(?:the\s+|its\s+|his\s+|her\s+|both\s+)?eyes?\b`;
+const isForEyes = new RegExp(String.raw`\b${forEyes}`, 'i');
+/** A word between what eyes are made of and the eyes: a colour, a size, a number; none that says where. */
+const between = String.raw`(?:(?!(?:above|below|over|under|beside|between|behind|from|to|by|near|at|on|with|the|and|before|after|for|as|rings?|circles?|discs?)\b)[\w.]+\s+)`;
+const madeFrom = String.raw`\beyes?\s*(?:[(:,]|\b(?:are|of|from|(?:made|cut)\s+(?:of|from|out\s+of)|out\s+of)\b)\s*`;
+const ofButtons = new RegExp(
+  String.raw`\bbuttons?[-\s]+${between}{0,2}eyes?\b|\bbuttons?\s+${forEyes}|${madeFrom}${between}{0,4}buttons?\b|\bfor\s+(?:the\s+)?eyes?,?\s+(?:use|sew|take)\s+(?:on\s+)?${between}{0,4}buttons?\b`,
+  'i',
+);
+const ofCloth = new RegExp(
+  String.raw`\b(?:felt|crochet\w*)[-\s]+${between}{0,3}eyes?\b|${madeFrom}${between}{0,3}(?:felt|crochet\w*)\b|\b(?:of|from|in)\s+${between}{0,2}felt\b`,
+  'i',
+);
 
 /** `Felt eyes`, `buttons as eyes`, `two circles of felt for the eyes`: sewn on, with no post. A ring, or a backing, of felt is behind them. */
 function sewnOn(step: FeatureSentence, { ring, styles }: Phrases, text: string): void {
+  if (step.embroidered) return;
   const said = text.slice(step.span.from, step.span.to);
-  if (step.embroidered || step.pressed || behind.test(said)) {
-    if (cloths.has(step.style ?? 'oval')) delete step.style;
-    return;
-  }
+  if (cloths.has(step.style ?? 'oval')) delete step.style;
+  if (step.pressed) return;
   const cloth = styles.find((style) => cloths.has(style));
-  if (/\bbuttons?\b/i.test(said)) step.style = 'button';
-  else if (ring !== null && forEyes.test(said) && !pressedIn.test(said)) {
+  const isBehind = behindEyes.test(said);
+  const isRingForEyes = ring !== null && isForEyes.test(said) && !isBehind && !pressedIn.test(said);
+  if (ofButtons.test(said)) step.style = 'button';
+  else if (isRingForEyes) {
     step.style = ring;
     step.sizeMm ??= step.ring?.sizeMm;
     delete step.ring;
-  } else if (ring === null && cloth) step.style = cloth;
+  } else if (cloth && ofCloth.test(said) && !isBehind) step.style = cloth;
 }
 
 const otherEyes =
   /\b(?:beads?|pearls?|googly|google|wiggly|wobbly|glass|rhinestones?|sequins?|snaps?)\b(?:\s+eyes)?/i;
 const otherNoses = /\b(?:pom[- ]?poms?|beads?|pearls?|buttons?)\b(?:\s+nose)?/i;
+const clothWord = /\b(?:felt|crochet\w*)\b(?:\s+(?:eyes?|rings?|circles?|discs?)\b)?/i;
 
-/** `Bead eyes`, `a pom-pom nose`: planned as pressed in or sewn on, so what else they are made of is told. */
-function madeOf({ feature, span }: FeatureSentence, text: string): string[] {
+/**
+ * `Bead eyes`, `a pom-pom nose`, `embroider eyes on felt circles`: what else they are made of, or lie on, is told. A backing of felt is
+ * neither.
+ */
+function madeOf(step: FeatureSentence, { ring, styles }: Phrases, text: string): string[] {
+  const { feature, style, embroidered, span } = step;
+  const said = text.slice(span.from, span.to);
   const others = feature === 'eyes' ? otherEyes : feature === 'nose' ? otherNoses : null;
-  const found = others?.exec(text.slice(span.from, span.to));
-  return found ? [found[0]] : [];
+  const other = others?.exec(said)?.[0];
+  if (other !== undefined) return [other];
+  if (feature !== 'eyes' || behindEyes.test(said)) return [];
+  const isLeft = embroidered
+    ? ring !== null
+    : ring === null && styles.some((one) => cloths.has(one)) && !cloths.has(style ?? 'oval');
+  return isLeft ? [clothWord.exec(said)?.[0] ?? 'felt'] : [];
 }
 
 /** `5-7 stitches apart`: which of them is not for us to say. */

@@ -15,7 +15,7 @@ import {
   type HardwareNeed,
   type YarnNeed,
 } from './suppliesOf';
-import { areaWords, number, weightWords, yarnWords } from '../../words/measures';
+import { areaWords, mm2InCm2, number, weightWords, yarnWords } from '../../words/measures';
 
 /** A toy of the list, worked out. */
 export interface ToMake {
@@ -83,8 +83,6 @@ interface Line {
   unit: Unit;
   amount: number;
 }
-
-const mm2InCm2 = 100;
 
 /** What one toy takes, a line for each thing. */
 function linesOf(toMake: ToMake, spare: number): Line[] {
