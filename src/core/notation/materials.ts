@@ -1,4 +1,5 @@
 import type { FeatureSentence } from './sentence/feature';
+import { isSewnStyle } from './sentence/said';
 import type { Sentence } from './sentence/sentence';
 import type { LineKind, PartSource } from './pattern';
 
@@ -48,6 +49,9 @@ export const isMaterial = (step: Sentence): boolean =>
 const isAboutEyes = (step: Sentence): step is FeatureSentence =>
   step.kind === 'feature' && step.feature === 'eyes';
 
+const isPressed = (step: Sentence): step is FeatureSentence =>
+  isAboutEyes(step) && !step.embroidered && !isSewnStyle(step.style);
+
 /** Gives sentences about pressed eyes that say no size the one of the materials, and marks where they have it from. */
 export function sizeEyes(
   parts: readonly PartSource[],
@@ -64,7 +68,7 @@ export function sizeEyes(
     const eyes = part.steps.filter(isAboutEyes);
     if (eyes.some((step) => step.sizeMm !== undefined)) continue;
     part.steps = part.steps.map((step) =>
-      isAboutEyes(step) && !step.embroidered ? { ...step, sizeMm, sizeFrom: 'materials' as const } : step,
+      isPressed(step) ? { ...step, sizeMm, sizeFrom: 'materials' as const } : step,
     );
   }
 }

@@ -18,6 +18,7 @@ import { frameOf } from '../place/frame/frameOf';
 import type { FaceFrame } from '../place/frame/faceFrame';
 import type { PartForm } from '../place/frame/partForm';
 import { eyesOf } from '../place/resolve/placement';
+import { hasPost } from '../place/rule/rule';
 import { surfaceLines } from '../place/resolve/surfaceLine';
 import { usualHands } from '../plan/hands';
 import type { Order } from '../plan/order';
@@ -85,7 +86,7 @@ const worked = memoise((part: PartSource, amid: Circumstances, searches: boolean
     found.map((problem) => ({ ...problem, partId: part.id }));
   const leading = eyesOf(placed.features);
   const features = placed.features.map((feature) => {
-    const more = feature === leading ? audienceProblems(part, audience) : [];
+    const more = feature === leading && hasPost(feature.rule) ? audienceProblems(part, audience) : [];
     return { ...feature, problems: own([...feature.problems, ...more]) };
   });
   const eyes = eyesOf(features);

@@ -26,7 +26,7 @@ export interface PartAnalysis {
   map: MapView;
   /** everything that is put on it, in the order of the text */
   features: FeaturePlacement[];
-  /** the pressed eyes among them, which lead the face */
+  /** the eyes put on whole among them, which lead the face */
   eyes: FeaturePlacement | null;
   /** what is worked along lines of it once it is finished */
   lines: SurfaceLine[];

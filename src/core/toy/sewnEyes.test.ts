@@ -88,6 +88,14 @@ test.each(['Start: left', 'Start: right'])(
   },
 );
 
+test('the size of safety eyes among the materials is none of felt eyes', () => {
+  const materials = 'You need a pair of 12 mm safety eyes';
+  const sizeOf = (sentence: string) =>
+    analyseToy([materials, ...head, sentence].join('\n')).parts[0]!.eyes!.rule.sizeMm;
+  expect(sizeOf(`Insert the eyes ${where}.`)).toBe(12);
+  expect(sizeOf(`Sew on the felt eyes ${where}.`)).toBe(9);
+});
+
 test('felt eyes have a template, and the felt they are cut from', () => {
   const toy = toyWith(`Black felt eyes, 8 mm, ${where}.`);
   expect(templatesOf(toy).map(({ name, cut }) => `${cut} ${name}`)).toContain('2 Eyes');
@@ -100,6 +108,10 @@ test('for small children a button is told, and so is what may come off; no cauti
   expect(findingsOf(`Button eyes, 8 mm, ${where}.`)).toContain('button');
   expect(findingsOf(`Felt eyes, 8 mm, ${where}.`)).toContain('sewn-on');
   expect(findingsOf(`Insert 8 mm eyes ${where}.`)).toContain('pressed-part');
+  const under3 = ['For: under 3', ...head].join('\n');
+  const codesOf = (sentence: string) => analyseToy(`${under3}\n${sentence}`).problems.map(({ code }) => code);
+  expect(codesOf(`Insert 8 mm eyes ${where}.`)).toContain('eyes-under-three');
+  expect(codesOf(`Felt eyes, 8 mm, ${where}.`)).not.toContain('eyes-under-three');
   const cautions = buildSheet(toyWith(`Felt eyes, 8 mm, ${where}.`)).cautions.join(' ');
   expect(cautions).not.toMatch(/washers/);
   expect(cautions).toMatch(/swallowed/);

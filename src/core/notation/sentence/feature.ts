@@ -112,7 +112,7 @@ function readMake(step: FeatureSentence, feature: FeatureKind, phrases: Phrases,
   const isStitched = style === 'line' || (feature === 'eyes' && isYarnWork(step, text));
   if (isStitched) step.embroidered = true;
   if (feature === 'nose' && isBoughtNose(step, text)) step.pressed = true;
-  // Pressed eyes lie on one line of holes, whatever they are said to reach over.
+  // Eyes put on whole lie on one line of holes, whatever they are said to reach over.
   if (feature === 'eyes' && step.range && !step.gap) {
     step.gap = step.range;
     delete step.range;

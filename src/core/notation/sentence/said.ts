@@ -108,6 +108,11 @@ export type FeatureStyle =
   | 'oval'
   | 'button';
 
+/** What is cut, crocheted or a button is sewn on. */
+const sewnStyles: ReadonlySet<FeatureStyle> = new Set(['felt', 'crochet', 'button']);
+export const isSewnStyle = (style: FeatureStyle | null | undefined): style is 'felt' | 'crochet' | 'button' =>
+  style !== null && style !== undefined && sewnStyles.has(style);
+
 /** A ring or disc behind each eye; how wide it is where the maker says so. */
 export interface EyeRing {
   of: 'felt' | 'crochet';

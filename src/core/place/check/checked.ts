@@ -12,7 +12,7 @@ export interface Checked extends PlacedFeature {
   face: ResolvedFace;
   /** everything on the face, this one too, in the order of the text */
   all: readonly FeaturePlacement[];
-  /** the pressed eyes; null where there are none */
+  /** the eyes that lead it; null where there are none */
   eyes: FeaturePlacement | null;
 }
 
@@ -32,7 +32,7 @@ export function checkedOf(face: ResolvedFace, feature: PlacedFeature): Checked {
   return { ...feature, frame: face.frame, face, all, eyes: eyesOf(all) };
 }
 
-/** A feature placed by another rule. Pressed eyes are written as they come to lie. */
+/** A feature placed by another rule. Eyes put on whole are written as they come to lie. */
 export function attemptRule({ face, id }: Checked, title: string, rule: FeatureRule): Try {
   const placed = face.retry(id, rule);
   return { title, placed, rule: leadsFace(rule) ? placed.rule : rule };

@@ -218,7 +218,7 @@ function namedLine({ form }: FaceFrame, label: number, report: Report): number {
   return nearest;
 }
 
-/** Pressed eyes are written as they are placed: by their lines and by how far apart they are. */
+/** Eyes put on whole are written as they are placed: by their lines and by how far apart they are. */
 function settled({ frame, rule, row }: Placing, { a, b, apart }: Pair): FeatureRule {
   if (!leadsFace(rule)) return rule;
   const { form } = frame;

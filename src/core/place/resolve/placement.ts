@@ -3,7 +3,7 @@ import type { Problem } from '../../notation/problem';
 import type { Level } from '../frame/faceFrame';
 import type { Seat } from '../frame/pair';
 import type { Reach } from '../rule/reach';
-import type { FeatureRule } from '../rule/rule';
+import { leadsFace, type FeatureRule } from '../rule/rule';
 import type { NeedlePath } from './needlePath';
 import type { FeatureUnit } from './unit';
 
@@ -55,7 +55,7 @@ export interface PlacedFace {
   features: FeaturePlacement[];
 }
 
-/** The pressed eyes of a face, which lead it. */
+/** The eyes put on whole of a face, which lead it. */
 export function eyesOf(features: readonly FeaturePlacement[]): FeaturePlacement | null {
-  return features.find(({ kind, rule }) => kind === 'eyes' && !rule.embroidered) ?? null;
+  return features.find(({ rule }) => leadsFace(rule)) ?? null;
 }

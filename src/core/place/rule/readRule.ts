@@ -1,4 +1,4 @@
-import type { FeatureKind } from '../../notation/sentence/said';
+import { isSewnStyle, type FeatureKind } from '../../notation/sentence/said';
 import { gapOf } from '../frame/faceFrame';
 import { liesOnItsSide } from '../frame/frameOf';
 import { isLandmark } from '../frame/landmarks';
@@ -10,7 +10,6 @@ import { featureLibrary } from './library';
 import {
   isAtBack,
   hasPost,
-  isSewnStyle,
   leadsFace,
   isStitchedStyle,
   type FeatureRule,

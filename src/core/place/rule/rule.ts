@@ -1,9 +1,10 @@
-import type {
-  CountedFrom,
-  FeatureKind,
-  LandmarkKind,
-  EyeRing,
-  FeatureStyle,
+import {
+  isSewnStyle,
+  type CountedFrom,
+  type EyeRing,
+  type FeatureKind,
+  type FeatureStyle,
+  type LandmarkKind,
 } from '../../notation/sentence/said';
 import type { Seat } from '../frame/pair';
 
@@ -83,11 +84,6 @@ export const isStitchedStyle = (style: FeatureStyle | null): boolean =>
 /** Eyes that are put on whole, pressed in or sewn on: they lead the face they are on. */
 export const leadsFace = ({ kind, embroidered }: Pick<FeatureRule, 'kind' | 'embroidered'>): boolean =>
   kind === 'eyes' && !embroidered;
-
-/** What is cut, crocheted or a button is sewn on. */
-const sewnStyles: ReadonlySet<FeatureStyle> = new Set(['felt', 'crochet', 'button']);
-export const isSewnStyle = (style: FeatureStyle | null | undefined): style is 'felt' | 'crochet' | 'button' =>
-  style !== null && style !== undefined && sewnStyles.has(style);
 
 /** What goes through the fabric with a post and is held by a washer; eyes and a nose of felt, crochet or a button are sewn on. */
 export const hasPost = ({

@@ -67,7 +67,7 @@ export function featureName(id: string, kind: FeatureKind): string {
 }
 
 /**
- * Which one a name means: of several buttons the last one told of before, else the first; the pressed eyes before stitched ones.
+ * Which one a name means: of several buttons the last one told of before, else the first; those put on whole before stitched ones.
  *
  * @returns null where there is none
  */

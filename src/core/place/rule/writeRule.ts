@@ -1,9 +1,10 @@
+import { isSewnStyle } from '../../notation/sentence/said';
 import type { PartSource } from '../../notation/pattern';
 import { cutSentence, overSentence } from '../../notation/editText';
 import type { LineEdit } from '../../notation/problem';
 import { showingOf } from '../frame/pair';
 import { featureLibrary } from './library';
-import { isAtBack, isSewnStyle, leadsFace, type FeatureRule, type Sideways, type Vertical } from './rule';
+import { isAtBack, leadsFace, type FeatureRule, type Sideways, type Vertical } from './rule';
 import { featureStep } from './ruleSteps';
 import { pluralInPattern } from '../../words/counted';
 
