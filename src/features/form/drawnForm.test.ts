@@ -169,3 +169,21 @@ test('a part of 40,000 stitches is drawn before it has settled', () => {
   expect(form.placed.every(Number.isFinite)).toBe(true);
   expect(stitchMeshes(form).reduce((sum, mesh) => sum + mesh.count, 0)).toBe(40_000);
 });
+
+test.each([
+  ['Start: top', 'eyes: 8 mm, between R7 and R8, 6 apart (5 showing), in the holes.'],
+  ['Start: bottom', 'eyes: 8 mm, between R7 and R8, 6 apart (5 showing), in the splits.'],
+  ['Start: left', 'eyes: 8 mm, 4 rounds apart.'],
+])('%s: eyes that are sewn on lie where pressed ones would', (header, sentence) => {
+  const pressed = drawn(header, sentence).form.eyes;
+  const { eyes, patches } = drawn(header, `Felt ${sentence}`).form;
+  expect(eyes).toEqual([]);
+  expect(patches.map(({ radius }) => radius)).toEqual([4, 4]);
+  expect(patches.map(({ at }) => at.at)).toEqual(pressed.map(({ at }) => at));
+});
+
+test('a nose of felt is drawn, one that is pressed in is none of felt', () => {
+  const nosesOf = (sentence: string) => drawn('Start: top', sentence).form.patches.length;
+  expect(nosesOf('Sew a felt nose, 10 mm, between R9 and R10.')).toBe(1);
+  expect(nosesOf('Insert a 12 mm safety nose between R9 and R10.')).toBe(0);
+});

@@ -7,6 +7,7 @@ import { isMirrored, standing } from '../../core/shape/form/stand';
 import { stitchFrames, type StitchFrames } from '../../core/shape/form/stitchFrames';
 import { surfaceOf, type Surface } from '../../core/shape/form/surface';
 import { featureColour } from '../../core/place/rule/library';
+import { hasPost } from '../../core/place/rule/rule';
 import type { ToyHeader } from '../../core/notation/pattern';
 import type { PartAnalysis } from '../../core/toy/analyse';
 import { finishOfPart, standOf } from '../../core/toy/formOfPart';
@@ -68,7 +69,7 @@ export function drawnForm(part: PartAnalysis, form: RelaxedForm, header: ToyHead
     }),
   );
   const patches = part.features.flatMap((feature) =>
-    feature.needle || feature.kind === 'nose' || feature.kind === 'eyes'
+    feature.needle || hasPost(feature.rule)
       ? []
       : feature.units.flatMap((unit) => {
           // The middle hole of its span; over the start of the round the span runs on.

@@ -204,7 +204,7 @@ function placedEyes({ form }: PartAnalysis, eyes: FeaturePlacement): SheetPart['
       ...landmarkSentences(form, eyes),
       directions.check,
       ...(colours ? [colours] : []),
-      t`Post to post ${eyes.apart}${sayTerm(rounds)}; ${sizeWords(eyes.surfaceMm)} around the face, ${sizeWords(eyes.straightMm)} straight across.`,
+      t`${hasPost(eyes.rule) ? t`Post to post` : t`Middle to middle`} ${eyes.apart}${sayTerm(rounds)}; ${sizeWords(eyes.surfaceMm)} around the face, ${sizeWords(eyes.straightMm)} straight across.`,
       ...(eyes.lower && !eyes.rule.lying ? [climb] : []),
     ],
   };
